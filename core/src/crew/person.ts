@@ -1,0 +1,32 @@
+/** A crew member. No health answers here: those have a subject of their own, with an audit trail. */
+import * as v from "valibot";
+import { Id, IsoDate, NonEmptyText } from "../units";
+
+export const Handedness = v.picklist(["left", "right", "both"], "must be left, right or both");
+export type Handedness = v.InferOutput<typeof Handedness>;
+
+const PersonFields = {
+  name: NonEmptyText,
+  /** Works number; unique within the crew when given. */
+  badge: v.nullable(v.pipe(v.string(), v.trim(), v.minLength(1, "is empty"), v.maxLength(40, "is longer than 40 characters"))),
+  handedness: v.nullable(Handedness),
+  startedOn: v.nullable(IsoDate),
+  leftOn: v.nullable(IsoDate),
+};
+
+export const Person = v.pipe(
+  v.strictObject(PersonFields),
+  v.forward(
+    v.check((person) => !person.startedOn || !person.leftOn || person.startedOn <= person.leftOn, "is before the first day"),
+    ["leftOn"],
+  ),
+);
+export type Person = v.InferOutput<typeof Person>;
+
+export const NewPerson = v.strictObject({ id: Id, ...PersonFields });
+export type NewPerson = v.InferOutput<typeof NewPerson>;
+
+/** Whether a person is in the crew on a day: from their first day on, up to and with their last. */
+export function isHere(person: Pick<Person, "startedOn" | "leftOn">, date: string): boolean {
+  return (!person.startedOn || person.startedOn <= date) && (!person.leftOn || date <= person.leftOn);
+}

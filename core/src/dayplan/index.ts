@@ -1,0 +1,8 @@
+/** Day plans: shift patterns on real calendars, sessions placed on them, and what clashes. */
+export { clashText } from "./clash-text";
+export { clashesOf, type Clash, type ClashKind, type Placed } from "./clashes";
+export { GRID_MIN, Placement, WeekPlan, onGrid } from "./placement";
+export { SPACING } from "./rules";
+export { ShiftKind, ShiftPattern, patternPreset, type PatternPreset } from "./shift-pattern";
+export { addDays, dateAt, isTimeZone, mondayOf, shiftsFrom, wallTime, type Shift, type Span } from "./shifts";
+export { suggestStart } from "./suggest";

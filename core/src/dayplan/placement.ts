@@ -1,0 +1,28 @@
+/** A session placed at a moment, in the plan of one crew's week. */
+import * as v from "valibot";
+import { Id, IsoDate, IsoInstant } from "../units";
+
+export const Placement = v.strictObject({
+  id: Id,
+  programId: Id,
+  sessionId: Id,
+  /** A moment, not a wall clock time: on the night the clocks go back, half past two comes twice. */
+  startsAt: IsoInstant,
+});
+export type Placement = v.InferOutput<typeof Placement>;
+
+export const WeekPlan = v.strictObject({
+  /** Monday of the week, at the crew's place. */
+  weekStart: IsoDate,
+  placements: v.pipe(v.array(Placement), v.maxLength(200, "at most 200 placed sessions in a week")),
+});
+export type WeekPlan = v.InferOutput<typeof WeekPlan>;
+
+/** Placements start on a 5-minute grid. */
+export const GRID_MIN = 5;
+
+/** The nearest moment of the grid. */
+export function onGrid(atMs: number): number {
+  const step = GRID_MIN * 60_000;
+  return Math.round(atMs / step) * step;
+}

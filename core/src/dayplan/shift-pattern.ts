@@ -1,0 +1,89 @@
+/** A shift pattern: a few kinds of shift and the cycle of days they repeat in. */
+import * as v from "valibot";
+import { IsoDate, LocalTime, NonEmptyText } from "../units";
+
+const minutes = (min: number, max: number) =>
+  v.pipe(
+    v.number("must be a number"),
+    v.integer("must be whole minutes"),
+    v.minValue(min, `must be ${min} to ${max} minutes`),
+    v.maxValue(max, `must be ${min} to ${max} minutes`),
+  );
+
+export const ShiftKind = v.pipe(
+  v.strictObject({
+    id: v.pipe(v.string(), v.minLength(1), v.maxLength(40)),
+    name: NonEmptyText,
+    /** Wall clock time at the crew's place. A shift that runs past midnight belongs to the day it starts on. */
+    start: LocalTime,
+    /** By the wall clock: on a night the clocks change the shift really is an hour longer or shorter. */
+    lengthMin: minutes(60, 960),
+    breaks: v.pipe(v.array(v.strictObject({ afterMin: minutes(0, 960), lengthMin: minutes(5, 120) })), v.maxLength(6, "at most 6 breaks")),
+  }),
+  v.check((shift) => shift.breaks.every((pause) => pause.afterMin + pause.lengthMin <= shift.lengthMin), "a break lies outside the shift"),
+  v.check(
+    (shift) =>
+      shift.breaks.every((pause, i) => i === 0 || shift.breaks[i - 1]!.afterMin + shift.breaks[i - 1]!.lengthMin <= pause.afterMin),
+    "breaks overlap or are out of order",
+  ),
+);
+export type ShiftKind = v.InferOutput<typeof ShiftKind>;
+
+export const ShiftPattern = v.pipe(
+  v.strictObject({
+    /** Day the cycle starts on. */
+    anchorDate: IsoDate,
+    shifts: v.pipe(v.array(ShiftKind), v.minLength(1, "needs at least one kind of shift"), v.maxLength(6, "at most 6 kinds of shift")),
+    /** One entry a day: a shift's id, or null for a day off. */
+    cycle: v.pipe(v.array(v.nullable(v.string())), v.minLength(1, "needs at least one day"), v.maxLength(56, "at most 56 days")),
+  }),
+  v.check(
+    (pattern) => pattern.cycle.every((id) => id === null || pattern.shifts.some((shift) => shift.id === id)),
+    "the cycle names a shift that is not there",
+  ),
+  v.check((pattern) => new Set(pattern.shifts.map((shift) => shift.id)).size === pattern.shifts.length, "two kinds of shift share an id"),
+);
+export type ShiftPattern = v.InferOutput<typeof ShiftPattern>;
+
+/** Patterns a new crew can start from. */
+export type PatternPreset = "weekdays" | "fourOnFourOff" | "daysThenNights";
+
+export function patternPreset(preset: PatternPreset, anchorDate: string): ShiftPattern {
+  const day: ShiftKind = {
+    id: "day",
+    name: "Day",
+    start: "07:00",
+    lengthMin: 510,
+    breaks: [
+      { afterMin: 150, lengthMin: 15 },
+      { afterMin: 300, lengthMin: 30 },
+    ],
+  };
+  const night: ShiftKind = {
+    id: "night",
+    name: "Night",
+    start: "22:00",
+    lengthMin: 480,
+    breaks: [
+      { afterMin: 120, lengthMin: 15 },
+      { afterMin: 270, lengthMin: 30 },
+    ],
+  };
+  const days = (id: string | null, count: number) => Array.from({ length: count }, () => id);
+  switch (preset) {
+    case "weekdays":
+      return { anchorDate, shifts: [day], cycle: [...days("day", 5), null, null] };
+    case "fourOnFourOff":
+      return {
+        anchorDate,
+        shifts: [{ ...day, lengthMin: 720, breaks: [...day.breaks, { afterMin: 510, lengthMin: 15 }] }],
+        cycle: [...days("day", 4), ...days(null, 4)],
+      };
+    case "daysThenNights":
+      return {
+        anchorDate,
+        shifts: [day, night],
+        cycle: [...days("day", 5), null, null, ...days("day", 5), null, null, ...days("night", 5), null, null],
+      };
+  }
+}

@@ -1,0 +1,83 @@
+/** Real shifts: a pattern laid on the calendar of a place, in moments of the world clock. */
+import { DateTime } from "luxon";
+import type { ShiftKind, ShiftPattern } from "./shift-pattern";
+
+export interface Span {
+  startMs: number;
+  endMs: number;
+}
+
+export interface Shift extends Span {
+  /** Day the shift starts on, at the crew's place. */
+  date: string;
+  kind: ShiftKind;
+  breaks: Span[];
+  /** Minutes the clock change adds to (+) or takes from (−) the shift; 0 on ordinary days. */
+  clockChangeMin: number;
+}
+
+/** Shifts that start on the `days` days from `fromDate` on, in order. */
+export function shiftsFrom(pattern: ShiftPattern, timeZone: string, fromDate: string, days: number): Shift[] {
+  const shifts: Shift[] = [];
+  for (let i = 0; i < days; i++) {
+    const date = addDays(fromDate, i);
+    const kind = shiftKindOn(pattern, date);
+    if (kind) shifts.push(shiftOn(kind, timeZone, date));
+  }
+  return shifts;
+}
+
+/** Monday of the week a day lies in. */
+export function mondayOf(date: string): string {
+  return isoDate(DateTime.fromISO(date, { zone: "utc" }).startOf("week"));
+}
+
+export function addDays(date: string, days: number): string {
+  return isoDate(DateTime.fromISO(date, { zone: "utc" }).plus({ days }));
+}
+
+/** The day it is at a place at a moment. */
+export function dateAt(atMs: number, timeZone: string): string {
+  return isoDate(DateTime.fromMillis(atMs, { zone: timeZone }));
+}
+
+/** `HH:MM` on the wall at a place. */
+export function wallTime(atMs: number, timeZone: string): string {
+  return DateTime.fromMillis(atMs, { zone: timeZone }).toFormat("HH:mm");
+}
+
+/** Whether the runtime knows a zone by this name. */
+export function isTimeZone(name: string): boolean {
+  return (DateTime.local({ zone: name }).isValid && name.includes("/")) || name === "UTC";
+}
+
+function shiftKindOn(pattern: ShiftPattern, date: string): ShiftKind | undefined {
+  const day = Math.round((Date.parse(`${date}T00:00:00Z`) - Date.parse(`${pattern.anchorDate}T00:00:00Z`)) / 86_400_000);
+  const length = pattern.cycle.length;
+  const id = pattern.cycle[((day % length) + length) % length];
+  return pattern.shifts.find((shift) => shift.id === id);
+}
+
+function shiftOn(kind: ShiftKind, timeZone: string, date: string): Shift {
+  const at = (afterMin: number) => wallClock(date, kind.start, afterMin, timeZone);
+  const startMs = at(0);
+  const endMs = at(kind.lengthMin);
+  return {
+    date,
+    kind,
+    startMs,
+    endMs,
+    breaks: kind.breaks.map((pause) => ({ startMs: at(pause.afterMin), endMs: at(pause.afterMin + pause.lengthMin) })),
+    clockChangeMin: Math.round((endMs - startMs) / 60_000) - kind.lengthMin,
+  };
+}
+
+/** The moment the wall clock shows `start` plus `afterMin` minutes; a time the clocks skip moves on by the skipped hour. */
+function wallClock(date: string, start: string, afterMin: number, timeZone: string): number {
+  const wall = DateTime.fromISO(`${date}T${start}`, { zone: "utc" }).plus({ minutes: afterMin });
+  return wall.setZone(timeZone, { keepLocalTime: true }).toMillis();
+}
+
+function isoDate(time: DateTime): string {
+  return time.toFormat("yyyy-MM-dd");
+}

@@ -1,0 +1,11 @@
+/** Open formats in and out. */
+export { writeCsv, type Cell } from "./csv";
+export {
+  PROGRAM_FORMAT,
+  PROGRAM_VERSION,
+  readProgramFile,
+  writeProgramFile,
+  type FileProblem,
+  type ProgramFile,
+  type ReadProgram,
+} from "./program-file";

@@ -1,0 +1,79 @@
+/** Who came, how hard it felt: per person and for the crew, from run records. */
+
+/** One person in one run, flat as the database holds it. */
+export interface Attendance {
+  personId: string;
+  runId: string;
+  startedAtMs: number;
+  present: boolean;
+  effort: number | null;
+  marks: number;
+}
+
+export interface PersonFollowUp {
+  personId: string;
+  runs: number;
+  present: number;
+  /** present ÷ runs they were expected in; null when there were none. */
+  presentShare: number | null;
+  meanEffort: number | null;
+  /** Answers behind the mean. */
+  answers: number;
+  marks: number;
+}
+
+export interface RunFollowUp {
+  runId: string;
+  startedAtMs: number;
+  present: number;
+  expected: number;
+  meanEffort: number | null;
+  answers: number;
+}
+
+/** One entry a person that appears, in order of first appearance. */
+export function followUpByPerson(rows: readonly Attendance[]): PersonFollowUp[] {
+  return [...grouped(rows, (row) => row.personId)].map(([personId, list]) => {
+    const present = list.filter((row) => row.present).length;
+    return {
+      personId,
+      runs: list.length,
+      present,
+      presentShare: list.length === 0 ? null : present / list.length,
+      ...effortOf(list),
+      marks: list.reduce((sum, row) => sum + row.marks, 0),
+    };
+  });
+}
+
+/** One entry a run, oldest first. */
+export function followUpByRun(rows: readonly Attendance[]): RunFollowUp[] {
+  return [...grouped(rows, (row) => row.runId)]
+    .map(([runId, list]) => ({
+      runId,
+      startedAtMs: list[0]!.startedAtMs,
+      present: list.filter((row) => row.present).length,
+      expected: list.length,
+      ...effortOf(list),
+    }))
+    .sort((a, b) => a.startedAtMs - b.startedAtMs);
+}
+
+function effortOf(list: readonly Attendance[]): { meanEffort: number | null; answers: number } {
+  const efforts = list.flatMap((row) => (row.effort === null ? [] : [row.effort]));
+  return {
+    meanEffort: efforts.length === 0 ? null : efforts.reduce((sum, effort) => sum + effort, 0) / efforts.length,
+    answers: efforts.length,
+  };
+}
+
+function grouped<T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const key = keyOf(row);
+    const list = groups.get(key);
+    if (list) list.push(row);
+    else groups.set(key, [row]);
+  }
+  return groups;
+}

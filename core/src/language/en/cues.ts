@@ -1,0 +1,21 @@
+/** What is spoken and shown during a run. */
+export const cues = {
+  ready: "Next: {{movement}}. {{side}}.",
+  readyTogether: "Next: {{movement}}.",
+  switch: "Change sides. {{side}}.",
+  rest: "Rest.",
+  hold: "Hold.",
+  work: "Begin.",
+  release: "Let go slowly.",
+  out: "Out",
+  endPause: "Stay",
+  back: "Back",
+  startPause: "Pause",
+  wait: "Wait for the others",
+  move: "Keep moving",
+  step: "Step {{count}}",
+  slide: "Slide {{count}}",
+  lastOne: "Last one.",
+  finished: "Done. Shake out.",
+  paused: "Paused",
+} as const;

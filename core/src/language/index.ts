@@ -1,0 +1,69 @@
+/**
+ * Everything a crew member reads or hears, by language. A second language is a folder beside `en`
+ * with the same shape and one line in `resources`.
+ */
+import i18next, { type i18n } from "i18next";
+import { findMovement } from "../library";
+import { en } from "./en";
+import type { MovementWords } from "./words";
+
+export type { MovementWords } from "./words";
+
+type Catalogue = typeof en;
+type Labels = Catalogue["labels"];
+
+const resources: Record<string, { translation: Catalogue }> = { en: { translation: en } };
+
+export interface Words {
+  language: string;
+  movement(id: string): MovementWords;
+  movementName(id: string): string;
+  formName(movementId: string, formId: string): string;
+  label<L extends keyof Labels>(list: L, key: string): string;
+  cue(key: keyof Catalogue["cues"], values?: Record<string, string | number>): string;
+  paper(key: keyof Catalogue["paper"], values?: Record<string, string | number>): string;
+}
+
+const made = new Map<string, Words>();
+
+/** The words of a language; English where the language has none. */
+export function wordsIn(language = "en"): Words {
+  const known = made.get(language);
+  if (known) return known;
+  const words = wordsFrom(instanceFor(language), language);
+  made.set(language, words);
+  return words;
+}
+
+function instanceFor(language: string): i18n {
+  const instance = i18next.createInstance();
+  void instance.init({
+    lng: language,
+    fallbackLng: "en",
+    resources,
+    initAsync: false,
+    interpolation: { escapeValue: false },
+    keySeparator: ".",
+    showSupportNotice: false,
+  } as Parameters<i18n["init"]>[0]);
+  return instance;
+}
+
+function wordsFrom(instance: i18n, language: string): Words {
+  const text = (key: string, values?: Record<string, string | number>) => instance.t(key, values ?? {});
+  const movement = (id: string): MovementWords => {
+    const found = instance.t(`movements.${id}`, { returnObjects: true }) as unknown;
+    return typeof found === "object" && found !== null
+      ? (found as MovementWords)
+      : { name: id, steps: [], feel: "", watch: [], care: [], forms: {} };
+  };
+  return {
+    language,
+    movement,
+    movementName: (id) => (findMovement(id) ? movement(id).name : id),
+    formName: (movementId, formId) => movement(movementId).forms[formId] ?? formId,
+    label: (list, key) => text(`labels.${list}.${key}`),
+    cue: (key, values) => text(`cues.${key}`, values),
+    paper: (key, values) => text(`paper.${key}`, values),
+  };
+}

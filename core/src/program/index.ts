@@ -1,0 +1,3 @@
+/** Programs: sessions in one style, checked against the library, and re-dosed when the style changes. */
+export { MAX_SESSIONS, Program, programProblems, type ProgramProblem } from "./program";
+export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";

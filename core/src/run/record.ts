@@ -1,0 +1,78 @@
+/** A run: one delivery of a session, as it is stored. */
+import * as v from "valibot";
+import { FormId, MovementId, Session, SlotKind } from "../session";
+import { Effort, Id, IsoInstant } from "../units";
+
+/** One tap: too much, tingling, felt it elsewhere, stopped. */
+export const MARKS = ["tooMuch", "tingling", "elsewhere", "stopped"] as const;
+export const MarkKind = v.picklist(MARKS);
+export type MarkKind = v.InferOutput<typeof MarkKind>;
+
+const seconds = v.pipe(v.number(), v.minValue(0), v.maxValue(24 * 3600));
+
+export const RunPerson = v.strictObject({
+  personId: Id,
+  present: v.boolean(),
+  /** Asked at the end; null when not answered. */
+  effort: v.nullable(Effort),
+  marks: v.pipe(v.array(v.strictObject({ kind: MarkKind, itemId: v.nullable(Id) })), v.maxLength(60)),
+  /** Item id → form done, where it was not the item's own. */
+  forms: v.record(Id, FormId),
+});
+export type RunPerson = v.InferOutput<typeof RunPerson>;
+
+export const RunItem = v.strictObject({
+  itemId: Id,
+  movementId: MovementId,
+  formId: FormId,
+  plannedSec: seconds,
+  doneSec: seconds,
+  status: v.picklist(["done", "part", "skipped"]),
+});
+export type RunItem = v.InferOutput<typeof RunItem>;
+
+export const RunRecord = v.pipe(
+  v.strictObject({
+    id: Id,
+    crewId: Id,
+    programId: v.nullable(Id),
+    placementId: v.nullable(Id),
+    /** The session as it was led, so that later edits do not rewrite history. */
+    session: Session,
+    startedAt: IsoInstant,
+    endedAt: IsoInstant,
+    plannedSec: seconds,
+    items: v.pipe(v.array(RunItem), v.maxLength(40)),
+    people: v.pipe(v.array(RunPerson), v.maxLength(500)),
+  }),
+  v.forward(
+    v.check((run) => Date.parse(run.startedAt) <= Date.parse(run.endedAt), "is before the start"),
+    ["endedAt"],
+  ),
+  v.forward(
+    v.check((run) => new Set(run.people.map((person) => person.personId)).size === run.people.length, "names a person twice"),
+    ["people"],
+  ),
+  v.forward(
+    v.check(
+      (run) => run.people.every((person) => person.present || person.effort === null),
+      "gives an effort for someone who was not there",
+    ),
+    ["people"],
+  ),
+);
+export type RunRecord = v.InferOutput<typeof RunRecord>;
+
+/** What lists of runs show. */
+export interface RunSummary {
+  id: string;
+  sessionName: string;
+  slot: SlotKind;
+  startedAt: string;
+  plannedSec: number;
+  doneSec: number;
+  present: number;
+  expected: number;
+  meanEffort: number | null;
+  marks: number;
+}

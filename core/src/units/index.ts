@@ -1,0 +1,4 @@
+/** Quantities and the few shared value shapes every subject uses. */
+export { clockText, spanText } from "./time-text";
+export { torqueText } from "./torque-text";
+export { Effort, Id, IsoDate, IsoInstant, LocalTime, NonEmptyText, Seconds, Side } from "./shapes";

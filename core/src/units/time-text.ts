@@ -1,0 +1,16 @@
+/** Seconds as people read them. */
+
+/** `mm:ss`, rounded up to the next whole second so that a session never looks shorter than it is. */
+export function clockText(sec: number): string {
+  const whole = Math.ceil(sec - 1e-9);
+  const minutes = Math.floor(whole / 60);
+  return `${minutes}:${String(whole % 60).padStart(2, "0")}`;
+}
+
+/** `45 s`, `2 min`, `2 min 30 s`; half seconds stay visible below a minute. */
+export function spanText(sec: number): string {
+  if (sec < 60) return `${Number.isInteger(sec) ? sec : sec.toFixed(1)} s`;
+  const whole = Math.round(sec);
+  const rest = whole % 60;
+  return rest === 0 ? `${whole / 60} min` : `${Math.floor(whole / 60)} min ${rest} s`;
+}

@@ -1,0 +1,26 @@
+/** Debian's Chromium, and signing in to the demo. */
+import type { LaunchOptions, Page } from "@playwright/test";
+
+export const BROWSER: LaunchOptions = {
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--autoplay-policy=no-user-gesture-required",
+  ],
+};
+
+export const DEMO = { email: "maren@fernhollow.example", password: "fernhollow-hands" };
+
+export async function signIn(page: Page, account = DEMO): Promise<void> {
+  await page.goto("/sign-in");
+  await page.getByLabel("E-mail").fill(account.email);
+  await page.getByLabel("Password").fill(account.password);
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.waitForURL("**/today");
+}

@@ -1,0 +1,98 @@
+/**
+ * Takes the pictures of docs/screenshots from a running demo: `npm run pictures -- [--base URL] [--out DIR] [--only name,name]`.
+ * Start the demo freshly (`bin/start --reset`) so that they come out the same each time.
+ */
+import path from "node:path";
+import { parseArgs } from "node:util";
+import { chromium, type Page } from "@playwright/test";
+import { BROWSER, signIn } from "./browser";
+
+const { values } = parseArgs({
+  options: {
+    base: { type: "string", default: "http://127.0.0.1:4100" },
+    out: { type: "string", default: path.resolve(import.meta.dirname, "../docs/screenshots") },
+    only: { type: "string", default: "" },
+  },
+});
+
+type Picture = (page: Page, crew: (name: string) => Promise<string>) => Promise<void>;
+
+const PICTURES: Record<string, Picture> = {
+  today: (page) => goTo(page, "/today"),
+  crews: (page) => goTo(page, "/crews"),
+  people: async (page, crew) => goTo(page, `/crews/${await crew("Saltmarsh")}/people`),
+  import: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Stillwater")}/people/import`);
+    await page.getByLabel("Roster file").setInputFiles(path.resolve(import.meta.dirname, "../web/public/sample-roster.csv"));
+    await page.getByText("good rows").waitFor();
+  },
+  "crew-settings": async (page, crew) => goTo(page, `/crews/${await crew("Saltmarsh")}/settings`),
+  library: (page) => goTo(page, "/library"),
+  movement: (page) => goTo(page, "/library/palm-away"),
+  program: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Ridgeline")}/program`);
+    await page.getByRole("link", { name: /block 1/ }).click();
+    await page.getByRole("option", { name: /Palm-away/ }).click();
+  },
+  "day-plan": async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
+    await page
+      .getByRole("button", { name: /^Line break at/ })
+      .first()
+      .click();
+  },
+  "before-run": async (page) => {
+    await goTo(page, "/today");
+    await page.getByRole("link", { name: "Lead it" }).click();
+    await page.getByRole("button", { name: "Start" }).waitFor();
+  },
+  run: async (page) => {
+    await PICTURES["before-run"]!(page, async () => "");
+    await page.getByRole("button", { name: "Start" }).click();
+    for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowRight");
+    await page.keyboard.press("l");
+    await page.waitForTimeout(2600);
+    await page.keyboard.press(" ");
+  },
+  finish: async (page) => {
+    await PICTURES["before-run"]!(page, async () => "");
+    const fresh = page.getByRole("button", { name: "Start again" });
+    if (await fresh.isVisible()) await fresh.click();
+    await page.getByRole("button", { name: "Start" }).click();
+    await page.keyboard.press("s");
+    for (const [i, effort] of [2, 3, 2, 4, 2, 1].entries())
+      await page
+        .getByRole("group", { name: /^Effort of/ })
+        .nth(i)
+        .getByRole("button")
+        .nth(effort)
+        .click();
+  },
+  runs: async (page, crew) => goTo(page, `/crews/${await crew("Tansy")}/runs`),
+  progress: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Tansy")}/progress`);
+    await page.locator(".main-svg").first().waitFor();
+  },
+  practice: (page) => goTo(page, "/practice"),
+};
+
+async function goTo(page: Page, address: string): Promise<void> {
+  await page.goto(values.base + address);
+  await page.waitForLoadState("networkidle");
+}
+
+const browser = await chromium.launch(BROWSER);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: values.base });
+page.on("console", (message) => message.type() === "error" && process.stderr.write(`${message.text()}\n`));
+page.on("pageerror", (error) => process.stderr.write(`${error.stack}\n`));
+await signIn(page);
+const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
+const crew = async (name: string) => crews.find((each) => each.name.startsWith(name))!.id;
+const wanted = values.only ? values.only.split(",") : Object.keys(PICTURES);
+for (const name of wanted) {
+  await PICTURES[name]!(page, crew);
+  await page.waitForTimeout(350);
+  await page.screenshot({ path: path.join(values.out, `${name}.png`) });
+  process.stdout.write(`${name}\n`);
+}
+await browser.close();

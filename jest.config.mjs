@@ -1,0 +1,25 @@
+/** Two projects: unit tests of pure code, and API tests against a real, throwaway MariaDB. */
+const shared = {
+  transform: {
+    "^.+\\.tsx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } }],
+  },
+  moduleNameMapper: { "^@kind-grip/core/(.*)$": "<rootDir>/core/src/$1/index.ts" },
+  testEnvironment: "node",
+};
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: "unit",
+      testMatch: ["<rootDir>/core/src/**/*.test.ts", "<rootDir>/web/src/**/*.test.ts", "<rootDir>/server/src/**/*.test.ts"],
+    },
+    {
+      ...shared,
+      displayName: "api",
+      testMatch: ["<rootDir>/server/src/**/*.api.ts"],
+      globalSetup: "<rootDir>/server/src/testing/start-database.ts",
+      globalTeardown: "<rootDir>/server/src/testing/stop-database.ts",
+    },
+  ],
+};

@@ -1,0 +1,13 @@
+/** `node scripts/jest.mjs unit|api [jest options]`: one of the two projects; the API one in a row, on one database. */
+import { spawnSync } from "node:child_process";
+
+const [project, ...rest] = process.argv.slice(2);
+const results = process.env.JEST_RESULTS ? ["--json", `--outputFile=${process.env.JEST_RESULTS}`] : [];
+const { status } = spawnSync(
+  "npx",
+  ["jest", "--selectProjects", project, ...(project === "api" ? ["--runInBand"] : []), ...results, ...rest],
+  {
+    stdio: ["ignore", process.env.JEST_RESULTS ? "ignore" : "inherit", "inherit"],
+  },
+);
+process.exit(status ?? 1);

@@ -1,0 +1,114 @@
+/** The Express application: security, sessions, the routes of every subject, and the built interface. */
+import path from "node:path";
+import express from "express";
+import helmet from "helmet";
+import { pino } from "pino";
+import { pinoHttp } from "pino-http";
+import { addAuthRoutes } from "./auth/routes";
+import { csrfProtection, sessionMiddleware } from "./auth/session";
+import { practiceClock, type AppContext } from "./context";
+import { addCrewRoutes } from "./crew/routes";
+import { addDayPlanRoutes } from "./dayplan/routes";
+import type { Db } from "./db/connection";
+import { addFollowUpRoutes } from "./followup/routes";
+import { errorHandler } from "./http/errors";
+import { openApiOf } from "./http/openapi";
+import { notFound } from "./http/problem";
+import { Routes } from "./http/route";
+import { addPracticeRoutes } from "./practice/routes";
+import { addProgramRoutes } from "./program/routes";
+import { addRunRoutes } from "./run/routes";
+
+export interface AppOptions {
+  db: Db;
+  /** Signs the session cookie. */
+  secret: string;
+  /** Folder of the built interface; none in API tests. */
+  webRoot?: string;
+  logLevel?: string;
+  /** Number of proxies in front whose `X-Forwarded-*` is believed. */
+  proxies?: number;
+}
+
+export function createApp({ db, secret, webRoot, logLevel = "info", proxies = 0 }: AppOptions) {
+  const app = express();
+  app.disable("x-powered-by");
+  app.set("trust proxy", proxies);
+  const logger = pino({ level: logLevel });
+  app.use(
+    pinoHttp({
+      logger,
+      // The address line and the outcome; never a body, a query or a cookie.
+      serializers: {
+        req: (req: { id: unknown; method: string; url: string }) => ({ id: req.id, method: req.method, path: req.url.split("?")[0] }),
+        res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+        err: (err: Error) => ({ type: err.name, stack: err.stack?.split("\n").slice(1, 6).join("\n") }),
+      },
+    }),
+  );
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", "data:", "blob:"],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'", "blob:"],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+
+  app.get("/healthz", (_request, response) => void response.json({ alive: true }));
+  app.get("/readyz", async (_request, response) => {
+    await db.sequelize.query("SELECT 1");
+    response.json({ ready: true });
+  });
+
+  if (webRoot)
+    app.use(
+      express.static(webRoot, {
+        index: false,
+        setHeaders: (response, file) =>
+          response.setHeader(
+            "Cache-Control",
+            file.includes(`${path.sep}assets${path.sep}`) ? "public, max-age=31536000, immutable" : "no-cache",
+          ),
+      }),
+    );
+
+  const sessions = sessionMiddleware(db, secret);
+  app.use(
+    "/api",
+    sessions.middleware,
+    (_request, response, next) => {
+      response.setHeader("Cache-Control", "no-store");
+      next();
+    },
+    csrfProtection,
+  );
+
+  const context: AppContext = { db, now: practiceClock(db) };
+  const routes = new Routes();
+  for (const add of [addAuthRoutes, addPracticeRoutes, addCrewRoutes, addProgramRoutes, addDayPlanRoutes, addRunRoutes, addFollowUpRoutes])
+    add(routes, context);
+  routes.add({ method: "get", path: "/api/openapi.json", summary: "This description", handle: async () => openApiOf(routes.declared) });
+  app.use(routes.router);
+  app.use("/api", () => {
+    throw notFound("address");
+  });
+
+  if (webRoot)
+    app.get("/{*path}", (_request, response) => response.setHeader("Cache-Control", "no-cache").sendFile(path.join(webRoot, "index.html")));
+  app.use(errorHandler);
+  return Object.assign(app, { declared: routes.declared, stop: sessions.stop });
+}

@@ -1,0 +1,103 @@
+/** Signing in and out, and who is signed in. */
+import type { Request } from "express";
+import * as v from "valibot";
+import type { AppContext } from "../context";
+import type { AccountRow } from "../db/models";
+import { Problem } from "../http/problem";
+import type { Routes } from "../http/route";
+import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "./attempts";
+import { hashPassword, passwordMatches } from "./password";
+import { csrfToken } from "./session";
+import { trainerOf } from "./trainer";
+
+const SignIn = v.strictObject({
+  email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.minLength(1, "is missing"), v.maxLength(160)),
+  password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
+});
+const NewPassword = v.strictObject({
+  current: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
+  next: v.pipe(v.string("is missing"), v.minLength(10, "needs at least 10 characters"), v.maxLength(200)),
+});
+
+export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
+  const me = async (request: Request) => {
+    const trainer = request.session.trainer;
+    const account = trainer && (await db.models.Account.findByPk(trainer.accountId));
+    const practice = trainer && (await db.models.Practice.findByPk(trainer.practiceId));
+    return {
+      csrfToken: csrfToken(request),
+      account:
+        account && practice
+          ? {
+              name: account.get().name,
+              email: account.get().email,
+              practice: practice.get().name,
+              demo: practice.get().demoNow !== null,
+              now: (await now(trainer)).toISOString(),
+            }
+          : null,
+    };
+  };
+
+  routes.add({
+    method: "get",
+    path: "/api/me",
+    summary: "Who is signed in, and the token that every change must carry",
+    role: "anyone",
+    handle: ({ request }) => me(request),
+  });
+
+  routes.add({
+    method: "post",
+    path: "/api/sign-in",
+    summary: "Sign in as a trainer",
+    role: "anyone",
+    body: SignIn,
+    async handle({ body, request }) {
+      const at = new Date();
+      const address = request.ip ?? "unknown";
+      await refuseTooManyAttempts(db, body.email, address, at);
+      const account = (await db.models.Account.findOne({ where: { email: body.email } }))?.get() as AccountRow | undefined;
+      if (!(await passwordMatches(account?.passwordHash, body.password)) || !account) {
+        await noteFailedAttempt(db, body.email, address, at);
+        throw new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
+      }
+      await clearAttempts(db, body.email, at);
+      await freshSession(request);
+      request.session.trainer = { accountId: account.id, practiceId: account.practiceId };
+      return me(request);
+    },
+  });
+
+  routes.add({
+    method: "post",
+    path: "/api/sign-out",
+    summary: "Sign out",
+    role: "anyone",
+    async handle({ request, response }) {
+      await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
+      response.clearCookie("kind-grip");
+      return undefined;
+    },
+  });
+
+  routes.add({
+    method: "put",
+    path: "/api/me/password",
+    summary: "Change one's own password",
+    body: NewPassword,
+    async handle({ body, request }) {
+      const { accountId } = trainerOf(request);
+      const account = await db.models.Account.findByPk(accountId);
+      if (!(await passwordMatches(account?.get().passwordHash, body.current)))
+        throw new Problem(400, "invalid", "Some fields need another look.", [{ path: "current", message: "is not your password" }]);
+      await account!.update({ passwordHash: await hashPassword(body.next) });
+      return undefined;
+    },
+  });
+}
+
+/** A new session id at every sign-in, so that one planted before cannot be used after. */
+function freshSession(request: Request): Promise<void> {
+  return new Promise((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
+}

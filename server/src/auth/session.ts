@@ -1,0 +1,33 @@
+/** Server-side sessions in MariaDB and the CSRF token bound to them. */
+import connectSessionSequelize from "connect-session-sequelize";
+import { csrfSync } from "csrf-sync";
+import session from "express-session";
+import { DataTypes } from "sequelize";
+import type { Db } from "../db/connection";
+
+const EIGHT_HOURS_MS = 8 * 3600_000;
+
+export function sessionMiddleware({ sequelize }: Db, secret: string) {
+  sequelize.define(
+    "signed_in_sessions",
+    { sid: { type: DataTypes.STRING(64), primaryKey: true }, expires: DataTypes.DATE, data: DataTypes.TEXT },
+    { timestamps: true },
+  );
+  const Store = connectSessionSequelize(session.Store);
+  const store = new Store({ db: sequelize, table: "signed_in_sessions", checkExpirationInterval: 15 * 60_000, expiration: EIGHT_HOURS_MS });
+  const middleware = session({
+    name: "kind-grip",
+    secret,
+    store,
+    resave: false,
+    rolling: true,
+    saveUninitialized: false,
+    // Behind a proxy that speaks TLS the cookie is marked secure; on plain loopback it cannot be.
+    cookie: { httpOnly: true, sameSite: "strict", secure: "auto", maxAge: EIGHT_HOURS_MS },
+  });
+  return { middleware, stop: () => store.stopExpiringSessions() };
+}
+
+const { generateToken, csrfSynchronisedProtection } = csrfSync({ getTokenFromRequest: (request) => request.get("x-csrf-token") });
+
+export { csrfSynchronisedProtection as csrfProtection, generateToken as csrfToken };

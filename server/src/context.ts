@@ -1,0 +1,19 @@
+/** What every subject of the server gets: the database and the time. */
+import type { Trainer } from "./auth/trainer";
+import type { Db } from "./db/connection";
+
+export interface AppContext {
+  db: Db;
+  /** The moment it is for a trainer's practice; demo practices live on a fixed day. */
+  now(trainer: Trainer): Promise<Date>;
+}
+
+/** The practice's clock: real time, or for a demo practice its own moment plus the time this server has been up. */
+export function practiceClock(db: Db): AppContext["now"] {
+  const startedMs = Date.now();
+  return async ({ practiceId }) => {
+    const practice = await db.models.Practice.findByPk(practiceId);
+    const demoNow = practice?.get().demoNow;
+    return new Date(demoNow ? demoNow.getTime() + (Date.now() - startedMs) : Date.now());
+  };
+}

@@ -1,0 +1,100 @@
+/** The people of a crew. */
+import type { NewPerson, Person } from "@kind-grip/core/crew";
+import { type Transaction, UniqueConstraintError } from "sequelize";
+import type { Trainer } from "../auth/trainer";
+import type { Db } from "../db/connection";
+import type { PersonRow } from "../db/models";
+import { invalid, notFound, Problem, stale } from "../http/problem";
+import { crewOf, lockCrew } from "./crews";
+
+export type PersonAnswer = Person & { id: string; version: number };
+
+export async function listPeople(db: Db, trainer: Trainer, crewId: string): Promise<PersonAnswer[]> {
+  await crewOf(db, trainer, crewId);
+  const people = await db.models.Person.findAll({ where: { crewId }, order: ["name", "id"] });
+  return people.map((person) => answer(person.get({ plain: true })));
+}
+
+/**
+ * Adds people, all or none. People whose id is in the crew already are left as they are, so that a repeated
+ * request after a lost answer adds nobody twice.
+ * @throws Problem 400 naming each row whose badge is taken
+ */
+export async function addPeople(db: Db, trainer: Trainer, crewId: string, people: readonly NewPerson[]): Promise<PersonAnswer[]> {
+  return db.sequelize.transaction(async (transaction) => {
+    await lockCrew(db, trainer, crewId, transaction);
+    const there = (await db.models.Person.findAll({ where: { crewId }, transaction })).map((person) => person.get({ plain: true }));
+    const known = new Set(there.map((person) => person.id));
+    const fresh = people.filter((person) => !known.has(person.id));
+    refuseTakenBadges(there, fresh, people);
+    await insert(db, crewId, fresh, transaction);
+    const added = await db.models.Person.findAll({
+      where: { crewId, id: people.map((person) => person.id) },
+      order: ["name", "id"],
+      transaction,
+    });
+    return added.map((person) => answer(person.get({ plain: true })));
+  });
+}
+
+export async function changePerson(
+  db: Db,
+  trainer: Trainer,
+  crewId: string,
+  personId: string,
+  version: number,
+  change: Person,
+): Promise<PersonAnswer> {
+  await crewOf(db, trainer, crewId);
+  const where = { id: personId, crewId };
+  const [changed] = await db.models.Person.update({ ...change, version: version + 1 }, { where: { ...where, version } }).catch(
+    (error: unknown) => {
+      throw error instanceof UniqueConstraintError
+        ? invalid([{ path: "person.badge", message: "is somebody else's in this crew" }])
+        : error;
+    },
+  );
+  const person = await db.models.Person.findOne({ where });
+  if (!person) throw notFound("person");
+  const now = answer(person.get({ plain: true }));
+  if (changed === 0) throw stale(now);
+  return now;
+}
+
+/** Only somebody without any run can be removed; everybody else leaves on a day and keeps their record. */
+export async function removePerson(db: Db, trainer: Trainer, crewId: string, personId: string): Promise<void> {
+  await crewOf(db, trainer, crewId);
+  if ((await db.models.RunPerson.count({ where: { personId } })) > 0) {
+    throw new Problem(409, "hasRuns", "This person is in the record of runs. Enter their last day instead; the record stays.");
+  }
+  if ((await db.models.Person.destroy({ where: { id: personId, crewId } })) === 0) throw notFound("person");
+}
+
+function refuseTakenBadges(there: readonly PersonRow[], fresh: readonly NewPerson[], all: readonly NewPerson[]): void {
+  const taken = new Map(there.filter((person) => person.badge).map((person) => [person.badge!.toLowerCase(), person.name]));
+  const fields = fresh.flatMap((person) => {
+    const badge = person.badge?.toLowerCase();
+    if (!badge) return [];
+    const owner = taken.get(badge);
+    taken.set(badge, person.name);
+    return owner ? [{ path: `people.${all.indexOf(person)}.badge`, message: `is already ${owner}'s` }] : [];
+  });
+  if (fields.length > 0) throw invalid(fields);
+}
+
+async function insert(db: Db, crewId: string, people: readonly NewPerson[], transaction: Transaction): Promise<void> {
+  if (people.length === 0) return;
+  try {
+    await db.models.Person.bulkCreate(
+      people.map((person) => ({ ...person, crewId, version: 1 })),
+      { transaction },
+    );
+  } catch (error) {
+    if (error instanceof UniqueConstraintError) throw invalid([{ path: "people", message: "an id or badge is in use elsewhere" }]);
+    throw error;
+  }
+}
+
+function answer({ crewId: _crew, ...person }: PersonRow): PersonAnswer {
+  return person;
+}

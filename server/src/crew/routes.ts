@@ -1,0 +1,108 @@
+/** Crews and people. */
+import { Crew, NewPerson, Person } from "@kind-grip/core/crew";
+import { writeCsv } from "@kind-grip/core/exchange";
+import { Id } from "@kind-grip/core/units";
+import * as v from "valibot";
+import type { AppContext } from "../context";
+import { sendFile } from "../http/file";
+import { CrewParams, Version } from "../http/params";
+import type { Routes } from "../http/route";
+import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
+import { addPeople, changePerson, listPeople, removePerson } from "./people";
+
+const PersonParams = v.object({ crewId: Id, personId: Id });
+export const MOST_PEOPLE_AT_ONCE = 5000;
+
+export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
+  routes.add({ method: "get", path: "/api/crews", summary: "The trainer's crews", handle: ({ trainer }) => listCrews(db, trainer) });
+  routes.add({
+    method: "post",
+    path: "/api/crews",
+    summary: "Make a crew",
+    body: v.strictObject({ id: Id, crew: Crew }),
+    handle: ({ trainer, body }) => createCrew(db, trainer, body.id, body.crew),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId",
+    summary: "One crew",
+    params: CrewParams,
+    handle: async ({ trainer, params }) => crewAnswer(await crewOf(db, trainer, params.crewId)),
+  });
+  routes.add({
+    method: "put",
+    path: "/api/crews/:crewId",
+    summary: "Change a crew",
+    params: CrewParams,
+    body: v.strictObject({ version: Version, crew: Crew }),
+    handle: ({ trainer, params, body }) => changeCrew(db, trainer, params.crewId, body.version, body.crew),
+  });
+  routes.add({
+    method: "delete",
+    path: "/api/crews/:crewId",
+    summary: "Remove a crew; its records stay",
+    params: CrewParams,
+    handle: ({ trainer, params }) => setCrewRemoved(db, trainer, params.crewId, true),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/restore",
+    summary: "Bring a removed crew back",
+    params: CrewParams,
+    handle: ({ trainer, params }) => setCrewRemoved(db, trainer, params.crewId, false),
+  });
+
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/people",
+    summary: "The people of a crew",
+    params: CrewParams,
+    handle: ({ trainer, params }) => listPeople(db, trainer, params.crewId),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/people",
+    summary: "Add people, all or none",
+    params: CrewParams,
+    body: v.strictObject({
+      people: v.pipe(
+        v.array(NewPerson),
+        v.minLength(1, "names nobody"),
+        v.maxLength(MOST_PEOPLE_AT_ONCE, `at most ${MOST_PEOPLE_AT_ONCE} people at once`),
+      ),
+    }),
+    bodyLimit: "2mb",
+    handle: ({ trainer, params, body }) => addPeople(db, trainer, params.crewId, body.people),
+  });
+  routes.add({
+    method: "put",
+    path: "/api/crews/:crewId/people/:personId",
+    summary: "Change a person",
+    params: PersonParams,
+    body: v.strictObject({ version: Version, person: Person }),
+    handle: ({ trainer, params, body }) => changePerson(db, trainer, params.crewId, params.personId, body.version, body.person),
+  });
+  routes.add({
+    method: "delete",
+    path: "/api/crews/:crewId/people/:personId",
+    summary: "Remove a person without runs",
+    params: PersonParams,
+    handle: ({ trainer, params }) => removePerson(db, trainer, params.crewId, params.personId),
+  });
+
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/people.csv",
+    summary: "The people of a crew as CSV",
+    params: CrewParams,
+    async handle({ trainer, params, response }) {
+      const crew = await crewOf(db, trainer, params.crewId);
+      const people = await listPeople(db, trainer, params.crewId);
+      const csv = writeCsv(
+        ["name", "badge", "handedness", "startedOn", "leftOn"],
+        people.map((person) => [person.name, person.badge, person.handedness, person.startedOn, person.leftOn]),
+      );
+      sendFile(response, `${crew.name} people.csv`, "text/csv", csv);
+    },
+  });
+}

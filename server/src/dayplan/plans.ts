@@ -1,0 +1,113 @@
+/** A crew's week: which session starts when. Saved whole with a version, like a program. */
+import { addDays, type Placement } from "@kind-grip/core/dayplan";
+import { Op } from "sequelize";
+import type { Trainer } from "../auth/trainer";
+import { crewOf } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { PlacementRow } from "../db/models";
+import { invalid, stale } from "../http/problem";
+
+export interface WeekPlanAnswer {
+  crewId: string;
+  weekStart: string;
+  version: number;
+  placements: Placement[];
+  /** The last two days before and the first two after, for spacing across the week's edge. Not edited here. */
+  neighbours: Placement[];
+}
+
+export async function weekPlan(db: Db, trainer: Trainer, crewId: string, weekStart: string): Promise<WeekPlanAnswer> {
+  await crewOf(db, trainer, crewId);
+  const plan = await db.models.WeekPlan.findOne({ where: { crewId, weekStart } });
+  const around = [-7, 7].map((days) => addDays(weekStart, days));
+  const rows = (
+    await db.models.Placement.findAll({ where: { crewId, weekStart: { [Op.in]: [weekStart, ...around] } }, order: ["startsAt"] })
+  ).map((row) => row.get({ plain: true }));
+  const from = Date.parse(`${addDays(weekStart, -2)}T00:00:00Z`);
+  const to = Date.parse(`${addDays(weekStart, 9)}T00:00:00Z`);
+  return {
+    crewId,
+    weekStart,
+    version: plan?.get().version ?? 0,
+    placements: rows.filter((row) => row.weekStart === weekStart).map(placement),
+    neighbours: rows
+      .filter((row) => row.weekStart !== weekStart && row.startsAt.getTime() >= from && row.startsAt.getTime() < to)
+      .map(placement),
+  };
+}
+
+/** Replaces the week's placements. @param version 0 for a week that was never planned */
+export async function saveWeekPlan(
+  db: Db,
+  trainer: Trainer,
+  crewId: string,
+  weekStart: string,
+  version: number,
+  placements: readonly Placement[],
+): Promise<WeekPlanAnswer> {
+  await crewOf(db, trainer, crewId);
+  refuseOutsideWeek(weekStart, placements);
+  const saved = await db.sequelize.transaction(async (transaction) => {
+    await db.models.WeekPlan.findOrCreate({ where: { crewId, weekStart }, defaults: { crewId, weekStart, version: 0 }, transaction });
+    const [changed] = await db.models.WeekPlan.update({ version: version + 1 }, { where: { crewId, weekStart, version }, transaction });
+    if (changed === 0) return false;
+    await refuseForeignSessions(db, crewId, placements);
+    await db.models.Placement.destroy({ where: { crewId, weekStart }, transaction });
+    await db.models.Placement.bulkCreate(
+      placements.map((each) => ({ ...each, crewId, weekStart, startsAt: new Date(each.startsAt) })),
+      { transaction },
+    );
+    return true;
+  });
+  const now = await weekPlan(db, trainer, crewId, weekStart);
+  if (!saved && !samePlacements(now.placements, placements)) throw stale(now);
+  return now;
+}
+
+/** Placements of a crew between two moments, oldest first. */
+export async function placementsBetween({ models }: Db, crewIds: readonly string[], from: Date, to: Date): Promise<PlacementRow[]> {
+  const rows = await models.Placement.findAll({
+    where: { crewId: { [Op.in]: [...crewIds] }, startsAt: { [Op.gte]: from, [Op.lt]: to } },
+    order: ["startsAt"],
+  });
+  return rows.map((row) => row.get({ plain: true }));
+}
+
+/** A night shift of the week's last day may run into the next one; a day's grace covers every time zone and shift. */
+function refuseOutsideWeek(weekStart: string, placements: readonly Placement[]): void {
+  const from = Date.parse(`${addDays(weekStart, -1)}T00:00:00Z`);
+  const to = Date.parse(`${addDays(weekStart, 9)}T00:00:00Z`);
+  const fields = placements.flatMap((each, i) => {
+    const at = Date.parse(each.startsAt);
+    return at >= from && at < to ? [] : [{ path: `placements.${i}.startsAt`, message: "is not in this week" }];
+  });
+  if (fields.length > 0) throw invalid(fields);
+}
+
+async function refuseForeignSessions(db: Db, crewId: string, placements: readonly Placement[]): Promise<void> {
+  const programs = await db.models.Program.findAll({
+    where: { crewId, id: { [Op.in]: [...new Set(placements.map((each) => each.programId))] } },
+  });
+  const sessions = new Set(
+    programs.flatMap((program) => program.get().document.sessions.map((session) => `${program.get().id} ${session.id}`)),
+  );
+  const fields = placements.flatMap((each, i) =>
+    sessions.has(`${each.programId} ${each.sessionId}`)
+      ? []
+      : [{ path: `placements.${i}.sessionId`, message: "is not a session of this crew's programs" }],
+  );
+  if (fields.length > 0) throw invalid(fields);
+}
+
+function samePlacements(a: readonly Placement[], b: readonly Placement[]): boolean {
+  const keys = (list: readonly Placement[]) =>
+    list
+      .map((each) => `${each.id} ${each.programId} ${each.sessionId} ${Date.parse(each.startsAt)}`)
+      .sort()
+      .join("|");
+  return keys(a) === keys(b);
+}
+
+function placement({ id, programId, sessionId, startsAt }: PlacementRow): Placement {
+  return { id, programId, sessionId, startsAt: startsAt.toISOString() };
+}

@@ -1,0 +1,22 @@
+/** Brings the database to the current shape. Every change of shape is a migration; nothing is synchronised by guess. */
+import { SequelizeStorage, Umzug } from "umzug";
+import type { QueryInterface } from "sequelize";
+import type { Db } from "./connection";
+import * as wholePath from "./migrations/0001-the-whole-path";
+
+const MIGRATIONS = { "0001-the-whole-path": wholePath };
+
+/** Runs what has not run yet; returns the names. */
+export async function migrate({ sequelize }: Db): Promise<string[]> {
+  const umzug = new Umzug({
+    migrations: Object.entries(MIGRATIONS).map(([name, { up, down }]) => ({
+      name,
+      up: ({ context }: { context: QueryInterface }) => up(context),
+      down: ({ context }: { context: QueryInterface }) => down(context),
+    })),
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize }),
+    logger: undefined,
+  });
+  return (await umzug.up()).map(({ name }) => name);
+}

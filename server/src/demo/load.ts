@@ -1,0 +1,220 @@
+/** Loads the demo practice: four crews, three programs, this week's plan and three weeks of runs. Same seed, same demo. */
+import { addDays, mondayOf, shiftsFrom, suggestStart, type Shift } from "@kind-grip/core/dayplan";
+import { FORM_TIMINGS } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import { compileGroup, type Session, type SlotKind } from "@kind-grip/core/session";
+import type { Transaction } from "sequelize";
+import { hashPassword } from "../auth/password";
+import type { Db } from "../db/connection";
+import type { PlacementRow, RunItemRow, RunPersonRow, RunRow } from "../db/models";
+import { ANCHOR, DEMO_CREWS, TIME_ZONE } from "./crews";
+import { type Dice, diceFrom } from "./dice";
+import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+
+/** A Thursday, twenty minutes before the slate crew's shift; the clocks change on the Sunday after. */
+export const DEMO_NOW = new Date("2026-03-26T06:40:00Z");
+export const DEMO_PASSWORD = "fernhollow-hands";
+export const DEMO_SIGN_INS = [
+  { name: "Maren Holt", email: "maren@fernhollow.example" },
+  { name: "Teo Vance", email: "teo@fernhollow.example" },
+] as const;
+const SEED = 20260326;
+
+interface SeededCrew {
+  id: string;
+  people: { id: string; name: string }[];
+  programId?: string;
+  program?: Program;
+}
+
+/** Does nothing when a practice is there already. Returns whether it loaded. */
+export async function loadDemo(db: Db): Promise<boolean> {
+  if ((await db.models.Practice.count()) > 0) return false;
+  const dice = diceFrom(SEED);
+  const passwordHash = await hashPassword(DEMO_PASSWORD);
+  await db.sequelize.transaction(async (transaction) => {
+    const practiceId = dice.id();
+    await db.models.Practice.create({ id: practiceId, name: "Fernhollow Hand Works", demoNow: DEMO_NOW }, { transaction });
+    const [maren] = await db.models.Account.bulkCreate(
+      DEMO_SIGN_INS.map(({ name, email }) => ({ id: dice.id(), practiceId, role: "trainer" as const, email, name, passwordHash })),
+      { transaction },
+    );
+    for (const demo of DEMO_CREWS) {
+      const crew = await seedCrew(db, dice, maren!.get().id, demo, transaction);
+      if (crew.program) await seedHistory(db, dice, maren!.get().id, crew, demo.crew.shiftPattern, transaction);
+    }
+  });
+  return true;
+}
+
+async function seedCrew(
+  db: Db,
+  dice: Dice,
+  trainerId: string,
+  demo: (typeof DEMO_CREWS)[number],
+  transaction: Transaction,
+): Promise<SeededCrew> {
+  const id = dice.id();
+  const { name, ...detail } = demo.crew;
+  await db.models.Crew.create({ id, trainerId, name, detail, version: 1, removedAt: null }, { transaction });
+  const people = demo.people.map((personName, i) => ({
+    id: dice.id(),
+    crewId: id,
+    name: personName,
+    badge: `${demo.badgePrefix}-${String(101 + i * 3)}`,
+    handedness: dice.chance(0.12) ? ("left" as const) : ("right" as const),
+    startedOn: `20${dice.whole(14, 25)}-${String(dice.whole(1, 12)).padStart(2, "0")}-01`,
+    leftOn: null,
+    version: 1,
+  }));
+  await db.models.Person.bulkCreate(people, { transaction });
+  const at = (index: number) => people[index]!.id;
+  const programs: Record<string, (() => Program) | undefined> = {
+    roof: () => roofProgram(dice, { shoulder: at(4), wrist: at(7) }),
+    workshop: () => workshopProgram(dice, { thumb: at(2), elbow: at(6) }),
+    oyster: () => oysterProgram(dice, { wrist: at(9) }),
+  };
+  const program = programs[demo.key]?.();
+  const programId = dice.id();
+  if (program)
+    await db.models.Program.create(
+      {
+        id: programId,
+        crewId: id,
+        name: program.name,
+        document: program,
+        version: 1,
+        changedAt: new Date("2026-03-01T15:00:00Z"),
+        removedAt: null,
+      },
+      { transaction },
+    );
+  return { id, people, programId: program && programId, program };
+}
+
+/** Four weeks of placements up to the demo's own week, and a run for nearly every one that lies in the past. */
+async function seedHistory(
+  db: Db,
+  dice: Dice,
+  ledBy: string,
+  crew: SeededCrew,
+  pattern: (typeof DEMO_CREWS)[number]["crew"]["shiftPattern"],
+  transaction: Transaction,
+): Promise<void> {
+  const program = crew.program!;
+  const sessions = new Map(program.sessions.map((session) => [session.slot, session]));
+  const placements: PlacementRow[] = [];
+  for (let week = 0; week < 4; week++) {
+    const weekStart = addDays(ANCHOR, week * 7);
+    await db.models.WeekPlan.create({ crewId: crew.id, weekStart, version: 1 }, { transaction });
+    for (const shift of shiftsFrom(pattern, TIME_ZONE, weekStart, 7)) placements.push(...placeOn(dice, crew, sessions, shift, weekStart));
+  }
+  await db.models.Placement.bulkCreate(placements, { transaction });
+
+  const habits = new Map(crew.people.map((person) => [person.id, { attends: 0.78 + dice.next() * 0.2, effort: 1.4 + dice.next() * 1.8 }]));
+  const runs: RunRow[] = [];
+  const runPeople: RunPersonRow[] = [];
+  const runItems: RunItemRow[] = [];
+  for (const placement of placements) {
+    if (placement.startsAt >= DEMO_NOW || dice.chance(0.08)) continue;
+    const session = program.sessions.find((each) => each.id === placement.sessionId)!;
+    const run = seedRun(dice, ledBy, crew, placement, session, habits);
+    runs.push(run.run);
+    runPeople.push(...run.people);
+    runItems.push(...run.items);
+  }
+  await db.models.Run.bulkCreate(runs, { transaction });
+  await db.models.RunPerson.bulkCreate(runPeople, { transaction });
+  await db.models.RunItem.bulkCreate(runItems, { transaction });
+}
+
+/** Warm-up every day, a break session every day, post-shift work on Monday, Wednesday and Friday. */
+function placeOn(dice: Dice, crew: SeededCrew, sessions: ReadonlyMap<SlotKind, Session>, shift: Shift, weekStart: string): PlacementRow[] {
+  const weekday = (Date.parse(`${shift.date}T00:00:00Z`) / 86_400_000 + 3) % 7;
+  const wanted: SlotKind[] = ["preShift", "break", ...([0, 2, 4].includes(weekday) ? (["postShift"] as const) : [])];
+  return wanted.flatMap((slot) => {
+    const session = sessions.get(slot);
+    if (!session) return [];
+    const { totalSec } = compileGroup(
+      session,
+      FORM_TIMINGS,
+      crew.people.map((person) => person.id),
+    );
+    const startsAt = new Date(suggestStart(slot, totalSec, shift, slot === "break" ? [shift.startMs] : []));
+    return [{ id: dice.id(), crewId: crew.id, weekStart, programId: crew.programId!, sessionId: session.id, startsAt }];
+  });
+}
+
+function seedRun(
+  dice: Dice,
+  ledBy: string,
+  crew: SeededCrew,
+  placement: PlacementRow,
+  session: Session,
+  habits: ReadonlyMap<string, { attends: number; effort: number }>,
+) {
+  const runId = dice.id();
+  const { totalSec, segments } = compileGroup(
+    session,
+    FORM_TIMINGS,
+    crew.people.map((person) => person.id),
+  );
+  const startedAt = new Date(placement.startsAt.getTime() + dice.whole(-60, 240) * 1000);
+  const cutShort = dice.chance(0.1);
+  const items = session.items.map((item, position): RunItemRow => {
+    const plannedSec = segments
+      .filter((segment) => segment.itemId === item.id && (segment.kind === "work" || segment.kind === "hold"))
+      .reduce((sum, segment) => sum + segment.leadSec, 0);
+    const missed = cutShort && position === session.items.length - 1;
+    return {
+      runId,
+      position,
+      itemId: item.id,
+      movementId: item.movementId,
+      formId: item.formId,
+      plannedSec,
+      doneSec: missed ? 0 : plannedSec,
+      status: missed ? "skipped" : "done",
+    };
+  });
+  // Strengthening is felt more; what felt hard in the first week is felt less in the third.
+  const weeksIn = (Date.parse(mondayOf(placement.startsAt.toISOString().slice(0, 10))) - Date.parse(ANCHOR)) / (7 * 86_400_000);
+  const slotEffort = { preShift: 0, break: -0.4, postShift: 1.6 }[session.slot];
+  const people = crew.people.map((person): RunPersonRow => {
+    const habit = habits.get(person.id)!;
+    const present = dice.chance(habit.attends);
+    const felt = Math.round(habit.effort + slotEffort - weeksIn * 0.25 + (dice.next() - 0.5) * 1.6);
+    const marks =
+      present && dice.chance(0.012)
+        ? [{ kind: dice.chance(0.7) ? ("tooMuch" as const) : ("tingling" as const), itemId: items.at(-1)!.itemId }]
+        : [];
+    const forms = Object.fromEntries(
+      session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
+    );
+    return {
+      runId,
+      personId: person.id,
+      present,
+      effort: present && dice.chance(0.94) ? Math.max(0, Math.min(10, felt)) : null,
+      markCount: marks.length,
+      marks,
+      forms,
+    };
+  });
+  const doneSec = items.reduce((sum, item) => sum + item.doneSec, 0);
+  const run: RunRow = {
+    id: runId,
+    crewId: crew.id,
+    ledBy,
+    programId: crew.programId!,
+    placementId: placement.id,
+    sessionName: session.name,
+    slot: session.slot,
+    session,
+    startedAt,
+    endedAt: new Date(startedAt.getTime() + totalSec * 1000),
+    plannedSec: totalSec,
+    doneSec,
+  };
+  return { run, people, items };
+}

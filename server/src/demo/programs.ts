@@ -1,0 +1,122 @@
+/** The demo's programs, put together from the library the way a trainer would. */
+import { DEFAULT_STYLE, movementOf, newItem, type Style } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import type { Dose, Item, Session, SlotKind } from "@kind-grip/core/session";
+import type { Dice } from "./dice";
+
+type Change = Partial<Pick<Item, "formId" | "sides" | "loadKg" | "pairedWithNext" | "personal" | "dose">>;
+type Entry = string | [movementId: string, change: Change];
+
+const holds = (reps: number, holdSec: number, restSec: number): Dose => ({ kind: "holds", reps, holdSec, restSec });
+
+function session(dice: Dice, style: Style, name: string, slot: SlotKind, entries: readonly Entry[]): Session {
+  const items = entries.map((entry) => {
+    const [movementId, change] = typeof entry === "string" ? [entry, {}] : entry;
+    return { ...newItem(movementOf(movementId), style, dice.id()), ...change };
+  });
+  return { id: dice.id(), name, slot, items };
+}
+
+/** Outdoors, standing, gloves: nothing that needs a table. @param easier people who start on an easier form */
+export function roofProgram(dice: Dice, easier: { shoulder: string; wrist: string }): Program {
+  const style = DEFAULT_STYLE;
+  return {
+    name: "Slate hands, block 1",
+    style,
+    weeks: 4,
+    sessions: [
+      session(dice, style, "Yard warm-up", "preShift", [
+        "shoulder-circles",
+        ["open-chest", { personal: { [easier.shoulder]: { formId: "elbows-bent" } }, formId: "elbows-straight" }],
+        "fist-and-star",
+        "wrist-circle",
+        [
+          "palm-turn",
+          { dose: { kind: "reps", sets: 1, reps: 8, tempo: { outSec: 2, endPauseSec: 0, backSec: 2, startPauseSec: 0 }, restSec: 0 } },
+        ],
+        ["palm-away", { sides: "inTurn", personal: { [easier.wrist]: { formId: "elbow-90" } } }],
+        ["hand-drop", { sides: "inTurn" }],
+        "shake-out",
+      ]),
+      session(dice, style, "Ridge break", "break", [
+        "shake-out",
+        ["clasp-and-press", { dose: holds(3, 8, 4) }],
+        ["palm-up-draw", { sides: "alternating", dose: holds(2, 8, 4) }],
+        "finger-wave",
+      ]),
+      session(dice, style, "After the roof", "postShift", [
+        "forearm-knead",
+        ["thumb-side-lift", { sides: "alternating", loadKg: 0.7 }],
+        "finger-open-band",
+        "shake-out",
+      ]),
+    ],
+  };
+}
+
+export function workshopProgram(dice: Dice, easier: { thumb: string; elbow: string }): Program {
+  const style = DEFAULT_STYLE;
+  return {
+    name: "Staple and webbing hands",
+    style,
+    weeks: 8,
+    sessions: [
+      session(dice, style, "Bench warm-up", "preShift", [
+        "shrug-and-drop",
+        "fist-and-star",
+        "wrist-nod",
+        ["thumb-to-tips", { sides: "together" }],
+        ["palm-away", { sides: "inTurn", personal: { [easier.elbow]: { formId: "elbow-90" } } }],
+        [
+          "thumb-wrap-tilt",
+          {
+            sides: "inTurn",
+            personal: {
+              [easier.thumb]: {
+                formId: "own-weight",
+                dose: { kind: "reps", sets: 1, reps: 4, tempo: { outSec: 2, endPauseSec: 1, backSec: 2, startPauseSec: 1 }, restSec: 0 },
+              },
+            },
+          },
+        ],
+      ]),
+      session(dice, style, "Webbing break", "break", [
+        ["palms-together-drop", { dose: holds(3, 10, 4) }],
+        ["hand-drop", { sides: "alternating", dose: holds(2, 10, 6) }],
+        [
+          "median-glide",
+          {
+            formId: "steps-3",
+            dose: { kind: "steps", rounds: 1, stepsUsed: 3, stepSec: 3, slides: 1, slideReps: 3, slideSec: 3, restSec: 0 },
+          },
+        ],
+      ]),
+      session(dice, style, "Strong hands", "postShift", [
+        "wrist-circle",
+        ["lift-palm-down", { formId: "load", loadKg: 1, sides: "alternating" }],
+        ["lift-palm-up", { formId: "load", loadKg: 1, sides: "alternating" }],
+        "shake-out",
+      ]),
+    ],
+  };
+}
+
+export function oysterProgram(dice: Dice, easier: { wrist: string }): Program {
+  const style: Style = { stretch: "shortHold", load: "timedSets" };
+  return {
+    name: "Cold hands, short breaks",
+    style,
+    weeks: 4,
+    sessions: [
+      session(dice, style, "Quay warm-up", "preShift", [
+        "arm-swings",
+        "fist-and-star",
+        "wrist-nod",
+        "palm-turn",
+        ["palm-away", { sides: "alternating", dose: holds(3, 8, 4), personal: { [easier.wrist]: { formId: "elbow-90" } } }],
+        "tendon-glide",
+      ]),
+      session(dice, style, "Line break", "break", ["shake-out", ["palms-together-drop", { dose: holds(3, 8, 4) }], "hook-to-fist"]),
+    ],
+  };
+}

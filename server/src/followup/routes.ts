@@ -1,0 +1,63 @@
+/** Progress, first form: attendance and effort per person and per run. */
+import { followUpByPerson, followUpByRun, type PersonFollowUp, type RunFollowUp } from "@kind-grip/core/followup";
+import * as v from "valibot";
+import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
+import { CrewParams } from "../http/params";
+import type { Routes } from "../http/route";
+import { runRows } from "../run/rows";
+
+export interface ProgressAnswer {
+  days: number;
+  runs: (RunFollowUp & { sessionName: string })[];
+  people: (PersonFollowUp & { name: string })[];
+  /** Efforts given in the time shown, counted by value 0 to 10. */
+  efforts: number[];
+}
+
+const Query = v.object({
+  days: v.optional(
+    v.pipe(
+      v.string(),
+      v.regex(/^\d{1,3}$/, "must be a number of days"),
+      v.transform(Number),
+      v.minValue(1, "must be 1 to 366 days"),
+      v.maxValue(366, "must be 1 to 366 days"),
+    ),
+    "28",
+  ),
+});
+
+export function addFollowUpRoutes(routes: Routes, { db, now }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/progress",
+    summary: "Attendance and effort of a crew over the last days",
+    params: CrewParams,
+    query: Query,
+    async handle({ trainer, params, query }): Promise<ProgressAnswer> {
+      const crew = await crewOf(db, trainer, params.crewId);
+      const since = new Date((await now(trainer)).getTime() - query.days * 86_400_000);
+      const flat = await runRows(db, crew.id, since);
+      const rows = flat.map((row) => ({
+        personId: row.personId,
+        runId: row.runId,
+        startedAtMs: row.startedAt.getTime(),
+        present: row.present,
+        effort: row.effort,
+        marks: row.markCount,
+      }));
+      const names = new Map(flat.map((row) => [row.personId, row.name]));
+      const sessions = new Map(flat.map((row) => [row.runId, row.sessionName]));
+      const efforts = Array.from({ length: 11 }, (_, effort) => rows.filter((row) => row.effort === effort).length);
+      return {
+        days: query.days,
+        runs: followUpByRun(rows).map((run) => ({ ...run, sessionName: sessions.get(run.runId)! })),
+        people: followUpByPerson(rows)
+          .map((person) => ({ ...person, name: names.get(person.personId)! }))
+          .sort((a, b) => a.name.localeCompare(b.name)),
+        efforts,
+      };
+    },
+  });
+}

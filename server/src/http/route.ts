@@ -1,0 +1,84 @@
+/**
+ * One way to declare a route: schemas for what comes in, who may call it, what it does. Validation, the role check and
+ * the OpenAPI description all come from that one declaration. The default role is the trainer: nothing is open by mistake.
+ */
+import express, { type Request, type RequestHandler, type Response, type Router } from "express";
+import * as v from "valibot";
+import { trainerOf, type Trainer } from "../auth/trainer";
+import { invalid, notFound } from "./problem";
+
+type Schema = v.GenericSchema;
+type Out<S> = S extends Schema ? v.InferOutput<S> : undefined;
+
+export interface RouteSpec<
+  P extends Schema | undefined = undefined,
+  Q extends Schema | undefined = undefined,
+  B extends Schema | undefined = undefined,
+> {
+  method: "get" | "post" | "put" | "delete";
+  /** Express path, e.g. `/api/crews/:crewId`. */
+  path: string;
+  summary: string;
+  /** `anyone` needs no sign-in. */
+  role?: "trainer" | "anyone";
+  params?: P;
+  query?: Q;
+  body?: B;
+  /** Larger bodies are refused with 413. */
+  bodyLimit?: string;
+  /** Returns the JSON answer; undefined for 204; or answers by itself through `response`. */
+  handle(call: { params: Out<P>; query: Out<Q>; body: Out<B>; trainer: Trainer; request: Request; response: Response }): Promise<unknown>;
+}
+
+export interface DeclaredRoute {
+  method: string;
+  path: string;
+  summary: string;
+  role: "trainer" | "anyone";
+  params?: Schema;
+  query?: Schema;
+  body?: Schema;
+}
+
+/** Collects the routes of the application on one router. */
+export class Routes {
+  readonly declared: DeclaredRoute[] = [];
+  readonly router: Router = express.Router();
+
+  add<P extends Schema | undefined = undefined, Q extends Schema | undefined = undefined, B extends Schema | undefined = undefined>(
+    spec: RouteSpec<P, Q, B>,
+  ): void {
+    const role = spec.role ?? "trainer";
+    this.declared.push({
+      method: spec.method,
+      path: spec.path,
+      summary: spec.summary,
+      role,
+      params: spec.params,
+      query: spec.query,
+      body: spec.body,
+    });
+    const handlers: RequestHandler[] = spec.body ? [express.json({ limit: spec.bodyLimit ?? "256kb" })] : [];
+    this.router[spec.method](spec.path, ...handlers, async (request, response) => {
+      const trainer = role === "trainer" ? trainerOf(request) : (undefined as unknown as Trainer);
+      const call = {
+        params: parse(spec.params, request.params, "params") as Out<P>,
+        query: parse(spec.query, request.query, "query") as Out<Q>,
+        body: parse(spec.body, request.body, "") as Out<B>,
+      };
+      const answer = await spec.handle({ ...call, trainer, request, response });
+      if (response.headersSent) return;
+      if (answer === undefined) response.status(204).end();
+      else response.json(answer);
+    });
+  }
+}
+
+function parse(schema: Schema | undefined, data: unknown, where: string): unknown {
+  if (!schema) return undefined;
+  const parsed = v.safeParse(schema, data ?? {});
+  if (parsed.success) return parsed.output;
+  // An id that is no UUID cannot belong to anything.
+  if (where === "params" && parsed.issues.some((issue) => issue.type === "uuid")) throw notFound("thing");
+  throw invalid(parsed.issues.map((issue) => ({ path: [where, v.getDotPath(issue)].filter(Boolean).join("."), message: issue.message })));
+}

@@ -1,0 +1,125 @@
+/** The hand-out: one page a session, large enough to read at arm's length. */
+import { createRequire } from "node:module";
+import path from "node:path";
+import { wordsIn, type Words } from "@kind-grip/core/language";
+import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import { compileGroup, doseText, type Item, type Session } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import pdfmake from "pdfmake";
+import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
+
+const INK = "#1D2B2A";
+const SPRUCE = "#17594F";
+const QUIET = "#5B6562";
+const LINE = "#D9D2C3";
+const WARM = "#A34A17";
+/** A page holds this many items at full size; beyond it type shrinks stepwise so that a session stays one page. */
+const FULL_SIZE_ITEMS = 6;
+
+/** @param names person id → name, for the easier forms */
+export async function handOut(program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
+  const words = wordsIn("en");
+  const sessions = program.sessions.filter((session) => session.items.length > 0);
+  const definition: TDocumentDefinitions = {
+    pageSize: "A4",
+    pageMargins: [42, 40, 42, 74],
+    info: { title: `${program.name} – ${crewName}` },
+    defaultStyle: { font: "Legible", fontSize: 12, color: INK, lineHeight: 1.15 },
+    content:
+      sessions.length > 0
+        ? sessions.flatMap((session, i) => page(session, crewName, names, words, i > 0))
+        : [{ text: "This program has no session with items yet." }],
+    footer: (current, pages) => ({
+      margin: [42, 8, 42, 0],
+      stack: [
+        { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }] },
+        { text: words.paper("stop"), bold: true, fontSize: 10, color: WARM, margin: [0, 6, 0, 2] },
+        {
+          columns: [
+            { text: words.paper("prevention"), fontSize: 8.5, color: QUIET },
+            { text: words.paper("page", { page: current, pages }), fontSize: 8.5, color: QUIET, alignment: "right", width: 70 },
+          ],
+        },
+      ],
+    }),
+  };
+  pdfmake.setFonts(FONTS);
+  return pdfmake.createPdf(definition).getBuffer();
+}
+
+function page(session: Session, crewName: string, names: ReadonlyMap<string, string>, words: Words, breakBefore: boolean): Content[] {
+  const scale = Math.max(0.62, Math.min(1, FULL_SIZE_ITEMS / Math.max(1, session.items.length)) ** 0.8);
+  const timeline = compileGroup(session, FORM_TIMINGS, [...names.keys()]);
+  return [
+    {
+      columns: [
+        {
+          stack: [
+            { text: session.name, fontSize: 27, bold: true, color: SPRUCE },
+            { text: `${words.label("slot", session.slot)} · ${crewName}`, fontSize: 12, color: QUIET },
+          ],
+        },
+        {
+          stack: [
+            { text: clockText(timeline.totalSec), fontSize: 27, bold: true, alignment: "right" },
+            { text: "min : s in all", fontSize: 10, color: QUIET, alignment: "right" },
+          ],
+          width: 110,
+        },
+      ],
+      pageBreak: breakBefore ? "before" : undefined,
+    },
+    { text: words.paper("mildPull"), fontSize: 13, margin: [0, 6, 0, 8 * scale] },
+    ...session.items.map((item, i) => entry(item, i, names, words, scale)),
+  ];
+}
+
+function entry(item: Item, index: number, names: ReadonlyMap<string, string>, words: Words, scale: number): Content {
+  const text = words.movement(item.movementId);
+  const movement = findMovement(item.movementId);
+  const size = (points: number) => Math.round(points * scale * 10) / 10;
+  const easier = Object.entries(item.personal).flatMap(([personId, own]) => {
+    const name = names.get(personId);
+    return name ? [`${name}: ${words.formName(item.movementId, own.formId).toLowerCase()}`] : [];
+  });
+  const small = (label: string, lines: readonly string[]): Content[] =>
+    lines.length === 0 ? [] : [{ text: [{ text: `${label}: `, bold: true }, lines.join(" ")], fontSize: size(10.5), color: QUIET }];
+  return {
+    unbreakable: true,
+    margin: [0, 0, 0, size(7)],
+    stack: [
+      { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }], margin: [0, 0, 0, size(5)] },
+      {
+        columns: [
+          { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: 34 },
+          {
+            stack: [
+              { text: text.name, fontSize: size(16.5), bold: true },
+              { text: words.formName(item.movementId, item.formId), fontSize: size(11.5), color: QUIET },
+              { text: text.steps.join(" "), fontSize: size(12.5), margin: [0, size(2), 0, size(2)] },
+              ...small(words.paper("watch"), text.watch),
+              ...small(words.paper("care"), text.care),
+              ...small(words.paper("easier"), easier.length > 0 ? [`${easier.join("; ")}.`] : []),
+            ],
+          },
+          {
+            width: 122,
+            stack: [
+              { text: doseText(item.dose), fontSize: size(15), bold: true, alignment: "right" },
+              { text: words.label("sides", item.sides), fontSize: size(11), alignment: "right" },
+              ...(item.loadKg === null ? [] : [{ text: `${item.loadKg} kg`, fontSize: size(11), alignment: "right" as const }]),
+              { text: words.paper("effort", { cap: movement?.effortCap ?? 2 }), fontSize: size(11), color: WARM, alignment: "right" },
+            ],
+          },
+        ],
+        columnGap: 8,
+      },
+    ],
+  };
+}
+
+const require = createRequire(import.meta.url);
+const fontFolder = path.join(path.dirname(require.resolve("@fontsource/atkinson-hyperlegible-next/package.json")), "files");
+const fontFile = (weight: number) => path.join(fontFolder, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`);
+const FONTS = { Legible: { normal: fontFile(400), bold: fontFile(700), italics: fontFile(400), bolditalics: fontFile(700) } };

@@ -1,0 +1,89 @@
+/** Programs of a crew, saved whole with a version: a save against an older one is refused and shows the newer. */
+import { programProblems, type Program } from "@kind-grip/core/program";
+import type { Transaction } from "sequelize";
+import type { Trainer } from "../auth/trainer";
+import { crewOf } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { ProgramRow } from "../db/models";
+import { invalid, notFound, stale } from "../http/problem";
+
+export interface ProgramAnswer {
+  id: string;
+  crewId: string;
+  version: number;
+  changedAt: string;
+  program: Program;
+}
+
+export async function listPrograms(db: Db, trainer: Trainer, crewId: string): Promise<ProgramAnswer[]> {
+  await crewOf(db, trainer, crewId);
+  const programs = await db.models.Program.findAll({ where: { crewId, removedAt: null }, order: [["changedAt", "DESC"]] });
+  return programs.map((program) => answer(program.get({ plain: true })));
+}
+
+/** @throws Problem 404 for an unknown or foreign program; removed ones only with `removedToo` */
+export async function programOf(db: Db, trainer: Trainer, programId: string, removedToo = false): Promise<ProgramAnswer> {
+  const program = await db.models.Program.findByPk(programId);
+  if (!program || (program.get().removedAt && !removedToo)) throw notFound("program");
+  await crewOf(db, trainer, program.get().crewId).catch(() => {
+    throw notFound("program");
+  });
+  return answer(program.get({ plain: true }));
+}
+
+export async function createProgram(db: Db, trainer: Trainer, crewId: string, id: string, program: Program): Promise<ProgramAnswer> {
+  return db.sequelize.transaction(async (transaction) => {
+    await crewOf(db, trainer, crewId, transaction);
+    await refuseProblems(db, crewId, program, transaction);
+    const [row] = await db.models.Program.findOrCreate({
+      where: { id },
+      defaults: { id, crewId, name: program.name, document: program, version: 1, changedAt: new Date(), removedAt: null },
+      transaction,
+    });
+    if (row.get().crewId !== crewId) throw notFound("program");
+    return answer(row.get({ plain: true }));
+  });
+}
+
+/** @param version the version the editor started from */
+export async function saveProgram(db: Db, trainer: Trainer, programId: string, version: number, program: Program): Promise<ProgramAnswer> {
+  const before = await programOf(db, trainer, programId);
+  return db.sequelize.transaction(async (transaction) => {
+    await refuseProblems(db, before.crewId, program, transaction);
+    const [changed] = await db.models.Program.update(
+      { name: program.name, document: program, version: version + 1, changedAt: new Date() },
+      { where: { id: programId, version, removedAt: null }, transaction },
+    );
+    const now = answer((await db.models.Program.findByPk(programId, { transaction, rejectOnEmpty: true })).get({ plain: true }));
+    if (changed === 1) return now;
+    // The same save sent twice after a lost answer: it is there already.
+    if (now.version === version + 1 && JSON.stringify(now.program) === JSON.stringify(program)) return now;
+    throw stale(now);
+  });
+}
+
+export async function setProgramRemoved(db: Db, trainer: Trainer, programId: string, removed: boolean): Promise<void> {
+  await programOf(db, trainer, programId, true);
+  await db.models.Program.update({ removedAt: removed ? new Date() : null }, { where: { id: programId } });
+}
+
+/** What the schema cannot see, and people who are not in the crew. */
+async function refuseProblems(db: Db, crewId: string, program: Program, transaction: Transaction): Promise<void> {
+  const problems = programProblems(program).map(({ path, message }) => ({ path: `program.${path}`, message }));
+  const named = program.sessions.flatMap((session, s) =>
+    session.items.flatMap((item, i) =>
+      Object.keys(item.personal).map((personId) => ({ personId, path: `program.sessions.${s}.items.${i}.personal.${personId}` })),
+    ),
+  );
+  if (named.length > 0) {
+    const there = new Set(
+      (await db.models.Person.findAll({ where: { crewId }, attributes: ["id"], transaction })).map((person) => person.get().id),
+    );
+    problems.push(...named.filter(({ personId }) => !there.has(personId)).map(({ path }) => ({ path, message: "is not in this crew" })));
+  }
+  if (problems.length > 0) throw invalid(problems);
+}
+
+function answer({ id, crewId, version, changedAt, document }: ProgramRow): ProgramAnswer {
+  return { id, crewId, version, changedAt: changedAt.toISOString(), program: document };
+}

@@ -1,0 +1,108 @@
+/** Programs, their file, and their hand-out. */
+import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
+import { Program } from "@kind-grip/core/program";
+import { Id } from "@kind-grip/core/units";
+import { v7 as uuid } from "uuid";
+import * as v from "valibot";
+import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
+import { listPeople } from "../crew/people";
+import { sendFile } from "../http/file";
+import { CrewParams, Version } from "../http/params";
+import { Problem } from "../http/problem";
+import type { Routes } from "../http/route";
+import { handOut } from "./hand-out";
+import { createProgram, listPrograms, programOf, saveProgram, setProgramRemoved } from "./programs";
+
+const ProgramParams = v.object({ programId: Id });
+
+export function addProgramRoutes(routes: Routes, { db }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/programs",
+    summary: "The programs of a crew, last changed first",
+    params: CrewParams,
+    handle: ({ trainer, params }) => listPrograms(db, trainer, params.crewId),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/programs",
+    summary: "Make a program",
+    params: CrewParams,
+    body: v.strictObject({ id: Id, program: Program }),
+    bodyLimit: "1mb",
+    handle: ({ trainer, params, body }) => createProgram(db, trainer, params.crewId, body.id, body.program),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/programs/import",
+    summary: "Make a program from a program file",
+    params: CrewParams,
+    body: v.strictObject({ id: Id, text: v.pipe(v.string("is missing"), v.maxLength(1_000_000, "is longer than a program file can be")) }),
+    bodyLimit: "2mb",
+    async handle({ trainer, params, body }) {
+      await crewOf(db, trainer, params.crewId);
+      const read = readProgramFile(body.text, uuid);
+      if (!read.program) throw new Problem(400, "invalid", "This file cannot be imported.", read.problems);
+      return createProgram(db, trainer, params.crewId, body.id, read.program);
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/programs/:programId",
+    summary: "One program",
+    params: ProgramParams,
+    handle: ({ trainer, params }) => programOf(db, trainer, params.programId),
+  });
+  routes.add({
+    method: "put",
+    path: "/api/programs/:programId",
+    summary: "Save a program; 409 with the newer one when somebody else saved in between",
+    params: ProgramParams,
+    body: v.strictObject({ version: Version, program: Program }),
+    bodyLimit: "1mb",
+    handle: ({ trainer, params, body }) => saveProgram(db, trainer, params.programId, body.version, body.program),
+  });
+  routes.add({
+    method: "delete",
+    path: "/api/programs/:programId",
+    summary: "Remove a program",
+    params: ProgramParams,
+    handle: ({ trainer, params }) => setProgramRemoved(db, trainer, params.programId, true),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/programs/:programId/restore",
+    summary: "Bring a removed program back",
+    params: ProgramParams,
+    handle: ({ trainer, params }) => setProgramRemoved(db, trainer, params.programId, false),
+  });
+
+  routes.add({
+    method: "get",
+    path: "/api/programs/:programId/file",
+    summary: "The program as an open file (docs/formats/program.md)",
+    params: ProgramParams,
+    async handle({ trainer, params, response }) {
+      const { program } = await programOf(db, trainer, params.programId);
+      sendFile(response, `${program.name}.kind-grip.json`, "application/json", JSON.stringify(writeProgramFile(program), null, 2));
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/programs/:programId/hand-out.pdf",
+    summary: "The program on paper, one page a session",
+    params: ProgramParams,
+    async handle({ trainer, params, response }) {
+      const { program, crewId } = await programOf(db, trainer, params.programId);
+      const crew = await crewOf(db, trainer, crewId);
+      const people = await listPeople(db, trainer, crewId);
+      sendFile(
+        response,
+        `${program.name}.pdf`,
+        "application/pdf",
+        await handOut(program, crew.name, new Map(people.map((person) => [person.id, person.name]))),
+      );
+    },
+  });
+}

@@ -1,0 +1,72 @@
+/** Runs and their CSV. */
+import { writeCsv } from "@kind-grip/core/exchange";
+import { RunRecord } from "@kind-grip/core/run";
+import { Id } from "@kind-grip/core/units";
+import * as v from "valibot";
+import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
+import { sendFile } from "../http/file";
+import { CrewParams } from "../http/params";
+import { invalid } from "../http/problem";
+import type { Routes } from "../http/route";
+import { runRows } from "./rows";
+import { listRuns, runOf, storeRun } from "./runs";
+
+const RunParams = v.object({ runId: Id });
+const Page = v.object({ page: v.optional(v.pipe(v.string(), v.regex(/^\d{1,6}$/, "must be a page number"), v.transform(Number)), "0") });
+
+export function addRunRoutes(routes: Routes, { db }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/runs",
+    summary: "Runs of a crew, newest first, a page at a time",
+    params: CrewParams,
+    query: Page,
+    handle: ({ trainer, params, query }) => listRuns(db, trainer, params.crewId, query.page),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/runs/:runId",
+    summary: "One run, whole",
+    params: RunParams,
+    handle: ({ trainer, params }) => runOf(db, trainer, params.runId),
+  });
+  routes.add({
+    method: "put",
+    path: "/api/runs/:runId",
+    summary: "Store a run; sending it again changes nothing",
+    params: RunParams,
+    body: RunRecord,
+    bodyLimit: "1mb",
+    async handle({ trainer, params, body }) {
+      if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeRun(db, trainer, body);
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/runs.csv",
+    summary: "Runs of a crew as CSV, one row a person and run",
+    params: CrewParams,
+    async handle({ trainer, params, response }) {
+      const crew = await crewOf(db, trainer, params.crewId);
+      const rows = await runRows(db, crew.id);
+      const csv = writeCsv(
+        ["startedAt", "session", "slot", "plannedSec", "doneSec", "person", "badge", "present", "effort", "marks"],
+        rows.map((row) => [
+          row.startedAt.toISOString(),
+          row.sessionName,
+          row.slot,
+          row.plannedSec,
+          row.doneSec,
+          row.name,
+          row.badge,
+          row.present ? "yes" : "no",
+          row.effort,
+          row.markCount,
+        ]),
+      );
+      sendFile(response, `${crew.name} runs.csv`, "text/csv", csv);
+    },
+  });
+}

@@ -1,0 +1,158 @@
+/** Runs: stored once, whole, however often they are sent. */
+import type { RunRecord, RunSummary } from "@kind-grip/core/run";
+import { fn, col, literal } from "sequelize";
+import type { Trainer } from "../auth/trainer";
+import { crewOf, lockCrew } from "../crew/crews";
+import type { Db } from "../db/connection";
+import { invalid, notFound, Problem } from "../http/problem";
+
+/**
+ * Stores a run in one transaction. A run that is there already stays as it is and is answered again: sending twice
+ * after a lost answer is harmless.
+ * @throws Problem 400 for people who are not in the crew; 409 when the id is another run's
+ */
+export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
+  return db.sequelize.transaction(async (transaction) => {
+    await lockCrew(db, trainer, run.crewId, transaction);
+    const there = new Set(
+      (await db.models.Person.findAll({ where: { crewId: run.crewId }, attributes: ["id"], transaction })).map((person) => person.get().id),
+    );
+    const strangers = run.people.flatMap((person, i) =>
+      there.has(person.personId) ? [] : [{ path: `people.${i}.personId`, message: "is not in this crew" }],
+    );
+    if (strangers.length > 0) throw invalid(strangers);
+    if (run.programId && !(await db.models.Program.findOne({ where: { id: run.programId, crewId: run.crewId }, transaction })))
+      throw invalid([{ path: "programId", message: "is not a program of this crew" }]);
+
+    const { session } = run;
+    const doneSec = run.items.reduce((sum, item) => sum + item.doneSec, 0);
+    const [row, isNew] = await db.models.Run.findOrCreate({
+      where: { id: run.id },
+      defaults: {
+        id: run.id,
+        crewId: run.crewId,
+        ledBy: trainer.accountId,
+        programId: run.programId,
+        placementId: run.placementId,
+        sessionName: session.name,
+        slot: session.slot,
+        session,
+        startedAt: new Date(run.startedAt),
+        endedAt: new Date(run.endedAt),
+        plannedSec: run.plannedSec,
+        doneSec,
+      },
+      transaction,
+    });
+    if (row.get().crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
+    if (!isNew) return { id: run.id, stored: "already" };
+    await db.models.RunItem.bulkCreate(
+      run.items.map((item, position) => ({ runId: run.id, position, ...item })),
+      { transaction },
+    );
+    await db.models.RunPerson.bulkCreate(
+      run.people.map(({ personId, present, effort, marks, forms }) => ({
+        runId: run.id,
+        personId,
+        present,
+        effort,
+        markCount: marks.length,
+        marks,
+        forms,
+      })),
+      { transaction },
+    );
+    return { id: run.id, stored: "new" };
+  });
+}
+
+const RUNS_PER_PAGE = 40;
+
+export async function listRuns(
+  db: Db,
+  trainer: Trainer,
+  crewId: string,
+  page: number,
+): Promise<{ runs: RunSummary[]; total: number; pageSize: number }> {
+  await crewOf(db, trainer, crewId);
+  const total = await db.models.Run.count({ where: { crewId } });
+  const rows = (
+    await db.models.Run.findAll({
+      where: { crewId },
+      attributes: { exclude: ["session"] },
+      order: [
+        ["startedAt", "DESC"],
+        ["id", "DESC"],
+      ],
+      limit: RUNS_PER_PAGE,
+      offset: page * RUNS_PER_PAGE,
+    })
+  ).map((row) => row.get({ plain: true }));
+  const counts = (await db.models.RunPerson.findAll({
+    where: { runId: rows.map((row) => row.id) },
+    attributes: [
+      "runId",
+      [fn("COUNT", literal("*")), "expected"],
+      [fn("SUM", col("present")), "present"],
+      [fn("AVG", col("effort")), "meanEffort"],
+      [fn("SUM", col("markCount")), "marks"],
+    ],
+    group: ["runId"],
+    raw: true,
+  })) as unknown as {
+    runId: string;
+    expected: number | string;
+    present: number | string;
+    meanEffort: number | string | null;
+    marks: number | string;
+  }[];
+  const byRun = new Map(counts.map((count) => [count.runId, count]));
+  const runs = rows.map((row): RunSummary => {
+    const count = byRun.get(row.id);
+    return {
+      id: row.id,
+      sessionName: row.sessionName,
+      slot: row.slot,
+      startedAt: row.startedAt.toISOString(),
+      plannedSec: row.plannedSec,
+      doneSec: row.doneSec,
+      present: Number(count?.present ?? 0),
+      expected: Number(count?.expected ?? 0),
+      meanEffort: count?.meanEffort == null ? null : Number(count.meanEffort),
+      marks: Number(count?.marks ?? 0),
+    };
+  });
+  return { runs, total, pageSize: RUNS_PER_PAGE };
+}
+
+/** The whole record of one run. */
+export async function runOf(db: Db, trainer: Trainer, runId: string): Promise<RunRecord> {
+  const row = await db.models.Run.findByPk(runId);
+  if (!row) throw notFound("run");
+  const run = row.get({ plain: true });
+  await crewOf(db, trainer, run.crewId).catch(() => {
+    throw notFound("run");
+  });
+  const [items, people] = await Promise.all([
+    db.models.RunItem.findAll({ where: { runId }, order: ["position"] }),
+    db.models.RunPerson.findAll({ where: { runId } }),
+  ]);
+  return {
+    id: run.id,
+    crewId: run.crewId,
+    programId: run.programId,
+    placementId: run.placementId,
+    session: run.session,
+    startedAt: run.startedAt.toISOString(),
+    endedAt: run.endedAt.toISOString(),
+    plannedSec: run.plannedSec,
+    items: items.map((item) => {
+      const { runId: _run, position: _position, ...rest } = item.get({ plain: true });
+      return rest;
+    }),
+    people: people.map((person) => {
+      const { runId: _run, markCount: _count, ...rest } = person.get({ plain: true });
+      return { ...rest, present: Boolean(rest.present) };
+    }),
+  };
+}

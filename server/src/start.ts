@@ -1,0 +1,126 @@
+/**
+ * The start command: database, migrations, data, interface, server; and all of it stopped again on Ctrl-C.
+ * Options: --empty (no demo data), --port N, --reset (throw away what was kept), --data DIR.
+ */
+import { createHash, randomBytes } from "node:crypto";
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import type { Server } from "node:http";
+import path from "node:path";
+import { fileURLToPath } from "node:url";
+import { parseArgs } from "node:util";
+import { createApp } from "./app";
+import { connect, type Db } from "./db/connection";
+import { migrate } from "./db/migrate";
+import { startPrivateServer } from "./db/private-server";
+import { loadEmpty } from "./demo/empty";
+import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
+
+async function start(): Promise<void> {
+  const { values: options } = parseArgs({
+    options: {
+      empty: { type: "boolean", default: false },
+      reset: { type: "boolean", default: false },
+      port: { type: "string", default: process.env.PORT ?? "4100" },
+      data: { type: "string", default: path.join(root, ".data") },
+    },
+  });
+  const port = Number(options.port);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`--port takes a number from 1 to 65535, not "${options.port}"`);
+  const outside = process.env.DATABASE_URL;
+  if (options.reset && outside)
+    throw new Error("--reset only throws away the private database; DATABASE_URL names one of yours, empty it yourself");
+  if (options.reset) rmSync(options.data, { recursive: true, force: true });
+  mkdirSync(options.data, { recursive: true, mode: 0o700 });
+
+  say(outside ? "Using the database of DATABASE_URL …" : "Starting MariaDB on loopback …");
+  const database = outside ? undefined : await startPrivateServer({ dataDir: path.join(options.data, "mariadb") });
+  const db = connect(outside ?? database!.url);
+  let server: Server | undefined;
+  let app: ReturnType<typeof createApp> | undefined;
+  const stop = once(async () => {
+    say("\nStopping …");
+    await new Promise<void>((resolve) => (server ? server.close(() => resolve()) : resolve()));
+    app?.stop();
+    await db.sequelize.close();
+    await database?.stop();
+    process.exit(process.exitCode ?? 0);
+  });
+  process.on("SIGINT", stop);
+  process.on("SIGTERM", stop);
+
+  try {
+    const ran = await migrate(db);
+    if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
+    const signIns = await signInsFor(db, options.empty);
+    app = createApp({
+      db,
+      secret: secretIn(path.join(options.data, "cookie-secret")),
+      webRoot: path.join(root, "web/dist"),
+      logLevel: process.env.LOG_LEVEL ?? "warn",
+      proxies: Number(process.env.PROXIES ?? 0),
+    });
+    server = await listen(app, port);
+    say(
+      [
+        "",
+        "  Kind Grip is ready",
+        `  http://127.0.0.1:${port}`,
+        "",
+        ...signIns.map((line) => `  ${line}`),
+        "",
+        "  Ctrl-C stops it; everything is kept.",
+        "",
+      ].join("\n"),
+    );
+  } catch (error) {
+    process.exitCode = 1;
+    say(`Could not start: ${(error as Error).message}`);
+    await stop();
+  }
+}
+
+async function signInsFor(db: Db, empty: boolean): Promise<string[]> {
+  if (empty) {
+    const made = await loadEmpty(db);
+    return made
+      ? [`Sign in: ${made.email}  password: ${made.password}`, "Change it under Practice; it is shown only now."]
+      : ["Sign in as before."];
+  }
+  const loaded = await loadDemo(db);
+  const demo = (await db.models.Account.count({ where: { email: DEMO_SIGN_INS[0].email } })) > 0;
+  if (!demo) return ["Sign in as before (this practice was started without demo data)."];
+  return [
+    ...(loaded ? ["The demo practice is loaded."] : []),
+    ...DEMO_SIGN_INS.map(({ email }) => `Sign in: ${email}  password: ${DEMO_PASSWORD}`),
+  ];
+}
+
+function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const server = app.listen(port, process.env.HOST ?? "127.0.0.1", (error?: Error) => {
+      const inUse = (error as NodeJS.ErrnoException | undefined)?.code === "EADDRINUSE";
+      if (error) reject(inUse ? new Error(`port ${port} is in use; choose another with --port`) : error);
+      else resolve(server);
+    });
+  });
+}
+
+/** Kept beside the database so that people stay signed in over a restart. */
+function secretIn(file: string): string {
+  if (process.env.COOKIE_SECRET) return createHash("sha256").update(process.env.COOKIE_SECRET).digest("hex");
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString("hex"), { mode: 0o600 });
+  return readFileSync(file, "utf8").trim();
+}
+
+function once(run: () => Promise<void>): () => Promise<void> {
+  let running: Promise<void> | undefined;
+  return () => (running ??= run());
+}
+
+function say(text: string): void {
+  process.stdout.write(`${text}\n`);
+}
+
+void start();

@@ -1,0 +1,36 @@
+/** What shows when a page breaks, and where there is none. */
+import { Box, Button, Typography } from "@mui/material";
+import { Link, useRouteError } from "react-router";
+import { PageTitle } from "../parts/PageTitle";
+
+export function CrashPage() {
+  const error = useRouteError();
+  return (
+    <Box role="alert" sx={{ p: 6, maxWidth: 640 }}>
+      <PageTitle title="This page stopped working" />
+      <Typography sx={{ mb: 3 }}>
+        Everything that was saved is safe. Reload the page to go on; if it stops again, go back to Today.
+      </Typography>
+      <Button variant="contained" onClick={() => location.reload()} sx={{ mr: 2 }}>
+        Reload
+      </Button>
+      <Button component="a" href="/today">
+        Today
+      </Button>
+      <Typography variant="caption" component="p" sx={{ mt: 4, color: "text.secondary" }}>
+        {error instanceof Error ? error.message : ""}
+      </Typography>
+    </Box>
+  );
+}
+
+export function LostPage() {
+  return (
+    <Box sx={{ py: 6 }}>
+      <PageTitle title="There is nothing at this address" />
+      <Button component={Link} to="/today" variant="contained">
+        Go to Today
+      </Button>
+    </Box>
+  );
+}

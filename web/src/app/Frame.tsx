@@ -1,0 +1,136 @@
+/** What surrounds every page: the sign-in gate, the rail, the connection notice, the notice at the foot. */
+import { Box, Button, Snackbar } from "@mui/material";
+import { BookOpen, Building2, Sunrise, Users } from "lucide-react";
+import { useEffect } from "react";
+import { Navigate, NavLink, Outlet, useLocation } from "react-router";
+import { Loading } from "../parts/Loading";
+import { RunOutboxSender } from "../run/RunOutboxSender";
+import { serverApi } from "./api";
+import { ConnectionNotice } from "./ConnectionNotice";
+import { closeNotice } from "./notices";
+import { useAppDispatch, useAppSelector } from "./store";
+
+const PLACES = [
+  { to: "/today", label: "Today", Icon: Sunrise },
+  { to: "/crews", label: "Crews", Icon: Users },
+  { to: "/library", label: "Library", Icon: BookOpen },
+  { to: "/practice", label: "Practice", Icon: Building2 },
+] as const;
+
+/** @param bare without the rail, for the run screen */
+export function Frame({ bare = false }: { bare?: boolean }) {
+  const { data: me, isError } = serverApi.useMeQuery();
+  const { pathname, search } = useLocation();
+  useEffect(() => {
+    // Newer browsers answer with a promise, which an effect must not return.
+    window.scrollTo(0, 0);
+  }, [pathname]);
+  if (!me) return isError ? <ConnectionNotice page /> : <Loading />;
+  if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
+  return (
+    <Box sx={{ display: "flex", minHeight: "100dvh" }}>
+      {!bare && (
+        <Box
+          component="a"
+          href="#main"
+          sx={{ position: "absolute", left: -999, zIndex: 20, "&:focus": { left: 12, top: 12, bgcolor: "background.paper", p: 1.5 } }}
+        >
+          Skip to the page
+        </Box>
+      )}
+      {!bare && <Rail />}
+      <Box
+        component="main"
+        id="main"
+        tabIndex={-1}
+        sx={{ flex: 1, minWidth: 0, outline: "none", ...(bare ? {} : { px: { xs: 2, md: 4 }, pt: 2.5, pb: 6 }), "@media print": { p: 0 } }}
+      >
+        <ConnectionNotice />
+        <Outlet />
+      </Box>
+      <RunOutboxSender />
+      <NoticeBar />
+    </Box>
+  );
+}
+
+function Rail() {
+  return (
+    <Box
+      component="nav"
+      aria-label="Places"
+      sx={{
+        width: 92,
+        flexShrink: 0,
+        position: "sticky",
+        top: 0,
+        height: "100dvh",
+        display: "flex",
+        flexDirection: "column",
+        alignItems: "stretch",
+        gap: 0.5,
+        py: 2,
+        px: 1,
+        borderRight: "2px solid",
+        borderColor: "line",
+        "@media print": { display: "none" },
+      }}
+    >
+      <Box component="img" src="/mark.svg" alt="Kind Grip" sx={{ width: 40, height: 40, mx: "auto", mb: 2.5 }} />
+      {PLACES.map(({ to, label, Icon }) => (
+        <Box
+          key={to}
+          component={NavLink}
+          to={to}
+          sx={{
+            display: "flex",
+            flexDirection: "column",
+            alignItems: "center",
+            gap: 0.5,
+            py: 1.25,
+            borderRadius: 2,
+            color: "text.secondary",
+            textDecoration: "none",
+            fontSize: "0.9rem",
+            fontWeight: 600,
+            minHeight: 60,
+            "&:hover": { color: "text.primary" },
+            "&.active": { color: "primary.main", bgcolor: "primary.light" },
+          }}
+        >
+          <Icon size={24} aria-hidden />
+          {label}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function NoticeBar() {
+  const notice = useAppSelector((state) => state.notice);
+  const dispatch = useAppDispatch();
+  const close = () => dispatch(closeNotice());
+  return (
+    <Snackbar
+      key={notice?.shown}
+      open={notice !== null}
+      autoHideDuration={9000}
+      onClose={(_, reason) => reason !== "clickaway" && close()}
+      message={notice?.text}
+      slotProps={{ content: { sx: { fontSize: "1rem", bgcolor: "text.primary", color: "background.paper", borderRadius: 2 } } }}
+      action={
+        notice?.undo && (
+          <Button
+            sx={{ color: "inherit", textDecoration: "underline" }}
+            onClick={() => {
+              notice.undo?.();
+              close();
+            }}
+          >
+            Undo
+          </Button>
+        )
+      }
+    />
+  );
+}

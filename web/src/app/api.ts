@@ -1,0 +1,208 @@
+/** The server's answers as RTK Query endpoints. One list, one token, one way to tell that the connection is away. */
+import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
+import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
+import type { Placement } from "@kind-grip/core/dayplan";
+import type { PersonFollowUp, RunFollowUp } from "@kind-grip/core/followup";
+import type { Program } from "@kind-grip/core/program";
+import type { RunRecord, RunSummary } from "@kind-grip/core/run";
+import { connectionFound, connectionLost } from "./connection";
+
+export interface Me {
+  csrfToken: string;
+  account: { name: string; email: string; practice: string; demo: boolean; now: string } | null;
+}
+export type CrewEntry = Crew & { id: string; version: number };
+export type CrewListEntry = CrewEntry & { people: number; programs: number };
+export type PersonEntry = Person & { id: string; version: number };
+export interface ProgramEntry {
+  id: string;
+  crewId: string;
+  version: number;
+  changedAt: string;
+  program: Program;
+}
+export interface WeekPlanEntry {
+  crewId: string;
+  weekStart: string;
+  version: number;
+  placements: Placement[];
+  neighbours: Placement[];
+}
+export interface TodayEntry {
+  placementId: string;
+  crewId: string;
+  crewName: string;
+  place: string;
+  timeZone: string;
+  programId: string;
+  sessionId: string;
+  sessionName: string;
+  slot: "preShift" | "break" | "postShift";
+  movementIds: string[];
+  startsAt: string;
+  totalSec: number;
+  people: number;
+  runId: string | null;
+}
+export interface TodayShift {
+  date: string;
+  name: string;
+  startMs: number;
+  endMs: number;
+  breaks: { startMs: number; endMs: number }[];
+}
+export interface Today {
+  now: string;
+  crews: { id: string; name: string; trade: string; timeZone: string; people: number; programs: number; shifts: TodayShift[] }[];
+  entries: TodayEntry[];
+}
+export interface Progress {
+  days: number;
+  runs: (RunFollowUp & { sessionName: string })[];
+  people: (PersonFollowUp & { name: string })[];
+  efforts: number[];
+}
+
+/** The body of every answer that is not 2xx. */
+export interface ProblemBody {
+  code: string;
+  message: string;
+  fields: { path: string; message: string }[];
+  detail?: unknown;
+}
+
+let csrfToken = "";
+export const csrf = () => csrfToken;
+
+const plain = fetchBaseQuery({ baseUrl: "/api", timeout: 20_000, prepareHeaders: (headers) => headers.set("x-csrf-token", csrfToken) });
+
+const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
+  let answer = await plain(args, api, extra);
+  // The token went stale with its session (server restarted, eight hours passed): fetch a new one and try once more.
+  if (answer.error?.status === 403 && (answer.error.data as ProblemBody | undefined)?.code === "csrf") {
+    const me = await plain("/me", api, extra);
+    if (me.data) csrfToken = (me.data as Me).csrfToken;
+    answer = await plain(args, api, extra);
+  }
+  const away =
+    answer.error && (answer.error.status === "FETCH_ERROR" || answer.error.status === "TIMEOUT_ERROR" || answer.error.status === 503);
+  api.dispatch(away ? connectionLost() : connectionFound());
+  const me = answer.data as Me | undefined;
+  if (me && typeof me === "object" && "csrfToken" in me) csrfToken = me.csrfToken;
+  if (answer.error?.status === 401 && (answer.error.data as ProblemBody).code === "signedOut")
+    api.dispatch(serverApi.util.invalidateTags(["Me"]));
+  return answer;
+};
+
+export const serverApi = createApi({
+  reducerPath: "server",
+  baseQuery: watched,
+  tagTypes: ["Me", "Crews", "People", "Programs", "Plan", "Runs"],
+  refetchOnReconnect: true,
+  endpoints: (make) => ({
+    me: make.query<Me, void>({ query: () => "/me", providesTags: ["Me"] }),
+    signIn: make.mutation<Me, { email: string; password: string }>({
+      query: (body) => ({ url: "/sign-in", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Me", "Crews", "People", "Programs", "Plan", "Runs"] : []),
+    }),
+    signOut: make.mutation<void, void>({ query: () => ({ url: "/sign-out", method: "POST" }), invalidatesTags: ["Me"] }),
+    changePassword: make.mutation<void, { current: string; next: string }>({
+      query: (body) => ({ url: "/me/password", method: "PUT", body }),
+    }),
+    renamePractice: make.mutation<void, string>({
+      query: (name) => ({ url: "/practice", method: "PUT", body: { name } }),
+      invalidatesTags: ["Me"],
+    }),
+
+    today: make.query<Today, void>({ query: () => "/today", providesTags: ["Plan", "Runs", "Crews", "Programs"] }),
+    crews: make.query<CrewListEntry[], void>({ query: () => "/crews", providesTags: ["Crews", "People", "Programs"] }),
+    crew: make.query<CrewEntry, string>({ query: (id) => `/crews/${id}`, providesTags: ["Crews"] }),
+    createCrew: make.mutation<CrewEntry, { id: string; crew: Crew }>({
+      query: (body) => ({ url: "/crews", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Crews"] : []),
+    }),
+    changeCrew: make.mutation<CrewEntry, { id: string; version: number; crew: Crew }>({
+      query: ({ id, ...body }) => ({ url: `/crews/${id}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Crews"] : []),
+    }),
+    removeCrew: make.mutation<void, string>({ query: (id) => ({ url: `/crews/${id}`, method: "DELETE" }), invalidatesTags: ["Crews"] }),
+    restoreCrew: make.mutation<void, string>({
+      query: (id) => ({ url: `/crews/${id}/restore`, method: "POST" }),
+      invalidatesTags: ["Crews"],
+    }),
+
+    people: make.query<PersonEntry[], string>({ query: (crewId) => `/crews/${crewId}/people`, providesTags: ["People"] }),
+    addPeople: make.mutation<PersonEntry[], { crewId: string; people: NewPerson[] }>({
+      query: ({ crewId, people }) => ({ url: `/crews/${crewId}/people`, method: "POST", body: { people } }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    changePerson: make.mutation<PersonEntry, { crewId: string; personId: string; version: number; person: Person }>({
+      query: ({ crewId, personId, ...body }) => ({ url: `/crews/${crewId}/people/${personId}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    removePerson: make.mutation<void, { crewId: string; personId: string }>({
+      query: ({ crewId, personId }) => ({ url: `/crews/${crewId}/people/${personId}`, method: "DELETE" }),
+      invalidatesTags: ["People"],
+    }),
+
+    programs: make.query<ProgramEntry[], string>({ query: (crewId) => `/crews/${crewId}/programs`, providesTags: ["Programs"] }),
+    program: make.query<ProgramEntry, string>({
+      query: (id) => `/programs/${id}`,
+      providesTags: (_, __, id) => [{ type: "Programs", id }],
+      keepUnusedDataFor: 0,
+    }),
+    createProgram: make.mutation<ProgramEntry, { crewId: string; id: string; program: Program }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/programs`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Programs"] : []),
+    }),
+    importProgram: make.mutation<ProgramEntry, { crewId: string; id: string; text: string }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/programs/import`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Programs"] : []),
+    }),
+    /** Lists are told when the editor closes; its own copy is ahead of any answer. */
+    saveProgram: make.mutation<ProgramEntry, { id: string; version: number; program: Program }>({
+      query: ({ id, ...body }) => ({ url: `/programs/${id}`, method: "PUT", body }),
+    }),
+    removeProgram: make.mutation<void, string>({
+      query: (id) => ({ url: `/programs/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Programs"],
+    }),
+    restoreProgram: make.mutation<void, string>({
+      query: (id) => ({ url: `/programs/${id}/restore`, method: "POST" }),
+      invalidatesTags: ["Programs"],
+    }),
+
+    weekPlan: make.query<WeekPlanEntry, { crewId: string; weekStart: string }>({
+      query: ({ crewId, weekStart }) => `/crews/${crewId}/plan/${weekStart}`,
+      providesTags: ["Plan"],
+    }),
+    savePlan: make.mutation<WeekPlanEntry, { crewId: string; weekStart: string; version: number; placements: Placement[] }>({
+      query: ({ crewId, weekStart, ...body }) => ({ url: `/crews/${crewId}/plan/${weekStart}`, method: "PUT", body }),
+      async onQueryStarted({ crewId, weekStart }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (data) void dispatch(serverApi.util.upsertQueryData("weekPlan", { crewId, weekStart }, data));
+      },
+    }),
+
+    runs: make.query<{ runs: RunSummary[]; total: number; pageSize: number }, { crewId: string; page: number }>({
+      query: ({ crewId, page }) => `/crews/${crewId}/runs?page=${page}`,
+      providesTags: ["Runs"],
+    }),
+    run: make.query<RunRecord, string>({ query: (id) => `/runs/${id}`, providesTags: ["Runs"] }),
+    storeRun: make.mutation<{ id: string; stored: "new" | "already" }, RunRecord>({
+      query: (run) => ({ url: `/runs/${run.id}`, method: "PUT", body: run }),
+      invalidatesTags: (done) => (done ? ["Runs"] : []),
+    }),
+    progress: make.query<Progress, { crewId: string; days: number }>({
+      query: ({ crewId, days }) => `/crews/${crewId}/progress?days=${days}`,
+      providesTags: ["Runs", "People"],
+    }),
+  }),
+});
+
+/** What went wrong, in words for a person; field problems by path. */
+export function problemOf(error: unknown): ProblemBody {
+  const data = (error as { data?: Partial<ProblemBody> } | undefined)?.data;
+  if (data?.message) return { code: data.code ?? "", message: data.message, fields: data.fields ?? [], detail: data.detail };
+  return { code: "away", message: "The server cannot be reached at the moment. Nothing you typed is lost.", fields: [] };
+}

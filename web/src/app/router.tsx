@@ -1,0 +1,54 @@
+/** Every place has an address of its own; each loads its code when it is first visited. */
+import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
+import { Frame } from "./Frame";
+import { CrashPage, LostPage } from "./CrashPage";
+import { Loading } from "../parts/Loading";
+
+type Page = () => Promise<{ default: React.ComponentType }>;
+const page =
+  (load: Page): RouteObject["lazy"] =>
+  async () => ({ Component: (await load()).default });
+
+export const router = createBrowserRouter([
+  { path: "/sign-in", lazy: page(() => import("../auth/SignInPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
+  {
+    path: "/crews/:crewId/run/:programId/:sessionId",
+    element: <Frame bare />,
+    errorElement: <CrashPage />,
+    HydrateFallback: Loading,
+    children: [{ index: true, lazy: page(() => import("../run/RunPage")) }],
+  },
+  {
+    path: "/",
+    element: <Frame />,
+    errorElement: <CrashPage />,
+    HydrateFallback: Loading,
+    children: [
+      { index: true, element: <Navigate to="/today" replace /> },
+      { path: "today", lazy: page(() => import("../today/TodayPage")) },
+      { path: "library", lazy: page(() => import("../library/LibraryPage")) },
+      { path: "library/:movementId", lazy: page(() => import("../library/MovementPage")) },
+      { path: "practice", lazy: page(() => import("../practice/PracticePage")) },
+      { path: "crews", lazy: page(() => import("../crew/CrewsPage")) },
+      { path: "crews/new", lazy: page(() => import("../crew/NewCrewPage")) },
+      {
+        path: "crews/:crewId",
+        lazy: page(() => import("../crew/CrewFrame")),
+        children: [
+          { index: true, element: <Navigate to="people" replace /> },
+          { path: "settings", lazy: page(() => import("../crew/CrewSettingsPage")) },
+          { path: "people", lazy: page(() => import("../crew/PeoplePage")) },
+          { path: "people/import", lazy: page(() => import("../crew/RosterImportPage")) },
+          { path: "program", lazy: page(() => import("../program/ProgramsPage")) },
+          { path: "program/:programId", lazy: page(() => import("../program/ProgramPage")) },
+          { path: "day-plan", lazy: page(() => import("../dayplan/DayPlanPage")) },
+          { path: "day-plan/:weekStart", lazy: page(() => import("../dayplan/DayPlanPage")) },
+          { path: "runs", lazy: page(() => import("../run/RunsPage")) },
+          { path: "runs/:runId", lazy: page(() => import("../run/RunRecordPage")) },
+          { path: "progress", lazy: page(() => import("../progress/ProgressPage")) },
+        ],
+      },
+      { path: "*", element: <LostPage /> },
+    ],
+  },
+]);

@@ -1,0 +1,95 @@
+/** The sign-in: the only page without it. */
+import { Alert, Box, Button, TextField, Typography } from "@mui/material";
+import { type FormEvent, useState } from "react";
+import { Navigate, useSearchParams } from "react-router";
+import { problemOf, serverApi } from "../app/api";
+import { useTabTitle } from "../parts/PageTitle";
+
+export default function SignInPage() {
+  const { data: me } = serverApi.useMeQuery();
+  const [signIn, { isLoading, error }] = serverApi.useSignInMutation();
+  const [search] = useSearchParams();
+  const [email, setEmail] = useState("");
+  const [password, setPassword] = useState("");
+  useTabTitle("Sign in");
+
+  if (me?.account) return <Navigate to={innerAddress(search.get("next"))} replace />;
+  const problem = error ? problemOf(error) : undefined;
+  const fieldProblem = (path: string) => problem?.fields.find((field) => field.path === path)?.message;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void signIn({ email, password });
+  };
+
+  return (
+    <Box component="main" sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" } }}>
+      <Box
+        sx={{
+          bgcolor: "#17594F",
+          color: "#F6F2E9",
+          p: { xs: 4, md: 8 },
+          display: "flex",
+          flexDirection: "column",
+          justifyContent: "space-between",
+          gap: 4,
+        }}
+      >
+        <Box component="img" src="/mark.svg" alt="" sx={{ width: 56 }} />
+        <Box>
+          <Typography
+            component="p"
+            sx={{ fontSize: { xs: "2.2rem", md: "3.2rem" }, fontWeight: 750, lineHeight: 1.08, letterSpacing: "-0.02em", maxWidth: 560 }}
+          >
+            Two hands, one shift, a dozen people, a clock.
+          </Typography>
+          <Typography sx={{ mt: 2, maxWidth: 480, fontSize: "1.1rem" }}>
+            Hand, wrist and forearm programs for crews: timed to the second, placed on real shifts, led and kept on record.
+          </Typography>
+        </Box>
+        <Typography variant="caption">Prevention, not treatment.</Typography>
+      </Box>
+      <Box
+        component="form"
+        onSubmit={submit}
+        noValidate
+        sx={{ p: { xs: 4, md: 8 }, alignSelf: "center", display: "flex", flexDirection: "column", gap: 2.5, maxWidth: 520 }}
+      >
+        <Typography variant="h1">Kind Grip</Typography>
+        {problem && !problem.fields.length && (
+          <Alert severity="error" variant="outlined">
+            {problem.message}
+          </Alert>
+        )}
+        <TextField
+          label="E-mail"
+          type="email"
+          autoComplete="username"
+          autoFocus
+          required
+          value={email}
+          onChange={(event) => setEmail(event.target.value)}
+          error={!!fieldProblem("email")}
+          helperText={fieldProblem("email")}
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          required
+          value={password}
+          onChange={(event) => setPassword(event.target.value)}
+          error={!!fieldProblem("password")}
+          helperText={fieldProblem("password")}
+        />
+        <Button type="submit" variant="contained" size="large" disabled={isLoading}>
+          {isLoading ? "Signing in …" : "Sign in"}
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** Only addresses of this application are followed. */
+function innerAddress(next: string | null): string {
+  return next?.startsWith("/") && !next.startsWith("//") ? next : "/today";
+}

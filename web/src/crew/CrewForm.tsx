@@ -1,0 +1,207 @@
+/** The crew's facts on one page: who and where, how they can move, how long, which shifts. */
+import { valibotResolver } from "@hookform/resolvers/valibot";
+import { Alert, Autocomplete, Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
+import { Plus, Trash2 } from "lucide-react";
+import { type ReactNode, useMemo } from "react";
+import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
+import { CONDITIONS, Crew } from "@kind-grip/core/crew";
+import { wordsIn } from "@kind-grip/core/language";
+import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
+import { Stepper } from "../parts/Stepper";
+import { Toggle } from "../parts/Toggle";
+import type { ProblemBody } from "../app/api";
+import { ShiftPatternFields } from "./ShiftPatternFields";
+
+const CONDITION_NAMES: Record<(typeof CONDITIONS)[number], string> = {
+  gloves: "Gloves on",
+  shoes: "Work shoes on",
+  wet: "Wet",
+  cold: "Cold",
+  noChairs: "No chairs",
+};
+
+interface CrewFormProps {
+  initial: Crew;
+  submitLabel: string;
+  busy: boolean;
+  problem?: ProblemBody;
+  onSubmit(crew: Crew): void;
+  extra?: ReactNode;
+}
+
+export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra }: CrewFormProps) {
+  const words = wordsIn();
+  const zones = useMemo(() => ["UTC", ...Intl.supportedValuesOf("timeZone")], []);
+  const form = useForm<Crew>({ resolver: valibotResolver(Crew), values: initial, resetOptions: { keepDirtyValues: true } });
+  const { register, control, handleSubmit, setValue, formState } = form;
+  const kit = useFieldArray({ control, name: "kit" });
+  const { errors } = formState;
+  const settings = useWatch({ control, name: "settings" });
+  const conditions = useWatch({ control, name: "conditions" });
+  const toggled = <T,>(list: readonly T[], value: T, on: boolean) => (on ? [...list, value] : list.filter((each) => each !== value));
+  const serverMessage = (path: string) => problem?.fields.find((field) => field.path === `crew.${path}`)?.message;
+
+  return (
+    <Box component="form" noValidate onSubmit={handleSubmit((crew) => onSubmit(crew))} sx={{ maxWidth: 920, display: "grid", gap: 4 }}>
+      {problem && (
+        <Alert severity="error" variant="outlined">
+          {problem.message} {problem.fields.map((field) => `${field.path.replace("crew.", "")} ${field.message}.`).join(" ")}
+        </Alert>
+      )}
+      <Part title="Who and where">
+        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
+          {(["name", "trade", "place"] as const).map((field) => (
+            <TextField
+              key={field}
+              label={{ name: "Name of the crew", trade: "Trade", place: "Place" }[field]}
+              {...register(field)}
+              error={!!errors[field] || !!serverMessage(field)}
+              helperText={errors[field]?.message ?? serverMessage(field)}
+            />
+          ))}
+          <Controller
+            control={control}
+            name="timeZone"
+            render={({ field, fieldState }) => (
+              <Autocomplete
+                options={zones}
+                value={field.value}
+                disableClearable
+                onChange={(_, zone) => field.onChange(zone)}
+                renderInput={(props) => (
+                  <TextField {...props} label="Time zone" error={!!fieldState.error} helperText={fieldState.error?.message} />
+                )}
+              />
+            )}
+          />
+        </Box>
+      </Part>
+
+      <Part title="How they can move" text="Decides which movements of the library fit.">
+        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label="Surroundings">
+          {SETTINGS.filter((setting) => setting !== "any").map((setting) => (
+            <Toggle
+              key={setting}
+              label={words.label("setting", setting)}
+              pressed={settings.includes(setting)}
+              onChange={(on) => setValue("settings", toggled(settings, setting, on), { shouldDirty: true })}
+            />
+          ))}
+          {CONDITIONS.map((condition) => (
+            <Toggle
+              key={condition}
+              label={CONDITION_NAMES[condition]}
+              pressed={conditions.includes(condition)}
+              onChange={(on) => setValue("conditions", toggled(conditions, condition, on), { shouldDirty: true })}
+            />
+          ))}
+        </Box>
+        <Box>
+          <Typography sx={{ fontWeight: 700, mb: 1 }}>Kit at hand</Typography>
+          {kit.fields.map((entry, i) => (
+            <Box key={entry.id} sx={{ display: "grid", gridTemplateColumns: "minmax(130px,220px) 130px 110px 44px", gap: 1, mb: 1 }}>
+              <TextField select label="Kind" {...register(`kit.${i}.kind`)} defaultValue={entry.kind}>
+                {KIT_KINDS.map((kind) => (
+                  <MenuItem key={kind} value={kind}>
+                    {words.label("kit", kind)}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <TextField
+                label="kg each"
+                {...register(`kit.${i}.massKg`, {
+                  setValueAs: (text: unknown) => (text === "" || text === null ? null : Number(String(text).replace(",", "."))),
+                })}
+                error={!!errors.kit?.[i]?.massKg}
+                helperText={errors.kit?.[i]?.massKg?.message}
+              />
+              <TextField
+                label="Count"
+                {...register(`kit.${i}.count`, { valueAsNumber: true })}
+                error={!!errors.kit?.[i]?.count}
+                helperText={errors.kit?.[i]?.count?.message}
+              />
+              <IconButton aria-label={`Remove kit line ${i + 1}`} onClick={() => kit.remove(i)}>
+                <Trash2 size={20} />
+              </IconButton>
+            </Box>
+          ))}
+          <Button startIcon={<Plus size={18} />} onClick={() => kit.append({ kind: "dumbbell", massKg: 1, count: 4 })}>
+            Add kit
+          </Button>
+        </Box>
+      </Part>
+
+      <Part title="How long, how many" text="The slots sessions are measured against.">
+        <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
+          {(["preShift", "break", "postShift"] as const).map((slot) => (
+            <Controller
+              key={slot}
+              control={control}
+              name={`slots.${slot}`}
+              render={({ field }) => (
+                <Stepper
+                  label={words.label("slot", slot)}
+                  unit="min"
+                  value={field.value / 60}
+                  min={1}
+                  max={60}
+                  step={0.5}
+                  onChange={(minutes) => field.onChange(minutes * 60)}
+                />
+              )}
+            />
+          ))}
+          <Controller
+            control={control}
+            name="mostOffJob"
+            render={({ field }) => (
+              <Stepper label="Most off the job at once" value={field.value} min={1} max={500} onChange={field.onChange} />
+            )}
+          />
+        </Box>
+      </Part>
+
+      <Part title="Shifts" text="A shift belongs to the day it starts on, also across midnight.">
+        <Controller
+          control={control}
+          name="shiftPattern"
+          render={({ field }) => (
+            <ShiftPatternFields value={field.value} onChange={field.onChange} problem={deepMessage(errors.shiftPattern)} />
+          )}
+        />
+      </Part>
+
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
+        <Button type="submit" variant="contained" disabled={busy}>
+          {busy ? "Saving …" : submitLabel}
+        </Button>
+        {Object.keys(errors).length > 0 && <Typography color="error">Some fields need another look.</Typography>}
+        <Box sx={{ ml: "auto" }}>{extra}</Box>
+      </Box>
+    </Box>
+  );
+}
+
+function Part({ title, text, children }: { title: string; text?: string; children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ display: "grid", gap: 2, borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+      <Box>
+        <Typography variant="h2">{title}</Typography>
+        {text && <Typography sx={{ color: "text.secondary" }}>{text}</Typography>}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** The first message anywhere below a nested field. */
+function deepMessage(errors: unknown): string | undefined {
+  if (!errors || typeof errors !== "object") return undefined;
+  if ("message" in errors && typeof errors.message === "string") return errors.message;
+  for (const value of Object.values(errors)) {
+    const found = deepMessage(value);
+    if (found) return found;
+  }
+  return undefined;
+}

@@ -1,0 +1,70 @@
+import { Alert, Button } from "@mui/material";
+import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
+import type { Crew } from "@kind-grip/core/crew";
+import { problemOf, serverApi, type CrewEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { ConfirmDialog } from "../parts/ConfirmDialog";
+import { PageTitle } from "../parts/PageTitle";
+import { CrewForm } from "./CrewForm";
+import { useCrew } from "./CrewFrame";
+
+export default function CrewSettingsPage() {
+  const entry = useCrew();
+  const [change, { isLoading, error }] = serverApi.useChangeCrewMutation();
+  const [remove] = serverApi.useRemoveCrewMutation();
+  const [restore] = serverApi.useRestoreCrewMutation();
+  const [asking, setAsking] = useState(false);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const initial = useMemo(() => crewOf(entry), [entry]);
+  const problem = error ? problemOf(error) : undefined;
+  const theirs = problem?.code === "stale" ? (problem.detail as CrewEntry) : undefined;
+
+  const save = async (crew: Crew, version = entry.version) => {
+    const saved = await change({ id: entry.id, version, crew });
+    if (saved.data)
+      dispatch(notify({ text: "Saved.", undo: () => void change({ id: entry.id, version: saved.data.version, crew: crewOf(entry) }) }));
+  };
+  const removeCrew = async () => {
+    await remove(entry.id);
+    dispatch(notify({ text: `${entry.name} is removed; its records are kept.`, undo: () => void restore(entry.id) }));
+    await navigate("/crews");
+  };
+  return (
+    <>
+      <PageTitle title="Crew settings" />
+      {theirs && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 3, maxWidth: 920 }}>
+          Somebody else changed this crew while you were here. Your fields are kept: saving again replaces theirs.
+        </Alert>
+      )}
+      <CrewForm
+        initial={initial}
+        submitLabel="Save"
+        busy={isLoading}
+        problem={theirs ? undefined : problem}
+        onSubmit={(crew) => void save(crew, theirs?.version)}
+        extra={
+          <Button color="error" onClick={() => setAsking(true)}>
+            Remove this crew
+          </Button>
+        }
+      />
+      <ConfirmDialog
+        open={asking}
+        title={`Remove ${entry.name}?`}
+        confirm="Remove the crew"
+        onConfirm={() => void removeCrew()}
+        onClose={() => setAsking(false)}
+      >
+        It disappears from Today and from the list of crews. Its people, programs and runs are kept and come back if you undo.
+      </ConfirmDialog>
+    </>
+  );
+}
+
+function crewOf({ id: _id, version: _version, ...crew }: CrewEntry): Crew {
+  return crew;
+}

@@ -1,0 +1,49 @@
+import { useMemo } from "react";
+import { useNavigate } from "react-router";
+import type { Crew } from "@kind-grip/core/crew";
+import { dateAt, mondayOf, patternPreset } from "@kind-grip/core/dayplan";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi } from "../app/api";
+import { useNow } from "../app/now";
+import { PageTitle } from "../parts/PageTitle";
+import { CrewForm } from "./CrewForm";
+
+export default function NewCrewPage() {
+  const [create, { isLoading, error }] = serverApi.useCreateCrewMutation();
+  const navigate = useNavigate();
+  const now = useNow(3600_000);
+  // One id for as long as the page is open: pressing twice makes one crew.
+  const id = useMemo(() => uuid(), []);
+  const initial = useMemo((): Crew => {
+    const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC";
+    return {
+      name: "",
+      trade: "",
+      place: "",
+      timeZone,
+      settings: ["any"],
+      conditions: [],
+      slots: { preShift: 480, break: 180, postShift: 600 },
+      kit: [],
+      mostOffJob: 12,
+      shiftPattern: patternPreset("weekdays", mondayOf(dateAt(now, timeZone))),
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the form keeps what it started with
+  }, []);
+  const submit = async (crew: Crew) => {
+    const made = await create({ id, crew });
+    if (made.data) await navigate(`/crews/${made.data.id}/people`);
+  };
+  return (
+    <>
+      <PageTitle title="New crew" lead="Everything can be changed later. Only the name, trade and place are needed to go on." />
+      <CrewForm
+        initial={initial}
+        submitLabel="Make the crew"
+        busy={isLoading}
+        problem={error ? problemOf(error) : undefined}
+        onSubmit={submit}
+      />
+    </>
+  );
+}

@@ -1,0 +1,146 @@
+/** The people of a crew. */
+import { Box, Button } from "@mui/material";
+import { DataGrid, type GridColDef } from "@mui/x-data-grid";
+import { Download, FileUp, Plus } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/dayplan";
+import { serverApi, type PersonEntry } from "../app/api";
+import { useNow } from "../app/now";
+import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { SideMark } from "../parts/SideMark";
+import { useCrew } from "./CrewFrame";
+import { PersonDialog } from "./PersonDialog";
+
+type Shown = "here" | "left";
+
+export default function PeoplePage() {
+  const crew = useCrew();
+  const query = serverApi.usePeopleQuery(crew.id);
+  const [editing, setEditing] = useState<PersonEntry | "new" | null>(null);
+  const [shown, setShown] = useState<Shown>("here");
+  const today = dateAt(useNow(), crew.timeZone);
+  return (
+    <>
+      <Loaded query={query}>
+        {(people) => {
+          const left = people.filter((person) => person.leftOn !== null && person.leftOn < today);
+          const here = people.filter((person) => !left.includes(person));
+          const rows = shown === "left" ? left : here;
+          return (
+            <>
+              <PageTitle title={`${here.length} ${here.length === 1 ? "person" : "people"}`}>
+                <Button
+                  component={Link}
+                  to="import"
+                  variant={people.length === 0 ? "contained" : "outlined"}
+                  startIcon={<FileUp size={20} />}
+                >
+                  Bring in a list
+                </Button>
+                <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setEditing("new")}>
+                  Add a person
+                </Button>
+                {people.length > 0 && (
+                  <Button component="a" href={`/api/crews/${crew.id}/people.csv`} startIcon={<Download size={20} />}>
+                    CSV
+                  </Button>
+                )}
+              </PageTitle>
+              {people.length === 0 ? (
+                <Empty
+                  title="Nobody here yet"
+                  text="Bring in the roster the employer sent, messy as it is: you see every row before anything is kept."
+                />
+              ) : (
+                <>
+                  {left.length > 0 && (
+                    <Box sx={{ mb: 2 }}>
+                      <Choice<Shown>
+                        label="Who is shown"
+                        value={shown}
+                        onChange={setShown}
+                        options={[
+                          { value: "here", label: `Here (${here.length})` },
+                          { value: "left", label: `Left (${left.length})` },
+                        ]}
+                      />
+                    </Box>
+                  )}
+                  <PeopleTable rows={rows} today={today} onOpen={setEditing} />
+                </>
+              )}
+            </>
+          );
+        }}
+      </Loaded>
+      {editing && (
+        <PersonDialog crewId={crew.id} person={editing === "new" ? null : editing} today={today} onClose={() => setEditing(null)} />
+      )}
+    </>
+  );
+}
+
+function PeopleTable({ rows, today, onOpen }: { rows: PersonEntry[]; today: string; onOpen(person: PersonEntry): void }) {
+  const columns: GridColDef<PersonEntry>[] = [
+    {
+      field: "name",
+      headerName: "Name",
+      flex: 2,
+      minWidth: 200,
+      renderCell: ({ row }) => (
+        <Button
+          onClick={() => onOpen(row)}
+          tabIndex={-1}
+          sx={{ justifyContent: "flex-start", px: 0, color: "text.primary", fontWeight: 700 }}
+        >
+          {row.name}
+        </Button>
+      ),
+    },
+    { field: "badge", headerName: "Badge", flex: 1, minWidth: 110 },
+    {
+      field: "handedness",
+      headerName: "Main hand",
+      width: 130,
+      renderCell: ({ row }) => (row.handedness ? <SideMark side={row.handedness} /> : "–"),
+    },
+    { field: "startedOn", headerName: "First day", width: 140, valueFormatter: (day) => day ?? "–" },
+    {
+      field: "leftOn",
+      headerName: "Last day",
+      width: 170,
+      renderCell: ({ row }) => (row.leftOn === null ? "–" : isHere(row, today) ? `until ${row.leftOn}` : row.leftOn),
+    },
+  ];
+  return (
+    <DataGrid
+      aria-label="People of this crew"
+      rows={rows}
+      columns={columns}
+      rowHeight={52}
+      hideFooter={rows.length <= 100}
+      disableRowSelectionOnClick
+      disableColumnMenu
+      onRowClick={({ row }) => onOpen(row as PersonEntry)}
+      onCellKeyDown={({ row }, event) => {
+        if (event.key === "Enter") onOpen(row as PersonEntry);
+      }}
+      initialState={{ sorting: { sortModel: [{ field: "name", sort: "asc" }] } }}
+      sx={{
+        border: 0,
+        fontSize: "1rem",
+        "--DataGrid-rowBorderColor": "var(--mui-palette-line)",
+        "& .MuiDataGrid-columnHeaders": { borderBottom: "2px solid var(--mui-palette-line)" },
+        "--DataGrid-containerBackground": "transparent",
+        "& .MuiDataGrid-row": { cursor: "pointer" },
+        "& .MuiDataGrid-cell": { display: "flex", alignItems: "center" },
+        maxWidth: 980,
+      }}
+    />
+  );
+}

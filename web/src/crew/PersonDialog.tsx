@@ -1,0 +1,155 @@
+/** One person: add, change, leave, come back. */
+import { valibotResolver } from "@hookform/resolvers/valibot";
+import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { useMemo } from "react";
+import { Controller, useForm } from "react-hook-form";
+import { Person } from "@kind-grip/core/crew";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type PersonEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { Choice } from "../parts/Choice";
+
+interface PersonDialogProps {
+  crewId: string;
+  person: PersonEntry | null;
+  today: string;
+  onClose(): void;
+}
+
+const emptyToNull = (text: unknown) => (typeof text === "string" && text.trim() !== "" ? text : null);
+
+export function PersonDialog({ crewId, person, today, onClose }: PersonDialogProps) {
+  const [add, adding] = serverApi.useAddPeopleMutation();
+  const [change, changing] = serverApi.useChangePersonMutation();
+  const [remove, removing] = serverApi.useRemovePersonMutation();
+  const dispatch = useAppDispatch();
+  const newId = useMemo(() => uuid(), []);
+  const { register, control, handleSubmit, formState } = useForm<Person>({
+    resolver: valibotResolver(Person),
+    defaultValues: person ? personOf(person) : { name: "", badge: null, handedness: null, startedOn: today, leftOn: null },
+  });
+  const error = adding.error ?? changing.error ?? removing.error;
+  const problem = error ? problemOf(error) : undefined;
+  const message = (field: keyof Person) =>
+    formState.errors[field]?.message ?? problem?.fields.find(({ path }) => path.endsWith(`.${field}`))?.message;
+
+  const store = async (next: Person, done: string) => {
+    if (!person) {
+      const added = await add({ crewId, people: [{ id: newId, ...next }] });
+      if (added.data) onClose();
+      return;
+    }
+    // A newer version is overwritten only after its arrival was shown.
+    const version = problem?.code === "stale" ? (problem.detail as PersonEntry).version : person.version;
+    const changed = await change({ crewId, personId: person.id, version, person: next });
+    if (!changed.data) return;
+    dispatch(
+      notify({
+        text: done,
+        undo: () => void change({ crewId, personId: person.id, version: changed.data.version, person: personOf(person) }),
+      }),
+    );
+    onClose();
+  };
+  const removePerson = async () => {
+    const gone = await remove({ crewId, personId: person!.id });
+    if ("error" in gone) return;
+    dispatch(
+      notify({ text: `${person!.name} is removed.`, undo: () => void add({ crewId, people: [{ id: person!.id, ...personOf(person!) }] }) }),
+    );
+    onClose();
+  };
+  const leaving = person && (person.leftOn === null || person.leftOn >= today);
+
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="person-title">
+      <Box component="form" noValidate onSubmit={handleSubmit((next) => store(next, `${next.name} is saved.`))}>
+        <DialogTitle id="person-title">{person ? person.name : "Add a person"}</DialogTitle>
+        <DialogContent sx={{ display: "grid", gap: 2, pt: "12px !important" }}>
+          {problem && (
+            <Alert severity="error" variant="outlined">
+              {problem.code === "stale"
+                ? "Somebody else changed this person meanwhile. Saving again replaces their change."
+                : problem.message}
+            </Alert>
+          )}
+          <TextField label="Name" autoFocus {...register("name")} error={!!message("name")} helperText={message("name")} />
+          <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
+            <TextField
+              label="Badge"
+              {...register("badge", { setValueAs: emptyToNull })}
+              error={!!message("badge")}
+              helperText={message("badge")}
+            />
+            <Box>
+              <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>Main hand</Typography>
+              <Controller
+                control={control}
+                name="handedness"
+                render={({ field }) => (
+                  <Choice
+                    label="Main hand"
+                    value={field.value ?? "unknown"}
+                    onChange={(hand) => field.onChange(hand === "unknown" ? null : hand)}
+                    options={[
+                      { value: "left", label: "L" },
+                      { value: "right", label: "R" },
+                      { value: "both", label: "LR" },
+                      { value: "unknown", label: "?" },
+                    ]}
+                  />
+                )}
+              />
+            </Box>
+            <TextField
+              label="First day"
+              type="date"
+              {...register("startedOn", { setValueAs: emptyToNull })}
+              error={!!message("startedOn")}
+              helperText={message("startedOn")}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <TextField
+              label="Last day"
+              type="date"
+              {...register("leftOn", { setValueAs: emptyToNull })}
+              error={!!message("leftOn")}
+              helperText={message("leftOn")}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+          </Box>
+          {person && (
+            <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+              {leaving ? (
+                <Button
+                  variant="outlined"
+                  onClick={() => void store({ ...personOf(person), leftOn: today }, `${person.name} leaves today.`)}
+                >
+                  Leaves today
+                </Button>
+              ) : (
+                <Button variant="outlined" onClick={() => void store({ ...personOf(person), leftOn: null }, `${person.name} is back.`)}>
+                  Comes back
+                </Button>
+              )}
+              <Button color="error" onClick={() => void removePerson()}>
+                Added by mistake
+              </Button>
+            </Box>
+          )}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained" disabled={adding.isLoading || changing.isLoading}>
+            Save
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}
+
+function personOf({ name, badge, handedness, startedOn, leftOn }: PersonEntry): Person {
+  return { name, badge, handedness, startedOn, leftOn };
+}

@@ -1,0 +1,332 @@
+/** Bringing in a list: every row is seen before anything is kept, and all chosen rows are kept together or none. */
+import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { DataGrid, type GridColDef } from "@mui/x-data-grid";
+import { Check, FileUp, TriangleAlert } from "lucide-react";
+import { useMemo, useState, type DragEvent } from "react";
+import { useNavigate } from "react-router";
+import {
+  guessColumns,
+  guessDateOrder,
+  readRoster,
+  readRosterText,
+  ROSTER_FIELDS,
+  type ColumnMap,
+  type DateOrder,
+  type Encoding,
+  type RosterField,
+  type RosterRow,
+  type RosterText,
+} from "@kind-grip/core/crew";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type PersonEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { useCrew } from "./CrewFrame";
+
+const FIELD_NAMES: Record<RosterField, string> = {
+  name: "Name",
+  givenName: "First name",
+  familyName: "Last name",
+  badge: "Badge",
+  handedness: "Main hand",
+  startedOn: "First day",
+  leftOn: "Last day",
+};
+const ENCODING_NAMES: Record<Encoding, string> = {
+  "utf-8": "UTF-8",
+  "utf-16le": "UTF-16",
+  "utf-16be": "UTF-16 (big-endian)",
+  "windows-1252": "Windows-1252",
+};
+const DELIMITER_NAMES: Record<string, string> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars" };
+const MOST_BYTES = 5_000_000;
+
+interface OpenFile {
+  name: string;
+  bytes: Uint8Array;
+  text: RosterText;
+}
+
+export default function RosterImportPage() {
+  const crew = useCrew();
+  const query = serverApi.usePeopleQuery(crew.id);
+  return (
+    <>
+      <PageTitle title="Bring in a list" lead="A CSV file, as it came. Nothing is kept until you say so." />
+      <Loaded query={query}>{(known) => <RosterImport crewId={crew.id} known={known} />}</Loaded>
+    </>
+  );
+}
+
+function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] }) {
+  const [file, setFile] = useState<OpenFile | null>(null);
+  const [columns, setColumns] = useState<ColumnMap>({});
+  const [dateOrder, setDateOrder] = useState<DateOrder>("dmy");
+  const [shown, setShown] = useState<"all" | "bad">("all");
+  const [unreadable, setUnreadable] = useState("");
+  const [add, { isLoading, error }] = serverApi.useAddPeopleMutation();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+
+  const open = (name: string, bytes: Uint8Array, encoding?: Encoding) => {
+    try {
+      if (bytes.length > MOST_BYTES) throw new RangeError("the file is larger than 5 MB: is it a roster?");
+      if (bytes[0] === 0x50 && bytes[1] === 0x4b) throw new RangeError("this is a spreadsheet file: save it as CSV first");
+      const text = readRosterText(bytes, encoding);
+      const guessed = encoding ? columns : guessColumns(text.headers);
+      setFile({ name, bytes, text });
+      setColumns(guessed);
+      setDateOrder(guessDateOrder(text, guessed));
+      setUnreadable("");
+    } catch (problem) {
+      setUnreadable(problem instanceof RangeError ? problem.message : "this file cannot be read as text");
+    }
+  };
+  const pick = async (picked: File | undefined) => {
+    if (picked) open(picked.name, new Uint8Array(await picked.arrayBuffer()));
+  };
+
+  const rows = useMemo(() => (file ? readRoster(file.text, columns, known, dateOrder) : []), [file, columns, known, dateOrder]);
+  // Ids belong to the rows as read: sending the same rows again after a lost answer adds nobody twice.
+  const ids = useMemo(() => new Map(rows.map((row) => [row.line, uuid()])), [rows]);
+  const good = rows.filter((row) => row.person !== null);
+  const bad = rows.filter((row) => row.person === null);
+
+  const keep = async () => {
+    const added = await add({ crewId, people: good.map((row) => ({ id: ids.get(row.line)!, ...row.person! })) });
+    if (!added.data) return;
+    dispatch(notify({ text: `${added.data.length} people are in.${bad.length > 0 ? ` ${bad.length} rows were left out.` : ""}` }));
+    await navigate("..", { relative: "path" });
+  };
+
+  if (!file) return <DropPlace onPick={(picked) => void pick(picked)} unreadable={unreadable} />;
+  const problem = error ? problemOf(error) : undefined;
+  const dated = columns.startedOn !== undefined || columns.leftOn !== undefined;
+  return (
+    <Box sx={{ display: "grid", gap: 2.5 }}>
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
+        <Typography>
+          <strong>{file.name}</strong>: {rows.length} rows, {DELIMITER_NAMES[file.text.delimiter] ?? "one column"}
+        </Typography>
+        <TextField
+          select
+          label="Encoding"
+          value={file.text.encoding}
+          onChange={(event) => open(file.name, file.bytes, event.target.value as Encoding)}
+          sx={{ width: 200 }}
+        >
+          {Object.entries(ENCODING_NAMES).map(([value, label]) => (
+            <MenuItem key={value} value={value}>
+              {label}
+            </MenuItem>
+          ))}
+        </TextField>
+        {dated && (
+          <Choice<DateOrder>
+            label="Order of dates"
+            value={dateOrder}
+            onChange={setDateOrder}
+            options={[
+              { value: "dmy", label: "day/month" },
+              { value: "mdy", label: "month/day" },
+            ]}
+          />
+        )}
+        <Button onClick={() => setFile(null)}>Another file</Button>
+      </Box>
+      {file.text.encoding === "windows-1252" && (
+        <Alert severity="warning" variant="outlined">
+          This file is not UTF-8. It is read as Windows-1252: look whether the names are spelled right, or choose another encoding.
+        </Alert>
+      )}
+      <Box role="group" aria-label="Which column is what" sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
+        {ROSTER_FIELDS.map((field) => (
+          <TextField
+            key={field}
+            select
+            label={FIELD_NAMES[field]}
+            value={columns[field] ?? ""}
+            onChange={(event) => {
+              const { [field]: _old, ...others } = columns;
+              setColumns(event.target.value === "" ? others : { ...others, [field]: Number(event.target.value) });
+            }}
+            sx={{ width: 172 }}
+            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+          >
+            <MenuItem value="">not in the file</MenuItem>
+            {file.text.headers.map((header, i) => (
+              <MenuItem key={i} value={i}>
+                {header || `column ${i + 1}`}
+              </MenuItem>
+            ))}
+          </TextField>
+        ))}
+      </Box>
+      {rows.length === 0 && <Empty title="There are no rows under the header" />}
+      {rows.length > 0 && (
+        <>
+          <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
+            <Choice<"all" | "bad">
+              label="Rows shown"
+              value={shown}
+              onChange={setShown}
+              options={[
+                { value: "all", label: `All ${rows.length}` },
+                { value: "bad", label: `${bad.length} to look at` },
+              ]}
+            />
+            <Box sx={{ ml: "auto", display: "flex", gap: 2, alignItems: "center" }}>
+              {problem && (
+                <Typography color="error" role="alert">
+                  {problem.message}{" "}
+                  {problem.fields
+                    .slice(0, 3)
+                    .map((field) => field.message)
+                    .join("; ")}
+                </Typography>
+              )}
+              <Button variant="contained" disabled={good.length === 0 || isLoading} onClick={() => void keep()}>
+                {isLoading
+                  ? "Keeping …"
+                  : bad.length === 0
+                    ? `Keep all ${good.length} people`
+                    : `Keep the ${good.length} good rows, leave out ${bad.length}`}
+              </Button>
+            </Box>
+          </Box>
+          <RowsTable rows={shown === "bad" ? bad : rows} />
+        </>
+      )}
+    </Box>
+  );
+}
+
+function RowsTable({ rows }: { rows: RosterRow[] }) {
+  const cell = (field: RosterField) => (row: RosterRow) => {
+    const problem = row.problems.find((each) => each.field === field);
+    const given =
+      field === "name" ? (row.given.name ?? [row.given.givenName, row.given.familyName].filter(Boolean).join(" ")) : row.given[field];
+    const read = row.person && field !== "givenName" && field !== "familyName" ? row.person[field] : undefined;
+    return (
+      <Box sx={{ lineHeight: 1.2 }}>
+        <Box component="span" sx={{ fontWeight: field === "name" ? 700 : 400 }}>
+          {read ?? given ?? ""}
+        </Box>
+        {problem && <Box sx={{ color: "error.main", fontSize: "0.875rem", whiteSpace: "normal" }}>{problem.message}</Box>}
+      </Box>
+    );
+  };
+  const columns: GridColDef<RosterRow>[] = [
+    { field: "line", headerName: "Line", width: 76 },
+    {
+      field: "state",
+      headerName: "",
+      width: 96,
+      sortable: false,
+      valueGetter: (_, row) => (row.person ? 0 : 1),
+      renderCell: ({ row }) => (row.person ? <State good /> : <State good={false} />),
+    },
+    ...(["name", "badge", "handedness", "startedOn", "leftOn"] as const).map((field): GridColDef<RosterRow> => ({
+      field,
+      headerName: FIELD_NAMES[field],
+      flex: field === "name" ? 1.5 : 1,
+      minWidth: field === "leftOn" ? 110 : 150,
+      sortable: false,
+      renderCell: ({ row }) => cell(field)(row),
+    })),
+  ];
+  return (
+    <Box sx={{ height: Math.min(560, 58 + rows.length * 56) }}>
+      <DataGrid
+        aria-label="Rows of the file"
+        getRowId={(row) => row.line}
+        rows={rows}
+        columns={columns}
+        rowHeight={56}
+        disableColumnMenu
+        disableRowSelectionOnClick
+        hideFooter={rows.length <= 100}
+        pageSizeOptions={[100]}
+        initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
+        sx={{
+          border: 0,
+          fontSize: "1rem",
+          "--DataGrid-containerBackground": "transparent",
+          "--DataGrid-rowBorderColor": "var(--mui-palette-line)",
+          "& .MuiDataGrid-cell": { display: "flex", alignItems: "center" },
+        }}
+      />
+    </Box>
+  );
+}
+
+function State({ good }: { good: boolean }) {
+  const Icon = good ? Check : TriangleAlert;
+  return (
+    <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", color: good ? "primary.main" : "error.main", fontWeight: 700 }}>
+      <Icon size={17} aria-hidden /> {good ? "good" : "look"}
+    </Box>
+  );
+}
+
+function DropPlace({ onPick, unreadable }: { onPick(file: File | undefined): void; unreadable: string }) {
+  const [over, setOver] = useState(false);
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    onPick(event.dataTransfer.files[0]);
+  };
+  return (
+    <Box>
+      <Box
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={drop}
+        sx={{
+          border: "3px dashed",
+          borderColor: over ? "primary.main" : "line",
+          borderRadius: 3,
+          p: 6,
+          maxWidth: 720,
+          display: "grid",
+          justifyItems: "start",
+          gap: 2,
+          bgcolor: over ? "primary.light" : "transparent",
+        }}
+      >
+        <FileUp size={40} aria-hidden />
+        <Typography variant="h2">Drop the file here</Typography>
+        <Typography sx={{ color: "text.secondary" }}>
+          The first line names the columns: name, badge, main hand, first day. Other columns are ignored; commas, semicolons and tabs all
+          work.
+        </Typography>
+        <Button component="label" variant="contained">
+          Choose a file
+          <Box
+            component="input"
+            type="file"
+            accept=".csv,.txt,text/csv,text/plain"
+            aria-label="Roster file"
+            onChange={(event: React.ChangeEvent<HTMLInputElement>) => onPick(event.target.files?.[0])}
+            sx={{ position: "absolute", width: 1, height: 1, opacity: 0 }}
+          />
+        </Button>
+        <Button component="a" href="/sample-roster.csv" download>
+          A messy sample to try
+        </Button>
+      </Box>
+      {unreadable && (
+        <Alert severity="error" variant="outlined" sx={{ mt: 2, maxWidth: 720 }}>
+          This did not work: {unreadable}.
+        </Alert>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,212 @@
+/** A shift pattern to fill in: kinds of shift with their breaks, and the cycle of days as cells to tap. */
+import { Box, Button, ButtonBase, IconButton, TextField, Typography } from "@mui/material";
+import { Plus, Trash2 } from "lucide-react";
+import { patternPreset, type PatternPreset, type ShiftKind, type ShiftPattern } from "@kind-grip/core/dayplan";
+import { Stepper } from "../parts/Stepper";
+import { TimeField } from "../parts/TimeField";
+
+const PRESETS: readonly { value: PatternPreset; label: string }[] = [
+  { value: "weekdays", label: "Monday to Friday" },
+  { value: "fourOnFourOff", label: "4 on, 4 off" },
+  { value: "daysThenNights", label: "Two weeks days, one week nights" },
+];
+const SHIFT_TONES = ["primary.main", "hand.left", "warm.dark", "text.secondary", "hand.right", "text.primary"];
+const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+
+export function ShiftPatternFields({
+  value,
+  onChange,
+  problem,
+}: {
+  value: ShiftPattern;
+  onChange(value: ShiftPattern): void;
+  problem?: string;
+}) {
+  const setShift = (index: number, change: Partial<ShiftKind>) =>
+    onChange({ ...value, shifts: value.shifts.map((shift, i) => (i === index ? { ...shift, ...change } : shift)) });
+  const removeShift = (index: number) => {
+    const gone = value.shifts[index]!.id;
+    onChange({ ...value, shifts: value.shifts.filter((_, i) => i !== index), cycle: value.cycle.map((id) => (id === gone ? null : id)) });
+  };
+  const addShift = () => {
+    const id = ["a", "b", "c", "d", "e", "f"]
+      .map((letter) => `shift-${letter}`)
+      .find((each) => !value.shifts.some((shift) => shift.id === each))!;
+    onChange({
+      ...value,
+      shifts: [...value.shifts, { id, name: "Late", start: "14:00", lengthMin: 480, breaks: [{ afterMin: 240, lengthMin: 30 }] }],
+    });
+  };
+  const nextInCell = (id: string | null) => {
+    const ids = [null, ...value.shifts.map((shift) => shift.id)];
+    return ids[(ids.indexOf(id) + 1) % ids.length] ?? null;
+  };
+  const setLength = (days: number) => onChange({ ...value, cycle: Array.from({ length: days }, (_, i) => value.cycle[i] ?? null) });
+  const firstWeekday = (new Date(`${value.anchorDate}T00:00:00Z`).getUTCDay() + 6) % 7;
+
+  return (
+    <Box sx={{ display: "grid", gap: 2 }}>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
+        <Typography sx={{ color: "text.secondary" }}>Start from</Typography>
+        {PRESETS.map((preset) => (
+          <Button key={preset.value} variant="outlined" onClick={() => onChange(patternPreset(preset.value, value.anchorDate))}>
+            {preset.label}
+          </Button>
+        ))}
+      </Box>
+      {value.shifts.map((shift, i) => (
+        <Box key={shift.id} sx={{ borderLeft: "6px solid", borderColor: SHIFT_TONES[i], pl: 2, display: "grid", gap: 1.5 }}>
+          <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "end" }}>
+            <TextField
+              label="Shift"
+              value={shift.name}
+              onChange={(event) => setShift(i, { name: event.target.value })}
+              sx={{ maxWidth: 180 }}
+            />
+            <TimeField label="Starts" value={shift.start} onChange={(start) => setShift(i, { start })} />
+            <Stepper
+              label="Hours"
+              value={shift.lengthMin / 60}
+              min={1}
+              max={16}
+              step={0.25}
+              onChange={(hours) => setShift(i, { lengthMin: Math.round(hours * 60) })}
+            />
+            <Typography sx={{ color: "text.secondary", pb: 1 }}>ends {endOf(shift)}</Typography>
+            {value.shifts.length > 1 && (
+              <IconButton aria-label={`Remove shift ${shift.name}`} onClick={() => removeShift(i)}>
+                <Trash2 size={20} />
+              </IconButton>
+            )}
+          </Box>
+          <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "end" }}>
+            {shift.breaks.map((pause, b) => (
+              <Box key={b} sx={{ display: "flex", alignItems: "end", gap: 0.5 }}>
+                <TimeField
+                  label={`Break ${b + 1}`}
+                  value={timeAfter(shift.start, pause.afterMin)}
+                  onChange={(time) =>
+                    setShift(i, {
+                      breaks: sorted(
+                        shift.breaks.map((each, j) => (j === b ? { ...each, afterMin: minutesAfter(shift.start, time) } : each)),
+                      ),
+                    })
+                  }
+                />
+                <Stepper
+                  label="Minutes"
+                  value={pause.lengthMin}
+                  min={5}
+                  max={120}
+                  step={5}
+                  onChange={(lengthMin) =>
+                    setShift(i, { breaks: shift.breaks.map((each, j) => (j === b ? { ...each, lengthMin } : each)) })
+                  }
+                />
+                <IconButton
+                  aria-label={`Remove break ${b + 1} of ${shift.name}`}
+                  onClick={() => setShift(i, { breaks: shift.breaks.filter((_, j) => j !== b) })}
+                >
+                  <Trash2 size={18} />
+                </IconButton>
+              </Box>
+            ))}
+            {shift.breaks.length < 6 && (
+              <Button
+                startIcon={<Plus size={18} />}
+                onClick={() =>
+                  setShift(i, {
+                    breaks: sorted([
+                      ...shift.breaks,
+                      { afterMin: Math.min(shift.lengthMin - 15, (shift.breaks.at(-1)?.afterMin ?? 0) + 120), lengthMin: 15 },
+                    ]),
+                  })
+                }
+              >
+                Add a break
+              </Button>
+            )}
+          </Box>
+        </Box>
+      ))}
+      {value.shifts.length < 6 && (
+        <Button startIcon={<Plus size={18} />} onClick={addShift} sx={{ justifySelf: "start" }}>
+          Add a kind of shift
+        </Button>
+      )}
+      <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "end" }}>
+        <TextField
+          label="Cycle starts on"
+          type="date"
+          value={value.anchorDate}
+          onChange={(event) => event.target.value && onChange({ ...value, anchorDate: event.target.value })}
+          sx={{ maxWidth: 190 }}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <Stepper label="Days in the cycle" value={value.cycle.length} min={1} max={56} onChange={setLength} />
+      </Box>
+      <Box
+        role="group"
+        aria-label="Days of the cycle"
+        sx={{ display: "grid", gridTemplateColumns: "repeat(7, minmax(0, 1fr))", gap: 0.75, maxWidth: 620 }}
+      >
+        {Array.from({ length: firstWeekday }, (_, i) => (
+          <Box key={`pad-${i}`} />
+        ))}
+        {value.cycle.map((id, day) => {
+          const index = value.shifts.findIndex((shift) => shift.id === id);
+          const name = value.shifts[index]?.name ?? "Off";
+          return (
+            <ButtonBase
+              key={day}
+              aria-label={`Day ${day + 1}, ${WEEKDAYS[(firstWeekday + day) % 7]}: ${name}. Press to change.`}
+              onClick={() => onChange({ ...value, cycle: value.cycle.map((each, i) => (i === day ? nextInCell(each) : each)) })}
+              sx={{
+                flexDirection: "column",
+                py: 0.75,
+                minHeight: 52,
+                borderRadius: 1.5,
+                border: "2px solid",
+                borderColor: index < 0 ? "line" : SHIFT_TONES[index],
+                bgcolor: index < 0 ? "transparent" : "background.paper",
+                fontSize: "0.95rem",
+              }}
+            >
+              <Box component="span" sx={{ color: "text.secondary", fontSize: "0.8rem" }}>
+                {WEEKDAYS[(firstWeekday + day) % 7]}
+              </Box>
+              <Box component="span" sx={{ fontWeight: 650, color: index < 0 ? "text.secondary" : "text.primary" }}>
+                {name}
+              </Box>
+            </ButtonBase>
+          );
+        })}
+      </Box>
+      {problem && (
+        <Typography color="error" role="alert">
+          Shifts: {problem}.
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+function timeAfter(start: string, afterMin: number): string {
+  const [hours = 0, minutes = 0] = start.split(":").map(Number);
+  const total = (hours * 60 + minutes + afterMin) % 1440;
+  return `${String(Math.floor(total / 60)).padStart(2, "0")}:${String(total % 60).padStart(2, "0")}`;
+}
+
+function minutesAfter(start: string, time: string): number {
+  const of = (text: string) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3, 5));
+  return (of(time) - of(start) + 1440) % 1440;
+}
+
+function sorted(breaks: ShiftKind["breaks"]): ShiftKind["breaks"] {
+  return [...breaks].sort((a, b) => a.afterMin - b.afterMin);
+}
+
+function endOf(shift: ShiftKind): string {
+  const over = Number(shift.start.slice(0, 2)) * 60 + Number(shift.start.slice(3, 5)) + shift.lengthMin >= 1440;
+  return `${timeAfter(shift.start, shift.lengthMin)}${over ? " the next day" : ""}`;
+}

@@ -1,0 +1,331 @@
+/** The day plan: a week of shift ribbons with sessions pinned on them, their spacing and what clashes. */
+import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, Tooltip, Typography } from "@mui/material";
+
+import { CalendarArrowDown, Check, ChevronLeft, ChevronRight, CloudOff, Redo2, Undo2 } from "lucide-react";
+import { DateTime } from "luxon";
+import { useMemo, useState } from "react";
+import { Link, useParams } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { addDays, clashesOf, clashText, dateAt, mondayOf, shiftsFrom, suggestStart, type Clash } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { v7 as uuid } from "uuid";
+import { serverApi, type CrewEntry, type WeekPlanEntry } from "../app/api";
+import { useNow } from "../app/now";
+import { useCrew } from "../crew/CrewFrame";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { placeableSessions, placedOf, sameIn, type PlaceableSession } from "./placed";
+import { PlacementPanel } from "./PlacementPanel";
+import { usePlan } from "./plan-state";
+import { ShiftRow } from "./ShiftRow";
+
+export default function DayPlanPage() {
+  const crew = useCrew();
+  const now = useNow();
+  const { weekStart = mondayOf(dateAt(now, crew.timeZone)) } = useParams();
+  const programs = serverApi.useProgramsQuery(crew.id);
+  const people = serverApi.usePeopleQuery(crew.id);
+  const plan = serverApi.useWeekPlanQuery({ crewId: crew.id, weekStart: mondayOf(weekStart) }, { refetchOnMountOrArgChange: true });
+  const today = dateAt(now, crew.timeZone);
+  const sessions = useMemo(
+    () =>
+      placeableSessions(
+        programs.data ?? [],
+        (people.data ?? []).filter((person) => isHere(person, today)).map((person) => person.id),
+      ),
+    [programs.data, people.data, today],
+  );
+  if (plan.isFetching && plan.data?.weekStart !== mondayOf(weekStart)) return <WeekTitle crew={crew} weekStart={mondayOf(weekStart)} />;
+  return (
+    <Loaded query={plan}>
+      {(entry) => (
+        <Loaded query={programs}>
+          {() =>
+            sessions.length === 0 ? (
+              <>
+                <WeekTitle crew={crew} weekStart={entry.weekStart} />
+                <Empty
+                  title="There is nothing to place yet"
+                  text="The day plan puts a program's sessions on this crew's shifts. Make a session with a few movements first."
+                >
+                  <Button component={Link} to={`/crews/${crew.id}/program`} variant="contained">
+                    Go to Program
+                  </Button>
+                </Empty>
+              </>
+            ) : (
+              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} />
+            )
+          }
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; weekStart: string; children?: React.ReactNode }) {
+  const monday = DateTime.fromISO(weekStart);
+  const to = (days: number) => `/crews/${crew.id}/day-plan/${addDays(weekStart, days)}`;
+  return (
+    <PageTitle title={`Week of ${monday.toFormat("d LLLL yyyy")}`}>
+      <IconButton component={Link} to={to(-7)} aria-label="Week before">
+        <ChevronLeft />
+      </IconButton>
+      <Button component={Link} to={`/crews/${crew.id}/day-plan`}>
+        This week
+      </Button>
+      <IconButton component={Link} to={to(7)} aria-label="Week after">
+        <ChevronRight />
+      </IconButton>
+      {children}
+      <Button component="a" href={`/api/crews/${crew.id}/calendar.ics`} startIcon={<CalendarArrowDown size={20} />}>
+        Calendar
+      </Button>
+    </PageTitle>
+  );
+}
+
+interface WeekProps {
+  crew: CrewEntry;
+  entry: WeekPlanEntry;
+  sessions: PlaceableSession[];
+  now: number;
+}
+
+function Week({ crew, entry, sessions, now }: WeekProps) {
+  const words = wordsIn();
+  const plan = usePlan(entry);
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const { weekStart } = entry;
+  const around = useMemo(() => shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(weekStart, -2), 11), [crew, weekStart]);
+  const shifts = around.filter((shift) => shift.date >= weekStart && shift.date < addDays(weekStart, 7));
+  const placed = useMemo(() => placedOf(plan.placements, sessions), [plan.placements, sessions]);
+  const clashes = useMemo(() => {
+    const all = clashesOf([...placed, ...placedOf(entry.neighbours, sessions)], around, crew.timeZone);
+    const mine = new Set(placed.map((each) => each.id));
+    return all.filter((clash) =>
+      clash.placementIds.length > 0
+        ? clash.placementIds.some((id) => mine.has(id))
+        : clash.date >= weekStart && clash.date < addDays(weekStart, 7),
+    );
+  }, [placed, entry.neighbours, sessions, around, crew.timeZone, weekStart]);
+
+  const place = (found: PlaceableSession, date: string) => {
+    const shift = shifts.find((each) => each.date === date);
+    if (!shift) return;
+    const taken = placed
+      .filter((each) => each.startMs >= shift.startMs - 3600_000 && each.startMs < shift.endMs)
+      .map((each) => each.startMs);
+    const made = {
+      id: uuid(),
+      programId: found.programId,
+      sessionId: found.session.id,
+      startsAt: new Date(
+        suggestStart(
+          found.session.slot,
+          found.lengthSec,
+          shift,
+          found.session.slot === "break" && taken.length === 0 ? [shift.startMs] : taken,
+        ),
+      ).toISOString(),
+    };
+    plan.change([...plan.placements, made]);
+    setChosenId(made.id);
+  };
+  const move = (id: string, startMs: number) =>
+    plan.change(plan.placements.map((each) => (each.id === id ? { ...each, startsAt: new Date(startMs).toISOString() } : each)));
+  const remove = (id: string) => {
+    plan.change(plan.placements.filter((each) => each.id !== id));
+    setChosenId(null);
+  };
+  const chosen = placed.find((each) => each.id === chosenId);
+  const shiftOf = (startMs: number) =>
+    shifts.find((shift) => startMs >= shift.startMs - 2 * 3600_000 && startMs < shift.endMs + 2 * 3600_000);
+  const repeat = (id: string) => {
+    const placement = plan.placements.find((each) => each.id === id);
+    const each = placed.find((one) => one.id === id);
+    const from = each && shiftOf(each.startMs);
+    if (!placement || !each || !from) return;
+    const copies = shifts
+      .filter((shift) => shift !== from && shift.kind.id === from.kind.id)
+      .flatMap((shift) => {
+        const startMs = sameIn(shift, from, each.startMs, each.session.slot);
+        const there = placed.some((one) => one.session.id === each.session.id && one.startMs === startMs);
+        return there ? [] : [{ ...placement, id: uuid(), startsAt: new Date(startMs).toISOString() }];
+      });
+    if (copies.length > 0) plan.change([...plan.placements, ...copies]);
+  };
+  const nameOf = (id: string) => {
+    const each = [...placed, ...placedOf(entry.neighbours, sessions)].find((one) => one.id === id);
+    return each
+      ? `${each.session.name} (${DateTime.fromMillis(each.startMs, { zone: crew.timeZone }).toFormat("ccc HH:mm")})`
+      : "a session";
+  };
+  const days = Array.from({ length: 7 }, (_, i) => addDays(weekStart, i));
+  const widestMin = Math.max(...shifts.map((shift) => (shift.endMs - shift.startMs) / 60_000), 240) + 150;
+
+  return (
+    <>
+      <WeekTitle crew={crew} weekStart={weekStart}>
+        <Tooltip title="Undo">
+          <span>
+            <IconButton aria-label="Undo" disabled={plan.past.length === 0} onClick={() => plan.dispatch({ type: "undone" })}>
+              <Undo2 size={22} />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Tooltip title="Redo">
+          <span>
+            <IconButton aria-label="Redo" disabled={plan.future.length === 0} onClick={() => plan.dispatch({ type: "redone" })}>
+              <Redo2 size={22} />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Box
+          role="status"
+          sx={{
+            display: "inline-flex",
+            alignItems: "center",
+            gap: 0.75,
+            px: 1,
+            color: plan.failed && plan.unsaved ? "warm.dark" : "text.secondary",
+            minWidth: 92,
+          }}
+        >
+          {plan.unsaved ? plan.failed ? <CloudOff size={18} aria-hidden /> : null : <Check size={18} aria-hidden />}
+          {!plan.unsaved ? "Saved" : (plan.failed ?? "Saving …")}
+        </Box>
+      </WeekTitle>
+      {shifts.length === 0 && (
+        <Alert severity="info" variant="outlined" sx={{ mb: 2 }}>
+          This crew has no shift in this week. The pattern is under the crew&apos;s settings.
+        </Alert>
+      )}
+      <Box sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 1fr) 286px" }, columnGap: 4, rowGap: 3, alignItems: "start" }}>
+        <Box>
+          {days.map((date) => {
+            const shift = shifts.find((each) => each.date === date);
+            const inShift = shift ? placed.filter((each) => shiftOf(each.startMs)?.date === date) : [];
+            return (
+              <ShiftRow
+                key={date}
+                date={date}
+                shift={shift}
+                placed={inShift}
+                sessions={sessions}
+                clashes={clashes}
+                chosenId={chosenId}
+                timeZone={crew.timeZone}
+                widestMin={widestMin}
+                now={now}
+                onPlace={place}
+                onMove={move}
+                onChoose={setChosenId}
+                onRemove={remove}
+              />
+            );
+          })}
+        </Box>
+        <Box sx={{ display: "grid", gap: 3, position: "sticky", top: 16 }}>
+          {chosen && (
+            <PlacementPanel
+              crew={crew}
+              placed={chosen}
+              shift={shiftOf(chosen.startMs)}
+              programId={plan.placements.find((each) => each.id === chosen.id)?.programId ?? ""}
+              onMove={(startMs) => move(chosen.id, startMs)}
+              onRepeat={() => repeat(chosen.id)}
+              onRemove={() => remove(chosen.id)}
+              onClose={() => setChosenId(null)}
+            />
+          )}
+          <ClashList
+            clashes={clashes}
+            text={(clash) => clashText(clash, nameOf, (region) => words.label("region", region))}
+            empty={placed.length === 0}
+            onChoose={setChosenId}
+            zone={crew.timeZone}
+          />
+        </Box>
+      </Box>
+      {plan.conflict && (
+        <Dialog open aria-labelledby="plan-conflict">
+          <DialogTitle id="plan-conflict">Somebody else changed this week meanwhile</DialogTitle>
+          <DialogContent>
+            Yours has {plan.placements.length} sessions, theirs {plan.conflict.placements.length}. Whichever you take, undo brings yours
+            back.
+          </DialogContent>
+          <DialogActions>
+            <Button variant="outlined" onClick={() => plan.dispatch({ type: "mineKept" })}>
+              Keep mine
+            </Button>
+            <Button variant="contained" onClick={() => plan.dispatch({ type: "theirsTaken" })}>
+              Take theirs
+            </Button>
+          </DialogActions>
+        </Dialog>
+      )}
+    </>
+  );
+}
+
+/** The same finding on several days is said once. */
+function byText(clashes: Clash[], text: (clash: Clash) => string): [string, Clash[]][] {
+  const groups = new Map<string, Clash[]>();
+  for (const clash of clashes) groups.set(text(clash), [...(groups.get(text(clash)) ?? []), clash]);
+  return [...groups];
+}
+
+function ClashList({
+  clashes,
+  text,
+  empty,
+  onChoose,
+  zone,
+}: {
+  clashes: Clash[];
+  text(clash: Clash): string;
+  empty: boolean;
+  onChoose(id: string): void;
+  zone: string;
+}) {
+  const stops = clashes.filter((clash) => clash.weight === "stop");
+  const notes = clashes.filter((clash) => clash.weight === "note");
+  const list = (some: Clash[], tone: string) => (
+    <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, display: "grid", gap: 1 }}>
+      {byText(some, text).map(([words, alike]) => (
+        <Box component="li" key={words} sx={{ borderLeft: "4px solid", borderColor: tone, pl: 1.5 }}>
+          <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
+            {alike.map((clash) => DateTime.fromISO(clash.date, { zone }).toFormat(alike.length > 1 ? "ccc" : "cccc")).join(", ")}
+          </Typography>
+          <Typography sx={{ lineHeight: 1.35 }}>{words}</Typography>
+          {alike[0]!.placementIds.length > 0 && (
+            <Button size="small" sx={{ px: 0, minHeight: 32 }} onClick={() => onChoose(alike[0]!.placementIds.at(-1)!)}>
+              Show
+            </Button>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+  return (
+    <Box component="section" aria-label="Clashes" role="status">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        {stops.length === 0 ? (empty ? "Nothing placed yet" : "No clashes") : `${stops.length} ${stops.length === 1 ? "clash" : "clashes"}`}
+      </Typography>
+      {empty && (
+        <Typography sx={{ color: "text.secondary" }}>Press + on a day to place a session, then repeat it over the week.</Typography>
+      )}
+      {list(stops, "warm.main")}
+      {!empty && notes.length > 0 && (
+        <>
+          <Typography variant="h3" sx={{ mt: 2, mb: 1 }}>
+            Worth knowing
+          </Typography>
+          {list(notes, "line")}
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,70 @@
+/** The chosen session of the plan: exact time, repeat, lead, take out. */
+import { Box, Button, IconButton, Typography } from "@mui/material";
+import { Play, Repeat, Trash2, X } from "lucide-react";
+import { DateTime } from "luxon";
+import { Link } from "react-router";
+import { onGrid, wallTime, type Placed, type Shift } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { clockText } from "@kind-grip/core/units";
+import type { CrewEntry } from "../app/api";
+import { TimeField } from "../parts/TimeField";
+import { runAddress } from "../run/address";
+
+interface PlacementPanelProps {
+  crew: CrewEntry;
+  placed: Placed;
+  shift: Shift | undefined;
+  programId: string;
+  onMove(startMs: number): void;
+  onRepeat(): void;
+  onRemove(): void;
+  onClose(): void;
+}
+
+export function PlacementPanel({ crew, placed, shift, programId, onMove, onRepeat, onRemove, onClose }: PlacementPanelProps) {
+  const words = wordsIn();
+  const setTime = (text: string) => {
+    const [hour = 0, minute = 0] = text.split(":").map(Number);
+    const from = (shift?.startMs ?? placed.startMs) - 2 * 3600_000;
+    // The typed time is the first such time after the shift's approach: half past one in a night shift is the next morning.
+    let time = DateTime.fromMillis(from, { zone: crew.timeZone }).set({ hour, minute, second: 0, millisecond: 0 });
+    if (time.toMillis() < from) time = time.plus({ days: 1 });
+    onMove(onGrid(time.toMillis()));
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Chosen session"
+      sx={{ bgcolor: "background.paper", borderRadius: 3, p: 2, display: "grid", gap: 1.5 }}
+    >
+      <Box sx={{ display: "flex", alignItems: "start" }}>
+        <Box sx={{ flex: 1 }}>
+          <Typography variant="h3">{placed.session.name}</Typography>
+          <Typography sx={{ color: "text.secondary" }}>
+            {words.label("slot", placed.session.slot)} · {clockText((placed.endMs - placed.startMs) / 1000)}
+          </Typography>
+        </Box>
+        <IconButton aria-label="Close" onClick={onClose}>
+          <X size={20} />
+        </IconButton>
+      </Box>
+      <TimeField label="Starts" value={wallTime(placed.startMs, crew.timeZone)} onChange={setTime} />
+      {shift && (
+        <Button variant="outlined" startIcon={<Repeat size={18} />} onClick={onRepeat}>
+          On every {shift.kind.name.toLowerCase()} shift
+        </Button>
+      )}
+      <Button
+        component={Link}
+        to={runAddress({ crewId: crew.id, programId, sessionId: placed.session.id, placementId: placed.id })}
+        variant="outlined"
+        startIcon={<Play size={18} />}
+      >
+        Lead it now
+      </Button>
+      <Button color="error" startIcon={<Trash2 size={18} />} onClick={onRemove}>
+        Take out
+      </Button>
+    </Box>
+  );
+}

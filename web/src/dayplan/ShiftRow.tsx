@@ -1,0 +1,345 @@
+/** One day on the shift ribbon: breaks as gaps, sessions as pinned tabs, spacing as a tether between tabs. */
+import { Box, IconButton, Menu, MenuItem, Typography } from "@mui/material";
+import { Plus } from "lucide-react";
+import { DateTime } from "luxon";
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { GRID_MIN, onGrid, wallTime, type Clash, type Placed, type Shift } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { clockText } from "@kind-grip/core/units";
+import type { PlaceableSession } from "./placed";
+
+interface ShiftRowProps {
+  date: string;
+  shift: Shift | undefined;
+  placed: Placed[];
+  sessions: PlaceableSession[];
+  clashes: Clash[];
+  chosenId: string | null;
+  timeZone: string;
+  /** Minutes the whole row shows, the same for every day so that lengths compare. */
+  widestMin: number;
+  now: number;
+  onPlace(session: PlaceableSession, date: string): void;
+  onMove(id: string, startMs: number): void;
+  onChoose(id: string): void;
+  onRemove(id: string): void;
+}
+
+const BEFORE_MIN = 75;
+const minute = 60_000;
+
+export function ShiftRow({
+  date,
+  shift,
+  placed,
+  sessions,
+  clashes,
+  chosenId,
+  timeZone,
+  widestMin,
+  now,
+  onPlace,
+  onMove,
+  onChoose,
+  onRemove,
+}: ShiftRowProps) {
+  const words = wordsIn();
+  const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
+  const strip = useRef<HTMLDivElement>(null);
+  const day = DateTime.fromISO(date, { zone: timeZone });
+  const fromMs = shift ? shift.startMs - BEFORE_MIN * minute : 0;
+  const x = (ms: number) => ((ms - fromMs) / minute / widestMin) * 100;
+  const isToday = shift !== undefined && now >= fromMs && now < shift.endMs + BEFORE_MIN * minute;
+
+  return (
+    <Box
+      component="section"
+      aria-label={day.toFormat("cccc d LLLL")}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "104px minmax(0, 1fr) 44px",
+        columnGap: 1.5,
+        borderTop: "2px solid",
+        borderColor: "line",
+        alignItems: "center",
+        minHeight: shift ? 104 : 40,
+      }}
+    >
+      <Box>
+        <Typography sx={{ fontWeight: 700, lineHeight: 1.2, color: shift ? "text.primary" : "text.secondary" }}>
+          {day.toFormat("ccc d")}
+        </Typography>
+        {shift ? (
+          <Typography sx={{ fontSize: "0.9rem", color: "text.secondary", lineHeight: 1.25 }}>
+            {shift.kind.name}
+            <br />
+            {wallTime(shift.startMs, timeZone)}–{wallTime(shift.endMs, timeZone)}
+            {shift.clockChangeMin !== 0 && (
+              <Box component="span" sx={{ display: "block", color: "warm.dark", fontWeight: 650 }}>
+                clock change, {shift.clockChangeMin > 0 ? "+" : "−"}
+                {Math.abs(shift.clockChangeMin)} min
+              </Box>
+            )}
+          </Typography>
+        ) : (
+          <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>off</Typography>
+        )}
+      </Box>
+      <Box ref={strip} sx={{ position: "relative", height: shift ? 96 : 0 }}>
+        {shift && (
+          <>
+            <Box
+              aria-hidden
+              sx={{
+                position: "absolute",
+                left: `${x(shift.startMs)}%`,
+                width: `${x(shift.endMs) - x(shift.startMs)}%`,
+                top: 52,
+                height: 18,
+                bgcolor: "primary.light",
+                borderRadius: 1,
+              }}
+            />
+            {shift.breaks.map((pause) => (
+              <Box
+                key={pause.startMs}
+                aria-hidden
+                title={`Break ${wallTime(pause.startMs, timeZone)}–${wallTime(pause.endMs, timeZone)}`}
+                sx={{
+                  position: "absolute",
+                  left: `${x(pause.startMs)}%`,
+                  width: `${x(pause.endMs) - x(pause.startMs)}%`,
+                  top: 50,
+                  height: 22,
+                  bgcolor: "background.default",
+                  borderInline: "2px solid",
+                  borderColor: "primary.main",
+                }}
+              />
+            ))}
+            {hours(shift, timeZone).map(({ ms, label }) => (
+              <Box
+                key={ms}
+                aria-hidden
+                sx={{
+                  position: "absolute",
+                  left: `${x(ms)}%`,
+                  top: 70,
+                  transform: "translateX(-50%)",
+                  fontSize: "0.8rem",
+                  color: "text.secondary",
+                  textAlign: "center",
+                  "&::before": { content: '""', display: "block", width: 2, height: 5, bgcolor: "text.secondary", mx: "auto" },
+                }}
+              >
+                {label}
+              </Box>
+            ))}
+            <Tethers placed={placed} clashes={clashes} x={x} />
+            {placed.map((each) => (
+              <Pin
+                key={each.id}
+                placed={each}
+                chosen={each.id === chosenId}
+                clashing={clashes.some((clash) => clash.weight === "stop" && clash.placementIds.includes(each.id))}
+                left={x(each.startMs)}
+                width={x(each.endMs) - x(each.startMs)}
+                label={wallTime(each.startMs, timeZone)}
+                msPerPx={() => (widestMin * minute) / (strip.current?.clientWidth ?? 1)}
+                onMove={(startMs) => onMove(each.id, startMs)}
+                onChoose={() => onChoose(each.id)}
+                onRemove={() => onRemove(each.id)}
+              />
+            ))}
+            {isToday && (
+              <Box aria-hidden sx={{ position: "absolute", left: `${x(now)}%`, top: 40, height: 38, width: 2, bgcolor: "text.primary" }} />
+            )}
+          </>
+        )}
+      </Box>
+      {shift && (
+        <>
+          <IconButton
+            aria-label={`Place a session on ${day.toFormat("cccc")}`}
+            aria-haspopup="menu"
+            onClick={(event) => setMenuAt(event.currentTarget)}
+          >
+            <Plus size={22} />
+          </IconButton>
+          <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
+            {sessions.map((session) => (
+              <MenuItem
+                key={`${session.programId} ${session.session.id}`}
+                onClick={() => {
+                  setMenuAt(null);
+                  onPlace(session, date);
+                }}
+              >
+                <Box>
+                  {session.session.name}
+                  <Box sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
+                    {words.label("slot", session.session.slot)} · {clockText(session.lengthSec)} · {session.programName}
+                  </Box>
+                </Box>
+              </MenuItem>
+            ))}
+          </Menu>
+        </>
+      )}
+    </Box>
+  );
+}
+
+interface PinProps {
+  placed: Placed;
+  chosen: boolean;
+  clashing: boolean;
+  left: number;
+  width: number;
+  label: string;
+  msPerPx(): number;
+  onMove(startMs: number): void;
+  onChoose(): void;
+  onRemove(): void;
+}
+
+/** A session pinned on the ribbon: dragged along it, or moved with the arrow keys on the 5-minute grid. */
+function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onMove, onChoose, onRemove }: PinProps) {
+  const pull = useRef<{ fromX: number; moved: number } | null>(null);
+  const [shiftMs, setShiftMs] = useState(0);
+  const start = (event: PointerEvent<HTMLDivElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    pull.current = { fromX: event.clientX, moved: 0 };
+    onChoose();
+  };
+  const move = (event: PointerEvent) => {
+    if (!pull.current) return;
+    const moved = onGrid((event.clientX - pull.current.fromX) * msPerPx());
+    pull.current.moved = moved;
+    setShiftMs(moved);
+  };
+  const stop = () => {
+    if (pull.current && pull.current.moved !== 0) onMove(onGrid(placed.startMs + pull.current.moved));
+    pull.current = null;
+    setShiftMs(0);
+  };
+  const key = (event: KeyboardEvent) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    if (by !== undefined) onMove(placed.startMs + by * GRID_MIN * minute * (event.shiftKey ? 12 : 1));
+    else if (event.key === "Delete" || event.key === "Backspace") onRemove();
+    else if (event.key === "Enter" || event.key === " ") onChoose();
+    else return;
+    event.preventDefault();
+  };
+  const tone = clashing ? "warm.main" : "primary.main";
+  return (
+    <Box
+      role="button"
+      tabIndex={0}
+      aria-pressed={chosen}
+      aria-label={`${placed.session.name} at ${label}${clashing ? ", clashes" : ""}. Arrow keys move it.`}
+      onPointerDown={start}
+      onPointerMove={move}
+      onPointerUp={stop}
+      onPointerCancel={stop}
+      onKeyDown={key}
+      sx={{
+        position: "absolute",
+        left: `${left}%`,
+        top: 2,
+        height: 66,
+        minWidth: 10,
+        width: `max(${width}%, 8px)`,
+        cursor: "grab",
+        touchAction: "none",
+        zIndex: chosen ? 3 : 2,
+        transform: `translateX(${shiftMs / msPerPx()}px)`,
+        transition: "none",
+      }}
+    >
+      <Box sx={{ position: "absolute", left: 0, bottom: 0, top: 26, width: "100%", bgcolor: tone, borderRadius: "0 2px 2px 2px" }} />
+      <Box
+        sx={{
+          position: "absolute",
+          left: 0,
+          top: 0,
+          px: 0.75,
+          height: 27,
+          display: "flex",
+          alignItems: "center",
+          whiteSpace: "nowrap",
+          bgcolor: tone,
+          color: clashing ? "warm.contrastText" : "primary.contrastText",
+          borderRadius: "5px 5px 5px 0",
+          fontSize: "0.875rem",
+          fontWeight: 650,
+          outline: chosen ? "3px solid" : "none",
+          outlineColor: "var(--mui-palette-text-primary)",
+          maxWidth: 172,
+          overflow: "hidden",
+          textOverflow: "ellipsis",
+        }}
+      >
+        {shiftMs !== 0 ? `${shiftMs > 0 ? "+" : "−"}${Math.abs(shiftMs / minute)} min` : `${label} ${placed.session.name}`}
+      </Box>
+    </Box>
+  );
+}
+
+/** Spacing between neighbours, in words where there is room; warm where a rule asks for more. */
+function Tethers({ placed, clashes, x }: { placed: Placed[]; clashes: Clash[]; x(ms: number): number }) {
+  const inOrder = [...placed].sort((a, b) => a.startMs - b.startMs);
+  return inOrder.slice(1).map((later, i) => {
+    const earlier = inOrder[i]!;
+    const gapMin = Math.round((later.startMs - earlier.endMs) / minute);
+    if (gapMin <= 0) return null;
+    const warm = clashes.some(
+      (clash) => clash.weight === "stop" && clash.placementIds.includes(earlier.id) && clash.placementIds.includes(later.id),
+    );
+    const left = x(earlier.endMs);
+    const width = x(later.startMs) - left;
+    return (
+      <Box
+        key={later.id}
+        aria-hidden
+        sx={{
+          position: "absolute",
+          left: `${left}%`,
+          width: `${width}%`,
+          top: 40,
+          borderTop: "2px dashed",
+          borderColor: warm ? "warm.main" : "text.secondary",
+          textAlign: "right",
+          pr: 0.5,
+          color: warm ? "warm.dark" : "text.secondary",
+          fontSize: "0.8rem",
+          lineHeight: 1,
+          overflow: "visible",
+        }}
+      >
+        <Box
+          component="span"
+          sx={{
+            position: "relative",
+            top: -15,
+            bgcolor: "background.default",
+            px: 0.25,
+            display: width > 9 ? "inline" : "none",
+            fontWeight: warm ? 700 : 400,
+          }}
+        >
+          {gapMin >= 60 ? `${Math.floor(gapMin / 60)} h${gapMin % 60 ? ` ${gapMin % 60} min` : ""}` : `${gapMin} min`}
+        </Box>
+      </Box>
+    );
+  });
+}
+
+/** Full hours of the wall clock inside a shift, every second one on long shifts. */
+function hours(shift: Shift, timeZone: string): { ms: number; label: string }[] {
+  const list: { ms: number; label: string }[] = [];
+  let time = DateTime.fromMillis(shift.startMs, { zone: timeZone }).startOf("hour");
+  if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
+  for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: time.toFormat("H") });
+  return list;
+}

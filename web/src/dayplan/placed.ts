@@ -1,0 +1,41 @@
+/** Placements with the session they place and how long the group takes for it. */
+import type { Placed, Placement, Shift } from "@kind-grip/core/dayplan";
+import { onGrid } from "@kind-grip/core/dayplan";
+import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { compileGroup, type Session } from "@kind-grip/core/session";
+import type { ProgramEntry } from "../app/api";
+
+export interface PlaceableSession {
+  programId: string;
+  programName: string;
+  session: Session;
+  lengthSec: number;
+}
+
+/** Sessions with at least one item, in the order of their programs. */
+export function placeableSessions(programs: readonly ProgramEntry[], personIds: readonly string[]): PlaceableSession[] {
+  return programs.flatMap(({ id, program }) =>
+    program.sessions
+      .filter((session) => session.items.length > 0)
+      .map((session) => ({
+        programId: id,
+        programName: program.name,
+        session,
+        lengthSec: compileGroup(session, FORM_TIMINGS, personIds).totalSec,
+      })),
+  );
+}
+
+/** Placements whose session is gone from its program are left out. */
+export function placedOf(placements: readonly Placement[], sessions: readonly PlaceableSession[]): Placed[] {
+  return placements.flatMap((placement) => {
+    const found = sessions.find((each) => each.programId === placement.programId && each.session.id === placement.sessionId);
+    const startMs = Date.parse(placement.startsAt);
+    return found ? [{ id: placement.id, session: found.session, startMs, endMs: startMs + found.lengthSec * 1000 }] : [];
+  });
+}
+
+/** The same place in another shift: as far from its start, or for post-shift sessions as far from its end. */
+export function sameIn(shift: Shift, from: Shift, startMs: number, slot: Session["slot"]): number {
+  return onGrid(slot === "postShift" ? shift.endMs - (from.endMs - startMs) : shift.startMs + (startMs - from.startMs));
+}

@@ -1,0 +1,216 @@
+/** The library: every movement, to find by what it works, where it fits and what posture it undoes. */
+import { Box, Button, InputAdornment, MenuItem, TextField, Typography } from "@mui/material";
+import { Search } from "lucide-react";
+import { useMemo, useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import {
+  filterMovements,
+  KIT_KINDS,
+  MOVEMENTS,
+  PHASES,
+  REGIONS,
+  SETTINGS,
+  WORK_POSTURES,
+  type KitKind,
+  type Movement,
+  type Phase,
+  type Region,
+  type Setting,
+  type WorkPosture,
+} from "@kind-grip/core/library";
+import { Empty } from "../parts/Empty";
+import { PageTitle } from "../parts/PageTitle";
+import { Toggle } from "../parts/Toggle";
+import { movementText } from "./movement-text";
+
+export default function LibraryPage() {
+  const words = wordsIn();
+  const [search, setSearch] = useSearchParams();
+  const [text, setText] = useState(search.get("q") ?? "");
+  const list = <T extends string>(key: string) => (search.get(key)?.split(",").filter(Boolean) ?? []) as T[];
+  const set = (key: string, value: string) =>
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        if (value) next.set(key, value);
+        else next.delete(key);
+        return next;
+      },
+      { replace: true },
+    );
+
+  const setting = search.get("setting") as Setting | null;
+  const kit = search.get("kit") as KitKind | "none" | null;
+  const found = useMemo(() => {
+    const place =
+      setting || kit ? { settings: setting ? [setting] : SETTINGS, kit: kit === "none" ? [] : kit ? [kit] : KIT_KINDS } : undefined;
+    const passed = filterMovements(
+      MOVEMENTS,
+      {
+        text: search.get("q") ?? "",
+        phases: list<Phase>("phase"),
+        regions: list<Region>("region"),
+        reverses: list<WorkPosture>("reverses"),
+        place,
+      },
+      (movement) => movementText(words, movement),
+    );
+    return kit && kit !== "none"
+      ? passed.filter((movement) => movement.kit.includes(kit) || movement.forms.some((form) => form.kit.includes(kit)))
+      : passed;
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the address holds every filter
+  }, [search]);
+  const phases = list<Phase>("phase");
+
+  return (
+    <>
+      <PageTitle title="Library" lead={`${found.length} of ${MOVEMENTS.length} movements`}>
+        {[...search.keys()].length > 0 && (
+          <Button
+            onClick={() => {
+              setSearch({}, { replace: true });
+              setText("");
+            }}
+          >
+            Clear filters
+          </Button>
+        )}
+      </PageTitle>
+      <Box sx={{ display: "grid", gap: 1.5, mb: 3 }}>
+        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label="Phase">
+          {PHASES.map((phase) => (
+            <Toggle
+              key={phase}
+              label={words.label("phase", phase)}
+              pressed={phases.includes(phase)}
+              onChange={(on) => set("phase", (on ? [...phases, phase] : phases.filter((each) => each !== phase)).join(","))}
+            />
+          ))}
+        </Box>
+        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr", lg: "1.3fr 1fr 1fr 1fr 1fr" }, gap: 1.5 }}>
+          <TextField
+            label="Find"
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+              set("q", event.target.value);
+            }}
+            slotProps={{
+              input: {
+                startAdornment: (
+                  <InputAdornment position="start">
+                    <Search size={18} />
+                  </InputAdornment>
+                ),
+              },
+            }}
+          />
+          <Filter
+            label="Region"
+            all="Any region"
+            value={search.get("region") ?? ""}
+            options={REGIONS.map((region) => [region, words.label("region", region)])}
+            onChange={(value) => set("region", value)}
+          />
+          <Filter
+            label="Undoes the posture"
+            all="Any posture"
+            value={search.get("reverses") ?? ""}
+            options={WORK_POSTURES.map((posture) => [posture, words.label("posture", posture)])}
+            onChange={(value) => set("reverses", value)}
+          />
+          <Filter
+            label="Place"
+            all="Any place"
+            value={setting ?? ""}
+            options={SETTINGS.map((each) => [each, words.label("setting", each)])}
+            onChange={(value) => set("setting", value)}
+          />
+          <Filter
+            label="Kit"
+            all="Any kit"
+            value={kit ?? ""}
+            options={[["none", "No kit at all"], ...KIT_KINDS.map((kind): [string, string] => [kind, words.label("kit", kind)])]}
+            onChange={(value) => set("kit", value)}
+          />
+        </Box>
+      </Box>
+      {found.length === 0 ? (
+        <Empty title="No movement fits all of these" text="Take a filter off; place and kit are the strictest." />
+      ) : (
+        PHASES.filter((phase) => found.some((movement) => movement.phase === phase)).map((phase) => (
+          <PhaseList key={phase} phase={phase} movements={found.filter((movement) => movement.phase === phase)} />
+        ))
+      )}
+    </>
+  );
+}
+
+function Filter({
+  label,
+  all,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  all: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  onChange(value: string): void;
+}) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+    >
+      <MenuItem value="">{all}</MenuItem>
+      {options.map(([key, name]) => (
+        <MenuItem key={key} value={key}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+function PhaseList({ phase, movements }: { phase: Phase; movements: readonly Movement[] }) {
+  const words = wordsIn();
+  return (
+    <Box
+      component="section"
+      aria-label={words.label("phase", phase)}
+      sx={{ display: "grid", gridTemplateColumns: { md: "150px 1fr" }, columnGap: 3, borderTop: "2px solid", borderColor: "line", py: 2 }}
+    >
+      <Typography variant="h2" sx={{ pt: 0.5 }}>
+        {words.label("phase", phase)}
+      </Typography>
+      <Box
+        component="ul"
+        sx={{ listStyle: "none", p: 0, m: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))", columnGap: 4 }}
+      >
+        {movements.map((movement) => {
+          const text = words.movement(movement.id);
+          return (
+            <Box component="li" key={movement.id}>
+              <Box
+                component={Link}
+                to={`/library/${movement.id}`}
+                sx={{ display: "block", py: 1, color: "inherit", textDecoration: "none", "&:hover .name": { textDecoration: "underline" } }}
+              >
+                <Typography className="name" sx={{ fontWeight: 700, fontSize: "1.1rem" }}>
+                  {text.name}
+                </Typography>
+                <Typography sx={{ color: "text.secondary", lineHeight: 1.35 }}>{text.feel}</Typography>
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}

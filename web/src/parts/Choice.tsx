@@ -1,0 +1,73 @@
+import { Box, ButtonBase } from "@mui/material";
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  options: readonly { value: T; label: string; note?: string }[];
+  value: T;
+  onChange(value: T): void;
+}
+
+/** A few exclusive options side by side; a radio group to the keyboard and to screen readers. */
+export function Choice<T extends string>({ label, options, value, onChange }: ChoiceProps<T>) {
+  const move = (by: number) => {
+    const index = options.findIndex((option) => option.value === value);
+    onChange(options[(index + by + options.length) % options.length]!.value);
+  };
+  return (
+    <Box
+      role="radiogroup"
+      aria-label={label}
+      sx={{
+        display: "inline-flex",
+        flexWrap: "wrap",
+        gap: 0.5,
+        p: 0.5,
+        border: "2px solid",
+        borderColor: "line",
+        borderRadius: 2,
+        bgcolor: "background.paper",
+      }}
+    >
+      {options.map((option) => {
+        const chosen = option.value === value;
+        return (
+          <ButtonBase
+            key={option.value}
+            role="radio"
+            aria-checked={chosen}
+            tabIndex={chosen ? 0 : -1}
+            ref={(node: HTMLButtonElement | null) => {
+              if (chosen && node?.parentElement?.contains(document.activeElement)) node.focus();
+            }}
+            onClick={() => onChange(option.value)}
+            onKeyDown={(event) => {
+              if (event.key === "ArrowRight" || event.key === "ArrowDown") move(1);
+              else if (event.key === "ArrowLeft" || event.key === "ArrowUp") move(-1);
+              else return;
+              event.preventDefault();
+              event.stopPropagation();
+            }}
+            sx={{
+              px: 1.5,
+              minHeight: 40,
+              borderRadius: 1.5,
+              fontSize: "1rem",
+              fontWeight: 600,
+              display: "flex",
+              flexDirection: "column",
+              lineHeight: 1.15,
+              ...(chosen ? { bgcolor: "primary.main", color: "primary.contrastText" } : { color: "text.primary" }),
+            }}
+          >
+            {option.label}
+            {option.note && (
+              <Box component="span" sx={{ fontSize: "0.8rem", fontWeight: 500 }}>
+                {option.note}
+              </Box>
+            )}
+          </ButtonBase>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,47 @@
+import { TextField } from "@mui/material";
+import { useState } from "react";
+
+interface TimeFieldProps {
+  label: string;
+  /** `HH:MM`, 24 hours whatever the browser's language. */
+  value: string;
+  onChange(value: string): void;
+}
+
+/** A wall clock time to type: `7`, `730`, `7.30` and `07:30` are all understood. */
+export function TimeField({ label, value, onChange }: TimeFieldProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const read = typed === null ? value : readTime(typed);
+  const commit = () => {
+    if (typed !== null && read && read !== value) onChange(read);
+    if (read) setTyped(null);
+  };
+  return (
+    <TextField
+      label={label}
+      value={typed ?? value}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") {
+          event.preventDefault();
+          commit();
+        }
+        if (event.key === "Escape") setTyped(null);
+      }}
+      error={read === undefined}
+      helperText={read === undefined ? "is not a time, e.g. 07:30" : undefined}
+      sx={{ width: 120 }}
+      slotProps={{ htmlInput: { inputMode: "numeric" } }}
+    />
+  );
+}
+
+/** `HH:MM`, or undefined when the text is no time. */
+export function readTime(text: string): string | undefined {
+  const match = /^(\d{1,2})(?:[:.h ]?(\d{2}))?$/.exec(text.trim());
+  const hour = Number(match?.[1]);
+  const minute = Number(match?.[2] ?? 0);
+  if (!match || hour > 23 || minute > 59) return undefined;
+  return `${String(hour).padStart(2, "0")}:${String(minute).padStart(2, "0")}`;
+}

@@ -1,0 +1,153 @@
+/** The chosen item: form, sides with what alternating saves, every number of its dose, and who does another form. */
+import { Box, IconButton, MenuItem, TextField, Typography } from "@mui/material";
+import { ArrowLeft, ArrowRight, Copy, Trash2, X } from "lucide-react";
+import { Link } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import { findMovement, FORM_TIMINGS, rungOf } from "@kind-grip/core/library";
+import {
+  alternatingSaving,
+  doseInForm,
+  duplicateItem,
+  moveItem,
+  removeItem,
+  type Item,
+  type Session,
+  type Sides,
+} from "@kind-grip/core/session";
+import { v7 as uuid } from "uuid";
+import { useAppDispatch } from "../app/store";
+import type { PersonEntry } from "../app/api";
+import { Choice } from "../parts/Choice";
+import { Stepper } from "../parts/Stepper";
+import { Toggle } from "../parts/Toggle";
+import { numbersOf } from "./dose-edit";
+import { itemChosen } from "./editor-state";
+import { PersonalForms } from "./PersonalForms";
+import { useEdit } from "./use-editor";
+
+const SIDE_LABELS: Record<Sides, string> = { together: "Together", inTurn: "In turn", alternating: "Alternating" };
+
+export function Inspector({ session, item, people }: { session: Session; item: Item; people: PersonEntry[] }) {
+  const words = wordsIn();
+  const { changeItem, changeSession } = useEdit();
+  const dispatch = useAppDispatch();
+  const movement = findMovement(item.movementId);
+  if (!movement) return null;
+  const index = session.items.findIndex((each) => each.id === item.id);
+  const change = (part: Partial<Omit<Item, "id">>, gesture?: string) => changeItem(session, item.id, part, gesture);
+  const setForm = (formId: string) => change({ formId, dose: doseInForm(item.dose, FORM_TIMINGS.get(movement.id)?.get(formId)) });
+  const form = movement.forms[rungOf(movement, item.formId)];
+  const takesLoad = (form?.kit ?? []).some(isWeight) || movement.kit.some(isWeight);
+  const saving =
+    movement.sideModes.includes("alternating") && movement.sideModes.includes("inTurn") ? alternatingSaving(item, FORM_TIMINGS) : 0;
+  const note = (sides: Sides) =>
+    sides === "alternating" && saving !== 0 ? (saving > 0 ? `saves ${saving} s` : `costs ${-saving} s`) : undefined;
+
+  return (
+    <Box
+      component="section"
+      aria-label="Chosen item"
+      sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, mt: 0.5, display: "grid", gap: 1.75 }}
+    >
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
+        <Typography variant="h2" sx={{ mr: 1 }}>
+          {index + 1}.{" "}
+          <Link to={`/library/${movement.id}`} style={{ color: "inherit" }}>
+            {words.movementName(movement.id)}
+          </Link>
+        </Typography>
+        <Typography sx={{ color: "text.secondary", mr: "auto" }}>stay under {movement.effortCap} of 10</Typography>
+        <IconButton aria-label="Move earlier" disabled={index === 0} onClick={() => changeSession(moveItem(session, item.id, index - 1))}>
+          <ArrowLeft size={20} />
+        </IconButton>
+        <IconButton
+          aria-label="Move later"
+          disabled={index === session.items.length - 1}
+          onClick={() => changeSession(moveItem(session, item.id, index + 1))}
+        >
+          <ArrowRight size={20} />
+        </IconButton>
+        <IconButton aria-label="Double the item" onClick={() => changeSession(duplicateItem(session, item.id, uuid()))}>
+          <Copy size={19} />
+        </IconButton>
+        <IconButton
+          aria-label="Take the item out"
+          onClick={() => {
+            dispatch(itemChosen((session.items[index + 1] ?? session.items[index - 1])?.id ?? null));
+            changeSession(removeItem(session, item.id));
+          }}
+        >
+          <Trash2 size={19} />
+        </IconButton>
+        <IconButton aria-label="Close the item" onClick={() => dispatch(itemChosen(null))}>
+          <X size={20} />
+        </IconButton>
+      </Box>
+      <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "end" }}>
+        {numbersOf(item.dose).map((number) => (
+          <Stepper
+            key={number.key}
+            label={number.label}
+            unit={number.unit}
+            value={number.value}
+            min={number.min}
+            max={number.max}
+            step={number.step}
+            onChange={(value) => change({ dose: number.set(value) }, `step ${item.id} ${number.key}`)}
+          />
+        ))}
+        {takesLoad && (
+          <Stepper
+            label="Load in each hand"
+            unit="kg"
+            value={item.loadKg ?? 0}
+            min={0}
+            max={40}
+            step={0.5}
+            onChange={(kg) => change({ loadKg: kg === 0 ? null : kg }, `step ${item.id} load`)}
+          />
+        )}
+      </Box>
+      <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "center" }}>
+        {movement.forms.length > 1 && (
+          <TextField select label="Form" value={item.formId} onChange={(event) => setForm(event.target.value)} sx={{ width: 250 }}>
+            {movement.forms.map((each) => (
+              <MenuItem key={each.id} value={each.id}>
+                {words.formName(movement.id, each.id)}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        {movement.sideModes.length > 1 && (
+          <Choice<Sides>
+            label="Sides"
+            value={item.sides}
+            onChange={(sides) => change({ sides })}
+            options={movement.sideModes.map((value) => ({ value, label: SIDE_LABELS[value], note: note(value) }))}
+          />
+        )}
+        {item.sides !== "together" && (
+          <Choice
+            label="First side"
+            value={item.firstSide}
+            onChange={(firstSide) => change({ firstSide })}
+            options={[
+              { value: "left", label: "L first" },
+              { value: "right", label: "R first" },
+            ]}
+          />
+        )}
+        {index < session.items.length - 1 && (
+          <Toggle label="Paired with the next" pressed={item.pairedWithNext} onChange={(pairedWithNext) => change({ pairedWithNext })} />
+        )}
+      </Box>
+      {movement.forms.length > 1 && people.length > 0 && (
+        <PersonalForms session={session} item={item} movement={movement} people={people} />
+      )}
+    </Box>
+  );
+}
+
+function isWeight(kind: string): boolean {
+  return ["dumbbell", "bottle", "hammer", "plate"].includes(kind);
+}

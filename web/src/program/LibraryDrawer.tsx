@@ -1,0 +1,158 @@
+/** The library beside the score: press + or drag onto it. What does not fit the crew's place or kit says why. */
+import { useDraggable } from "@dnd-kit/core";
+import { Box, IconButton, InputAdornment, MenuItem, TextField, Typography } from "@mui/material";
+import { Plus, Search } from "lucide-react";
+import { useMemo, useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import {
+  doseFor,
+  filterMovements,
+  FORM_TIMINGS,
+  misfitsOf,
+  MOVEMENTS,
+  newItem,
+  PHASES,
+  type Movement,
+  type Phase,
+  type Style,
+} from "@kind-grip/core/library";
+import { compilePerson, doseText } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import type { CrewEntry } from "../app/api";
+import { movementText } from "../library/movement-text";
+import { Toggle } from "../parts/Toggle";
+
+export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: Style; onAdd(movementId: string): void }) {
+  const words = wordsIn();
+  const [text, setText] = useState("");
+  const [phase, setPhase] = useState<Phase | "">("");
+  const [fitting, setFitting] = useState(true);
+  const place = useMemo(() => ({ settings: crew.settings, kit: crew.kit.map((entry) => entry.kind) }), [crew]);
+  const found = useMemo(
+    () =>
+      filterMovements(MOVEMENTS, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
+        movementText(words, movement),
+      ),
+    [text, phase, fitting, place, words],
+  );
+  return (
+    <Box
+      component="aside"
+      aria-label="Library"
+      sx={{
+        borderLeft: { lg: "2px solid" },
+        borderColor: { lg: "line" },
+        pl: { lg: 2 },
+        position: "sticky",
+        top: 12,
+        display: "grid",
+        gap: 1.25,
+        maxHeight: "calc(100dvh - 24px)",
+        gridTemplateRows: "auto auto auto minmax(0, 1fr)",
+      }}
+    >
+      <TextField
+        placeholder="Find a movement"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        slotProps={{
+          htmlInput: { "aria-label": "Find a movement" },
+          input: {
+            startAdornment: (
+              <InputAdornment position="start">
+                <Search size={18} />
+              </InputAdornment>
+            ),
+          },
+        }}
+      />
+      <TextField
+        select
+        value={phase}
+        onChange={(event) => setPhase(event.target.value as Phase | "")}
+        slotProps={{ htmlInput: { "aria-label": "Phase" }, select: { displayEmpty: true } }}
+      >
+        <MenuItem value="">All phases</MenuItem>
+        {PHASES.map((each) => (
+          <MenuItem key={each} value={each}>
+            {words.label("phase", each)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Box>
+        <Toggle label="Fits this crew" pressed={fitting} onChange={setFitting} />
+      </Box>
+      <Box component="ul" tabIndex={0} aria-label="Movements" sx={{ listStyle: "none", m: 0, p: 0, overflowY: "auto", minHeight: 240 }}>
+        {found.map((movement, i) => (
+          <Box component="li" key={movement.id}>
+            {movement.phase !== found[i - 1]?.phase && (
+              <Typography component="h3" sx={{ fontSize: "0.95rem", fontWeight: 700, color: "text.secondary", pt: 1 }}>
+                {words.label("phase", movement.phase)}
+              </Typography>
+            )}
+            <DrawerEntry movement={movement} style={style} misfit={misfitText(movement, place, words)} onAdd={() => onAdd(movement.id)} />
+          </Box>
+        ))}
+        {found.length === 0 && (
+          <Typography sx={{ color: "text.secondary", py: 2 }}>Nothing fits. {fitting ? "Look beyond what fits this crew?" : ""}</Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; style: Style; misfit: string; onAdd(): void }) {
+  const name = wordsIn().movementName(movement.id);
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `drawer-${movement.id}`, data: { movementId: movement.id } });
+  const item = newItem(movement, style, "00000000-0000-7000-8000-000000000000");
+  const total = compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, FORM_TIMINGS).totalSec;
+  return (
+    <Box
+      ref={setNodeRef}
+      {...listeners}
+      style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "1fr 44px",
+        alignItems: "center",
+        cursor: "grab",
+        touchAction: "none",
+        position: "relative",
+        zIndex: isDragging ? 10 : 0,
+        bgcolor: isDragging ? "background.paper" : undefined,
+        borderRadius: 1,
+      }}
+    >
+      <Box sx={{ py: 0.5 }}>
+        <Typography sx={{ lineHeight: 1.2, fontWeight: 600 }}>{name}</Typography>
+        <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.3 }}>
+          {doseText(doseFor(movement, style))} · {clockText(total)}
+        </Typography>
+        {misfit && <Typography sx={{ fontSize: "0.875rem", color: "warm.dark", lineHeight: 1.3 }}>{misfit}</Typography>}
+      </Box>
+      <IconButton aria-label={`Add ${name}`} onClick={onAdd} onPointerDown={(event) => event.stopPropagation()}>
+        <Plus size={20} />
+      </IconButton>
+    </Box>
+  );
+}
+
+function misfitText(
+  movement: Movement,
+  place: { settings: CrewEntry["settings"]; kit: CrewEntry["kit"][number]["kind"][] },
+  words: ReturnType<typeof wordsIn>,
+): string {
+  const fits = movement.forms.some((form) => misfitsOf(movement, form.id, place).length === 0);
+  if (fits) return "";
+  const [first] = misfitsOf(movement, movement.startForm, place);
+  if (!first) return "";
+  return first.kind === "setting"
+    ? `Needs: ${first.needs
+        .map((each) => words.label("setting", each))
+        .join(" or ")
+        .toLowerCase()}`
+    : `Needs: ${first.needs
+        .map((each) => words.label("kit", each))
+        .join(" or ")
+        .toLowerCase()}`;
+}

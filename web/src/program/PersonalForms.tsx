@@ -1,0 +1,124 @@
+/** Who does another form of the chosen item, and whether with a smaller dose. */
+import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { easierForm, FORM_TIMINGS, rungOf, type Movement } from "@kind-grip/core/library";
+import { compilePerson, groupWaits, setPersonalForm, type Item, type PersonalForm, type Session } from "@kind-grip/core/session";
+import { spanText } from "@kind-grip/core/units";
+import type { PersonEntry } from "../app/api";
+import { Stepper } from "../parts/Stepper";
+import { countOf, lengthOf } from "./dose-edit";
+import { useEdit } from "./use-editor";
+
+export function PersonalForms({
+  session,
+  item,
+  movement,
+  people,
+}: {
+  session: Session;
+  item: Item;
+  movement: Movement;
+  people: PersonEntry[];
+}) {
+  const words = wordsIn();
+  const { changeSession } = useEdit();
+  const [adding, setAdding] = useState(false);
+  const set = (personId: string, own: PersonalForm | undefined, gesture?: string) =>
+    changeSession(setPersonalForm(session, item.id, personId, own), gesture);
+  const withOwn = people.filter((person) => item.personal[person.id]);
+  const others = people.filter((person) => !item.personal[person.id]);
+  const suggested = easierForm(movement, item.formId) ?? movement.forms.find((form) => form.id !== item.formId)!;
+  const one: Session = { ...session, items: [item] };
+  const itemSec = compilePerson(one, FORM_TIMINGS).totalSec;
+  const waits = groupWaits(
+    one,
+    FORM_TIMINGS,
+    people.map((person) => person.id),
+  );
+  const groupWait = Math.max(0, ...people.filter((person) => !item.personal[person.id]).map((person) => waits.get(person.id) ?? 0));
+
+  return (
+    <Box sx={{ display: "grid", gap: 1 }}>
+      {withOwn.map((person) => {
+        const own = item.personal[person.id]!;
+        const dose = own.dose ?? item.dose;
+        const rung = rungOf(movement, own.formId) - rungOf(movement, item.formId);
+        const ownSec = compilePerson(one, FORM_TIMINGS, person.id).totalSec;
+        return (
+          <Box key={person.id} sx={{ display: "flex", gap: 1.5, alignItems: "end", flexWrap: "wrap" }}>
+            <Typography sx={{ width: 170, fontWeight: 700, pb: 1.25 }}>{person.name}</Typography>
+            <TextField
+              select
+              label={rung < 0 ? "Easier form" : rung > 0 ? "Harder form" : "Same form"}
+              value={own.formId}
+              onChange={(event) => set(person.id, { ...own, formId: event.target.value })}
+              sx={{ width: 250 }}
+            >
+              {movement.forms.map((form) => (
+                <MenuItem key={form.id} value={form.id}>
+                  {words.formName(movement.id, form.id)}
+                </MenuItem>
+              ))}
+            </TextField>
+            {[countOf(dose), lengthOf(dose)].map((number) => (
+              <Stepper
+                key={number.key}
+                label={number.label}
+                unit={number.unit}
+                value={number.value}
+                min={number.min}
+                max={number.max}
+                step={number.step}
+                onChange={(value) => set(person.id, { ...own, dose: number.set(value) }, `own ${person.id} ${number.key}`)}
+              />
+            ))}
+            <Typography sx={{ color: "text.secondary", pb: 1.25 }}>
+              {ownSec === itemSec
+                ? "same time"
+                : ownSec > itemSec
+                  ? `${spanText(ownSec - itemSec)} longer`
+                  : `${spanText(itemSec - ownSec)} shorter`}
+            </Typography>
+            <IconButton aria-label={`${person.name} does the same as everybody`} onClick={() => set(person.id, undefined)}>
+              <X size={20} />
+            </IconButton>
+          </Box>
+        );
+      })}
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
+        {adding ? (
+          <TextField
+            select
+            label="Who"
+            value=""
+            autoFocus
+            onChange={(event) => {
+              set(event.target.value, { formId: suggested.id });
+              setAdding(false);
+            }}
+            onBlur={() => setAdding(false)}
+            sx={{ width: 260 }}
+            slotProps={{ select: { defaultOpen: true } }}
+          >
+            {others.map((person) => (
+              <MenuItem key={person.id} value={person.id}>
+                {person.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        ) : (
+          others.length > 0 && (
+            <Button startIcon={<Plus size={18} />} onClick={() => setAdding(true)}>
+              {easierForm(movement, item.formId) ? "Somebody does an easier form" : "Somebody does another form"}
+            </Button>
+          )
+        )}
+        {groupWait > 0 && (
+          <Typography sx={{ color: "warm.dark" }}>The group waits {spanText(groupWait)} here for its slowest form.</Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}

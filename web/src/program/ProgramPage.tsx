@@ -1,0 +1,165 @@
+/** One program in the editor. */
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { useEffect, useState } from "react";
+import { useParams } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/dayplan";
+import { movementOf, newItem } from "@kind-grip/core/library";
+import { addItem, moveItem } from "@kind-grip/core/session";
+import { v7 as uuid } from "uuid";
+import { serverApi, type CrewEntry, type PersonEntry, type ProgramEntry } from "../app/api";
+import { useNow } from "../app/now";
+import { useAppDispatch, useAppSelector } from "../app/store";
+import { useCrew } from "../crew/CrewFrame";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { useTabTitle } from "../parts/PageTitle";
+import { ConflictDialog } from "./ConflictDialog";
+import { draftOf } from "./drafts";
+import { closedEditor, conflictFound, itemChosen, opened } from "./editor-state";
+import { Inspector } from "./Inspector";
+import { LibraryDrawer } from "./LibraryDrawer";
+import { ProgramBar } from "./ProgramBar";
+import { RegionBalance } from "./RegionBalance";
+import { Score } from "./score/Score";
+import { SessionTabs } from "./SessionTabs";
+import { useAutosave } from "./use-autosave";
+import { useEdit, useEditedSession, useTimeline } from "./use-editor";
+
+export default function ProgramPage() {
+  const { programId } = useParams();
+  const crew = useCrew();
+  const program = serverApi.useProgramQuery(programId!, { refetchOnMountOrArgChange: true });
+  const people = serverApi.usePeopleQuery(crew.id);
+  return (
+    <Loaded query={program}>
+      {(entry) => <Loaded query={people}>{(list) => <OpenProgram key={entry.id} entry={entry} crew={crew} people={list} />}</Loaded>}
+    </Loaded>
+  );
+}
+
+/** Puts the program into the editor once, with the draft of an earlier visit where there is one. */
+function OpenProgram({ entry, crew, people }: { entry: ProgramEntry; crew: CrewEntry; people: PersonEntry[] }) {
+  const dispatch = useAppDispatch();
+  const open = useAppSelector((state) => state.editor.programId === entry.id);
+  useEffect(() => {
+    const draft = draftOf(entry.id);
+    const differs = draft && JSON.stringify(draft.program) !== JSON.stringify(entry.program);
+    dispatch(opened({ entry: differs ? { ...entry, version: draft.version } : entry, draft: differs ? draft.program : undefined }));
+    if (differs && draft.version !== entry.version) dispatch(conflictFound(entry));
+    return () => {
+      dispatch(closedEditor());
+      dispatch(serverApi.util.invalidateTags(["Programs"]));
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once a visit: the editor is ahead of later answers
+  }, [entry.id]);
+  return open ? <Editor crew={crew} people={people} /> : null;
+}
+
+function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
+  const { program, changeSession } = useEdit();
+  const session = useEditedSession();
+  const dispatch = useAppDispatch();
+  const itemId = useAppSelector((state) => state.editor.itemId);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const today = dateAt(useNow(), crew.timeZone);
+  const here = people.filter((person) => isHere(person, today));
+  useAutosave();
+  useTabTitle(`${program.name}, ${crew.name}`);
+
+  const add = (movementId: string, index?: number) => {
+    if (!session) return;
+    const item = newItem(movementOf(movementId), program.style, uuid());
+    const chosenAt = session.items.findIndex((each) => each.id === itemId);
+    changeSession(addItem(session, item, index ?? (chosenAt < 0 ? undefined : chosenAt + 1)));
+    dispatch(itemChosen(item.id));
+  };
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (!session || !over) return;
+    const index = session.items.findIndex((item) => item.id === over.id);
+    const movementId = active.data.current?.movementId as string | undefined;
+    if (movementId) add(movementId, index < 0 ? session.items.length : index);
+    else if (index >= 0 && active.id !== over.id) changeSession(moveItem(session, String(active.id), index));
+  };
+
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <ProgramBar crew={crew} />
+      <Box sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 1fr) 268px" }, columnGap: 3, rowGap: 3, alignItems: "start" }}>
+        <Box sx={{ minWidth: 0 }}>
+          <SessionTabs />
+          {!session ? (
+            <Empty
+              title="Which time of the shift first?"
+              text="A session fills one slot: before the shift, a break, or after it. Choose one above."
+            />
+          ) : session.items.length === 0 ? (
+            <Empty
+              title={`${session.name} is empty`}
+              text="Take movements from the library on the right: press + or drag them here. Start with one that gets ready."
+            />
+          ) : (
+            <SessionScore session={session} crew={crew} people={here} />
+          )}
+        </Box>
+        {session && <LibraryDrawer crew={crew} style={program.style} onAdd={add} />}
+      </Box>
+      <ConflictDialog />
+    </DndContext>
+  );
+}
+
+function SessionScore({
+  session,
+  crew,
+  people,
+}: {
+  session: NonNullable<ReturnType<typeof useEditedSession>>;
+  crew: CrewEntry;
+  people: PersonEntry[];
+}) {
+  const [seenFor, setSeenFor] = useState("");
+  const personId = people.some((person) => person.id === seenFor) ? seenFor : null;
+  const timeline = useTimeline(
+    session,
+    people.map((person) => person.id),
+    personId,
+  );
+  const itemId = useAppSelector((state) => state.editor.itemId);
+  const item = session.items.find((each) => each.id === itemId);
+  const differing = people.filter((person) => session.items.some((each) => each.personal[person.id]));
+  return (
+    <>
+      <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
+      {item ? (
+        <Inspector key={item.id} session={session} item={item} people={people} />
+      ) : (
+        <Box sx={{ display: "flex", gap: 3, mt: 1, alignItems: "center", flexWrap: "wrap" }}>
+          <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 260 }}>
+            Choose an item to change it. Arrow keys move along the score.
+          </Typography>
+          {differing.length > 0 && (
+            <TextField
+              select
+              label="Score of"
+              value={personId ?? ""}
+              onChange={(event) => setSeenFor(event.target.value)}
+              sx={{ width: 260 }}
+              slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+            >
+              <MenuItem value="">the whole group</MenuItem>
+              {differing.map((person) => (
+                <MenuItem key={person.id} value={person.id}>
+                  {person.name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
+          {personId && <Button onClick={() => setSeenFor("")}>Back to the group</Button>}
+        </Box>
+      )}
+      <RegionBalance session={session} timeline={timeline} people={people} />
+    </>
+  );
+}

@@ -1,0 +1,142 @@
+/** The programs of a crew. */
+import { Alert, Box, Button, Typography } from "@mui/material";
+import { FileUp, Plus, Printer } from "lucide-react";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import { DEFAULT_STYLE, FORM_TIMINGS } from "@kind-grip/core/library";
+import { compilePerson } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type ProblemBody } from "../app/api";
+import { useCrew } from "../crew/CrewFrame";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+
+export default function ProgramsPage() {
+  const crew = useCrew();
+  const words = wordsIn();
+  const query = serverApi.useProgramsQuery(crew.id);
+  const [create, { isLoading }] = serverApi.useCreateProgramMutation();
+  const [bringIn] = serverApi.useImportProgramMutation();
+  const [problem, setProblem] = useState<ProblemBody | null>(null);
+  const navigate = useNavigate();
+
+  const start = async () => {
+    const made = await create({
+      crewId: crew.id,
+      id: uuid(),
+      program: { name: `${crew.trade} hands`, style: DEFAULT_STYLE, weeks: 4, sessions: [] },
+    });
+    if (made.data) await navigate(made.data.id);
+    else setProblem(problemOf(made.error));
+  };
+  const importFile = async (file: File | undefined) => {
+    if (!file) return;
+    setProblem(null);
+    const made = await bringIn({ crewId: crew.id, id: uuid(), text: await file.text() });
+    if (made.data) await navigate(made.data.id);
+    else setProblem(problemOf(made.error));
+  };
+  const importButton = (
+    <Button component="label" variant="outlined" startIcon={<FileUp size={20} />}>
+      Bring in a file
+      <Box
+        component="input"
+        type="file"
+        accept=".json,application/json"
+        aria-label="Program file"
+        onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
+          void importFile(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+        sx={{ position: "absolute", width: 1, height: 1, opacity: 0 }}
+      />
+    </Button>
+  );
+  const startButton = (
+    <Button variant="contained" startIcon={<Plus size={20} />} disabled={isLoading} onClick={() => void start()}>
+      Start a program
+    </Button>
+  );
+  return (
+    <>
+      <PageTitle title="Programs">
+        {importButton}
+        {startButton}
+      </PageTitle>
+      {problem && (
+        <Alert severity="error" variant="outlined" onClose={() => setProblem(null)} sx={{ mb: 3, maxWidth: 820 }}>
+          {problem.message}
+          {problem.fields.length > 0 && (
+            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+              {problem.fields.slice(0, 12).map((field) => (
+                <li key={`${field.path} ${field.message}`}>
+                  {field.path && <code>{field.path}</code>} {field.message}
+                </li>
+              ))}
+            </Box>
+          )}
+        </Alert>
+      )}
+      <Loaded query={query}>
+        {(programs) =>
+          programs.length === 0 ? (
+            <Empty
+              title="No program yet"
+              text={`A program holds the sessions for this crew's slots: ${clockText(crew.slots.preShift)} before the shift, ${clockText(crew.slots.break)} in a break, ${clockText(crew.slots.postShift)} after it.`}
+            />
+          ) : (
+            <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+              {programs.map(({ id, program }) => (
+                <Box
+                  component="li"
+                  key={id}
+                  sx={{
+                    borderTop: "2px solid",
+                    borderColor: "line",
+                    py: 2,
+                    display: "grid",
+                    gridTemplateColumns: { md: "1.2fr 2fr auto" },
+                    gap: 3,
+                    alignItems: "center",
+                  }}
+                >
+                  <Box>
+                    <Typography variant="h2">
+                      <Box component={Link} to={id} sx={{ color: "inherit" }}>
+                        {program.name}
+                      </Box>
+                    </Typography>
+                    <Typography sx={{ color: "text.secondary" }}>
+                      {words.label("stretchSchool", program.style.stretch)} · {words.label("loadSchool", program.style.load)} ·{" "}
+                      {program.weeks} weeks
+                    </Typography>
+                  </Box>
+                  <Box>
+                    {program.sessions.map((session) => {
+                      const total = compilePerson(session, FORM_TIMINGS).totalSec;
+                      const slot = crew.slots[session.slot];
+                      return (
+                        <Typography key={session.id}>
+                          <strong>{clockText(total)}</strong> {session.name}{" "}
+                          <Box component="span" sx={{ color: total > slot ? "warm.dark" : "text.secondary" }}>
+                            {total > slot ? `over its ${clockText(slot)}` : `of ${clockText(slot)}`}
+                          </Box>
+                        </Typography>
+                      );
+                    })}
+                  </Box>
+                  <Button component="a" href={`/api/programs/${id}/hand-out.pdf`} startIcon={<Printer size={20} />}>
+                    Hand-out
+                  </Button>
+                </Box>
+              ))}
+            </Box>
+          )
+        }
+      </Loaded>
+    </>
+  );
+}

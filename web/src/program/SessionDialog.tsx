@@ -1,0 +1,64 @@
+/** A session's name and slot, and removing it. */
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from "@mui/material";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import type { Session, SlotKind } from "@kind-grip/core/session";
+import { useAppDispatch } from "../app/store";
+import { notify } from "../app/notices";
+import { Choice } from "../parts/Choice";
+import { sessionChosen, undone } from "./editor-state";
+import { useEdit } from "./use-editor";
+
+export function SessionDialog({ session, onClose }: { session: Session; onClose(): void }) {
+  const words = wordsIn();
+  const { program, change, changeSession } = useEdit();
+  const dispatch = useAppDispatch();
+  const [name, setName] = useState(session.name);
+  const [slot, setSlot] = useState<SlotKind>(session.slot);
+  const missing = name.trim() === "";
+  const save = () => {
+    if (missing) return;
+    changeSession({ ...session, name: name.trim(), slot });
+    onClose();
+  };
+  const remove = () => {
+    change({ ...program, sessions: program.sessions.filter((each) => each.id !== session.id) });
+    dispatch(sessionChosen(null));
+    dispatch(notify({ text: `${session.name} is out of the program.`, undo: () => dispatch(undone()) }));
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="session-title" fullWidth maxWidth="sm">
+      <DialogTitle id="session-title">{session.name}</DialogTitle>
+      <DialogContent>
+        <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
+          <TextField
+            label="Name"
+            value={name}
+            autoFocus
+            onChange={(event) => setName(event.target.value)}
+            onKeyDown={(event) => event.key === "Enter" && save()}
+            error={missing}
+            helperText={missing ? "is missing" : undefined}
+            slotProps={{ htmlInput: { maxLength: 120 } }}
+          />
+          <Choice<SlotKind>
+            label="Slot"
+            value={slot}
+            onChange={setSlot}
+            options={(["preShift", "break", "postShift"] as const).map((value) => ({ value, label: words.label("slot", value) }))}
+          />
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button color="error" onClick={remove} sx={{ mr: "auto" }}>
+          Take out
+        </Button>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" onClick={save} disabled={missing}>
+          Keep
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

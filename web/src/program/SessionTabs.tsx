@@ -1,0 +1,100 @@
+/** The sessions of the program, and making another. */
+import { Box, Button, ButtonBase, IconButton, ListItemText, Menu, MenuItem } from "@mui/material";
+import { Pencil, Plus } from "lucide-react";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { MAX_SESSIONS } from "@kind-grip/core/program";
+import { compilePerson, type Session, type SlotKind } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import { v7 as uuid } from "uuid";
+import { useAppDispatch } from "../app/store";
+import { sessionChosen } from "./editor-state";
+import { SessionDialog } from "./SessionDialog";
+import { useEdit, useEditedSession } from "./use-editor";
+
+const SLOTS: readonly SlotKind[] = ["preShift", "break", "postShift"];
+const NEW_NAMES: Record<SlotKind, string> = { preShift: "Warm-up", break: "Stretch break", postShift: "After the shift" };
+
+export function SessionTabs() {
+  const words = wordsIn();
+  const { program, change } = useEdit();
+  const session = useEditedSession();
+  const dispatch = useAppDispatch();
+  const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
+  const [editing, setEditing] = useState(false);
+
+  const add = (slot: SlotKind, copied?: Session) => {
+    setMenuAt(null);
+    const made: Session = {
+      id: uuid(),
+      name: copied ? `${copied.name} (copy)`.slice(0, 120) : NEW_NAMES[slot],
+      slot,
+      items: copied?.items.map((item) => ({ ...item, id: uuid() })) ?? [],
+    };
+    change({ ...program, sessions: [...program.sessions, made] });
+    dispatch(sessionChosen(made.id));
+  };
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, flexWrap: "wrap", mb: 1 }}>
+      <Box role="group" aria-label="Sessions" sx={{ display: "flex", gap: 0.5, flexWrap: "wrap" }}>
+        {program.sessions.map((each) => {
+          const chosen = each.id === session?.id;
+          return (
+            <ButtonBase
+              key={each.id}
+              aria-pressed={chosen}
+              onClick={() => dispatch(sessionChosen(each.id))}
+              sx={{
+                px: 1.75,
+                minHeight: 52,
+                borderRadius: 2,
+                display: "grid",
+                textAlign: "left",
+                lineHeight: 1.2,
+                ...(chosen
+                  ? { bgcolor: "text.primary", color: "background.paper" }
+                  : { bgcolor: "transparent", border: "2px solid", borderColor: "line" }),
+              }}
+            >
+              <Box component="span" sx={{ fontWeight: 700, fontSize: "1rem" }}>
+                {each.name}
+              </Box>
+              <Box component="span" sx={{ fontSize: "0.875rem", opacity: 0.85 }}>
+                {words.label("slot", each.slot)} · {clockText(compilePerson(each, FORM_TIMINGS).totalSec)}
+              </Box>
+            </ButtonBase>
+          );
+        })}
+      </Box>
+      {session && (
+        <IconButton aria-label={`Change ${session.name}`} onClick={() => setEditing(true)}>
+          <Pencil size={19} />
+        </IconButton>
+      )}
+      {program.sessions.length < MAX_SESSIONS && (
+        <Button
+          startIcon={<Plus size={18} />}
+          aria-haspopup="menu"
+          onClick={(event) => setMenuAt(event.currentTarget)}
+          variant={program.sessions.length === 0 ? "contained" : "text"}
+        >
+          Session
+        </Button>
+      )}
+      <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
+        {SLOTS.map((slot) => (
+          <MenuItem key={slot} onClick={() => add(slot)}>
+            {words.label("slot", slot)}
+          </MenuItem>
+        ))}
+        {session && (
+          <MenuItem onClick={() => add(session.slot, session)}>
+            <ListItemText primary={`Copy of ${session.name}`} />
+          </MenuItem>
+        )}
+      </Menu>
+      {editing && session && <SessionDialog session={session} onClose={() => setEditing(false)} />}
+    </Box>
+  );
+}

@@ -1,0 +1,118 @@
+/** Effort of each run over time with its trend, and attendance below it. Plotly, loaded only here. */
+import { Box } from "@mui/material";
+import { useColorScheme } from "@mui/material/styles";
+import { DateTime } from "luxon";
+import type { Data, Layout } from "plotly.js-basic-dist-min";
+import { useEffect, useRef } from "react";
+import type { Trend } from "@kind-grip/core/followup";
+import type { Progress } from "../app/api";
+
+interface EffortChartProps {
+  runs: Progress["runs"];
+  trend: Trend | undefined;
+  timeZone: string;
+}
+
+export function EffortChart({ runs, trend, timeZone }: EffortChartProps) {
+  const place = useRef<HTMLDivElement>(null);
+  const { mode } = useColorScheme();
+  useEffect(() => {
+    const node = place.current!;
+    let gone = false;
+    void import("plotly.js-basic-dist-min").then(({ default: plotly }) => {
+      if (!gone)
+        void plotly.react(node, dataOf(runs, trend, timeZone, colours(node)), layoutOf(colours(node)), {
+          displayModeBar: false,
+          responsive: true,
+        });
+    });
+    return () => {
+      gone = true;
+    };
+  }, [runs, trend, timeZone, mode]);
+  useEffect(() => {
+    const node = place.current!;
+    return () => void import("plotly.js-basic-dist-min").then(({ default: plotly }) => plotly.purge(node));
+  }, []);
+  return (
+    <Box
+      ref={place}
+      role="img"
+      aria-label={`Mean effort and attendance of ${runs.length} runs over time; the figures are in the table of runs.`}
+      sx={{ height: 300, width: "100%" }}
+    />
+  );
+}
+
+interface Colours {
+  ink: string;
+  quiet: string;
+  line: string;
+  spruce: string;
+  warm: string;
+}
+
+function colours(node: HTMLElement): Colours {
+  const style = getComputedStyle(node);
+  const of = (name: string) => style.getPropertyValue(`--mui-palette-${name}`).trim();
+  return { ink: of("text-primary"), quiet: of("text-secondary"), line: of("line"), spruce: of("primary-main"), warm: of("warm-main") };
+}
+
+function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: string, { spruce, warm, quiet }: Colours): Data[] {
+  const local = (ms: number) => DateTime.fromMillis(ms, { zone: timeZone }).toFormat("yyyy-MM-dd HH:mm");
+  const names = runs.map((run) => run.sessionName);
+  const felt = runs.filter((run) => run.meanEffort !== null);
+  const ends = felt.length > 1 ? [felt[0]!, felt.at(-1)!] : [];
+  return [
+    {
+      type: "bar",
+      name: "Came",
+      x: runs.map((run) => local(run.startedAtMs)),
+      y: runs.map((run) => (run.present / Math.max(1, run.expected)) * 100),
+      text: names,
+      marker: { color: quiet, opacity: 0.5 },
+      yaxis: "y2",
+      hovertemplate: "%{text}<br>%{y:.0f} % came<extra></extra>",
+      textposition: "none",
+      width: 4 * 3600_000,
+    },
+    {
+      type: "scatter",
+      mode: "markers",
+      name: "Effort, mean of the run",
+      x: felt.map((run) => local(run.startedAtMs)),
+      y: felt.map((run) => run.meanEffort),
+      text: felt.map((run) => `${run.sessionName}, ${run.answers} answers`),
+      marker: { color: spruce, size: 10 },
+      hovertemplate: "%{text}<br>effort %{y:.1f}<extra></extra>",
+    },
+    ...(trend
+      ? [
+          {
+            type: "scatter",
+            mode: "lines",
+            name: "Trend",
+            x: ends.map((run) => local(run.startedAtMs)),
+            y: ends.map((run) => trend.intercept + (trend.slope * run.startedAtMs) / 86_400_000),
+            line: { color: warm, width: 3, dash: "dash" },
+            hoverinfo: "skip",
+          } as Data,
+        ]
+      : []),
+  ];
+}
+
+function layoutOf({ ink, quiet, line }: Colours): Partial<Layout> {
+  const axis = { gridcolor: line, linecolor: line, zeroline: false, tickfont: { color: quiet }, fixedrange: true };
+  return {
+    font: { family: '"Atkinson Hyperlegible Next Variable", sans-serif', size: 15, color: ink },
+    paper_bgcolor: "rgba(0,0,0,0)",
+    plot_bgcolor: "rgba(0,0,0,0)",
+    margin: { l: 64, r: 16, t: 8, b: 36 },
+    hovermode: "closest",
+    legend: { orientation: "h", x: 1, xanchor: "right", y: 1.06, yanchor: "bottom" },
+    xaxis: { ...axis, type: "date", tickformat: "%-d %b" },
+    yaxis: { ...axis, title: { text: "Effort" }, domain: [0.36, 1], range: [0, 10], dtick: 2 },
+    yaxis2: { ...axis, title: { text: "Came, %" }, domain: [0, 0.24], range: [0, 100], dtick: 50 },
+  };
+}

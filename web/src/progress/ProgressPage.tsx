@@ -1,0 +1,134 @@
+/** Progress, first form: who comes, how hard it feels, and where that goes. */
+import { Box, Typography } from "@mui/material";
+import { useState } from "react";
+import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
+import { serverApi, type Progress } from "../app/api";
+import { useCrew } from "../crew/CrewFrame";
+import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { EffortBar } from "../run/RunsPage";
+import { EffortChart } from "./EffortChart";
+
+const SPANS = [
+  { value: "7", label: "1 week" },
+  { value: "28", label: "4 weeks" },
+  { value: "84", label: "12 weeks" },
+] as const;
+
+export default function ProgressPage() {
+  const crew = useCrew();
+  const [days, setDays] = useState<"7" | "28" | "84">("28");
+  const query = serverApi.useProgressQuery({ crewId: crew.id, days: Number(days) });
+  return (
+    <>
+      <PageTitle title="Progress">
+        <Choice<"7" | "28" | "84"> label="Time shown" value={days} onChange={setDays} options={SPANS} />
+      </PageTitle>
+      <Loaded query={query}>
+        {(progress) =>
+          progress.runs.length === 0 ? (
+            <Empty title="No run in this time" text="Attendance and effort appear here after the first led session." />
+          ) : (
+            <Figures progress={progress} timeZone={crew.timeZone} />
+          )
+        }
+      </Loaded>
+    </>
+  );
+}
+
+function Figures({ progress, timeZone }: { progress: Progress; timeZone: string }) {
+  const { runs, people } = progress;
+  const expected = runs.reduce((sum, run) => sum + run.expected, 0);
+  const present = runs.reduce((sum, run) => sum + run.present, 0);
+  const answers = runs.reduce((sum, run) => sum + run.answers, 0);
+  const meanEffort = answers === 0 ? null : runs.reduce((sum, run) => sum + (run.meanEffort ?? 0) * run.answers, 0) / answers;
+  const day = 86_400_000;
+  const trend = trendOf(runs.flatMap((run) => (run.meanEffort === null ? [] : [{ x: run.startedAtMs / day, y: run.meanEffort }])));
+  const perWeek = trend ? trend.slope * 7 : undefined;
+  return (
+    <>
+      <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", mb: 3 }}>
+        <Figure value={String(runs.length)} label={runs.length === 1 ? "run" : "runs"} />
+        <Figure value={`${Math.round((present / Math.max(1, expected)) * 100)} %`} label="came, on average" />
+        <Figure value={meanEffort === null ? "–" : meanEffort.toFixed(1)} label={`effort of 10, from ${answers} answers`} />
+        <Figure
+          value={perWeek === undefined ? "–" : `${perWeek > 0 ? "+" : "−"}${Math.abs(perWeek).toFixed(2)}`}
+          label={perWeek === undefined ? `no trend under ${MIN_ANSWERS} answers` : "effort a week, least squares"}
+        />
+      </Box>
+      <EffortChart runs={runs} trend={trend} timeZone={timeZone} />
+      <Box
+        component="table"
+        sx={{
+          mt: 3,
+          width: "100%",
+          maxWidth: 980,
+          borderCollapse: "collapse",
+          "& th, & td": { textAlign: "left", py: 0.75, pr: 2, borderTop: "1px solid", borderColor: "line" },
+          "& thead th": { border: 0, color: "text.secondary", fontWeight: 600 },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">Person</th>
+            <th scope="col">Came</th>
+            <th scope="col">Effort, mean</th>
+            <th scope="col">Answers</th>
+            <th scope="col">Marks</th>
+          </tr>
+        </thead>
+        <tbody>
+          {people.map((person) => (
+            <tr key={person.personId}>
+              <th scope="row">{person.name}</th>
+              <td>
+                <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+                  <Box sx={{ width: 82 }}>
+                    {person.present} of {person.runs}
+                  </Box>
+                  <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
+                    <Box
+                      sx={{
+                        width: `${(person.presentShare ?? 0) * 100}%`,
+                        height: "100%",
+                        bgcolor: (person.presentShare ?? 0) < 0.7 ? "warm.main" : "primary.main",
+                        borderRadius: 1,
+                      }}
+                    />
+                  </Box>
+                </Box>
+              </td>
+              <td>
+                <EffortBar effort={person.meanEffort} />
+              </td>
+              <td>{person.answers}</td>
+              <td>
+                {person.marks > 0 ? (
+                  <Box component="strong" sx={{ color: "warm.dark" }}>
+                    {person.marks}
+                  </Box>
+                ) : (
+                  "–"
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </>
+  );
+}
+
+function Figure({ value, label }: { value: string; label: string }) {
+  return (
+    <Box>
+      <Typography component="p" sx={{ fontSize: "2.6rem", fontWeight: 750, lineHeight: 1 }}>
+        {value}
+      </Typography>
+      <Typography sx={{ color: "text.secondary" }}>{label}</Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,119 @@
+/** Before a run: what is coming, what to have at hand, who does an easier form; one button starts it. */
+import { Box, Button, Typography } from "@mui/material";
+import { ArrowLeft, Play } from "lucide-react";
+import { useEffect } from "react";
+import { Link } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import { movementOf } from "@kind-grip/core/library";
+import { doseText } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import type { CrewEntry, PersonEntry } from "../app/api";
+import { RunSwitches } from "./RunSwitches";
+import type { SoundChoice } from "./sound";
+import type { useRun } from "./use-run";
+
+export interface RunScreenProps {
+  crew: CrewEntry;
+  people: PersonEntry[];
+  run: ReturnType<typeof useRun>;
+  sound: SoundChoice;
+  onSound(choice: SoundChoice): void;
+  dim: boolean;
+  onDim(dim: boolean): void;
+}
+
+export function BeforeRun({ crew, people, run, ...switches }: RunScreenProps) {
+  const words = wordsIn();
+  const { session, timeline, start } = run;
+  const kit = [
+    ...new Set(
+      session.items.flatMap((item) => {
+        const movement = movementOf(item.movementId);
+        return [...movement.kit.slice(0, 1), ...(movement.forms.find((form) => form.id === item.formId)?.kit.slice(0, 1) ?? [])];
+      }),
+    ),
+  ];
+  const easier = people.flatMap((person) =>
+    session.items.flatMap((item) =>
+      item.personal[person.id]
+        ? [
+            `${person.name}: ${words.movementName(item.movementId).toLowerCase()}, ${words.formName(item.movementId, item.personal[person.id]!.formId).toLowerCase()}`,
+          ]
+        : [],
+    ),
+  );
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== " " || event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
+      event.preventDefault();
+      start();
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  });
+  return (
+    <Box sx={{ minHeight: "100dvh", p: { xs: 3, md: 5 }, display: "grid", gridTemplateRows: "auto 1fr auto", gap: 3 }}>
+      <Box sx={{ display: "flex", alignItems: "center" }}>
+        <Button component={Link} to="/today" startIcon={<ArrowLeft size={20} />} sx={{ ml: -1.5 }}>
+          Today
+        </Button>
+        <Box sx={{ ml: "auto" }}>
+          <RunSwitches {...switches} />
+        </Box>
+      </Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" }, columnGap: 8, rowGap: 4, alignItems: "center" }}>
+        <Box>
+          <Typography sx={{ fontSize: "1.3rem", color: "text.secondary" }}>
+            {crew.name} · {people.length} people
+          </Typography>
+          <Typography variant="h1" sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" } }}>
+            {session.name}
+          </Typography>
+          <Typography sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" }, fontWeight: 500, lineHeight: 1.1 }}>
+            {clockText(timeline.totalSec)}
+          </Typography>
+          <Button
+            variant="contained"
+            size="large"
+            autoFocus
+            onClick={start}
+            startIcon={<Play size={28} fill="currentColor" />}
+            sx={{ mt: 4, minHeight: 76, px: 5, fontSize: "1.6rem" }}
+          >
+            Start
+          </Button>
+        </Box>
+        <Box sx={{ fontSize: "1.2rem" }}>
+          <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>
+            {session.items.map((item, i) => (
+              <Box
+                component="li"
+                key={item.id}
+                sx={{ display: "grid", gridTemplateColumns: "36px 1fr auto", py: 0.75, borderBottom: "1px solid", borderColor: "line" }}
+              >
+                <strong>{i + 1}</strong>
+                <span>{words.movementName(item.movementId)}</span>
+                <Box component="span" sx={{ color: "text.secondary" }}>
+                  {doseText(item.dose)}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+          {kit.length > 0 && (
+            <Typography sx={{ mt: 2, fontSize: "inherit" }}>
+              <strong>At hand:</strong> {kit.map((kind) => words.label("kit", kind).toLowerCase()).join(", ")}
+            </Typography>
+          )}
+          {easier.length > 0 && (
+            <Typography sx={{ mt: 1, fontSize: "inherit" }}>
+              <strong>Own form:</strong> {easier.join("; ")}
+            </Typography>
+          )}
+        </Box>
+      </Box>
+      <Typography sx={{ color: "text.secondary" }}>
+        {words.paper("mildPull")} {words.paper("prevention")}
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,213 @@
+/** After a run: who was there, effort with one tap each, marks. Kept in the browser until the server has confirmed it. */
+import { Box, Button, ButtonBase, Typography } from "@mui/material";
+import { Check } from "lucide-react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
+import { clockText } from "@kind-grip/core/units";
+import type { CrewEntry, PersonEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { PageTitle } from "../parts/PageTitle";
+import { Toggle } from "../parts/Toggle";
+import { MARK_NAMES } from "./mark-names";
+import { dropUnderWay, putInOutbox } from "./run-store";
+import type { useRun } from "./use-run";
+
+interface FinishRunProps {
+  crew: CrewEntry;
+  people: PersonEntry[];
+  programId: string;
+  placementId: string | null;
+  run: ReturnType<typeof useRun>;
+  practiceNow(): number;
+}
+
+const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling"];
+const EFFORTS = Array.from({ length: 11 }, (_, effort) => effort);
+
+export function FinishRun({ crew, people, programId, placementId, run, practiceNow }: FinishRunProps) {
+  const [away, setAway] = useState<ReadonlySet<string>>(new Set());
+  const [efforts, setEfforts] = useState<Record<string, number>>({});
+  const [marks, setMarks] = useState(run.marks);
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const items = itemsDone(run.session, run.timeline, run.clock.played);
+  const done = items.filter((item) => item.status === "done").length;
+  const present = people.filter((person) => !away.has(person.id));
+  const answered = present.filter((person) => efforts[person.id] !== undefined).length;
+
+  const setPresent = (personId: string, here: boolean) => {
+    const next = new Set(away);
+    if (here) next.delete(personId);
+    else next.add(personId);
+    setAway(next);
+  };
+  const setMark = (personId: string, kind: MarkKind, on: boolean) =>
+    setMarks(on ? [...marks, { personId, kind, itemId: null }] : marks.filter((mark) => mark.personId !== personId || mark.kind !== kind));
+
+  const store = () => {
+    const endedMs = practiceNow();
+    const startedAt = run.startedAt ?? new Date(endedMs).toISOString();
+    const record: RunRecord = {
+      id: run.runId,
+      crewId: crew.id,
+      programId,
+      placementId,
+      session: run.session,
+      startedAt,
+      endedAt: new Date(Math.max(endedMs, Date.parse(startedAt))).toISOString(),
+      plannedSec: run.timeline.totalSec,
+      items,
+      people: people.map((person) => ({
+        personId: person.id,
+        present: !away.has(person.id),
+        effort: away.has(person.id) ? null : (efforts[person.id] ?? null),
+        marks: marks.filter((mark) => mark.personId === person.id).map(({ kind, itemId }) => ({ kind, itemId })),
+        forms: Object.fromEntries(
+          run.session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
+        ),
+      })),
+    };
+    putInOutbox(record);
+    dropUnderWay(programId, run.session.id);
+    dispatchEvent(new Event("kind-grip-run-finished"));
+    dispatch(notify({ text: `${run.session.name} is kept: ${present.length} people, ${answered} efforts.` }));
+    void navigate("/today");
+  };
+  const discard = () => {
+    dropUnderWay(programId, run.session.id);
+    void navigate("/today");
+  };
+
+  return (
+    <Box sx={{ maxWidth: 1180, mx: "auto", px: { xs: 2, md: 4 }, pt: 3, pb: 12 }}>
+      <PageTitle
+        title="How hard was it?"
+        lead={`${run.session.name} · ${done} of ${items.length} items done · ${clockText(items.reduce((sum, item) => sum + item.doneSec, 0))} of work. Tap a name that was not here.`}
+      />
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {people.map((person) => {
+          const here = !away.has(person.id);
+          return (
+            <Box
+              component="li"
+              key={person.id}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: { xs: "1fr", md: "210px 1fr auto" },
+                columnGap: 2,
+                rowGap: 1,
+                alignItems: "center",
+                py: 0.75,
+                borderTop: "1px solid",
+                borderColor: "line",
+              }}
+            >
+              <ButtonBase
+                aria-pressed={here}
+                aria-label={`${person.name} was here`}
+                onClick={() => setPresent(person.id, !here)}
+                sx={{
+                  justifyContent: "flex-start",
+                  gap: 1,
+                  minHeight: 44,
+                  fontSize: "1.05rem",
+                  fontWeight: 650,
+                  color: here ? "text.primary" : "text.secondary",
+                  textDecoration: here ? "none" : "line-through",
+                }}
+              >
+                <Box
+                  component="span"
+                  sx={{
+                    width: 24,
+                    height: 24,
+                    borderRadius: 1,
+                    border: "2px solid",
+                    borderColor: here ? "primary.main" : "line",
+                    bgcolor: here ? "primary.main" : "transparent",
+                    color: "primary.contrastText",
+                    display: "grid",
+                    placeItems: "center",
+                  }}
+                >
+                  {here && <Check size={17} />}
+                </Box>
+                {person.name}
+              </ButtonBase>
+              <Box
+                role="group"
+                aria-label={`Effort of ${person.name}`}
+                sx={{ display: "flex", gap: "3px", visibility: here ? "visible" : "hidden" }}
+              >
+                {EFFORTS.map((effort) => {
+                  const chosen = efforts[person.id] === effort;
+                  return (
+                    <ButtonBase
+                      key={effort}
+                      aria-pressed={chosen}
+                      aria-label={`${person.name}: ${effort}`}
+                      onClick={() => setEfforts({ ...efforts, [person.id]: effort })}
+                      sx={{
+                        flex: 1,
+                        maxWidth: 52,
+                        minWidth: 26,
+                        height: 44,
+                        borderRadius: 1.5,
+                        fontWeight: 700,
+                        fontSize: "1.05rem",
+                        border: "2px solid",
+                        ...(chosen
+                          ? { bgcolor: "text.primary", color: "background.paper", borderColor: "text.primary" }
+                          : { bgcolor: effort > 5 ? "warm.light" : "background.paper", borderColor: "line" }),
+                      }}
+                    >
+                      {effort}
+                    </ButtonBase>
+                  );
+                })}
+              </Box>
+              <Box sx={{ display: "flex", gap: 0.75, visibility: here ? "visible" : "hidden" }}>
+                {SHOWN_MARKS.map((kind) => (
+                  <Toggle
+                    key={kind}
+                    label={MARK_NAMES[kind]}
+                    pressed={marks.some((mark) => mark.personId === person.id && mark.kind === kind)}
+                    onChange={(on) => setMark(person.id, kind, on)}
+                  />
+                ))}
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+      <Box
+        sx={{
+          position: "fixed",
+          left: 0,
+          right: 0,
+          bottom: 0,
+          bgcolor: "background.default",
+          borderTop: "2px solid",
+          borderColor: "line",
+          py: 1.5,
+          px: 4,
+          display: "flex",
+          justifyContent: "center",
+          alignItems: "center",
+          gap: 2,
+          flexWrap: "wrap",
+        }}
+      >
+        <Typography>
+          {present.length} here, {answered} efforts
+        </Typography>
+        <Button variant="contained" size="large" onClick={store} sx={{ minHeight: 56, px: 4, fontSize: "1.15rem" }}>
+          Keep this run
+        </Button>
+        <Button onClick={discard}>It did not happen</Button>
+      </Box>
+    </Box>
+  );
+}

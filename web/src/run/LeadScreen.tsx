@@ -1,0 +1,281 @@
+/** During a run: what now, which side, how many left, what next; names with their own form. Read from five metres. */
+import { Box, Button, IconButton, Typography } from "@mui/material";
+import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
+import { useEffect } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { clockText } from "@kind-grip/core/units";
+import type { RunScreenProps } from "./BeforeRun";
+import { NameStrip } from "./NameStrip";
+import { PaceBar } from "./PaceBar";
+import { RunSwitches } from "./RunSwitches";
+
+const LETTER = { left: "L", right: "R", both: "LR" } as const;
+
+export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
+  const words = wordsIn();
+  const { position, session, timeline, atSec, clock } = run;
+  useRunKeys(run);
+  if (!position) return null;
+  const { segment, phase } = position;
+  const item = session.items.find((each) => each.id === segment.itemId)!;
+  const text = words.movement(segment.movementId);
+  const next = timeline.items[run.itemIndex + 1];
+  const waiting = phase === "ready" || phase === "switch" || phase === "rest" || phase === "wait";
+  const { big, small } = countOf(position);
+  const cue =
+    phase === "ready"
+      ? "Get ready"
+      : phase === "switch"
+        ? `Change to ${words.label("side", segment.side).toLowerCase()}`
+        : phase === "rest"
+          ? "Rest"
+          : words.cue(
+              phase === "hold" ||
+                phase === "out" ||
+                phase === "endPause" ||
+                phase === "back" ||
+                phase === "startPause" ||
+                phase === "move" ||
+                phase === "wait"
+                ? phase
+                : phase === "step"
+                  ? "step"
+                  : "slide",
+              {
+                count: position.count,
+              },
+            );
+
+  return (
+    <Box sx={{ height: "100dvh", display: "grid", gridTemplateRows: "auto minmax(0, 1fr) auto auto", bgcolor: "background.default" }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1 }}>
+        <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>{session.name}</Typography>
+        <ItemTrack run={run} />
+        <Typography sx={{ fontSize: "1.3rem", fontWeight: 700, whiteSpace: "nowrap" }} aria-label="Time left">
+          −{clockText(timeline.totalSec - atSec)}
+        </Typography>
+        <RunSwitches {...switches} />
+      </Box>
+
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "1fr", md: "minmax(150px, 17vw) minmax(0, 1.5fr) minmax(260px, 0.8fr)" },
+          minHeight: 0,
+        }}
+      >
+        <Box
+          sx={{
+            bgcolor: `hand.${segment.side}`,
+            color: "hand.on",
+            display: "flex",
+            flexDirection: "column",
+            alignItems: "center",
+            justifyContent: "center",
+            opacity: waiting && phase !== "switch" && phase !== "ready" ? 0.6 : 1,
+          }}
+        >
+          <Typography
+            component="p"
+            sx={{ fontSize: segment.side === "both" ? "min(9vw, 22vh)" : "min(14vw, 32vh)", fontWeight: 800, lineHeight: 1 }}
+          >
+            {LETTER[segment.side]}
+          </Typography>
+          <Typography component="p" sx={{ fontSize: "min(2.4vw, 5vh)", fontWeight: 650 }}>
+            {words.label("side", segment.side)}
+          </Typography>
+        </Box>
+
+        <Box sx={{ px: 4, py: 1, display: "flex", flexDirection: "column", justifyContent: "center", minWidth: 0, overflow: "hidden" }}>
+          <Typography variant="h1" sx={{ fontSize: "min(3.6vw, 7vh)" }}>
+            {text.name}
+          </Typography>
+          <Typography sx={{ fontSize: "min(1.7vw, 3.2vh)", color: "text.secondary" }}>
+            {words.formName(segment.movementId, item.formId)}
+            {segment.setCount > 1 && ` · ${segment.set} of ${segment.setCount}`}
+          </Typography>
+          <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, mt: "1vh" }}>
+            <Typography
+              component="p"
+              aria-live="off"
+              sx={{
+                fontSize: "min(15vw, 32vh)",
+                fontWeight: 800,
+                lineHeight: 0.95,
+                letterSpacing: "-0.04em",
+                color: waiting ? "text.secondary" : "text.primary",
+              }}
+            >
+              {big}
+            </Typography>
+            <Box>
+              <Typography
+                component="p"
+                role="status"
+                sx={{ fontSize: "min(3.6vw, 7vh)", fontWeight: 750, lineHeight: 1.05, color: waiting ? "text.secondary" : "warm.dark" }}
+              >
+                {clock.status === "paused" ? words.cue("paused") : cue}
+              </Typography>
+              <Typography component="p" sx={{ fontSize: "min(1.9vw, 3.6vh)", color: "text.secondary" }}>
+                {small}
+              </Typography>
+            </Box>
+          </Box>
+          <PaceBar position={position} />
+        </Box>
+
+        <Box
+          sx={{
+            borderLeft: "2px solid",
+            borderColor: "line",
+            px: 3,
+            py: 2,
+            overflow: "hidden",
+            display: { xs: "none", md: "flex" },
+            flexDirection: "column",
+            gap: 1.5,
+          }}
+        >
+          <Box
+            component="ol"
+            sx={{ listStyle: "none", m: 0, p: 0, fontSize: "min(1.55vw, 3vh)", lineHeight: 1.3, display: "grid", gap: "0.8vh" }}
+          >
+            {text.steps.map((step, i) => {
+              const now = phase === "step" && position.count === i + 1;
+              return (
+                <Box
+                  component="li"
+                  key={i}
+                  sx={{
+                    display: "grid",
+                    gridTemplateColumns: "1.4em 1fr",
+                    fontWeight: now ? 750 : 400,
+                    color: phase === "step" && !now ? "text.secondary" : "text.primary",
+                  }}
+                >
+                  <strong>{i + 1}</strong>
+                  {step}
+                </Box>
+              );
+            })}
+          </Box>
+          {text.watch.length > 0 && (
+            <Typography
+              sx={{ fontSize: "min(1.35vw, 2.6vh)", borderLeft: "4px solid", borderColor: "warm.main", pl: 1.5, lineHeight: 1.3 }}
+            >
+              {text.watch.join(" ")}
+            </Typography>
+          )}
+          <Box sx={{ mt: "auto" }}>
+            <Typography sx={{ color: "text.secondary" }}>Next</Typography>
+            <Typography sx={{ fontSize: "min(1.9vw, 3.6vh)", fontWeight: 700, lineHeight: 1.15 }}>
+              {next ? words.movementName(next.movementId) : "That was the last"}
+            </Typography>
+          </Box>
+        </Box>
+      </Box>
+
+      <NameStrip people={people} run={run} item={item} />
+
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          justifyContent: "center",
+          gap: 1.5,
+          px: 2,
+          py: 1.25,
+          borderTop: "2px solid",
+          borderColor: "line",
+          flexWrap: "wrap",
+        }}
+      >
+        <IconButton aria-label="Back (left arrow)" onClick={run.back} sx={{ width: 60, height: 60 }}>
+          <SkipBack size={30} />
+        </IconButton>
+        <Button
+          variant="contained"
+          onClick={run.toggle}
+          startIcon={clock.status === "running" ? <Pause size={26} fill="currentColor" /> : <Play size={26} fill="currentColor" />}
+          sx={{ minHeight: 60, width: 190, fontSize: "1.3rem" }}
+        >
+          {clock.status === "running" ? "Pause" : "Go on"}
+        </Button>
+        <IconButton aria-label="Skip (right arrow)" onClick={run.skip} sx={{ width: 60, height: 60 }}>
+          <SkipForward size={30} />
+        </IconButton>
+        <Button
+          variant="outlined"
+          onClick={run.easeAll}
+          startIcon={<ChevronsDown size={22} />}
+          sx={{ minHeight: 60, ml: 3 }}
+          title="Everybody one form easier (E)"
+        >
+          Easier for all
+        </Button>
+        <Button variant="outlined" onClick={run.stop} startIcon={<Square size={20} />} sx={{ minHeight: 60 }} title="End the run here (S)">
+          Stop
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** The whole session as a thin track, each item to scale; done, now, to come. */
+function ItemTrack({ run }: { run: RunScreenProps["run"] }) {
+  const { timeline, atSec } = run;
+  return (
+    <Box
+      role="progressbar"
+      aria-label="Session"
+      aria-valuemin={0}
+      aria-valuemax={Math.round(timeline.totalSec)}
+      aria-valuenow={Math.round(atSec)}
+      sx={{ flex: 1, display: "flex", gap: "3px", height: 12, mx: 2 }}
+    >
+      {timeline.items.map((span) => {
+        const length = span.endSec - span.startSec;
+        const share = Math.max(0, Math.min(1, (atSec - span.startSec) / length));
+        return (
+          <Box key={span.itemId} sx={{ flex: length, bgcolor: "line", borderRadius: 1, overflow: "hidden" }}>
+            <Box sx={{ width: `${share * 100}%`, height: "100%", bgcolor: "primary.main" }} />
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** The number to read from afar: repetitions are counted up, everything else counts its seconds down. */
+function countOf(position: NonNullable<RunScreenProps["run"]["position"]>): { big: string; small: string } {
+  const { phase, count, countOf: total, segment } = position;
+  const leadLeft = Math.max(0, segment.leadSec - position.intoSec);
+  if (phase === "out" || phase === "endPause" || phase === "back" || phase === "startPause")
+    return { big: String(count), small: `of ${total}` };
+  if (phase === "slide") return { big: String(count), small: `of ${total} slides` };
+  if (phase === "step") return { big: String(count), small: `of ${total} steps` };
+  const left = phase === "wait" ? position.leftSec : phase === "hold" || phase === "move" ? leadLeft : position.leftSec;
+  return { big: String(Math.ceil(left)), small: total > 1 ? `hold ${count} of ${total}` : "seconds" };
+}
+
+function useRunKeys(run: RunScreenProps["run"]): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role="menu"]')) return;
+      const key = event.key.toLowerCase();
+      if (key === " ") {
+        if (event.target instanceof HTMLButtonElement && event.target.matches(":focus-visible")) return;
+        run.toggle();
+      } else if (key === "arrowleft") run.back();
+      else if (key === "arrowright") run.skip();
+      else if (key === "l") run.toSide("left");
+      else if (key === "r") run.toSide("right");
+      else if (key === "e") run.easeAll();
+      else if (key === "s") run.stop();
+      else return;
+      event.preventDefault();
+    };
+    addEventListener("keydown", onKey);
+    return () => removeEventListener("keydown", onKey);
+  });
+}

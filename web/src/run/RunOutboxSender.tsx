@@ -1,0 +1,41 @@
+/** Sends finished runs until the server confirms each; a run it refuses for good is said, not dropped in silence. */
+import { useEffect } from "react";
+import { problemOf, serverApi } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { dropFromOutbox, outbox } from "./run-store";
+
+const EVERY_MS = 5000;
+
+export function RunOutboxSender() {
+  const [store] = serverApi.useStoreRunMutation();
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    let sending = false;
+    const send = async () => {
+      if (sending) return;
+      sending = true;
+      for (const run of outbox()) {
+        const answer = await store(run);
+        if (answer.data) {
+          dropFromOutbox(run.id);
+          continue;
+        }
+        const { code, message } = problemOf(answer.error);
+        if (code === "invalid" || code === "notFound" || code === "taken") {
+          dropFromOutbox(run.id);
+          dispatch(notify({ text: `The run of ${run.session.name} could not be stored: ${message}` }));
+        } else break;
+      }
+      sending = false;
+    };
+    void send();
+    const timer = setInterval(() => outbox().length > 0 && void send(), EVERY_MS);
+    addEventListener("kind-grip-run-finished", send);
+    return () => {
+      clearInterval(timer);
+      removeEventListener("kind-grip-run-finished", send);
+    };
+  }, [store, dispatch]);
+  return null;
+}

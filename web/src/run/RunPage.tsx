@@ -1,0 +1,142 @@
+/** Leading a session, full screen: before it, during it, after it. */
+import { Box, Button } from "@mui/material";
+import { useColorScheme } from "@mui/material/styles";
+import { useEffect, useMemo, useState } from "react";
+import { Link, useParams, useSearchParams } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/dayplan";
+import type { Session } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import { practiceNow, useNow } from "../app/now";
+import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { useTabTitle } from "../parts/PageTitle";
+import { BeforeRun } from "./BeforeRun";
+import { FinishRun } from "./FinishRun";
+import { LeadScreen } from "./LeadScreen";
+import { dropUnderWay, underWay, type RunUnderWay } from "./run-store";
+import { useSoundChoice } from "./sound-choice";
+import { useRun } from "./use-run";
+
+export default function RunPage() {
+  const { crewId, programId, sessionId } = useParams();
+  const crew = serverApi.useCrewQuery(crewId!);
+  const people = serverApi.usePeopleQuery(crewId!);
+  const program = serverApi.useProgramQuery(programId!);
+  return (
+    <Loaded query={crew}>
+      {(crewEntry) => (
+        <Loaded query={people}>
+          {(list) => (
+            <Loaded query={program}>
+              {(entry) => {
+                const session = entry.program.sessions.find((each) => each.id === sessionId);
+                return session && session.items.length > 0 ? (
+                  <Resume key={session.id} crew={crewEntry} people={list} programId={entry.id} session={session} />
+                ) : (
+                  <Box sx={{ p: 4 }}>
+                    <Empty title="This session has nothing to lead" text="It was taken out of its program, or has no items yet.">
+                      <Button component={Link} to={`/crews/${crewId}/program/${programId}`} variant="contained">
+                        Open the program
+                      </Button>
+                    </Empty>
+                  </Box>
+                );
+              }}
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+interface RunProps {
+  crew: CrewEntry;
+  people: PersonEntry[];
+  programId: string;
+  session: Session;
+}
+
+/** A run that was interrupted in this browser can go on where it was. */
+function Resume(props: RunProps) {
+  const [found] = useState(() => underWay(props.programId, props.session.id));
+  const [choice, setChoice] = useState<"ask" | "resume" | "fresh">(found ? "ask" : "fresh");
+  if (choice === "ask" && found) {
+    return (
+      <Box sx={{ minHeight: "100dvh", display: "grid", placeItems: "center", p: 4 }}>
+        <Empty
+          title={`${props.session.name} was interrupted at ${clockText(found.clock.atSec)}`}
+          text={`of ${clockText(found.clock.totalSec)}. Nothing of it is lost.`}
+        >
+          <Button variant="contained" autoFocus onClick={() => setChoice("resume")}>
+            Go on from there
+          </Button>
+          <Button
+            variant="outlined"
+            onClick={() => {
+              dropUnderWay(props.programId, props.session.id);
+              setChoice("fresh");
+            }}
+          >
+            Start again
+          </Button>
+        </Empty>
+      </Box>
+    );
+  }
+  return <Run {...props} resumed={choice === "resume" ? found : undefined} />;
+}
+
+function Run({ crew, people, programId, session, resumed }: RunProps & { resumed?: RunUnderWay }) {
+  const [search] = useSearchParams();
+  const { data: me } = serverApi.useMeQuery();
+  const now = useNow(60_000);
+  const today = dateAt(now, crew.timeZone);
+  const here = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
+  const personIds = useMemo(() => here.map((person) => person.id), [here]);
+  const [sound, setSound] = useSoundChoice();
+  const run = useRun({ programId, session, personIds, resumed, practiceNow: () => practiceNow(me?.account?.now), sound });
+  const { mode, setMode } = useColorScheme();
+  useTabTitle(`Leading ${session.name}`);
+  useAwakeScreen(run.clock.status === "running");
+
+  const screen = {
+    crew,
+    people: here,
+    run,
+    sound,
+    onSound: setSound,
+    dim: mode === "dark",
+    onDim: (dim: boolean) => setMode(dim ? "dark" : "light"),
+  };
+  if (run.clock.status === "waiting") return <BeforeRun {...screen} />;
+  if (run.clock.status === "ended")
+    return (
+      <FinishRun
+        crew={crew}
+        people={here}
+        programId={programId}
+        placementId={search.get("placement")}
+        run={run}
+        practiceNow={() => practiceNow(me?.account?.now)}
+      />
+    );
+  return <LeadScreen {...screen} />;
+}
+
+/** Keeps the screen from going dark while leading, where the browser can. */
+function useAwakeScreen(awake: boolean): void {
+  useEffect(() => {
+    if (!awake || !("wakeLock" in navigator)) return;
+    let lock: WakeLockSentinel | undefined;
+    void navigator.wakeLock.request("screen").then(
+      (got) => {
+        lock = got;
+      },
+      () => undefined,
+    );
+    return () => void lock?.release();
+  }, [awake]);
+}

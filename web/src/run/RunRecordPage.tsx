@@ -1,0 +1,102 @@
+/** The record of one run: what was done, who was there, how it felt. */
+import { Box, Button, Typography } from "@mui/material";
+import { ArrowLeft } from "lucide-react";
+import { DateTime } from "luxon";
+import { Link, useParams } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import type { RunRecord } from "@kind-grip/core/run";
+import { clockText } from "@kind-grip/core/units";
+import { serverApi } from "../app/api";
+import { useCrew } from "../crew/CrewFrame";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { EffortBar } from "./RunsPage";
+import { MARK_NAMES } from "./mark-names";
+
+const STATUS = { done: "done", part: "in part", skipped: "skipped" } as const;
+
+export default function RunRecordPage() {
+  const { runId } = useParams();
+  const query = serverApi.useRunQuery(runId!);
+  return <Loaded query={query}>{(run) => <Sheet run={run} />}</Loaded>;
+}
+
+function Sheet({ run }: { run: RunRecord }) {
+  const crew = useCrew();
+  const words = wordsIn();
+  const { data: people = [] } = serverApi.usePeopleQuery(crew.id);
+  const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? "Somebody who was removed";
+  const there = run.people.filter((person) => person.present).sort((a, b) => nameOf(a.personId).localeCompare(nameOf(b.personId)));
+  const away = run.people.filter((person) => !person.present).map((person) => nameOf(person.personId));
+  const movementAt = (itemId: string | null) => run.items.find((item) => item.itemId === itemId)?.movementId;
+  return (
+    <>
+      <Button component={Link} to={`/crews/${crew.id}/runs`} startIcon={<ArrowLeft size={18} />} sx={{ ml: -1.5, mb: 1 }}>
+        Runs
+      </Button>
+      <PageTitle
+        title={run.session.name}
+        lead={`${DateTime.fromISO(run.startedAt, { zone: crew.timeZone }).toFormat("cccc d LLLL yyyy, HH:mm")} · planned ${clockText(run.plannedSec)}, took ${clockText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000)}`}
+      />
+      <Box sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1.3fr" }, columnGap: 8, rowGap: 4 }}>
+        <Box>
+          <Typography variant="h2" sx={{ mb: 1 }}>
+            What was done
+          </Typography>
+          {run.items.map((item, i) => (
+            <Box
+              key={item.itemId}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "32px 1fr auto",
+                py: 0.75,
+                borderTop: "1px solid",
+                borderColor: "line",
+                color: item.status === "skipped" ? "text.secondary" : "text.primary",
+              }}
+            >
+              <strong>{i + 1}</strong>
+              <span>{words.movementName(item.movementId)}</span>
+              <Box
+                component="span"
+                sx={{ color: item.status === "done" ? "text.secondary" : "warm.dark", fontWeight: item.status === "done" ? 400 : 650 }}
+              >
+                {STATUS[item.status]}, {clockText(item.doneSec)}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+        <Box>
+          <Typography variant="h2" sx={{ mb: 1 }}>
+            Who was there: {there.length} of {run.people.length}
+          </Typography>
+          {there.map((person) => (
+            <Box
+              key={person.personId}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "200px 170px 1fr",
+                alignItems: "center",
+                py: 0.5,
+                borderTop: "1px solid",
+                borderColor: "line",
+              }}
+            >
+              <strong>{nameOf(person.personId)}</strong>
+              <EffortBar effort={person.effort} />
+              <Typography sx={{ color: "warm.dark", lineHeight: 1.25 }}>
+                {person.marks
+                  .map(
+                    (mark) =>
+                      `${MARK_NAMES[mark.kind]}${movementAt(mark.itemId) ? ` (${words.movementName(movementAt(mark.itemId)!).toLowerCase()})` : ""}`,
+                  )
+                  .join(", ")}
+              </Typography>
+            </Box>
+          ))}
+          {away.length > 0 && <Typography sx={{ mt: 1.5, color: "text.secondary" }}>Away: {away.join(", ")}</Typography>}
+        </Box>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,130 @@
+/** The runs of a crew, newest first. */
+import { Box, Button, Typography } from "@mui/material";
+import { Download } from "lucide-react";
+import { DateTime } from "luxon";
+import { useState } from "react";
+import { Link } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import type { RunSummary } from "@kind-grip/core/run";
+import { clockText } from "@kind-grip/core/units";
+import { serverApi } from "../app/api";
+import { useCrew } from "../crew/CrewFrame";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+
+export default function RunsPage() {
+  const crew = useCrew();
+  const [page, setPage] = useState(0);
+  const query = serverApi.useRunsQuery({ crewId: crew.id, page });
+  return (
+    <Loaded query={query}>
+      {({ runs, total, pageSize }) => (
+        <>
+          <PageTitle title={total === 0 ? "Runs" : `${total} ${total === 1 ? "run" : "runs"}`}>
+            {total > 0 && (
+              <Button component="a" href={`/api/crews/${crew.id}/runs.csv`} startIcon={<Download size={20} />}>
+                CSV
+              </Button>
+            )}
+          </PageTitle>
+          {total === 0 ? (
+            <Empty title="No run yet" text="Every session you lead leaves its record here: who was there, how hard it felt, what was done.">
+              <Button component={Link} to={`/crews/${crew.id}/day-plan`} variant="contained">
+                Go to the day plan
+              </Button>
+            </Empty>
+          ) : (
+            <>
+              <RunTable runs={runs} crewId={crew.id} timeZone={crew.timeZone} />
+              {total > pageSize && (
+                <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 2 }}>
+                  <Button variant="outlined" disabled={page === 0} onClick={() => setPage(page - 1)}>
+                    Newer
+                  </Button>
+                  <Typography>
+                    {page * pageSize + 1}–{Math.min(total, (page + 1) * pageSize)} of {total}
+                  </Typography>
+                  <Button variant="outlined" disabled={(page + 1) * pageSize >= total} onClick={() => setPage(page + 1)}>
+                    Older
+                  </Button>
+                </Box>
+              )}
+            </>
+          )}
+        </>
+      )}
+    </Loaded>
+  );
+}
+
+function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: string; timeZone: string }) {
+  const words = wordsIn();
+  return (
+    <Box
+      component="table"
+      sx={{
+        width: "100%",
+        maxWidth: 1080,
+        borderCollapse: "collapse",
+        "& th, & td": { textAlign: "left", py: 1, pr: 2, borderTop: "1px solid", borderColor: "line" },
+        "& thead th": { border: 0, color: "text.secondary", fontWeight: 600 },
+      }}
+    >
+      <thead>
+        <tr>
+          <th scope="col">When</th>
+          <th scope="col">Session</th>
+          <th scope="col">There</th>
+          <th scope="col">Effort, mean</th>
+          <th scope="col">Work done</th>
+          <th scope="col">Marks</th>
+        </tr>
+      </thead>
+      <tbody>
+        {runs.map((run) => (
+          <tr key={run.id}>
+            <td>{DateTime.fromISO(run.startedAt, { zone: timeZone }).toFormat("ccc d LLL, HH:mm")}</td>
+            <th scope="row">
+              <Box component={Link} to={`/crews/${crewId}/runs/${run.id}`} sx={{ color: "inherit", fontWeight: 700 }}>
+                {run.sessionName}
+              </Box>{" "}
+              <Box component="span" sx={{ fontWeight: 400, color: "text.secondary" }}>
+                {words.label("slot", run.slot)}
+              </Box>
+            </th>
+            <td>
+              {run.present} of {run.expected}
+            </td>
+            <td>
+              <EffortBar effort={run.meanEffort} />
+            </td>
+            <td>{clockText(run.doneSec)}</td>
+            <td>
+              {run.marks > 0 ? (
+                <Box component="strong" sx={{ color: "warm.dark" }}>
+                  {run.marks}
+                </Box>
+              ) : (
+                "–"
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+/** Effort 0 to 10 as a length; nothing where nobody answered. */
+export function EffortBar({ effort }: { effort: number | null }) {
+  if (effort === null) return "–";
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+      <Box sx={{ width: 36, fontWeight: 650 }}>{effort.toFixed(1)}</Box>
+      <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
+        <Box sx={{ width: `${effort * 10}%`, height: "100%", bgcolor: effort > 5 ? "warm.main" : "primary.main", borderRadius: 1 }} />
+      </Box>
+    </Box>
+  );
+}

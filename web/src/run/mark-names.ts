@@ -1,0 +1,8 @@
+import type { MarkKind } from "@kind-grip/core/run";
+
+export const MARK_NAMES: Record<MarkKind, string> = {
+  tooMuch: "Too much",
+  tingling: "Tingling",
+  elsewhere: "Felt elsewhere",
+  stopped: "Stopped",
+};

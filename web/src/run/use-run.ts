@@ -1,0 +1,167 @@
+/** A run under way: the clock, the timeline it goes along, what was eased and marked, and how it is kept. */
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { easierForm, FORM_TIMINGS, movementOf } from "@kind-grip/core/library";
+import { cuesOf, end, isOver, jump, newClock, pause, placeAt, play, relay, type MarkKind, type RunClock } from "@kind-grip/core/run";
+import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
+import { v7 as uuid } from "uuid";
+import { CuePlayer, type SoundChoice } from "./sound";
+import { keepUnderWay, type RunUnderWay } from "./run-store";
+
+const KEEP_EVERY_MS = 1000;
+/** Going back within this much of an item's start goes to the item before. */
+const BACK_GRACE_SEC = 3;
+
+interface UseRunOptions {
+  programId: string;
+  session: Session;
+  personIds: readonly string[];
+  resumed?: RunUnderWay;
+  /** The practice's time, for the record. */
+  practiceNow(): number;
+  sound: SoundChoice;
+}
+
+export function useRun({ programId, session: initial, personIds, resumed, practiceNow, sound }: UseRunOptions) {
+  const [session, setSession] = useState(resumed?.session ?? initial);
+  const timeline = useMemo(() => compileGroup(session, FORM_TIMINGS, personIds), [session, personIds]);
+  const [clock, setClock] = useState<RunClock>(() =>
+    resumed
+      ? { ...resumed.clock, status: resumed.clock.status === "running" ? "paused" : resumed.clock.status, totalSec: timeline.totalSec }
+      : newClock(timeline.totalSec),
+  );
+  const [marks, setMarks] = useState<RunUnderWay["marks"]>(resumed?.marks ?? []);
+  const [startedAt, setStartedAt] = useState<string | null>(resumed?.startedAt ?? null);
+  const runId = useMemo(() => resumed?.runId ?? uuid(), [resumed]);
+  const [, redraw] = useReducer((count: number) => count + 1, 0);
+
+  // The picture follows the clock; it never drives it.
+  useEffect(() => {
+    if (clock.status !== "running") return;
+    let frame = requestAnimationFrame(function draw() {
+      if (isOver(clock, performance.now())) setClock((now) => end(now, performance.now()));
+      else {
+        redraw();
+        frame = requestAnimationFrame(draw);
+      }
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [clock]);
+
+  // A hidden tab draws nothing; the end is noticed all the same.
+  useEffect(() => {
+    if (clock.status !== "running") return;
+    const left = clock.totalSec - placeAt(clock, performance.now());
+    const timer = setTimeout(
+      () => setClock((now) => (isOver(now, performance.now()) ? end(now, performance.now()) : now)),
+      left * 1000 + 20,
+    );
+    return () => clearTimeout(timer);
+  }, [clock]);
+
+  const players = useRef(new Map<Timeline, CuePlayer>());
+  useEffect(() => {
+    const player = players.current.get(timeline) ?? new CuePlayer(cuesOf(timeline, wordsIn()), sound);
+    players.current.set(timeline, player);
+    player.choose(sound);
+    if (clock.status === "running") player.play(() => placeAt(clock, performance.now()));
+    return () => player.stop();
+  }, [timeline, clock, sound]);
+
+  const state = useRef({ clock, session, marks, startedAt });
+  state.current = { clock, session, marks, startedAt };
+  useEffect(() => {
+    const keep = () => {
+      const now = state.current;
+      if (now.startedAt === null) return;
+      const atSec = placeAt(now.clock, performance.now());
+      keepUnderWay(programId, initial.id, {
+        runId,
+        session: now.session,
+        marks: now.marks,
+        startedAt: now.startedAt,
+        keptAtMs: Date.now(),
+        clock:
+          pause(now.clock, performance.now()).status === "ended"
+            ? now.clock
+            : { ...pause(now.clock, performance.now()), atSec, anchorMs: 0 },
+      });
+    };
+    const timer = setInterval(keep, KEEP_EVERY_MS);
+    addEventListener("pagehide", keep);
+    return () => {
+      clearInterval(timer);
+      removeEventListener("pagehide", keep);
+    };
+  }, [programId, initial.id, runId]);
+
+  const atSec = placeAt(clock, performance.now());
+  const position = positionAt(timeline, Math.min(atSec, timeline.totalSec - 0.001));
+
+  const go = useCallback((toSec: number) => setClock((now) => jump(now, toSec, performance.now())), []);
+  const itemIndex = position ? timeline.items.findIndex((span) => span.itemId === position.segment.itemId) : 0;
+  const actions = {
+    start: () => {
+      setStartedAt((before) => before ?? new Date(practiceNow()).toISOString());
+      setClock((now) => play(now, performance.now()));
+    },
+    toggle: () => {
+      if (clock.status === "running") setClock(pause(clock, performance.now()));
+      else actions.start();
+    },
+    back: () => {
+      const span = timeline.items[itemIndex];
+      if (!span) return;
+      go(atSec - span.startSec > BACK_GRACE_SEC ? span.startSec : (timeline.items[itemIndex - 1]?.startSec ?? 0));
+    },
+    skip: () => {
+      const next = timeline.items[itemIndex + 1];
+      if (next) go(next.startSec);
+      else setClock((now) => end(now, performance.now()));
+    },
+    toSide: (side: "left" | "right") => {
+      const target = timeline.segments.find(
+        (segment) =>
+          segment.itemId === position?.segment.itemId && segment.side === side && (segment.kind === "work" || segment.kind === "hold"),
+      );
+      if (target) go(target.startSec);
+    },
+    stop: () => setClock((now) => end(now, performance.now())),
+    /** One rung down for one person, from now on in this run. */
+    ease: (personId: string) => changeForm([personId]),
+    easeAll: () => changeForm(personIds),
+    mark: (personId: string, kind: MarkKind) => setMarks((list) => [...list, { personId, kind, itemId: position?.segment.itemId ?? null }]),
+    unmark: (personId: string, kind: MarkKind) =>
+      setMarks((list) => list.filter((mark) => mark.personId !== personId || mark.kind !== kind)),
+  };
+
+  function changeForm(ids: readonly string[]): void {
+    const segment = position?.segment;
+    const item = session.items.find((each) => each.id === segment?.itemId);
+    if (!segment || !item) return;
+    const movement = movementOf(item.movementId);
+    let eased = session;
+    for (const id of ids) {
+      const formId = easierForm(movement, item.personal[id]?.formId ?? item.formId)?.id;
+      if (!formId) continue;
+      const own = item.personal[id]?.dose;
+      eased = setPersonalForm(eased, item.id, id, { formId, dose: own && doseInForm(own, FORM_TIMINGS.get(movement.id)?.get(formId)) });
+    }
+    if (eased === session) return;
+    const next = compileGroup(eased, FORM_TIMINGS, personIds);
+    setSession(eased);
+    setClock((now) => relay(now, sameMoment(segment, position!.intoSec, next), next.totalSec, performance.now()));
+  }
+
+  return { runId, session, timeline, clock, atSec, position, itemIndex, marks, startedAt, ...actions };
+}
+
+/** The same bout in a recompiled timeline, as far into it as before. */
+function sameMoment(segment: Segment, intoSec: number, timeline: Timeline): number {
+  const same = timeline.segments.find(
+    (each) => each.itemId === segment.itemId && each.kind === segment.kind && each.side === segment.side && each.set === segment.set,
+  );
+  return same
+    ? same.startSec + Math.min(intoSec, same.lengthSec)
+    : (timeline.items.find((span) => span.itemId === segment.itemId)?.startSec ?? 0);
+}

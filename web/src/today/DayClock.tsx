@@ -1,0 +1,132 @@
+/** The day of all crews on one clock: shifts as ribbons, breaks as gaps, sessions as pins, the moment as a line. */
+import { Box, Button, Link as TextLink, Typography } from "@mui/material";
+import { DateTime } from "luxon";
+import { Link } from "react-router";
+import type { Today, TodayEntry } from "../app/api";
+import { EntryLine } from "./TodayPage";
+
+export function DayClock({ today, now, next }: { today: Today; now: number; next?: TodayEntry }) {
+  return (
+    <Box sx={{ display: "grid", gap: 3 }}>
+      {today.crews.map((crew) => {
+        const entries = today.entries.filter((entry) => entry.crewId === crew.id);
+        const shift = crew.shifts.at(-1);
+        return (
+          <Box
+            component="section"
+            key={crew.id}
+            aria-label={crew.name}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { md: "230px 1fr" },
+              columnGap: 4,
+              rowGap: 1,
+              borderTop: "2px solid",
+              borderColor: "line",
+              pt: 2,
+            }}
+          >
+            <Box>
+              <Typography variant="h3">
+                <TextLink component={Link} to={`/crews/${crew.id}/day-plan`} color="inherit">
+                  {crew.name}
+                </TextLink>
+              </Typography>
+              <Typography sx={{ color: "text.secondary" }}>{crew.people} people</Typography>
+              <Typography sx={{ color: "text.secondary" }}>
+                {shift
+                  ? `${shift.name} shift ${clock(shift.startMs, crew.timeZone)}–${clock(shift.endMs, crew.timeZone)}`
+                  : "No shift today"}
+              </Typography>
+            </Box>
+            <Box sx={{ minWidth: 0 }}>
+              <Ribbon crew={crew} entries={entries} now={now} />
+              {entries.length > 0 ? (
+                <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, mt: 1 }}>
+                  {entries.map((entry) => (
+                    <EntryLine key={entry.placementId} entry={entry} isNext={entry === next} />
+                  ))}
+                </Box>
+              ) : (
+                <Box sx={{ mt: 1, display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
+                  <Typography sx={{ color: "text.secondary" }}>
+                    {crew.programs === 0 ? "No program yet." : "Nothing placed today."}
+                  </Typography>
+                  <Button component={Link} to={crew.programs === 0 ? `/crews/${crew.id}/program` : `/crews/${crew.id}/day-plan`}>
+                    {crew.programs === 0 ? "Make a program" : "Plan the week"}
+                  </Button>
+                </Box>
+              )}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** 24 hours of the crew's day, drawn 0 to 100. */
+function Ribbon({ crew, entries, now }: { crew: Today["crews"][number]; entries: readonly TodayEntry[]; now: number }) {
+  const dayStart = DateTime.fromMillis(now, { zone: crew.timeZone }).startOf("day");
+  const from = dayStart.toMillis();
+  const to = Math.max(dayStart.plus({ days: 1 }).toMillis(), ...crew.shifts.map((shift) => shift.endMs));
+  const x = (ms: number) => `${(Math.max(0, Math.min(1, (ms - from) / (to - from))) * 100).toFixed(3)}%`;
+  const width = (a: number, b: number) => `${((Math.min(to, b) - Math.max(from, a)) / (to - from)) * 100}%`;
+  return (
+    <Box aria-hidden sx={{ position: "relative", height: 46 }}>
+      <Box sx={{ position: "absolute", left: 0, right: 0, top: 27, height: 2, bgcolor: "line" }} />
+      {crew.shifts
+        .filter((shift) => shift.endMs > from && shift.startMs < to)
+        .map((shift) => (
+          <Box
+            key={shift.startMs}
+            sx={{
+              position: "absolute",
+              left: x(shift.startMs),
+              width: width(shift.startMs, shift.endMs),
+              top: 19,
+              height: 18,
+              bgcolor: "primary.light",
+              borderRadius: 1,
+            }}
+          />
+        ))}
+      {crew.shifts
+        .flatMap((shift) => shift.breaks)
+        .filter((pause) => pause.startMs > from && pause.startMs < to)
+        .map((pause) => (
+          <Box
+            key={pause.startMs}
+            sx={{
+              position: "absolute",
+              left: x(pause.startMs),
+              width: width(pause.startMs, pause.endMs),
+              top: 17,
+              height: 22,
+              bgcolor: "background.default",
+            }}
+          />
+        ))}
+      {entries.map((entry) => (
+        <Box
+          key={entry.placementId}
+          sx={{
+            position: "absolute",
+            left: x(Date.parse(entry.startsAt)),
+            top: 4,
+            width: 9,
+            height: 34,
+            ml: "-1px",
+            borderRadius: "4px 4px 2px 2px",
+            bgcolor: entry.runId ? "text.secondary" : "warm.main",
+          }}
+        />
+      ))}
+      <Box sx={{ position: "absolute", left: x(now), top: 0, bottom: 4, width: 2, bgcolor: "text.primary" }} />
+    </Box>
+  );
+}
+
+function clock(ms: number, zone: string): string {
+  return DateTime.fromMillis(ms, { zone }).toFormat("HH:mm");
+}

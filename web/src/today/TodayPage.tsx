@@ -1,0 +1,151 @@
+/** Today: what runs when, for which crew. The next run is the first thing the eye meets. */
+import { Box, Button, Link as TextLink, Typography } from "@mui/material";
+import { CheckCircle2, Play } from "lucide-react";
+import { DateTime } from "luxon";
+import { Link } from "react-router";
+import { wallTime } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { clockText } from "@kind-grip/core/units";
+import { serverApi, type Today, type TodayEntry } from "../app/api";
+import { useNow } from "../app/now";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { runAddress } from "../run/address";
+import { DayClock } from "./DayClock";
+
+export default function TodayPage() {
+  const query = serverApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
+  return <Loaded query={query}>{(today) => <Day today={today} />}</Loaded>;
+}
+
+function Day({ today }: { today: Today }) {
+  const now = useNow();
+  const zone = today.crews[0]?.timeZone ?? "utc";
+  const date = DateTime.fromMillis(now, { zone }).toFormat("cccc d LLLL");
+  const next = nextRun(today.entries, now);
+  const done = today.entries.filter((entry) => entry.runId).length;
+  return (
+    <>
+      <PageTitle title={date} lead={today.entries.length > 0 ? `${today.entries.length} sessions placed, ${done} led.` : undefined} />
+      {next && <NextRun entry={next} now={now} />}
+      {today.crews.length === 0 ? (
+        <Empty
+          title="Start with a crew"
+          text="Who they are, when they work, how much room and kit there is. People, a program and a day plan follow."
+        >
+          <Button component={Link} to="/crews/new" variant="contained">
+            Make a crew
+          </Button>
+        </Empty>
+      ) : (
+        <DayClock today={today} now={now} next={next} />
+      )}
+    </>
+  );
+}
+
+/** The first that has not been led and is not more than half an hour past. */
+function nextRun(entries: readonly TodayEntry[], now: number): TodayEntry | undefined {
+  return entries.find((entry) => !entry.runId && Date.parse(entry.startsAt) + 30 * 60_000 > now);
+}
+
+function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
+  const words = wordsIn();
+  const minutes = Math.round((Date.parse(entry.startsAt) - now) / 60_000);
+  const when =
+    minutes > 90
+      ? `at ${wallTime(Date.parse(entry.startsAt), entry.timeZone)}`
+      : minutes > 0
+        ? `in ${minutes} min`
+        : minutes === 0
+          ? "now"
+          : `${-minutes} min ago`;
+  return (
+    <Box
+      component="section"
+      aria-label="Next run"
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { md: "auto 1fr auto" },
+        gap: { xs: 2, md: 4 },
+        alignItems: "center",
+        bgcolor: "primary.main",
+        color: "primary.contrastText",
+        borderRadius: 3,
+        px: { xs: 3, md: 4 },
+        py: 3,
+        mb: 4,
+      }}
+    >
+      <Box>
+        <Typography component="p" sx={{ fontSize: "3.6rem", fontWeight: 750, lineHeight: 1, letterSpacing: "-0.03em" }}>
+          {wallTime(Date.parse(entry.startsAt), entry.timeZone)}
+        </Typography>
+        <Typography sx={{ mt: 0.5, fontWeight: 600 }}>{when}</Typography>
+      </Box>
+      <Box sx={{ minWidth: 0 }}>
+        <Typography variant="h2" sx={{ fontSize: "1.7rem" }}>
+          {entry.sessionName}{" "}
+          <Box component="span" sx={{ fontWeight: 500 }}>
+            · {clockText(entry.totalSec)}
+          </Box>
+        </Typography>
+        <Typography>
+          {entry.crewName}, {entry.people} people · {entry.place}
+        </Typography>
+        <Typography noWrap sx={{ opacity: 0.9 }}>
+          {entry.movementIds.map((id) => words.movementName(id)).join(" · ")}
+        </Typography>
+      </Box>
+      <Button
+        component={Link}
+        to={runAddress(entry)}
+        size="large"
+        startIcon={<Play size={22} fill="currentColor" />}
+        sx={{
+          bgcolor: "background.paper",
+          color: "primary.dark",
+          px: 4,
+          minHeight: 60,
+          fontSize: "1.2rem",
+          "&:hover": { bgcolor: "background.default" },
+        }}
+      >
+        Lead it
+      </Button>
+    </Box>
+  );
+}
+
+export function EntryLine({ entry, isNext }: { entry: TodayEntry; isNext: boolean }) {
+  return (
+    <Box component="li" sx={{ display: "grid", gridTemplateColumns: "64px 1fr auto", alignItems: "center", gap: 1.5, minHeight: 48 }}>
+      <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{wallTime(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
+      <Typography noWrap>
+        {entry.sessionName}{" "}
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {clockText(entry.totalSec)}
+        </Box>
+      </Typography>
+      {entry.runId ? (
+        <TextLink
+          component={Link}
+          to={`/crews/${entry.crewId}/runs/${entry.runId}`}
+          sx={{ display: "inline-flex", gap: 0.75, alignItems: "center", minHeight: 44 }}
+        >
+          <CheckCircle2 size={20} aria-hidden /> Led
+        </TextLink>
+      ) : (
+        <Button
+          component={Link}
+          to={runAddress(entry)}
+          variant={isNext ? "contained" : "outlined"}
+          aria-label={`Lead ${entry.sessionName}, ${entry.crewName}`}
+        >
+          Lead
+        </Button>
+      )}
+    </Box>
+  );
+}
