@@ -1,0 +1,141 @@
+import request from "supertest";
+import { v7 as uuid } from "uuid";
+import { openTestApp, PASSWORD, TestTrainer, type TestApp } from "../testing/test-app";
+import { makeWorld, sampleRun } from "../testing/samples";
+import { LIMIT } from "./attempts";
+
+let test: TestApp;
+beforeAll(async () => {
+  test = await openTestApp();
+});
+afterAll(() => test.close());
+
+const filled = (path: string) => path.replace(/:\w+Id/g, () => uuid()).replace(":weekStart", "2026-03-02");
+
+describe("without a sign-in", () => {
+  it("nothing is reachable but the sign-in itself", async () => {
+    const agent = request.agent(test.app);
+    const token = (await agent.get("/api/me")).body.csrfToken as string;
+    const guarded = test.app.declared.filter((route) => route.role !== "anyone");
+    expect(guarded.length).toBeGreaterThan(25);
+    for (const { method, path } of guarded) {
+      const answer = await agent[method as "get"](filled(path)).set("x-csrf-token", token);
+      expect([path, answer.status, answer.body.code]).toEqual([path, 401, "signedOut"]);
+    }
+    expect(test.app.declared.filter((route) => route.role === "anyone").map((route) => route.path)).toEqual(["/api/me", "/api/sign-in", "/api/sign-out"]);
+  });
+
+  it("an unknown address is 404, and still not a page", async () => {
+    const answer = await request(test.app).get("/api/nothing-here");
+    expect([answer.status, answer.body.code]).toEqual([404, "notFound"]);
+  });
+});
+
+describe("signing in", () => {
+  const tryPassword = async (email: string, password: string, address: string) => {
+    const agent = request.agent(test.app);
+    const token = (await agent.get("/api/me")).body.csrfToken as string;
+    return agent.post("/api/sign-in").set("x-csrf-token", token).set("x-forwarded-for", address).send({ email, password });
+  };
+
+  it("answers a wrong password and an unknown account alike", async () => {
+    const trainer = await TestTrainer.make(test);
+    const wrong = await tryPassword(trainer.email, "not the password", "10.0.0.1");
+    const unknown = await tryPassword("nobody@test.example", PASSWORD, "10.0.0.1");
+    expect([wrong.status, wrong.body]).toEqual([unknown.status, unknown.body]);
+    expect(wrong.status).toBe(401);
+  });
+
+  it("names missing fields", async () => {
+    const answer = await tryPassword("", "", "10.0.0.2");
+    expect(answer.status).toBe(400);
+    expect(answer.body.fields).toEqual([
+      { path: "email", message: "is missing" },
+      { path: "password", message: "is missing" },
+    ]);
+  });
+
+  it(`stops after ${LIMIT.perAccount} failures for an account, right password or not`, async () => {
+    const trainer = await TestTrainer.make(test);
+    for (let i = 0; i < LIMIT.perAccount - 1; i++) await tryPassword(trainer.email, "wrong", `10.1.0.${i}`);
+    expect((await tryPassword(trainer.email, "wrong", "10.1.1.1")).status).toBe(401);
+    expect((await tryPassword(trainer.email, PASSWORD, "10.1.1.2")).status).toBe(429);
+  });
+
+  it("a right password before the limit clears the count", async () => {
+    const trainer = await TestTrainer.make(test);
+    for (let i = 0; i < LIMIT.perAccount - 1; i++) await tryPassword(trainer.email, "wrong", `10.2.0.${i}`);
+    expect((await tryPassword(trainer.email, PASSWORD, "10.2.1.1")).status).toBe(200);
+    expect((await tryPassword(trainer.email, "wrong", "10.2.1.2")).status).toBe(401);
+  });
+
+  it(`stops an address after ${LIMIT.perAddress} failures over many accounts`, async () => {
+    for (let i = 0; i < LIMIT.perAddress; i++) expect((await tryPassword(`someone${i}@test.example`, "wrong", "10.3.0.1")).status).toBe(401);
+    expect((await tryPassword("another@test.example", "wrong", "10.3.0.1")).status).toBe(429);
+  });
+
+  it("gives a new session id, and signing out ends it", async () => {
+    const trainer = await TestTrainer.make(test);
+    const agent = request.agent(test.app);
+    const before = await agent.get("/api/me");
+    const planted = before.headers["set-cookie"]![0]!.split(";")[0]!;
+    const after = await agent.post("/api/sign-in").set("x-csrf-token", before.body.csrfToken).send({ email: trainer.email, password: PASSWORD });
+    const cookie = after.headers["set-cookie"]![0]!;
+    expect(cookie.split(";")[0]).not.toBe(planted);
+    expect(cookie).toMatch(/HttpOnly/);
+    expect(cookie).toMatch(/SameSite=Strict/);
+    await agent.get("/api/crews").expect(200);
+    await agent.post("/api/sign-out").set("x-csrf-token", after.body.csrfToken).expect(204);
+    await request(test.app).get("/api/crews").set("Cookie", cookie).expect(401);
+  });
+});
+
+it("a change without the token is refused and does nothing", async () => {
+  const trainer = await TestTrainer.make(test);
+  const answer = await trainer.agent.put("/api/practice").send({ name: "Taken over" });
+  expect([answer.status, answer.body.code]).toEqual([403, "csrf"]);
+  expect((await trainer.get("/api/me")).body.account.practice).toBe("Test practice");
+});
+
+describe("changing the password", () => {
+  it("takes 10 characters, not 9, and only with the old one", async () => {
+    const trainer = await TestTrainer.make(test);
+    const change = (current: string, next: string) => trainer.send("put", "/api/me/password", { current, next });
+    expect((await change(PASSWORD, "123456789")).body.fields).toEqual([{ path: "next", message: "needs at least 10 characters" }]);
+    expect((await change("something else", "1234567890")).body.fields).toEqual([{ path: "current", message: "is not your password" }]);
+    expect((await change(PASSWORD, "1234567890")).status).toBe(204);
+    expect((await change(PASSWORD, "another one 1")).status).toBe(400);
+  });
+});
+
+describe("somebody else's things", () => {
+  it("do not exist, by any route", async () => {
+    const practiceId = uuid();
+    const [owner, other] = [await TestTrainer.make(test, practiceId), await TestTrainer.make(test, practiceId)];
+    const world = await makeWorld(owner);
+    const run = sampleRun(world);
+    expect((await owner.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
+    const ids: Record<string, string> = { crewId: world.crewId, programId: world.programId, runId: run.id, personId: world.people[0]!.id, weekStart: "2026-03-02" };
+    const bodies: Record<string, object> = {
+      "put /api/crews/:crewId": { version: 1, crew: (await owner.get(`/api/crews/${world.crewId}`)).body },
+      "post /api/crews/:crewId/people": { people: [{ ...world.people[0], id: uuid(), badge: null }] },
+      "put /api/crews/:crewId/people/:personId": { version: 1, person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null } },
+      "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },
+      "post /api/crews/:crewId/programs/import": { id: uuid(), text: "{}" },
+      "put /api/programs/:programId": { version: 1, program: world.program },
+      "put /api/crews/:crewId/plan/:weekStart": { version: 0, placements: [] },
+      "put /api/runs/:runId": { ...run },
+    };
+    const crewBody = bodies["put /api/crews/:crewId"] as { crew: Record<string, unknown> };
+    delete crewBody.crew.id;
+    delete crewBody.crew.version;
+    const aimed = test.app.declared.filter((route) => route.path.includes(":"));
+    expect(aimed.length).toBeGreaterThan(20);
+    for (const { method, path } of aimed) {
+      const address = path.replace(/:(\w+)/g, (_, name: string) => ids[name]!);
+      const answer = method === "get" ? await other.get(address) : await other.send(method as "put", address, bodies[`${method} ${path}`]);
+      expect([method, path, answer.status]).toEqual([method, path, 404]);
+    }
+    expect((await owner.get(`/api/crews/${world.crewId}/people`)).body).toHaveLength(3);
+  });
+});

@@ -1,0 +1,92 @@
+import ICAL from "ical.js";
+import { v7 as uuid } from "uuid";
+import { makeWorld, type SampleWorld } from "../testing/samples";
+import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../testing/test-app";
+
+let test: TestApp;
+let trainer: TestTrainer;
+let world: SampleWorld;
+beforeAll(async () => {
+  test = await openTestApp();
+  trainer = await TestTrainer.make(test);
+});
+beforeEach(async () => {
+  world = await makeWorld(trainer);
+});
+afterAll(() => test.close());
+
+const WEEK = "2026-03-23";
+const place = (startsAt: string, session = 0) => ({ id: uuid(), programId: world.programId, sessionId: world.program.sessions[session]!.id, startsAt });
+const save = (version: number, placements: object[], week = WEEK) => trainer.send("put", `/api/crews/${world.crewId}/plan/${week}`, { version, placements });
+
+it("a week is empty, then what was saved, then refuses an older save", async () => {
+  expect((await trainer.get(`/api/crews/${world.crewId}/plan/${WEEK}`)).body).toMatchObject({ version: 0, placements: [] });
+  const placements = [place("2026-03-23T07:00:00.000Z"), place("2026-03-24T07:00:00.000Z")];
+  expect((await save(0, placements)).body).toMatchObject({ version: 1, placements });
+  const late = await save(0, [placements[0]!]);
+  expect([late.status, late.body.detail.placements.length]).toEqual([409, 2]);
+});
+
+it("the same save twice is one save", async () => {
+  const placements = [place("2026-03-23T07:00:00.000Z")];
+  await save(0, placements);
+  const again = await save(0, placements);
+  expect([again.status, again.body.version]).toEqual([200, 1]);
+});
+
+it("of several first saves at the same moment one wins", async () => {
+  const answers = await Promise.all([1, 2, 3].map((day) => save(0, [place(`2026-03-2${day + 3}T07:00:00.000Z`)])));
+  expect(answers.map((answer) => answer.status).sort()).toEqual([200, 409, 409]);
+});
+
+it("takes no session of another crew, no moment of another week, and no week that starts on a Tuesday", async () => {
+  const foreign = await makeWorld(trainer);
+  expect(fieldsOf(await save(0, [{ ...place("2026-03-23T07:00:00.000Z"), sessionId: foreign.program.sessions[0]!.id }]))).toEqual({ "placements.0.sessionId": "is not a session of this crew's programs" });
+  expect(fieldsOf(await save(0, [place("2026-04-06T07:00:00.000Z")]))).toEqual({ "placements.0.startsAt": "is not in this week" });
+  expect(fieldsOf(await save(0, [], "2026-03-24"))).toEqual({ "params.weekStart": "is not a Monday" });
+  expect((await trainer.get(`/api/crews/${world.crewId}/plan/${WEEK}`)).body.version).toBe(0);
+});
+
+it("shows the edges of the neighbouring weeks, for spacing", async () => {
+  await save(0, [place("2026-03-21T07:00:00.000Z"), place("2026-03-17T07:00:00.000Z")], "2026-03-16");
+  const { neighbours } = (await trainer.get(`/api/crews/${world.crewId}/plan/${WEEK}`)).body as { neighbours: { startsAt: string }[] };
+  expect(neighbours.map((each) => each.startsAt)).toEqual(["2026-03-21T07:00:00.000Z"]);
+});
+
+describe("the calendar file", () => {
+  it("is read by a calendar library at the right moments, on both sides of the clock change", async () => {
+    // Around now, so that the file's span holds them; the practice of the tests lives in real time.
+    const year = new Date().getUTCFullYear();
+    const lastSunday = new Date(Date.UTC(year, 9, 31));
+    lastSunday.setUTCDate(31 - lastSunday.getUTCDay());
+    const monday = new Date();
+    monday.setUTCDate(monday.getUTCDate() - ((monday.getUTCDay() + 6) % 7));
+    const week = monday.toISOString().slice(0, 10);
+    const startsAt = `${week}T06:30:00.000Z`;
+    expect((await save(0, [place(startsAt)], week)).status).toBe(200);
+    const { text, headers } = await trainer.get(`/api/crews/${world.crewId}/calendar.ics`);
+    expect(headers["content-type"]).toMatch(/text\/calendar/);
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[] as never);
+    const zone = new ICAL.Timezone(calendar.getFirstSubcomponent("vtimezone")!);
+    const event = new ICAL.Event(calendar.getFirstSubcomponent("vevent")!);
+    expect(zone.tzid).toBe("Europe/Dublin");
+    event.startDate.zone = zone;
+    expect(event.startDate.toJSDate().toISOString()).toBe(startsAt);
+    expect(event.summary).toMatch(/^Warm-up \(\d+:\d\d\)$/);
+    // The zone in the file itself knows both offsets.
+    const offset = (month: number) => new ICAL.Time({ year, month, day: 15, hour: 12, minute: 0, second: 0, isDate: false }, zone).utcOffset();
+    expect([offset(1), offset(7)]).toEqual([0, 3600]);
+  });
+});
+
+it("Today lists what is placed today and what was led of it", async () => {
+  const now = new Date();
+  const monday = new Date(now);
+  monday.setUTCDate(monday.getUTCDate() - ((monday.getUTCDay() + 6) % 7));
+  const noon = place(`${now.toISOString().slice(0, 10)}T12:00:00.000Z`);
+  await save(0, [noon], monday.toISOString().slice(0, 10));
+  const { body } = await trainer.get("/api/today");
+  const entry = body.entries.find((each: { crewId: string }) => each.crewId === world.crewId);
+  expect(entry).toMatchObject({ placementId: noon.id, sessionName: "Warm-up", people: 3, runId: null });
+  expect(entry.totalSec).toBeGreaterThan(60);
+});

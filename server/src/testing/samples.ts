@@ -1,0 +1,91 @@
+/** Valid things to send. */
+import type { Crew, NewPerson } from "@kind-grip/core/crew";
+import { patternPreset } from "@kind-grip/core/dayplan";
+import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import type { RunRecord } from "@kind-grip/core/run";
+import { v7 as uuid } from "uuid";
+import type { TestTrainer } from "./test-app";
+
+export function sampleCrew(change: Partial<Crew> = {}): Crew {
+  return {
+    name: "Test crew",
+    trade: "Testing",
+    place: "Bench 1",
+    timeZone: "Europe/Dublin",
+    settings: ["any", "table"],
+    conditions: [],
+    slots: { preShift: 480, break: 180, postShift: 600 },
+    kit: [],
+    mostOffJob: 5,
+    shiftPattern: patternPreset("weekdays", "2026-03-02"),
+    ...change,
+  };
+}
+
+export function samplePeople(count: number, change: Partial<NewPerson> = {}): NewPerson[] {
+  return Array.from({ length: count }, (_, i) => ({
+    id: uuid(),
+    name: `Person ${i + 1}`,
+    badge: `B-${i + 1}`,
+    handedness: "right",
+    startedOn: "2024-01-01",
+    leftOn: null,
+    ...change,
+  }));
+}
+
+export function sampleProgram(change: Partial<Program> = {}): Program {
+  const item = (id: string) => newItem(movementOf(id), DEFAULT_STYLE, uuid());
+  return {
+    name: "Test program",
+    style: DEFAULT_STYLE,
+    weeks: 4,
+    sessions: [
+      { id: uuid(), name: "Warm-up", slot: "preShift", items: [item("fist-and-star"), item("palm-away")] },
+      { id: uuid(), name: "Break", slot: "break", items: [item("shake-out")] },
+    ],
+    ...change,
+  };
+}
+
+export interface SampleWorld {
+  crewId: string;
+  people: NewPerson[];
+  programId: string;
+  program: Program;
+}
+
+/** A crew with three people and a program. */
+export async function makeWorld(trainer: TestTrainer): Promise<SampleWorld> {
+  const crewId = uuid();
+  const programId = uuid();
+  const people = samplePeople(3);
+  const program = sampleProgram();
+  await trainer.send("post", "/api/crews", { id: crewId, crew: sampleCrew() });
+  await trainer.send("post", `/api/crews/${crewId}/people`, { people });
+  await trainer.send("post", `/api/crews/${crewId}/programs`, { id: programId, program });
+  return { crewId, people, programId, program };
+}
+
+export function sampleRun({ crewId, people, programId, program }: SampleWorld): RunRecord {
+  const session = program.sessions[0]!;
+  return {
+    id: uuid(),
+    crewId,
+    programId,
+    placementId: null,
+    session,
+    startedAt: "2026-03-03T07:00:00.000Z",
+    endedAt: "2026-03-03T07:05:00.000Z",
+    plannedSec: 174,
+    items: session.items.map((item) => ({ itemId: item.id, movementId: item.movementId, formId: item.formId, plannedSec: 60, doneSec: 60, status: "done" })),
+    people: people.map((person, i) => ({
+      personId: person.id,
+      present: i !== 2,
+      effort: i === 2 ? null : 2 + i,
+      marks: i === 1 ? [{ kind: "tingling", itemId: session.items[1]!.id }] : [],
+      forms: {},
+    })),
+  };
+}
