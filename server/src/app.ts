@@ -70,7 +70,7 @@ export function createApp({ db, secret, webRoot, logLevel = "info", proxies = 0 
 
   app.get("/healthz", (_request, response) => void response.json({ alive: true }));
   app.get("/readyz", async (_request, response) => {
-    await db.sequelize.query("SELECT 1");
+    await db.sequelize.authenticate();
     response.json({ ready: true });
   });
 

@@ -22,7 +22,11 @@ describe("without a sign-in", () => {
       const answer = await agent[method as "get"](filled(path)).set("x-csrf-token", token);
       expect([path, answer.status, answer.body.code]).toEqual([path, 401, "signedOut"]);
     }
-    expect(test.app.declared.filter((route) => route.role === "anyone").map((route) => route.path)).toEqual(["/api/me", "/api/sign-in", "/api/sign-out"]);
+    expect(test.app.declared.filter((route) => route.role === "anyone").map((route) => route.path)).toEqual([
+      "/api/me",
+      "/api/sign-in",
+      "/api/sign-out",
+    ]);
   });
 
   it("an unknown address is 404, and still not a page", async () => {
@@ -70,7 +74,8 @@ describe("signing in", () => {
   });
 
   it(`stops an address after ${LIMIT.perAddress} failures over many accounts`, async () => {
-    for (let i = 0; i < LIMIT.perAddress; i++) expect((await tryPassword(`someone${i}@test.example`, "wrong", "10.3.0.1")).status).toBe(401);
+    for (let i = 0; i < LIMIT.perAddress; i++)
+      expect((await tryPassword(`someone${i}@test.example`, "wrong", "10.3.0.1")).status).toBe(401);
     expect((await tryPassword("another@test.example", "wrong", "10.3.0.1")).status).toBe(429);
   });
 
@@ -79,7 +84,10 @@ describe("signing in", () => {
     const agent = request.agent(test.app);
     const before = await agent.get("/api/me");
     const planted = before.headers["set-cookie"]![0]!.split(";")[0]!;
-    const after = await agent.post("/api/sign-in").set("x-csrf-token", before.body.csrfToken).send({ email: trainer.email, password: PASSWORD });
+    const after = await agent
+      .post("/api/sign-in")
+      .set("x-csrf-token", before.body.csrfToken)
+      .send({ email: trainer.email, password: PASSWORD });
     const cookie = after.headers["set-cookie"]![0]!;
     expect(cookie.split(";")[0]).not.toBe(planted);
     expect(cookie).toMatch(/HttpOnly/);
@@ -115,11 +123,20 @@ describe("somebody else's things", () => {
     const world = await makeWorld(owner);
     const run = sampleRun(world);
     expect((await owner.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
-    const ids: Record<string, string> = { crewId: world.crewId, programId: world.programId, runId: run.id, personId: world.people[0]!.id, weekStart: "2026-03-02" };
+    const ids: Record<string, string> = {
+      crewId: world.crewId,
+      programId: world.programId,
+      runId: run.id,
+      personId: world.people[0]!.id,
+      weekStart: "2026-03-02",
+    };
     const bodies: Record<string, object> = {
       "put /api/crews/:crewId": { version: 1, crew: (await owner.get(`/api/crews/${world.crewId}`)).body },
       "post /api/crews/:crewId/people": { people: [{ ...world.people[0], id: uuid(), badge: null }] },
-      "put /api/crews/:crewId/people/:personId": { version: 1, person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null } },
+      "put /api/crews/:crewId/people/:personId": {
+        version: 1,
+        person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null },
+      },
       "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },
       "post /api/crews/:crewId/programs/import": { id: uuid(), text: "{}" },
       "put /api/programs/:programId": { version: 1, program: world.program },

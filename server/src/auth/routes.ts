@@ -22,6 +22,8 @@ const NewPassword = v.strictObject({
 export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   const me = async (request: Request) => {
     const trainer = request.session.trainer;
+    // Without a sign-in nothing else would notice that the records are away.
+    if (!trainer) await db.sequelize.authenticate();
     const account = trainer && (await db.models.Account.findByPk(trainer.accountId));
     const practice = trainer && (await db.models.Practice.findByPk(trainer.practiceId));
     return {

@@ -28,7 +28,10 @@ describe("crews", () => {
 
   it("name every bad field and store nothing", async () => {
     const id = uuid();
-    const crew = { ...sampleCrew({ name: " ", timeZone: "Nowhere/Land", mostOffJob: 0 }), slots: { preShift: 30, break: 180, postShift: 600 } };
+    const crew = {
+      ...sampleCrew({ name: " ", timeZone: "Nowhere/Land", mostOffJob: 0 }),
+      slots: { preShift: 30, break: 180, postShift: 600 },
+    };
     const answer = await trainer.send("post", "/api/crews", { id, crew });
     expect(answer.status).toBe(400);
     expect(fieldsOf(answer)).toMatchObject({
@@ -92,7 +95,11 @@ describe("people", () => {
     const id = await makeCrew();
     const [person] = samplePeople(1);
     await trainer.send("post", `/api/crews/${id}/people`, { people: [person!] });
-    const change = (leftOn: string) => trainer.send("put", `/api/crews/${id}/people/${person!.id}`, { version: 1, person: { name: "A", badge: null, handedness: null, startedOn: "2026-03-02", leftOn } });
+    const change = (leftOn: string) =>
+      trainer.send("put", `/api/crews/${id}/people/${person!.id}`, {
+        version: 1,
+        person: { name: "A", badge: null, handedness: null, startedOn: "2026-03-02", leftOn },
+      });
     expect(fieldsOf(await change("2026-03-01"))).toEqual({ "person.leftOn": "is before the first day" });
     expect((await change("2026-03-02")).status).toBe(200);
   });
@@ -127,7 +134,11 @@ describe("bodies", () => {
 
   it("that are not JSON are refused", async () => {
     const token = (await trainer.get("/api/me")).body.csrfToken as string;
-    const answer = await trainer.agent.post("/api/crews").set("x-csrf-token", token).set("content-type", "application/json").send("{ name: ");
+    const answer = await trainer.agent
+      .post("/api/crews")
+      .set("x-csrf-token", token)
+      .set("content-type", "application/json")
+      .send("{ name: ");
     expect([answer.status, answer.body.code]).toEqual([400, "notJson"]);
   });
 

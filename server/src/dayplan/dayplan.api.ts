@@ -16,8 +16,14 @@ beforeEach(async () => {
 afterAll(() => test.close());
 
 const WEEK = "2026-03-23";
-const place = (startsAt: string, session = 0) => ({ id: uuid(), programId: world.programId, sessionId: world.program.sessions[session]!.id, startsAt });
-const save = (version: number, placements: object[], week = WEEK) => trainer.send("put", `/api/crews/${world.crewId}/plan/${week}`, { version, placements });
+const place = (startsAt: string, session = 0) => ({
+  id: uuid(),
+  programId: world.programId,
+  sessionId: world.program.sessions[session]!.id,
+  startsAt,
+});
+const save = (version: number, placements: object[], week = WEEK) =>
+  trainer.send("put", `/api/crews/${world.crewId}/plan/${week}`, { version, placements });
 
 it("a week is empty, then what was saved, then refuses an older save", async () => {
   expect((await trainer.get(`/api/crews/${world.crewId}/plan/${WEEK}`)).body).toMatchObject({ version: 0, placements: [] });
@@ -41,7 +47,9 @@ it("of several first saves at the same moment one wins", async () => {
 
 it("takes no session of another crew, no moment of another week, and no week that starts on a Tuesday", async () => {
   const foreign = await makeWorld(trainer);
-  expect(fieldsOf(await save(0, [{ ...place("2026-03-23T07:00:00.000Z"), sessionId: foreign.program.sessions[0]!.id }]))).toEqual({ "placements.0.sessionId": "is not a session of this crew's programs" });
+  expect(fieldsOf(await save(0, [{ ...place("2026-03-23T07:00:00.000Z"), sessionId: foreign.program.sessions[0]!.id }]))).toEqual({
+    "placements.0.sessionId": "is not a session of this crew's programs",
+  });
   expect(fieldsOf(await save(0, [place("2026-04-06T07:00:00.000Z")]))).toEqual({ "placements.0.startsAt": "is not in this week" });
   expect(fieldsOf(await save(0, [], "2026-03-24"))).toEqual({ "params.weekStart": "is not a Monday" });
   expect((await trainer.get(`/api/crews/${world.crewId}/plan/${WEEK}`)).body.version).toBe(0);
@@ -74,7 +82,8 @@ describe("the calendar file", () => {
     expect(event.startDate.toJSDate().toISOString()).toBe(startsAt);
     expect(event.summary).toMatch(/^Warm-up \(\d+:\d\d\)$/);
     // The zone in the file itself knows both offsets.
-    const offset = (month: number) => new ICAL.Time({ year, month, day: 15, hour: 12, minute: 0, second: 0, isDate: false }, zone).utcOffset();
+    const offset = (month: number) =>
+      new ICAL.Time({ year, month, day: 15, hour: 12, minute: 0, second: 0, isDate: false }, zone).utcOffset();
     expect([offset(1), offset(7)]).toEqual([0, 3600]);
   });
 });

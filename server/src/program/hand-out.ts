@@ -14,42 +14,70 @@ const SPRUCE = "#17594F";
 const QUIET = "#5B6562";
 const LINE = "#D9D2C3";
 const WARM = "#A34A17";
-/** A page holds this many items at full size; beyond it type shrinks stepwise so that a session stays one page. */
-const FULL_SIZE_ITEMS = 6;
+/** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
+const FULL_SIZE_ITEMS = 5;
+/** Tried in turn, should the texts be longer than usual. */
+const SHRINKS = [1, 0.87, 0.75, 0.64, 0.54];
 
 /** @param names person id → name, for the easier forms */
 export async function handOut(program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
   const words = wordsIn("en");
   const sessions = program.sessions.filter((session) => session.items.length > 0);
+  if (sessions.length === 0) return (await render([{ text: "This program has no session with items yet." }], program.name, words)).pdf;
+  let last: Buffer | undefined;
+  for (const shrink of SHRINKS) {
+    const content = sessions.flatMap((session, i) => page(session, crewName, names, words, usualScale(session) * shrink, i > 0));
+    const { pdf, pages } = await render(content, `${program.name} – ${crewName}`, words);
+    if (pages === sessions.length) return pdf;
+    last = pdf;
+  }
+  return last!;
+}
+
+function usualScale(session: Session): number {
+  return Math.min(1, (FULL_SIZE_ITEMS / session.items.length) ** 0.7);
+}
+
+async function render(content: Content[], title: string, words: Words): Promise<{ pdf: Buffer; pages: number }> {
+  let count = 0;
   const definition: TDocumentDefinitions = {
     pageSize: "A4",
     pageMargins: [42, 40, 42, 74],
-    info: { title: `${program.name} – ${crewName}` },
+    info: { title },
     defaultStyle: { font: "Legible", fontSize: 12, color: INK, lineHeight: 1.15 },
-    content:
-      sessions.length > 0
-        ? sessions.flatMap((session, i) => page(session, crewName, names, words, i > 0))
-        : [{ text: "This program has no session with items yet." }],
-    footer: (current, pages) => ({
-      margin: [42, 8, 42, 0],
-      stack: [
-        { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }] },
-        { text: words.paper("stop"), bold: true, fontSize: 10, color: WARM, margin: [0, 6, 0, 2] },
-        {
-          columns: [
-            { text: words.paper("prevention"), fontSize: 8.5, color: QUIET },
-            { text: words.paper("page", { page: current, pages }), fontSize: 8.5, color: QUIET, alignment: "right", width: 70 },
-          ],
-        },
-      ],
-    }),
+    content,
+    footer: (current, pages) => {
+      count = pages;
+      return {
+        margin: [42, 8, 42, 0],
+        stack: [
+          { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }] },
+          { text: words.paper("stop"), bold: true, fontSize: 10, color: WARM, margin: [0, 6, 0, 2] },
+          {
+            columns: [
+              { text: words.paper("prevention"), fontSize: 8.5, color: QUIET },
+              { text: words.paper("page", { page: current, pages }), fontSize: 8.5, color: QUIET, alignment: "right", width: 70 },
+            ],
+          },
+        ],
+      };
+    },
   };
   pdfmake.setFonts(FONTS);
-  return pdfmake.createPdf(definition).getBuffer();
+  // Nothing from outside is ever drawn into a hand-out; from this machine only the fonts.
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((file) => path.resolve(file).startsWith(fontFolder));
+  return { pdf: await pdfmake.createPdf(definition).getBuffer(), pages: count };
 }
 
-function page(session: Session, crewName: string, names: ReadonlyMap<string, string>, words: Words, breakBefore: boolean): Content[] {
-  const scale = Math.max(0.62, Math.min(1, FULL_SIZE_ITEMS / Math.max(1, session.items.length)) ** 0.8);
+function page(
+  session: Session,
+  crewName: string,
+  names: ReadonlyMap<string, string>,
+  words: Words,
+  scale: number,
+  breakBefore: boolean,
+): Content[] {
   const timeline = compileGroup(session, FORM_TIMINGS, [...names.keys()]);
   return [
     {

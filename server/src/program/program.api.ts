@@ -99,7 +99,7 @@ describe("the hand-out", () => {
     full.sessions[0]!.items = Array.from({ length: 10 }, (_, i) => ({ ...items[i % 2]!, id: uuid() }));
     await save(1, full);
     expect(await pagesOf(world.programId)).toBe(2);
-  });
+  }, 30_000);
 
   it("of an empty program says so on one page", async () => {
     await save(1, { ...world.program, sessions: [] });
@@ -118,5 +118,8 @@ it("a removed program is gone and comes back", async () => {
 it("describes itself as OpenAPI from the same schemas", async () => {
   const { body } = await trainer.get("/api/openapi.json");
   expect(Object.keys(body.paths)).toHaveLength(new Set(test.app.declared.map((route) => route.path)).size);
-  expect(body.paths["/api/programs/{programId}"].put.requestBody.content["application/json"].schema.required).toEqual(["version", "program"]);
+  expect(body.paths["/api/programs/{programId}"].put.requestBody.content["application/json"].schema.required).toEqual([
+    "version",
+    "program",
+  ]);
 });

@@ -29,7 +29,10 @@ it("sent twice it is stored once; what came first stays", async () => {
   await store(run);
   const again = await store({ ...run, people: run.people.map((person) => ({ ...person, effort: person.present ? 9 : null })) });
   expect(again.body).toEqual({ id: run.id, stored: "already" });
-  expect((await trainer.get(`/api/crews/${world.crewId}/runs`)).body).toMatchObject({ total: 1, runs: [{ present: 2, expected: 3, meanEffort: 2.5, marks: 1 }] });
+  expect((await trainer.get(`/api/crews/${world.crewId}/runs`)).body).toMatchObject({
+    total: 1,
+    runs: [{ present: 2, expected: 3, meanEffort: 2.5, marks: 1 }],
+  });
 });
 
 it("sent eight times at the same moment it is stored once", async () => {
@@ -75,7 +78,8 @@ it("are paged, newest first", async () => {
     const startedAt = new Date(Date.UTC(2026, 0, day, 7)).toISOString();
     await store({ ...sampleRun(world), startedAt, endedAt: startedAt });
   }
-  const page = async (number: number) => (await trainer.get(`/api/crews/${world.crewId}/runs?page=${number}`)).body as { total: number; runs: { startedAt: string }[] };
+  const page = async (number: number) =>
+    (await trainer.get(`/api/crews/${world.crewId}/runs?page=${number}`)).body as { total: number; runs: { startedAt: string }[] };
   expect(await page(0)).toMatchObject({ total: 41 });
   expect((await page(0)).runs[0]!.startedAt).toBe("2026-02-10T07:00:00.000Z");
   expect((await page(1)).runs.map((run) => run.startedAt)).toEqual(["2026-01-01T07:00:00.000Z"]);
@@ -84,13 +88,24 @@ it("are paged, newest first", async () => {
 
 it("progress counts who came and how it felt, within the days asked for", async () => {
   const now = Date.now();
-  const run = (daysAgo: number) => ({ ...sampleRun(world), startedAt: new Date(now - daysAgo * 86_400_000).toISOString(), endedAt: new Date(now - daysAgo * 86_400_000 + 60_000).toISOString() });
+  const run = (daysAgo: number) => ({
+    ...sampleRun(world),
+    startedAt: new Date(now - daysAgo * 86_400_000).toISOString(),
+    endedAt: new Date(now - daysAgo * 86_400_000 + 60_000).toISOString(),
+  });
   await store(run(1));
   await store(run(6.9));
   await store(run(7.1));
   const { body } = await trainer.get(`/api/crews/${world.crewId}/progress?days=7`);
   expect(body.runs).toHaveLength(2);
-  expect(body.people.map((person: { name: string; present: number; presentShare: number; meanEffort: number | null }) => [person.name, person.present, person.presentShare, person.meanEffort])).toEqual([
+  expect(
+    body.people.map((person: { name: string; present: number; presentShare: number; meanEffort: number | null }) => [
+      person.name,
+      person.present,
+      person.presentShare,
+      person.meanEffort,
+    ]),
+  ).toEqual([
     ["Person 1", 2, 1, 2],
     ["Person 2", 2, 1, 3],
     ["Person 3", 0, 0, null],

@@ -28,17 +28,30 @@ it("a database that is away gives 503, with words and no detail; the process liv
 }, 40_000);
 
 describe("a server killed in the middle", () => {
+  const started: ChildProcess[] = [];
+  afterAll(() => started.forEach((child) => child.kill("SIGKILL")));
   const root = path.resolve(__dirname, "../../..");
   const startServer = async (): Promise<{ process: ChildProcess; base: string }> => {
     const port = await freePort();
-    const child = spawn(process.execPath, ["--import", "tsx", "server/src/start.ts", "--port", String(port), "--data", path.join(root, "node_modules/.cache/kind-grip-faults")], {
-      cwd: root,
-      env: { ...process.env, DATABASE_URL: process.env.TEST_DATABASE_URL, NODE_ENV: "production" },
-      stdio: "ignore",
-    });
+    const child = spawn(
+      process.execPath,
+      ["--import", "tsx", "server/src/start.ts", "--port", String(port), "--data", path.join(root, "node_modules/.cache/kind-grip-faults")],
+      {
+        cwd: root,
+        env: { ...process.env, DATABASE_URL: process.env.TEST_DATABASE_URL, NODE_ENV: "production" },
+        stdio: "ignore",
+      },
+    );
+    started.push(child);
     const base = `http://127.0.0.1:${port}`;
     for (let i = 0; i < 200; i++) {
-      if (await fetch(`${base}/readyz`).then((answer) => answer.ok, () => false)) return { process: child, base };
+      if (
+        await fetch(`${base}/readyz`).then(
+          (answer) => answer.ok,
+          () => false,
+        )
+      )
+        return { process: child, base };
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     throw new Error("the server did not start");
@@ -46,8 +59,16 @@ describe("a server killed in the middle", () => {
   const signedIn = async (base: string, email: string) => {
     const agent = request.agent(base);
     const before = (await agent.get("/api/me")).body.csrfToken as string;
-    const token = (await agent.post("/api/sign-in").set("x-csrf-token", before).send({ email, password: PASSWORD })).body.csrfToken as string;
-    return (method: "post" | "put", address: string, body: object) => agent[method](address).set("x-csrf-token", token).send(body).then((answer) => answer.status, () => 0);
+    const token = (await agent.post("/api/sign-in").set("x-csrf-token", before).send({ email, password: PASSWORD })).body
+      .csrfToken as string;
+    return (method: "post" | "put", address: string, body: object) =>
+      agent[method](address)
+        .set("x-csrf-token", token)
+        .send(body)
+        .then(
+          (answer) => answer.status,
+          () => 0,
+        );
   };
 
   it("leaves an import and a run whole or not there, and what it confirmed is there", async () => {
@@ -64,7 +85,9 @@ describe("a server killed in the middle", () => {
       server.process.kill("SIGKILL");
       const [imported, stored] = await calls;
       // The database notices the lost connection and rolls back; the lock on the crew's row tells when it has.
-      await test.db.sequelize.transaction((transaction) => test.db.models.Crew.findByPk(world.crewId, { transaction, lock: transaction.LOCK.UPDATE }));
+      await test.db.sequelize.transaction((transaction) =>
+        test.db.models.Crew.findByPk(world.crewId, { transaction, lock: transaction.LOCK.UPDATE }),
+      );
       const count = await test.db.models.Person.count({ where: { crewId: world.crewId } });
       const runs = await test.db.models.Run.count({ where: { id: run.id } });
       const runPeople = await test.db.models.RunPerson.count({ where: { runId: run.id } });

@@ -79,7 +79,14 @@ export function sampleRun({ crewId, people, programId, program }: SampleWorld): 
     startedAt: "2026-03-03T07:00:00.000Z",
     endedAt: "2026-03-03T07:05:00.000Z",
     plannedSec: 174,
-    items: session.items.map((item) => ({ itemId: item.id, movementId: item.movementId, formId: item.formId, plannedSec: 60, doneSec: 60, status: "done" })),
+    items: session.items.map((item) => ({
+      itemId: item.id,
+      movementId: item.movementId,
+      formId: item.formId,
+      plannedSec: 60,
+      doneSec: 60,
+      status: "done",
+    })),
     people: people.map((person, i) => ({
       personId: person.id,
       present: i !== 2,

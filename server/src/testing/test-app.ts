@@ -38,8 +38,18 @@ export class TestTrainer {
 
   static async make({ app, db }: TestApp, practiceId = uuid()): Promise<TestTrainer> {
     const email = `${uuid()}@test.example`;
-    await db.models.Practice.findOrCreate({ where: { id: practiceId }, defaults: { id: practiceId, name: "Test practice", demoNow: null } });
-    await db.models.Account.create({ id: uuid(), practiceId, role: "trainer", email, name: "Test", passwordHash: await hashPassword(PASSWORD) });
+    await db.models.Practice.findOrCreate({
+      where: { id: practiceId },
+      defaults: { id: practiceId, name: "Test practice", demoNow: null },
+    });
+    await db.models.Account.create({
+      id: uuid(),
+      practiceId,
+      role: "trainer",
+      email,
+      name: "Test",
+      passwordHash: await hashPassword(PASSWORD),
+    });
     const agent = request.agent(app);
     const before = (await agent.get("/api/me")).body.csrfToken as string;
     const signedIn = await agent.post("/api/sign-in").set("x-csrf-token", before).send({ email, password: PASSWORD }).expect(200);
