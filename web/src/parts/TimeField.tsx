@@ -1,5 +1,6 @@
 import { TextField } from "@mui/material";
 import { useState } from "react";
+import { readTime } from "./read-time";
 
 interface TimeFieldProps {
   label: string;
@@ -35,13 +36,4 @@ export function TimeField({ label, value, onChange }: TimeFieldProps) {
       slotProps={{ htmlInput: { inputMode: "numeric" } }}
     />
   );
-}
-
-/** `HH:MM`, or undefined when the text is no time. */
-export function readTime(text: string): string | undefined {
-  const match = /^(\d{1,2})(?:[:.h ]?(\d{2}))?$/.exec(text.trim());
-  const hour = Number(match?.[1]);
-  const minute = Number(match?.[2] ?? 0);
-  if (!match || hour > 23 || minute > 59) return undefined;
-  return `${String(hour).padStart(2, "0")}:${String(minute).padStart(2, "0")}`;
 }

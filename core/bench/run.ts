@@ -1,0 +1,69 @@
+/** Speed, as time per operation: `npm run bench`. Minimum of several rounds, so that a busy machine does not colour it. */
+import { performance } from "node:perf_hooks";
+import { readRoster, guessColumns, readRosterText } from "../src/crew";
+import { clashesOf, patternPreset, shiftsFrom, type Placed } from "../src/dayplan";
+import { wordsIn } from "../src/language";
+import { FORM_TIMINGS, MOVEMENTS, newItem, tensionRegions, DEFAULT_STYLE } from "../src/library";
+import { cuesOf } from "../src/run";
+import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
+import { sampleId, sampleSession } from "../src/session/sample";
+
+const ROUNDS = 15;
+
+function perOperation(run: () => unknown): number {
+  let best = Infinity;
+  for (let round = 0; round < ROUNDS; round++) {
+    const start = performance.now();
+    let count = 0;
+    while (performance.now() - start < 20) {
+      run();
+      count++;
+    }
+    best = Math.min(best, (performance.now() - start) / count);
+  }
+  return best;
+}
+
+const twenty = sampleSession(MOVEMENTS.slice(0, 20).map((movement) => newItem(movement, DEFAULT_STYLE, sampleId())));
+const people = Array.from({ length: 12 }, sampleId);
+for (const [i, item] of twenty.items.entries()) item.personal = { [people[i % 12]!]: { formId: MOVEMENTS[i]!.forms[0]!.id } };
+const timeline = compileGroup(twenty, FORM_TIMINGS, people);
+const words = wordsIn("en");
+const shifts = shiftsFrom(patternPreset("weekdays", "2026-03-02"), "Europe/Dublin", "2026-03-02", 7);
+const placed: Placed[] = shifts.flatMap((shift) =>
+  [0, 3, 6].map((hour) => ({
+    id: sampleId(),
+    session: twenty,
+    startMs: shift.startMs + hour * 3600_000,
+    endMs: shift.startMs + hour * 3600_000 + 480_000,
+  })),
+);
+const roster = new TextEncoder().encode(
+  ["Name;Badge;Hand;Started", ...Array.from({ length: 2000 }, (_, i) => `Person ${i};B${i};R;03/02/2019`)].join("\n"),
+);
+
+const table: [string, () => unknown, number | null][] = [
+  ["compile a 20-item session for one person", () => compilePerson(twenty, FORM_TIMINGS), 1],
+  ["compile it for a group of 12", () => compileGroup(twenty, FORM_TIMINGS, people), null],
+  ["totals of it", () => sessionTotals(twenty, timeline, tensionRegions), null],
+  ["find the place of a moment", () => positionAt(timeline, timeline.totalSec * 0.7), null],
+  ["cues of a run", () => cuesOf(timeline, words), null],
+  ["clashes of a week with 15 sessions", () => clashesOf(placed, shifts, "Europe/Dublin"), null],
+  [
+    "read a roster of 2,000 rows",
+    () => {
+      const text = readRosterText(roster);
+      return readRoster(text, guessColumns(text.headers), []);
+    },
+    null,
+  ],
+];
+
+let missed = false;
+for (const [name, run, aimMs] of table) {
+  const ms = perOperation(run);
+  const verdict = aimMs === null ? "" : ms < aimMs ? `  (aim: under ${aimMs} ms, met)` : `  (aim: under ${aimMs} ms, MISSED)`;
+  missed ||= aimMs !== null && ms >= aimMs;
+  process.stdout.write(`${name.padEnd(44)} ${ms.toFixed(4).padStart(10)} ms${verdict}\n`);
+}
+process.exitCode = missed ? 1 : 0;

@@ -1,0 +1,124 @@
+import { wordsIn } from "../language";
+import { boutsOf, type Dose } from "../session";
+import {
+  doseFor,
+  easierForm,
+  filterMovements,
+  FORM_TIMINGS,
+  LOAD_SCHOOLS,
+  misfitsOf,
+  MOVEMENTS,
+  movementOf,
+  newItem,
+  PHASE_CAP,
+  PHASES,
+  REGIONS,
+  rungOf,
+  SETTINGS,
+  STRETCH_SCHOOLS,
+} from ".";
+
+const words = wordsIn("en");
+const everyDose = MOVEMENTS.flatMap((movement) => Object.values(movement.doses).map((dose): [string, Dose] => [movement.id, dose as Dose]));
+
+describe("every movement", () => {
+  it("is there once, and every phase has some", () => {
+    expect(new Set(MOVEMENTS.map((movement) => movement.id)).size).toBe(MOVEMENTS.length);
+    expect(MOVEMENTS.length).toBeGreaterThanOrEqual(26);
+    for (const phase of PHASES) expect(MOVEMENTS.filter((movement) => movement.phase === phase).length).toBeGreaterThanOrEqual(3);
+  });
+
+  it.each(MOVEMENTS.map((movement) => [movement.id, movement] as const))("%s is complete", (id, movement) => {
+    const text = words.movement(id);
+    expect(text.steps.length).toBeGreaterThanOrEqual(2);
+    expect(text.feel).not.toBe("");
+    expect(text.watch.length).toBeGreaterThanOrEqual(1);
+    expect(Object.keys(text.forms).sort()).toEqual(movement.forms.map((form) => form.id).sort());
+    expect(rungOf(movement, movement.startForm)).toBeGreaterThanOrEqual(0);
+    expect(movement.regions.worked.length + movement.regions.stretched.length + movement.regions.released.length).toBeGreaterThan(0);
+    expect(movement.effortCap).toBeLessThanOrEqual(Math.max(5, PHASE_CAP[movement.phase]));
+    if (movement.sideModes.includes("inTurn")) expect(movement.switchSec).toBeGreaterThan(0);
+  });
+
+  it("keeps its phase's cap, but for the squeeze rule and the thumb tendons", () => {
+    expect(
+      MOVEMENTS.filter((movement) => movement.effortCap !== PHASE_CAP[movement.phase]).map((movement) => [movement.id, movement.effortCap]),
+    ).toEqual([
+      ["fist-and-star", 5],
+      ["thumb-wrap-tilt", 2],
+    ]);
+  });
+
+  it("says each thing in plain, short lines", () => {
+    for (const movement of MOVEMENTS)
+      for (const line of [...words.movement(movement.id).steps, ...words.movement(movement.id).watch])
+        expect(line.length).toBeLessThanOrEqual(115);
+  });
+});
+
+it.each(everyDose)("the doses of %s take between 5 s and 5 min a side", (_, dose) => {
+  const { count, lengthSec, restSec } = boutsOf(dose);
+  const sec = count * lengthSec + (count - 1) * restSec;
+  expect(sec).toBeGreaterThanOrEqual(5);
+  expect(sec).toBeLessThanOrEqual(300);
+});
+
+it("starts no strengthening with a load", () => {
+  for (const movement of MOVEMENTS) expect(newItem(movement, { stretch: "activeAssisted", load: "pacedReps" }, "x").loadKg).toBeNull();
+  expect(movementOf("lift-palm-down").startForm).toBe("unloaded");
+});
+
+it("doses stretches by the stretch school and strengthening by the load school", () => {
+  const palm = movementOf("palm-away");
+  const lift = movementOf("lift-palm-up");
+  for (const stretch of STRETCH_SCHOOLS) expect(doseFor(palm, { stretch, load: "timedSets" })).toEqual(palm.doses[stretch]);
+  for (const load of LOAD_SCHOOLS) expect(doseFor(lift, { stretch: "longHold", load })).toEqual(lift.doses[load]);
+  expect(doseFor(movementOf("shrug-and-drop"), { stretch: "longHold", load: "timedSets" })).toEqual(
+    movementOf("shrug-and-drop").doses.usual,
+  );
+});
+
+it("walks down its ladders and stops at the foot", () => {
+  const palm = movementOf("palm-away");
+  expect(easierForm(palm, "elbow-straight")?.id).toBe("elbow-soft");
+  expect(easierForm(palm, "elbow-90")).toBeUndefined();
+  expect(rungOf(palm, "unknown")).toBe(-1);
+  expect(() => movementOf("unknown")).toThrow(RangeError);
+});
+
+it("says what a place lacks", () => {
+  const lift = movementOf("lift-palm-down");
+  expect(misfitsOf(lift, "load", { settings: ["any"], kit: [] })).toEqual([
+    { kind: "setting", needs: ["table"] },
+    { kind: "kit", needs: ["dumbbell", "bottle"] },
+  ]);
+  expect(misfitsOf(lift, "unloaded", { settings: ["table"], kit: [] })).toEqual([]);
+  expect(misfitsOf(lift, "load", { settings: ["table"], kit: ["bottle"] })).toEqual([]);
+});
+
+describe("filters", () => {
+  const find = (filter: Parameters<typeof filterMovements>[1]) =>
+    filterMovements(MOVEMENTS, filter, (movement) => words.movementName(movement.id)).map((movement) => movement.id);
+  it("narrow by phase, region, posture, place and word", () => {
+    expect(find({ phases: ["glide"] })).toEqual(["median-glide", "ulnar-glide", "tendon-glide", "hook-to-fist"]);
+    expect(find({ regions: ["thumbBase"], phases: ["stretch"] })).toEqual(["thumb-wrap-tilt"]);
+    expect(find({ reverses: ["thumbPressed"], phases: ["release"] })).toEqual(["palm-knuckle-circles"]);
+    expect(find({ text: "  PALM-away " })).toEqual(["palm-away"]);
+    expect(find({ place: { settings: ["any"], kit: [] } })).not.toContain("table-plant");
+    expect(find({ place: { settings: SETTINGS, kit: [] } })).toContain("table-plant");
+    expect(find({})).toHaveLength(MOVEMENTS.length);
+  });
+  it("find something for every region", () => {
+    for (const region of REGIONS) expect(find({ regions: [region] }).length).toBeGreaterThan(0);
+  });
+});
+
+it("a glide's form says its last step", () => {
+  expect([...FORM_TIMINGS.get("median-glide")!.values()].map((timing) => timing.stepsUsed)).toEqual([2, 3, 4, 5]);
+});
+
+it("a word the catalogue lacks falls back to its key, never to nothing", () => {
+  expect(words.movementName("unknown-move")).toBe("unknown-move");
+  expect(words.cue("ready", { movement: "Palm turn", side: "Left" })).toBe("Next: Palm turn. Left.");
+  expect(wordsIn("xx").label("side", "left")).toBe("Left");
+});

@@ -1,0 +1,108 @@
+import { DEFAULT_STYLE, movementOf, newItem } from "../library";
+import { readProgramFile, writeProgramFile, writeCsv } from "../exchange";
+import { sampleId, sampleSession } from "../session/sample";
+import { programProblems, switchStyle, type Program } from ".";
+
+const program = (): Program => ({
+  name: "P",
+  style: DEFAULT_STYLE,
+  weeks: 4,
+  sessions: [
+    sampleSession([
+      newItem(movementOf("palm-away"), DEFAULT_STYLE, sampleId()),
+      newItem(movementOf("lift-palm-up"), DEFAULT_STYLE, sampleId()),
+      newItem(movementOf("median-glide"), DEFAULT_STYLE, sampleId()),
+    ]),
+  ],
+});
+
+describe("switching the style", () => {
+  it("shows each dose before and after, and the figures of each session", () => {
+    const { doses, sessions, program: switched } = switchStyle(program(), { stretch: "longHold", load: "pacedReps" }, true);
+    expect(doses).toHaveLength(1);
+    expect(doses[0]).toMatchObject({
+      movementId: "palm-away",
+      before: { kind: "reps" },
+      after: { kind: "holds", holdSec: 25 },
+      ownDose: false,
+    });
+    expect(sessions[0]!.after.totalSec - sessions[0]!.before.totalSec).toBe(8 + 2 * 95 + 3 - (8 + 2 * 48 + 3));
+    expect(switched.style.stretch).toBe("longHold");
+  });
+
+  it("keeps a dose set by hand when asked to, and says so when not", () => {
+    const own = program();
+    own.sessions[0]!.items[0]!.dose = { kind: "holds", reps: 2, holdSec: 11, restSec: 5 };
+    expect(switchStyle(own, { stretch: "longHold", load: "pacedReps" }, true).doses).toEqual([]);
+    expect(switchStyle(own, { stretch: "longHold", load: "pacedReps" }, false).doses[0]).toMatchObject({ ownDose: true });
+  });
+
+  it("there and back is where it began", () => {
+    const start = program();
+    const there = switchStyle(start, { stretch: "minuteBlock", load: "staticGrip" }, true).program;
+    expect(switchStyle(there, DEFAULT_STYLE, true).program).toEqual(start);
+  });
+
+  it("leaves a glide at its form's last step", () => {
+    const start = program();
+    start.sessions[0]!.items[2]!.formId = "steps-4";
+    start.sessions[0]!.items[2]!.dose = { ...start.sessions[0]!.items[2]!.dose, stepsUsed: 4 } as never;
+    expect(switchStyle(start, { stretch: "longHold", load: "pacedReps" }, false).program.sessions[0]!.items[2]!.dose).toMatchObject({
+      stepsUsed: 4,
+    });
+  });
+});
+
+describe("problems", () => {
+  it("are none in a sound program", () => expect(programProblems(program())).toEqual([]));
+  it.each([
+    ["an unknown form", (p: Program) => (p.sessions[0]!.items[0]!.formId = "upside-down"), "sessions.0.items.0.formId"],
+    [
+      "an unknown personal form",
+      (p: Program) => (p.sessions[0]!.items[0]!.personal = { x: { formId: "none" } }),
+      "sessions.0.items.0.personal.x",
+    ],
+    ["sides it cannot be done in", (p: Program) => (p.sessions[0]!.items[2]!.sides = "together"), "sessions.0.items.2.sides"],
+    ["an id used twice", (p: Program) => (p.sessions[0]!.items[1]!.id = p.sessions[0]!.items[0]!.id), "sessions.0.items.1.id"],
+  ])("name %s by its path", (_, spoil, path) => {
+    const spoiled = program();
+    spoil(spoiled);
+    expect(programProblems(spoiled).map((problem) => problem.path)).toEqual([path]);
+  });
+});
+
+describe("the program file", () => {
+  it("reads back as it was written, under new ids and without people", () => {
+    const start = program();
+    start.sessions[0]!.items[0]!.personal = { [sampleId()]: { formId: "elbow-90" } };
+    const text = JSON.stringify(writeProgramFile(start));
+    const read = readProgramFile(text, sampleId);
+    expect(read.problems).toEqual([]);
+    expect(read.program!.sessions[0]!.items.map((item) => [item.movementId, item.dose, item.personal])).toEqual(
+      start.sessions[0]!.items.map((item) => [item.movementId, item.dose, {}]),
+    );
+    expect(read.program!.sessions[0]!.items[0]!.id).not.toBe(start.sessions[0]!.items[0]!.id);
+  });
+
+  it("names every problem with its place", () => {
+    const file = writeProgramFile(program());
+    file.program.weeks = 53;
+    file.program.sessions[0]!.items[0]!.dose = { kind: "holds", reps: 0, holdSec: 20, restSec: 5 };
+    expect(readProgramFile(JSON.stringify(file), sampleId).problems.map((problem) => problem.path)).toEqual([
+      "program.weeks",
+      "program.sessions.0.items.0.dose.reps",
+    ]);
+  });
+});
+
+it("CSV defuses formulas and quotes what needs it", () => {
+  expect(
+    writeCsv(
+      ["a", "b"],
+      [
+        ["=cmd()", 'say "hi", twice'],
+        [null, 3],
+      ],
+    ),
+  ).toBe(`\uFEFFa,b\r\n"'=cmd()","say ""hi"", twice"\r\n,3`);
+});

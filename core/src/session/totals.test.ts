@@ -1,0 +1,120 @@
+import { supportedWristTorqueNm } from "../load";
+import { FORM_TIMINGS, tensionRegions } from "../library";
+import { rulerOf } from "../slot";
+import {
+  addItem,
+  alternatingSaving,
+  changeItem,
+  compilePerson,
+  duplicateItem,
+  moveItem,
+  removeItem,
+  sessionTotals,
+  setPersonalForm,
+  type Dose,
+} from ".";
+import { sampleId, sampleItem, sampleSession, sampleTimings } from "./sample";
+
+const timings = sampleTimings(8, 3);
+const holds: Dose = { kind: "holds", reps: 3, holdSec: 20, restSec: 10 };
+const paced: Dose = { kind: "reps", sets: 2, reps: 12, tempo: { outSec: 3, endPauseSec: 0, backSec: 3, startPauseSec: 1 }, restSec: 45 };
+
+describe("totals", () => {
+  it("count each hand's seconds, repetitions and load", () => {
+    const session = sampleSession([
+      sampleItem(holds, { sides: "inTurn" }),
+      sampleItem(paced, { movementId: "lift-palm-down", formId: "load", loadKg: 1.5, sides: "together" }),
+    ]);
+    const totals = sessionTotals(session, compilePerson(session, timings), tensionRegions);
+    expect(totals.workSec).toEqual({ left: 60 + 168, right: 60 + 168 });
+    expect(totals.tensionSec).toEqual({ left: 60 + 144, right: 60 + 144 });
+    expect(totals.repetitions).toEqual({ left: 3 + 24, right: 3 + 24 });
+    expect(totals.leftShare).toBe(0.5);
+    expect(totals.loadedNmSec.left).toBeCloseTo(144 * supportedWristTorqueNm(1.5), 9);
+    expect(totals.regions.find(({ region }) => region === "elbowOuter")?.tensionSec).toEqual({ left: 144, right: 144 });
+    expect(totals.restSec).toBe(totals.totalSec - 120 - 168);
+  });
+
+  it("of nothing are nothing, and even", () => {
+    const session = sampleSession([]);
+    expect(sessionTotals(session, compilePerson(session, timings), tensionRegions)).toMatchObject({
+      totalSec: 0,
+      leftShare: 0.5,
+      regions: [],
+    });
+  });
+});
+
+it("torque of 1.5 kg in the middle of the palm is 1.177 N·m", () => {
+  expect(supportedWristTorqueNm(1.5)).toBeCloseTo(1.177, 3);
+  expect(() => supportedWristTorqueNm(-1)).toThrow(RangeError);
+  expect(() => supportedWristTorqueNm(1, 0)).toThrow(RangeError);
+});
+
+describe("what alternating saves", () => {
+  it.each([
+    [{ ...holds }, 171 - 143],
+    [{ ...holds, holdSec: 5, restSec: 15 }, 101 - 61],
+    [{ ...holds, restSec: 0 }, -12],
+  ] as [Dose, number][])("%j: %d s", (dose, saved) => {
+    expect(alternatingSaving(sampleItem(dose, { sides: "inTurn" }), timings)).toBe(saved);
+  });
+});
+
+describe("the slot as a ruler", () => {
+  const first = sampleItem(holds);
+  const second = sampleItem(holds);
+  const timeline = compilePerson(sampleSession([first, second]), timings);
+  it.each([
+    [176, 0, 0, []],
+    [177, 1, 0, []],
+    [175, 0, 1, [{ itemId: second.id, overSec: 1 }]],
+    [
+      80,
+      0,
+      96,
+      [
+        { itemId: first.id, overSec: 8 },
+        { itemId: second.id, overSec: 96 },
+      ],
+    ],
+  ])("of %d s", (slotSec, spareSec, overSec, beyond) => {
+    expect(rulerOf(timeline, slotSec)).toEqual({ slotSec, usedSec: 176, spareSec, overSec, beyond });
+  });
+  it("without length is refused", () => expect(() => rulerOf(timeline, 0)).toThrow(RangeError));
+});
+
+describe("edits", () => {
+  const [a, b, c] = [sampleItem(holds), sampleItem(holds, { pairedWithNext: true }), sampleItem(holds)];
+  const session = sampleSession([a, b, c]);
+  const order = (edited: typeof session) => edited.items.map((item) => [a, b, c].findIndex((each) => each.id === item.id));
+
+  it("move to where they say", () => {
+    expect(order(moveItem(session, a.id, 2))).toEqual([1, 2, 0]);
+    expect(order(moveItem(session, c.id, 0))).toEqual([2, 0, 1]);
+    expect(order(moveItem(session, c.id, 99))).toEqual([0, 1, 2]);
+    expect(moveItem(session, "unknown", 0)).toBe(session);
+  });
+  it("never leave the last item paired with nothing", () => {
+    expect(removeItem(session, c.id).items.at(-1)).toMatchObject({ id: b.id, pairedWithNext: false });
+    expect(moveItem(session, b.id, 2).items.at(-1)?.pairedWithNext).toBe(false);
+    expect(changeItem(session, c.id, { pairedWithNext: true }).items.at(-1)?.pairedWithNext).toBe(false);
+  });
+  it("double an item right behind it, and do not touch the session they came from", () => {
+    const newId = sampleId();
+    expect(duplicateItem(session, b.id, newId).items.map((item) => item.id)).toEqual([a.id, b.id, newId, c.id]);
+    expect(addItem(session, sampleItem(holds), 0).items).toHaveLength(4);
+    expect(session.items).toHaveLength(3);
+  });
+  it("give a person a form and take it back", () => {
+    const person = sampleId();
+    const eased = setPersonalForm(session, a.id, person, { formId: "elbow-90" });
+    expect(eased.items[0]!.personal).toEqual({ [person]: { formId: "elbow-90" } });
+    expect(setPersonalForm(eased, a.id, person, { formId: a.formId }).items[0]!.personal).toEqual({});
+    expect(setPersonalForm(eased, a.id, person, undefined).items[0]!.personal).toEqual({});
+  });
+});
+
+it("the library knows the seconds of every form", () => {
+  expect(FORM_TIMINGS.get("palm-away")?.get("elbow-soft")).toMatchObject({ readySec: 8, switchSec: 3 });
+});

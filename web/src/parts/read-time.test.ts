@@ -1,0 +1,14 @@
+import { readTime } from "./read-time";
+
+it.each([
+  ["7", "07:00"],
+  ["730", "07:30"],
+  ["7.30", "07:30"],
+  ["07:30", "07:30"],
+  ["22h05", "22:05"],
+  [" 1845 ", "18:45"],
+  ["24:00", undefined],
+  ["7:60", undefined],
+  ["noon", undefined],
+  ["", undefined],
+])("%j is read as %s", (typed, time) => expect(readTime(typed)).toBe(time));
