@@ -24,3 +24,8 @@ export async function signIn(page: Page, account = DEMO): Promise<void> {
   await page.getByRole("button", { name: "Sign in" }).click();
   await page.waitForURL("**/today");
 }
+
+/** Goes to a step of the open crew. */
+export async function toStep(page: Page, name: string): Promise<void> {
+  await page.getByRole("navigation", { name: "Steps of this crew" }).getByRole("link", { name }).click();
+}

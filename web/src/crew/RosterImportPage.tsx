@@ -23,6 +23,7 @@ import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
+import { FilePick } from "../parts/FilePick";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { useCrew } from "./CrewFrame";
@@ -307,17 +308,9 @@ function DropPlace({ onPick, unreadable }: { onPick(file: File | undefined): voi
           The first line names the columns: name, badge, main hand, first day. Other columns are ignored; commas, semicolons and tabs all
           work.
         </Typography>
-        <Button component="label" variant="contained">
+        <FilePick label="Roster file" accept=".csv,.txt,text/csv,text/plain" variant="contained" onPick={onPick}>
           Choose a file
-          <Box
-            component="input"
-            type="file"
-            accept=".csv,.txt,text/csv,text/plain"
-            aria-label="Roster file"
-            onChange={(event: React.ChangeEvent<HTMLInputElement>) => onPick(event.target.files?.[0])}
-            sx={{ position: "absolute", width: 1, height: 1, opacity: 0 }}
-          />
-        </Button>
+        </FilePick>
         <Button component="a" href="/sample-roster.csv" download>
           A messy sample to try
         </Button>

@@ -48,13 +48,13 @@ export function PersonalForms({
         const ownSec = compilePerson(one, FORM_TIMINGS, person.id).totalSec;
         return (
           <Box key={person.id} sx={{ display: "flex", gap: 1.5, alignItems: "end", flexWrap: "wrap" }}>
-            <Typography sx={{ width: 170, fontWeight: 700, pb: 1.25 }}>{person.name}</Typography>
+            <Typography sx={{ width: 148, fontWeight: 700, pb: 1.25 }}>{person.name}</Typography>
             <TextField
               select
               label={rung < 0 ? "Easier form" : rung > 0 ? "Harder form" : "Same form"}
               value={own.formId}
               onChange={(event) => set(person.id, { ...own, formId: event.target.value })}
-              sx={{ width: 250 }}
+              sx={{ width: 216 }}
             >
               {movement.forms.map((form) => (
                 <MenuItem key={form.id} value={form.id}>

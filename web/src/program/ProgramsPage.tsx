@@ -11,6 +11,7 @@ import { v7 as uuid } from "uuid";
 import { problemOf, serverApi, type ProblemBody } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
+import { FilePick } from "../parts/FilePick";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 
@@ -32,28 +33,22 @@ export default function ProgramsPage() {
     if (made.data) await navigate(made.data.id);
     else setProblem(problemOf(made.error));
   };
-  const importFile = async (file: File | undefined) => {
-    if (!file) return;
+  const importFile = async (file: File) => {
     setProblem(null);
     const made = await bringIn({ crewId: crew.id, id: uuid(), text: await file.text() });
     if (made.data) await navigate(made.data.id);
     else setProblem(problemOf(made.error));
   };
   const importButton = (
-    <Button component="label" variant="outlined" startIcon={<FileUp size={20} />}>
+    <FilePick
+      label="Program file"
+      accept=".json,application/json"
+      variant="outlined"
+      startIcon={<FileUp size={20} />}
+      onPick={(file) => void importFile(file)}
+    >
       Bring in a file
-      <Box
-        component="input"
-        type="file"
-        accept=".json,application/json"
-        aria-label="Program file"
-        onChange={(event: React.ChangeEvent<HTMLInputElement>) => {
-          void importFile(event.target.files?.[0]);
-          event.target.value = "";
-        }}
-        sx={{ position: "absolute", width: 1, height: 1, opacity: 0 }}
-      />
-    </Button>
+    </FilePick>
   );
   const startButton = (
     <Button variant="contained" startIcon={<Plus size={20} />} disabled={isLoading} onClick={() => void start()}>

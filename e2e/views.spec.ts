@@ -1,0 +1,92 @@
+/** Every main view: a title of its own, no error on the console, nothing serious for axe, in bright and dim light. */
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Page } from "@playwright/test";
+import { signIn } from "./browser";
+
+const crewId = async (page: Page, name: string) =>
+  ((await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[]).find((crew) => crew.name.startsWith(name))!.id;
+
+async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
+  const roof = await crewId(page, "Ridgeline");
+  const spa = await crewId(page, "Stillwater");
+  const [program] = (await (await page.request.get(`/api/crews/${roof}/programs`)).json()) as {
+    id: string;
+    program: { sessions: { id: string }[] };
+  }[];
+  const { runs } = (await (await page.request.get(`/api/crews/${roof}/runs`)).json()) as { runs: { id: string }[] };
+  const run = `/crews/${roof}/run/${program!.id}/${program!.program.sessions[1]!.id}`;
+  return [
+    ["/today"],
+    ["/crews"],
+    ["/crews/new"],
+    [`/crews/${roof}/people`],
+    [`/crews/${roof}/people`, async () => page.getByRole("button", { name: "Dessa Quill" }).click()],
+    [`/crews/${spa}/people/import`],
+    [`/crews/${spa}/program`],
+    [`/crews/${roof}/settings`],
+    [`/crews/${roof}/program`],
+    [`/crews/${roof}/program/${program!.id}`, async () => page.getByRole("option", { name: /Palm-away/ }).click()],
+    [`/crews/${roof}/program/${program!.id}`, async () => page.getByRole("button", { name: /Active-assisted/ }).click()],
+    [
+      `/crews/${roof}/day-plan`,
+      async () =>
+        page
+          .getByRole("button", { name: /^Ridge break at/ })
+          .first()
+          .click(),
+    ],
+    [`/crews/${spa}/day-plan`],
+    [`/crews/${roof}/runs`],
+    [`/crews/${roof}/runs/${runs[0]!.id}`],
+    [`/crews/${roof}/progress`, async () => page.locator(".main-svg").first().waitFor()],
+    ["/library"],
+    ["/library?region=thumbBase&phase=stretch"],
+    ["/library/median-glide"],
+    ["/practice"],
+    ["/nothing-here"],
+    [run],
+    [run, async () => page.getByRole("button", { name: "Start", exact: true }).click()],
+    [
+      run,
+      async () => {
+        await page.getByRole("button", { name: "Go on from there" }).click();
+        await page.keyboard.press("s");
+        await page.getByRole("heading", { name: "How hard was it?" }).waitFor();
+      },
+    ],
+  ];
+}
+
+for (const floor of ["light", "dark"] as const) {
+  test(`axe finds nothing serious on any main view, ${floor} floor`, async ({ page }) => {
+    test.setTimeout(240_000);
+    const errors: string[] = [];
+    page.on("pageerror", (error) => errors.push(error.message));
+    page.on("console", (message) => message.type() === "error" && !message.text().includes("404") && errors.push(message.text()));
+    await page.addInitScript((mode) => localStorage.setItem("mui-mode", mode), floor);
+    await page.goto("/sign-in");
+    const check = async (address: string) => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
+        .exclude(".js-plotly-plot")
+        .analyze();
+      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+      expect
+        .soft(serious.map(({ id, nodes }) => `${address}: ${id} ${nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`))
+        .toEqual([]);
+    };
+    await check("/sign-in");
+    await signIn(page);
+    const titles = new Set<string>();
+    for (const [address, then] of await views(page)) {
+      await page.goto(address);
+      await page.waitForLoadState("networkidle");
+      await then?.();
+      await page.waitForTimeout(350);
+      titles.add(await page.title());
+      await check(address);
+    }
+    expect(titles.size).toBeGreaterThanOrEqual(16);
+    expect(errors).toEqual([]);
+  });
+}
