@@ -2,7 +2,7 @@
 import { SequelizeStorage, Umzug } from "umzug";
 import type { QueryInterface } from "sequelize";
 import type { Db } from "./connection";
-import * as wholePath from "./migrations/0001-the-whole-path";
+import { wholePath } from "./migrations/0001-the-whole-path";
 
 const MIGRATIONS = { "0001-the-whole-path": wholePath };
 

@@ -72,7 +72,6 @@ export interface ProblemBody {
 }
 
 let csrfToken = "";
-export const csrf = () => csrfToken;
 
 const plain = fetchBaseQuery({ baseUrl: "/api", timeout: 20_000, prepareHeaders: (headers) => headers.set("x-csrf-token", csrfToken) });
 

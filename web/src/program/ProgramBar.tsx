@@ -93,7 +93,7 @@ function NameField({ value, onChange }: { value: string; onChange(value: string)
       onChange={(event) => setTyped(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {
-        if (event.key === "Enter") event.currentTarget.querySelector("input")?.blur();
+        if (event.key === "Enter") (event.target as HTMLElement).blur();
         if (event.key === "Escape") setTyped(null);
       }}
       inputProps={{ "aria-label": "Name of the program", maxLength: 120 }}

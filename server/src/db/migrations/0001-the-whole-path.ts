@@ -38,10 +38,12 @@ const TABLES = [
     PRIMARY KEY (runId, position), CONSTRAINT run_items_run FOREIGN KEY (runId) REFERENCES runs (id))`,
 ];
 
-export async function up(query: QueryInterface): Promise<void> {
+async function up(query: QueryInterface): Promise<void> {
   for (const table of TABLES) await query.sequelize.query(table);
 }
 
-export async function down(query: QueryInterface): Promise<void> {
+async function down(query: QueryInterface): Promise<void> {
   for (const table of [...TABLES].reverse()) await query.sequelize.query(`DROP TABLE IF EXISTS ${/TABLE (\w+)/.exec(table)![1]}`);
 }
+
+export const wholePath = { up, down };
