@@ -118,7 +118,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
       timeZone: TIME_ZONE,
       settings: ["any", "wall"],
       conditions: ["gloves", "shoes", "cold", "noChairs"],
-      slots: { preShift: 480, break: 180, postShift: 480 },
+      slots: { preShift: 480, break: 180, postShift: 840 },
       kit: [
         { kind: "hammer", massKg: 0.7, count: 12 },
         { kind: "band", massKg: null, count: 12 },
@@ -152,7 +152,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
       timeZone: TIME_ZONE,
       settings: ["any", "table", "wall", "floor"],
       conditions: [],
-      slots: { preShift: 480, break: 180, postShift: 600 },
+      slots: { preShift: 480, break: 180, postShift: 840 },
       kit: [
         { kind: "dumbbell", massKg: 0.5, count: 6 },
         { kind: "dumbbell", massKg: 1, count: 8 },
