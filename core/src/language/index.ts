@@ -4,6 +4,7 @@
  */
 import i18next, { type i18n } from "i18next";
 import { findMovement } from "../library";
+import type { Dose } from "../session";
 import { en } from "./en";
 import type { MovementWords } from "./words";
 
@@ -21,6 +22,8 @@ export interface Words {
   formName(movementId: string, formId: string): string;
   label<L extends keyof Labels>(list: L, key: string): string;
   cue(key: keyof Catalogue["cues"], values?: Record<string, string | number>): string;
+  /** A dose as a crew member reads it. */
+  dose(dose: Dose): string;
   paper(key: keyof Catalogue["paper"], values?: Record<string, string | number>): string;
 }
 
@@ -64,6 +67,24 @@ function wordsFrom(instance: i18n, language: string): Words {
     formName: (movementId, formId) => movement(movementId).forms[formId] ?? formId,
     label: (list, key) => text(`labels.${list}.${key}`),
     cue: (key, values) => text(`cues.${key}`, values),
+    dose: (dose) => doseIn((key, values) => text(`paper.${key}`, values), dose),
     paper: (key, values) => text(`paper.${key}`, values),
   };
+}
+
+function doseIn(paper: (key: keyof Catalogue["paper"], values: Record<string, string | number>) => string, dose: Dose): string {
+  switch (dose.kind) {
+    case "holds":
+      return paper(dose.reps === 1 ? "oneHold" : "holds", { ...dose });
+    case "reps": {
+      const pace = paper(dose.tempo.endPauseSec > 0 ? "paceWithStay" : "pace", { ...dose.tempo });
+      return paper(dose.sets === 1 ? "reps" : "repsInSets", { sets: dose.sets, reps: dose.reps, pace });
+    }
+    case "timed":
+      return paper(dose.sets === 1 ? "timed" : "timedInSets", { ...dose });
+    case "steps": {
+      const slides = dose.slides * dose.slideReps;
+      return paper(dose.slides > 0 ? "steps" : "shapes", { ...dose, slides });
+    }
+  }
 }

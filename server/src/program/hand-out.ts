@@ -4,7 +4,7 @@ import path from "node:path";
 import { wordsIn, type Words } from "@kind-grip/core/language";
 import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
-import { compileGroup, doseText, type Item, type Session } from "@kind-grip/core/session";
+import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import pdfmake from "pdfmake";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
@@ -15,9 +15,9 @@ const QUIET = "#5B6562";
 const LINE = "#D9D2C3";
 const WARM = "#A34A17";
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
-const FULL_SIZE_ITEMS = 5;
+const FULL_SIZE_ITEMS = 6.4;
 /** Tried in turn, should the texts be longer than usual. */
-const SHRINKS = [1, 0.87, 0.75, 0.64, 0.54];
+const SHRINKS = [1, 0.93, 0.86, 0.78, 0.69, 0.6, 0.5];
 
 /** @param names person id → name, for the easier forms */
 export async function handOut(program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
@@ -112,7 +112,7 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
     return name ? [`${name}: ${words.formName(item.movementId, own.formId).toLowerCase()}`] : [];
   });
   const small = (label: string, lines: readonly string[]): Content[] =>
-    lines.length === 0 ? [] : [{ text: [{ text: `${label}: `, bold: true }, lines.join(" ")], fontSize: size(10.5), color: QUIET }];
+    lines.length === 0 ? [] : [{ text: [{ text: `${label}: `, bold: true }, lines.join(" ")], fontSize: size(11), color: QUIET }];
   return {
     unbreakable: true,
     margin: [0, 0, 0, size(7)],
@@ -123,18 +123,23 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
           { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: 34 },
           {
             stack: [
-              { text: text.name, fontSize: size(16.5), bold: true },
-              { text: words.formName(item.movementId, item.formId), fontSize: size(11.5), color: QUIET },
-              { text: text.steps.join(" "), fontSize: size(12.5), margin: [0, size(2), 0, size(2)] },
-              ...small(words.paper("watch"), text.watch),
-              ...small(words.paper("care"), text.care),
+              {
+                text: [
+                  { text: text.name, fontSize: size(16.5), bold: true },
+                  ...(movement && movement.forms.length > 1
+                    ? [{ text: `   ${words.formName(item.movementId, item.formId)}`, fontSize: size(12), color: QUIET }]
+                    : []),
+                ],
+              },
+              { text: text.steps.join(" "), fontSize: size(13), margin: [0, size(2), 0, size(2)] },
+              ...small(words.paper("watch"), [...text.watch, ...text.care]),
               ...small(words.paper("easier"), easier.length > 0 ? [`${easier.join("; ")}.`] : []),
             ],
           },
           {
-            width: 122,
+            width: 138,
             stack: [
-              { text: doseText(item.dose), fontSize: size(15), bold: true, alignment: "right" },
+              { text: words.dose(item.dose), fontSize: size(15), bold: true, alignment: "right" },
               { text: words.label("sides", item.sides), fontSize: size(11), alignment: "right" },
               ...(item.loadKg === null ? [] : [{ text: `${item.loadKg} kg`, fontSize: size(11), alignment: "right" as const }]),
               { text: words.paper("effort", { cap: movement?.effortCap ?? 2 }), fontSize: size(11), color: WARM, alignment: "right" },

@@ -5,7 +5,6 @@ import { useEffect } from "react";
 import { Link } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import { movementOf } from "@kind-grip/core/library";
-import { doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry } from "../app/api";
 import { RunSwitches } from "./RunSwitches";
@@ -94,7 +93,7 @@ export function BeforeRun({ crew, people, run, ...switches }: RunScreenProps) {
                 <strong>{i + 1}</strong>
                 <span>{words.movementName(item.movementId)}</span>
                 <Box component="span" sx={{ color: "text.secondary" }}>
-                  {doseText(item.dose)}
+                  {words.dose(item.dose)}
                 </Box>
               </Box>
             ))}

@@ -261,7 +261,7 @@ function countOf(position: NonNullable<RunScreenProps["run"]["position"]>): { bi
 function useRunKeys(run: RunScreenProps["run"]): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector('[role="menu"]')) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || (event.target as Element).closest?.('[role="menu"]')) return;
       const key = event.key.toLowerCase();
       if (key === " ") {
         if (event.target instanceof HTMLButtonElement && event.target.matches(":focus-visible")) return;
