@@ -12,14 +12,15 @@ export default {
     {
       ...shared,
       displayName: "unit",
+      testPathIgnorePatterns: ["/node_modules/", "\\.api\\.test\\.ts$"],
       testMatch: ["<rootDir>/core/src/**/*.test.ts", "<rootDir>/web/src/**/*.test.ts", "<rootDir>/server/src/**/*.test.ts"],
     },
     {
       ...shared,
       displayName: "api",
-      testMatch: ["<rootDir>/server/src/**/*.api.ts"],
-      globalSetup: "<rootDir>/server/src/testing/start-database.ts",
-      globalTeardown: "<rootDir>/server/src/testing/stop-database.ts",
+      testMatch: ["<rootDir>/server/src/**/*.api.test.ts"],
+      globalSetup: "<rootDir>/server/src/test/start-database.ts",
+      globalTeardown: "<rootDir>/server/src/test/stop-database.ts",
     },
   ],
 };

@@ -125,8 +125,8 @@ it("a word the catalogue lacks falls back to its key, never to nothing", () => {
 
 it("writes every dose of the library in words, nothing left unfilled", () => {
   for (const [, dose] of everyDose) expect(words.dose(dose)).not.toMatch(/[{}]|undefined|^paper\./);
-  expect(words.dose({ kind: "reps", sets: 2, reps: 12, tempo: { outSec: 3, endPauseSec: 0, backSec: 3, startPauseSec: 1 }, restSec: 45 })).toBe(
-    "2 rounds of 12, 3 s out, 3 s back",
-  );
+  expect(
+    words.dose({ kind: "reps", sets: 2, reps: 12, tempo: { outSec: 3, endPauseSec: 0, backSec: 3, startPauseSec: 1 }, restSec: 45 }),
+  ).toBe("2 rounds of 12, 3 s out, 3 s back");
   expect(words.dose({ kind: "holds", reps: 3, holdSec: 20, restSec: 10 })).toBe("3 holds of 20 s");
 });

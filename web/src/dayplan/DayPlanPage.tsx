@@ -95,7 +95,8 @@ interface WeekProps {
 
 function Week({ crew, entry, sessions, now }: WeekProps) {
   const words = wordsIn();
-  const plan = usePlan(entry);
+  // A session that was taken out of its program since leaves the plan with the next change.
+  const plan = usePlan({ ...entry, placements: entry.placements.filter((each) => placedOf([each], sessions).length > 0) });
   const [chosenId, setChosenId] = useState<string | null>(null);
   const { weekStart } = entry;
   const around = useMemo(() => shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(weekStart, -2), 11), [crew, weekStart]);

@@ -216,6 +216,9 @@ export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
         <Button variant="outlined" onClick={run.stop} startIcon={<Square size={20} />} sx={{ minHeight: 60 }} title="End the run here (S)">
           Stop
         </Button>
+        <Typography variant="caption" sx={{ color: "text.secondary", ml: 2, maxWidth: 210, display: { xs: "none", lg: "block" } }}>
+          {words.paper("preventionShort")}
+        </Typography>
       </Box>
     </Box>
   );

@@ -1,6 +1,6 @@
 import { v7 as uuid } from "uuid";
-import { makeWorld, sampleRun, type SampleWorld } from "../testing/samples";
-import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../testing/test-app";
+import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
+import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
 let test: TestApp;
 let trainer: TestTrainer;

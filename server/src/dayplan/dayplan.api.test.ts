@@ -1,7 +1,7 @@
 import ICAL from "ical.js";
 import { v7 as uuid } from "uuid";
-import { makeWorld, type SampleWorld } from "../testing/samples";
-import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../testing/test-app";
+import { makeWorld, type SampleWorld } from "../test/samples";
+import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
 let test: TestApp;
 let trainer: TestTrainer;

@@ -1,7 +1,7 @@
 import request from "supertest";
 import { v7 as uuid } from "uuid";
-import { openTestApp, PASSWORD, TestTrainer, type TestApp } from "../testing/test-app";
-import { makeWorld, sampleRun } from "../testing/samples";
+import { openTestApp, PASSWORD, TestTrainer, type TestApp } from "../test/test-app";
+import { makeWorld, sampleRun } from "../test/samples";
 import { LIMIT } from "./attempts";
 
 let test: TestApp;

@@ -1,0 +1,77 @@
+import * as v from "valibot";
+import { Crew } from "@kind-grip/core/crew";
+import { clashesOf, shiftsFrom, suggestStart } from "@kind-grip/core/dayplan";
+import { FORM_TIMINGS, misfitsOf, movementOf } from "@kind-grip/core/library";
+import { Program, programProblems } from "@kind-grip/core/program";
+import { compileGroup } from "@kind-grip/core/session";
+import { ANCHOR, DEMO_CREWS, TIME_ZONE } from "./crews";
+import { diceFrom } from "./dice";
+import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+
+const dice = diceFrom(7);
+const [a, b] = [dice.id(), dice.id()];
+const programs = {
+  roof: roofProgram(dice, { shoulder: a, wrist: b }),
+  workshop: workshopProgram(dice, { thumb: a, elbow: b }),
+  oyster: oysterProgram(dice, { wrist: a }),
+};
+const crewOf = (key: string) => DEMO_CREWS.find((each) => each.key === key)!.crew;
+
+it("four crews of about 46 people, everybody once", () => {
+  const people = DEMO_CREWS.flatMap((each) => each.people);
+  expect(DEMO_CREWS).toHaveLength(4);
+  expect(people).toHaveLength(46);
+  expect(new Set(people).size).toBe(46);
+});
+
+it.each(DEMO_CREWS.map((each) => [each.key, each.crew] as const))("the %s crew is a sound crew", (_, crew) => {
+  expect(v.safeParse(Crew, crew).issues).toBeUndefined();
+});
+
+describe.each(Object.entries(programs))("the %s program", (key, program) => {
+  it("is sound", () => {
+    expect(v.safeParse(Program, program).issues).toBeUndefined();
+    expect(programProblems(program)).toEqual([]);
+  });
+  it("fits its slots, with the easier forms done", () => {
+    for (const session of program.sessions)
+      expect(compileGroup(session, FORM_TIMINGS, [a, b]).totalSec).toBeLessThanOrEqual(crewOf(key).slots[session.slot]);
+  });
+  it("asks for nothing the crew does not have", () => {
+    const crew = crewOf(key);
+    const place = { settings: crew.settings, kit: crew.kit.map((entry) => entry.kind) };
+    for (const item of program.sessions.flatMap((session) => session.items))
+      expect([item.movementId, misfitsOf(movementOf(item.movementId), item.formId, place)]).toEqual([item.movementId, []]);
+  });
+  it("placed as the demo places it, breaks no rule that protects people", () => {
+    const shifts = shiftsFrom(crewOf(key).shiftPattern, TIME_ZONE, ANCHOR, 28);
+    const placed = shifts.flatMap((shift) =>
+      program.sessions
+        .filter((session) => session.slot !== "postShift" || [1, 3, 5].includes(new Date(`${shift.date}T00:00:00Z`).getUTCDay()))
+        .map((session) => {
+          const { totalSec } = compileGroup(session, FORM_TIMINGS, [a, b]);
+          const startMs = suggestStart(session.slot, totalSec, shift, session.slot === "break" ? [shift.startMs] : []);
+          return { id: dice.id(), session, startMs, endMs: startMs + totalSec * 1000 };
+        }),
+    );
+    expect(clashesOf(placed, shifts, TIME_ZONE).filter((clash) => clash.weight === "stop")).toEqual([]);
+  });
+});
+
+describe("the dice", () => {
+  it("fall the same way from the same seed, another way from another", () => {
+    const three = (seed: number) => {
+      const some = diceFrom(seed);
+      return [some.next(), some.whole(1, 6), some.id()];
+    };
+    expect(three(1)).toEqual(three(1));
+    expect(three(1)).not.toEqual(three(2));
+  });
+  it("make valid ids, all different, and whole numbers in range", () => {
+    const ids = Array.from({ length: 500 }, () => dice.id());
+    expect(new Set(ids).size).toBe(500);
+    expect(ids.every((id) => v.is(v.pipe(v.string(), v.uuid()), id))).toBe(true);
+    const throws = Array.from({ length: 500 }, () => dice.whole(1, 6));
+    expect([Math.min(...throws), Math.max(...throws)]).toEqual([1, 6]);
+  });
+});

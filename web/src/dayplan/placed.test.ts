@@ -1,0 +1,49 @@
+import { shiftsFrom, wallTime, type ShiftPattern } from "@kind-grip/core/dayplan";
+import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import { placeableSessions, placedOf, sameIn } from "./placed";
+
+const program = (items: number): Program => ({
+  name: "P",
+  style: DEFAULT_STYLE,
+  weeks: 4,
+  sessions: [
+    {
+      id: "s1",
+      name: "S",
+      slot: "break",
+      items: Array.from({ length: items }, (_, i) => newItem(movementOf("shake-out"), DEFAULT_STYLE, `i${i}`)),
+    },
+  ],
+});
+const entry = (items: number) => ({ id: "p1", crewId: "c", version: 1, changedAt: "", program: program(items) });
+const placement = { id: "x", programId: "p1", sessionId: "s1", startsAt: "2026-03-24T10:00:00.000Z" };
+
+it("only sessions with items can be placed, as long as the group takes", () => {
+  expect(placeableSessions([entry(0)], [])).toEqual([]);
+  expect(placeableSessions([entry(2)], [])[0]).toMatchObject({ programId: "p1", lengthSec: 24 });
+});
+
+it("a placement spans its session; one whose session is gone is left out", () => {
+  const sessions = placeableSessions([entry(2)], []);
+  const startMs = Date.parse(placement.startsAt);
+  expect(placedOf([placement, { ...placement, id: "y", sessionId: "gone" }], sessions)).toMatchObject([
+    { id: "x", startMs, endMs: startMs + 24_000 },
+  ]);
+});
+
+describe("the same place in another shift", () => {
+  const night: ShiftPattern = {
+    anchorDate: "2026-03-23",
+    shifts: [{ id: "n", name: "Night", start: "22:00", lengthMin: 480, breaks: [] }],
+    cycle: ["n"],
+  };
+  const [before, changing] = shiftsFrom(night, "Europe/Dublin", "2026-03-27", 2);
+  const atHalfFive = before!.endMs - 30 * 60_000;
+  it("is counted from the start", () =>
+    expect(wallTime(sameIn(changing!, before!, before!.startMs + 60 * 60_000, "break"), "Europe/Dublin")).toBe("23:00"));
+  it("or for the end of the shift from its end, also on the night the clocks change", () => {
+    expect(wallTime(sameIn(changing!, before!, atHalfFive, "postShift"), "Europe/Dublin")).toBe("05:30");
+    expect(wallTime(sameIn(changing!, before!, atHalfFive, "break"), "Europe/Dublin")).toBe("06:30");
+  });
+});
