@@ -6,7 +6,7 @@ import { clockText } from "@kind-grip/core/units";
 export function Ruler({ timeline, slotSec, pxPerSec, width }: { timeline: Timeline; slotSec: number; pxPerSec: number; width: number }) {
   const { usedSec, overSec } = rulerOf(timeline, slotSec);
   const end = Math.max(usedSec, slotSec);
-  const everySec = pxPerSec * 60 < 40 ? 120 : pxPerSec * 30 > 70 ? 30 : 60;
+  const everySec = pxPerSec * 60 < 58 ? 120 : pxPerSec * 30 > 70 ? 30 : 60;
   const ticks = Array.from({ length: Math.floor(end / everySec) + 1 }, (_, i) => i * everySec);
   const used = Math.min(usedSec, slotSec) * pxPerSec;
   return (
@@ -19,7 +19,12 @@ export function Ruler({ timeline, slotSec, pxPerSec, width }: { timeline: Timeli
       {ticks.map((sec) => (
         <g key={sec} transform={`translate(${sec * pxPerSec} 0)`}>
           <line y1={18} y2={24} stroke="var(--mui-palette-text-secondary)" strokeWidth={1.5} />
-          <text y={40} fontSize={14} fill="var(--mui-palette-text-secondary)" textAnchor={sec === 0 ? "start" : "middle"}>
+          <text
+            y={40}
+            fontSize={14}
+            fill="var(--mui-palette-text-secondary)"
+            textAnchor={sec === 0 ? "start" : sec * pxPerSec > width - 24 ? "end" : "middle"}
+          >
             {clockText(sec)}
           </text>
         </g>
