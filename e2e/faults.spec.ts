@@ -1,4 +1,6 @@
 /** Two editors at once, and a connection that goes away: nothing is overwritten in silence, nothing is lost. */
+import { readFileSync } from "node:fs";
+import path from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import { signIn, toStep } from "./browser";
 
@@ -118,4 +120,14 @@ test("the run keeps time by the clock, not by its pictures", async ({ page }) =>
   });
   const [to, now] = [await left(), await page.evaluate(() => performance.now())];
   expect(Math.abs(from - to - (now - start) / 1000)).toBeLessThanOrEqual(1.1);
+});
+
+test("a database that dies is said calmly and comes back by itself", async ({ page }) => {
+  await signIn(page);
+  process.kill(Number(readFileSync(path.join(process.env.JOURNEY_DATA!, "mariadb/pid"), "utf8")), "SIGKILL");
+  await page.goto("/crews");
+  await expect(page.getByText("The records cannot be reached at the moment.")).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Crews" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("link", { name: /Ridgeline slate crew/ })).toBeVisible();
+  await expect(page.getByText("The records cannot be reached at the moment.")).toBeHidden();
 });

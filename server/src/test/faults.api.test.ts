@@ -1,10 +1,12 @@
 /** What the server does when things break: nothing confirmed is lost, nothing is half there. */
 import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
 import path from "node:path";
 import request from "supertest";
 import { createApp } from "../app";
 import { connect } from "../db/connection";
-import { freePort } from "../db/private-server";
+import { freePort, startPrivateServer } from "../db/private-server";
 import { makeWorld, samplePeople, sampleRun } from "./samples";
 import { openTestApp, PASSWORD, TestTrainer, type TestApp } from "./test-app";
 
@@ -26,6 +28,29 @@ it("a database that is away gives 503, with words and no detail; the process liv
   app.stop();
   await db.sequelize.close();
 }, 40_000);
+
+it("a private database that is killed comes back by itself, with everything that was confirmed", async () => {
+  const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-killed-"));
+  const server = await startPrivateServer({ dataDir });
+  const own = await openTestApp(server.url);
+  try {
+    const trainer = await TestTrainer.make(own);
+    const { crewId } = await makeWorld(trainer);
+    process.kill(server.pid(), "SIGKILL");
+    const statuses: number[] = [];
+    for (let i = 0; i < 150 && statuses.at(-1) !== 200; i++) {
+      statuses.push((await request(own.app).get("/readyz")).status);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    expect(statuses.at(-1)).toBe(200);
+    expect(statuses.filter((status) => status !== 200 && status !== 503)).toEqual([]);
+    expect((await trainer.get(`/api/crews/${crewId}/people`)).body).toHaveLength(3);
+  } finally {
+    await own.close();
+    await server.stop();
+    rmSync(dataDir, { recursive: true, force: true });
+  }
+}, 60_000);
 
 describe("a server killed in the middle", () => {
   const started: ChildProcess[] = [];
