@@ -3,6 +3,7 @@
  * It carries no people: who does which form stays in the practice.
  */
 import * as v from "valibot";
+import { issueText } from "../units";
 import { Program, programProblems } from "../program";
 
 export const PROGRAM_FORMAT = "kind-grip/program";
@@ -41,7 +42,7 @@ export function readProgramFile(text: string, newId: () => string): ReadProgram 
       { path: "version", message: `this file is version ${head.output.version}; this application reads version ${PROGRAM_VERSION}` },
     ]);
   const parsed = v.safeParse(ProgramFile, data);
-  if (!parsed.success) return failed(parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? "", message: issue.message })));
+  if (!parsed.success) return failed(parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? "", message: issueText(issue) })));
   const problems = programProblems(parsed.output.program);
   if (problems.length > 0) return failed(problems.map(({ path, message }) => ({ path: `program.${path}`, message })));
   const program = parsed.output.program;

@@ -4,6 +4,7 @@
  */
 import express, { type Request, type RequestHandler, type Response, type Router } from "express";
 import * as v from "valibot";
+import { issueText } from "@kind-grip/core/units";
 import { trainerOf, type Trainer } from "../auth/trainer";
 import { invalid, notFound } from "./problem";
 
@@ -80,5 +81,7 @@ function parse(schema: Schema | undefined, data: unknown, where: string): unknow
   if (parsed.success) return parsed.output;
   // An id that is no UUID cannot belong to anything.
   if (where === "params" && parsed.issues.some((issue) => issue.type === "uuid")) throw notFound("thing");
-  throw invalid(parsed.issues.map((issue) => ({ path: [where, v.getDotPath(issue)].filter(Boolean).join("."), message: issue.message })));
+  throw invalid(
+    parsed.issues.map((issue) => ({ path: [where, v.getDotPath(issue)].filter(Boolean).join("."), message: issueText(issue) })),
+  );
 }

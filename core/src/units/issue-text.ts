@@ -1,0 +1,10 @@
+/** What a schema found wrong, in words for a person. */
+import type * as v from "valibot";
+
+/** A missing or unknown field has no message of its own in a schema; every other problem says what its schema says. */
+export function issueText(issue: v.BaseIssue<unknown>): string {
+  const ofObject = issue.type === "strict_object" || issue.type === "object";
+  if (ofObject && issue.expected === "never") return "is not a field known here";
+  if (ofObject && issue.received === "undefined") return "is missing";
+  return issue.message;
+}

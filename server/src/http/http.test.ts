@@ -1,0 +1,123 @@
+/** The one way to declare a route, without a database: what it refuses, and who it lets in. */
+import express from "express";
+import request from "supertest";
+import * as v from "valibot";
+import { ConnectionError } from "sequelize";
+import { errorHandler } from "./errors";
+import { openApiOf } from "./openapi";
+import { notFound, Problem, stale } from "./problem";
+import { Routes } from "./route";
+
+const routes = new Routes();
+const thrown: Record<string, () => never> = {
+  missing: () => {
+    throw notFound("crew");
+  },
+  stale: () => {
+    throw stale({ version: 7 });
+  },
+  away: () => {
+    throw new ConnectionError(new Error("connect ECONNREFUSED 127.0.0.1:3306"));
+  },
+  broken: () => {
+    throw new Error("the secret inside");
+  },
+  limited: () => {
+    throw new Problem(429, "tooManyAttempts", "Wait.");
+  },
+};
+routes.add({ method: "get", path: "/closed", summary: "Closed by default", handle: async () => ({ inside: true }) });
+routes.add({
+  method: "get",
+  path: "/throws/:what",
+  summary: "Throws",
+  role: "anyone",
+  params: v.object({ what: v.string() }),
+  handle: async ({ params }) => thrown[params.what]!(),
+});
+routes.add({
+  method: "get",
+  path: "/things/:thingId",
+  summary: "By id",
+  role: "anyone",
+  params: v.object({ thingId: v.pipe(v.string(), v.uuid()) }),
+  handle: async ({ params }) => params,
+});
+routes.add({
+  method: "post",
+  path: "/things",
+  summary: "Takes a body",
+  role: "anyone",
+  query: v.object({ page: v.optional(v.pipe(v.string(), v.regex(/^\d+$/, "must be a number")), "0") }),
+  body: v.strictObject({ name: v.pipe(v.string("is missing"), v.minLength(1, "is missing")), count: v.number("must be a number") }),
+  bodyLimit: "1kb",
+  handle: async ({ body, query }) => ({ ...body, ...query }),
+});
+routes.add({ method: "delete", path: "/things", summary: "Answers nothing", role: "anyone", handle: async () => undefined });
+const app = express().use(routes.router).use(errorHandler);
+
+it("is closed unless it says otherwise", async () => {
+  expect((await request(app).get("/closed")).body.code).toBe("signedOut");
+});
+
+it("names every bad field at once, in body and query", async () => {
+  const answer = await request(app).post("/things").send({ count: "x" });
+  expect([answer.status, answer.body.fields]).toEqual([
+    400,
+    [
+      { path: "name", message: "is missing" },
+      { path: "count", message: "must be a number" },
+    ],
+  ]);
+  expect((await request(app).post("/things").send({ name: "a", count: 1, admin: true })).body.fields).toEqual([
+    { path: "admin", message: "is not a field known here" },
+  ]);
+  expect((await request(app).post("/things?page=x").send({ name: "a", count: 1 })).body.fields).toEqual([
+    { path: "query.page", message: "must be a number" },
+  ]);
+  expect((await request(app).post("/things").send({ name: "a", count: 1 })).body).toEqual({ name: "a", count: 1, page: "0" });
+});
+
+it("refuses bodies over the route's own limit, and answers 204 to nothing", async () => {
+  expect(
+    (
+      await request(app)
+        .post("/things")
+        .send({ name: "x".repeat(1100), count: 1 })
+    ).status,
+  ).toBe(413);
+  expect((await request(app).delete("/things")).status).toBe(204);
+});
+
+it("an id that is none belongs to nothing", async () => {
+  expect((await request(app).get("/things/17")).status).toBe(404);
+  expect((await request(app).get("/things/01a20bde-4b43-75ba-92df-a508ef2d5a94")).status).toBe(200);
+});
+
+it.each([
+  ["missing", 404, "notFound"],
+  ["stale", 409, "stale"],
+  ["away", 503, "databaseAway"],
+  ["broken", 500, "failed"],
+  ["limited", 429, "tooManyAttempts"],
+])("what is thrown as %s answers %d, and tells nothing of the inside", async (what, status, code) => {
+  const answer = await request(app).get(`/throws/${what}`);
+  expect([answer.status, answer.body.code]).toEqual([status, code]);
+  expect(JSON.stringify(answer.body)).not.toMatch(/secret|ECONNREFUSED|127\.0/);
+});
+
+it("is described from its own schemas", () => {
+  const { paths } = openApiOf(routes.declared) as {
+    paths: Record<
+      string,
+      Record<
+        string,
+        { security: unknown[]; parameters: unknown[]; requestBody?: { content: Record<string, { schema: { required: string[] } }> } }
+      >
+    >;
+  };
+  expect(paths["/closed"]!.get!.security).toEqual([{ session: [] }]);
+  expect(paths["/things/{thingId}"]!.get!.parameters).toMatchObject([{ name: "thingId", in: "path", required: true }]);
+  expect(paths["/things"]!.post!.requestBody!.content["application/json"]!.schema.required).toEqual(["name", "count"]);
+  expect(paths["/things"]!.post!.parameters).toMatchObject([{ name: "page", in: "query", required: false }]);
+});
