@@ -66,6 +66,8 @@ for (const floor of ["light", "dark"] as const) {
     await page.addInitScript((mode) => localStorage.setItem("mui-mode", mode), floor);
     await page.goto("/sign-in");
     const check = async (address: string) => {
+      await page.getByRole("heading", { level: 1 }).first().waitFor();
+      await expect(page.getByRole("status", { name: "Loading" })).toHaveCount(0);
       const { violations } = await new AxeBuilder({ page })
         .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
         .exclude(".js-plotly-plot")

@@ -15,7 +15,7 @@ export function Loading() {
         "@keyframes appear": { to: { opacity: 1 } },
       }}
     >
-      <CircularProgress />
+      <CircularProgress aria-hidden />
     </Box>
   );
 }
