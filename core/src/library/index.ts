@@ -5,3 +5,5 @@ export { PHASE_CAP } from "./caps";
 export type { Form, Movement } from "./movement";
 export { DEFAULT_STYLE, LOAD_SCHOOLS, STRETCH_SCHOOLS, Style, type LoadSchool, type StretchSchool } from "./style";
 export { KIT_KINDS, KitKind, PHASES, Phase, REGIONS, Region, SETTINGS, Setting, WORK_POSTURES, WorkPosture } from "./words";
+export { figuresOf, poseProblems, type MovementFigures } from "./figures";
+export { figureOf, lookOf, regionsOf, stage } from "./pictures";

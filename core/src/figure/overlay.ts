@@ -1,0 +1,115 @@
+/** What is drawn besides the body: the ghost of the start, the way of a landmark, the place where it should be felt. */
+import { bonesOf, type Bones } from "./bones";
+import { project, type Camera } from "./camera";
+import type { Figure } from "./figure";
+import { FELT_AT, landmark, pivotOf, type Landmark } from "./landmarks";
+import { poseAlong } from "./motion";
+import { curve, number, type Point } from "./path";
+import { SIDE_NAMES, type SideName } from "./pose";
+import { regionPath, rings } from "./regions";
+import { posedFor, type Scene } from "./scene";
+import { surfaceOf, type Surface } from "./surface";
+import { ACCENT, FELT } from "./tones";
+import { distance } from "./vector";
+
+/** Millimetres a part has to travel to leave a ghost. */
+const LEAVES_GHOST_MM = 14;
+
+/** The start position of everything that moved, as one pale dashed shape. */
+export function ghost(start: Scene, now: Scene, camera: Camera, cell: number): string {
+  const laterOf = new Map(now.parts.map((part) => [part.id, part]));
+  const moved = start.parts.filter((part) => {
+    if (part.tone === "hair" || part.faces.length > 0) return false;
+    const later = laterOf.get(part.id);
+    return !later || part.balls.some((ball, k) => !later.balls[k] || distance(ball.at, later.balls[k].at) > LEAVES_GHOST_MM);
+  });
+  if (moved.length === 0) return "";
+  const surface = surfaceOf(moved, camera, cell);
+  const field = new Float32Array(surface.owner.length);
+  for (let i = 0; i < field.length; i++) field[i] = surface.owner[i]! < 0 ? -1 : 1;
+  const d = regionPath(rings(surface, field), 0.5, 3);
+  return `<path class="ghost" d="${d}" fill="#8d8778" fill-opacity=".16" stroke="#8d8778" stroke-width="1.5" stroke-dasharray="6 5"/>`;
+}
+
+/** The way a landmark takes through the poses, moved a little outward, with an arrow at its end. */
+export function arc(figure: Figure, camera: Camera, side: SideName, name: Landmark): string {
+  // A round is drawn a little short of closed, so that its arrow shows the way.
+  const spans = figure.way === "round" ? figure.poses.length * 0.86 : (figure.cover ?? figure.poses.length - 1);
+  const sides = figure.both && name !== "head" ? SIDE_NAMES : [side];
+  const count = Math.max(14, Math.round(spans * 9));
+  const moments = Array.from({ length: count + 1 }, (_, i) => bonesOf(posedFor(poseAlong(figure.poses, (i / count) * spans, figure.way), side)));
+  return sides
+    .map((each) => {
+      const track = moments.map((bones): Point => {
+        const [x, y] = project(camera, landmark(bones, each, name));
+        const [px, py] = project(camera, pivotOf(bones, each, name));
+        const away = Math.hypot(x - px, y - py) || 1;
+        const k = (away + 26) / away;
+        return [px + (x - px) * k, py + (y - py) * k];
+      });
+      return arrow(track);
+    })
+    .join("");
+}
+
+function arrow(track: readonly Point[]): string {
+  const long = track.reduce((sum, p, i) => (i ? sum + Math.hypot(p[0] - track[i - 1]![0], p[1] - track[i - 1]![1]) : 0), 0);
+  if (long < 22) return "";
+  const tip = track.at(-1)!;
+  let k = track.length - 2;
+  while (k > 0 && Math.hypot(tip[0] - track[k]![0], tip[1] - track[k]![1]) < 14) k--;
+  const before = track[k]!;
+  const gap = Math.hypot(tip[0] - before[0], tip[1] - before[1]) || 1;
+  const [ux, uy] = [(tip[0] - before[0]) / gap, (tip[1] - before[1]) / gap];
+  const point = (along: number, aside: number) => `${number(tip[0] + ux * along - uy * aside)} ${number(tip[1] + uy * along + ux * aside)}`;
+  const head = `M${point(11, 0)}L${point(-8, 10)}L${point(-8, -10)}z`;
+  const line = curve(track.slice(0, Math.max(2, k + 1)).concat(k + 1 < track.length ? [tip] : []));
+  return (
+    `<path d="${line}" fill="none" stroke="#FFFDF8" stroke-width="9" stroke-linecap="round"/><path d="${head}" fill="${ACCENT}" stroke="#FFFDF8" stroke-width="4.5" paint-order="stroke" stroke-linejoin="round"/>` +
+    `<path class="arc" d="${line}" fill="none" stroke="${ACCENT}" stroke-width="4.5" stroke-linecap="round"/>`
+  );
+}
+
+/** A soft mark on the skin where a region is felt, in three steps from pale to full. */
+export function felt(surface: Surface, bones: Bones, regions: readonly string[], sides: readonly SideName[]): string {
+  const places = sides.flatMap((side) => {
+    const arm = bones.arms[side];
+    return arm ? regions.flatMap((region) => (FELT_AT[region]?.(arm, bones) ?? []).map((stretch) => ({ side, stretch }))) : [];
+  });
+  if (places.length === 0) return "";
+  const { camera, cell, columns, rows, owner, depth, left, top } = surface;
+  const skin = surface.shapes.map((shape) => {
+    const part = surface.parts[shape.part]!;
+    return part.tone === "skin" || part.tone === "helper" || part.tone === "shirt" ? part.id : "";
+  });
+  const field = new Float32Array(owner.length).fill(-1);
+  for (const { side, stretch } of places) {
+    const [ax, ay, az] = project(camera, stretch.from);
+    const [bx, by, bz] = project(camera, stretch.to);
+    const reach = stretch.radius * camera.scale;
+    const long = (bx - ax) ** 2 + (by - ay) ** 2 + (bz - az) ** 2 || 1;
+    const fromRow = Math.max(0, Math.floor((Math.min(ay, by) - reach - top) / cell));
+    const toRow = Math.min(rows - 1, Math.ceil((Math.max(ay, by) + reach - top) / cell));
+    const fromColumn = Math.max(0, Math.floor((Math.min(ax, bx) - reach - left) / cell));
+    const toColumn = Math.min(columns - 1, Math.ceil((Math.max(ax, bx) + reach - left) / cell));
+    for (let row = fromRow; row <= toRow; row++)
+      for (let column = fromColumn; column <= toColumn; column++) {
+        const i = row * columns + column;
+        const id = owner[i]! < 0 ? "" : skin[owner[i]!]!;
+        if (id === "" || !(id.startsWith(side) || id === "trunk" || id === "neck")) continue;
+        const x = left + (column + 0.5) * cell - ax;
+        const y = top + (row + 0.5) * cell - ay;
+        const z = depth[i]! - az;
+        const share = Math.max(0, Math.min(1, (x * (bx - ax) + y * (by - ay) + z * (bz - az)) / long));
+        const off = Math.hypot(x - share * (bx - ax), y - share * (by - ay), (z - share * (bz - az)) * 0.7);
+        field[i] = Math.max(field[i]!, 1 - off / reach);
+      }
+  }
+  let svg = "";
+  for (const least of [0, 0.25, 0.5]) {
+    const shifted = least === 0 ? field : field.map((value) => value - least);
+    const d = regionPath(rings(surface, shifted), 0.5, 3);
+    if (d) svg += `<path d="${d}" fill="${FELT}" fill-opacity=".24"/>`;
+  }
+  return svg && `<g class="felt">${svg}</g>`;
+}

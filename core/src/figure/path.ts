@@ -1,0 +1,87 @@
+/** Points → SVG path text: thinned out, smoothed into curves, one decimal. */
+export type Point = readonly [x: number, y: number];
+
+export function number(value: number): string {
+  const rounded = Math.round(value * 10) / 10;
+  return Object.is(rounded, -0) ? "0" : String(rounded);
+}
+const pair = (p: Point) => `${number(p[0])} ${number(p[1])}`;
+
+/** Leaves out points that lie within `tolerance` of the line through their neighbours (Ramer 1972, Douglas and Peucker 1973). */
+export function thinned(points: readonly Point[], tolerance: number): Point[] {
+  if (points.length < 3) return [...points];
+  const keep = new Uint8Array(points.length);
+  keep[0] = keep[points.length - 1] = 1;
+  const open: [number, number][] = [[0, points.length - 1]];
+  while (open.length) {
+    const [from, to] = open.pop()!;
+    const [ax, ay] = points[from]!;
+    const dx = points[to]![0] - ax;
+    const dy = points[to]![1] - ay;
+    const long = Math.hypot(dx, dy);
+    let worst = tolerance;
+    let at = -1;
+    for (let i = from + 1; i < to; i++) {
+      const x = points[i]![0] - ax;
+      const y = points[i]![1] - ay;
+      const off = long < 1e-6 ? Math.hypot(x, y) : Math.abs(x * dy - y * dx) / long;
+      if (off > worst) {
+        worst = off;
+        at = i;
+      }
+    }
+    if (at > 0) {
+      keep[at] = 1;
+      open.push([from, at], [at, to]);
+    }
+  }
+  return points.filter((_, i) => keep[i]);
+}
+
+/** Each point moved to the middle of itself and its neighbours; ends stay. */
+export function softened(points: readonly Point[], rounds: number, closed: boolean): Point[] {
+  let now = [...points];
+  for (let round = 0; round < rounds; round++) {
+    const before = now;
+    const n = before.length;
+    now = before.map((p, i) => {
+      if (!closed && (i === 0 || i === n - 1)) return p;
+      const a = before[(i + n - 1) % n]!;
+      const b = before[(i + 1) % n]!;
+      return [(a[0] + 2 * p[0] + b[0]) / 4, (a[1] + 2 * p[1] + b[1]) / 4];
+    });
+  }
+  return now;
+}
+
+/** A smooth curve through the points (Catmull-Rom as cubic curves). Sharp turns stay sharp. */
+export function curve(points: readonly Point[], closed = false): string {
+  if (points.length < 2) return "";
+  if (points.length === 2) return `M${pair(points[0]!)}L${pair(points[1]!)}`;
+  const n = points.length;
+  const at = (i: number) => (closed ? points[(i + n) % n]! : points[Math.max(0, Math.min(n - 1, i))]!);
+  let text = `M${pair(points[0]!)}`;
+  for (let i = 0; i < (closed ? n : n - 1); i++) {
+    const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
+    const gap = Math.hypot(c[0] - b[0], c[1] - b[1]);
+    const first = tangent(a, b, c, gap);
+    const second = tangent(b, c, d, gap);
+    text += `C${number(b[0] + first[0])} ${number(b[1] + first[1])} ${number(c[0] - second[0])} ${number(c[1] - second[1])} ${pair(c)}`;
+  }
+  return closed ? `${text}z` : text;
+}
+
+/** A third of the way from b on, along the line from a to c; nothing where the line turns back on itself. */
+function tangent(a: Point, b: Point, c: Point, gap: number): Point {
+  const x = c[0] - a[0];
+  const y = c[1] - a[1];
+  const long = Math.hypot(x, y);
+  const turn = (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1]);
+  const both = Math.hypot(b[0] - a[0], b[1] - a[1]) * Math.hypot(c[0] - b[0], c[1] - b[1]);
+  if (long < 1e-6 || (both > 1e-6 && turn / both < 0.35)) return [0, 0];
+  return [(x / long) * (gap / 3), (y / long) * (gap / 3)];
+}
+
+export function polygon(points: readonly Point[]): string {
+  return points.length < 3 ? "" : `M${points.map(pair).join("L")}z`;
+}

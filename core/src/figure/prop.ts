@@ -1,0 +1,235 @@
+/** Things a movement needs: a bench to lean on, a tool in the hand. Millimetres, in the frame of what holds them. */
+import * as v from "valibot";
+import { onForearm } from "./arm-flesh";
+import { FINGER_SIZES, type ArmBones, type Bones } from "./bones";
+import { touchingPlace } from "./contact";
+import { FINGERS, otherSide, type SideName } from "./pose";
+import { PartBuilder, type Part, type Tone } from "./solid";
+import { add, at, between, cross, moved, scale, subtract, unit, type Frame, type Vector } from "./vector";
+
+export const PROP_KINDS = [
+  "table",
+  "thigh",
+  "wall",
+  "towel",
+  "dumbbell",
+  "dumbbellEnd",
+  "hammer",
+  "dowel",
+  "bottle",
+  "bandRound",
+  "bandPull",
+  "ball",
+  "ballOnTable",
+  "bigBall",
+  "plate",
+  "bar",
+  "roller",
+  "edge",
+  "tape",
+] as const;
+export const PropKind = v.picklist(PROP_KINDS);
+export type PropKind = v.InferOutput<typeof PropKind>;
+
+const millimetres = v.pipe(v.number(), v.finite(), v.minValue(-2000), v.maxValue(2000));
+export const Prop = v.strictObject({
+  kind: PropKind,
+  /** The hand that holds it, as seen on the movement's own side. `worked`: the hand that does the movement. */
+  hand: v.optional(v.picklist(["worked", "helping", "both"]), "worked"),
+  /** Bench, thigh and wall: where; x to the worked side, y up, z forward. For a tool: how far along its length it is held. */
+  place: v.optional(v.pipe(v.tuple([millimetres, millimetres, millimetres]), v.readonly())),
+  /** Bench: the size of its top, sideways and forward. */
+  size: v.optional(v.pipe(v.tuple([millimetres, millimetres]), v.readonly())),
+});
+export type Prop = v.InferOutput<typeof Prop>;
+export type PropInput = v.InferInput<typeof Prop>;
+
+/** Where the middle of a fist is, and the way a rod through it points: from the little finger to the thumb. */
+export function gripFrame(arm: ArmBones): Frame {
+  const { index, little } = arm.digits;
+  const x = unit(subtract(index.base.o, little.base.o));
+  const middle = at(arm.hand, ...touchingPlace(arm.solved.hand, "grip"));
+  const z = arm.hand.z;
+  const y = unit(cross(z, x));
+  return { o: middle, x, y, z: cross(x, y) };
+}
+
+function rod(id: string, tone: Tone, radius: number, ...points: Vector[]): Part {
+  const builder = new PartBuilder(id, tone, { step: 3 });
+  builder.chain(...points.map((p) => builder.ball(p, radius)));
+  return builder.part;
+}
+
+/** A disc with flat sides: a cylinder along x of the frame. */
+function disc(id: string, tone: Tone, frame: Frame, from: number, to: number, radius: number): Part {
+  const builder = new PartBuilder(id, tone, { joins: [id], step: 99 });
+  const swell = radius;
+  builder.chain(builder.ballIn(frame, from - swell, 0, 0, radius), builder.ballIn(frame, to + swell, 0, 0, radius));
+  for (const [x, way] of [
+    [from, -1],
+    [to, 1],
+  ] as const) {
+    const rim = Array.from({ length: 29 }, (_, i) => at(frame, x, Math.cos((i / 28) * 2 * Math.PI) * radius, Math.sin((i / 28) * 2 * Math.PI) * radius));
+    builder.cut(at(frame, x, 0, 0), scale(frame.x, way)).mark("seam", rim);
+    builder.face(tone, ...rim.slice(1));
+  }
+  return builder.part;
+}
+
+function box(id: string, top: Tone, side: Tone, low: Vector, high: Vector): Part {
+  const builder = new PartBuilder(id, top, { step: 99 });
+  const [x0, y0, z0] = low;
+  const [x1, y1, z1] = high;
+  const quad = (tone: Tone, ...corners: Vector[]) => builder.face(tone, ...corners).mark("seam", [...corners, corners[0]!]);
+  quad(top, [x0, y1, z0], [x1, y1, z0], [x1, y1, z1], [x0, y1, z1]);
+  quad(side, [x0, y0, z1], [x1, y0, z1], [x1, y1, z1], [x0, y1, z1]);
+  quad(side, [x0, y0, z0], [x1, y0, z0], [x1, y1, z0], [x0, y1, z0]);
+  quad(side, [x1, y0, z0], [x1, y0, z1], [x1, y1, z1], [x1, y1, z0]);
+  quad(side, [x0, y0, z0], [x0, y0, z1], [x0, y1, z1], [x0, y1, z0]);
+  return builder.part;
+}
+
+const TABLE_THICK = 30;
+const DEFAULT_TABLE = { place: [190, -331, 20] as Vector, size: [330, 330] as const };
+
+/** Parts of a prop. `worked` is the side that does the movement. */
+export function propParts(prop: Prop, bones: Bones, worked: SideName, id: string): Part[] {
+  const sign = worked === "right" ? -1 : 1;
+  const hands: SideName[] = prop.hand === "both" ? ["right", "left"] : [prop.hand === "worked" ? worked : otherSide(worked)];
+  switch (prop.kind) {
+    case "table": {
+      const [x, y, z] = prop.place ?? DEFAULT_TABLE.place;
+      const [wide, deep] = prop.size ?? DEFAULT_TABLE.size;
+      return [box(id, "wood", "woodSide", [sign * x - wide / 2, y - TABLE_THICK, z - deep / 2], [sign * x + wide / 2, y, z + deep / 2])];
+    }
+    case "wall": {
+      const [x, y, z] = prop.place ?? [0, 0, 560];
+      const [wide, high] = prop.size ?? [900, 900];
+      return [box(id, "wood", "woodSide", [sign * x - wide / 2, y - high / 2, z], [sign * x + wide / 2, y + high / 2, z + 30])];
+    }
+    case "thigh": {
+      const [x, y, z] = prop.place ?? [172, -405, 0];
+      return [rod(id, "trousers", 76, [sign * x, y, z - 160], [sign * x, y - 8, z + 420])];
+    }
+    case "towel": {
+      const [x, y, z] = prop.place ?? [172, -318, 215];
+      const half = prop.size?.[0] ?? 70;
+      return [rod(id, "cloth", 15, [sign * x - half, y, z], [sign * x + half, y, z])];
+    }
+    case "bigBall": {
+      const [x, y, z] = prop.place ?? [0, -130, 330];
+      const builder = new PartBuilder(id, "rubber", { step: 3 });
+      builder.ball([sign * x, y, z], prop.size?.[0] ?? 190);
+      return [builder.part];
+    }
+    default:
+      return hands.flatMap((side) => {
+        const arm = bones.arms[side];
+        return arm ? heldParts(prop, arm, `${id}:${side}`, bones.arms[otherSide(side)]) : [];
+      });
+  }
+}
+
+function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other: ArmBones | undefined): Part[] {
+  const grip = gripFrame(arm);
+  const along = (x: number) => at(grip, x, 0, 0);
+  switch (kind) {
+    case "dumbbell":
+      return [rod(`${id}:handle`, "metal", 14, along(-62), along(62)), disc(`${id}:a`, "rubber", grip, -108, -62, 38), disc(`${id}:b`, "rubber", grip, 62, 108, 38)];
+    case "dumbbellEnd": {
+      // Held at the end: one head rests against the little-finger side, the other stands out past the thumb.
+      const shifted = moved(grip, 66, 0, 0);
+      return [
+        rod(`${id}:handle`, "metal", 14, at(shifted, -62, 0, 0), at(shifted, 62, 0, 0)),
+        disc(`${id}:a`, "rubber", shifted, -108, -108 + 40, 24),
+        disc(`${id}:b`, "rubber", shifted, 62, 108, 38),
+      ];
+    }
+    case "hammer": {
+      // Held `place[0]` millimetres from the end of a 330 mm handle; the head stands across.
+      const held = place?.[0] ?? 60;
+      const end = 330 - held;
+      return [
+        rod(`${id}:handle`, "wood", 13, along(-held), along(end)),
+        rod(`${id}:head`, "metal", 19, at(grip, end + 6, 0, -62), at(grip, end + 6, 0, 62)),
+      ];
+    }
+    case "dowel": {
+      const held = place?.[0] ?? 220;
+      return [rod(`${id}:rod`, "wood", 13, along(-held), along((size?.[0] ?? 440) - held))];
+    }
+    case "bottle":
+      return [rod(`${id}:body`, "rubber", 33, at(grip, -70, 0, 16), at(grip, 60, 0, 16)), rod(`${id}:neck`, "metal", 14, at(grip, 60, 0, 16), at(grip, 128, 0, 16))];
+    case "bar":
+      return [rod(`${id}:rod`, "metal", 15, along(-(place?.[0] ?? 340)), along(place?.[1] ?? 340))];
+    case "ball": {
+      const builder = new PartBuilder(id, "rubber", { step: 3 });
+      builder.ball(ballPlace(arm), size?.[0] ?? 33);
+      return [builder.part];
+    }
+    case "ballOnTable": {
+      const builder = new PartBuilder(id, "rubber", { step: 3 });
+      builder.ball(onForearm(arm, 0.42, 90, 30), 33);
+      return [builder.part];
+    }
+    case "plate": {
+      const frame: Frame = { o: at(arm.hand, ...PINCHED), x: arm.hand.z, y: arm.hand.y, z: arm.hand.x };
+      return [disc(id, "metal", { ...frame, o: at(frame, 0, 62, 0) }, -11, 11, 92)];
+    }
+    case "bandRound": {
+      const loop = [...FINGERS].map((name) => at(arm.digits[name].middle, 0, FINGER_SIZES[name].bones[1] * 0.35, -(FINGER_SIZES[name].radii[1] + 3)));
+      const thumb = at(arm.digits.thumb.end, 4, 4, -9);
+      const outside = at(arm.digits.little.middle, -11, 8, 0);
+      return [rod(id, "rubber", 4, thumb, ...loop, outside)];
+    }
+    case "bandPull": {
+      // From the hand down to what holds it: the other hand, or the floor under a foot.
+      const anchor = other ? at(gripFrame(other), 0, 0, 0) : add(grip.o, [0, -420, -30]);
+      return [rod(id, "rubber", 6, along(-46), along(0), anchor)];
+    }
+    case "roller": {
+      const on = other ? onForearm(other, place ? place[0] / 252 : 0.4, 90, 16) : grip.o;
+      return [rod(`${id}:stick`, "metal", 9, at({ ...grip, o: on }, -150, 0, 0), at({ ...grip, o: on }, 150, 0, 0)), rod(`${id}:roll`, "rubber", 17, at({ ...grip, o: on }, -80, 0, 0), at({ ...grip, o: on }, 80, 0, 0))];
+    }
+    case "edge":
+      return [rod(id, "metal", 7, at(grip, -75, 22, 6), at(grip, 75, 22, 6))];
+    case "tape":
+      return tapeParts(id, arm);
+    default:
+      return [];
+  }
+}
+
+/** Where thumb and fingers meet. */
+const PINCHED: Vector = [12, 118, 34];
+
+function ballPlace(arm: ArmBones): Vector {
+  const { digits, hand } = arm;
+  const fingers = scale(FINGERS.map((name) => digits[name].middle.o).reduce(add), 1 / FINGERS.length);
+  return add(between(at(hand, 0, 62, 14), fingers, 0.5), scale(hand.z, 8));
+}
+
+/** Two strips: one along the back of the thumb, one round the wrist. */
+function tapeParts(id: string, arm: ArmBones): Part[] {
+  const { base, middle, end } = arm.digits.thumb;
+  const strip = new PartBuilder(`${id}:strip`, "tape", { joins: [`${id}:strip`, `${id}:ring`], step: 4 });
+  strip.chain(
+    strip.ball(onForearm(arm, 0.9, 335, -6), 9),
+    strip.ball(at(base, 2, 8, -8), 9),
+    strip.ball(at(base, 0, 30, -6.5), 8.5),
+    strip.ball(at(middle, 0, 2, -5), 8.5),
+    strip.ball(at(middle, 0, 22, -3.2), 8),
+    strip.ball(at(end, 0, 3, -3), 8),
+  );
+  const ring = new PartBuilder(`${id}:ring`, "tape", { joins: [`${id}:ring`], step: 99 });
+  const row = (share: number): [number, number] => [ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.29), 18.6), ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.71), 18.6)];
+  ring.tube([row(0.86), row(0.93), row(1)]);
+  for (const [share, way] of [
+    [0.9, -1],
+    [0.98, 1],
+  ] as const) {
+    const turns = Array.from({ length: 33 }, (_, i) => onForearm(arm, share, (i / 32) * 360, 1.4));
+    ring.cut(between(arm.fore.o, arm.wrist.o, share), scale(arm.fore.y, way)).mark("seam", turns);
+  }
+  return [strip.part, ring.part];
+}

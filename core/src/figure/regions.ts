@@ -1,0 +1,139 @@
+/** From the map of the surface to filled shapes: marching squares (Lorensen and Cline 1987, in the plane) over a field of numbers. */
+import { curve, softened, thinned, type Point } from "./path";
+
+export interface Grid {
+  cell: number;
+  left: number;
+  top: number;
+  columns: number;
+  rows: number;
+}
+
+/**
+ * For each of the 16 ways four corners can lie inside (top left 8, top right 4, bottom right 2, bottom left 1): from which edge to which
+ * the border runs, the inside on its right hand. Edges: 0 top, 1 right, 2 bottom, 3 left.
+ */
+const BORDERS: readonly (readonly number[])[] = [
+  [],
+  [2, 3],
+  [1, 2],
+  [1, 3],
+  [0, 1],
+  [0, 3, 2, 1],
+  [0, 2],
+  [0, 3],
+  [3, 0],
+  [2, 0],
+  [3, 2, 1, 0],
+  [1, 0],
+  [3, 1],
+  [2, 1],
+  [3, 2],
+  [],
+];
+
+/** A block of cells, both ends included. */
+export interface Window {
+  fromColumn: number;
+  toColumn: number;
+  fromRow: number;
+  toRow: number;
+}
+const wholeOf = ({ columns, rows }: Grid): Window => ({ fromColumn: 0, toColumn: columns - 1, fromRow: 0, toRow: rows - 1 });
+
+/** Kept between calls: pictures are drawn many times a second. */
+let next = new Int32Array(0);
+let placeX = new Float32Array(0);
+let placeY = new Float32Array(0);
+
+/**
+ * Outlines of the region where the field is above 0, as closed rings in pixels. A border crosses between two samples in proportion to
+ * their values, so smooth fields give smooth edges. Beyond the map the field is −1.
+ *
+ * @param field one number a cell, row by row
+ * @param window the cells outside which the field is known to be below 0
+ */
+export function rings(grid: Grid, field: Float32Array, window: Window = wholeOf(grid)): Point[][] {
+  const { cell, columns, rows, left, top } = grid;
+  // The map is framed by one cell all round. Edge 2i starts at sample i and goes right, edge 2i + 1 goes down.
+  const wide = columns + 2;
+  const size = 2 * wide * (rows + 2);
+  if (next.length < size) {
+    next = new Int32Array(size);
+    placeX = new Float32Array(size);
+    placeY = new Float32Array(size);
+  }
+  next.fill(-1, 0, size);
+  const starts: number[] = [];
+  const valueAt = (column: number, row: number) => (column < 0 || row < 0 || column >= columns || row >= rows ? -1 : field[row * columns + column]!);
+  for (let row = window.fromRow - 1; row <= window.toRow; row++) {
+    let topLeft = -1;
+    let bottomLeft = -1;
+    for (let column = window.fromColumn - 1; column <= window.toColumn; column++) {
+      const topRight = valueAt(column + 1, row);
+      const bottomRight = valueAt(column + 1, row + 1);
+      const state = (topLeft > 0 ? 8 : 0) | (topRight > 0 ? 4 : 0) | (bottomRight > 0 ? 2 : 0) | (bottomLeft > 0 ? 1 : 0);
+      if (state !== 0 && state !== 15) {
+        const sample = (row + 1) * wide + column + 1;
+        const borders = BORDERS[state]!;
+        for (let i = 0; i < borders.length; i += 2) {
+          const from = crossing(borders[i]!, sample, wide, column, row, cell, topLeft, topRight, bottomRight, bottomLeft);
+          const to = crossing(borders[i + 1]!, sample, wide, column, row, cell, topLeft, topRight, bottomRight, bottomLeft);
+          next[from] = to;
+          starts.push(from);
+        }
+      }
+      topLeft = topRight;
+      bottomLeft = bottomRight;
+    }
+  }
+  const found: Point[][] = [];
+  for (const start of starts) {
+    const ring: Point[] = [];
+    for (let edge = start; next[edge]! >= 0; ) {
+      ring.push([left + placeX[edge]!, top + placeY[edge]!]);
+      const onward = next[edge]!;
+      next[edge] = -1;
+      edge = onward;
+    }
+    if (ring.length > 3) found.push(ring);
+  }
+  return found;
+}
+
+/** Notes where the border crosses one edge of a square and returns the edge. */
+function crossing(
+  edge: number,
+  sample: number,
+  wide: number,
+  column: number,
+  row: number,
+  cell: number,
+  topLeft: number,
+  topRight: number,
+  bottomRight: number,
+  bottomLeft: number,
+): number {
+  const x = (column + 0.5) * cell;
+  const y = (row + 0.5) * cell;
+  const index = edge === 0 ? 2 * sample : edge === 3 ? 2 * sample + 1 : edge === 2 ? 2 * (sample + wide) : 2 * (sample + 1) + 1;
+  const from = edge === 0 || edge === 3 ? topLeft : edge === 2 ? bottomLeft : topRight;
+  const to = edge === 0 ? topRight : edge === 3 ? bottomLeft : bottomRight;
+  const share = (from / (from - to)) * cell;
+  placeX[index] = edge === 0 || edge === 2 ? x + share : edge === 1 ? x + cell : x;
+  placeY[index] = edge === 1 || edge === 3 ? y + share : edge === 2 ? y + cell : y;
+  return index;
+}
+
+/** Rings as one smooth filled path. */
+export function regionPath(outlines: readonly Point[][], tolerance: number, rounds = 2): string {
+  let d = "";
+  for (const ring of outlines) {
+    const soft = softened(ring, rounds, true);
+    // A closed ring is thinned in two halves so that its start is not special.
+    const half = soft.length >> 1;
+    const kept = [...thinned(soft.slice(0, half + 1), tolerance), ...thinned([...soft.slice(half), soft[0]!], tolerance).slice(1, -1)];
+    d += curve(kept, true);
+  }
+  return d;
+}

@@ -1,0 +1,76 @@
+/** A figure at one moment → the solids to draw, and the camera that shows the whole movement without moving. */
+import { bodyParts } from "./body";
+import { bonesOf, type Bones } from "./bones";
+import { framing, MIRRORED_VIEW, VIEWS, type Camera, type ViewName } from "./camera";
+import type { Figure, Focus } from "./figure";
+import { mirrorPose } from "./motion";
+import { otherSide, SIDE_NAMES, type Pose, type SideName } from "./pose";
+import { propParts } from "./prop";
+import type { Ball, Part } from "./solid";
+import type { Skin } from "./tones";
+import type { HairStyle } from "./trunk-flesh";
+
+export interface Look {
+  skin: Skin;
+  hair: HairStyle;
+}
+export interface Staging {
+  figure: Figure;
+  /** The side that does the movement in this picture. */
+  side: SideName;
+  view: ViewName;
+  look: Look;
+}
+
+export interface Scene {
+  bones: Bones;
+  parts: Part[];
+}
+
+/** The side that only helps: it is drawn paler. */
+export const helperOf = ({ figure, side }: Pick<Staging, "figure" | "side">): SideName | undefined => (figure.both ? undefined : otherSide(side));
+
+/** Figures are written for the right side; for the left they are their mirror image. */
+export const posedFor = (pose: Pose, side: SideName): Pose => (side === "right" ? pose : mirrorPose(pose));
+
+/** What of the body is drawn for each focus: whatever would end in mid-air is left out or carried on to the picture's edge. */
+const EXTENT = { hand: "hands", forearm: "arms", arm: "upper", upper: "upper", whole: "whole" } as const;
+
+export function sceneOf(pose: Pose, { figure, side, look }: Staging): Scene {
+  const bones = bonesOf(posedFor(pose, side));
+  const parts = [
+    ...bodyParts(bones, { extent: EXTENT[figure.focus], hair: look.hair, helper: figure.focus === "upper" || figure.focus === "whole" ? undefined : helperOf({ figure, side }) }),
+    ...figure.props.flatMap((prop, i) => propParts(prop, bones, side, `prop${i}`)),
+  ];
+  return { bones, parts };
+}
+
+const HAND_PARTS = ["palm", "index", "middle", "ring", "little", "thumb"];
+const IN_FOCUS: Readonly<Record<Focus, (part: Part, worked: readonly SideName[]) => boolean>> = {
+  hand: (part, worked) => belongs(part, worked, [...HAND_PARTS, "cuff"]) || isTool(part),
+  forearm: (part, worked) => belongs(part, worked, [...HAND_PARTS, "cuff", "forearm"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
+  arm: (part, worked) => belongs(part, worked, [...HAND_PARTS, "cuff", "forearm", "upper"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
+  upper: (part) => part.id !== "trunk" && !part.id.endsWith(":leg"),
+  whole: () => true,
+};
+
+function belongs(part: Part, sides: readonly SideName[], names: readonly string[]): boolean {
+  return sides.some((side) => part.id.startsWith(`${side}:`)) && names.includes(part.id.slice(part.id.indexOf(":") + 1));
+}
+/** What is held counts in the framing; what is leaned on may leave the picture. */
+const isTool = (part: Part) => part.id.startsWith("prop") && part.faces.every((face) => face.tone !== "wood" && face.tone !== "woodSide");
+
+/** Millimetres of a picture's height at least, so that a hand does not fill the wall of a hall. */
+const MOST_SCALE = 2.1;
+
+/** One camera for all poses of a figure. */
+export function cameraFor(staging: Staging, scenes: readonly Scene[], size: { width: number; height: number }, margin: number): Camera {
+  const { figure, side, view } = staging;
+  const worked: readonly SideName[] = figure.both ? SIDE_NAMES : [side];
+  const inFocus = IN_FOCUS[figure.focus];
+  const balls: Ball[] = scenes.flatMap(({ parts }) => parts.filter((part) => inFocus(part, worked)).flatMap((part) => part.balls));
+  // The upper body is shown to just below the ribs; hands that go lower take the picture with them.
+  if (figure.focus === "upper") for (const { parts } of scenes) balls.push(...(parts.find((part) => part.id === "trunk")?.balls.slice(0, 6) ?? []));
+  const turned = side === "right" ? view : MIRRORED_VIEW[view];
+  return framing(VIEWS[turned], balls, size, margin, (MOST_SCALE * size.width) / 600);
+}

@@ -1,0 +1,164 @@
+
+import { atSide, both, hanging, upright, type FigureSource, type FigureSources } from "./source";
+
+const upper = { focus: "upper", view: "front", both: true } as const;
+const shouldersAt = (girdleRaise: number, girdleProtraction: number, arm = {}) => ({ ...both({ girdleRaise, girdleProtraction, ...arm }) });
+const shoulderCircle = (size: number, arm = {}): FigureSource => ({
+  ...upper,
+  view: "frontRight",
+  way: "round",
+  arc: "shoulder",
+  poses: [
+    shouldersAt(0, 12 * size, arm),
+    shouldersAt(24 * size, 0, arm),
+    shouldersAt(8 * size, -22 * size, arm),
+    shouldersAt(-8 * size, -4 * size, arm),
+  ],
+});
+const elbowsLifted = { shoulderAbduction: 62, elbow: 118, shoulderRotation: -12, pronation: 60, hand: "softFist" } as const;
+
+const chest = (elbow: number): FigureSource => ({
+  ...upper,
+  view: "frontRight",
+  arc: "wrist",
+  poses: [
+    both({ shoulderFlexion: 82, shoulderAbduction: -4, elbow, pronation: 0, girdleProtraction: 14, hand: "open" }),
+    both({ shoulderFlexion: elbow > 40 ? 22 : 14, shoulderAbduction: elbow > 40 ? 58 : 76, shoulderRotation: elbow > 40 ? 10 : 40, elbow, pronation: -20, girdleProtraction: -24, hand: "open" }),
+  ],
+});
+
+const palms = (abduction: number): FigureSource => {
+  const up = { shoulderAbduction: abduction, shoulderRotation: 40, elbow: 8, pronation: -80, hand: "open" } as const;
+  const down = { shoulderAbduction: abduction, shoulderRotation: -40, elbow: 8, pronation: 80, hand: "open" } as const;
+  return {
+    ...upper,
+    poses: [
+      { right: down, left: up, neck: { turn: -48 } },
+      { right: up, left: down, neck: { turn: 48 } },
+    ],
+    inset: true,
+  };
+};
+
+const swing = (degrees: number): FigureSource => ({
+  ...upper,
+  view: "frontRight",
+  arc: "wrist",
+  poses: [
+    { right: { shoulderAbduction: degrees, shoulderFlexion: 10 }, left: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 }, trunk: { turn: degrees * 0.22 } },
+    { right: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 }, left: { shoulderAbduction: degrees, shoulderFlexion: 10 }, trunk: { turn: -degrees * 0.22 } },
+  ],
+});
+
+const fistAndStar = (fist: "softFist" | "fist"): FigureSource => ({
+  focus: "hand",
+  view: "front",
+  both: true,
+  poses: [both(upright({ hand: fist })), both(upright({ hand: "spread" }))],
+  arc: "littleTip",
+});
+
+/** One hand presses up over the head, the other down beside the hip. */
+const reachUpAndDown = (high: number): FigureSource => {
+  const top = { shoulderFlexion: 90 + high, shoulderAbduction: 12, elbow: 20, pronation: 10, wristFlexion: -62, hand: "together" } as const;
+  const low = { shoulderFlexion: 6, shoulderAbduction: 14, elbow: 14, pronation: 84, wristFlexion: -62, hand: "together" } as const;
+  const stacked = (height: number, palm: 1 | -1) =>
+    ({ hand: "together", touch: { part: "trunk", at: [4, height, 200], with: "palm", fingers: [1, 0, 0.2], palm: [0, palm, 0], elbow: [-1, -0.3, 0] } }) as const;
+  return { ...upper, poses: [{ right: stacked(-150, -1), left: stacked(-196, 1) }, { right: top, left: low }], inset: true };
+};
+
+const headTurn = { focus: "upper", view: "front", arc: "head" } as const;
+
+export const getReady: FigureSources = {
+  "shoulder-circles": {
+    figure: shoulderCircle(1),
+    forms: { large: shoulderCircle(1.3, elbowsLifted) },
+    wrong: { pose: { ...shouldersAt(24, 0), neck: { nod: 26 } }, watch: 0 },
+  },
+  "shrug-and-drop": {
+    figure: { ...upper, arc: "shoulder", poses: [shouldersAt(0, 0), shouldersAt(34, 0)] },
+    wrong: { pose: { ...shouldersAt(34, 16), neck: { nod: 30 } }, watch: 0 },
+  },
+  "open-chest": {
+    figure: chest(70),
+    forms: { "elbows-straight": chest(6) },
+    wrong: {
+      pose: { ...both({ shoulderFlexion: 14, shoulderAbduction: 70, elbow: 30, girdleProtraction: -20, hand: "open" }), trunk: { lean: -16 }, neck: { nod: -18 } },
+      watch: 0,
+    },
+  },
+  "turn-with-the-palms": { figure: palms(55), forms: { "shoulder-height": palms(88) } },
+  "look-over": {
+    figure: { ...headTurn, poses: [{ ...both(hanging) }, { ...both(hanging), neck: { turn: 62 } }] },
+    forms: {
+      hand: {
+        ...headTurn,
+        poses: [
+          { right: { hand: "lay", touch: { part: "head", at: [-14, 30, 78], with: "fingers", fingers: [0.7, 0.7, 0.2], palm: [0.5, 0, -1], elbow: [-1, -0.6, 0] } }, left: hanging },
+          { right: { hand: "lay", touch: { part: "head", at: [-14, 30, 78], with: "fingers", fingers: [0.7, 0.7, 0.2], palm: [0.5, 0, -1], elbow: [-1, -0.6, 0] } }, left: hanging, neck: { turn: 66 } },
+        ],
+      },
+    },
+    wrong: { pose: { ...both({ girdleRaise: 18 }), neck: { turn: 50, tilt: 18 } }, watch: 0 },
+  },
+  "ear-to-shoulder": {
+    figure: { ...headTurn, poses: [{ ...both(hanging) }, { ...both(hanging), neck: { tilt: 36 } }] },
+    forms: {
+      hand: {
+        ...headTurn,
+        poses: [
+          { ...both(hanging) },
+          {
+            right: { hand: "lay", touch: { part: "head", at: [40, 128, 8], with: "fingers", fingers: [0.9, -0.2, 0], palm: [-0.4, -1, 0], elbow: [-1, 0.2, 0.1] } },
+            left: hanging,
+            neck: { tilt: 40 },
+          },
+        ],
+      },
+    },
+    wrong: { pose: { right: { girdleRaise: 30 }, left: hanging, neck: { tilt: 24 } }, watch: 0 },
+  },
+  "arm-swings": { figure: swing(34), forms: { wide: swing(58) } },
+  "fist-and-star": {
+    figure: fistAndStar("softFist"),
+    forms: { "full-effort": fistAndStar("fist") },
+    wrong: { pose: both(upright({ wristFlexion: 34, hand: "spread" })), watch: 0 },
+  },
+  "shake-out": {
+    figure: {
+      focus: "forearm",
+      view: "frontRight",
+      both: true,
+      arc: "fingertips",
+      poses: [
+        both(atSide({ elbow: 62, shoulderAbduction: 14, pronation: 80, wristFlexion: 42 })),
+        both(atSide({ elbow: 62, shoulderAbduction: 14, pronation: 80, wristFlexion: -24 })),
+      ],
+    },
+  },
+  "palm-flip-reach": {
+    figure: reachUpAndDown(78),
+    forms: { "seated-half": { ...reachUpAndDown(40), props: [{ kind: "table", place: [0, -470, 0], size: [420, 380] }] } },
+    wrong: {
+      pose: {
+        right: { shoulderFlexion: 165, shoulderAbduction: 12, girdleRaise: 36, elbow: 20, pronation: 10, wristFlexion: -40, hand: "together" },
+        left: { shoulderFlexion: 6, shoulderAbduction: 14, elbow: 14, pronation: 84, wristFlexion: -40, hand: "together" },
+        neck: { tilt: 10 },
+      },
+      watch: 1,
+    },
+  },
+  "tip-press": {
+    figure: {
+      focus: "hand",
+      view: "front",
+      both: true,
+      arc: "wrist",
+      poses: [
+        both({ hand: "fingertips", touch: { part: "trunk", at: [-3, -120, 200], with: "fingertips", fingers: [0.5, 1, 0], palm: [1, -0.5, 0], elbow: [-1, -0.4, 0] } }),
+        both({ hand: "fingertips", touch: { part: "trunk", at: [-3, -120, 200], with: "fingertips", fingers: [0.95, 0.6, 0], palm: [0.6, -0.95, 0], elbow: [-1, -0.2, 0] } }),
+      ],
+    },
+  },
+};
+

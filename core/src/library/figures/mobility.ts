@@ -1,0 +1,207 @@
+import { holds, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
+import { atSide, both, upright, type FigureSource, type FigureSources } from "./source";
+
+/** The wrist through a motion, the forearm lying on the bench with the hand over its edge. */
+const TABLE: PropInput = { kind: "table", place: [172, -331, -10], size: [300, 340] };
+const onTable = (arm: ArmInput): PoseInput => ({ right: atSide({ shoulderAbduction: 0, ...arm }) });
+const held = (arm: ArmInput): PoseInput => ({ right: atSide(arm), left: holds.holdsForearm() });
+
+const close = { focus: "forearm", view: "right" } as const;
+const nod = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
+  ...close,
+  arc: "knuckles",
+  poses: [pose({ pronation: 80, wristFlexion: 58, hand: "softFist" }), pose({ pronation: 80, wristFlexion: -54, hand: "softFist" })],
+  ...more,
+});
+const tilt = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
+  ...close,
+  arc: "knuckles",
+  poses: [pose({ pronation: 0, deviation: -18, hand: "softFist" }), pose({ pronation: 0, deviation: 28, hand: "softFist" })],
+  ...more,
+});
+const circle = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
+  ...close,
+  view: "frontRight",
+  way: "round",
+  arc: "knuckles",
+  poses: [
+    pose({ pronation: 70, wristFlexion: -50, hand: "softFist" }),
+    pose({ pronation: 70, deviation: 26, hand: "softFist" }),
+    pose({ pronation: 70, wristFlexion: 52, hand: "softFist" }),
+    pose({ pronation: 70, deviation: -18, hand: "softFist" }),
+  ],
+  ...more,
+});
+const free = (arm: ArmInput): PoseInput => ({ right: atSide(arm) });
+
+const clasped = (turn: number, deviation: number): PoseInput => ({
+  right: { hand: "wrap", touch: { part: "trunk", at: [-3 + turn * 0.5, -170, 215], with: "palm", fingers: [0.75, 0.55 + deviation, 0.35], palm: [0.9, -0.2, -turn * 0.012], elbow: [-1, -0.6, 0] } },
+  left: { hand: "wrap", touch: { part: "trunk", at: [-3 - turn * 0.5, -170, 215], with: "palm", fingers: [0.75, 0.55 - deviation, 0.35], palm: [0.9, -0.2, turn * 0.012], elbow: [-1, -0.6, 0] } },
+});
+const eight = (size: number): FigureSource => ({
+  focus: "forearm",
+  view: "front",
+  both: true,
+  way: "round",
+  arc: "knuckles",
+  poses: [clasped(0, 0.35 * size), clasped(30 * size, 0), clasped(0, -0.35 * size), clasped(-30 * size, 0)],
+});
+
+const palmTurn = (more: Partial<FigureSource> = {}): FigureSource => ({
+  focus: "forearm",
+  view: "frontRight",
+  arc: "thumbTip",
+  poses: [free({ pronation: 78, hand: "open" }), free({ pronation: -78, hand: "open" })],
+  ...more,
+});
+
+/** Fingers folded in one after the other from the little finger. */
+const wave = (folded: number): HandInput => {
+  const bent = { base: 80, middle: 100, end: 58, spread: 0 };
+  const half = { base: 34, middle: 56, end: 30, spread: 0 };
+  const at = (order: number) => (folded > order ? bent : folded === order ? half : undefined);
+  return {
+    shape: "open",
+    ...(at(0) && { little: at(0)! }),
+    ...(at(1) && { ring: at(1)! }),
+    ...(at(2) && { middle: at(2)! }),
+    ...(at(3) && { index: at(3)! }),
+    ...(folded > 4 && { thumb: { radial: 32, palmar: 43, opposition: 33, middle: 54, end: 36 } }),
+  };
+};
+const wavePose = (folded: number) => both(upright({ hand: wave(folded) }));
+
+/** Thumb and one finger in a round O, the others long. */
+const meets = (finger: "index" | "middle" | "ring" | "little", base: boolean): HandInput => {
+  const bend = base ? { base: 20, middle: 20, end: 10, spread: 0 } : { base: 50, middle: 52, end: 24, spread: 0 };
+  const reach = { index: 0, middle: 1, ring: 2, little: 3 }[finger];
+  const thumb = base
+    ? { radial: 16 - reach * 4, palmar: 34 + reach * 2, opposition: 50 + reach * 6, middle: 30 + reach * 9, end: 34 + reach * 8 }
+    : { radial: 30 - reach * 7, palmar: 48, opposition: 50 + reach * 5, middle: 12 + reach * 8, end: 22 + reach * 6 };
+  return { shape: "open", [finger]: { ...bend, base: bend.base + reach * 4 }, thumb };
+};
+const thumbToTips = (base: boolean): FigureSource => ({
+  focus: "hand",
+  view: "front",
+  both: true,
+  way: "steps",
+  cover: 0,
+  poses: (["index", "middle", "ring", "little"] as const).map((finger) => both(upright({ pronation: 62, hand: meets(finger, base) }))),
+});
+
+const liftOne = (base: number): HandInput => ({ shape: "open", middle: { base, middle: 2, end: 0, spread: 0 } });
+const fingerLift = (push: boolean): FigureSource => ({
+  focus: "hand",
+  view: "right",
+  arc: "fingertips",
+  props: [{ kind: "table", place: [172, -312, 150], size: [320, 420] }],
+  poses: [0, -26].map((base) => ({
+    right: atSide({ pronation: 90, shoulderAbduction: 0, elbow: 88, wristFlexion: -2, hand: liftOne(base) }),
+    ...(push && {
+      left: {
+        hand: "guide" as const,
+        girdleProtraction: 12,
+        touch: { part: "otherHand" as const, at: [7, 165, 6 - base * 2.6] as const, with: "indexTip" as const, fingers: [-0.5, 0.6, 0.1] as const, palm: [0, 0.2, -1] as const, elbow: [-1, -0.8, 0] as const },
+      },
+    }),
+  })) as PoseInput[],
+});
+
+const slide = (elbow: number): FigureSource => ({
+  focus: "forearm",
+  view: "right",
+  arc: "knuckles",
+  poses: [
+    { right: { shoulderFlexion: 84 - elbow * 0.6, elbow, pronation: 80, wristFlexion: 48, hand: "softFist" } },
+    { right: { shoulderFlexion: 84 - elbow * 0.6, elbow, pronation: 80, wristFlexion: -48, hand: "softFist" } },
+  ],
+});
+
+/** Fingers curl and straighten while the wrist keeps its place at the end of its range. */
+const curl = (arm: ArmInput, wristFlexion: number, start: HandInput, end: HandInput, other?: ArmInput, more: Partial<FigureSource> = {}): FigureSource => ({
+  focus: "forearm",
+  view: "right",
+  arc: "fingertips",
+  poses: [start, end].map((hand) => ({ right: { ...arm, wristFlexion, hand }, ...(other && { left: other }) })),
+  ...more,
+});
+const ahead = (elbow: number, pronation: number): ArmInput => ({ shoulderFlexion: 82 - elbow * 0.6, shoulderAbduction: -6, elbow, pronation });
+
+export const mobility: FigureSources = {
+  "wrist-nod": {
+    figure: nod(free),
+    forms: { supported: nod(held, { view: "right" }) },
+    wrong: { pose: free({ pronation: 20, wristFlexion: -54, hand: "softFist" }), watch: 0 },
+  },
+  "wrist-tilt": {
+    figure: tilt(free),
+    forms: { supported: tilt(onTable, { props: [TABLE] }) },
+    wrong: { pose: { right: { shoulderAbduction: 30, elbow: 90, pronation: 0, shoulderRotation: -20, deviation: 4, hand: "softFist" } }, watch: 0 },
+  },
+  "wrist-circle": {
+    figure: circle(free),
+    forms: { "supported-slow": circle(held) },
+    wrong: { pose: { right: { shoulderAbduction: 26, elbow: 70, pronation: 60, wristFlexion: -10, hand: "softFist" } }, watch: 0 },
+  },
+  "clasped-eight": { figure: eight(0.7), forms: { full: eight(1.1) } },
+  "palm-turn": {
+    figure: palmTurn(),
+    forms: { "elbow-resting": palmTurn({ poses: [onTable({ pronation: 78, hand: "open" }), onTable({ pronation: -78, hand: "open" })], props: [{ kind: "table", place: [172, -331, 10], size: [300, 300] }] }) },
+    wrong: { pose: { right: { elbow: 80, shoulderAbduction: 48, pronation: 60, hand: "open" } }, watch: 0 },
+  },
+  "fold-and-turn": {
+    figure: {
+      focus: "arm",
+      view: "frontRight",
+      both: true,
+      arc: "knuckles",
+      poses: [
+        both({ shoulderFlexion: 24, shoulderAbduction: 10, elbow: 4, pronation: -80, hand: "softFist" }),
+        both({ shoulderFlexion: 34, shoulderAbduction: 10, elbow: 128, pronation: 80, hand: "softFist" }),
+      ],
+    },
+    wrong: { pose: both({ shoulderFlexion: 40, shoulderAbduction: 10, elbow: 70, pronation: 10, hand: "softFist" }), watch: 0 },
+  },
+  "finger-wave": {
+    figure: { focus: "hand", view: "front", both: true, way: "steps", cover: 2, poses: [0, 1, 2, 3, 4, 5].map(wavePose) },
+    wrong: { pose: both(upright({ hand: "thumbInFist" })), watch: 0 },
+  },
+  "thumb-to-tips": {
+    figure: thumbToTips(false),
+    forms: { "base-of-finger": thumbToTips(true) },
+    wrong: {
+      pose: both(upright({ pronation: 62, hand: { shape: "open", index: { base: 58, middle: 20, end: -8, spread: 0 }, thumb: { radial: 34, palmar: 52, opposition: 50, middle: 24, end: -14 } } })),
+      watch: 0,
+    },
+  },
+  "finger-lift": { figure: fingerLift(false), forms: { push: fingerLift(true) } },
+  "wrist-slide": {
+    figure: slide(34),
+    forms: { locked: slide(2) },
+    wrong: { pose: { right: { shoulderFlexion: 64, elbow: 34, pronation: 80, wristFlexion: 4, hand: { shape: "softFist", index: { base: 20, middle: 98, end: 56, spread: 0 }, middle: { base: 22, middle: 98, end: 56, spread: 0 }, ring: { base: 24, middle: 98, end: 56, spread: 0 }, little: { base: 26, middle: 98, end: 56, spread: 0 } } } }, watch: 0 },
+  },
+  "curl-in-extension": {
+    figure: curl(ahead(30, 88), -62, "open", "hook"),
+    forms: {
+      "elbow-straight": curl(ahead(2, 88), -62, "open", "hook"),
+      "hand-held": curl(ahead(14, 88), -66, "open", "hook", holds.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0] })),
+    },
+    wrong: { pose: { right: { ...ahead(30, 88), wristFlexion: -18, hand: "hook" } }, watch: 0 },
+  },
+  "curl-in-flexion": {
+    figure: curl(ahead(30, 88), 66, "open", "softFist"),
+    forms: {
+      "elbow-straight": curl(ahead(2, 88), 66, "open", "softFist"),
+      "hand-held": curl(ahead(14, 88), 70, "open", "softFist", holds.pressesBackOfHand()),
+    },
+    wrong: { pose: { right: { ...ahead(30, 88), wristFlexion: 14, hand: "softFist" } }, watch: 0 },
+  },
+  "curl-palm-up": {
+    figure: curl(ahead(30, -80), 58, "softFist", "open"),
+    forms: {
+      "elbow-straight": curl(ahead(2, -80), 58, "softFist", "open"),
+      "hand-held": curl(ahead(14, -80), 62, "softFist", "open", holds.pressesBackOfHand({ fingers: [1, 0.2, 0] })),
+    },
+    wrong: { pose: { right: { ...ahead(84, -80), wristFlexion: 58, hand: "open" } }, watch: 0 },
+  },
+};

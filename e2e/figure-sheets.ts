@@ -1,0 +1,48 @@
+/**
+ * Contact sheets of every figure, to be looked at: `npm run figures [-- id …]` writes PNGs to .sheets/. Each cell is one form of one
+ * movement: its still picture, and its wrong-against-right pair after it. Problems of a pose are printed.
+ */
+import { mkdirSync } from "node:fs";
+import path from "node:path";
+import { chromium } from "playwright-core";
+import { figuresOf, MOVEMENTS, poseProblems, stage } from "@kind-grip/core/library";
+
+const args = process.argv.slice(2);
+const wanted = args.filter((arg) => !arg.startsWith("--"));
+const folder = path.resolve(".sheets");
+const COLUMNS = 4;
+const ROWS = 4;
+const [WIDTH, HEIGHT] = [390, 320];
+
+const cells: { name: string; svg: string }[] = [];
+for (const movement of MOVEMENTS) {
+  if (wanted.length > 0 && !wanted.some((part) => movement.id === part || movement.phase === part)) continue;
+  const figures = figuresOf(movement.id);
+  if (!figures) {
+    console.log(`${movement.id}: no figure`);
+    continue;
+  }
+  for (const form of movement.forms) {
+    if (!figures.forms[form.id] && form.id !== movement.startForm) continue;
+    const { poses, slide = [] } = figures.forms[form.id] ?? figures.figure;
+    for (const [i, pose] of [...poses, ...slide].entries())
+      for (const problem of poseProblems(pose)) console.log(`${movement.id} · ${form.id} · pose ${i + 1}: ${problem}`);
+    cells.push({ name: `${movement.id} · ${form.id}`, svg: stage(movement.id, form.id).still() });
+  }
+  if (figures.wrong) cells.push({ name: `${movement.id} · WRONG`, svg: stage(movement.id, undefined, { alsoShown: [figures.wrong.pose] }).at(figures.wrong.pose) });
+}
+
+mkdirSync(folder, { recursive: true });
+const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"] });
+const page = await browser.newPage({ viewport: { width: COLUMNS * WIDTH, height: ROWS * HEIGHT } });
+for (let sheet = 0; sheet * COLUMNS * ROWS < cells.length; sheet++) {
+  const here = cells.slice(sheet * COLUMNS * ROWS, (sheet + 1) * COLUMNS * ROWS);
+  await page.setContent(
+    `<body style="margin:0;background:#F6F2E9;font:15px sans-serif;display:grid;grid-template-columns:repeat(${COLUMNS},${WIDTH}px)">${here
+      .map(({ name, svg }) => `<div style="height:${HEIGHT}px;border:1px solid #D9D2C3;box-sizing:border-box;overflow:hidden">${name}${svg}</div>`)
+      .join("")}</body>`,
+  );
+  await page.screenshot({ path: path.join(folder, `sheet-${sheet + 1}.png`), fullPage: true });
+}
+await browser.close();
+console.log(`${cells.length} pictures in ${folder}`);
