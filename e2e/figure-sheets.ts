@@ -29,17 +29,27 @@ for (const movement of MOVEMENTS) {
       for (const problem of poseProblems(pose)) console.log(`${movement.id} · ${form.id} · pose ${i + 1}: ${problem}`);
     cells.push({ name: `${movement.id} · ${form.id}`, svg: stage(movement.id, form.id).still() });
   }
-  if (figures.wrong) cells.push({ name: `${movement.id} · WRONG`, svg: stage(movement.id, undefined, { alsoShown: [figures.wrong.pose] }).at(figures.wrong.pose) });
+  if (figures.wrong)
+    cells.push({
+      name: `${movement.id} · WRONG`,
+      svg: stage(movement.id, undefined, { alsoShown: [figures.wrong.pose] }).at(figures.wrong.pose),
+    });
 }
 
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"] });
+const browser = await chromium.launch({
+  executablePath: "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+});
 const page = await browser.newPage({ viewport: { width: COLUMNS * WIDTH, height: ROWS * HEIGHT } });
 for (let sheet = 0; sheet * COLUMNS * ROWS < cells.length; sheet++) {
   const here = cells.slice(sheet * COLUMNS * ROWS, (sheet + 1) * COLUMNS * ROWS);
   await page.setContent(
     `<body style="margin:0;background:#F6F2E9;font:15px sans-serif;display:grid;grid-template-columns:repeat(${COLUMNS},${WIDTH}px)">${here
-      .map(({ name, svg }) => `<div style="height:${HEIGHT}px;border:1px solid #D9D2C3;box-sizing:border-box;overflow:hidden">${name}${svg}</div>`)
+      .map(
+        ({ name, svg }) =>
+          `<div style="height:${HEIGHT}px;border:1px solid #D9D2C3;box-sizing:border-box;overflow:hidden">${name}${svg}</div>`,
+      )
       .join("")}</body>`,
   );
   await page.screenshot({ path: path.join(folder, `sheet-${sheet + 1}.png`), fullPage: true });

@@ -31,7 +31,10 @@ export function forearmFrame({ fore, wrist }: Pick<ArmBones, "fore" | "wrist">, 
 }
 
 function rowAt(share: number): { half: number; radius: number } {
-  const i = Math.max(1, FOREARM_ROWS.findIndex(([at]) => at >= share));
+  const i = Math.max(
+    1,
+    FOREARM_ROWS.findIndex(([at]) => at >= share),
+  );
   const [from, fromHalf, fromRadius] = FOREARM_ROWS[i - 1]!;
   const [to, toHalf, toRadius] = FOREARM_ROWS[i]!;
   const k = (share - from) / (to - from);

@@ -20,7 +20,10 @@ export function bodyParts(bones: Bones, { extent, hair, helper }: BodyLook): Par
     if (!arm) return [];
     const tone = side === helper ? "helper" : "skin";
     const parts = armParts(side, arm, tone);
-    return [...(extent === "hands" ? parts.filter(({ id }) => id.endsWith("forearm") || id.endsWith("cuff")) : parts), ...handParts(side, arm, tone)];
+    return [
+      ...(extent === "hands" ? parts.filter(({ id }) => id.endsWith("forearm") || id.endsWith("cuff")) : parts),
+      ...handParts(side, arm, tone),
+    ];
   });
   return extent === "arms" || extent === "hands" ? arms : [...trunkParts(bones, hair, extent === "whole"), ...arms];
 }

@@ -10,7 +10,6 @@ import {
   between,
   frameAlong,
   mirrored,
-
   scale,
   subtract,
   unit,

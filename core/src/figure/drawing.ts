@@ -126,17 +126,20 @@ function marks(surface: Surface, skin: Skin, line: number): string {
       }
       if (mark.kind === "dot") {
         const [x, y, z] = project(surface.camera, mark.points[0]!);
-        if (!hiddenBehind(surface, part.id, x, y, z, 14 * scale)) dots += `<circle cx="${number(x)}" cy="${number(y)}" r="${number(4.6 * scale)}" fill="${INK}"/>`;
+        if (!hiddenBehind(surface, part.id, x, y, z, 14 * scale))
+          dots += `<circle cx="${number(x)}" cy="${number(y)}" r="${number(4.6 * scale)}" fill="${INK}"/>`;
         continue;
       }
       const lift = mark.kind === "seam" ? 5 * scale : mark.kind === "feature" ? 14 * scale : 4 * scale;
-      for (const run of visibleRuns(surface, mark.points, own, lift)) lines[mark.kind] += curve(run.filter((_, i) => i % 2 === 0 || i === run.length - 1));
+      for (const run of visibleRuns(surface, mark.points, own, lift))
+        lines[mark.kind] += curve(run.filter((_, i) => i % 2 === 0 || i === run.length - 1));
     }
   }
   const path = (d: string, width: number, opacity: number) =>
     d && `<path d="${d}" fill="none" stroke="${INK}" stroke-width="${number(width)}" stroke-opacity="${opacity}" stroke-linecap="round"/>`;
   return (
-    (nails && `<path d="${nails}" fill="${colourOf("nail", skin)}" stroke="${INK}" stroke-width="${number(line * 0.5)}" stroke-opacity=".7"/>`) +
+    (nails &&
+      `<path d="${nails}" fill="${colourOf("nail", skin)}" stroke="${INK}" stroke-width="${number(line * 0.5)}" stroke-opacity=".7"/>`) +
     path(lines.wrinkle, line * 0.7, 0.45) +
     path(lines.crease, line * 0.85, 0.6) +
     path(lines.seam, line, 1) +
@@ -167,18 +170,23 @@ function cuffLetter(surface: Surface, side: SideName, arm: ArmBones): string {
   const { camera } = surface;
   const most = Math.max(8, 25 * camera.scale);
   const seen = cuffSeen(surface, `${side}:cuff`);
-  const onCuff = Math.min(most, Math.sqrt(seen.area) * 0.62);
-  const clear = seen.area > 0 && onCuff > most * 0.62;
-  const high = clear ? onCuff : most * 0.8;
+  const onCuff = [1, 0.85, 0.7].map((share) => share * most).find((high) => seen.holds(high));
+  const clear = onCuff !== undefined;
+  const high = onCuff ?? most * 0.8;
   const k = high / 12;
   const [px, py] = clear ? [seen.x, seen.y] : tagPlace(surface, arm, high);
   const colour = colourOf(side === "left" ? "cuffLeft" : "cuffRight", "sand");
-  const tag = clear ? "" : `<circle cx="${number(px)}" cy="${number(py)}" r="${number(high * 0.95)}" fill="${colour}" stroke="${INK}" stroke-width="1"/>`;
+  const tag = clear
+    ? ""
+    : `<circle cx="${number(px)}" cy="${number(py)}" r="${number(high * 0.95)}" fill="${colour}" stroke="${INK}" stroke-width="1"/>`;
   return `${tag}<path class="side-${side}" transform="translate(${number(px - 5 * k)} ${number(py - 6 * k)}) scale(${k.toFixed(2)})" d="${LETTERS[side]}" fill="none" stroke="#FFFDF8" stroke-width="2.3" stroke-linecap="round" stroke-linejoin="round"/>`;
 }
 
-/** Middle and area (square pixels) of what is seen of a cuff. */
-function cuffSeen({ owner, shapes, parts, columns, cell, left, top }: Surface, id: string): { x: number; y: number; area: number } {
+/** The middle of what is seen of a cuff, and whether a letter of a height fits there. */
+function cuffSeen(
+  { owner, shapes, parts, columns, rows, cell, left, top }: Surface,
+  id: string,
+): { x: number; y: number; holds(high: number): boolean } {
   const part = parts.findIndex((each) => each.id === id);
   const mine = shapes.map((shape) => shape.part === part);
   let x = 0;
@@ -190,7 +198,16 @@ function cuffSeen({ owner, shapes, parts, columns, cell, left, top }: Surface, i
     x += i % columns;
     y += Math.floor(i / columns);
   }
-  return { x: left + (x / count + 0.5) * cell, y: top + (y / count + 0.5) * cell, area: count * cell * cell };
+  const [middleX, middleY] = [left + (x / count + 0.5) * cell, top + (y / count + 0.5) * cell];
+  const isCuff = (px: number, py: number) => {
+    const [column, row] = [Math.floor((px - left) / cell), Math.floor((py - top) / cell)];
+    if (column < 0 || row < 0 || column >= columns || row >= rows) return false;
+    const index = owner[row * columns + column]!;
+    return index >= 0 && mine[index]!;
+  };
+  const holds = (high: number) =>
+    count > 0 && [-0.4, 0, 0.4].every((dx) => [-0.5, 0, 0.5].every((dy) => isCuff(middleX + dx * high, middleY + dy * high)));
+  return { x: middleX, y: middleY, holds };
 }
 
 /** Beside the wrist, inside the picture, where the ground is free if it is free anywhere near. */
@@ -203,7 +220,8 @@ function tagPlace(surface: Surface, arm: ArmBones, high: number): Point {
     for (let i = 0; i < 12; i++) {
       const x = inside(wx + Math.cos((i / 12) * 2 * Math.PI) * ring * high, camera.width);
       const y = inside(wy + Math.sin((i / 12) * 2 * Math.PI) * ring * high, camera.height);
-      if (frontAt(surface, x, y).shape < 0 && frontAt(surface, x + high, y).shape < 0 && frontAt(surface, x - high, y).shape < 0) return [x, y];
+      if (frontAt(surface, x, y).shape < 0 && frontAt(surface, x + high, y).shape < 0 && frontAt(surface, x - high, y).shape < 0)
+        return [x, y];
       best = best ?? [x, y];
     }
   return best;

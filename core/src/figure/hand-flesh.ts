@@ -86,11 +86,21 @@ function palmMarks(builder: PartBuilder, { hand, solved }: ArmBones): void {
     const bent = solved.hand[name].base;
     const [x, y, z] = FINGER_SIZES[name].knuckle;
     // Knuckles show as a small arc when the fingers are long, as a rounder one when they bend.
-    if (bent < 50) builder.mark("wrinkle", [at(hand, x - 5.5, y - 2, z - 10.5), at(hand, x, y + 3, z - 11.5), at(hand, x + 5.5, y - 2, z - 10.5)], backAway);
+    if (bent < 50)
+      builder.mark(
+        "wrinkle",
+        [at(hand, x - 5.5, y - 2, z - 10.5), at(hand, x, y + 3, z - 11.5), at(hand, x + 5.5, y - 2, z - 10.5)],
+        backAway,
+      );
     else
       builder.mark(
         "wrinkle",
-        [at(hand, x - 7, y + 2, z - 9.5), at(hand, x - 4, y - 5, z - 11.5), at(hand, x + 4, y - 5, z - 11.5), at(hand, x + 7, y + 2, z - 9.5)],
+        [
+          at(hand, x - 7, y + 2, z - 9.5),
+          at(hand, x - 4, y - 5, z - 11.5),
+          at(hand, x + 4, y - 5, z - 11.5),
+          at(hand, x + 7, y + 2, z - 9.5),
+        ],
         backAway,
       );
   }
@@ -141,7 +151,12 @@ function nail(end: Frame, lengthMm: number, radius: number, width: number): Vect
 
 function roundTheFinger(frame: Frame, y: number, radius: number, side: 1 | -1, reach: number): Vector[] {
   return [-1, -0.5, 0, 0.5, 1].map((share) =>
-    at(frame, Math.sin(share * reach) * radius, y + (side < 0 ? 1.4 * (1 - share * share) : 0), side * Math.cos(share * reach) * (radius + 0.3)),
+    at(
+      frame,
+      Math.sin(share * reach) * radius,
+      y + (side < 0 ? 1.4 * (1 - share * share) : 0),
+      side * Math.cos(share * reach) * (radius + 0.3),
+    ),
   );
 }
 

@@ -3,7 +3,11 @@ import type { ArmInput, HandInput, Touch } from "./pose";
 import type { Vector } from "./vector";
 
 type Contact = Partial<Touch>;
-const holding = (touch: Touch, hand: HandInput, change: Contact, arm: ArmInput = {}): ArmInput => ({ hand, ...arm, touch: { ...touch, ...change } });
+const holding = (touch: Touch, hand: HandInput, change: Contact, arm: ArmInput = {}): ArmInput => ({
+  hand,
+  ...arm,
+  touch: { ...touch, ...change },
+});
 
 /** Elbow out and down, as seen on a right arm. */
 const OUT_AND_DOWN: Vector = [-0.8, -1, 0];
@@ -54,4 +58,8 @@ export const palmsPressed = (height: number, forward: number, fingers: Vector = 
 
 /** Hand on the back of the head. */
 export const onBackOfHead = (): ArmInput =>
-  holding({ part: "head", at: [-26, 84, -92], with: "palm", fingers: [0.9, 0.4, -0.2], palm: [0.15, 0, 1], elbow: [-1, 0, 0.2] }, "lay", {});
+  holding(
+    { part: "head", at: [-26, 84, -92], with: "palm", fingers: [0.9, 0.4, -0.2], palm: [0.15, 0, 1], elbow: [-1, 0, 0.2] },
+    "lay",
+    {},
+  );

@@ -69,8 +69,14 @@ const finger = (name: keyof typeof FINGER_SIZES, depth: number): Place => {
 
 /** Where each region of 13 is felt. Bellies of the muscles for the forearm (Gray's Anatomy, 1918), not their tendons. */
 export const FELT_AT: Readonly<Record<string, Place>> = {
-  fingerFlexors: (arm, bones) => [...skin([0.36, 95], [0.62, 95], 17)(arm, bones), { from: at(arm.hand, 2, 40, 13), to: at(arm.hand, 4, 72, 11), radius: 15 }],
-  fingerExtensors: (arm, bones) => [...skin([0.3, 262], [0.62, 265], 17)(arm, bones), { from: at(arm.hand, 0, 34, -12), to: at(arm.hand, 2, 80, -13), radius: 12 }],
+  fingerFlexors: (arm, bones) => [
+    ...skin([0.36, 95], [0.62, 95], 17)(arm, bones),
+    { from: at(arm.hand, 2, 40, 13), to: at(arm.hand, 4, 72, 11), radius: 15 },
+  ],
+  fingerExtensors: (arm, bones) => [
+    ...skin([0.3, 262], [0.62, 265], 17)(arm, bones),
+    { from: at(arm.hand, 0, 34, -12), to: at(arm.hand, 2, 80, -13), radius: 12 },
+  ],
   thumbBase: (arm) => [{ from: at(arm.digits.thumb.base, -2, 8, 12), to: at(arm.digits.thumb.base, -2, 36, 10), radius: 13 }],
   handIntrinsics: (arm, bones) => [
     { from: at(arm.hand, 12, 62, 0), to: at(arm.hand, -20, 58, 0), radius: 19 },
@@ -84,6 +90,7 @@ export const FELT_AT: Readonly<Record<string, Place>> = {
   supinators: skin([0.08, 300], [0.32, 330], 17),
   elbowInner: (arm) => [{ from: at(arm.fore, -26, -14, 4), to: at(arm.fore, -28, 36, 12), radius: 18 }],
   elbowOuter: (arm) => [{ from: at(arm.fore, 26, -16, 4), to: at(arm.fore, 30, 34, 8), radius: 18 }],
-  shoulderNeck: (arm, { neck }) => [{ from: between(arm.upper.o, neck.o, 0.3), to: between(arm.upper.o, at(neck, 0, 24, 0), 0.85), radius: 34 }],
+  shoulderNeck: (arm, { neck }) => [
+    { from: between(arm.upper.o, neck.o, 0.3), to: between(arm.upper.o, at(neck, 0, 24, 0), 0.85), radius: 34 },
+  ],
 };
-

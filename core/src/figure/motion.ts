@@ -54,10 +54,14 @@ function smooth<T>([a, b, c, d]: readonly [T, T, T, T], share: number): T {
     const [p, q, r, s] = [a, b, c, d] as unknown as [number, number, number, number];
     return (q + 0.5 * share * (r - p + share * (2 * p - 5 * q + 4 * r - s + share * (3 * (q - r) + s - p)))) as T;
   }
-  if (Array.isArray(b)) return b.map((_, i) => smooth([a, b, c, d].map((each) => (each as unknown[])[i]) as [unknown, unknown, unknown, unknown], share)) as T;
+  if (Array.isArray(b))
+    return b.map((_, i) => smooth([a, b, c, d].map((each) => (each as unknown[])[i]) as [unknown, unknown, unknown, unknown], share)) as T;
   if (b && typeof b === "object")
     return Object.fromEntries(
-      Object.keys(b).map((key) => [key, smooth([a, b, c, d].map((each) => (each as Record<string, unknown>)[key]) as [unknown, unknown, unknown, unknown], share)]),
+      Object.keys(b).map((key) => [
+        key,
+        smooth([a, b, c, d].map((each) => (each as Record<string, unknown>)[key]) as [unknown, unknown, unknown, unknown], share),
+      ]),
     ) as T;
   return b;
 }

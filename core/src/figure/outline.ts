@@ -37,7 +37,8 @@ export function outlineOf(surface: Surface): Stroke[] {
     const alone = part.rods.length === 0;
     for (const rod of rodsOf[index]!) if (!alone) for (const line of sidesOf(rod)) follow(surface, index, line, false, strokes);
     for (const disc of discs) {
-      if (disc.x + disc.r < 0 || disc.x - disc.r > surface.camera.width || disc.y + disc.r < 0 || disc.y - disc.r > surface.camera.height) continue;
+      if (disc.x + disc.r < 0 || disc.x - disc.r > surface.camera.width || disc.y + disc.r < 0 || disc.y - disc.r > surface.camera.height)
+        continue;
       follow(surface, index, roundOf(disc), true, strokes);
     }
   });
@@ -138,7 +139,8 @@ function seenOf(surface: Surface, part: number, { x, y, z, nx, ny }: Sample): Se
   }
   if (behindPart < 0) return "outer";
   const other = surface.parts[behindPart]!;
-  const joined = behindPart === part ? own.joins.includes(own.id) || own.step > 0 : own.joins.includes(other.id) || other.joins.includes(own.id);
+  const joined =
+    behindPart === part ? own.joins.includes(own.id) || own.step > 0 : own.joins.includes(other.id) || other.joins.includes(own.id);
   if (joined && z - behind < Math.max(own.step, other.step) * surface.camera.scale) return "hidden";
   return "inner";
 }
@@ -221,7 +223,8 @@ function leadsOn(way: Point, end: Point, start: Point, points: readonly Point[],
   return ahead > 0.4 && -(x * way[0] + y * way[1]) > 0.4;
 }
 
-const pathLength = (points: readonly Point[]) => points.reduce((sum, p, i) => (i ? sum + Math.hypot(p[0] - points[i - 1]![0], p[1] - points[i - 1]![1]) : 0), 0);
+const pathLength = (points: readonly Point[]) =>
+  points.reduce((sum, p, i) => (i ? sum + Math.hypot(p[0] - points[i - 1]![0], p[1] - points[i - 1]![1]) : 0), 0);
 
 export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"]): string {
   return strokes
@@ -235,7 +238,12 @@ export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"]): st
 }
 
 /** The stretches of a line on the surface that can be seen, as paths. `lift`: pixels it may lie under the surface. */
-export function visibleRuns(surface: Surface, points: readonly (readonly [number, number, number])[], partIds: ReadonlySet<string>, lift: number): Point[][] {
+export function visibleRuns(
+  surface: Surface,
+  points: readonly (readonly [number, number, number])[],
+  partIds: ReadonlySet<string>,
+  lift: number,
+): Point[][] {
   const runs: Point[][] = [];
   let open: Point[] | undefined;
   for (const point of refined(points.map((p) => project(surface.camera, p)))) {

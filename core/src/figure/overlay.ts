@@ -37,7 +37,9 @@ export function arc(figure: Figure, camera: Camera, side: SideName, name: Landma
   const spans = figure.way === "round" ? figure.poses.length * 0.86 : (figure.cover ?? figure.poses.length - 1);
   const sides = figure.both && name !== "head" ? SIDE_NAMES : [side];
   const count = Math.max(14, Math.round(spans * 9));
-  const moments = Array.from({ length: count + 1 }, (_, i) => bonesOf(posedFor(poseAlong(figure.poses, (i / count) * spans, figure.way), side)));
+  const moments = Array.from({ length: count + 1 }, (_, i) =>
+    bonesOf(posedFor(poseAlong(figure.poses, (i / count) * spans, figure.way), side)),
+  );
   return sides
     .map((each) => {
       const track = moments.map((bones): Point => {

@@ -6,7 +6,7 @@ import { poseAlong } from "./motion";
 import { arc, felt, ghost } from "./overlay";
 import { number } from "./path";
 import { SIDE_NAMES, type Pose, type SideName } from "./pose";
-import { cameraFor, sceneOf, type Look, type Scene, type Staging } from "./scene";
+import { cameraFor, insetRadius, sceneOf, type Look, type Scene, type Staging } from "./scene";
 
 export interface PictureOptions {
   side?: SideName;
@@ -77,17 +77,30 @@ export class StagedFigure {
     return svg.body + mark + svg.lines + (this.figure.inset ? this.inset(scene) : "");
   }
 
-  /** The working hand enlarged in a round window, in whichever upper corner is emptier. */
+  /** The working hand enlarged in a round window, in the strip that the camera keeps free for it. */
   private inset(scene: Scene): string {
     const { side, view, look } = this.staging;
     const sides: readonly SideName[] = this.figure.both ? ["left"] : [side];
-    const hand = scene.parts.filter((part) => sides.some((each) => part.id.startsWith(`${each}:`)) && /palm|index|middle|ring|little|thumb/.test(part.id));
-    const radius = this.height * 0.19;
+    const hand = scene.parts.filter(
+      (part) => sides.some((each) => part.id.startsWith(`${each}:`)) && /palm|index|middle|ring|little|thumb/.test(part.id),
+    );
+    const radius = insetRadius(this.height);
     const turned = VIEWS[side === "right" ? view : MIRRORED_VIEW[view]];
-    const camera = framing(turned, hand.flatMap((part) => part.balls), { width: radius * 2, height: radius * 2 }, radius * 0.2, this.camera.scale * 3);
-    const { svg } = draw(scene.parts.filter((part) => sides.some((each) => part.id.startsWith(each)) || part.id.startsWith("prop")), camera, look.skin, this.cell, undefined);
-    const right = emptierCorner(scene, this.camera);
-    const x = right ? this.width - radius - 10 : radius + 10;
+    const camera = framing(
+      turned,
+      hand.flatMap((part) => part.balls),
+      { width: radius * 2, height: radius * 2 },
+      radius * 0.2,
+      this.camera.scale * 3,
+    );
+    const { svg } = draw(
+      scene.parts.filter((part) => sides.some((each) => part.id.startsWith(each)) || part.id.startsWith("prop")),
+      camera,
+      look.skin,
+      this.cell,
+      undefined,
+    );
+    const x = side === "right" ? this.width - radius - 10 : radius + 10;
     const y = radius + 10;
     const id = `inset-${side}-${Math.round(x)}`;
     return (
@@ -103,19 +116,6 @@ export class StagedFigure {
     const title = this.options.title ? `<title>${escaped(this.options.title)}</title>` : "";
     return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" role="img">${title}${content}</svg>`;
   }
-}
-
-/** True when the upper right corner holds less of the body than the upper left. */
-function emptierCorner({ parts }: Scene, camera: Camera): boolean {
-  let balance = 0;
-  const { across, up, centre } = camera;
-  for (const part of parts)
-    for (const { at: p } of part.balls) {
-      const d = [p[0] - centre[0], p[1] - centre[1], p[2] - centre[2]] as const;
-      const high = d[0] * up[0] + d[1] * up[1] + d[2] * up[2];
-      if (high > 0) balance += d[0] * across[0] + d[1] * across[1] + d[2] * across[2];
-    }
-  return balance < 0;
 }
 
 const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[sign]!);

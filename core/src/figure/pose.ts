@@ -28,7 +28,18 @@ export type HandPose = v.InferOutput<typeof HandPose>;
 /** What the touching hand meets. `other…` is the same person's other limb; `world` is the room, `trunk` moves with the body. */
 export const TOUCH_PARTS = ["world", "trunk", "head", "otherHand", "otherFingers", "otherThumb", "otherForearm", "otherUpperArm"] as const;
 /** Which place of this hand does the touching. */
-export const TOUCH_WITH = ["palm", "fingers", "fingertips", "backOfHand", "knuckles", "heel", "grip", "wrist", "thumbtip", "indexTip"] as const;
+export const TOUCH_WITH = [
+  "palm",
+  "fingers",
+  "fingertips",
+  "backOfHand",
+  "knuckles",
+  "heel",
+  "grip",
+  "wrist",
+  "thumbtip",
+  "indexTip",
+] as const;
 
 /**
  * A contact: this hand is put where it should be and the arm is solved to reach it. Point and directions are in the frame of the

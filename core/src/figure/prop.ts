@@ -5,7 +5,7 @@ import { FINGER_SIZES, type ArmBones, type Bones } from "./bones";
 import { touchingPlace } from "./contact";
 import { FINGERS, otherSide, type SideName } from "./pose";
 import { PartBuilder, type Part, type Tone } from "./solid";
-import { add, at, between, cross, moved, scale, subtract, unit, type Frame, type Vector } from "./vector";
+import { add, at, between, cross, distance, moved, scale, subtract, unit, type Frame, type Vector } from "./vector";
 
 export const PROP_KINDS = [
   "table",
@@ -69,7 +69,9 @@ function disc(id: string, tone: Tone, frame: Frame, from: number, to: number, ra
     [from, -1],
     [to, 1],
   ] as const) {
-    const rim = Array.from({ length: 29 }, (_, i) => at(frame, x, Math.cos((i / 28) * 2 * Math.PI) * radius, Math.sin((i / 28) * 2 * Math.PI) * radius));
+    const rim = Array.from({ length: 29 }, (_, i) =>
+      at(frame, x, Math.cos((i / 28) * 2 * Math.PI) * radius, Math.sin((i / 28) * 2 * Math.PI) * radius),
+    );
     builder.cut(at(frame, x, 0, 0), scale(frame.x, way)).mark("seam", rim);
     builder.face(tone, ...rim.slice(1));
   }
@@ -90,7 +92,7 @@ function box(id: string, top: Tone, side: Tone, low: Vector, high: Vector): Part
 }
 
 const TABLE_THICK = 30;
-const DEFAULT_TABLE = { place: [190, -331, 20] as Vector, size: [330, 330] as const };
+const DEFAULT_TABLE = { place: [190, -337, 20] as Vector, size: [330, 330] as const };
 
 /** Parts of a prop. `worked` is the side that does the movement. */
 export function propParts(prop: Prop, bones: Bones, worked: SideName, id: string): Part[] {
@@ -135,7 +137,11 @@ function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other
   const along = (x: number) => at(grip, x, 0, 0);
   switch (kind) {
     case "dumbbell":
-      return [rod(`${id}:handle`, "metal", 14, along(-62), along(62)), disc(`${id}:a`, "rubber", grip, -108, -62, 38), disc(`${id}:b`, "rubber", grip, 62, 108, 38)];
+      return [
+        rod(`${id}:handle`, "metal", 14, along(-62), along(62)),
+        disc(`${id}:a`, "rubber", grip, -108, -62, 38),
+        disc(`${id}:b`, "rubber", grip, 62, 108, 38),
+      ];
     case "dumbbellEnd": {
       // Held at the end: one head rests against the little-finger side, the other stands out past the thumb.
       const shifted = moved(grip, 66, 0, 0);
@@ -146,12 +152,13 @@ function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other
       ];
     }
     case "hammer": {
-      // Held `place[0]` millimetres from the end of a 330 mm handle; the head stands across.
-      const held = place?.[0] ?? 60;
-      const end = 330 - held;
+      // Held `place[0]` millimetres from the end of a 330 mm handle; the head stands across. Below 0: head on the little-finger side.
+      const held = Math.abs(place?.[0] ?? 60);
+      const way = (place?.[0] ?? 60) < 0 ? -1 : 1;
+      const end = way * (330 - held);
       return [
-        rod(`${id}:handle`, "wood", 13, along(-held), along(end)),
-        rod(`${id}:head`, "metal", 19, at(grip, end + 6, 0, -62), at(grip, end + 6, 0, 62)),
+        rod(`${id}:handle`, "wood", 13, along(-way * held), along(end)),
+        rod(`${id}:head`, "metal", 19, at(grip, end + way * 6, 0, -62), at(grip, end + way * 6, 0, 62)),
       ];
     }
     case "dowel": {
@@ -159,9 +166,16 @@ function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other
       return [rod(`${id}:rod`, "wood", 13, along(-held), along((size?.[0] ?? 440) - held))];
     }
     case "bottle":
-      return [rod(`${id}:body`, "rubber", 33, at(grip, -70, 0, 16), at(grip, 60, 0, 16)), rod(`${id}:neck`, "metal", 14, at(grip, 60, 0, 16), at(grip, 128, 0, 16))];
-    case "bar":
-      return [rod(`${id}:rod`, "metal", 15, along(-(place?.[0] ?? 340)), along(place?.[1] ?? 340))];
+      return [
+        rod(`${id}:body`, "rubber", 33, at(grip, -70, 0, 16), at(grip, 60, 0, 16)),
+        rod(`${id}:neck`, "metal", 14, at(grip, 60, 0, 16), at(grip, 128, 0, 16)),
+      ];
+    case "bar": {
+      // Level, through both hands.
+      const way = other ? unit(subtract(gripFrame(other).o, grip.o)) : grip.x;
+      const reach = other ? distance(gripFrame(other).o, grip.o) : 160;
+      return [rod(`${id}:rod`, "metal", 15, add(grip.o, scale(way, -170)), add(grip.o, scale(way, reach + 170)))];
+    }
     case "ball": {
       const builder = new PartBuilder(id, "rubber", { step: 3 });
       builder.ball(ballPlace(arm), size?.[0] ?? 33);
@@ -169,7 +183,7 @@ function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other
     }
     case "ballOnTable": {
       const builder = new PartBuilder(id, "rubber", { step: 3 });
-      builder.ball(onForearm(arm, 0.42, 90, 30), 33);
+      builder.ball(add(between(arm.fore.o, arm.wrist.o, 0.46), [0, -64, 0]), 33);
       return [builder.part];
     }
     case "plate": {
@@ -177,10 +191,15 @@ function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other
       return [disc(id, "metal", { ...frame, o: at(frame, 0, 62, 0) }, -11, 11, 92)];
     }
     case "bandRound": {
-      const loop = [...FINGERS].map((name) => at(arm.digits[name].middle, 0, FINGER_SIZES[name].bones[1] * 0.35, -(FINGER_SIZES[name].radii[1] + 3)));
-      const thumb = at(arm.digits.thumb.end, 4, 4, -9);
-      const outside = at(arm.digits.little.middle, -11, 8, 0);
-      return [rod(id, "rubber", 4, thumb, ...loop, outside)];
+      const { digits } = arm;
+      const outside = FINGERS.map((name) =>
+        at(digits[name].middle, 0, FINGER_SIZES[name].bones[1] * 0.35, -(FINGER_SIZES[name].radii[1] + 3)),
+      );
+      const edge = at(digits.little.middle, -(FINGER_SIZES.little.radii[1] + 3), 8, 0);
+      const thumb = [at(digits.thumb.end, 9, 4, -6), at(digits.thumb.end, 2, 6, -12), at(digits.thumb.end, -9, 6, -5)];
+      return [
+        rod(id, "rubber", 4, ...thumb, ...outside, edge, at(digits.little.middle, 0, 8, FINGER_SIZES.little.radii[1] + 3), thumb[0]!),
+      ];
     }
     case "bandPull": {
       // From the hand down to what holds it: the other hand, or the floor under a foot.
@@ -188,11 +207,18 @@ function heldParts({ kind, place, size }: Prop, arm: ArmBones, id: string, other
       return [rod(id, "rubber", 6, along(-46), along(0), anchor)];
     }
     case "roller": {
-      const on = other ? onForearm(other, place ? place[0] / 252 : 0.4, 90, 16) : grip.o;
-      return [rod(`${id}:stick`, "metal", 9, at({ ...grip, o: on }, -150, 0, 0), at({ ...grip, o: on }, 150, 0, 0)), rod(`${id}:roll`, "rubber", 17, at({ ...grip, o: on }, -80, 0, 0), at({ ...grip, o: on }, 80, 0, 0))];
+      // Between the palm and the other forearm, across it.
+      const across = other ? { ...grip, o: at(arm.hand, 2, 56, 32), x: other.wrist.x } : grip;
+      return [
+        rod(`${id}:stick`, "metal", 8, at(across, -120, 0, 0), at(across, 120, 0, 0)),
+        rod(`${id}:roll`, "rubber", 17, at(across, -70, 0, 0), at(across, 70, 0, 0)),
+      ];
     }
-    case "edge":
-      return [rod(id, "metal", 7, at(grip, -75, 22, 6), at(grip, 75, 22, 6))];
+    case "edge": {
+      const tips = at(arm.hand, ...touchingPlace(arm.solved.hand, "fingertips"));
+      const across = other ? other.wrist.x : grip.x;
+      return [rod(id, "metal", 6, add(tips, scale(across, -48)), add(tips, scale(across, 48)))];
+    }
     case "tape":
       return tapeParts(id, arm);
     default:
@@ -222,7 +248,10 @@ function tapeParts(id: string, arm: ArmBones): Part[] {
     strip.ball(at(end, 0, 3, -3), 8),
   );
   const ring = new PartBuilder(`${id}:ring`, "tape", { joins: [`${id}:ring`], step: 99 });
-  const row = (share: number): [number, number] => [ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.29), 18.6), ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.71), 18.6)];
+  const row = (share: number): [number, number] => [
+    ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.29), 18.6),
+    ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.71), 18.6),
+  ];
   ring.tube([row(0.86), row(0.93), row(1)]);
   for (const [share, way] of [
     [0.9, -1],

@@ -24,9 +24,15 @@ export const ARM_RANGES = {
   deviation: range(-25, 35),
 } as const satisfies Partial<Record<keyof ArmPose, Range>>;
 export const FINGER_RANGES = { base: range(-45, 95), middle: range(-5, 115), end: range(-10, 85), spread: range(-35, 25) } as const;
-export const THUMB_RANGES = { radial: range(-5, 65), palmar: range(-5, 65), opposition: range(-20, 80), middle: range(-15, 65), end: range(-20, 85) } as const;
+export const THUMB_RANGES = {
+  radial: range(-20, 65),
+  palmar: range(-5, 65),
+  opposition: range(-20, 80),
+  middle: range(-15, 65),
+  end: range(-20, 85),
+} as const;
 export const NECK_RANGES = { tilt: range(-45, 45), turn: range(-75, 75), nod: range(-50, 45) } as const;
-export const TRUNK_RANGES = { lean: range(-20, 110), turn: range(-45, 45), bend: range(-35, 35) } as const;
+export const TRUNK_RANGES = { lean: range(-20, 135), turn: range(-45, 45), bend: range(-35, 35) } as const;
 
 /** The reference the stretches and mobility of the library stay inside: what a joint does without force. */
 export const REFERENCE_RANGES = {
@@ -56,7 +62,10 @@ function beyond(prefix: string, angles: Record<string, unknown>, ranges: Record<
 }
 
 function beyondHand(prefix: string, hand: HandPose): RangeProblem[] {
-  return [...FINGERS.flatMap((name) => beyond(`${prefix}.${name}`, hand[name], FINGER_RANGES)), ...beyond(`${prefix}.thumb`, hand.thumb, THUMB_RANGES)];
+  return [
+    ...FINGERS.flatMap((name) => beyond(`${prefix}.${name}`, hand[name], FINGER_RANGES)),
+    ...beyond(`${prefix}.thumb`, hand.thumb, THUMB_RANGES),
+  ];
 }
 
 /** Joints of an arm beyond their range. Give the solved arm when it touches something. */

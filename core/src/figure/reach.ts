@@ -34,7 +34,10 @@ function handAngles(fore: Frame, hand: Frame) {
   return { deviation, wristFlexion, pronation: wrapped(-turned - 90) };
 }
 
-const bothWays = (step: number, most: number) => [0, ...Array.from({ length: most / step }, (_, i) => [(i + 1) * step, -(i + 1) * step]).flat()];
+const bothWays = (step: number, most: number) => [
+  0,
+  ...Array.from({ length: most / step }, (_, i) => [(i + 1) * step, -(i + 1) * step]).flat(),
+];
 /** Degrees an elbow is tried away from where it was hinted, and a hand from where its fingers were to point; nearest first. */
 const SWIVELS = bothWays(6, 90);
 const TURNS = bothWays(8, 56);

@@ -65,7 +65,8 @@ export function rings(grid: Grid, field: Float32Array, window: Window = wholeOf(
   }
   next.fill(-1, 0, size);
   const starts: number[] = [];
-  const valueAt = (column: number, row: number) => (column < 0 || row < 0 || column >= columns || row >= rows ? -1 : field[row * columns + column]!);
+  const valueAt = (column: number, row: number) =>
+    column < 0 || row < 0 || column >= columns || row >= rows ? -1 : field[row * columns + column]!;
   for (let row = window.fromRow - 1; row <= window.toRow; row++) {
     let topLeft = -1;
     let bottomLeft = -1;
@@ -90,7 +91,7 @@ export function rings(grid: Grid, field: Float32Array, window: Window = wholeOf(
   const found: Point[][] = [];
   for (const start of starts) {
     const ring: Point[] = [];
-    for (let edge = start; next[edge]! >= 0; ) {
+    for (let edge = start; next[edge]! >= 0;) {
       ring.push([left + placeX[edge]!, top + placeY[edge]!]);
       const onward = next[edge]!;
       next[edge] = -1;

@@ -28,7 +28,8 @@ export interface Scene {
 }
 
 /** The side that only helps: it is drawn paler. */
-export const helperOf = ({ figure, side }: Pick<Staging, "figure" | "side">): SideName | undefined => (figure.both ? undefined : otherSide(side));
+export const helperOf = ({ figure, side }: Pick<Staging, "figure" | "side">): SideName | undefined =>
+  figure.both ? undefined : otherSide(side);
 
 /** Figures are written for the right side; for the left they are their mirror image. */
 export const posedFor = (pose: Pose, side: SideName): Pose => (side === "right" ? pose : mirrorPose(pose));
@@ -39,8 +40,12 @@ const EXTENT = { hand: "hands", forearm: "arms", arm: "upper", upper: "upper", w
 export function sceneOf(pose: Pose, { figure, side, look }: Staging): Scene {
   const bones = bonesOf(posedFor(pose, side));
   const parts = [
-    ...bodyParts(bones, { extent: EXTENT[figure.focus], hair: look.hair, helper: figure.focus === "upper" || figure.focus === "whole" ? undefined : helperOf({ figure, side }) }),
-    ...figure.props.flatMap((prop, i) => propParts(prop, bones, side, `prop${i}`)),
+    ...bodyParts(bones, {
+      extent: EXTENT[figure.focus],
+      hair: look.hair,
+      helper: figure.focus === "upper" || figure.focus === "whole" ? undefined : helperOf({ figure, side }),
+    }),
+    ...figure.props.flatMap((prop, i) => propParts(prop, bones, side, `prop${i}-${prop.kind}`)),
   ];
   return { bones, parts };
 }
@@ -48,9 +53,11 @@ export function sceneOf(pose: Pose, { figure, side, look }: Staging): Scene {
 const HAND_PARTS = ["palm", "index", "middle", "ring", "little", "thumb"];
 const IN_FOCUS: Readonly<Record<Focus, (part: Part, worked: readonly SideName[]) => boolean>> = {
   hand: (part, worked) => belongs(part, worked, [...HAND_PARTS, "cuff"]) || isTool(part),
-  forearm: (part, worked) => belongs(part, worked, [...HAND_PARTS, "cuff", "forearm"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
-  arm: (part, worked) => belongs(part, worked, [...HAND_PARTS, "cuff", "forearm", "upper"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
-  upper: (part) => part.id !== "trunk" && !part.id.endsWith(":leg"),
+  forearm: (part, worked) =>
+    belongs(part, worked, [...HAND_PARTS, "cuff", "forearm"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
+  arm: (part, worked) =>
+    belongs(part, worked, [...HAND_PARTS, "cuff", "forearm", "upper"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
+  upper: (part) => !["trunk", "shirtTail"].includes(part.id) && !part.id.endsWith(":leg") && !reachesOut(part),
   whole: () => true,
 };
 
@@ -58,10 +65,15 @@ function belongs(part: Part, sides: readonly SideName[], names: readonly string[
   return sides.some((side) => part.id.startsWith(`${side}:`)) && names.includes(part.id.slice(part.id.indexOf(":") + 1));
 }
 /** What is held counts in the framing; what is leaned on may leave the picture. */
-const isTool = (part: Part) => part.id.startsWith("prop") && part.faces.every((face) => face.tone !== "wood" && face.tone !== "woodSide");
+const isTool = (part: Part) =>
+  part.id.startsWith("prop") && part.faces.every((face) => face.tone !== "wood" && face.tone !== "woodSide") && !reachesOut(part);
+/** Goes on beyond the picture: a band to the floor, a bar on the ceiling. */
+const reachesOut = (part: Part) => /bandPull|bar:/.test(part.id);
 
 /** Millimetres of a picture's height at least, so that a hand does not fill the wall of a hall. */
 const MOST_SCALE = 2.1;
+
+export const insetRadius = (height: number): number => height * 0.2;
 
 /** One camera for all poses of a figure. */
 export function cameraFor(staging: Staging, scenes: readonly Scene[], size: { width: number; height: number }, margin: number): Camera {
@@ -70,7 +82,19 @@ export function cameraFor(staging: Staging, scenes: readonly Scene[], size: { wi
   const inFocus = IN_FOCUS[figure.focus];
   const balls: Ball[] = scenes.flatMap(({ parts }) => parts.filter((part) => inFocus(part, worked)).flatMap((part) => part.balls));
   // The upper body is shown to just below the ribs; hands that go lower take the picture with them.
-  if (figure.focus === "upper") for (const { parts } of scenes) balls.push(...(parts.find((part) => part.id === "trunk")?.balls.slice(0, 6) ?? []));
+  if (figure.focus === "upper")
+    for (const { parts } of scenes) balls.push(...(parts.find((part) => part.id === "trunk")?.balls.slice(0, 6) ?? []));
   const turned = side === "right" ? view : MIRRORED_VIEW[view];
-  return framing(VIEWS[turned], balls, size, margin, (MOST_SCALE * size.width) / 600);
+  const most = (MOST_SCALE * size.width) / 600;
+  if (!figure.inset) return framing(VIEWS[turned], balls, size, margin, most);
+  // The enlargement has a strip of its own on the side away from the working hand.
+  const strip = 2 * insetRadius(size.height) - margin;
+  const narrow = framing(VIEWS[turned], balls, { ...size, width: size.width - strip }, margin, most);
+  const shift = ((side === "right" ? 1 : -1) * strip) / 2 / narrow.scale;
+  const { across, centre } = narrow;
+  return {
+    ...narrow,
+    width: size.width,
+    centre: [centre[0] + across[0] * shift, centre[1] + across[1] * shift, centre[2] + across[2] * shift],
+  };
 }

@@ -248,7 +248,8 @@ export function surfaceOf(parts: readonly Part[], camera: Camera, cell: number):
     map.put(shape, index);
     const lastTile = Math.min(tileColumns - 1, Math.floor(shape.right / TILE));
     for (let row = Math.max(0, Math.floor(shape.top / TILE)); row <= Math.min(tileRows - 1, Math.floor(shape.bottom / TILE)); row++)
-      for (let column = Math.max(0, Math.floor(shape.left / TILE)); column <= lastTile; column++) tiles[row * tileColumns + column]!.push(index);
+      for (let column = Math.max(0, Math.floor(shape.left / TILE)); column <= lastTile; column++)
+        tiles[row * tileColumns + column]!.push(index);
   });
   return { camera, parts, shapes, cuts, discs, tiles, tileColumns, ...map.grid() };
 }

@@ -11,11 +11,11 @@ const HIP_HEIGHT = -450;
 const HEM_HEIGHT = -560;
 
 export function trunkParts(bones: Bones, hair: HairStyle, legs: boolean): Part[] {
-  return [shirtPart(bones), neckPart(bones), ...headParts(bones.head, hair), ...legParts(legs)];
+  return [shirtPart(bones), shirtTail(bones.trunk), neckPart(bones), ...headParts(bones.head, hair), ...legParts(legs)];
 }
 
 function shirtPart({ trunk, arms }: Bones): Part {
-  const builder = new PartBuilder("trunk", "shirt", { joins: ["trunk", "right:sleeve", "left:sleeve"], step: 22 });
+  const builder = new PartBuilder("trunk", "shirt", { joins: ["trunk", "shirtTail", "right:sleeve", "left:sleeve"], step: 22 });
   const row = (frame: Frame, half: number, y: number, z: number, radius: number): [number, number] => [
     builder.ballIn(frame, -half, y, z, radius),
     builder.ballIn(frame, half, y, z, radius),
@@ -24,13 +24,7 @@ function shirtPart({ trunk, arms }: Bones): Part {
   const ribs = row(trunk, 102, -150, 4, 72);
   const waist = row(trunk, 92, -300, 2, 72);
   const hips = row({ ...trunk, o: [0, 0, 0], x: trunk.x, y: [0, 1, 0], z: [0, 0, 1] }, 98, HIP_HEIGHT, 0, 78);
-  const seat = row(WORLD, 102, HEM_HEIGHT - 60, 0, 80);
-  builder.tube([chest, ribs, waist, hips, seat]);
-  builder.cut([0, HEM_HEIGHT, 0], [0, -1, 0]);
-  builder.mark("seam", Array.from({ length: 41 }, (_, i) => {
-    const turn = (i / 40) * 2 * Math.PI;
-    return [Math.cos(turn) * 80 + Math.sign(Math.cos(turn)) * 102 * Math.min(1, Math.abs(Math.cos(turn)) * 1.6), HEM_HEIGHT, Math.sin(turn) * 80] as Vector;
-  }));
+  builder.tube([chest, ribs, waist, hips]);
   const collar: [number, number] = [builder.ballIn(trunk, -42, 26, -12, 44), builder.ballIn(trunk, 42, 26, -12, 44)];
   builder.tube([collar, chest]);
   // The shoulder follows the arm's own girdle; a side without an arm keeps a resting one.
@@ -46,6 +40,26 @@ function shirtPart({ trunk, arms }: Bones): Part {
     return at(trunk, Math.cos(turn) * 64, 34 - Math.sin(turn) * 26 + 6, -8 + Math.sin(turn) * 58);
   });
   builder.mark("seam", neckline.slice(0, 17));
+  return builder.part;
+}
+
+/** The shirt below the waist hangs straight down, however the trunk bends, and ends in a hem. */
+function shirtTail(trunk: Frame): Part {
+  const builder = new PartBuilder("shirtTail", "shirt", { joins: ["trunk", "shirtTail"], step: 40 });
+  const row = (y: number, half: number, radius: number, x: Vector = [1, 0, 0]): [number, number] => [
+    builder.ball([-half * x[0], y, half * x[2]], radius),
+    builder.ball([half * x[0], y, -half * x[2]], radius),
+  ];
+  builder.tube([row(HIP_HEIGHT + 40, 94, 76, trunk.x), row(HIP_HEIGHT - 30, 98, 78), row(HEM_HEIGHT - 60, 102, 80)]);
+  builder.cut([0, HEM_HEIGHT, 0], [0, -1, 0]);
+  builder.mark(
+    "seam",
+    Array.from({ length: 41 }, (_, i): Vector => {
+      const turn = (i / 40) * 2 * Math.PI;
+      const across = Math.cos(turn);
+      return [across * 80 + 102 * Math.max(-1, Math.min(1, across * 2)), HEM_HEIGHT, Math.sin(turn) * 80];
+    }),
+  );
   return builder.part;
 }
 
@@ -100,7 +114,9 @@ function hairPart(head: Frame, style: HairStyle): Part {
     builder.chain(bun, bun);
   }
   if (style === "long") {
-    builder.skin(nape, b(-58, 70, -14, 28), b(-56, 14, -22, 24), b(0, 0, -40, 40)).skin(nape, b(58, 70, -14, 28), b(56, 14, -22, 24), b(0, 0, -40, 40));
+    builder
+      .skin(nape, b(-58, 70, -14, 28), b(-56, 14, -22, 24), b(0, 0, -40, 40))
+      .skin(nape, b(58, 70, -14, 28), b(56, 14, -22, 24), b(0, 0, -40, 40));
   }
   return builder.part;
 }
@@ -108,12 +124,22 @@ function hairPart(head: Frame, style: HairStyle): Part {
 function legParts(feet: boolean): Part[] {
   return SIDE_NAMES.flatMap((side) => {
     const sign = side === "right" ? -1 : 1;
-    const leg = new PartBuilder(`${side}:leg`, "trousers", { joins: [`${side}:leg`, "trunk", "right:leg", "left:leg"], step: 8 });
+    const leg = new PartBuilder(`${side}:leg`, "trousers", { joins: [`${side}:leg`, "right:leg", "left:leg"], step: 8 });
     const x = sign * 92;
-    leg.chain(leg.ball([x, -540, -4], 84), leg.ball([x, -720, 22], 68), leg.ball([x, -880, 34], 56), leg.ball([x, -1060, 0], 50), leg.ball([x, -1250, -22], 38));
+    leg.chain(
+      leg.ball([x, -548, 0], 70),
+      leg.ball([x, -720, 14], 64),
+      leg.ball([x, -880, 34], 56),
+      leg.ball([x, -1060, 0], 50),
+      leg.ball([x, -1250, -22], 38),
+    );
     const foot = new PartBuilder(`${side}:foot`, "skin", { joins: [`${side}:leg`, `${side}:foot`], step: 12 });
-    foot.chain(foot.ball([x, -1270, -22], 34), foot.ball([x, -1318, -30], 30), foot.ball([x + sign * 6, -1330, 60], 24), foot.ball([x + sign * 8, -1336, 130], 15));
+    foot.chain(
+      foot.ball([x, -1270, -22], 34),
+      foot.ball([x, -1318, -30], 30),
+      foot.ball([x + sign * 6, -1330, 60], 24),
+      foot.ball([x + sign * 8, -1336, 130], 15),
+    );
     return feet ? [leg.part, foot.part] : [leg.part];
   });
 }
-

@@ -8,11 +8,7 @@ export const add = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], 
 export const subtract = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vector, by: number): Vector => [a[0] * by, a[1] * by, a[2] * by];
 export const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-export const cross = (a: Vector, b: Vector): Vector => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
+export const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
 export const length = (a: Vector): number => Math.hypot(a[0], a[1], a[2]);
 export const distance = (a: Vector, b: Vector): number => length(subtract(a, b));
 /** The direction of a vector; a zero vector stays zero. */

@@ -24,12 +24,25 @@ export const REGIONS = [
 export const Region = v.picklist(REGIONS);
 export type Region = v.InferOutput<typeof Region>;
 
-/** Where a movement can be done. `any`: standing or sitting with nothing around. */
-export const SETTINGS = ["any", "table", "wall", "floor", "bar"] as const;
+/** Where a movement can be done. `any`: standing or sitting with nothing around; `home`: never on a work site. */
+export const SETTINGS = ["any", "table", "wall", "floor", "bar", "home"] as const;
 export const Setting = v.picklist(SETTINGS);
 export type Setting = v.InferOutput<typeof Setting>;
 
-export const KIT_KINDS = ["dumbbell", "hammer", "dowel", "band", "ball", "plate", "bar", "roller", "bottle", "towel"] as const;
+export const KIT_KINDS = [
+  "dumbbell",
+  "hammer",
+  "dowel",
+  "band",
+  "ball",
+  "plate",
+  "bar",
+  "roller",
+  "bottle",
+  "towel",
+  "edge",
+  "tape",
+] as const;
 export const KitKind = v.picklist(KIT_KINDS);
 export type KitKind = v.InferOutput<typeof KitKind>;
 

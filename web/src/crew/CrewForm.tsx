@@ -79,7 +79,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
 
       <Part title="How they can move" text="Decides which movements of the library fit.">
         <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label="Surroundings">
-          {SETTINGS.filter((setting) => setting !== "any").map((setting) => (
+          {SETTINGS.filter((setting) => setting !== "any" && setting !== "home").map((setting) => (
             <Toggle
               key={setting}
               label={words.label("setting", setting)}

@@ -16,7 +16,7 @@ export const labels = {
     elbowOuter: "Elbow, outer",
     shoulderNeck: "Shoulder girdle and neck",
   },
-  setting: { any: "Anywhere", table: "Table", wall: "Wall", floor: "Floor", bar: "Bar overhead" },
+  setting: { any: "Anywhere", table: "Table", wall: "Wall", floor: "Floor", bar: "Bar overhead", home: "At home" },
   kit: {
     dumbbell: "Dumbbells",
     hammer: "Hammers",
@@ -28,6 +28,8 @@ export const labels = {
     roller: "Hand rollers",
     bottle: "Bottles",
     towel: "Towels",
+    edge: "Edge tools",
+    tape: "Tape",
   },
   posture: {
     wristBent: "Wrist bent",

@@ -1,4 +1,4 @@
-
+import type { ArmInput } from "../../figure";
 import { atSide, both, hanging, upright, type FigureSource, type FigureSources } from "./source";
 
 const upper = { focus: "upper", view: "front", both: true } as const;
@@ -23,7 +23,15 @@ const chest = (elbow: number): FigureSource => ({
   arc: "wrist",
   poses: [
     both({ shoulderFlexion: 82, shoulderAbduction: -4, elbow, pronation: 0, girdleProtraction: 14, hand: "open" }),
-    both({ shoulderFlexion: elbow > 40 ? 22 : 14, shoulderAbduction: elbow > 40 ? 58 : 76, shoulderRotation: elbow > 40 ? 10 : 40, elbow, pronation: -20, girdleProtraction: -24, hand: "open" }),
+    both({
+      shoulderFlexion: elbow > 40 ? 22 : 14,
+      shoulderAbduction: elbow > 40 ? 58 : 76,
+      shoulderRotation: elbow > 40 ? 10 : 40,
+      elbow,
+      pronation: -20,
+      girdleProtraction: -24,
+      hand: "open",
+    }),
   ],
 });
 
@@ -45,8 +53,16 @@ const swing = (degrees: number): FigureSource => ({
   view: "frontRight",
   arc: "wrist",
   poses: [
-    { right: { shoulderAbduction: degrees, shoulderFlexion: 10 }, left: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 }, trunk: { turn: degrees * 0.22 } },
-    { right: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 }, left: { shoulderAbduction: degrees, shoulderFlexion: 10 }, trunk: { turn: -degrees * 0.22 } },
+    {
+      right: { shoulderAbduction: degrees, shoulderFlexion: 10 },
+      left: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 },
+      trunk: { turn: degrees * 0.22 },
+    },
+    {
+      right: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 },
+      left: { shoulderAbduction: degrees, shoulderFlexion: 10 },
+      trunk: { turn: -degrees * 0.22 },
+    },
   ],
 });
 
@@ -63,10 +79,24 @@ const reachUpAndDown = (high: number): FigureSource => {
   const top = { shoulderFlexion: 90 + high, shoulderAbduction: 12, elbow: 20, pronation: 10, wristFlexion: -62, hand: "together" } as const;
   const low = { shoulderFlexion: 6, shoulderAbduction: 14, elbow: 14, pronation: 84, wristFlexion: -62, hand: "together" } as const;
   const stacked = (height: number, palm: 1 | -1) =>
-    ({ hand: "together", touch: { part: "trunk", at: [4, height, 200], with: "palm", fingers: [1, 0, 0.2], palm: [0, palm, 0], elbow: [-1, -0.3, 0] } }) as const;
-  return { ...upper, poses: [{ right: stacked(-150, -1), left: stacked(-196, 1) }, { right: top, left: low }], inset: true };
+    ({
+      hand: "together",
+      touch: { part: "trunk", at: [4, height, 200], with: "palm", fingers: [1, 0, 0.2], palm: [0, palm, 0], elbow: [-1, -0.3, 0] },
+    }) as const;
+  return {
+    ...upper,
+    poses: [
+      { right: stacked(-150, -1), left: stacked(-196, 1) },
+      { right: top, left: low },
+    ],
+    inset: true,
+  };
 };
 
+const pushesChin: ArmInput = {
+  hand: "lay",
+  touch: { part: "head", at: [-58, 34, 40], with: "fingers", fingers: [0.2, 0.9, 0.3], palm: [1, 0, -0.3], elbow: [-1, -1, 0.2] },
+};
 const headTurn = { focus: "upper", view: "front", arc: "head" } as const;
 
 export const getReady: FigureSources = {
@@ -83,7 +113,11 @@ export const getReady: FigureSources = {
     figure: chest(70),
     forms: { "elbows-straight": chest(6) },
     wrong: {
-      pose: { ...both({ shoulderFlexion: 14, shoulderAbduction: 70, elbow: 30, girdleProtraction: -20, hand: "open" }), trunk: { lean: -16 }, neck: { nod: -18 } },
+      pose: {
+        ...both({ shoulderFlexion: 14, shoulderAbduction: 70, elbow: 30, girdleProtraction: -20, hand: "open" }),
+        trunk: { lean: -16 },
+        neck: { nod: -18 },
+      },
       watch: 0,
     },
   },
@@ -91,13 +125,7 @@ export const getReady: FigureSources = {
   "look-over": {
     figure: { ...headTurn, poses: [{ ...both(hanging) }, { ...both(hanging), neck: { turn: 62 } }] },
     forms: {
-      hand: {
-        ...headTurn,
-        poses: [
-          { right: { hand: "lay", touch: { part: "head", at: [-14, 30, 78], with: "fingers", fingers: [0.7, 0.7, 0.2], palm: [0.5, 0, -1], elbow: [-1, -0.6, 0] } }, left: hanging },
-          { right: { hand: "lay", touch: { part: "head", at: [-14, 30, 78], with: "fingers", fingers: [0.7, 0.7, 0.2], palm: [0.5, 0, -1], elbow: [-1, -0.6, 0] } }, left: hanging, neck: { turn: 66 } },
-        ],
-      },
+      hand: { ...headTurn, poses: [62, 68].map((turn) => ({ right: hanging, left: pushesChin, neck: { turn } })) },
     },
     wrong: { pose: { ...both({ girdleRaise: 18 }), neck: { turn: 50, tilt: 18 } }, watch: 0 },
   },
@@ -109,7 +137,17 @@ export const getReady: FigureSources = {
         poses: [
           { ...both(hanging) },
           {
-            right: { hand: "lay", touch: { part: "head", at: [40, 128, 8], with: "fingers", fingers: [0.9, -0.2, 0], palm: [-0.4, -1, 0], elbow: [-1, 0.2, 0.1] } },
+            right: {
+              hand: "lay",
+              touch: {
+                part: "head",
+                at: [40, 128, 8],
+                with: "fingers",
+                fingers: [0.9, -0.2, 0],
+                palm: [-0.4, -1, 0],
+                elbow: [-1, 0.2, 0.1],
+              },
+            },
             left: hanging,
             neck: { tilt: 40 },
           },
@@ -141,7 +179,15 @@ export const getReady: FigureSources = {
     forms: { "seated-half": { ...reachUpAndDown(40), props: [{ kind: "table", place: [0, -470, 0], size: [420, 380] }] } },
     wrong: {
       pose: {
-        right: { shoulderFlexion: 165, shoulderAbduction: 12, girdleRaise: 36, elbow: 20, pronation: 10, wristFlexion: -40, hand: "together" },
+        right: {
+          shoulderFlexion: 165,
+          shoulderAbduction: 12,
+          girdleRaise: 36,
+          elbow: 20,
+          pronation: 10,
+          wristFlexion: -40,
+          hand: "together",
+        },
         left: { shoulderFlexion: 6, shoulderAbduction: 14, elbow: 14, pronation: 84, wristFlexion: -40, hand: "together" },
         neck: { tilt: 10 },
       },
@@ -155,10 +201,22 @@ export const getReady: FigureSources = {
       both: true,
       arc: "wrist",
       poses: [
-        both({ hand: "fingertips", touch: { part: "trunk", at: [-3, -120, 200], with: "fingertips", fingers: [0.5, 1, 0], palm: [1, -0.5, 0], elbow: [-1, -0.4, 0] } }),
-        both({ hand: "fingertips", touch: { part: "trunk", at: [-3, -120, 200], with: "fingertips", fingers: [0.95, 0.6, 0], palm: [0.6, -0.95, 0], elbow: [-1, -0.2, 0] } }),
+        both({
+          hand: "fingertips",
+          touch: { part: "trunk", at: [-3, -120, 200], with: "fingertips", fingers: [0.5, 1, 0], palm: [1, -0.5, 0], elbow: [-1, -0.4, 0] },
+        }),
+        both({
+          hand: "fingertips",
+          touch: {
+            part: "trunk",
+            at: [-3, -120, 200],
+            with: "fingertips",
+            fingers: [0.95, 0.6, 0],
+            palm: [0.6, -0.95, 0],
+            elbow: [-1, -0.2, 0],
+          },
+        }),
       ],
     },
   },
 };
-

@@ -11,7 +11,10 @@ const median: readonly PoseInput[] = [
   beside({ shoulderAbduction: 12, elbow: 6, pronation: 10, wristFlexion: -58, hand: "spread" }),
   beside({ shoulderAbduction: 16, shoulderRotation: 60, elbow: 2, pronation: -76, wristFlexion: -58, hand: "spread" }),
   beside({ shoulderAbduction: 74, shoulderRotation: 60, elbow: 2, pronation: -76, wristFlexion: -58, hand: "spread" }),
-  beside({ shoulderAbduction: 74, shoulderRotation: 60, girdleRaise: BLADE_DOWN, elbow: 2, pronation: -76, wristFlexion: -58, hand: "spread" }, 32),
+  beside(
+    { shoulderAbduction: 74, shoulderRotation: 60, girdleRaise: BLADE_DOWN, elbow: 2, pronation: -76, wristFlexion: -58, hand: "spread" },
+    32,
+  ),
 ];
 const ulnar: readonly PoseInput[] = [
   beside({ shoulderAbduction: 12, elbow: 6, pronation: 10, hand: "spread" }),
@@ -19,15 +22,39 @@ const ulnar: readonly PoseInput[] = [
   beside({ shoulderAbduction: 24, elbow: 128, pronation: -30, wristFlexion: -58, hand: "open" }),
   beside({ shoulderAbduction: 86, shoulderRotation: 76, elbow: 128, pronation: -30, wristFlexion: -58, hand: "open" }),
   beside({ shoulderAbduction: 86, shoulderRotation: 76, elbow: 128, pronation: 60, wristFlexion: -58, hand: "open" }),
-  beside({ shoulderAbduction: 86, shoulderRotation: 76, girdleRaise: BLADE_DOWN, elbow: 128, pronation: 60, wristFlexion: -58, hand: "open" }, 32),
+  beside(
+    { shoulderAbduction: 86, shoulderRotation: 76, girdleRaise: BLADE_DOWN, elbow: 128, pronation: 60, wristFlexion: -58, hand: "open" },
+    32,
+  ),
 ];
 const radial: readonly PoseInput[] = [
   beside({ shoulderAbduction: 8, elbow: 16, pronation: 20, hand: "thumbInFist" }),
   beside({ shoulderAbduction: 8, elbow: 16, pronation: 20, wristFlexion: 58, hand: "thumbInFist" }),
   beside({ shoulderAbduction: 8, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
   beside({ shoulderAbduction: 30, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 30, shoulderRotation: -62, girdleRaise: BLADE_DOWN, girdleProtraction: -14, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 30, shoulderRotation: -62, girdleRaise: BLADE_DOWN, girdleProtraction: -14, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }, 32),
+  beside({
+    shoulderAbduction: 30,
+    shoulderRotation: -62,
+    girdleRaise: BLADE_DOWN,
+    girdleProtraction: -14,
+    elbow: 2,
+    pronation: 80,
+    wristFlexion: 58,
+    hand: "thumbInFist",
+  }),
+  beside(
+    {
+      shoulderAbduction: 30,
+      shoulderRotation: -62,
+      girdleRaise: BLADE_DOWN,
+      girdleProtraction: -14,
+      elbow: 2,
+      pronation: 80,
+      wristFlexion: 58,
+      hand: "thumbInFist",
+    },
+    32,
+  ),
 ];
 
 /** The steps up to the last one used, and the slide that is done there. */
@@ -37,7 +64,11 @@ const upTo = (steps: readonly PoseInput[], last: number, slide: (pose: PoseInput
   poses: steps.slice(0, last),
   slide: slide(steps[last - 1]!),
 });
-const change = (pose: PoseInput, right: ArmInput, neck: PoseInput["neck"] = pose.neck): PoseInput => ({ ...pose, right: { ...pose.right, ...right }, neck });
+const change = (pose: PoseInput, right: ArmInput, neck: PoseInput["neck"] = pose.neck): PoseInput => ({
+  ...pose,
+  right: { ...pose.right, ...right },
+  neck,
+});
 const bladeSlide = (pose: PoseInput) => [change(pose, { girdleRaise: BLADE_DOWN }), change(pose, { girdleRaise: 16 })] as const;
 const thumbSlide = (pose: PoseInput) => {
   const now = pose.right?.pronation ?? 0;
@@ -87,8 +118,15 @@ export const glide: FigureSources = {
     forms: { "steps-3": upTo(radial, 3, headSlide), "steps-4": upTo(radial, 4, headSlide), "steps-6": upTo(radial, 6, headSlide) },
     wrong: { pose: { ...radial[3]!, right: { ...radial[3]!.right, girdleRaise: 28 }, trunk: { bend: -12 } }, watch: 0 },
   },
-  "arms-wide-floss": { figure: { focus: "upper", view: "front", both: true, poses: [floss(1), floss(-1)] }, wrong: { pose: { ...floss(1), neck: { tilt: -28 } }, watch: 0 } },
-  "tendon-glide": { figure: sequence(shapes), forms: { resting: resting(shapes) }, wrong: { pose: both(upright({ pronation: 26, wristFlexion: 40, hand: "fist" })), watch: 0 } },
+  "arms-wide-floss": {
+    figure: { focus: "upper", view: "front", both: true, inset: true, poses: [floss(1), floss(-1)] },
+    wrong: { pose: { ...floss(1), neck: { tilt: -28 } }, watch: 0 },
+  },
+  "tendon-glide": {
+    figure: sequence(shapes),
+    forms: { resting: resting(shapes) },
+    wrong: { pose: both(upright({ pronation: 26, wristFlexion: 40, hand: "fist" })), watch: 0 },
+  },
   "hook-to-fist": {
     figure: sequence(["hook", "softFist"], { way: "thereAndBack", cover: undefined, arc: "fingertips" }),
     forms: { resting: resting(["hook", "softFist"], { way: "thereAndBack", cover: undefined, arc: "fingertips" }) },

@@ -54,4 +54,3 @@ export function poseProblems(now: Pose): string[] {
 
 const rangeText = ({ joint, degrees, least, most }: { joint: string; degrees: number; least: number; most: number }) =>
   `${joint} is ${Math.round(degrees)}°, it goes from ${least}° to ${most}°`;
-

@@ -2,7 +2,7 @@ import { holds, type ArmInput, type HandInput, type PoseInput, type PropInput } 
 import { atSide, both, upright, type FigureSource, type FigureSources } from "./source";
 
 /** The wrist through a motion, the forearm lying on the bench with the hand over its edge. */
-const TABLE: PropInput = { kind: "table", place: [172, -331, -10], size: [300, 340] };
+const TABLE: PropInput = { kind: "table", place: [172, -337, -10], size: [300, 340] };
 const onTable = (arm: ArmInput): PoseInput => ({ right: atSide({ shoulderAbduction: 0, ...arm }) });
 const held = (arm: ArmInput): PoseInput => ({ right: atSide(arm), left: holds.holdsForearm() });
 
@@ -35,11 +35,31 @@ const circle = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> 
 const free = (arm: ArmInput): PoseInput => ({ right: atSide(arm) });
 
 const clasped = (turn: number, deviation: number): PoseInput => ({
-  right: { hand: "wrap", touch: { part: "trunk", at: [-3 + turn * 0.5, -170, 215], with: "palm", fingers: [0.75, 0.55 + deviation, 0.35], palm: [0.9, -0.2, -turn * 0.012], elbow: [-1, -0.6, 0] } },
-  left: { hand: "wrap", touch: { part: "trunk", at: [-3 - turn * 0.5, -170, 215], with: "palm", fingers: [0.75, 0.55 - deviation, 0.35], palm: [0.9, -0.2, turn * 0.012], elbow: [-1, -0.6, 0] } },
+  right: {
+    hand: "wrap",
+    touch: {
+      part: "trunk",
+      at: [-3 + turn * 0.5, -170, 215],
+      with: "palm",
+      fingers: [0.75, 0.55 + deviation, 0.35],
+      palm: [0.9, -0.2, -turn * 0.012],
+      elbow: [-1, -0.6, 0],
+    },
+  },
+  left: {
+    hand: "wrap",
+    touch: {
+      part: "trunk",
+      at: [-3 - turn * 0.5, -170, 215],
+      with: "palm",
+      fingers: [0.75, 0.55 - deviation, 0.35],
+      palm: [0.9, -0.2, turn * 0.012],
+      elbow: [-1, -0.6, 0],
+    },
+  },
 });
 const eight = (size: number): FigureSource => ({
-  focus: "forearm",
+  focus: "arm",
   view: "front",
   both: true,
   way: "round",
@@ -71,14 +91,23 @@ const wave = (folded: number): HandInput => {
 };
 const wavePose = (folded: number) => both(upright({ hand: wave(folded) }));
 
-/** Thumb and one finger in a round O, the others long. */
-const meets = (finger: "index" | "middle" | "ring" | "little", base: boolean): HandInput => {
-  const bend = base ? { base: 20, middle: 20, end: 10, spread: 0 } : { base: 50, middle: 52, end: 24, spread: 0 };
-  const reach = { index: 0, middle: 1, ring: 2, little: 3 }[finger];
-  const thumb = base
-    ? { radial: 16 - reach * 4, palmar: 34 + reach * 2, opposition: 50 + reach * 6, middle: 30 + reach * 9, end: 34 + reach * 8 }
-    : { radial: 30 - reach * 7, palmar: 48, opposition: 50 + reach * 5, middle: 12 + reach * 8, end: 22 + reach * 6 };
-  return { shape: "open", [finger]: { ...bend, base: bend.base + reach * 4 }, thumb };
+/** Thumb tip on the tip of each finger: found by search for the angles nearest a round O whose pads meet. */
+const TIP_TO_TIP = {
+  index: { finger: { base: 65, middle: 46, end: 20, spread: 0 }, thumb: { radial: 25, palmar: 40, opposition: 53, middle: 18, end: 2 } },
+  middle: { finger: { base: 72, middle: 47, end: 20, spread: 0 }, thumb: { radial: 1, palmar: 49, opposition: 79, middle: 8, end: 12 } },
+  ring: { finger: { base: 71, middle: 51, end: 20, spread: 0 }, thumb: { radial: -12, palmar: 49, opposition: 67, middle: 15, end: 22 } },
+  little: { finger: { base: 67, middle: 51, end: 21, spread: 0 }, thumb: { radial: -20, palmar: 34, opposition: 25, middle: 26, end: 18 } },
+};
+/** Thumb tip on the base of each finger. */
+const TIP_TO_BASE = {
+  index: { finger: { base: 14, middle: 18, end: 8, spread: 0 }, thumb: { radial: 20, palmar: 17, opposition: 80, middle: 24, end: 24 } },
+  middle: { finger: { base: 14, middle: 18, end: 8, spread: 0 }, thumb: { radial: 3, palmar: 11, opposition: 76, middle: 17, end: 11 } },
+  ring: { finger: { base: 14, middle: 18, end: 8, spread: 0 }, thumb: { radial: -12, palmar: 12, opposition: 79, middle: 14, end: 15 } },
+  little: { finger: { base: 14, middle: 18, end: 8, spread: 0 }, thumb: { radial: -20, palmar: 10, opposition: 49, middle: 24, end: 1 } },
+};
+const meets = (finger: keyof typeof TIP_TO_TIP, base: boolean): HandInput => {
+  const met = (base ? TIP_TO_BASE : TIP_TO_TIP)[finger];
+  return { shape: "open", [finger]: met.finger, thumb: met.thumb };
 };
 const thumbToTips = (base: boolean): FigureSource => ({
   focus: "hand",
@@ -99,9 +128,16 @@ const fingerLift = (push: boolean): FigureSource => ({
     right: atSide({ pronation: 90, shoulderAbduction: 0, elbow: 88, wristFlexion: -2, hand: liftOne(base) }),
     ...(push && {
       left: {
-        hand: "guide" as const,
-        girdleProtraction: 12,
-        touch: { part: "otherHand" as const, at: [7, 165, 6 - base * 2.6] as const, with: "indexTip" as const, fingers: [-0.5, 0.6, 0.1] as const, palm: [0, 0.2, -1] as const, elbow: [-1, -0.8, 0] as const },
+        hand: "roundPinch" as const,
+        girdleProtraction: 26,
+        touch: {
+          part: "otherHand" as const,
+          at: [7, 158, -10 + base * 2.4] as const,
+          with: "indexTip" as const,
+          fingers: [-1, 0.4, 0.3] as const,
+          palm: [0, 0.2, 1] as const,
+          elbow: [-1, -0.2, 0] as const,
+        },
       },
     }),
   })) as PoseInput[],
@@ -118,14 +154,26 @@ const slide = (elbow: number): FigureSource => ({
 });
 
 /** Fingers curl and straighten while the wrist keeps its place at the end of its range. */
-const curl = (arm: ArmInput, wristFlexion: number, start: HandInput, end: HandInput, other?: ArmInput, more: Partial<FigureSource> = {}): FigureSource => ({
+const curl = (
+  arm: ArmInput,
+  wristFlexion: number,
+  start: HandInput,
+  end: HandInput,
+  other?: ArmInput,
+  more: Partial<FigureSource> = {},
+): FigureSource => ({
   focus: "forearm",
   view: "right",
   arc: "fingertips",
   poses: [start, end].map((hand) => ({ right: { ...arm, wristFlexion, hand }, ...(other && { left: other }) })),
   ...more,
 });
-const ahead = (elbow: number, pronation: number): ArmInput => ({ shoulderFlexion: 82 - elbow * 0.6, shoulderAbduction: -6, elbow, pronation });
+const ahead = (elbow: number, pronation: number): ArmInput => ({
+  shoulderFlexion: 82 - elbow * 0.6,
+  shoulderAbduction: -6,
+  elbow,
+  pronation,
+});
 
 export const mobility: FigureSources = {
   "wrist-nod": {
@@ -136,7 +184,10 @@ export const mobility: FigureSources = {
   "wrist-tilt": {
     figure: tilt(free),
     forms: { supported: tilt(onTable, { props: [TABLE] }) },
-    wrong: { pose: { right: { shoulderAbduction: 30, elbow: 90, pronation: 0, shoulderRotation: -20, deviation: 4, hand: "softFist" } }, watch: 0 },
+    wrong: {
+      pose: { right: { shoulderAbduction: 30, elbow: 90, pronation: 0, shoulderRotation: -20, deviation: 4, hand: "softFist" } },
+      watch: 0,
+    },
   },
   "wrist-circle": {
     figure: circle(free),
@@ -146,12 +197,17 @@ export const mobility: FigureSources = {
   "clasped-eight": { figure: eight(0.7), forms: { full: eight(1.1) } },
   "palm-turn": {
     figure: palmTurn(),
-    forms: { "elbow-resting": palmTurn({ poses: [onTable({ pronation: 78, hand: "open" }), onTable({ pronation: -78, hand: "open" })], props: [{ kind: "table", place: [172, -331, 10], size: [300, 300] }] }) },
+    forms: {
+      "elbow-resting": palmTurn({
+        poses: [onTable({ pronation: 78, hand: "open" }), onTable({ pronation: -78, hand: "open" })],
+        props: [{ kind: "table", place: [172, -337, 10], size: [300, 300] }],
+      }),
+    },
     wrong: { pose: { right: { elbow: 80, shoulderAbduction: 48, pronation: 60, hand: "open" } }, watch: 0 },
   },
   "fold-and-turn": {
     figure: {
-      focus: "arm",
+      focus: "upper",
       view: "frontRight",
       both: true,
       arc: "knuckles",
@@ -170,7 +226,16 @@ export const mobility: FigureSources = {
     figure: thumbToTips(false),
     forms: { "base-of-finger": thumbToTips(true) },
     wrong: {
-      pose: both(upright({ pronation: 62, hand: { shape: "open", index: { base: 58, middle: 20, end: -8, spread: 0 }, thumb: { radial: 34, palmar: 52, opposition: 50, middle: 24, end: -14 } } })),
+      pose: both(
+        upright({
+          pronation: 62,
+          hand: {
+            shape: "open",
+            index: { base: 58, middle: 20, end: -8, spread: 0 },
+            thumb: { radial: 34, palmar: 52, opposition: 50, middle: 24, end: -14 },
+          },
+        }),
+      ),
       watch: 0,
     },
   },
@@ -178,13 +243,36 @@ export const mobility: FigureSources = {
   "wrist-slide": {
     figure: slide(34),
     forms: { locked: slide(2) },
-    wrong: { pose: { right: { shoulderFlexion: 64, elbow: 34, pronation: 80, wristFlexion: 4, hand: { shape: "softFist", index: { base: 20, middle: 98, end: 56, spread: 0 }, middle: { base: 22, middle: 98, end: 56, spread: 0 }, ring: { base: 24, middle: 98, end: 56, spread: 0 }, little: { base: 26, middle: 98, end: 56, spread: 0 } } } }, watch: 0 },
+    wrong: {
+      pose: {
+        right: {
+          shoulderFlexion: 64,
+          elbow: 34,
+          pronation: 80,
+          wristFlexion: 4,
+          hand: {
+            shape: "softFist",
+            index: { base: 20, middle: 98, end: 56, spread: 0 },
+            middle: { base: 22, middle: 98, end: 56, spread: 0 },
+            ring: { base: 24, middle: 98, end: 56, spread: 0 },
+            little: { base: 26, middle: 98, end: 56, spread: 0 },
+          },
+        },
+      },
+      watch: 0,
+    },
   },
   "curl-in-extension": {
     figure: curl(ahead(30, 88), -62, "open", "hook"),
     forms: {
       "elbow-straight": curl(ahead(2, 88), -62, "open", "hook"),
-      "hand-held": curl(ahead(14, 88), -66, "open", "hook", holds.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0] })),
+      "hand-held": curl(
+        ahead(46, 88),
+        -66,
+        "open",
+        "hook",
+        holds.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0], palm: [-0.07, -0.34, -0.94] }),
+      ),
     },
     wrong: { pose: { right: { ...ahead(30, 88), wristFlexion: -18, hand: "hook" } }, watch: 0 },
   },
@@ -192,7 +280,13 @@ export const mobility: FigureSources = {
     figure: curl(ahead(30, 88), 66, "open", "softFist"),
     forms: {
       "elbow-straight": curl(ahead(2, 88), 66, "open", "softFist"),
-      "hand-held": curl(ahead(14, 88), 70, "open", "softFist", holds.pressesBackOfHand()),
+      "hand-held": curl(
+        ahead(46, 88),
+        70,
+        "open",
+        "softFist",
+        holds.pressesBackOfHand({ fingers: [-0.7, 0.67, -0.35], palm: [-0.25, 0.24, 0.94] }),
+      ),
     },
     wrong: { pose: { right: { ...ahead(30, 88), wristFlexion: 14, hand: "softFist" } }, watch: 0 },
   },
@@ -200,7 +294,13 @@ export const mobility: FigureSources = {
     figure: curl(ahead(30, -80), 58, "softFist", "open"),
     forms: {
       "elbow-straight": curl(ahead(2, -80), 58, "softFist", "open"),
-      "hand-held": curl(ahead(14, -80), 62, "softFist", "open", holds.pressesBackOfHand({ fingers: [1, 0.2, 0] })),
+      "hand-held": curl(
+        ahead(46, -80),
+        62,
+        "softFist",
+        "open",
+        holds.pressesBackOfHand({ fingers: [1, 0.2, 0], palm: [0.07, -0.34, 0.94] }),
+      ),
     },
     wrong: { pose: { right: { ...ahead(84, -80), wristFlexion: 58, hand: "open" } }, watch: 0 },
   },

@@ -24,7 +24,14 @@ export const atSide = (arm: ArmInput = {}): ArmInput => ({ elbow: 90, shoulderAb
 export const forward = (arm: ArmInput = {}): ArmInput => ({ shoulderFlexion: 80, shoulderAbduction: -8, elbow: 6, pronation: 90, ...arm });
 
 /** Forearm upright before the body, elbow low: the hand is close to the eye and easy to see. */
-export const upright = (arm: ArmInput = {}): ArmInput => ({ shoulderFlexion: 28, shoulderAbduction: 4, shoulderRotation: -16, elbow: 122, pronation: 88, ...arm });
+export const upright = (arm: ArmInput = {}): ArmInput => ({
+  shoulderFlexion: 28,
+  shoulderAbduction: 4,
+  shoulderRotation: -16,
+  elbow: 122,
+  pronation: 88,
+  ...arm,
+});
 
 /** The arm hanging loosely at the side. */
 export const hanging: ArmInput = {};

@@ -1,6 +1,6 @@
 /** Release: pressure by hand or tool on relaxed tissue. Sore is enough; numbness stops it. */
 import { PHASE_CAP } from "../caps";
-import { timed } from "../doses";
+import { holds, timed } from "../doses";
 import type { MovementInput } from "../movement";
 
 const shared = {
@@ -49,5 +49,57 @@ export const release = [
     readySec: 4,
     switchSec: 3,
     reverses: ["closedHand", "thumbPressed"],
+  },
+  {
+    ...shared,
+    id: "edge-sweep",
+    kit: ["edge"],
+    settings: ["table"],
+    regions: { released: ["wristFlexors", "wristExtensors"] },
+    motions: ["sweeping along the forearm"],
+    forms: [{ id: "light" }, { id: "firmer" }],
+    startForm: "light",
+    doses: { usual: timed(30) },
+    readySec: 8,
+    switchSec: 6,
+    reverses: ["closedHand"],
+  },
+  {
+    ...shared,
+    id: "neck-corner-press",
+    settings: ["any", "wall"],
+    regions: { released: ["shoulderNeck"] },
+    motions: ["pressure on the upper trapezius"],
+    forms: [{ id: "hand" }, { id: "ball", kit: ["ball"], settings: ["wall"] }],
+    startForm: "hand",
+    doses: { usual: holds(3, 10, 4) },
+    readySec: 4,
+    switchSec: 3,
+    reverses: ["roundedShoulders"],
+  },
+  {
+    ...shared,
+    id: "chest-rub",
+    regions: { released: ["shoulderNeck"] },
+    motions: ["pressure under the collarbone"],
+    forms: [{ id: "hand" }, { id: "ball", kit: ["ball"] }],
+    startForm: "hand",
+    doses: { usual: timed(30) },
+    readySec: 4,
+    switchSec: 3,
+    reverses: ["roundedShoulders"],
+  },
+  {
+    ...shared,
+    id: "thumb-support-tape",
+    kit: ["tape"],
+    regions: { released: ["thumbBase"] },
+    motions: ["thumb support"],
+    forms: [{ id: "standard" }],
+    startForm: "standard",
+    doses: { usual: timed(60) },
+    readySec: 20,
+    switchSec: 20,
+    reverses: ["thumbPressed"],
   },
 ] satisfies MovementInput[];
