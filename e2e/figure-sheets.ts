@@ -5,7 +5,8 @@
 import { mkdirSync } from "node:fs";
 import path from "node:path";
 import { chromium } from "playwright-core";
-import { figuresOf, MOVEMENTS, poseProblems, stage } from "@kind-grip/core/library";
+import { StagedFigure } from "@kind-grip/core/figure";
+import { COACHING_CARDS, figuresOf, lookOf, MOVEMENTS, poseProblems, stage } from "@kind-grip/core/library";
 
 const args = process.argv.slice(2);
 const wanted = args.filter((arg) => !arg.startsWith("--"));
@@ -19,14 +20,14 @@ for (const movement of MOVEMENTS) {
   if (wanted.length > 0 && !wanted.some((part) => movement.id === part || movement.phase === part)) continue;
   const figures = figuresOf(movement.id);
   if (!figures) {
-    console.log(`${movement.id}: no figure`);
+    process.stdout.write(`${movement.id}: no figure\n`);
     continue;
   }
   for (const form of movement.forms) {
     if (!figures.forms[form.id] && form.id !== movement.startForm) continue;
     const { poses, slide = [] } = figures.forms[form.id] ?? figures.figure;
     for (const [i, pose] of [...poses, ...slide].entries())
-      for (const problem of poseProblems(pose)) console.log(`${movement.id} · ${form.id} · pose ${i + 1}: ${problem}`);
+      for (const problem of poseProblems(pose)) process.stdout.write(`${movement.id} · ${form.id} · pose ${i + 1}: ${problem}\n`);
     cells.push({ name: `${movement.id} · ${form.id}`, svg: stage(movement.id, form.id).still() });
   }
   if (figures.wrong)
@@ -35,6 +36,14 @@ for (const movement of MOVEMENTS) {
       svg: stage(movement.id, undefined, { alsoShown: [figures.wrong.pose] }).at(figures.wrong.pose),
     });
 }
+
+if (wanted.length === 0 || wanted.includes("coaching"))
+  for (const { id, figure } of COACHING_CARDS) {
+    for (const [i, pose] of figure.poses.entries()) {
+      for (const problem of poseProblems(pose)) process.stdout.write(`${id} · pose ${i + 1}: ${problem}\n`);
+      cells.push({ name: `${id} · ${i === 0 ? "awkward" : "better"}`, svg: new StagedFigure(figure, { look: lookOf(id) }).at(pose) });
+    }
+  }
 
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch({
@@ -55,4 +64,4 @@ for (let sheet = 0; sheet * COLUMNS * ROWS < cells.length; sheet++) {
   await page.screenshot({ path: path.join(folder, `sheet-${sheet + 1}.png`), fullPage: true });
 }
 await browser.close();
-console.log(`${cells.length} pictures in ${folder}`);
+process.stdout.write(`${cells.length} pictures in ${folder}\n`);

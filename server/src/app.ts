@@ -11,6 +11,8 @@ import { addCrewRoutes } from "./crew/routes";
 import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
+import { readOwnMovements } from "./library/own-movements";
+import { addLibraryRoutes } from "./library/routes";
 import { errorHandler } from "./http/errors";
 import { openApiOf } from "./http/openapi";
 import { notFound } from "./http/problem";
@@ -95,11 +97,25 @@ export function createApp({ db, secret, webRoot, logLevel = "info", proxies = 0 
       next();
     },
     csrfProtection,
+    async (request, _response, next) => {
+      const practiceId = request.session?.trainer?.practiceId;
+      if (practiceId) await readOwnMovements(db, practiceId);
+      next();
+    },
   );
 
   const context: AppContext = { db, now: practiceClock(db) };
   const routes = new Routes();
-  for (const add of [addAuthRoutes, addPracticeRoutes, addCrewRoutes, addProgramRoutes, addDayPlanRoutes, addRunRoutes, addFollowUpRoutes])
+  for (const add of [
+    addAuthRoutes,
+    addPracticeRoutes,
+    addCrewRoutes,
+    addLibraryRoutes,
+    addProgramRoutes,
+    addDayPlanRoutes,
+    addRunRoutes,
+    addFollowUpRoutes,
+  ])
     add(routes, context);
   routes.add({ method: "get", path: "/api/openapi.json", summary: "This description", handle: async () => openApiOf(routes.declared) });
   app.use(routes.router);

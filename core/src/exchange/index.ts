@@ -9,3 +9,4 @@ export {
   type ProgramFile,
   type ReadProgram,
 } from "./program-file";
+export { MOVEMENT_FORMAT, MOVEMENT_VERSION, readMovementFile, writeMovementFile, type ReadMovement } from "./movement-file";

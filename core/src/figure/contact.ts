@@ -64,14 +64,9 @@ export function touchingPlace(shape: HandPose, place: Touch["with"]): Vector {
 
 /** The frame of the part that is touched, in world terms. */
 function touchedFrame(touch: Touch, { trunk, head, other }: Surroundings): Frame {
-  switch (touch.part) {
-    case "world":
-      return WORLD;
-    case "trunk":
-      return trunk;
-    case "head":
-      return head;
-  }
+  if (touch.part === "world") return WORLD;
+  if (touch.part === "trunk") return trunk;
+  if (touch.part === "head") return head;
   if (!other) throw new RangeError("a hand that touches the other arm needs the other arm in the pose");
   switch (touch.part) {
     case "otherHand":

@@ -18,9 +18,9 @@ export interface Drawing {
 /** Below this the surface is in shade; 1 faces the light. */
 const SHADE_BELOW = 0.12;
 
-export function draw(parts: readonly Part[], camera: Camera, skin: Skin, cell: number, bones: Bones | undefined): Drawing {
+export function draw(parts: readonly Part[], camera: Camera, skin: Skin, cell: number, bones: Bones | undefined, bold = 1): Drawing {
   const surface = surfaceOf(parts, camera, cell);
-  const line = Math.max(1, Math.min(1.9, 0.9 + camera.scale * 0.5)) * Math.max(0.5, camera.width / 600);
+  const line = Math.max(1, Math.min(1.9, 0.9 + camera.scale * 0.5)) * Math.max(0.5, camera.width / 600) * bold;
   const strokes = outlineOf(surface);
   const stroke = (kind: "inner" | "outer", width: number) =>
     `<path d="${strokePath(strokes, kind)}" fill="none" stroke="${INK}" stroke-width="${number(width)}" stroke-linecap="round" stroke-linejoin="round"/>`;
@@ -162,11 +162,12 @@ const LETTERS: Readonly<Record<SideName, string>> = {
 };
 
 function cuffLetters(surface: Surface, bones: Bones): string {
-  return SIDE_NAMES.map((side) => (bones.arms[side] ? cuffLetter(surface, side, bones.arms[side]) : "")).join("");
+  const taken: Point[] = [];
+  return SIDE_NAMES.map((side) => (bones.arms[side] ? cuffLetter(surface, side, bones.arms[side], taken) : "")).join("");
 }
 
 /** On the cuff where enough of it can be seen, otherwise on a small tag beside the wrist. */
-function cuffLetter(surface: Surface, side: SideName, arm: ArmBones): string {
+function cuffLetter(surface: Surface, side: SideName, arm: ArmBones, taken: Point[]): string {
   const { camera } = surface;
   const most = Math.max(8, 25 * camera.scale);
   const seen = cuffSeen(surface, `${side}:cuff`);
@@ -174,7 +175,8 @@ function cuffLetter(surface: Surface, side: SideName, arm: ArmBones): string {
   const clear = onCuff !== undefined;
   const high = onCuff ?? most * 0.8;
   const k = high / 12;
-  const [px, py] = clear ? [seen.x, seen.y] : tagPlace(surface, arm, high);
+  const [px, py] = clear ? [seen.x, seen.y] : tagPlace(surface, arm, high, taken);
+  taken.push([px, py]);
   const colour = colourOf(side === "left" ? "cuffLeft" : "cuffRight", "sand");
   const tag = clear
     ? ""
@@ -211,18 +213,18 @@ function cuffSeen(
 }
 
 /** Beside the wrist, inside the picture, where the ground is free if it is free anywhere near. */
-function tagPlace(surface: Surface, arm: ArmBones, high: number): Point {
+function tagPlace(surface: Surface, arm: ArmBones, high: number, taken: readonly Point[]): Point {
   const { camera } = surface;
   const [wx, wy] = project(camera, arm.wrist.o);
   const inside = (value: number, most: number) => Math.max(high * 1.3, Math.min(most - high * 1.3, value));
-  let best: Point = [inside(wx, camera.width), inside(wy, camera.height)];
-  for (let ring = 3; ring < 8; ring++)
-    for (let i = 0; i < 12; i++) {
-      const x = inside(wx + Math.cos((i / 12) * 2 * Math.PI) * ring * high, camera.width);
-      const y = inside(wy + Math.sin((i / 12) * 2 * Math.PI) * ring * high, camera.height);
-      if (frontAt(surface, x, y).shape < 0 && frontAt(surface, x + high, y).shape < 0 && frontAt(surface, x - high, y).shape < 0)
-        return [x, y];
-      best = best ?? [x, y];
+  const free = (x: number, y: number) =>
+    [0, high, -high].every((dx) => frontAt(surface, x + dx, y).shape < 0) &&
+    taken.every((other) => Math.hypot(other[0] - x, other[1] - y) > 2.4 * high);
+  for (let ring = 2.5; ring < 9; ring += 0.75)
+    for (let i = 0; i < 16; i++) {
+      const x = inside(wx + Math.cos((i / 16) * 2 * Math.PI) * ring * high, camera.width);
+      const y = inside(wy + Math.sin((i / 16) * 2 * Math.PI) * ring * high, camera.height);
+      if (free(x, y)) return [x, y];
     }
-  return best;
+  return [inside(wx, camera.width), inside(wy, camera.height)];
 }

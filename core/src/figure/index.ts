@@ -36,3 +36,4 @@ export type { Look } from "./scene";
 export { HAND_SHAPE_NAMES, HAND_SHAPES, type HandShapeName } from "./shapes";
 export { SKINS, type Skin } from "./tones";
 export { HAIR_STYLES, type HairStyle } from "./trunk-flesh";
+export { factsOf, nearestShape, type Fact, type PoseFacts } from "./telling";

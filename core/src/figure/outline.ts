@@ -111,6 +111,7 @@ function follow(surface: Surface, part: number, samples: readonly Sample[], clos
 
 function seenOf(surface: Surface, part: number, { x, y, z, nx, ny }: Sample): Seen {
   const own = surface.parts[part]!;
+  if (x < 0 || y < 0 || x > surface.camera.width || y > surface.camera.height) return "hidden";
   for (const cut of surface.cuts[part]!) if (cut.x * x + cut.y * y + cut.z * z > cut.c) return "hidden";
   // What hid the last sample probably hides this one.
   const last = surface.shapes[hider];

@@ -66,9 +66,10 @@ function arrow(track: readonly Point[]): string {
   const point = (along: number, aside: number) => `${number(tip[0] + ux * along - uy * aside)} ${number(tip[1] + uy * along + ux * aside)}`;
   const head = `M${point(11, 0)}L${point(-8, 10)}L${point(-8, -10)}z`;
   const line = curve(track.slice(0, Math.max(2, k + 1)).concat(k + 1 < track.length ? [tip] : []));
+  const light = `stroke="#FFFDF8" stroke-linecap="round" stroke-linejoin="round"`;
   return (
-    `<path d="${line}" fill="none" stroke="#FFFDF8" stroke-width="9" stroke-linecap="round"/><path d="${head}" fill="${ACCENT}" stroke="#FFFDF8" stroke-width="4.5" paint-order="stroke" stroke-linejoin="round"/>` +
-    `<path class="arc" d="${line}" fill="none" stroke="${ACCENT}" stroke-width="4.5" stroke-linecap="round"/>`
+    `<path d="${line}" fill="none" ${light} stroke-width="9"/><path d="${head}" fill="#FFFDF8" ${light} stroke-width="4.5"/>` +
+    `<path class="arc" d="${line}" fill="none" stroke="${ACCENT}" stroke-width="4.5" stroke-linecap="round"/><path d="${head}" fill="${ACCENT}"/>`
   );
 }
 

@@ -2,7 +2,7 @@
 import type { Figure } from "./figure";
 import { draw } from "./drawing";
 import { framing, MIRRORED_VIEW, VIEWS, type Camera, type ViewName } from "./camera";
-import { poseAlong } from "./motion";
+import { eased, poseAlong, poseBetween } from "./motion";
 import { arc, felt, ghost } from "./overlay";
 import { number } from "./path";
 import { SIDE_NAMES, type Pose, type SideName } from "./pose";
@@ -18,6 +18,8 @@ export interface PictureOptions {
   height?: number;
   /** Pixels of a cell of the depth map; coarser is faster. */
   cell?: number;
+  /** Lines this many times as thick, for pictures that are shown small. */
+  bold?: number;
   /** Poses that must fit into the picture besides the figure's own. */
   alsoShown?: readonly Pose[];
   /** Told to whoever cannot see it. */
@@ -64,6 +66,12 @@ export class StagedFigure {
     return this.at(poseAlong(this.poses, place, this.figure.way));
   }
 
+  /** The slide at the last step, `share` of the way from one end to the other; the last pose where the figure has no slide. */
+  sliding(share: number): string {
+    const { slide } = this.figure;
+    return this.at(slide ? poseBetween(slide[0], slide[1], eased(share)) : this.poses.at(-1)!);
+  }
+
   /** Any pose, seen by this figure's camera. */
   at(pose: Pose): string {
     return this.frame(this.body(sceneOf(pose, this.staging)));
@@ -71,7 +79,7 @@ export class StagedFigure {
 
   private body(scene: Scene): string {
     const { look, side } = this.staging;
-    const { surface, svg } = draw(scene.parts, this.camera, look.skin, this.cell, scene.bones);
+    const { surface, svg } = draw(scene.parts, this.camera, look.skin, this.cell, scene.bones, this.options.bold);
     const sides = this.figure.both ? SIDE_NAMES : [side];
     const mark = this.options.regions?.length ? felt(surface, scene.bones, this.options.regions, sides) : "";
     return svg.body + mark + svg.lines + (this.figure.inset ? this.inset(scene) : "");

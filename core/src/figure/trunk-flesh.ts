@@ -2,7 +2,7 @@
 import type { Bones } from "./bones";
 import { SIDE_NAMES } from "./pose";
 import { PartBuilder, type Part } from "./solid";
-import { add, at, scale, WORLD, type Frame, type Vector } from "./vector";
+import { add, at, scale, type Frame, type Vector } from "./vector";
 
 export const HAIR_STYLES = ["short", "bun", "cap", "long"] as const;
 export type HairStyle = (typeof HAIR_STYLES)[number];

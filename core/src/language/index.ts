@@ -3,9 +3,11 @@
  * with the same shape and one line in `resources`.
  */
 import i18next, { type i18n } from "i18next";
-import { findMovement } from "../library";
+import { findMovement, findOwn } from "../library";
 import type { Dose } from "../session";
+import type { Figure, HandShapeName, SideName } from "../figure";
 import { en } from "./en";
+import { figureText } from "./figure-text";
 import type { MovementWords } from "./words";
 
 export type { MovementWords } from "./words";
@@ -25,6 +27,11 @@ export interface Words {
   /** A dose as a crew member reads it. */
   dose(dose: Dose): string;
   paper(key: keyof Catalogue["paper"], values?: Record<string, string | number>): string;
+  /** A figure told in words, from its poses, for the side that does it. */
+  figure(figure: Figure, side: SideName, name: string): string;
+  handShape(name: HandShapeName): string;
+  /** What a coaching card says. */
+  coaching(id: string): { title: string; why: string };
 }
 
 const made = new Map<string, Words>();
@@ -55,6 +62,8 @@ function instanceFor(language: string): i18n {
 function wordsFrom(instance: i18n, language: string): Words {
   const text = (key: string, values?: Record<string, string | number>) => instance.t(key, values ?? {});
   const movement = (id: string): MovementWords => {
+    const own = findOwn(id);
+    if (own) return own.words;
     const found = instance.t(`movements.${id}`, { returnObjects: true }) as unknown;
     return typeof found === "object" && found !== null
       ? (found as MovementWords)
@@ -69,6 +78,9 @@ function wordsFrom(instance: i18n, language: string): Words {
     cue: (key, values) => text(`cues.${key}`, values),
     dose: (dose) => doseIn((key, values) => text(`paper.${key}`, values), dose),
     paper: (key, values) => text(`paper.${key}`, values),
+    figure: (figure, side, name) => figureText((key, values) => text(`figure.${key}`, values), figure, side, name),
+    handShape: (name) => text(`figure.hand.${name}`),
+    coaching: (id) => ({ title: text(`coaching.${id}.title`), why: text(`coaching.${id}.why`) }),
   };
 }
 

@@ -2,7 +2,7 @@
 import type { Dose, Item } from "../session";
 import { rungOf } from "./catalogue";
 import type { Movement } from "./movement";
-import type { Style } from "./style";
+import type { LoadSchool, StretchSchool, Style } from "./style";
 import type { KitKind, Phase, Region, Setting, WorkPosture } from "./words";
 
 /** The school that decides a phase: loading for strengthening, stretching for everything else. */
@@ -50,6 +50,8 @@ export interface LibraryFilter {
   phases?: readonly Phase[];
   regions?: readonly Region[];
   reverses?: readonly WorkPosture[];
+  /** Only what has a dose of its own for this school. */
+  school?: StretchSchool | LoadSchool;
   /** Only what can be done here, in at least one form. */
   place?: Surroundings;
 }
@@ -64,6 +66,7 @@ export function filterMovements(movements: readonly Movement[], filter: LibraryF
       some(filter.phases, [movement.phase]) &&
       some(filter.regions, [...movement.regions.worked, ...movement.regions.stretched, ...movement.regions.released]) &&
       some(filter.reverses, movement.reverses) &&
+      (!filter.school || movement.doses[filter.school] !== undefined) &&
       (!filter.place || movement.forms.some((form) => misfitsOf(movement, form.id, filter.place!).length === 0)) &&
       (wanted === "" || textOf(movement).toLowerCase().includes(wanted)),
   );

@@ -1,6 +1,6 @@
 /** Pictures of the library's movements: the right figure for a form, the same person each time, marked where it is felt. */
 import { HAIR_STYLES, SKINS, StagedFigure, type Figure, type Look, type PictureOptions } from "../figure";
-import { findMovement } from "./catalogue";
+import { findMovement, findOwn } from "./catalogue";
 import { figuresOf } from "./figures";
 
 /** The same person for the same movement, different ones across the library. */
@@ -13,7 +13,8 @@ export function lookOf(movementId: string): Look {
 /** The figure of a form; that of the start form where the form has none of its own. Undefined for a movement without figures. */
 export function figureOf(movementId: string, formId?: string): Figure | undefined {
   const figures = figuresOf(movementId);
-  return figures && ((formId !== undefined && figures.forms[formId]) || figures.figure);
+  if (!figures) return findOwn(movementId)?.figure;
+  return (formId !== undefined && figures.forms[formId]) || figures.figure;
 }
 
 /** Where a movement should be felt most: two regions at most, or the skin is all marks. */

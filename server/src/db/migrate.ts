@@ -3,8 +3,9 @@ import { SequelizeStorage, Umzug } from "umzug";
 import type { QueryInterface } from "sequelize";
 import type { Db } from "./connection";
 import { wholePath } from "./migrations/0001-the-whole-path";
+import { ownMovements } from "./migrations/0002-own-movements";
 
-const MIGRATIONS = { "0001-the-whole-path": wholePath };
+const MIGRATIONS = { "0001-the-whole-path": wholePath, "0002-own-movements": ownMovements };
 
 /** Runs what has not run yet; returns the names. */
 export async function migrate({ sequelize }: Db): Promise<string[]> {

@@ -1,5 +1,6 @@
 /** The tables as Sequelize models. Columns that hold a whole document are JSON and pass a core schema on the way in. */
 import type { Crew } from "@kind-grip/core/crew";
+import type { OwnMovement } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequelize";
@@ -108,6 +109,16 @@ export interface RunItemRow {
   status: "done" | "part" | "skipped";
 }
 
+export interface OwnMovementRow {
+  id: string;
+  practiceId: string;
+  name: string;
+  document: OwnMovement;
+  version: number;
+  changedAt: Date;
+  removedAt: Date | null;
+}
+
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
 export interface Models {
@@ -117,6 +128,7 @@ export interface Models {
   Crew: Table<CrewRow>;
   Person: Table<PersonRow>;
   Program: Table<ProgramRow>;
+  OwnMovement: Table<OwnMovementRow>;
   WeekPlan: Table<WeekPlanRow>;
   Placement: Table<PlacementRow>;
   Run: Table<RunRow>;
@@ -156,6 +168,15 @@ export function defineModels(sequelize: Sequelize): Models {
     Program: sequelize.define("programs", {
       id,
       crewId: uuid,
+      name: text,
+      document: json,
+      version: whole,
+      changedAt: moment,
+      removedAt: moment,
+    }),
+    OwnMovement: sequelize.define("own_movements", {
+      id,
+      practiceId: uuid,
       name: text,
       document: json,
       version: whole,

@@ -2,7 +2,7 @@
 import { createRequire } from "node:module";
 import path from "node:path";
 import { wordsIn, type Words } from "@kind-grip/core/language";
-import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
+import { figureOf, findMovement, FORM_TIMINGS, stage } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
@@ -16,6 +16,8 @@ const LINE = "#D9D2C3";
 const WARM = "#A34A17";
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
 const FULL_SIZE_ITEMS = 6.4;
+/** Width of a figure at full size. */
+const FIGURE_POINTS = 112;
 /** Tried in turn, should the texts be longer than usual. */
 const SHRINKS = [1, 0.93, 0.86, 0.78, 0.69, 0.6, 0.5];
 
@@ -120,7 +122,8 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
       { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }], margin: [0, 0, 0, size(5)] },
       {
         columns: [
-          { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: 34 },
+          { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: size(26) },
+          ...(figureOf(item.movementId) ? [{ svg: stage(item.movementId, item.formId).still(), width: size(FIGURE_POINTS) }] : []),
           {
             stack: [
               {
@@ -137,7 +140,7 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
             ],
           },
           {
-            width: 138,
+            width: size(124),
             stack: [
               { text: words.dose(item.dose), fontSize: size(15), bold: true, alignment: "right" },
               { text: words.label("sides", item.sides), fontSize: size(11), alignment: "right" },

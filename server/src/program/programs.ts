@@ -5,6 +5,7 @@ import type { Trainer } from "../auth/trainer";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ProgramRow } from "../db/models";
+import { foreignOwnMovements } from "../library/own-movements";
 import { invalid, notFound, stale } from "../http/problem";
 
 export interface ProgramAnswer {
@@ -34,7 +35,7 @@ export async function programOf(db: Db, trainer: Trainer, programId: string, rem
 export async function createProgram(db: Db, trainer: Trainer, crewId: string, id: string, program: Program): Promise<ProgramAnswer> {
   return db.sequelize.transaction(async (transaction) => {
     await crewOf(db, trainer, crewId, transaction);
-    await refuseProblems(db, crewId, program, transaction);
+    await refuseProblems(db, trainer.practiceId, crewId, program, transaction);
     const [row] = await db.models.Program.findOrCreate({
       where: { id },
       defaults: { id, crewId, name: program.name, document: program, version: 1, changedAt: new Date(), removedAt: null },
@@ -49,7 +50,7 @@ export async function createProgram(db: Db, trainer: Trainer, crewId: string, id
 export async function saveProgram(db: Db, trainer: Trainer, programId: string, version: number, program: Program): Promise<ProgramAnswer> {
   const before = await programOf(db, trainer, programId);
   return db.sequelize.transaction(async (transaction) => {
-    await refuseProblems(db, before.crewId, program, transaction);
+    await refuseProblems(db, trainer.practiceId, before.crewId, program, transaction);
     const [changed] = await db.models.Program.update(
       { name: program.name, document: program, version: version + 1, changedAt: new Date() },
       { where: { id: programId, version, removedAt: null }, transaction },
@@ -67,8 +68,8 @@ export async function setProgramRemoved(db: Db, trainer: Trainer, programId: str
   await db.models.Program.update({ removedAt: removed ? new Date() : null }, { where: { id: programId } });
 }
 
-/** What the schema cannot see, and people who are not in the crew. */
-async function refuseProblems(db: Db, crewId: string, program: Program, transaction: Transaction): Promise<void> {
+/** What the schema cannot see, people who are not in the crew, another practice's own movements. */
+async function refuseProblems(db: Db, practiceId: string, crewId: string, program: Program, transaction: Transaction): Promise<void> {
   const problems = programProblems(program).map(({ path, message }) => ({ path: `program.${path}`, message }));
   const named = program.sessions.flatMap((session, s) =>
     session.items.flatMap((item, i) =>
@@ -81,6 +82,16 @@ async function refuseProblems(db: Db, crewId: string, program: Program, transact
     );
     problems.push(...named.filter(({ personId }) => !there.has(personId)).map(({ path }) => ({ path, message: "is not in this crew" })));
   }
+  const items = program.sessions.flatMap((session, s) =>
+    session.items.map(({ movementId }, i) => ({ movementId, path: `program.sessions.${s}.items.${i}.movementId` })),
+  );
+  const foreign = await foreignOwnMovements(
+    db,
+    practiceId,
+    items.map(({ movementId }) => movementId),
+  );
+  for (const { movementId, path } of items)
+    if (foreign.includes(movementId)) problems.push({ path, message: `the library has no movement "${movementId}"` });
   if (problems.length > 0) throw invalid(problems);
 }
 

@@ -20,12 +20,15 @@ const PLACES = [
 /** @param bare without the rail, for the run screen */
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
+  // Programs may hold own movements: no page is drawn before they are known.
+  const own = serverApi.useMovementsQuery(undefined, { skip: !me?.account });
   const { pathname, search } = useLocation();
   useEffect(() => {
     // Newer browsers answer with a promise, which an effect must not return.
     window.scrollTo(0, 0);
   }, [pathname]);
   if (!me) return isError ? <ConnectionNotice page /> : <Loading />;
+  if (me.account && !own.data) return own.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (
     <Box sx={{ display: "flex", minHeight: "100dvh" }}>

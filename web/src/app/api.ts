@@ -2,6 +2,7 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import type { Placement } from "@kind-grip/core/dayplan";
+import { knowOwnMovements, type OwnMovement } from "@kind-grip/core/library";
 import type { PersonFollowUp, RunFollowUp } from "@kind-grip/core/followup";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
@@ -20,6 +21,12 @@ export interface ProgramEntry {
   version: number;
   changedAt: string;
   program: Program;
+}
+export interface OwnMovementEntry {
+  id: string;
+  version: number;
+  removed: boolean;
+  own: OwnMovement;
 }
 export interface WeekPlanEntry {
   crewId: string;
@@ -96,13 +103,13 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
 export const serverApi = createApi({
   reducerPath: "server",
   baseQuery: watched,
-  tagTypes: ["Me", "Crews", "People", "Programs", "Plan", "Runs"],
+  tagTypes: ["Me", "Crews", "People", "Programs", "Plan", "Runs", "Movements"],
   refetchOnReconnect: true,
   endpoints: (make) => ({
     me: make.query<Me, void>({ query: () => "/me", providesTags: ["Me"] }),
     signIn: make.mutation<Me, { email: string; password: string }>({
       query: (body) => ({ url: "/sign-in", method: "POST", body }),
-      invalidatesTags: (done) => (done ? ["Me", "Crews", "People", "Programs", "Plan", "Runs"] : []),
+      invalidatesTags: (done) => (done ? ["Me", "Crews", "People", "Programs", "Plan", "Runs", "Movements"] : []),
     }),
     signOut: make.mutation<void, void>({ query: () => ({ url: "/sign-out", method: "POST" }), invalidatesTags: ["Me"] }),
     changePassword: make.mutation<void, { current: string; next: string }>({
@@ -169,6 +176,40 @@ export const serverApi = createApi({
     restoreProgram: make.mutation<void, string>({
       query: (id) => ({ url: `/programs/${id}/restore`, method: "POST" }),
       invalidatesTags: ["Programs"],
+    }),
+
+    /** The practice's own movements, made known to the core as they arrive, so that every screen can time, name and draw them. */
+    movements: make.query<OwnMovementEntry[], void>({
+      query: () => "/movements",
+      transformResponse: (entries: OwnMovementEntry[]) => {
+        knowOwnMovements(entries.map(({ own }) => own));
+        return entries;
+      },
+      providesTags: ["Movements"],
+    }),
+    storeMovement: make.mutation<OwnMovementEntry, { id: string; version: number; own: OwnMovement }>({
+      query: ({ id, ...body }) => ({ url: `/movements/${id}`, method: "PUT", body }),
+      transformResponse: (entry: OwnMovementEntry) => {
+        knowOwnMovements([entry.own]);
+        return entry;
+      },
+      invalidatesTags: (done) => (done ? ["Movements"] : []),
+    }),
+    importMovement: make.mutation<OwnMovementEntry, { id: string; text: string }>({
+      query: ({ id, ...body }) => ({ url: `/movements/${id}/import`, method: "POST", body }),
+      transformResponse: (entry: OwnMovementEntry) => {
+        knowOwnMovements([entry.own]);
+        return entry;
+      },
+      invalidatesTags: (done) => (done ? ["Movements"] : []),
+    }),
+    removeMovement: make.mutation<void, string>({
+      query: (id) => ({ url: `/movements/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Movements"],
+    }),
+    restoreMovement: make.mutation<void, string>({
+      query: (id) => ({ url: `/movements/${id}/restore`, method: "POST" }),
+      invalidatesTags: ["Movements"],
     }),
 
     weekPlan: make.query<WeekPlanEntry, { crewId: string; weekStart: string }>({

@@ -7,6 +7,7 @@ import { onGrid, wallTime, type Placed, type Shift } from "@kind-grip/core/daypl
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry } from "../app/api";
+import { SessionFigures } from "../figure/SessionFigures";
 import { TimeField } from "../parts/TimeField";
 import { runAddress } from "../run/address";
 
@@ -48,6 +49,7 @@ export function PlacementPanel({ crew, placed, shift, programId, onMove, onRepea
           <X size={20} />
         </IconButton>
       </Box>
+      <SessionFigures session={placed.session} />
       <TimeField label="Starts" value={wallTime(placed.startMs, crew.timeZone)} onChange={setTime} />
       {shift && (
         <Button variant="outlined" startIcon={<Repeat size={18} />} onClick={onRepeat}>

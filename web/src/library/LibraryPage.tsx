@@ -1,31 +1,39 @@
 /** The library: every movement, to find by what it works, where it fits and what posture it undoes. */
 import { Box, Button, InputAdornment, MenuItem, TextField, Typography } from "@mui/material";
-import { Search } from "lucide-react";
+import { PencilRuler, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import {
   filterMovements,
   KIT_KINDS,
-  MOVEMENTS,
+  LOAD_SCHOOLS,
   PHASES,
   REGIONS,
   SETTINGS,
+  STRETCH_SCHOOLS,
   WORK_POSTURES,
   type KitKind,
+  type LoadSchool,
   type Movement,
   type Phase,
   type Region,
   type Setting,
+  type StretchSchool,
   type WorkPosture,
 } from "@kind-grip/core/library";
 import { Empty } from "../parts/Empty";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
+import { MovementThumb } from "../figure/MovementThumb";
+import { CoachingCards } from "./CoachingCards";
 import { movementText } from "./movement-text";
+import { MovementImport } from "./MovementImport";
+import { useLibrary } from "./use-library";
 
 export default function LibraryPage() {
   const words = wordsIn();
+  const library = useLibrary();
   const [search, setSearch] = useSearchParams();
   const [text, setText] = useState(search.get("q") ?? "");
   const list = <T extends string>(key: string) => (search.get(key)?.split(",").filter(Boolean) ?? []) as T[];
@@ -46,12 +54,13 @@ export default function LibraryPage() {
     const place =
       setting || kit ? { settings: setting ? [setting] : SETTINGS, kit: kit === "none" ? [] : kit ? [kit] : KIT_KINDS } : undefined;
     const passed = filterMovements(
-      MOVEMENTS,
+      library,
       {
         text: search.get("q") ?? "",
         phases: list<Phase>("phase"),
         regions: list<Region>("region"),
         reverses: list<WorkPosture>("reverses"),
+        school: (search.get("style") ?? undefined) as StretchSchool | LoadSchool | undefined,
         place,
       },
       (movement) => movementText(words, movement),
@@ -60,12 +69,12 @@ export default function LibraryPage() {
       ? passed.filter((movement) => movement.kit.includes(kit) || movement.forms.some((form) => form.kit.includes(kit)))
       : passed;
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the address holds every filter
-  }, [search]);
+  }, [search, library]);
   const phases = list<Phase>("phase");
 
   return (
     <>
-      <PageTitle title="Library" lead={`${found.length} of ${MOVEMENTS.length} movements`}>
+      <PageTitle title="Library" lead={`${found.length} of ${library.length} movements`}>
         {[...search.keys()].length > 0 && (
           <Button
             onClick={() => {
@@ -76,6 +85,10 @@ export default function LibraryPage() {
             Clear filters
           </Button>
         )}
+        <MovementImport />
+        <Button component={Link} to="/library/studio" variant="contained" startIcon={<PencilRuler size={20} />}>
+          Make your own
+        </Button>
       </PageTitle>
       <Box sx={{ display: "grid", gap: 1.5, mb: 3 }}>
         <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label="Phase">
@@ -88,7 +101,7 @@ export default function LibraryPage() {
             />
           ))}
         </Box>
-        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr", lg: "1.3fr 1fr 1fr 1fr 1fr" }, gap: 1.5 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr", lg: "1.2fr repeat(5, 1fr)" }, gap: 1.5 }}>
           <TextField
             label="Find"
             value={text}
@@ -121,6 +134,16 @@ export default function LibraryPage() {
             onChange={(value) => set("reverses", value)}
           />
           <Filter
+            label="Style"
+            all="Any style"
+            value={search.get("style") ?? ""}
+            options={[
+              ...STRETCH_SCHOOLS.map((school): [string, string] => [school, words.label("stretchSchool", school)]),
+              ...LOAD_SCHOOLS.map((school): [string, string] => [school, words.label("loadSchool", school)]),
+            ]}
+            onChange={(value) => set("style", value)}
+          />
+          <Filter
             label="Place"
             all="Any place"
             value={setting ?? ""}
@@ -143,6 +166,7 @@ export default function LibraryPage() {
           <PhaseList key={phase} phase={phase} movements={found.filter((movement) => movement.phase === phase)} />
         ))
       )}
+      <CoachingCards />
     </>
   );
 }
@@ -181,35 +205,37 @@ function Filter({
 function PhaseList({ phase, movements }: { phase: Phase; movements: readonly Movement[] }) {
   const words = wordsIn();
   return (
-    <Box
-      component="section"
-      aria-label={words.label("phase", phase)}
-      sx={{ display: "grid", gridTemplateColumns: { md: "150px 1fr" }, columnGap: 3, borderTop: "2px solid", borderColor: "line", py: 2 }}
-    >
-      <Typography variant="h2" sx={{ pt: 0.5 }}>
-        {words.label("phase", phase)}
-      </Typography>
+    <Box component="section" aria-label={words.label("phase", phase)} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, pb: 3 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, mb: 1.5 }}>
+        <Typography variant="h2">{words.label("phase", phase)}</Typography>
+        <Typography sx={{ color: "text.secondary" }}>{movements.length}</Typography>
+      </Box>
       <Box
         component="ul"
-        sx={{ listStyle: "none", p: 0, m: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))", columnGap: 4 }}
+        sx={{ listStyle: "none", p: 0, m: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(188px, 1fr))", gap: 2.5 }}
       >
-        {movements.map((movement) => {
-          const text = words.movement(movement.id);
-          return (
-            <Box component="li" key={movement.id}>
-              <Box
-                component={Link}
-                to={`/library/${movement.id}`}
-                sx={{ display: "block", py: 1, color: "inherit", textDecoration: "none", "&:hover .name": { textDecoration: "underline" } }}
-              >
-                <Typography className="name" sx={{ fontWeight: 700, fontSize: "1.1rem" }}>
-                  {text.name}
-                </Typography>
-                <Typography sx={{ color: "text.secondary", lineHeight: 1.35 }}>{text.feel}</Typography>
-              </Box>
-            </Box>
-          );
-        })}
+        {movements.map((movement) => (
+          <MovementCard key={movement.id} movement={movement} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function MovementCard({ movement }: { movement: Movement }) {
+  const text = wordsIn().movement(movement.id);
+  return (
+    <Box component="li" sx={{ contentVisibility: "auto", containIntrinsicSize: "188px 210px" }}>
+      <Box
+        component={Link}
+        to={`/library/${movement.id}`}
+        sx={{ display: "block", color: "inherit", textDecoration: "none", "&:hover .name": { textDecoration: "underline" } }}
+      >
+        <MovementThumb movementId={movement.id} />
+        <Typography className="name" sx={{ fontWeight: 700, fontSize: "1.05rem", lineHeight: 1.25, mt: 0.75 }}>
+          {text.name}
+        </Typography>
+        <Typography sx={{ color: "text.secondary", fontSize: "0.9375rem", lineHeight: 1.3 }}>{text.feel}</Typography>
       </Box>
     </Box>
   );

@@ -1,7 +1,7 @@
 /** One movement, whole: how to do it, the ladder of forms, doses by style, what to watch for. */
 import { Box, Button, Typography } from "@mui/material";
-import { ArrowLeft } from "lucide-react";
-import type { ReactNode } from "react";
+import { ArrowLeft, PencilRuler } from "lucide-react";
+import { useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import {
@@ -10,6 +10,7 @@ import {
   FORM_TIMINGS,
   LOAD_SCHOOLS,
   newItem,
+  OWN_PREFIX,
   STRETCH_SCHOOLS,
   type LoadSchool,
   type Movement,
@@ -20,17 +21,21 @@ import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { LostPage } from "../app/CrashPage";
 import { PageTitle } from "../parts/PageTitle";
+import { FigureStage } from "./FigureStage";
+import { Ladder } from "./Ladder";
+import { WrongAndRight } from "./WrongAndRight";
 
 export default function MovementPage() {
   const { movementId } = useParams();
   const movement = findMovement(movementId ?? "");
   if (!movement) return <LostPage />;
-  return <MovementSheet movement={movement} />;
+  return <MovementSheet key={movement.id} movement={movement} />;
 }
 
 function MovementSheet({ movement }: { movement: Movement }) {
   const words = wordsIn();
   const text = words.movement(movement.id);
+  const [formId, setFormId] = useState(movement.startForm);
   const names = (list: "region" | "setting" | "kit" | "posture" | "sides", keys: readonly string[]) =>
     keys.map((key) => words.label(list, key)).join(", ");
   const { worked, stretched, released } = movement.regions;
@@ -44,98 +49,90 @@ function MovementSheet({ movement }: { movement: Movement }) {
       >
         Library
       </Button>
-      <PageTitle title={text.name} lead={`${words.label("phase", movement.phase)} · stay under ${movement.effortCap} of 10`} />
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "1.35fr 1fr" }, columnGap: 8, rowGap: 4 }}>
-        <Box>
-          <Box component="ol" sx={{ m: 0, p: 0, listStyle: "none", counterReset: "step" }}>
-            {text.steps.map((step, i) => (
-              <Box
-                component="li"
-                key={i}
-                sx={{
-                  counterIncrement: "step",
-                  display: "grid",
-                  gridTemplateColumns: "44px 1fr",
-                  alignItems: "baseline",
-                  py: 0.75,
-                  fontSize: "1.3rem",
-                  lineHeight: 1.35,
-                  "&::before": { content: "counter(step)", fontWeight: 750, color: "primary.main", fontSize: "1.6rem" },
-                }}
-              >
-                {step}
-              </Box>
-            ))}
+      <PageTitle title={text.name} lead={`${words.label("phase", movement.phase)} · stay under ${movement.effortCap} of 10`}>
+        {movement.id.startsWith(OWN_PREFIX) && (
+          <Button
+            component={Link}
+            to={`/library/studio/${movement.id.slice(OWN_PREFIX.length)}`}
+            variant="outlined"
+            startIcon={<PencilRuler size={18} />}
+            sx={{ "@media print": { display: "none" } }}
+          >
+            Change it in the studio
+          </Button>
+        )}
+      </PageTitle>
+      <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.15fr) minmax(0, 1fr)" }, columnGap: 5, rowGap: 4 }}>
+        <Box sx={{ display: "grid", gap: 3, alignContent: "start" }}>
+          <FigureStage movement={movement} formId={formId} />
+          <WrongAndRight movement={movement} />
+        </Box>
+        <Box sx={{ display: "grid", gap: 3, alignContent: "start" }}>
+          <Box>
+            <Steps steps={text.steps} />
+            <Typography sx={{ mt: 1.5, fontSize: "1.1rem" }}>
+              <strong>You feel it:</strong> {text.feel}
+            </Typography>
           </Box>
-          <Typography sx={{ mt: 2, fontSize: "1.1rem" }}>
-            <strong>You feel it:</strong> {text.feel}
-          </Typography>
-          <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 4, mt: 3 }}>
+          <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 3 }}>
             <Lines title="Watch for" lines={text.watch} />
             <Lines title="Care" lines={text.care} tone="warm.dark" />
           </Box>
-        </Box>
-        <Box sx={{ display: "grid", gap: 3, alignContent: "start" }}>
           <Part title="Ladder, easiest first">
-            <Box component="ol" sx={{ m: 0, p: 0, listStyle: "none" }}>
-              {movement.forms.map((form, rung) => (
-                <Box component="li" key={form.id} sx={{ display: "flex", alignItems: "center", gap: 1.5, minHeight: 36 }}>
-                  <Box
-                    aria-hidden
-                    sx={{
-                      width: 22 + rung * 26,
-                      height: 12,
-                      bgcolor: "primary.main",
-                      opacity: 0.45 + 0.55 * ((rung + 1) / movement.forms.length),
-                      borderRadius: 0.5,
-                    }}
-                  />
-                  <span>
-                    {words.formName(movement.id, form.id)}
-                    {form.id === movement.startForm && (
-                      <Box component="span" sx={{ color: "text.secondary" }}>
-                        {" "}
-                        – where a new item starts
-                      </Box>
-                    )}
-                    {form.needsCleanWeek && (
-                      <Box component="span" sx={{ color: "warm.dark" }}>
-                        {" "}
-                        – after a clean week
-                      </Box>
-                    )}
-                  </span>
-                </Box>
-              ))}
-            </Box>
-          </Part>
-          <Part title="Dose by style">
-            <DoseTable movement={movement} />
-          </Part>
-          <Part title="Facts">
-            <Facts
-              rows={[
-                ["Works", names("region", worked)],
-                ["Stretches", names("region", stretched)],
-                ["Releases", names("region", released)],
-                ["Motion", movement.motions.join(", ")],
-                ["Undoes", names("posture", movement.reverses)],
-                ["Sides", names("sides", movement.sideModes)],
-                ["Place", names("setting", movement.settings)],
-                ["Kit", names("kit", [...new Set([...movement.kit, ...movement.forms.flatMap((form) => form.kit)])]) || "None"],
-                ["Getting ready", `${movement.readySec} s${movement.switchSec ? `, changing sides ${movement.switchSec} s` : ""}`],
-                ...(movement.weightBearing
-                  ? ([["Weight on the hands", "Only after a clean week without; needs a clean surface"]] as const)
-                  : []),
-              ]}
-            />
+            <Ladder movement={movement} chosen={formId} onChoose={setFormId} />
           </Part>
         </Box>
+        <Part title="Dose by style">
+          <DoseTable movement={movement} />
+        </Part>
+        <Part title="Facts">
+          <Facts
+            rows={[
+              ["Works", names("region", worked)],
+              ["Stretches", names("region", stretched)],
+              ["Releases", names("region", released)],
+              ["Motion", movement.motions.join(", ")],
+              ["Undoes", names("posture", movement.reverses)],
+              ["Sides", names("sides", movement.sideModes)],
+              ["Place", names("setting", movement.settings)],
+              ["Kit", names("kit", [...new Set([...movement.kit, ...movement.forms.flatMap((form) => form.kit)])]) || "None"],
+              ["Getting ready", `${movement.readySec} s${movement.switchSec ? `, changing sides ${movement.switchSec} s` : ""}`],
+              ...(movement.weightBearing
+                ? ([["Weight on the hands", "Only after a clean week without; needs a clean surface"]] as const)
+                : []),
+            ]}
+          />
+        </Part>
       </Box>
       <Typography variant="caption" component="p" sx={{ mt: 5, color: "text.secondary" }}>
         {words.paper("prevention")}
       </Typography>
     </>
+  );
+}
+
+function Steps({ steps }: { steps: readonly string[] }) {
+  return (
+    <Box component="ol" sx={{ m: 0, p: 0, listStyle: "none", counterReset: "step" }}>
+      {steps.map((step, i) => (
+        <Box
+          component="li"
+          key={i}
+          sx={{
+            counterIncrement: "step",
+            display: "grid",
+            gridTemplateColumns: "36px 1fr",
+            alignItems: "baseline",
+            py: 0.5,
+            fontSize: "1.2rem",
+            lineHeight: 1.35,
+            "&::before": { content: "counter(step)", fontWeight: 750, color: "primary.main", fontSize: "1.4rem" },
+          }}
+        >
+          {step}
+        </Box>
+      ))}
+    </Box>
   );
 }
 

@@ -9,7 +9,6 @@ import {
   filterMovements,
   FORM_TIMINGS,
   misfitsOf,
-  MOVEMENTS,
   newItem,
   PHASES,
   type Movement,
@@ -19,10 +18,13 @@ import {
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry } from "../app/api";
+import { MovementThumb } from "../figure/MovementThumb";
 import { movementText } from "../library/movement-text";
+import { useLibrary } from "../library/use-library";
 import { Toggle } from "../parts/Toggle";
 
 export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: Style; onAdd(movementId: string): void }) {
+  const library = useLibrary();
   const words = wordsIn();
   const [text, setText] = useState("");
   const [phase, setPhase] = useState<Phase | "">("");
@@ -30,10 +32,10 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
   const place = useMemo(() => ({ settings: crew.settings, kit: crew.kit.map((entry) => entry.kind) }), [crew]);
   const found = useMemo(
     () =>
-      filterMovements(MOVEMENTS, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
+      filterMovements(library, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
         movementText(words, movement),
       ),
-    [text, phase, fitting, place, words],
+    [library, text, phase, fitting, place, words],
   );
   return (
     <Box
@@ -113,7 +115,8 @@ function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; s
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
       sx={{
         display: "grid",
-        gridTemplateColumns: "1fr 44px",
+        gridTemplateColumns: "72px 1fr 44px",
+        columnGap: 1,
         alignItems: "center",
         cursor: "grab",
         touchAction: "none",
@@ -123,6 +126,7 @@ function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; s
         borderRadius: 1,
       }}
     >
+      <MovementThumb movementId={movement.id} />
       <Box sx={{ py: 0.5 }}>
         <Typography sx={{ lineHeight: 1.2, fontWeight: 600 }}>{name}</Typography>
         <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.3 }}>

@@ -7,6 +7,7 @@ import { wordsIn } from "@kind-grip/core/language";
 import { movementOf } from "@kind-grip/core/library";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry } from "../app/api";
+import { MovementThumb } from "../figure/MovementThumb";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
 import type { useRun } from "./use-run";
@@ -88,9 +89,18 @@ export function BeforeRun({ crew, people, run, ...switches }: RunScreenProps) {
               <Box
                 component="li"
                 key={item.id}
-                sx={{ display: "grid", gridTemplateColumns: "36px 1fr auto", py: 0.75, borderBottom: "1px solid", borderColor: "line" }}
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: "28px 72px 1fr auto",
+                  columnGap: 1.5,
+                  alignItems: "center",
+                  py: 0.5,
+                  borderBottom: "1px solid",
+                  borderColor: "line",
+                }}
               >
                 <strong>{i + 1}</strong>
+                <MovementThumb movementId={item.movementId} formId={item.formId} />
                 <span>{words.movementName(item.movementId)}</span>
                 <Box component="span" sx={{ color: "text.secondary" }}>
                   {words.dose(item.dose)}

@@ -7,6 +7,7 @@ import { clockText } from "@kind-grip/core/units";
 import type { RunScreenProps } from "./BeforeRun";
 import { NameStrip } from "./NameStrip";
 import { PaceBar } from "./PaceBar";
+import { RunFigure } from "./RunFigure";
 import { RunSwitches } from "./RunSwitches";
 
 const LETTER = { left: "L", right: "R", both: "LR" } as const;
@@ -60,7 +61,8 @@ export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "1fr", md: "minmax(150px, 17vw) minmax(0, 1.5fr) minmax(260px, 0.8fr)" },
+          gridTemplateColumns: { xs: "1fr", md: "minmax(110px, 12vw) minmax(0, 1.15fr) minmax(0, 1fr)" },
+          gridTemplateRows: { xs: "auto minmax(0, 1fr) auto", md: "minmax(0, 1fr)" },
           minHeight: 0,
         }}
       >
@@ -69,37 +71,40 @@ export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
             bgcolor: `hand.${segment.side}`,
             color: "hand.on",
             display: "flex",
-            flexDirection: "column",
+            flexDirection: { xs: "row", md: "column" },
             alignItems: "center",
             justifyContent: "center",
+            gap: 1,
             opacity: waiting && phase !== "switch" && phase !== "ready" ? 0.6 : 1,
           }}
         >
           <Typography
             component="p"
-            sx={{ fontSize: segment.side === "both" ? "min(9vw, 22vh)" : "min(14vw, 32vh)", fontWeight: 800, lineHeight: 1 }}
+            sx={{ fontSize: segment.side === "both" ? "min(7vw, 18vh)" : "min(11vw, 28vh)", fontWeight: 800, lineHeight: 1 }}
           >
             {LETTER[segment.side]}
           </Typography>
-          <Typography component="p" sx={{ fontSize: "min(2.4vw, 5vh)", fontWeight: 650 }}>
+          <Typography component="p" sx={{ fontSize: "min(1.9vw, 4vh)", fontWeight: 650 }}>
             {words.label("side", segment.side)}
           </Typography>
         </Box>
 
-        <Box sx={{ px: 4, py: 1, display: "flex", flexDirection: "column", justifyContent: "center", minWidth: 0, overflow: "hidden" }}>
-          <Typography variant="h1" sx={{ fontSize: "min(3.6vw, 7vh)" }}>
+        <RunFigure run={run} movementId={segment.movementId} formId={item.formId} side={segment.side} />
+
+        <Box sx={{ px: 3, py: 1.5, display: "flex", flexDirection: "column", minWidth: 0, overflow: "hidden" }}>
+          <Typography variant="h1" sx={{ fontSize: "min(3.1vw, 6vh)" }}>
             {text.name}
           </Typography>
-          <Typography sx={{ fontSize: "min(1.7vw, 3.2vh)", color: "text.secondary" }}>
+          <Typography sx={{ fontSize: "min(1.6vw, 3vh)", color: "text.secondary" }}>
             {words.formName(segment.movementId, item.formId)}
             {segment.setCount > 1 && ` · ${segment.set} of ${segment.setCount}`}
           </Typography>
-          <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, mt: "1vh" }}>
+          <Box sx={{ display: "flex", alignItems: "baseline", gap: 2.5, mt: "0.5vh" }}>
             <Typography
               component="p"
               aria-live="off"
               sx={{
-                fontSize: "min(15vw, 32vh)",
+                fontSize: "min(13vw, 27vh)",
                 fontWeight: 800,
                 lineHeight: 0.95,
                 letterSpacing: "-0.04em",
@@ -112,63 +117,22 @@ export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
               <Typography
                 component="p"
                 role="status"
-                sx={{ fontSize: "min(3.6vw, 7vh)", fontWeight: 750, lineHeight: 1.05, color: waiting ? "text.secondary" : "warm.dark" }}
+                sx={{ fontSize: "min(3vw, 6vh)", fontWeight: 750, lineHeight: 1.05, color: waiting ? "text.secondary" : "warm.dark" }}
               >
                 {clock.status === "paused" ? words.cue("paused") : cue}
               </Typography>
-              <Typography component="p" sx={{ fontSize: "min(1.9vw, 3.6vh)", color: "text.secondary" }}>
+              <Typography component="p" sx={{ fontSize: "min(1.8vw, 3.4vh)", color: "text.secondary" }}>
                 {small}
               </Typography>
             </Box>
           </Box>
           <PaceBar position={position} />
-        </Box>
-
-        <Box
-          sx={{
-            borderLeft: "2px solid",
-            borderColor: "line",
-            px: 3,
-            py: 2,
-            overflow: "hidden",
-            display: { xs: "none", md: "flex" },
-            flexDirection: "column",
-            gap: 1.5,
-          }}
-        >
-          <Box
-            component="ol"
-            sx={{ listStyle: "none", m: 0, p: 0, fontSize: "min(1.55vw, 3vh)", lineHeight: 1.3, display: "grid", gap: "0.8vh" }}
-          >
-            {text.steps.map((step, i) => {
-              const now = phase === "step" && position.count === i + 1;
-              return (
-                <Box
-                  component="li"
-                  key={i}
-                  sx={{
-                    display: "grid",
-                    gridTemplateColumns: "1.4em 1fr",
-                    fontWeight: now ? 750 : 400,
-                    color: phase === "step" && !now ? "text.secondary" : "text.primary",
-                  }}
-                >
-                  <strong>{i + 1}</strong>
-                  {step}
-                </Box>
-              );
-            })}
-          </Box>
-          {text.watch.length > 0 && (
-            <Typography
-              sx={{ fontSize: "min(1.35vw, 2.6vh)", borderLeft: "4px solid", borderColor: "warm.main", pl: 1.5, lineHeight: 1.3 }}
-            >
-              {text.watch.join(" ")}
+          <RunSteps steps={text.steps} watch={text.watch} now={phase === "step" ? position.count : 0} />
+          <Box sx={{ mt: "auto", pt: 1 }}>
+            <Typography component="span" sx={{ color: "text.secondary", mr: 1 }}>
+              Next
             </Typography>
-          )}
-          <Box sx={{ mt: "auto" }}>
-            <Typography sx={{ color: "text.secondary" }}>Next</Typography>
-            <Typography sx={{ fontSize: "min(1.9vw, 3.6vh)", fontWeight: 700, lineHeight: 1.15 }}>
+            <Typography component="span" sx={{ fontSize: "min(1.7vw, 3.2vh)", fontWeight: 700, lineHeight: 1.15 }}>
               {next ? words.movementName(next.movementId) : "That was the last"}
             </Typography>
           </Box>
@@ -220,6 +184,46 @@ export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
           {words.paper("preventionShort")}
         </Typography>
       </Box>
+    </Box>
+  );
+}
+
+interface RunStepsProps {
+  steps: readonly string[];
+  watch: readonly string[];
+  /** The step that is on now, from 1; 0 when the count is of something else. */
+  now: number;
+}
+
+/** What to do, in short, and the commonest slip. The step that is on now stands out. */
+function RunSteps({ steps, watch, now }: RunStepsProps) {
+  return (
+    <Box sx={{ mt: 1.5, display: { xs: "none", md: "grid" }, gap: 1, minHeight: 0, overflow: "hidden" }}>
+      <Box
+        component="ol"
+        sx={{ listStyle: "none", m: 0, p: 0, fontSize: "min(1.35vw, 2.6vh)", lineHeight: 1.28, display: "grid", gap: "0.4vh" }}
+      >
+        {steps.map((step, i) => (
+          <Box
+            component="li"
+            key={i}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: "1.4em 1fr",
+              fontWeight: now === i + 1 ? 750 : 400,
+              color: now > 0 && now !== i + 1 ? "text.secondary" : "text.primary",
+            }}
+          >
+            <strong>{i + 1}</strong>
+            {step}
+          </Box>
+        ))}
+      </Box>
+      {watch.length > 0 && (
+        <Typography sx={{ fontSize: "min(1.3vw, 2.5vh)", borderLeft: "4px solid", borderColor: "warm.main", pl: 1.5, lineHeight: 1.28 }}>
+          {watch.join(" ")}
+        </Typography>
+      )}
     </Box>
   );
 }

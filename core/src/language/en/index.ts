@@ -1,6 +1,8 @@
+import { coaching } from "./coaching";
 import { cues } from "./cues";
+import { figure } from "./figure";
 import { labels } from "./labels";
 import { movements } from "./movements";
 import { paper } from "./paper";
 
-export const en = { movements, labels, cues, paper };
+export const en = { movements, labels, cues, paper, figure, coaching };

@@ -70,7 +70,7 @@ const fistAndStar = (fist: "softFist" | "fist"): FigureSource => ({
   focus: "hand",
   view: "front",
   both: true,
-  poses: [both(upright({ hand: fist })), both(upright({ hand: "spread" }))],
+  poses: [both(upright({ shoulderRotation: 6, hand: fist })), both(upright({ shoulderRotation: 6, hand: "spread" }))],
   arc: "littleTip",
 });
 
@@ -160,7 +160,7 @@ export const getReady: FigureSources = {
   "fist-and-star": {
     figure: fistAndStar("softFist"),
     forms: { "full-effort": fistAndStar("fist") },
-    wrong: { pose: both(upright({ wristFlexion: 34, hand: "spread" })), watch: 0 },
+    wrong: { pose: both(upright({ shoulderRotation: 6, wristFlexion: 34, hand: "spread" })), watch: 0 },
   },
   "shake-out": {
     figure: {

@@ -5,6 +5,7 @@ import { Box } from "@mui/material";
 import { Link2, UserRound } from "lucide-react";
 import { wordsIn } from "@kind-grip/core/language";
 import { doseText, type Item } from "@kind-grip/core/session";
+import { MovementThumb } from "../../figure/MovementThumb";
 
 interface ItemTabProps {
   item: Item;
@@ -59,6 +60,7 @@ export function ItemTab({ item, number, width, chosen, paired, easier, onChoose 
           </>
         )}
       </Box>
+      {width > 56 && <MovementThumb movementId={item.movementId} formId={item.formId} sx={{ width: Math.min(96, width - 14), my: 0.25 }} />}
       {width > 56 && (
         <Box sx={{ display: "-webkit-box", WebkitLineClamp: 2, WebkitBoxOrient: "vertical", overflow: "hidden", overflowWrap: "anywhere" }}>
           {name}

@@ -92,7 +92,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
             tabIndex={0}
             aria-activedescendant={itemId ? `tab-${itemId}` : undefined}
             onKeyDown={keys}
-            sx={{ display: "flex", height: 66, alignItems: "stretch", borderRadius: 1, "&:focus-visible": { outlineOffset: -3 } }}
+            sx={{ display: "flex", height: 132, alignItems: "stretch", borderRadius: 1, "&:focus-visible": { outlineOffset: -3 } }}
           >
             <SortableContext items={session.items.map((item) => item.id)} strategy={horizontalListSortingStrategy}>
               {blocksOf(timeline).flatMap((block) =>

@@ -1,0 +1,50 @@
+/** A still figure. It is drawn when it comes into view, off the page's thread, and kept. */
+import { Box, type SxProps } from "@mui/material";
+import { useEffect, useRef, useState } from "react";
+import type { Pose } from "@kind-grip/core/figure";
+import { drawerFor, stillOf } from "./drawer";
+import { FigureSheet } from "./FigureSheet";
+import type { FigureRequest } from "./request";
+
+interface FigurePictureProps {
+  request: FigureRequest | undefined;
+  /** One pose alone instead of the whole picture. */
+  pose?: Pose;
+  poseKey?: string;
+  /** Beside its own name the picture says nothing new to whoever listens. */
+  silent?: boolean;
+  sx?: SxProps;
+}
+
+export function FigurePicture({ request, pose, poseKey = "", silent = false, sx }: FigurePictureProps) {
+  const place = useRef<HTMLDivElement>(null);
+  const [near, setNear] = useState(false);
+  const [svg, setSvg] = useState("");
+  useEffect(() => {
+    if (near || !place.current) return;
+    const watcher = new IntersectionObserver((entries) => entries.some((entry) => entry.isIntersecting) && setNear(true), {
+      rootMargin: "300px",
+    });
+    watcher.observe(place.current);
+    return () => watcher.disconnect();
+  }, [near]);
+  const key = request && `${request.key}/${poseKey}`;
+  useEffect(() => {
+    if (!near || !request || !key) return;
+    let gone = false;
+    const drawer = drawerFor("stills");
+    void stillOf(key, () =>
+      pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options),
+    ).then((picture) => gone || setSvg(picture));
+    return () => {
+      gone = true;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all that the request and the pose hold
+  }, [near, key]);
+  if (!request) return null;
+  return (
+    <Box ref={place} sx={sx}>
+      <FigureSheet svg={svg} aspect={request.options.width! / request.options.height!} title={silent ? undefined : request.title()} />
+    </Box>
+  );
+}

@@ -1,0 +1,29 @@
+/** The chalk-coloured sheet a figure is drawn on: the same in light and on the dim floor, for its ink is dark. */
+import { Box, type SxProps } from "@mui/material";
+
+/** @param svg text made by the core; nothing a person typed is ever in it */
+interface FigureSheetProps {
+  svg: string;
+  title?: string;
+  /** Width over height. */
+  aspect?: number;
+  sx?: SxProps;
+}
+
+export function FigureSheet({ svg, title, aspect = 4 / 3, sx }: FigureSheetProps) {
+  return (
+    <Box
+      {...(title ? { role: "img", "aria-label": title } : { "aria-hidden": true })}
+      sx={{
+        aspectRatio: String(aspect),
+        width: "100%",
+        bgcolor: "#FBF7EE",
+        borderRadius: 2,
+        overflow: "hidden",
+        "& svg": { display: "block", width: "100%", height: "100%" },
+        ...sx,
+      }}
+      dangerouslySetInnerHTML={{ __html: svg }}
+    />
+  );
+}

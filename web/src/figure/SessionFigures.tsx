@@ -1,0 +1,22 @@
+/** The movements of a session in a row of small pictures, each with its name. */
+import { Box } from "@mui/material";
+import { wordsIn } from "@kind-grip/core/language";
+import type { Session } from "@kind-grip/core/session";
+import { MovementThumb } from "./MovementThumb";
+
+export function SessionFigures({ session }: { session: Session }) {
+  return (
+    <Box
+      component="ol"
+      aria-label="Movements"
+      sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(84px, 1fr))", gap: 1 }}
+    >
+      {session.items.map((item) => (
+        <Box component="li" key={item.id} sx={{ fontSize: "0.875rem", lineHeight: 1.2 }}>
+          <MovementThumb movementId={item.movementId} formId={item.formId} />
+          {wordsIn().movementName(item.movementId)}
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,23 @@
+/** Draws figures off the page's own thread, so that nothing a figure costs is felt while typing or counting. */
+import { expose } from "comlink";
+import { StagedFigure, type Figure, type PictureOptions, type Pose } from "@kind-grip/core/figure";
+import type { FigurePlace } from "@kind-grip/core/run";
+
+let staged: { key: string; figure: StagedFigure } | undefined;
+
+function stagedAs(key: string, figure: Figure, options: PictureOptions): StagedFigure {
+  if (staged?.key !== key) staged = { key, figure: new StagedFigure(figure, options) };
+  return staged.figure;
+}
+
+const drawer = {
+  still: (figure: Figure, options: PictureOptions) => new StagedFigure(figure, options).still(),
+  pose: (figure: Figure, options: PictureOptions, pose: Pose) => new StagedFigure(figure, options).at(pose),
+  /** One moment of a motion; the staging is kept while `key` stays the same. */
+  moment(key: string, figure: Figure, options: PictureOptions, place: FigurePlace): string {
+    const now = stagedAs(key, figure, options);
+    return "slide" in place ? now.sliding(place.slide) : now.moment(place.place);
+  },
+};
+export type FigureDrawer = typeof drawer;
+expose(drawer);

@@ -1,0 +1,54 @@
+/** What is to be drawn: a movement in one of its forms, from one side. */
+import type { Figure, PictureOptions, Pose, SideName, ViewName } from "@kind-grip/core/figure";
+import { wordsIn } from "@kind-grip/core/language";
+import { figureOf, lookOf, regionsOf } from "@kind-grip/core/library";
+import type { Side } from "@kind-grip/core/units";
+
+export interface FigureRequest {
+  key: string;
+  figure: Figure;
+  options: PictureOptions;
+  /** The figure in words; worked out only when somebody needs it. */
+  title(): string;
+}
+
+interface Asked {
+  formId?: string;
+  side?: Side;
+  view?: ViewName;
+  width?: number;
+  alsoShown?: readonly Pose[];
+  /** Height over width. */
+  ratio?: number;
+  /** Leaves the mark of where it is felt out. */
+  bare?: boolean;
+}
+
+/** `both` and no side at all are drawn as they were written: for the right hand. */
+const sideName = (side: Side | undefined): SideName => (side === "left" ? "left" : "right");
+
+/** Undefined where the movement has no figure. */
+export function figureRequest(
+  movementId: string,
+  { formId, side, view, width = 600, alsoShown, ratio = 0.75, bare = false }: Asked = {},
+): FigureRequest | undefined {
+  const figure = figureOf(movementId, formId);
+  if (!figure) return undefined;
+  const small = width < 400;
+  const words = wordsIn();
+  return {
+    key: JSON.stringify([movementId, formId, sideName(side), view, width, ratio, bare, alsoShown?.length ?? 0]),
+    figure,
+    title: () => words.figure(figure, sideName(side), words.movementName(movementId)),
+    options: {
+      side: sideName(side),
+      ...(view && { view }),
+      look: lookOf(movementId),
+      regions: bare ? [] : regionsOf(movementId),
+      width,
+      height: width * ratio,
+      ...(small && { cell: 1.9, bold: 1.5 }),
+      ...(alsoShown && { alsoShown }),
+    },
+  };
+}

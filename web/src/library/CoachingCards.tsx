@@ -1,0 +1,67 @@
+/** Cards about the work itself, awkward beside better: a changed grip comes before any stretch. */
+import { Box, Typography } from "@mui/material";
+import { Check, X } from "lucide-react";
+import { wordsIn } from "@kind-grip/core/language";
+import { COACHING_CARDS, lookOf, type CoachingCard } from "@kind-grip/core/library";
+import { FigurePicture } from "../figure/FigurePicture";
+import type { FigureRequest } from "../figure/request";
+
+export function CoachingCards() {
+  return (
+    <Box component="section" aria-label="For the work itself" sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, pb: 3 }}>
+      <Typography variant="h2">For the work itself</Typography>
+      <Typography sx={{ color: "text.secondary", mb: 2 }}>Stretching is no substitute for changing a bad grip.</Typography>
+      <Box
+        component="ul"
+        sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 3 }}
+      >
+        {COACHING_CARDS.map((card) => (
+          <Card key={card.id} card={card} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Card({ card: { id, figure, betterProps, postures } }: { card: CoachingCard }) {
+  const words = wordsIn();
+  const { title, why } = words.coaching(id);
+  const request = (better: boolean): FigureRequest => ({
+    key: `coaching-${id}`,
+    figure: better && betterProps ? { ...figure, props: betterProps } : figure,
+    title: () => title,
+    options: { look: lookOf(id), width: 300, height: 225, cell: 1.9, bold: 1.5 },
+  });
+  return (
+    <Box component="li" sx={{ breakInside: "avoid" }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
+        {figure.poses.map((pose, i) => (
+          <Box key={i} sx={{ position: "relative" }}>
+            <FigurePicture request={request(i === 1)} pose={pose} poseKey={String(i)} silent />
+            <Box
+              sx={{
+                position: "absolute",
+                left: 8,
+                top: 8,
+                display: "flex",
+                alignItems: "center",
+                gap: 0.5,
+                fontSize: "0.875rem",
+                fontWeight: 700,
+                color: i === 0 ? "#9E2B25" : "#17594F",
+              }}
+            >
+              {i === 0 ? <X size={18} aria-hidden /> : <Check size={18} aria-hidden />}
+              {i === 0 ? "Awkward" : "Better"}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+      <Typography sx={{ fontWeight: 700, fontSize: "1.05rem", lineHeight: 1.25, mt: 0.75 }}>{title}</Typography>
+      <Typography sx={{ lineHeight: 1.3 }}>{why}</Typography>
+      <Typography sx={{ color: "text.secondary", fontSize: "0.9375rem" }}>
+        {postures.map((posture) => words.label("posture", posture)).join(" · ")}
+      </Typography>
+    </Box>
+  );
+}

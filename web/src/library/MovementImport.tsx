@@ -1,0 +1,46 @@
+/** Brings in a movement that another practice exported. Nothing is kept unless all of it is right. */
+import { Box, Dialog, DialogActions, DialogContent, DialogTitle, Button, Typography } from "@mui/material";
+import { FileUp } from "lucide-react";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { OWN_PREFIX } from "@kind-grip/core/library";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type ProblemBody } from "../app/api";
+import { FilePick } from "../parts/FilePick";
+
+export function MovementImport() {
+  const [bring] = serverApi.useImportMovementMutation();
+  const [problem, setProblem] = useState<ProblemBody>();
+  const navigate = useNavigate();
+  const read = async (file: File) => {
+    try {
+      const { id } = await bring({ id: uuid(), text: await file.text() }).unwrap();
+      void navigate(`/library/${OWN_PREFIX}${id}`);
+    } catch (error) {
+      setProblem(problemOf(error));
+    }
+  };
+  return (
+    <>
+      <FilePick label="Movement file" accept=".json,application/json" onPick={(file) => void read(file)} startIcon={<FileUp size={20} />}>
+        Import
+      </FilePick>
+      <Dialog open={problem !== undefined} onClose={() => setProblem(undefined)}>
+        <DialogTitle>{problem?.message}</DialogTitle>
+        <DialogContent>
+          <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+            {problem?.fields.map(({ path, message }) => (
+              <Typography component="li" key={path + message}>
+                {path && <strong>{path} </strong>}
+                {message}
+              </Typography>
+            ))}
+          </Box>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={() => setProblem(undefined)}>Close</Button>
+        </DialogActions>
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+/** The commonest cheat beside the way it should be, seen from the same place. */
+import { Box, Typography } from "@mui/material";
+import { Check, X } from "lucide-react";
+import { useMemo } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { figuresOf, type Movement } from "@kind-grip/core/library";
+import { FigurePicture } from "../figure/FigurePicture";
+import { figureRequest } from "../figure/request";
+
+export function WrongAndRight({ movement }: { movement: Movement }) {
+  const figures = useMemo(() => figuresOf(movement.id), [movement.id]);
+  const wrong = figures?.wrong;
+  const request = useMemo(
+    () => wrong && figureRequest(movement.id, { width: 420, alsoShown: [wrong.pose], bare: true }),
+    [movement.id, wrong],
+  );
+  if (!figures || !wrong || !request) return null;
+  const right = figures.figure.poses[figures.figure.cover ?? figures.figure.poses.length - 1]!;
+  const watch = wordsIn().movement(movement.id).watch[wrong.watch];
+  return (
+    <Box component="section" aria-label="Wrong against right">
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
+        <Box component="figure" sx={{ m: 0 }}>
+          <FigurePicture request={request} pose={wrong.pose} poseKey="wrong" silent sx={{ opacity: 0.9 }} />
+          <Typography
+            component="figcaption"
+            sx={{ display: "flex", gap: 0.75, alignItems: "center", mt: 0.5, color: "error.main", fontWeight: 700 }}
+          >
+            <X size={20} aria-hidden /> Not like this
+          </Typography>
+        </Box>
+        <Box component="figure" sx={{ m: 0 }}>
+          <FigurePicture request={request} pose={right} poseKey="right" silent />
+          <Typography
+            component="figcaption"
+            sx={{ display: "flex", gap: 0.75, alignItems: "center", mt: 0.5, color: "primary.main", fontWeight: 700 }}
+          >
+            <Check size={20} aria-hidden /> Like this
+          </Typography>
+        </Box>
+      </Box>
+      <Typography sx={{ mt: 0.5 }}>{watch}</Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,70 @@
+/** The poses of the movement in order: start, steps, end; add, copy, take out, change places. */
+import { Box, Button, IconButton, Tooltip } from "@mui/material";
+import { ArrowLeft, ArrowRight, Copy, Trash2 } from "lucide-react";
+import type { OwnMovement } from "@kind-grip/core/library";
+import { Choice } from "../parts/Choice";
+import { MOST_POSES, withFigure } from "./studio-state";
+
+interface PoseTabsProps {
+  own: OwnMovement;
+  at: number;
+  onChoose(at: number): void;
+  onChange(what: string, own: OwnMovement): void;
+}
+
+export function PoseTabs({ own, at, onChoose, onChange }: PoseTabsProps) {
+  const { poses } = own.figure;
+  const nameOf = (i: number) => (i === 0 ? "Start" : i === poses.length - 1 ? "End" : `Step ${i + 1}`);
+  const set = (next: typeof poses, chosen: number) => {
+    onChange("", withFigure(own, { poses: next }));
+    onChoose(chosen);
+  };
+  const swap = (by: 1 | -1) => {
+    const next = [...poses];
+    [next[at], next[at + by]] = [next[at + by]!, next[at]!];
+    set(next, at + by);
+  };
+  return (
+    <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
+      <Choice
+        label="Pose"
+        options={poses.map((_, i) => ({ value: String(i), label: nameOf(i) }))}
+        value={String(at)}
+        onChange={(value) => onChoose(Number(value))}
+      />
+      <Button
+        startIcon={<Copy size={18} />}
+        disabled={poses.length >= MOST_POSES}
+        onClick={() => set([...poses.slice(0, at + 1), poses[at]!, ...poses.slice(at + 1)], at + 1)}
+      >
+        Copy as next step
+      </Button>
+      <Tooltip title="Earlier">
+        <span>
+          <IconButton aria-label="Move this pose earlier" disabled={at === 0} onClick={() => swap(-1)}>
+            <ArrowLeft size={20} />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title="Later">
+        <span>
+          <IconButton aria-label="Move this pose later" disabled={at === poses.length - 1} onClick={() => swap(1)}>
+            <ArrowRight size={20} />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <IconButton
+        aria-label="Take this pose out"
+        disabled={poses.length === 1}
+        onClick={() =>
+          set(
+            poses.filter((_, i) => i !== at),
+            Math.max(0, at - 1),
+          )
+        }
+      >
+        <Trash2 size={20} />
+      </IconButton>
+    </Box>
+  );
+}

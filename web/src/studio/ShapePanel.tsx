@@ -1,0 +1,265 @@
+/** Shaping one pose: which hand, its joints, its fingers, what it holds or touches, and how the whole is looked at. */
+import { Box, MenuItem, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import {
+  armPose,
+  FOCUSES,
+  holds,
+  NECK_RANGES,
+  PROP_KINDS,
+  TRUNK_RANGES,
+  VIEW_NAMES,
+  type ArmInput,
+  type Figure,
+  type Pose,
+  type PropKind,
+  type SideName,
+} from "@kind-grip/core/figure";
+import type { OwnMovement } from "@kind-grip/core/library";
+import { Choice } from "../parts/Choice";
+import { Toggle } from "../parts/Toggle";
+import { JointSlider, JointSliders } from "./JointSliders";
+import { withArm, withFigure, withPose } from "./studio-state";
+
+interface ShapePanelProps {
+  own: OwnMovement;
+  at: number;
+  onChange(what: string, own: OwnMovement): void;
+}
+
+type Tab = "arm" | "hand" | "body" | "view";
+const TABS = [
+  { value: "arm", label: "Arm" },
+  { value: "hand", label: "Hand" },
+  { value: "body", label: "Body" },
+  { value: "view", label: "Picture" },
+] as const;
+
+/** The recurring contacts by name; each lays the chosen hand where it belongs. */
+const CONTACTS: readonly { value: string; label: string; make: (() => ArmInput) | null }[] = [
+  { value: "none", label: "Nothing: free in the air", make: null },
+  { value: "drawsFingersBack", label: "The other fingers, drawing them back", make: () => holds.drawsFingersBack() },
+  { value: "pressesBackOfHand", label: "The back of the other hand", make: () => holds.pressesBackOfHand() },
+  { value: "holdsForearm", label: "The other forearm", make: () => holds.holdsForearm() },
+  { value: "takesHand", label: "The other hand, as in a handshake", make: () => holds.takesHand() },
+  { value: "palmsPressed", label: "The middle, palms together", make: () => holds.palmsPressed(-110, 190) },
+  { value: "flatOnTable", label: "A table, flat", make: () => holds.flatOnTable(150, -420, 300) },
+  { value: "onBackOfHead", label: "The back of the head", make: () => holds.onBackOfHead() },
+];
+
+const PROP_LABELS: Readonly<Record<PropKind, string>> = {
+  table: "Table",
+  thigh: "Thigh",
+  wall: "Wall",
+  towel: "Rolled towel",
+  dumbbell: "Dumbbell",
+  dumbbellEnd: "Dumbbell, held at the end",
+  hammer: "Hammer",
+  dowel: "Dowel",
+  bottle: "Bottle",
+  bandRound: "Band round the fingers",
+  bandPull: "Band to the floor",
+  ball: "Ball in the hand",
+  ballOnTable: "Ball under the forearm",
+  bigBall: "Big ball",
+  plate: "Plate",
+  bar: "Bar",
+  roller: "Roller on the forearm",
+  edge: "Edge tool",
+  tape: "Tape on the thumb",
+};
+
+export function ShapePanel({ own, at, onChange }: ShapePanelProps) {
+  const [tab, setTab] = useState<Tab>("arm");
+  const [side, setSide] = useState<SideName>("right");
+  const { figure } = own;
+  const pose = figure.poses[at]!;
+  const worked = figure.both ? "right" : side;
+  const arm = pose[worked];
+  const contact = arm?.touch
+    ? (CONTACTS.find(({ make }) => make?.().touch?.part === arm.touch?.part && make?.().touch?.with === arm.touch?.with)?.value ?? "kept")
+    : "none";
+
+  const setContact = (value: string) => {
+    const made = CONTACTS.find((each) => each.value === value)?.make?.();
+    const next = made
+      ? armPose({ hand: made.hand, girdleProtraction: made.girdleProtraction ?? 0, touch: made.touch })
+      : armPose({ elbow: 90 });
+    onChange("", withPose(own, at, { ...pose, [worked]: next, ...(figure.both && { left: next }) }));
+  };
+  const setPresent = (present: boolean) => {
+    const { [side]: gone, ...rest } = pose;
+    const next: Pose = present ? { ...pose, [side]: gone ?? armPose(holds.holdsForearm()) } : rest;
+    onChange("", withPose(own, at, next));
+  };
+
+  return (
+    <Box sx={{ display: "grid", gap: 2, alignContent: "start" }}>
+      <Choice label="What to shape" options={TABS} value={tab} onChange={(value) => setTab(value as Tab)} />
+      {(tab === "arm" || tab === "hand") && (
+        <>
+          {!figure.both && (
+            <Choice
+              label="Which hand"
+              options={[
+                { value: "right", label: "Working hand" },
+                { value: "left", label: "Other hand" },
+              ]}
+              value={side}
+              onChange={(value) => setSide(value as SideName)}
+            />
+          )}
+          {side === "left" && !figure.both && (
+            <Box>
+              <Toggle label="The other hand is in the picture" pressed={pose.left !== undefined} onChange={setPresent} />
+            </Box>
+          )}
+          {arm && tab === "arm" && (
+            <TextField select label="This hand touches" value={contact} onChange={(event) => setContact(event.target.value)}>
+              {CONTACTS.filter(({ make }) => figure.both || side === "left" || !make?.().touch?.part.startsWith("other")).map(
+                ({ value, label }) => (
+                  <MenuItem key={value} value={value}>
+                    {label}
+                  </MenuItem>
+                ),
+              )}
+              {contact === "kept" && <MenuItem value="kept">Where it was placed</MenuItem>}
+            </TextField>
+          )}
+          {arm && (
+            <JointSliders
+              arm={arm}
+              part={tab}
+              onChange={(joint, change) => onChange(`${at}-${worked}-${joint}`, withArm(own, at, worked, change))}
+            />
+          )}
+        </>
+      )}
+      {tab === "body" && <BodySliders pose={pose} onChange={(what, next) => onChange(`${at}-${what}`, withPose(own, at, next))} />}
+      {tab === "view" && <ViewFields figure={figure} onChange={(change) => onChange("", withFigure(own, change))} />}
+    </Box>
+  );
+}
+
+function BodySliders({ pose, onChange }: { pose: Pose; onChange(what: string, pose: Pose): void }) {
+  const neck = (["tilt", "turn", "nod"] as const).map(
+    (joint) => [joint, { tilt: "Head tilted", turn: "Head turned", nod: "Head nodded" }[joint]] as const,
+  );
+  const trunk = (["lean", "turn", "bend"] as const).map(
+    (joint) => [joint, { lean: "Trunk leaning forward", turn: "Trunk turned", bend: "Trunk bent sideways" }[joint]] as const,
+  );
+  return (
+    <Box sx={{ display: "grid", gap: 0.5 }}>
+      {neck.map(([joint, label]) => (
+        <JointSlider
+          key={joint}
+          label={label}
+          range={NECK_RANGES[joint]}
+          value={pose.neck[joint]}
+          onChange={(degrees) => onChange(`neck-${joint}`, { ...pose, neck: { ...pose.neck, [joint]: degrees } })}
+        />
+      ))}
+      {trunk.map(([joint, label]) => (
+        <JointSlider
+          key={joint}
+          label={label}
+          range={TRUNK_RANGES[joint]}
+          value={pose.trunk[joint]}
+          onChange={(degrees) => onChange(`trunk-${joint}`, { ...pose, trunk: { ...pose.trunk, [joint]: degrees } })}
+        />
+      ))}
+      <Typography sx={{ color: "text.secondary" }}>Plus is to the working side.</Typography>
+    </Box>
+  );
+}
+
+function ViewFields({ figure, onChange }: { figure: Figure; onChange(change: Partial<Figure>): void }) {
+  const select = (label: string, value: string, options: readonly (readonly [string, string])[], set: (value: string) => void) => (
+    <TextField select label={label} value={value} onChange={(event) => set(event.target.value)}>
+      {options.map(([key, name]) => (
+        <MenuItem key={key} value={key}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  return (
+    <Box sx={{ display: "grid", gap: 2 }}>
+      <Box>
+        <Toggle
+          label="Both hands do the same"
+          pressed={figure.both}
+          onChange={(both) =>
+            onChange({
+              both,
+              poses: both
+                ? figure.poses.map((pose) => ({ ...pose, left: pose.right ?? pose.left, right: pose.right ?? pose.left }))
+                : figure.poses,
+            })
+          }
+        />
+      </Box>
+      {select(
+        "Shown",
+        figure.focus,
+        FOCUSES.map((focus) => [
+          focus,
+          { hand: "The hand", forearm: "Hand and forearm", arm: "The whole arm", upper: "The upper body", whole: "The whole person" }[
+            focus
+          ],
+        ]),
+        (focus) => onChange({ focus: focus as Figure["focus"] }),
+      )}
+      {select(
+        "Seen from",
+        figure.view,
+        VIEW_NAMES.map((view) => [
+          view,
+          {
+            front: "The front",
+            frontRight: "The front, right",
+            frontLeft: "The front, left",
+            right: "The right",
+            left: "The left",
+            above: "Above",
+          }[view],
+        ]),
+        (view) => onChange({ view: view as Figure["view"] }),
+      )}
+      {select(
+        "Goes",
+        figure.way,
+        [
+          ["thereAndBack", "There and back"],
+          ["round", "Round and round"],
+          ["steps", "From step to step"],
+        ],
+        (way) => onChange({ way: way as Figure["way"] }),
+      )}
+      {select(
+        "Arrow along",
+        figure.arc ?? "none",
+        [
+          ["none", "No arrow"],
+          ["knuckles", "The knuckles"],
+          ["fingertips", "The fingertips"],
+          ["thumbTip", "The thumb"],
+          ["wrist", "The wrist"],
+          ["elbow", "The elbow"],
+          ["shoulder", "The shoulder"],
+          ["head", "The head"],
+        ],
+        (arc) => onChange({ arc: arc === "none" ? undefined : (arc as Figure["arc"]) }),
+      )}
+      {select(
+        "With",
+        figure.props[0]?.kind ?? "none",
+        [["none", "Nothing"], ...PROP_KINDS.map((kind): [string, string] => [kind, PROP_LABELS[kind]])],
+        (kind) => onChange({ props: kind === "none" ? [] : [{ kind: kind as PropKind, hand: figure.both ? "both" : "worked" }] }),
+      )}
+      <Box>
+        <Toggle label="Enlarge the hand in a corner" pressed={figure.inset} onChange={(inset) => onChange({ inset })} />
+      </Box>
+    </Box>
+  );
+}
