@@ -2,7 +2,7 @@
 import type { ArmBones, Bones } from "./bones";
 import { project, type Camera } from "./camera";
 import { facesViewer, outlineOf, strokePath, visibleRuns } from "./outline";
-import { curve, number, polygon, type Point } from "./path";
+import { curve, number, polygon, thinned, type Point } from "./path";
 import { SIDE_NAMES, type SideName } from "./pose";
 import { regionPath, rings, type Window } from "./regions";
 import type { Part, Tone } from "./solid";
@@ -61,7 +61,7 @@ function fills(surface: Surface, skin: Skin): string {
     if (window.toRow < 0) continue;
     for (let i = 0; i < field.length; i++) field[i] = map[i] === window.number ? 1 : -1;
     const colour = colourOf(tone, skin);
-    const d = regionPath(rings(surface, field, window), 0.35);
+    const d = regionPath(rings(surface, field, window), 0.6);
     svg += `<path d="${d}" fill="${colour}" stroke="${colour}" stroke-width="${number(cell * 0.7)}" stroke-linejoin="round"/>`;
   }
   return svg;
@@ -72,7 +72,7 @@ function shade(surface: Surface): string {
   const light = evenedLight(surface);
   const field = new Float32Array(light.length);
   for (let i = 0; i < field.length; i++) field[i] = surface.owner[i]! < 0 ? -1 : SHADE_BELOW - light[i]!;
-  const d = regionPath(rings(surface, field), 0.5, 3);
+  const d = regionPath(rings(surface, field), 0.8, 3);
   return `<path d="${d}" fill="#4a2412" fill-opacity=".17"/>`;
 }
 
@@ -131,8 +131,7 @@ function marks(surface: Surface, skin: Skin, line: number): string {
         continue;
       }
       const lift = mark.kind === "seam" ? 5 * scale : mark.kind === "feature" ? 14 * scale : 4 * scale;
-      for (const run of visibleRuns(surface, mark.points, own, lift))
-        lines[mark.kind] += curve(run.filter((_, i) => i % 2 === 0 || i === run.length - 1));
+      for (const run of visibleRuns(surface, mark.points, own, lift)) lines[mark.kind] += curve(thinned(run, 0.25));
     }
   }
   const path = (d: string, width: number, opacity: number) =>

@@ -233,7 +233,7 @@ export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"]): st
     .map(({ points }) => {
       const [first, last] = [points[0]!, points.at(-1)!];
       const closed = points.length > 6 && Math.hypot(first[0] - last[0], first[1] - last[1]) < 6;
-      return curve(thinned(softened(points, 1, false), 0.22)) + (closed ? "z" : "");
+      return curve(thinned(softened(points, 1, false), 0.34)) + (closed ? "z" : "");
     })
     .join("");
 }
@@ -249,7 +249,7 @@ export function visibleRuns(
   let open: Point[] | undefined;
   for (const point of refined(points.map((p) => project(surface.camera, p)))) {
     const [x, y, z] = point;
-    let visible = true;
+    let visible = x >= 0 && y >= 0 && x <= surface.camera.width && y <= surface.camera.height;
     for (const index of shapesNear(surface, x, y)) {
       const shape = surface.shapes[index]!;
       const slack = partIds.has(surface.parts[shape.part]!.id) ? lift : COVER + 0.4;

@@ -2,8 +2,8 @@
 export type Point = readonly [x: number, y: number];
 
 export function number(value: number): string {
-  const rounded = Math.round(value * 10) / 10;
-  return Object.is(rounded, -0) ? "0" : String(rounded);
+  const tenths = Math.round(value * 10);
+  return tenths === 0 ? "0" : String(tenths / 10);
 }
 const pair = (p: Point) => `${number(p[0])} ${number(p[1])}`;
 
@@ -54,21 +54,37 @@ export function softened(points: readonly Point[], rounds: number, closed: boole
   return now;
 }
 
-/** A smooth curve through the points (Catmull-Rom as cubic curves). Sharp turns stay sharp. */
+/** A smooth curve through the points (Catmull-Rom as cubic curves). Sharp turns stay sharp. Written relative, which is half as long. */
 export function curve(points: readonly Point[], closed = false): string {
   if (points.length < 2) return "";
-  if (points.length === 2) return `M${pair(points[0]!)}L${pair(points[1]!)}`;
   const n = points.length;
   const at = (i: number) => (closed ? points[(i + n) % n]! : points[Math.max(0, Math.min(n - 1, i))]!);
-  let text = `M${pair(points[0]!)}`;
+  // What has been written so far, rounded as it was written, so that errors do not add up.
+  let x = Math.round(points[0]![0] * 10) / 10;
+  let y = Math.round(points[0]![1] * 10) / 10;
+  let text = `M${number(x)} ${number(y)}`;
   for (let i = 0; i < (closed ? n : n - 1); i++) {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
     const gap = Math.hypot(c[0] - b[0], c[1] - b[1]);
     const first = tangent(a, b, c, gap);
     const second = tangent(b, c, d, gap);
-    text += `C${number(b[0] + first[0])} ${number(b[1] + first[1])} ${number(c[0] - second[0])} ${number(c[1] - second[1])} ${pair(c)}`;
+    const dx = Math.round((c[0] - x) * 10) / 10;
+    const dy = Math.round((c[1] - y) * 10) / 10;
+    text += relative("c", [b[0] + first[0] - x, b[1] + first[1] - y, c[0] - second[0] - x, c[1] - second[1] - y, dx, dy]);
+    x += dx;
+    y += dy;
   }
   return closed ? `${text}z` : text;
+}
+
+/** Numbers after a letter; a minus sign needs no space before it. */
+function relative(letter: string, values: readonly number[]): string {
+  let text = letter;
+  values.forEach((value, i) => {
+    const written = number(value);
+    text += i === 0 || written.startsWith("-") ? written : ` ${written}`;
+  });
+  return text;
 }
 
 /** A third of the way from b on, along the line from a to c; nothing where the line turns back on itself. */

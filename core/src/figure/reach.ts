@@ -2,7 +2,23 @@
 import { FOREARM, shoulderPlace, UPPER_ARM } from "./bones";
 import type { ArmPose } from "./pose";
 import { ARM_RANGES } from "./ranges";
-import { across, add, along, cross, DEGREE, dot, length, scale, subtract, turnX, turnZ, unit, type Frame, type Vector } from "./vector";
+import {
+  across,
+  add,
+  along,
+  cross,
+  DEGREE,
+  distance,
+  dot,
+  length,
+  scale,
+  subtract,
+  turnX,
+  turnZ,
+  unit,
+  type Frame,
+  type Vector,
+} from "./vector";
 
 /** Where the hand should be and which way the elbow should go. */
 export interface Goal {
@@ -48,6 +64,21 @@ const TURNS = bothWays(8, 56);
  * point it touches. Out of reach, the arm is laid straight towards the goal and the gap is reported in millimetres.
  */
 export function reach(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
+  // A raised arm lifts its own shoulder, which moves the reach: solved again from there until it stands still.
+  let result = reachFrom(arm, goal);
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const { shoulderFlexion, shoulderAbduction } = result.arm;
+    const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal);
+    const settled = distance(shoulderPlace(next.arm), shoulderPlace(result.arm)) < 0.2;
+    result = next;
+    if (settled) break;
+  }
+  return result;
+}
+
+const MOST_ROUNDS = 6;
+
+function reachFrom(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
   let best = reachWith(arm, goal.hand, goal.elbow);
   if (best.strain === 0 && best.problems.length === 0) return best;
   for (const degrees of TURNS.slice(1)) {

@@ -10,3 +10,4 @@ export { figureOf, lookOf, regionsOf, stage } from "./pictures";
 export { OWN_PREFIX, OwnMovement, ownMovementProblems, type OwnProblem } from "./own";
 export { findOwn } from "./catalogue";
 export { COACHING_CARDS, type CoachingCard } from "./coaching";
+export { sampleOwnMovement } from "./own.sample";

@@ -24,7 +24,7 @@ const everyDose = MOVEMENTS.flatMap((movement) => Object.values(movement.doses).
 describe("every movement", () => {
   it("is there once, and every phase has some", () => {
     expect(new Set(MOVEMENTS.map((movement) => movement.id)).size).toBe(MOVEMENTS.length);
-    expect(MOVEMENTS.length).toBeGreaterThanOrEqual(26);
+    expect(MOVEMENTS.length).toBeGreaterThanOrEqual(65);
     for (const phase of PHASES) expect(MOVEMENTS.filter((movement) => movement.phase === phase).length).toBeGreaterThanOrEqual(3);
   });
 
@@ -100,9 +100,18 @@ describe("filters", () => {
   const find = (filter: Parameters<typeof filterMovements>[1]) =>
     filterMovements(MOVEMENTS, filter, (movement) => words.movementName(movement.id)).map((movement) => movement.id);
   it("narrow by phase, region, posture, place and word", () => {
-    expect(find({ phases: ["glide"] })).toEqual(["median-glide", "ulnar-glide", "tendon-glide", "hook-to-fist"]);
+    expect(find({ phases: ["glide"] })).toEqual([
+      "median-glide",
+      "ulnar-glide",
+      "tendon-glide",
+      "hook-to-fist",
+      "radial-glide",
+      "arms-wide-floss",
+    ]);
     expect(find({ regions: ["thumbBase"], phases: ["stretch"] })).toEqual(["thumb-wrap-tilt"]);
-    expect(find({ reverses: ["thumbPressed"], phases: ["release"] })).toEqual(["palm-knuckle-circles"]);
+    expect(find({ school: "slowLowering" })).toContain("slow-lever-lower");
+    expect(find({ school: "slowLowering" })).not.toContain("squeeze");
+    expect(find({ reverses: ["thumbPressed"], phases: ["release"] })).toEqual(["palm-knuckle-circles", "thumb-support-tape"]);
     expect(find({ text: "  PALM-away " })).toEqual(["palm-away"]);
     expect(find({ place: { settings: ["any"], kit: [] } })).not.toContain("table-plant");
     expect(find({ place: { settings: SETTINGS, kit: [] } })).toContain("table-plant");

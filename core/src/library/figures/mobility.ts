@@ -125,7 +125,7 @@ const fingerLift = (push: boolean): FigureSource => ({
   arc: "fingertips",
   props: [{ kind: "table", place: [172, -312, 150], size: [320, 420] }],
   poses: [0, -26].map((base) => ({
-    right: atSide({ pronation: 90, shoulderAbduction: 0, elbow: 88, wristFlexion: -2, hand: liftOne(base) }),
+    right: atSide({ pronation: 80, shoulderAbduction: 0, elbow: 88, wristFlexion: -2, hand: liftOne(base) }),
     ...(push && {
       left: {
         hand: "roundPinch" as const,
@@ -263,32 +263,32 @@ export const mobility: FigureSources = {
     },
   },
   "curl-in-extension": {
-    figure: curl(ahead(30, 88), -62, "open", "hook"),
+    figure: curl(ahead(30, 80), -62, "open", "hook"),
     forms: {
-      "elbow-straight": curl(ahead(2, 88), -62, "open", "hook"),
+      "elbow-straight": curl(ahead(2, 80), -62, "open", "hook"),
       "hand-held": curl(
-        ahead(46, 88),
+        ahead(46, 80),
         -66,
         "open",
         "hook",
-        holds.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0], palm: [-0.07, -0.34, -0.94] }),
+        holds.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0], palm: [-0.13, -0.63, -0.76] }),
       ),
     },
-    wrong: { pose: { right: { ...ahead(30, 88), wristFlexion: -18, hand: "hook" } }, watch: 0 },
+    wrong: { pose: { right: { ...ahead(30, 80), wristFlexion: -18, hand: "hook" } }, watch: 0 },
   },
   "curl-in-flexion": {
-    figure: curl(ahead(30, 88), 66, "open", "softFist"),
+    figure: curl(ahead(30, 80), 66, "open", "softFist"),
     forms: {
-      "elbow-straight": curl(ahead(2, 88), 66, "open", "softFist"),
+      "elbow-straight": curl(ahead(2, 80), 66, "open", "softFist"),
       "hand-held": curl(
-        ahead(46, 88),
+        ahead(46, 80),
         70,
         "open",
         "softFist",
         holds.pressesBackOfHand({ fingers: [-0.7, 0.67, -0.35], palm: [-0.25, 0.24, 0.94] }),
       ),
     },
-    wrong: { pose: { right: { ...ahead(30, 88), wristFlexion: 14, hand: "softFist" } }, watch: 0 },
+    wrong: { pose: { right: { ...ahead(30, 80), wristFlexion: 14, hand: "softFist" } }, watch: 0 },
   },
   "curl-palm-up": {
     figure: curl(ahead(30, -80), 58, "softFist", "open"),

@@ -28,7 +28,7 @@ const knuckle = (x: number, y: number): PoseInput => ({
   right: { shoulderFlexion: 24, shoulderRotation: -22, elbow: 96, pronation: -70, hand: "relaxed" },
   left: {
     hand: { shape: "fist", index: { base: 58, middle: 104, end: 62, spread: 0 } },
-    touch: { part: "otherHand", at: [x, y, 15], with: "knuckles", fingers: [-0.8, 0.4, 0], palm: [0, 0, -1], elbow: [-1, -0.4, 0] },
+    touch: { part: "otherHand", at: [x, y, 15], with: "knuckles", fingers: [-0.2, 0.9, 0], palm: [0, 0, -1], elbow: [-1, -0.4, 0] },
   },
 });
 

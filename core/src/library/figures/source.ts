@@ -29,7 +29,7 @@ export const upright = (arm: ArmInput = {}): ArmInput => ({
   shoulderAbduction: 4,
   shoulderRotation: -16,
   elbow: 122,
-  pronation: 88,
+  pronation: 80,
   ...arm,
 });
 

@@ -7,7 +7,7 @@ const reach = (elbow: number, arm: ArmInput = {}): ArmInput => ({
   shoulderAbduction: elbow > 60 ? 0 : -14,
   girdleProtraction: -8,
   elbow,
-  pronation: 88,
+  pronation: 80,
   ...arm,
 });
 const arms = { focus: "arm", view: "right", arc: "fingertips" } as const;
@@ -224,7 +224,7 @@ const backs = (degrees: number, y = -418): FigureSource => ({
   poses: [8, degrees].map((now) => ({
     ...both({
       hand: "together",
-      touch: { part: "world", at: [-140, y, 290], with: "backOfHand", fingers: [0.2, 0, -1], palm: [0, 1, 0], elbow: [-1, 0.2, -0.4] },
+      touch: { part: "world", at: [-140, y, 290], with: "backOfHand", fingers: [0.45, 0, -1], palm: [0, 1, 0], elbow: [-1, 0.2, -0.4] },
     }),
     trunk: { lean: now },
   })),
@@ -333,11 +333,11 @@ export const stretch: FigureSources = {
     },
   },
   "hand-drop": {
-    figure: handDrop("together", 88),
-    forms: { "soft-fist": handDrop("softFist", 88), "full-fist": handDrop("fist", 90) },
+    figure: handDrop("together", 80),
+    forms: { "soft-fist": handDrop("softFist", 80), "full-fist": handDrop("fist", 80) },
     wrong: {
       pose: {
-        right: reach(24, { pronation: 88, wristFlexion: 70, girdleRaise: 32, hand: "together" }),
+        right: reach(24, { pronation: 80, wristFlexion: 70, girdleRaise: 32, hand: "together" }),
         left: holds.pressesBackOfHand({}, { girdleProtraction: 26 }),
       },
       watch: 0,
@@ -422,7 +422,7 @@ export const stretch: FigureSources = {
       watch: 0,
     },
   },
-  "back-of-hand-lean": { figure: backs(12, -396), forms: { light: backs(10), lean: backs(22) } },
+  "back-of-hand-lean": { figure: backs(12, -412), forms: { light: backs(10), lean: backs(22) } },
   "under-foot-press": {
     figure: {
       focus: "whole",
@@ -479,7 +479,7 @@ export const stretch: FigureSources = {
           shoulderAbduction: 4,
           shoulderRotation: -16,
           elbow: 118,
-          pronation: 86,
+          pronation: 80,
           hand: {
             shape: "open",
             index: { base: 0, middle: 6, end: 4, spread: apart },
@@ -513,7 +513,7 @@ export const stretch: FigureSources = {
       way: "round",
       arc: "knuckles",
       poses: [60, 56, 60, 56].map((wristFlexion, i) =>
-        both({ shoulderFlexion: 40, elbow: 118, pronation: 84, wristFlexion, deviation: [-10, 0, 16, 0][i]!, hand: "softFist" }),
+        both({ shoulderFlexion: 40, elbow: 118, pronation: 80, wristFlexion, deviation: [-10, 0, 16, 0][i]!, hand: "softFist" }),
       ),
     },
   },

@@ -35,6 +35,9 @@ interface ScoreProps {
   slotSec: number;
 }
 
+/** Height of the row of tabs above the lanes: number, picture, name. */
+const TABS = 132;
+
 export function Score({ session, timeline, slotSec }: ScoreProps) {
   const words = wordsIn();
   const itemId = useAppSelector((state) => state.editor.itemId);
@@ -79,7 +82,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
 
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "40px minmax(0, 1fr) 104px", columnGap: 1 }}>
-      <Box sx={{ pt: "66px", display: "grid", gridTemplateRows: `${LANE}px ${LANE}px`, justifyItems: "center", alignItems: "center" }}>
+      <Box sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px`, justifyItems: "center", alignItems: "center" }}>
         <SideMark side="left" size={34} />
         <SideMark side="right" size={34} />
       </Box>
@@ -92,7 +95,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
             tabIndex={0}
             aria-activedescendant={itemId ? `tab-${itemId}` : undefined}
             onKeyDown={keys}
-            sx={{ display: "flex", height: 132, alignItems: "stretch", borderRadius: 1, "&:focus-visible": { outlineOffset: -3 } }}
+            sx={{ display: "flex", height: TABS, alignItems: "stretch", borderRadius: 1, "&:focus-visible": { outlineOffset: -3 } }}
           >
             <SortableContext items={session.items.map((item) => item.id)} strategy={horizontalListSortingStrategy}>
               {blocksOf(timeline).flatMap((block) =>
@@ -153,7 +156,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
           <Ruler timeline={timeline} slotSec={slotSec} pxPerSec={pxPerSec} width={width} />
         </Box>
       </Box>
-      <Box sx={{ pt: "66px", display: "grid", gridTemplateRows: `${LANE}px ${LANE}px auto`, alignItems: "center" }}>
+      <Box sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px auto`, alignItems: "center" }}>
         <LaneTotal sec={totals.tensionSec.left} tone="hand.left" />
         <LaneTotal sec={totals.tensionSec.right} tone="hand.right" />
         <Box sx={{ alignSelf: "start" }}>

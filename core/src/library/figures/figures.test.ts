@@ -1,0 +1,131 @@
+import { gzipSync } from "node:zlib";
+import { bonesOf, mirrorPose, poseAlong, REFERENCE_RANGES, SIDE_NAMES, StagedFigure, type Figure, type Pose } from "../../figure";
+import { touchingPlace } from "../../figure/contact";
+import { wordsIn } from "../../language";
+import { COACHING_CARDS, figureOf, figuresOf, lookOf, MOVEMENTS, poseProblems, regionsOf, stage } from "..";
+import { FELT_AT } from "../../figure/landmarks";
+
+const words = wordsIn("en");
+const everyForm = MOVEMENTS.flatMap((movement) => movement.forms.map((form) => [movement.id, form.id] as const));
+const own = (movementId: string, formId: string) => figuresOf(movementId)!.forms[formId] !== undefined;
+const allPoses = ({ poses, slide }: Figure): Pose[] => [...poses, ...(slide ?? [])];
+
+it("has a figure for every movement and form, and no figure without its movement", () => {
+  for (const [movementId, formId] of everyForm) expect(figureOf(movementId, formId)).toBeDefined();
+  for (const { id, forms } of MOVEMENTS)
+    for (const formId of Object.keys(figuresOf(id)!.forms)) expect(forms.map((form) => form.id)).toContain(formId);
+});
+
+describe.each(
+  MOVEMENTS.map(({ id, phase, forms, startForm }) => ({
+    id,
+    phase,
+    formIds: forms.map((form) => form.id).filter((formId) => formId === startForm || own(id, formId)),
+  })),
+)("$id", ({ id, phase, formIds }) => {
+  it("keeps every joint in its range and every hand in reach, on the way too", () => {
+    for (const formId of formIds) {
+      const figure = figureOf(id, formId)!;
+      const spans = figure.way === "thereAndBack" ? figure.poses.length - 1 : figure.poses.length;
+      const between = Array.from({ length: spans }, (_, i) => poseAlong(figure.poses, i + 0.5, figure.way));
+      for (const pose of [...allPoses(figure), ...(figure.way === "round" ? [] : between)]) expect(poseProblems(pose)).toEqual([]);
+      if (phase === "stretch" || phase === "mobility")
+        for (const pose of allPoses(figure)) {
+          const arms = bonesOf(pose).arms;
+          const working = figure.both ? SIDE_NAMES : (["right"] as const);
+          for (const side of working)
+            for (const [joint, { least, most }] of Object.entries(REFERENCE_RANGES)) {
+              const degrees = arms[side]!.solved[joint as keyof typeof REFERENCE_RANGES];
+              expect([joint, degrees >= least - 6 && degrees <= most + 6]).toEqual([joint, true]);
+            }
+        }
+    }
+  });
+
+  it("touches what it should touch, within 15 mm", () => {
+    for (const formId of formIds)
+      for (const pose of allPoses(figureOf(id, formId)!)) {
+        const { arms } = bonesOf(pose);
+        for (const side of SIDE_NAMES) {
+          const touch = pose[side]?.touch;
+          if (!touch || (!touch.part.startsWith("otherFore") && !touch.part.startsWith("otherHand"))) continue;
+          const arm = arms[side]!;
+          const other = arms[side === "right" ? "left" : "right"]!;
+          const frame = touch.part === "otherHand" ? other.hand : { ...other.wrist, o: other.fore.o };
+          const [x, y, z] = touch.at;
+          const wanted = [0, 1, 2].map((i) => frame.o[i]! + frame.x[i]! * x + frame.y[i]! * y + frame.z[i]! * z);
+          const [px, py, pz] = touchingPlace(arm.solved.hand, touch.with);
+          const there = [0, 1, 2].map((i) => arm.hand.o[i]! + arm.hand.x[i]! * px + arm.hand.y[i]! * py + arm.hand.z[i]! * pz);
+          expect(Math.hypot(...wanted.map((value, i) => value - there[i]!))).toBeLessThan(15);
+        }
+      }
+  });
+
+  it("is drawn whole on both sides: no part without a number, both letters, small enough", () => {
+    for (const formId of formIds)
+      for (const side of SIDE_NAMES) {
+        const svg = stage(id, formId, { side, width: 320, height: 240, cell: 2 }).still();
+        expect(svg).not.toMatch(/NaN|Infinity|undefined/);
+        const shown = figureOf(id, formId)!.poses.at(-1)!;
+        for (const each of SIDE_NAMES) {
+          const drawn = (side === "right" ? shown : mirrorPose(shown))[each] !== undefined;
+          expect([formId, side, each, svg.includes(`class="side-${each}"`)]).toEqual([formId, side, each, drawn]);
+        }
+        expect(svg.length).toBeLessThan(60_000);
+      }
+  });
+
+  it("is told in words from its poses", () => {
+    const text = words.figure(figureOf(id)!, "left", words.movementName(id));
+    expect(text.length).toBeGreaterThan(40);
+    expect(text).not.toMatch(/figure\.|\{\{|undefined/);
+  });
+});
+
+it("at full size stays under 60 kB, and under 15 kB packed", () => {
+  for (const id of ["palm-away", "median-glide", "table-plant", "curl-turn-lower", "fist-and-star", "head-press"]) {
+    const svg = stage(id).still();
+    expect(svg.length).toBeLessThan(60_000);
+    expect(gzipSync(svg).length).toBeLessThan(15_000);
+  }
+});
+
+it("shows the commonest cheat different from the end it spoils, and names it", () => {
+  for (const { id } of MOVEMENTS) {
+    const { wrong, figure } = figuresOf(id)!;
+    if (!wrong) continue;
+    expect(wrong.pose).not.toEqual(figure.poses.at(-1));
+    expect([id, words.movement(id).watch[wrong.watch]]).toEqual([id, expect.any(String)]);
+    bonesOf(wrong.pose);
+  }
+});
+
+it("marks where it is felt for every region, and says at most two", () => {
+  for (const { id, regions } of MOVEMENTS) {
+    for (const region of [...regions.worked, ...regions.stretched, ...regions.released]) expect(FELT_AT[region]).toBeDefined();
+    expect(regionsOf(id).length).toBeLessThanOrEqual(2);
+  }
+  expect(stage("wrist-nod").still()).toContain('class="felt"');
+});
+
+it("glides stop at the step their form uses, and slide there", () => {
+  for (const id of ["median-glide", "ulnar-glide", "radial-glide"])
+    for (const form of MOVEMENTS.find((movement) => movement.id === id)!.forms) {
+      const figure = figureOf(id, form.id)!;
+      expect(figure.poses).toHaveLength(form.stepsUsed!);
+      expect(figure.slide).toBeDefined();
+    }
+});
+
+it("draws every coaching card as two poses that differ and can be held", () => {
+  expect(COACHING_CARDS).toHaveLength(11);
+  for (const { id, figure, postures } of COACHING_CARDS) {
+    expect(figure.poses).toHaveLength(2);
+    for (const pose of figure.poses) {
+      expect([id, poseProblems(pose)]).toEqual([id, []]);
+      expect(new StagedFigure(figure, { look: lookOf(id), width: 300, height: 225 }).at(pose)).not.toMatch(/NaN/);
+    }
+    expect(postures.length).toBeGreaterThan(0);
+    expect(words.coaching(id).title).not.toContain("coaching.");
+  }
+});
