@@ -11,8 +11,8 @@ process.env.JOURNEY_DATA ??= mkdtempSync(path.join(tmpdir(), "kind-grip-journeys
 export default defineConfig({
   testDir: ".",
   workers: 1,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 240_000,
+  expect: { timeout: 25_000 },
   reporter: [["list"], ["json"]],
   outputDir: path.join(tmpdir(), "kind-grip-journey-results"),
   use: {

@@ -3,12 +3,14 @@ import { performance } from "node:perf_hooks";
 import { readRoster, guessColumns, readRosterText } from "../src/crew";
 import { clashesOf, patternPreset, shiftsFrom, type Placed } from "../src/dayplan";
 import { wordsIn } from "../src/language";
-import { FORM_TIMINGS, MOVEMENTS, newItem, tensionRegions, DEFAULT_STYLE } from "../src/library";
+import { FORM_TIMINGS, MOVEMENTS, newItem, stage, tensionRegions, DEFAULT_STYLE } from "../src/library";
 import { cuesOf } from "../src/run";
 import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
 import { sampleId, sampleSession } from "../src/session/sample";
 
 const ROUNDS = 15;
+/** As the interface draws what moves. */
+const MOTION_CELL = 3.2;
 
 function perOperation(run: () => unknown): number {
   let best = Infinity;
@@ -58,6 +60,17 @@ const table: [string, () => unknown, number | null][] = [
     null,
   ],
 ];
+
+const frame = (movementId: string) => {
+  const staged = stage(movementId, undefined, { width: 600, cell: MOTION_CELL, regions: [] });
+  let place = 0;
+  return () => staged.moment((place += 0.037) % 1);
+};
+table.push(
+  ["draw a moving frame, one-arm close-up", frame("wrist-nod"), 6],
+  ["draw a moving frame, whole upper body", frame("open-chest"), 12],
+  ["draw a still with ghost, arc and mark", () => stage("palm-away").still(), null],
+);
 
 let missed = false;
 for (const [name, run, aimMs] of table) {

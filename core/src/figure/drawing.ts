@@ -55,13 +55,17 @@ function fills(surface: Surface, skin: Skin): string {
     if (row < tone.fromRow) tone.fromRow = row;
     if (row > tone.toRow) tone.toRow = row;
   }
-  const field = new Float32Array(map.length);
+  const field = new Float32Array(map.length).fill(-1);
   let svg = "";
   for (const [tone, window] of tones) {
     if (window.toRow < 0) continue;
-    for (let i = 0; i < field.length; i++) field[i] = map[i] === window.number ? 1 : -1;
+    for (let row = window.fromRow; row <= window.toRow; row++)
+      for (let i = row * columns + window.fromColumn; i <= row * columns + window.toColumn; i++)
+        field[i] = map[i] === window.number ? 1 : -1;
     const colour = colourOf(tone, skin);
     const d = regionPath(rings(surface, field, window), 0.6);
+    for (let row = window.fromRow; row <= window.toRow; row++)
+      field.fill(-1, row * columns + window.fromColumn, row * columns + window.toColumn + 1);
     svg += `<path d="${d}" fill="${colour}" stroke="${colour}" stroke-width="${number(cell * 0.7)}" stroke-linejoin="round"/>`;
   }
   return svg;

@@ -11,7 +11,7 @@ export interface Stroke {
   points: Point[];
 }
 /** Pixels between two samples of an outline. */
-const SPACING = 3.5;
+const SPACING = 4;
 /** Pixels another surface must be nearer to hide a line. */
 const COVER = 0.8;
 /** How far beyond a line it is looked what lies behind. */
@@ -39,7 +39,7 @@ export function outlineOf(surface: Surface): Stroke[] {
     for (const disc of discs) {
       if (disc.x + disc.r < 0 || disc.x - disc.r > surface.camera.width || disc.y + disc.r < 0 || disc.y - disc.r > surface.camera.height)
         continue;
-      follow(surface, index, roundOf(disc), true, strokes);
+      if (showsAnywhere(surface, index, disc)) follow(surface, index, roundOf(disc), true, strokes);
     }
   });
   return joined(strokes);
@@ -75,6 +75,18 @@ function roundOf({ x, y, z, r }: Disc): Sample[] {
 
 /** Index of the shape that hid the last sample. */
 let hider = -1;
+
+/** A quick look all round: most balls lie wholly inside their limb, and their circles need no closer one. */
+function showsAnywhere(surface: Surface, part: number, { x, y, z, r }: Disc): boolean {
+  const count = Math.max(10, Math.ceil(r / 2.2));
+  for (let i = 0; i < count; i++) {
+    const turn = (i / count) * 2 * Math.PI;
+    const nx = Math.cos(turn);
+    const ny = Math.sin(turn);
+    if (seenOf(surface, part, { x: x + nx * r, y: y + ny * r, z, nx, ny }) !== "hidden") return true;
+  }
+  return false;
+}
 
 type Seen = Stroke["kind"] | "hidden";
 

@@ -2,8 +2,12 @@
 export type Point = readonly [x: number, y: number];
 
 export function number(value: number): string {
+  // Put together from whole numbers: writing out a fraction takes many times as long, and a picture has thousands.
   const tenths = Math.round(value * 10);
-  return tenths === 0 ? "0" : String(tenths / 10);
+  const size = tenths < 0 ? -tenths : tenths;
+  const whole = (size / 10) | 0;
+  const rest = size - whole * 10;
+  return (tenths < 0 ? "-" : "") + (rest === 0 ? whole : whole === 0 ? `.${rest}` : `${whole}.${rest}`);
 }
 const pair = (p: Point) => `${number(p[0])} ${number(p[1])}`;
 

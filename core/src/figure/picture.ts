@@ -122,7 +122,7 @@ export class StagedFigure {
   private frame(content: string): string {
     const { width, height } = this;
     const title = this.options.title ? `<title>${escaped(this.options.title)}</title>` : "";
-    return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" role="img">${title}${content}</svg>`;
+    return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}"${title ? ' role="img"' : ""}>${title}${content}</svg>`;
   }
 }
 
