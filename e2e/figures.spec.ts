@@ -90,13 +90,11 @@ test("find a movement, play it, make an own one, use it in a session, print it",
     });
     await page.goto("/library");
     await expect(page.getByText("78 of 78 movements")).toBeVisible();
-    await page
-      .getByLabel("Movement file")
-      .setInputFiles({
-        name: "broken.json",
-        mimeType: "application/json",
-        buffer: Buffer.from(file.toString("utf8").replace(/"elbow": 90/, '"elbow": 190')),
-      });
+    await page.getByLabel("Movement file").setInputFiles({
+      name: "broken.json",
+      mimeType: "application/json",
+      buffer: Buffer.from(file.toString("utf8").replace(/"elbow": 90/, '"elbow": 190')),
+    });
     await expect(page.getByRole("dialog")).toContainText("right.elbow is 190°");
     await page.getByRole("button", { name: "Close" }).click();
     await page.getByLabel("Movement file").setInputFiles({ name: "copy.json", mimeType: "application/json", buffer: file });

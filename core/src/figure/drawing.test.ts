@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { axesOf, framing, project, VIEWS, type Camera } from "./camera";
 import { draw } from "./drawing";
 import { outlineOf } from "./outline";
-import { curve, thinned, type Point } from "./path";
+import { curve, thinned, type Point } from "./svg-path";
 import { regionPath, rings } from "./regions";
 import { PartBuilder, type Part } from "./solid";
 import { frontAt, surfaceOf } from "./surface";

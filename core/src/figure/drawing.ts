@@ -2,7 +2,7 @@
 import type { ArmBones, Bones } from "./bones";
 import { project, type Camera } from "./camera";
 import { facesViewer, outlineOf, strokePath, visibleRuns } from "./outline";
-import { curve, number, polygon, thinned, type Point } from "./path";
+import { curve, number, polygon, thinned, type Point } from "./svg-path";
 import { SIDE_NAMES, type SideName } from "./pose";
 import { regionPath, rings, type Window } from "./regions";
 import type { Part, Tone } from "./solid";
@@ -76,7 +76,7 @@ function shade(surface: Surface): string {
   const light = evenedLight(surface);
   const field = new Float32Array(light.length);
   for (let i = 0; i < field.length; i++) field[i] = surface.owner[i]! < 0 ? -1 : SHADE_BELOW - light[i]!;
-  const d = regionPath(rings(surface, field), 0.8, 3);
+  const d = regionPath(rings(surface, field), 1.2, 3);
   return `<path d="${d}" fill="#4a2412" fill-opacity=".17"/>`;
 }
 

@@ -3,7 +3,7 @@
  * something to tell apart. A line against the ground is `outer`; against another surface, `inner`.
  */
 import { project, projectDirection } from "./camera";
-import { curve, softened, thinned, type Point } from "./path";
+import { curve, softened, thinned, type Point } from "./svg-path";
 import { frontOf, shapesNear, type Disc, type RodShape, type Surface } from "./surface";
 
 export interface Stroke {
@@ -245,7 +245,7 @@ export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"]): st
     .map(({ points }) => {
       const [first, last] = [points[0]!, points.at(-1)!];
       const closed = points.length > 6 && Math.hypot(first[0] - last[0], first[1] - last[1]) < 6;
-      return curve(thinned(softened(points, 1, false), 0.34)) + (closed ? "z" : "");
+      return curve(thinned(softened(points, 1, false), 0.38)) + (closed ? "z" : "");
     })
     .join("");
 }

@@ -4,7 +4,7 @@ import { project, type Camera } from "./camera";
 import type { Figure } from "./figure";
 import { FELT_AT, landmark, pivotOf, type Landmark } from "./landmarks";
 import { poseAlong } from "./motion";
-import { curve, number, type Point } from "./path";
+import { curve, number, type Point } from "./svg-path";
 import { SIDE_NAMES, type SideName } from "./pose";
 import { regionPath, rings } from "./regions";
 import { posedFor, type Scene } from "./scene";
@@ -27,7 +27,7 @@ export function ghost(start: Scene, now: Scene, camera: Camera, cell: number): s
   const surface = surfaceOf(moved, camera, cell);
   const field = new Float32Array(surface.owner.length);
   for (let i = 0; i < field.length; i++) field[i] = surface.owner[i]! < 0 ? -1 : 1;
-  const d = regionPath(rings(surface, field), 0.8, 3);
+  const d = regionPath(rings(surface, field), 1, 3);
   return `<path class="ghost" d="${d}" fill="#8d8778" fill-opacity=".16" stroke="#8d8778" stroke-width="1.5" stroke-dasharray="6 5"/>`;
 }
 
@@ -111,7 +111,7 @@ export function felt(surface: Surface, bones: Bones, regions: readonly string[],
   let svg = "";
   for (const least of [0, 0.25, 0.5]) {
     const shifted = least === 0 ? field : field.map((value) => value - least);
-    const d = regionPath(rings(surface, shifted), 0.8, 3);
+    const d = regionPath(rings(surface, shifted), 1, 3);
     if (d) svg += `<path d="${d}" fill="${FELT}" fill-opacity=".24"/>`;
   }
   return svg && `<g class="felt">${svg}</g>`;

@@ -4,7 +4,7 @@ import { draw } from "./drawing";
 import { framing, MIRRORED_VIEW, VIEWS, type Camera, type ViewName } from "./camera";
 import { eased, poseAlong, poseBetween } from "./motion";
 import { arc, felt, ghost } from "./overlay";
-import { number } from "./path";
+import { number } from "./svg-path";
 import { SIDE_NAMES, type Pose, type SideName } from "./pose";
 import { cameraFor, insetRadius, sceneOf, type Look, type Scene, type Staging } from "./scene";
 

@@ -1,5 +1,5 @@
 /** From the map of the surface to filled shapes: marching squares (Lorensen and Cline 1987, in the plane) over a field of numbers. */
-import { curve, softened, thinned, type Point } from "./path";
+import { curve, softened, thinned, type Point } from "./svg-path";
 
 export interface Grid {
   cell: number;

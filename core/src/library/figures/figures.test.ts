@@ -1,4 +1,3 @@
-import { gzipSync } from "node:zlib";
 import { bonesOf, mirrorPose, poseAlong, REFERENCE_RANGES, SIDE_NAMES, StagedFigure, type Figure, type Pose } from "../../figure";
 import { touchingPlace } from "../../figure/contact";
 import { wordsIn } from "../../language";
@@ -80,14 +79,6 @@ describe.each(
     expect(text.length).toBeGreaterThan(40);
     expect(text).not.toMatch(/figure\.|\{\{|undefined/);
   });
-});
-
-it("at full size stays under 60 kB, and under 15 kB packed", () => {
-  for (const id of ["palm-away", "median-glide", "table-plant", "curl-turn-lower", "fist-and-star", "head-press"]) {
-    const svg = stage(id).still();
-    expect(svg.length).toBeLessThan(60_000);
-    expect(gzipSync(svg).length).toBeLessThan(15_000);
-  }
 });
 
 it("shows the commonest cheat different from the end it spoils, and names it", () => {
