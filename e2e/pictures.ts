@@ -28,7 +28,19 @@ const PICTURES: Record<string, Picture> = {
   },
   "crew-settings": async (page, crew) => goTo(page, `/crews/${await crew("Saltmarsh")}/settings`),
   library: (page) => goTo(page, "/library"),
-  movement: (page) => goTo(page, "/library/palm-away"),
+  movement: async (page) => {
+    await goTo(page, "/library/palm-away");
+    await page.waitForTimeout(1500);
+  },
+  coaching: async (page) => {
+    await goTo(page, "/library");
+    await page.getByRole("heading", { name: "For the work itself" }).evaluate((heading) => heading.scrollIntoView());
+    await page.waitForTimeout(2500);
+  },
+  studio: async (page) => {
+    await goTo(page, "/library/studio");
+    await page.waitForTimeout(1200);
+  },
   program: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/program`);
     await page.getByRole("link", { name: /block 1/ }).click();

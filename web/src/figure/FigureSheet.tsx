@@ -13,6 +13,7 @@ interface FigureSheetProps {
 export function FigureSheet({ svg, title, aspect = 4 / 3, sx }: FigureSheetProps) {
   return (
     <Box
+      className="figure"
       {...(title ? { role: "img", "aria-label": title } : { "aria-hidden": true })}
       sx={{
         aspectRatio: String(aspect),

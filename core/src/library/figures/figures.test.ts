@@ -35,7 +35,9 @@ describe.each(
           for (const side of working)
             for (const [joint, { least, most }] of Object.entries(REFERENCE_RANGES)) {
               const degrees = arms[side]!.solved[joint as keyof typeof REFERENCE_RANGES];
-              expect([joint, degrees >= least - 6 && degrees <= most + 6]).toEqual([joint, true]);
+              // A hand that is leaned on or clasped turns a little further than it would by itself.
+              const more = pose[side]!.touch ? 12 : 0.5;
+              expect([formId, joint, degrees >= least - more && degrees <= most + more]).toEqual([formId, joint, true]);
             }
         }
     }
@@ -63,7 +65,7 @@ describe.each(
   it("is drawn whole on both sides: no part without a number, both letters, small enough", () => {
     for (const formId of formIds)
       for (const side of SIDE_NAMES) {
-        const svg = stage(id, formId, { side, width: 320, height: 240, cell: 2 }).still();
+        const svg = stage(id, formId, { side, width: 320, height: 240, cell: 3 }).still();
         expect(svg).not.toMatch(/NaN|Infinity|undefined/);
         const shown = figureOf(id, formId)!.poses.at(-1)!;
         for (const each of SIDE_NAMES) {
