@@ -104,6 +104,12 @@ const wanted = values.only ? values.only.split(",") : Object.keys(PICTURES);
 for (const name of wanted) {
   await PICTURES[name]!(page, crew);
   await page.waitForTimeout(350);
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll(".figure")].every((sheet) => {
+      const { top, bottom } = sheet.getBoundingClientRect();
+      return bottom < 0 || top > innerHeight || sheet.firstElementChild !== null;
+    }),
+  );
   await page.screenshot({ path: path.join(values.out, `${name}.png`) });
   process.stdout.write(`${name}\n`);
 }

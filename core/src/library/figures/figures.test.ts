@@ -63,8 +63,8 @@ describe.each(
   });
 
   it("is drawn whole on both sides: no part without a number, both letters, small enough", () => {
-    for (const formId of formIds)
-      for (const side of SIDE_NAMES) {
+    for (const [i, formId] of formIds.entries())
+      for (const side of i === 0 ? SIDE_NAMES : (["right"] as const)) {
         const staged = stage(id, formId, { side, width: 320, height: 240, cell: 3 });
         const svg = i === 0 ? staged.still() : staged.at(staged.figure.poses.at(-1)!);
         expect(svg).not.toMatch(/NaN|Infinity|undefined/);
