@@ -36,24 +36,22 @@ function Card({ card: { id, figure, betterProps, postures } }: { card: CoachingC
     <Box component="li" sx={{ breakInside: "avoid" }}>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
         {figure.poses.map((pose, i) => (
-          <Box key={i} sx={{ position: "relative" }}>
+          <Box key={i}>
             <FigurePicture request={request(i === 1)} pose={pose} poseKey={String(i)} silent />
-            <Box
+            <Typography
               sx={{
-                position: "absolute",
-                left: 8,
-                top: 8,
                 display: "flex",
                 alignItems: "center",
                 gap: 0.5,
-                fontSize: "0.875rem",
+                mt: 0.25,
+                fontSize: "0.9375rem",
                 fontWeight: 700,
-                color: i === 0 ? "#9E2B25" : "#17594F",
+                color: i === 0 ? "error.main" : "primary.main",
               }}
             >
               {i === 0 ? <X size={18} aria-hidden /> : <Check size={18} aria-hidden />}
               {i === 0 ? "Awkward" : "Better"}
-            </Box>
+            </Typography>
           </Box>
         ))}
       </Box>

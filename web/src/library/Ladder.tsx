@@ -15,7 +15,7 @@ export function Ladder({ movement, chosen, onChoose }: { movement: Movement; cho
         display: "grid",
         gridTemplateColumns: "repeat(auto-fill, minmax(108px, 1fr))",
         gap: 1.5,
-        alignItems: "end",
+        alignItems: "start",
       }}
     >
       {movement.forms.map((form, rung) => (
