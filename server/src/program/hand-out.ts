@@ -2,7 +2,7 @@
 import { createRequire } from "node:module";
 import path from "node:path";
 import { wordsIn, type Words } from "@kind-grip/core/language";
-import { figureOf, findMovement, FORM_TIMINGS, stage } from "@kind-grip/core/library";
+import { figureOf, findMovement, FORM_TIMINGS, OWN_PREFIX, stage } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
@@ -16,6 +16,22 @@ const LINE = "#D9D2C3";
 const WARM = "#A34A17";
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
 const FULL_SIZE_ITEMS = 6.4;
+/** Pictures already drawn for paper, the oldest forgotten first: every attempt at a page and every print asks for the same ones. */
+const KEPT = 200;
+const pictures = new Map<string, string>();
+
+function drawn({ movementId, formId }: Item): string {
+  const figure = figureOf(movementId, formId);
+  // The figure itself is in the key: an own movement may be changed under its id.
+  const key = movementId.startsWith(OWN_PREFIX) ? JSON.stringify([movementId, formId, figure]) : `${movementId}/${formId}`;
+  const known = pictures.get(key);
+  if (known !== undefined) return known;
+  const svg = stage(movementId, formId).still();
+  pictures.set(key, svg);
+  if (pictures.size > KEPT) pictures.delete(pictures.keys().next().value!);
+  return svg;
+}
+
 /** Width of a figure at full size. */
 const FIGURE_POINTS = 112;
 /** Tried in turn, should the texts be longer than usual. */
@@ -123,7 +139,7 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
       {
         columns: [
           { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: size(26) },
-          ...(figureOf(item.movementId) ? [{ svg: stage(item.movementId, item.formId).still(), width: size(FIGURE_POINTS) }] : []),
+          ...(figureOf(item.movementId) ? [{ svg: drawn(item), width: size(FIGURE_POINTS) }] : []),
           {
             stack: [
               {

@@ -99,7 +99,7 @@ describe("the hand-out", () => {
     full.sessions[0]!.items = Array.from({ length: 10 }, (_, i) => ({ ...items[i % 2]!, id: uuid() }));
     await save(1, full);
     expect(await pagesOf(world.programId)).toBe(2);
-  }, 30_000);
+  }, 120_000);
 
   it("of an empty program says so on one page", async () => {
     await save(1, { ...world.program, sessions: [] });
