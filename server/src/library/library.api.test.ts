@@ -62,7 +62,7 @@ describe("own movements", () => {
     const paper = await trainer.get(`/api/programs/${world.programId}/hand-out.pdf`).buffer(true);
     expect([paper.status, (paper.body as Buffer).subarray(0, 4).toString()]).toEqual([200, "%PDF"]);
     expect((await trainer.send("post", `/api/movements/${id}/restore`)).body.removed).toBe(false);
-  });
+  }, 120_000);
 
   it("travel as a file and come in under a new id; a broken file says where", async () => {
     const [id, copy] = [uuid(), uuid()];

@@ -104,7 +104,7 @@ describe("the hand-out", () => {
   it("of an empty program says so on one page", async () => {
     await save(1, { ...world.program, sessions: [] });
     expect(await pagesOf(world.programId)).toBe(1);
-  });
+  }, 60_000);
 });
 
 it("a removed program is gone and comes back", async () => {
