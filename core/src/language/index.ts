@@ -5,6 +5,7 @@
 import i18next, { type i18n } from "i18next";
 import { findMovement, findOwn } from "../library";
 import type { Dose } from "../session";
+import type { QuestionId, Symptom } from "../safety";
 import type { Figure, HandShapeName, SideName } from "../figure";
 import { en } from "./en";
 import { figureText } from "./figure-text";
@@ -32,6 +33,11 @@ export interface Words {
   handShape(name: HandShapeName): string;
   /** What a coaching card says. */
   coaching(id: string): { title: string; why: string };
+  /** A safety question: as it is asked, and its short name. */
+  safety(id: QuestionId): { ask: string; short: string };
+  referral(key: keyof Catalogue["referral"], values?: Record<string, string | number>): string;
+  symptomKind(kind: Symptom["kind"]): string;
+  nights(nights: Symptom["nights"]): string;
 }
 
 const made = new Map<string, Words>();
@@ -81,6 +87,10 @@ function wordsFrom(instance: i18n, language: string): Words {
     figure: (figure, side, name) => figureText((key, values) => text(`figure.${key}`, values), figure, side, name),
     handShape: (name) => text(`figure.hand.${name}`),
     coaching: (id) => ({ title: text(`coaching.${id}.title`), why: text(`coaching.${id}.why`) }),
+    safety: (id) => ({ ask: text(`safety.${id}.ask`), short: text(`safety.${id}.short`) }),
+    referral: (key, values) => text(`referral.${key}`, values),
+    symptomKind: (kind) => text(`symptom.kind.${kind}`),
+    nights: (nights) => text(`symptom.nights.${nights}`),
   };
 }
 

@@ -18,6 +18,8 @@ export const RunPerson = v.strictObject({
   marks: v.pipe(v.array(v.strictObject({ kind: MarkKind, itemId: v.nullable(Id) })), v.maxLength(60)),
   /** Item id → form done, where it was not the item's own. */
   forms: v.record(Id, FormId),
+  /** Items this person left out because they are held out of them. */
+  leftOut: v.optional(v.array(Id), []),
 });
 export type RunPerson = v.InferOutput<typeof RunPerson>;
 

@@ -2,4 +2,4 @@
 export { clockText, spanText } from "./time-text";
 export { issueText } from "./issue-text";
 export { torqueText } from "./torque-text";
-export { Effort, Id, IsoDate, IsoInstant, LocalTime, NonEmptyText, Seconds, Side } from "./shapes";
+export { Effort, HAND_SIDES, Id, IsoDate, IsoInstant, LocalTime, NonEmptyText, Seconds, Side, type HandSide } from "./shapes";

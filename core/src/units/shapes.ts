@@ -39,6 +39,10 @@ export type Effort = v.InferOutput<typeof Effort>;
 export const Side = v.picklist(["left", "right", "both"]);
 export type Side = v.InferOutput<typeof Side>;
 
+/** The two hands, in the order they are listed everywhere. */
+export const HAND_SIDES = ["left", "right"] as const;
+export type HandSide = (typeof HAND_SIDES)[number];
+
 /** A length of time between `min` and `max` seconds, in half-second steps. */
 export function Seconds(min: number, max: number) {
   const message = `must be ${min} to ${max} seconds`;

@@ -4,5 +4,6 @@ import { figure } from "./figure";
 import { labels } from "./labels";
 import { movements } from "./movements";
 import { paper } from "./paper";
+import { referral, safety, symptom } from "./safety";
 
-export const en = { movements, labels, cues, paper, figure, coaching };
+export const en = { movements, labels, cues, paper, figure, coaching, safety, referral, symptom };

@@ -1,0 +1,24 @@
+/** The baseline round: what is measured of each person, what it shows, and how two rounds compare. */
+export { changesBetween, type Change } from "./changes";
+export { changeText, findingText, FUNCTION_TEST_NAMES, MOTION_NAMES } from "./finding-text";
+export { findingsOf, isShort, needFindings, type Finding } from "./findings";
+export { FUNCTION_TESTS, type FunctionTest } from "./function-tests";
+export { gripOf, type GripSummary } from "./grip";
+export { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
+export { isEmpty, isFinished, PARTS, stateOf, wantsTrial, type Part, type PartState } from "./progress";
+export { BaselineRecord, emptyRecord, GripReading } from "./record";
+export {
+  ANGLE_NOISE_DEG,
+  anglesDiffer,
+  FUNCTION_CHANGE,
+  GRIP_CHANGE,
+  GRIP_REST_SEC,
+  GRIP_SPREAD,
+  GRIP_TRIALS,
+  gripDiffers,
+  gripNoise,
+  MOST_GRIP_TRIALS,
+  SHORT_SHARE,
+  SIDES_DIFFER_DEG,
+  WITHOUT_STRENGTH_DEG,
+} from "./thresholds";

@@ -1,0 +1,74 @@
+/** What one person's baseline holds. Everything may be missing: a round is stopped anywhere and gone on with later. */
+import * as v from "valibot";
+import { SafetyAnswers, Symptom } from "../safety";
+import { FUNCTION_TESTS } from "./function-tests";
+import { MOST_GRIP_TRIALS } from "./thresholds";
+import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
+
+const between = (min: number, max: number, unit: string) => {
+  const message = `must be ${min} to ${max}${unit}`;
+  return v.pipe(v.number("must be a number"), v.minValue(min, message), v.maxValue(max, message));
+};
+
+const angle = (motion: Motion) =>
+  v.optional(
+    v.nullable(v.pipe(between(0, MOTION_FACTS[motion].referenceDeg + OVER_REFERENCE_DEG, "°"), v.integer("must be a whole degree"))),
+    null,
+  );
+
+const motionAngles = (motion: Motion) => {
+  const side = v.optional(
+    v.pipe(
+      v.strictObject({ active: angle(motion), assisted: angle(motion) }),
+      v.forward(
+        v.check(({ active, assisted }) => active === null || assisted === null || assisted >= active, "is less than without help"),
+        ["assisted"],
+      ),
+    ),
+    { active: null, assisted: null },
+  );
+  return v.optional(v.strictObject({ left: side, right: side }), {});
+};
+
+export const GripReading = v.strictObject({
+  kg: between(0, 120, " kg"),
+  /** What the meter saw wrong with the trial; empty for a good one, and for one typed in. */
+  faults: v.array(v.picklist(["dropOut", "tooShort", "unsteady", "weak"])),
+  from: v.picklist(["meter", "typed"]),
+});
+export type GripReading = v.InferOutput<typeof GripReading>;
+const trials = v.optional(v.pipe(v.array(GripReading), v.maxLength(MOST_GRIP_TRIALS, `at most ${MOST_GRIP_TRIALS} trials a hand`)), []);
+
+const effort = v.optional(v.nullable(v.pipe(between(0, 10, ""), v.integer("must be a whole number"))), null);
+
+export const BaselineRecord = v.strictObject({
+  safety: v.optional(SafetyAnswers, {}),
+  symptoms: v.optional(v.pipe(v.array(Symptom), v.maxLength(40, "at most 40 places")), []),
+  /** "Nothing anywhere" is an answer too. */
+  symptomsAsked: v.optional(v.boolean(), false),
+  range: v.optional(
+    v.strictObject(
+      Object.fromEntries(MOTIONS.map((motion) => [motion, motionAngles(motion)])) as Record<Motion, ReturnType<typeof motionAngles>>,
+    ),
+    {},
+  ),
+  grip: v.optional(v.strictObject({ left: trials, right: trials }), {}),
+  functionTest: v.optional(
+    v.strictObject({ test: v.optional(v.nullable(v.picklist(FUNCTION_TESTS)), null), left: effort, right: effort }),
+    {},
+  ),
+  /** Only where levers or tape need it. */
+  palmMm: v.optional(v.nullable(between(50, 140, " mm")), null),
+  /** Only if the person agrees to be weighed. */
+  bodyMass: v.optional(
+    v.strictObject({ agreed: v.optional(v.boolean(), false), kg: v.optional(v.nullable(between(30, 250, " kg")), null) }),
+    {},
+  ),
+  note: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(1000, "is longer than 1000 characters"))), null),
+});
+export type BaselineRecord = v.InferOutput<typeof BaselineRecord>;
+
+/** A record nothing has been entered in yet. */
+export function emptyRecord(): BaselineRecord {
+  return v.parse(BaselineRecord, {});
+}

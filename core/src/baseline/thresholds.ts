@@ -1,0 +1,41 @@
+/** From when on a difference counts. Each with its source; below it, it is measurement noise. */
+
+/**
+ * Angle meters repeat within 5°: Boone DC, Azen SP, Lin CM, Spence C, Baron C, Lee L. Reliability of goniometric measurements.
+ * Phys Ther 1978; 58(11): 1355–1360.
+ */
+export const ANGLE_NOISE_DEG = 5;
+/** Sides differ from here on. Practice rule, twice the noise. */
+export const SIDES_DIFFER_DEG = 10;
+/** Assisted beyond active by this much: range without strength. Practice rule, three times the noise. */
+export const WITHOUT_STRENGTH_DEG = 15;
+/** A range is short when it misses more than the noise and at least this share of the reference. Practice rule. */
+export const SHORT_SHARE = 0.15;
+
+/** Trials a side, alternating: Mathiowetz V, Weber K, Volland G, Kashman N. J Hand Surg 1984; 9A(2): 222–226. */
+export const GRIP_TRIALS = 3;
+/** Never more than this many, however much they scatter. */
+export const MOST_GRIP_TRIALS = 6;
+/** Rest between two trials of a hand. Practice rule. */
+export const GRIP_REST_SEC = 15;
+/** Trials that scatter more ask for another one (standard deviation over mean). Practice rule. */
+export const GRIP_SPREAD = 0.1;
+/** A change of grip counts from the smaller of these two. 6 kg: Nitschke JE, McMeeken JM, Burry HC, Matyas TA. J Hand Ther 1999; 12(1): 25–30. 20 %: practice rule. */
+export const GRIP_CHANGE = { kg: 6, share: 0.2 } as const;
+
+/** A change of the 0–10 effort of a function test counts from here on. Practice rule. */
+export const FUNCTION_CHANGE = 2;
+
+/** Whether two grip means differ beyond noise. @param from the one compared with, kg @param to kg */
+export function gripDiffers(from: number, to: number): boolean {
+  return Math.abs(to - from) >= gripNoise(from) - 1e-9;
+}
+
+/** The change of a grip mean that counts, kg. */
+export function gripNoise(from: number): number {
+  return Math.min(GRIP_CHANGE.kg, GRIP_CHANGE.share * from);
+}
+
+export function anglesDiffer(from: number, to: number): boolean {
+  return Math.abs(to - from) >= ANGLE_NOISE_DEG;
+}

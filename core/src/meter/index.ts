@@ -1,0 +1,15 @@
+/** Grip meters and angle meters: their protocol, and what is read from their streams. */
+export {
+  LEAST_HELD_MS,
+  LONGEST_GAP_MS,
+  mean,
+  readTrial,
+  spreadOf,
+  STEADY_SPREAD,
+  WEAK_SHARE,
+  type GripTrial,
+  type Reading,
+  type TrialFault,
+} from "./grip-trial";
+export { FromMeter, METER_KINDS, MeterKind, MeterSettings, readMessage, ToMeter } from "./protocol";
+export { STILL_DEG, STILL_MS, steadyAngle } from "./steady-angle";

@@ -1,0 +1,68 @@
+/**
+ * The safety questions, asked before anything else. A yes to a `stop` question means stop and refer: out of everything until a
+ * clinician has cleared it. A yes to an `ask` question means a clinician first: out of the items named here until then.
+ * What is asked, in words, is in the language catalogues under the same id.
+ */
+import type { KitKind, Phase, Region } from "../library";
+
+/** Items by what they are; an item is meant when any of these is true of it. */
+export interface ItemScope {
+  phases?: readonly Phase[];
+  /** Works, stretches or releases one of these. */
+  regions?: readonly Region[];
+  /** Is done with one of these. */
+  kit?: readonly KitKind[];
+  /** Puts body weight on the hands. */
+  weightBearing?: boolean;
+}
+
+export const QUESTION_IDS = [
+  "freshInjury",
+  "hotJoint",
+  "paleHand",
+  "growingWeakness",
+  "lastingNumbness",
+  "bothArmsUnsteady",
+  "chestPain",
+  "surgeryOrFracture",
+  "pregnancyNumbness",
+  "inflammatoryJoints",
+  "knownEntrapment",
+  "neckInjury",
+  "thinBlood",
+  "tapeReaction",
+  "veryMobile",
+] as const;
+export type QuestionId = (typeof QUESTION_IDS)[number];
+
+export type SafetyQuestion =
+  | { id: QuestionId; kind: "stop"; emergency?: boolean }
+  | { id: QuestionId; kind: "ask"; outOf: ItemScope }
+  /** Not held out of anything, but kept so many degrees short of the end of the range. */
+  | { id: QuestionId; kind: "limit"; shortOfEndDeg: number };
+
+/** How far short of the end very mobile joints are kept in end-range holds. */
+export const SHORT_OF_END_DEG = 10;
+
+/** Rules 2 and 3 of docs/safety.md. Where rule 3 names no items, these are the practice's own, on the safe side. */
+export const SAFETY_QUESTIONS: readonly SafetyQuestion[] = [
+  { id: "freshInjury", kind: "stop" },
+  { id: "hotJoint", kind: "stop" },
+  { id: "paleHand", kind: "stop" },
+  { id: "growingWeakness", kind: "stop" },
+  { id: "lastingNumbness", kind: "stop" },
+  { id: "bothArmsUnsteady", kind: "stop" },
+  { id: "chestPain", kind: "stop", emergency: true },
+  { id: "surgeryOrFracture", kind: "stop" },
+  { id: "pregnancyNumbness", kind: "ask", outOf: { phases: ["glide", "strengthen"], weightBearing: true } },
+  { id: "inflammatoryJoints", kind: "ask", outOf: { phases: ["stretch", "glide", "strengthen"], weightBearing: true } },
+  { id: "knownEntrapment", kind: "ask", outOf: { phases: ["glide", "strengthen"], weightBearing: true } },
+  { id: "neckInjury", kind: "ask", outOf: { phases: ["glide"], regions: ["shoulderNeck"], weightBearing: true } },
+  { id: "thinBlood", kind: "ask", outOf: { kit: ["edge", "roller"] } },
+  { id: "tapeReaction", kind: "ask", outOf: { kit: ["tape"] } },
+  { id: "veryMobile", kind: "limit", shortOfEndDeg: SHORT_OF_END_DEG },
+];
+
+export function questionOf(id: QuestionId): SafetyQuestion {
+  return SAFETY_QUESTIONS.find((question) => question.id === id)!;
+}

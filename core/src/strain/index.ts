@@ -1,0 +1,25 @@
+/** Work strain: the Revised Strain Index of tasks and shifts, per hand, with its working. */
+export { compositeStrain, cumulativeStrain, type Combined } from "./combined";
+export { workProblems, type WorkProblem } from "./contradictions";
+export { durationMultiplier, hoursMultiplier, intensityMultiplier, postureMultiplier, rateMultiplier } from "./multipliers";
+export { TASK_STARTERS, type TaskStarter } from "./starters";
+export { RAISED_STRAIN, STRAIN_SOURCE, strainIndex, type Factor, type Link, type StrainIndex, type StrainInput } from "./strain-index";
+export {
+  dayOf,
+  Effort,
+  effortsOf,
+  EMPTY_WORK,
+  Grip,
+  GRIPS,
+  MAX_EFFORTS,
+  MAX_TASKS,
+  minutesByTask,
+  Task,
+  Turn,
+  TURNS,
+  VIBRATIONS,
+  Work,
+  WorkDay,
+} from "./task";
+export { singleChanges, type Change } from "./what-if";
+export { harderHand, shiftStrain, taskStrain, type EffortStrain, type TaskStrain } from "./work-strain";

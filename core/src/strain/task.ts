@@ -1,0 +1,91 @@
+/** What the hands do in a shift: tasks in the words of the trade, each with its efforts; and who does which, for how long. */
+import * as v from "valibot";
+import { Id, NonEmptyText, type HandSide } from "../units";
+
+export const GRIPS = ["power", "pinch", "thumbPress", "palmPush", "hook"] as const;
+export const Grip = v.picklist(GRIPS, "must be one of the grips");
+export type Grip = v.InferOutput<typeof Grip>;
+
+export const TURNS = ["palmDown", "neutral", "palmUp"] as const;
+export const Turn = v.picklist(TURNS, "must be palm down, neutral or palm up");
+export type Turn = v.InferOutput<typeof Turn>;
+
+export const VIBRATIONS = ["none", "some", "strong"] as const;
+
+const figure = (min: number, max: number, unit: string) => {
+  const message = `must be ${min} to ${max}${unit}`;
+  return v.pipe(v.number("must be a number"), v.minValue(min, message), v.maxValue(max, message));
+};
+
+export const Effort = v.strictObject({
+  id: Id,
+  name: NonEmptyText,
+  hands: v.picklist(["left", "right", "both"], "must be left, right or both"),
+  /** 0.5 to 10: what a person who does it feels. */
+  effort: v.pipe(figure(0.5, 10, ""), v.multipleOf(0.5, "must be in half steps")),
+  perMin: figure(0.1, 200, " a minute"),
+  secEach: figure(0.1, 600, " seconds"),
+  /** Wrist bent to the palm (+) or back (−). */
+  flexionDeg: figure(-70, 80, "°"),
+  /** Wrist tilted to the little-finger side (+) or the thumb side (−). */
+  tiltDeg: figure(-20, 30, "°"),
+  turn: Turn,
+  grip: Grip,
+});
+export type Effort = v.InferOutput<typeof Effort>;
+
+export const MAX_EFFORTS = 8;
+export const MAX_TASKS = 20;
+
+export const Task = v.strictObject({
+  id: Id,
+  name: NonEmptyText,
+  tool: v.nullable(NonEmptyText),
+  vibration: v.picklist(VIBRATIONS),
+  cold: v.boolean(),
+  /** Elbows away from the ribs or hands above the shoulder. */
+  reach: v.boolean(),
+  efforts: v.pipe(
+    v.array(Effort),
+    v.minLength(1, "needs at least one effort"),
+    v.maxLength(MAX_EFFORTS, `at most ${MAX_EFFORTS} efforts in a task`),
+  ),
+});
+export type Task = v.InferOutput<typeof Task>;
+
+/** One way a shift is filled: parts in order. Somebody named in no round works the first one. */
+export const WorkDay = v.strictObject({
+  id: Id,
+  name: NonEmptyText,
+  parts: v.pipe(
+    v.array(v.strictObject({ taskId: Id, minutes: v.pipe(figure(1, 960, " minutes"), v.integer("must be whole minutes")) })),
+    v.maxLength(24, "at most 24 parts"),
+  ),
+  personIds: v.pipe(v.array(Id), v.maxLength(500)),
+});
+export type WorkDay = v.InferOutput<typeof WorkDay>;
+
+export const Work = v.strictObject({
+  tasks: v.pipe(v.array(Task), v.maxLength(MAX_TASKS, `at most ${MAX_TASKS} tasks`)),
+  days: v.pipe(v.array(WorkDay), v.maxLength(12, "at most 12 ways a shift is filled")),
+});
+export type Work = v.InferOutput<typeof Work>;
+
+export const EMPTY_WORK: Work = { tasks: [], days: [] };
+
+/** The efforts of a task that one hand makes. */
+export function effortsOf(task: Task, side: HandSide): Effort[] {
+  return task.efforts.filter(({ hands }) => hands === "both" || hands === side);
+}
+
+/** The way a person's shift is filled: theirs, or else the first. */
+export function dayOf(work: Work, personId?: string): WorkDay | undefined {
+  return work.days.find(({ personIds }) => personId !== undefined && personIds.includes(personId)) ?? work.days[0];
+}
+
+/** Minutes of each task in a day, tasks in the order they come first. */
+export function minutesByTask(day: WorkDay): Map<string, number> {
+  const minutes = new Map<string, number>();
+  for (const part of day.parts) minutes.set(part.taskId, (minutes.get(part.taskId) ?? 0) + part.minutes);
+  return minutes;
+}
