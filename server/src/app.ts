@@ -2,7 +2,7 @@
 import path from "node:path";
 import express from "express";
 import helmet from "helmet";
-import { pino } from "pino";
+import { pino, type DestinationStream } from "pino";
 import { pinoHttp } from "pino-http";
 import { addAuthRoutes } from "./auth/routes";
 import { csrfProtection, sessionMiddleware } from "./auth/session";
@@ -18,8 +18,11 @@ import { openApiOf } from "./http/openapi";
 import { notFound } from "./http/problem";
 import { Routes } from "./http/route";
 import { addPracticeRoutes } from "./practice/routes";
+import { addBaselineRoutes } from "./baseline/routes";
 import { addProgramRoutes } from "./program/routes";
 import { addRunRoutes } from "./run/routes";
+import { addSafetyRoutes } from "./safety/routes";
+import { addWorkRoutes } from "./work/routes";
 
 export interface AppOptions {
   db: Db;
@@ -28,15 +31,17 @@ export interface AppOptions {
   /** Folder of the built interface; none in API tests. */
   webRoot?: string;
   logLevel?: string;
+  /** Where the log goes; standard output when left out. */
+  logTo?: DestinationStream;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
   proxies?: number;
 }
 
-export function createApp({ db, secret, webRoot, logLevel = "info", proxies = 0 }: AppOptions) {
+export function createApp({ db, secret, webRoot, logLevel = "info", logTo, proxies = 0 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", proxies);
-  const logger = pino({ level: logLevel });
+  const logger = logTo ? pino({ level: logLevel }, logTo) : pino({ level: logLevel });
   app.use(
     pinoHttp({
       logger,
@@ -110,6 +115,9 @@ export function createApp({ db, secret, webRoot, logLevel = "info", proxies = 0 
     addAuthRoutes,
     addPracticeRoutes,
     addCrewRoutes,
+    addWorkRoutes,
+    addBaselineRoutes,
+    addSafetyRoutes,
     addLibraryRoutes,
     addProgramRoutes,
     addDayPlanRoutes,

@@ -3,6 +3,6 @@ export { clashText } from "./clash-text";
 export { clashesOf, type Clash, type ClashKind, type Placed } from "./clashes";
 export { GRID_MIN, Placement, WeekPlan, onGrid } from "./placement";
 export { SPACING } from "./rules";
-export { ShiftKind, ShiftPattern, patternPreset, type PatternPreset } from "./shift-pattern";
+export { longestWorkMin, ShiftKind, ShiftPattern, patternPreset, type PatternPreset } from "./shift-pattern";
 export { addDays, dateAt, isTimeZone, mondayOf, shiftsFrom, wallTime, type Shift, type Span } from "./shifts";
 export { suggestStart } from "./suggest";

@@ -87,3 +87,8 @@ export function patternPreset(preset: PatternPreset, anchorDate: string): ShiftP
       };
   }
 }
+
+/** Working minutes of the longest kind of shift, its breaks left out. */
+export function longestWorkMin({ shifts }: ShiftPattern): number {
+  return Math.max(...shifts.map(({ lengthMin, breaks }) => lengthMin - breaks.reduce((sum, pause) => sum + pause.lengthMin, 0)));
+}

@@ -52,6 +52,14 @@ export const RunRecord = v.pipe(
     ["endedAt"],
   ),
   v.forward(
+    v.check(
+      ({ session, items }) =>
+        items.every(({ itemId, movementId }) => session.items.some((item) => item.id === itemId && item.movementId === movementId)),
+      "names an item that is not in the session",
+    ),
+    ["items"],
+  ),
+  v.forward(
     v.check((run) => new Set(run.people.map((person) => person.personId)).size === run.people.length, "names a person twice"),
     ["people"],
   ),

@@ -61,11 +61,15 @@ export async function changePerson(
   return now;
 }
 
-/** Only somebody without any run can be removed; everybody else leaves on a day and keeps their record. */
+/** Only somebody without any run or record can be removed; everybody else leaves on a day and keeps their record. */
 export async function removePerson(db: Db, trainer: Trainer, crewId: string, personId: string): Promise<void> {
   await crewOf(db, trainer, crewId);
   if ((await db.models.RunPerson.count({ where: { personId } })) > 0) {
     throw new Problem(409, "hasRuns", "This person is in the record of runs. Enter their last day instead; the record stays.");
+  }
+  const asked = [db.models.Baseline, db.models.Hold].map((table) => (table as typeof db.models.Hold).count({ where: { personId } }));
+  if ((await Promise.all(asked)).some((count) => count > 0)) {
+    throw new Problem(409, "hasRecords", "Something was measured or asked of this person. Enter their last day instead; the record stays.");
   }
   if ((await db.models.Person.destroy({ where: { id: personId, crewId } })) === 0) throw notFound("person");
 }

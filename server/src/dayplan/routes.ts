@@ -1,5 +1,6 @@
 /** Day plans, the calendar file, and Today. */
 import { addDays, mondayOf, Placement } from "@kind-grip/core/dayplan";
+import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { IsoDate, Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
@@ -9,6 +10,7 @@ import { sendFile } from "../http/file";
 import { CrewParams, Version } from "../http/params";
 import type { Routes } from "../http/route";
 import { listPrograms } from "../program/programs";
+import { participationsIn } from "../safety/participations";
 import { calendarOf } from "./calendar";
 import { placementsBetween, saveWeekPlan, weekPlan } from "./plans";
 import { today } from "./today";
@@ -63,12 +65,13 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
         new Date(addDays(day, -CALENDAR_DAYS.back)),
         new Date(addDays(day, CALENDAR_DAYS.ahead)),
       );
+      const participations = await participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at);
       const programs = new Map((await listPrograms(db, trainer, crew.id)).map((each) => [each.id, each.program]));
       const entries = rows.flatMap((row) => {
         const session = programs.get(row.programId)?.sessions.find((each) => each.id === row.sessionId);
-        return session ? [{ id: row.id, startsAt: row.startsAt, session }] : [];
+        return session ? [{ id: row.id, startsAt: row.startsAt, session: sessionWithin(session, participations) }] : [];
       });
-      const people = (await listPeople(db, trainer, crew.id)).filter((person) => !person.leftOn);
+      const people = notHeldOut(await listPeople(db, trainer, crew.id), participations).filter((person) => !person.leftOn);
       sendFile(
         response,
         `${crew.name}.ics`,

@@ -3,10 +3,13 @@ import { dateAt, shiftsFrom, addDays } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
+import { endsSoon, notHeldOut, questionOf, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { Op } from "sequelize";
 import type { Trainer } from "../auth/trainer";
-import { listCrews } from "../crew/crews";
+import { listCrews, type CrewListEntry } from "../crew/crews";
 import type { Db } from "../db/connection";
+import type { PersonRow } from "../db/models";
+import { participationsOf } from "../safety/participations";
 import { placementsBetween } from "./plans";
 
 export interface TodayEntry {
@@ -22,6 +25,7 @@ export interface TodayEntry {
   movementIds: string[];
   startsAt: string;
   totalSec: number;
+  /** Who may take part. */
   people: number;
   /** The run that delivered it, when there is one. */
   runId: string | null;
@@ -39,6 +43,10 @@ export interface TodayAnswer {
     shifts: { date: string; name: string; startMs: number; endMs: number; breaks: { startMs: number; endMs: number }[] }[];
   }[];
   entries: TodayEntry[];
+  /** Who is out of everything. Not why: that is on the crew's own page. */
+  heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
+  /** Clearances that are good today and end within the week. */
+  endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
 }
 
 /** Every placement of the crews' local today, and night shifts that reach into it from yesterday. */
@@ -49,7 +57,8 @@ export async function today(db: Db, trainer: Trainer, now: Date): Promise<TodayA
     crews.map((crew) => [crew.id, shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(dateAt(now.getTime(), crew.timeZone), -1), 2)]),
   );
   const rows = await placementsBetween(db, crewIds, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000));
-  const [programs, people, runs] = await Promise.all([
+  const [participations, programs, people, runs] = await Promise.all([
+    participationsOf(db, crews, now),
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: { [Op.in]: crewIds } } }),
     db.models.Run.findAll({ where: { placementId: { [Op.in]: rows.map((row) => row.id) } }, attributes: ["id", "placementId"] }),
@@ -75,9 +84,13 @@ export async function today(db: Db, trainer: Trainer, now: Date): Promise<TodayA
           shift.startMs <= now.getTime(),
       );
     if (!session || (dateAt(startMs, crew.timeZone) !== date && !inNight)) return [];
-    const here = people.map((person) => person.get()).filter((person) => person.crewId === crew.id && isHere(person, date));
+    const may = participations.get(crew.id)!;
+    const here = notHeldOut(
+      people.map((person) => person.get()).filter((person) => person.crewId === crew.id && isHere(person, date)),
+      may,
+    );
     const { totalSec } = compileGroup(
-      session,
+      sessionWithin(session, may),
       FORM_TIMINGS,
       here.map((person) => person.id),
     );
@@ -119,5 +132,52 @@ export async function today(db: Db, trainer: Trainer, now: Date): Promise<TodayA
         .map(({ date, kind, startMs, endMs, breaks }) => ({ date, name: kind.name, startMs, endMs, breaks })),
     })),
     entries,
+    ...(await needsYou(
+      db,
+      crews,
+      people.map((person) => person.get({ plain: true })),
+      participations,
+      now,
+    )),
+  };
+}
+
+/** People of today who are held out, longest first, and clearances about to run out, soonest first. */
+async function needsYou(
+  db: Db,
+  crews: readonly CrewListEntry[],
+  people: readonly PersonRow[],
+  participations: ReadonlyMap<string, Participations>,
+  now: Date,
+): Promise<Pick<TodayAnswer, "heldOut" | "endingSoon">> {
+  const dayIn = (crew: CrewListEntry) => dateAt(now.getTime(), crew.timeZone);
+  const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
+  const here = new Map(
+    people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map((person) => [person.id, person]),
+  );
+  const crewId = { [Op.in]: crews.map(({ id }) => id) };
+  const [holds, clearances] = await Promise.all([
+    db.models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
+    db.models.Clearance.findAll({ where: { crewId, withdrawnAt: null }, order: [["untilDay", "ASC"]] }),
+  ]);
+  const named = (personId: string) => {
+    const { name, crewId: id } = here.get(personId)!;
+    return { crewId: id, crewName: crewsById.get(id)!.name, personId, name };
+  };
+  const since = new Map<string, string>();
+  for (const hold of holds) {
+    const { personId, crewId: id, question, since: from } = hold.get();
+    const out = here.has(personId) && participations.get(id)?.get(personId)?.heldOut;
+    if (out && questionOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
+  }
+  return {
+    heldOut: [...since].map(([personId, from]) => ({ ...named(personId), since: from })),
+    endingSoon: clearances
+      .map((row) => row.get())
+      .filter(({ personId, crewId: id, fromDay, untilDay }) => {
+        const day = dayIn(crewsById.get(id)!);
+        return here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
+      })
+      .map(({ personId, untilDay }) => ({ ...named(personId), until: untilDay })),
   };
 }

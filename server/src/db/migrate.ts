@@ -4,8 +4,9 @@ import type { QueryInterface } from "sequelize";
 import type { Db } from "./connection";
 import { wholePath } from "./migrations/0001-the-whole-path";
 import { ownMovements } from "./migrations/0002-own-movements";
+import { workAndBaseline } from "./migrations/0003-work-and-baseline";
 
-const MIGRATIONS = { "0001-the-whole-path": wholePath, "0002-own-movements": ownMovements };
+const MIGRATIONS = { "0001-the-whole-path": wholePath, "0002-own-movements": ownMovements, "0003-work-and-baseline": workAndBaseline };
 
 /** Runs what has not run yet; returns the names. */
 export async function migrate({ sequelize }: Db): Promise<string[]> {

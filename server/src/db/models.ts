@@ -1,8 +1,11 @@
 /** The tables as Sequelize models. Columns that hold a whole document are JSON and pass a core schema on the way in. */
+import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew } from "@kind-grip/core/crew";
-import type { OwnMovement } from "@kind-grip/core/library";
+import type { OwnMovement, Phase } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
+import type { QuestionId, Symptom } from "@kind-grip/core/safety";
+import type { Work } from "@kind-grip/core/strain";
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequelize";
 
 export interface PracticeRow {
@@ -96,6 +99,8 @@ export interface RunPersonRow {
   markCount: number;
   marks: RunRecord["people"][number]["marks"];
   forms: Record<string, string>;
+  /** Items left out because the person is held out of them. */
+  leftOut: string[];
 }
 
 export interface RunItemRow {
@@ -119,6 +124,77 @@ export interface OwnMovementRow {
   removedAt: Date | null;
 }
 
+export interface WorkRow {
+  crewId: string;
+  document: Work;
+  version: number;
+  changedAt: Date;
+}
+
+export interface RoundRow {
+  id: string;
+  crewId: string;
+  name: string;
+  startedOn: string;
+  closedAt: Date | null;
+}
+
+export interface BaselineRow {
+  roundId: string;
+  personId: string;
+  document: BaselineRecord;
+  /** Where something is felt, apart from the document: asked for at every session. */
+  symptoms: Pick<Symptom, "region" | "level">[];
+  version: number;
+  changedAt: Date;
+}
+
+export interface HoldRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  question: QuestionId;
+  since: Date;
+  /** The round whose answer it came from; null when a trainer entered it. */
+  roundId: string | null;
+  withdrawnAt: Date | null;
+  withdrawnWhy: string | null;
+}
+
+export interface ClearanceRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  holdId: string;
+  givenBy: string;
+  profession: string;
+  allows: Phase[];
+  fromDay: string;
+  untilDay: string;
+  note: string | null;
+  enteredAt: Date;
+  withdrawnAt: Date | null;
+  withdrawnWhy: string | null;
+}
+
+export type AuditSubject = "baseline" | "hold" | "clearance" | "referral" | "export";
+
+export interface AuditRow {
+  id?: number;
+  crewId: string;
+  /** Null when it was about everybody of the crew. */
+  personId: string | null;
+  accountId: string;
+  act: "saw" | "changed";
+  subject: AuditSubject;
+  /** Which part, never what it said. */
+  what: string;
+  at: Date;
+  /** Readings soon after one another are one line, counted. */
+  lastAt: Date;
+  times: number;
+}
+
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
 export interface Models {
@@ -134,6 +210,12 @@ export interface Models {
   Run: Table<RunRow>;
   RunPerson: Table<RunPersonRow>;
   RunItem: Table<RunItemRow>;
+  Work: Table<WorkRow>;
+  Round: Table<RoundRow>;
+  Baseline: Table<BaselineRow>;
+  Hold: Table<HoldRow>;
+  Clearance: Table<ClearanceRow>;
+  Audit: Table<AuditRow>;
 }
 
 export function defineModels(sequelize: Sequelize): Models {
@@ -211,6 +293,7 @@ export function defineModels(sequelize: Sequelize): Models {
       markCount: whole,
       marks: json,
       forms: json,
+      leftOut: json,
     }),
     RunItem: sequelize.define("run_items", {
       runId: { type: uuid, primaryKey: true },
@@ -221,6 +304,53 @@ export function defineModels(sequelize: Sequelize): Models {
       plannedSec: real,
       doneSec: real,
       status: text,
+    }),
+    Work: sequelize.define("works", { crewId: { type: uuid, primaryKey: true }, document: json, version: whole, changedAt: moment }),
+    Round: sequelize.define("baseline_rounds", { id, crewId: uuid, name: text, startedOn: day, closedAt: moment }),
+    Baseline: sequelize.define("baseline_records", {
+      roundId: { type: uuid, primaryKey: true },
+      personId: { type: uuid, primaryKey: true },
+      document: json,
+      symptoms: json,
+      version: whole,
+      changedAt: moment,
+    }),
+    Hold: sequelize.define("holds", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      question: text,
+      since: moment,
+      roundId: uuid,
+      withdrawnAt: moment,
+      withdrawnWhy: DataTypes.STRING(600),
+    }),
+    Clearance: sequelize.define("clearances", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      holdId: uuid,
+      givenBy: text,
+      profession: text,
+      allows: json,
+      fromDay: day,
+      untilDay: day,
+      note: DataTypes.STRING(600),
+      enteredAt: moment,
+      withdrawnAt: moment,
+      withdrawnWhy: DataTypes.STRING(600),
+    }),
+    Audit: sequelize.define("audit_entries", {
+      id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
+      crewId: uuid,
+      personId: uuid,
+      accountId: uuid,
+      act: text,
+      subject: text,
+      what: text,
+      at: moment,
+      lastAt: moment,
+      times: whole,
     }),
   };
 }

@@ -199,6 +199,7 @@ function seedRun(
       markCount: marks.length,
       marks,
       forms,
+      leftOut: [],
     };
   });
   const doneSec = items.reduce((sum, item) => sum + item.doneSec, 0);

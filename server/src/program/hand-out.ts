@@ -1,19 +1,12 @@
 /** The hand-out: one page a session, large enough to read at arm's length. */
-import { createRequire } from "node:module";
-import path from "node:path";
 import { wordsIn, type Words } from "@kind-grip/core/language";
 import { figureOf, findMovement, FORM_TIMINGS, OWN_PREFIX, stage } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
-import pdfmake from "pdfmake";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
+import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
 
-const INK = "#1D2B2A";
-const SPRUCE = "#17594F";
-const QUIET = "#5B6562";
-const LINE = "#D9D2C3";
-const WARM = "#A34A17";
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
 const FULL_SIZE_ITEMS = 6.4;
 /** Pictures already drawn for paper, the oldest forgotten first: every attempt at a page and every print asks for the same ones. */
@@ -59,10 +52,8 @@ function usualScale(session: Session): number {
 async function render(content: Content[], title: string, words: Words): Promise<{ pdf: Buffer; pages: number }> {
   let count = 0;
   const definition: TDocumentDefinitions = {
-    pageSize: "A4",
     pageMargins: [42, 40, 42, 74],
     info: { title },
-    defaultStyle: { font: "Legible", fontSize: 12, color: INK, lineHeight: 1.15 },
     content,
     footer: (current, pages) => {
       count = pages;
@@ -81,11 +72,7 @@ async function render(content: Content[], title: string, words: Words): Promise<
       };
     },
   };
-  pdfmake.setFonts(FONTS);
-  // Nothing from outside is ever drawn into a hand-out; from this machine only the fonts.
-  pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((file) => path.resolve(file).startsWith(fontFolder));
-  return { pdf: await pdfmake.createPdf(definition).getBuffer(), pages: count };
+  return { pdf: await pdfOf(definition), pages: count };
 }
 
 function page(
@@ -170,8 +157,3 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
     ],
   };
 }
-
-const require = createRequire(import.meta.url);
-const fontFolder = path.join(path.dirname(require.resolve("@fontsource/atkinson-hyperlegible-next/package.json")), "files");
-const fontFile = (weight: number) => path.join(fontFolder, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`);
-const FONTS = { Legible: { normal: fontFile(400), bold: fontFile(700), italics: fontFile(400), bolditalics: fontFile(700) } };

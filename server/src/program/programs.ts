@@ -1,5 +1,6 @@
 /** Programs of a crew, saved whole with a version: a save against an older one is refused and shows the newer. */
 import { programProblems, type Program } from "@kind-grip/core/program";
+import { refusalOf } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import type { Trainer } from "../auth/trainer";
 import { crewOf } from "../crew/crews";
@@ -7,6 +8,7 @@ import type { Db } from "../db/connection";
 import type { ProgramRow } from "../db/models";
 import { foreignOwnMovements } from "../library/own-movements";
 import { invalid, notFound, stale } from "../http/problem";
+import { participationsIn } from "../safety/participations";
 
 export interface ProgramAnswer {
   id: string;
@@ -32,10 +34,17 @@ export async function programOf(db: Db, trainer: Trainer, programId: string, rem
   return answer(program.get({ plain: true }));
 }
 
-export async function createProgram(db: Db, trainer: Trainer, crewId: string, id: string, program: Program): Promise<ProgramAnswer> {
+export async function createProgram(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  crewId: string,
+  id: string,
+  program: Program,
+): Promise<ProgramAnswer> {
   return db.sequelize.transaction(async (transaction) => {
     await crewOf(db, trainer, crewId, transaction);
-    await refuseProblems(db, trainer.practiceId, crewId, program, transaction);
+    await refuseProblems(db, trainer, at, crewId, program, undefined, transaction);
     const [row] = await db.models.Program.findOrCreate({
       where: { id },
       defaults: { id, crewId, name: program.name, document: program, version: 1, changedAt: new Date(), removedAt: null },
@@ -47,10 +56,17 @@ export async function createProgram(db: Db, trainer: Trainer, crewId: string, id
 }
 
 /** @param version the version the editor started from */
-export async function saveProgram(db: Db, trainer: Trainer, programId: string, version: number, program: Program): Promise<ProgramAnswer> {
+export async function saveProgram(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  programId: string,
+  version: number,
+  program: Program,
+): Promise<ProgramAnswer> {
   const before = await programOf(db, trainer, programId);
   return db.sequelize.transaction(async (transaction) => {
-    await refuseProblems(db, trainer.practiceId, before.crewId, program, transaction);
+    await refuseProblems(db, trainer, at, before.crewId, program, before.program, transaction);
     const [changed] = await db.models.Program.update(
       { name: program.name, document: program, version: version + 1, changedAt: new Date() },
       { where: { id: programId, version, removedAt: null }, transaction },
@@ -68,8 +84,16 @@ export async function setProgramRemoved(db: Db, trainer: Trainer, programId: str
   await db.models.Program.update({ removedAt: removed ? new Date() : null }, { where: { id: programId } });
 }
 
-/** What the schema cannot see, people who are not in the crew, another practice's own movements. */
-async function refuseProblems(db: Db, practiceId: string, crewId: string, program: Program, transaction: Transaction): Promise<void> {
+/** What the schema cannot see: people who are not in the crew or held out of the item, another practice's own movements. */
+async function refuseProblems(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  crewId: string,
+  program: Program,
+  before: Program | undefined,
+  transaction: Transaction,
+): Promise<void> {
   const problems = programProblems(program).map(({ path, message }) => ({ path: `program.${path}`, message }));
   const named = program.sessions.flatMap((session, s) =>
     session.items.flatMap((item, i) =>
@@ -87,12 +111,42 @@ async function refuseProblems(db: Db, practiceId: string, crewId: string, progra
   );
   const foreign = await foreignOwnMovements(
     db,
-    practiceId,
+    trainer.practiceId,
     items.map(({ movementId }) => movementId),
   );
   for (const { movementId, path } of items)
     if (foreign.includes(movementId)) problems.push({ path, message: `the library has no movement "${movementId}"` });
+  problems.push(...(await heldOutProblems(db, trainer, at, crewId, program, before, transaction)));
   if (problems.length > 0) throw invalid(problems);
+}
+
+/**
+ * Own forms newly given to people who are held out of the item. Those that were there before they were held out stay, unused, for the
+ * day they are cleared.
+ */
+async function heldOutProblems(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  crewId: string,
+  program: Program,
+  before: Program | undefined,
+  transaction: Transaction,
+): Promise<{ path: string; message: string }[]> {
+  const crew = await crewOf(db, trainer, crewId, transaction);
+  const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, at, transaction);
+  const known = new Map(before?.sessions.flatMap((session) => session.items.map((item) => [item.id, item] as const)));
+  return program.sessions.flatMap((session, s) =>
+    session.items.flatMap((item, i) =>
+      Object.entries(item.personal).flatMap(([personId, own]) => {
+        const participation = participations.get(personId);
+        if (!participation || refusalOf(participation, item.movementId) === null) return [];
+        const old = known.get(item.id);
+        if (old?.movementId === item.movementId && JSON.stringify(old.personal[personId]) === JSON.stringify(own)) return [];
+        return [{ path: `program.sessions.${s}.items.${i}.personal.${personId}`, message: "is held out of this item" }];
+      }),
+    ),
+  );
 }
 
 function answer({ id, crewId, version, changedAt, document }: ProgramRow): ProgramAnswer {

@@ -1,6 +1,7 @@
 /** Programs, their file, and their hand-out. */
 import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
 import { Program } from "@kind-grip/core/program";
+import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import * as v from "valibot";
@@ -11,12 +12,13 @@ import { sendFile } from "../http/file";
 import { CrewParams, Version } from "../http/params";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
+import { participationsIn } from "../safety/participations";
 import { handOut } from "./hand-out";
 import { createProgram, listPrograms, programOf, saveProgram, setProgramRemoved } from "./programs";
 
 const ProgramParams = v.object({ programId: Id });
 
-export function addProgramRoutes(routes: Routes, { db }: AppContext): void {
+export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/programs",
@@ -31,7 +33,7 @@ export function addProgramRoutes(routes: Routes, { db }: AppContext): void {
     params: CrewParams,
     body: v.strictObject({ id: Id, program: Program }),
     bodyLimit: "1mb",
-    handle: ({ trainer, params, body }) => createProgram(db, trainer, params.crewId, body.id, body.program),
+    handle: async ({ trainer, params, body }) => createProgram(db, trainer, await now(trainer), params.crewId, body.id, body.program),
   });
   routes.add({
     method: "post",
@@ -44,7 +46,7 @@ export function addProgramRoutes(routes: Routes, { db }: AppContext): void {
       await crewOf(db, trainer, params.crewId);
       const read = readProgramFile(body.text, uuid);
       if (!read.program) throw new Problem(400, "invalid", "This file cannot be imported.", read.problems);
-      return createProgram(db, trainer, params.crewId, body.id, read.program);
+      return createProgram(db, trainer, await now(trainer), params.crewId, body.id, read.program);
     },
   });
   routes.add({
@@ -61,7 +63,7 @@ export function addProgramRoutes(routes: Routes, { db }: AppContext): void {
     params: ProgramParams,
     body: v.strictObject({ version: Version, program: Program }),
     bodyLimit: "1mb",
-    handle: ({ trainer, params, body }) => saveProgram(db, trainer, params.programId, body.version, body.program),
+    handle: async ({ trainer, params, body }) => saveProgram(db, trainer, await now(trainer), params.programId, body.version, body.program),
   });
   routes.add({
     method: "delete",
@@ -96,12 +98,14 @@ export function addProgramRoutes(routes: Routes, { db }: AppContext): void {
     async handle({ trainer, params, response }) {
       const { program, crewId } = await programOf(db, trainer, params.programId);
       const crew = await crewOf(db, trainer, crewId);
-      const people = await listPeople(db, trainer, crewId);
+      const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(trainer));
+      const people = notHeldOut(await listPeople(db, trainer, crewId), participations);
+      const within = { ...program, sessions: program.sessions.map((session) => sessionWithin(session, participations)) };
       sendFile(
         response,
         `${program.name}.pdf`,
         "application/pdf",
-        await handOut(program, crew.name, new Map(people.map((person) => [person.id, person.name]))),
+        await handOut(within, crew.name, new Map(people.map((person) => [person.id, person.name]))),
       );
     },
   });

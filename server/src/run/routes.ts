@@ -6,14 +6,13 @@ import * as v from "valibot";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
-import { CrewParams } from "../http/params";
+import { CrewParams, Page } from "../http/params";
 import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { runRows } from "./rows";
 import { listRuns, runOf, storeRun } from "./runs";
 
 const RunParams = v.object({ runId: Id });
-const Page = v.object({ page: v.optional(v.pipe(v.string(), v.regex(/^\d{1,6}$/, "must be a page number"), v.transform(Number)), "0") });
 
 export function addRunRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({

@@ -1,19 +1,25 @@
 /** Runs: stored once, whole, however often they are sent. */
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
+import { itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { fn, col, literal } from "sequelize";
 import type { Trainer } from "../auth/trainer";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import { invalid, notFound, Problem } from "../http/problem";
+import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
+import { participationsIn } from "../safety/participations";
 
 /**
  * Stores a run in one transaction. A run that is there already stays as it is and is answered again: sending twice
  * after a lost answer is harmless.
- * @throws Problem 400 for people who are not in the crew; 409 when the id is another run's
+ * @throws Problem 400 for people who are not in the crew; 409 when the id is another run's, and when somebody took part in what they
+ * were held out of as the run began: the answer says of whom and what, so that it can be stored without
  */
 export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
   return db.sequelize.transaction(async (transaction) => {
-    await lockCrew(db, trainer, run.crewId, transaction);
+    const crew = await lockCrew(db, trainer, run.crewId, transaction);
+    const known = (await db.models.Run.findByPk(run.id, { transaction }))?.get();
+    if (known && known.crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
+    if (known) return { id: run.id, stored: "already" };
     const there = new Set(
       (await db.models.Person.findAll({ where: { crewId: run.crewId }, attributes: ["id"], transaction })).map((person) => person.get().id),
     );
@@ -24,11 +30,17 @@ export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promis
     if (run.programId && !(await db.models.Program.findOne({ where: { id: run.programId, crewId: run.crewId }, transaction })))
       throw invalid([{ path: "programId", message: "is not a program of this crew" }]);
 
+    const participations = await participationsIn(
+      db,
+      { id: crew.id, timeZone: crew.detail.timeZone },
+      new Date(run.startedAt),
+      transaction,
+    );
+    refuseHeldOut(run, participations);
     const { session } = run;
     const doneSec = run.items.reduce((sum, item) => sum + item.doneSec, 0);
-    const [row, isNew] = await db.models.Run.findOrCreate({
-      where: { id: run.id },
-      defaults: {
+    await db.models.Run.create(
+      {
         id: run.id,
         crewId: run.crewId,
         ledBy: trainer.accountId,
@@ -42,16 +54,14 @@ export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promis
         plannedSec: run.plannedSec,
         doneSec,
       },
-      transaction,
-    });
-    if (row.get().crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
-    if (!isNew) return { id: run.id, stored: "already" };
+      { transaction },
+    );
     await db.models.RunItem.bulkCreate(
       run.items.map((item, position) => ({ runId: run.id, position, ...item })),
       { transaction },
     );
     await db.models.RunPerson.bulkCreate(
-      run.people.map(({ personId, present, effort, marks, forms }) => ({
+      run.people.map(({ personId, present, effort, marks, forms, leftOut }) => ({
         runId: run.id,
         personId,
         present,
@@ -59,11 +69,38 @@ export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promis
         markCount: marks.length,
         marks,
         forms,
+        leftOut,
       })),
       { transaction },
     );
     return { id: run.id, stored: "new" };
   });
+}
+
+/** Nobody takes part in what they are held out of, whatever the screen that sent it knew. */
+function refuseHeldOut(run: RunRecord, participations: Participations): void {
+  const fields: FieldProblem[] = [];
+  const withoutPeople: string[] = [];
+  const withoutItems: Record<string, string[]> = {};
+  run.people.forEach((person, i) => {
+    const participation = participations.get(person.personId);
+    if (!participation || !person.present) return;
+    if (participation.heldOut) {
+      fields.push({ path: `people.${i}.present`, message: "was held out when this run began" });
+      withoutPeople.push(person.personId);
+      return;
+    }
+    const out = itemsLeftOut(participation, run.session);
+    const given = out.filter((itemId) => !person.leftOut.includes(itemId) || person.forms[itemId] !== undefined);
+    if (given.length === 0) return;
+    fields.push({ path: `people.${i}.leftOut`, message: `was held out of ${given.length} of the items` });
+    withoutItems[person.personId] = out;
+  });
+  if (fields.length > 0)
+    throw new Problem(409, "heldOut", "Somebody in this run was held out of it, or of a part of it.", fields, {
+      withoutPeople,
+      withoutItems,
+    });
 }
 
 const RUNS_PER_PAGE = 40;

@@ -93,6 +93,7 @@ export function sampleRun({ crewId, people, programId, program }: SampleWorld): 
       effort: i === 2 ? null : 2 + i,
       marks: i === 1 ? [{ kind: "tingling", itemId: session.items[1]!.id }] : [],
       forms: {},
+      leftOut: [],
     })),
   };
 }

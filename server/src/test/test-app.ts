@@ -14,10 +14,16 @@ export interface TestApp {
   close(): Promise<void>;
 }
 
-export async function openTestApp(url = process.env.TEST_DATABASE_URL!): Promise<TestApp> {
+/** @param log collects what the application logs; silent when left out */
+export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: string[]): Promise<TestApp> {
   const db = connect(url);
   await migrate(db);
-  const app = createApp({ db, secret: "test", logLevel: "silent", proxies: 1 });
+  const app = createApp({
+    db,
+    secret: "test",
+    proxies: 1,
+    ...(log ? { logLevel: "trace", logTo: { write: (line: string) => void log.push(line) } } : { logLevel: "silent" }),
+  });
   return {
     app,
     db,

@@ -1,0 +1,220 @@
+import { emptyRecord, type BaselineRecord } from "@kind-grip/core/baseline";
+import { v7 as uuid } from "uuid";
+import { makeWorld, type SampleWorld } from "../test/samples";
+import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
+
+let test: TestApp;
+let trainer: TestTrainer;
+let world: SampleWorld;
+let roundId: string;
+beforeAll(async () => {
+  test = await openTestApp();
+  trainer = await TestTrainer.make(test);
+});
+beforeEach(async () => {
+  world = await makeWorld(trainer);
+  roundId = uuid();
+  await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Spring" });
+});
+afterAll(() => test.close());
+
+const save = (person: number, record: BaselineRecord, version = 0) =>
+  trainer.send("put", `/api/rounds/${roundId}/people/${world.people[person]!.id}`, { version, record });
+const records = async () => (await trainer.get(`/api/rounds/${roundId}/records`)).body as { personId: string; record: BaselineRecord }[];
+const withSafety = (answers: Partial<BaselineRecord["safety"]>): BaselineRecord => ({
+  ...emptyRecord(),
+  safety: { ...emptyRecord().safety, ...answers },
+});
+const holds = async () =>
+  (await trainer.get(`/api/crews/${world.crewId}/held-out`)).body.holds as {
+    personId: string;
+    question: string;
+    withdrawnAt: string | null;
+  }[];
+
+describe("rounds", () => {
+  it("are made once, listed with how far they are, and closed", async () => {
+    await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Spring" });
+    await save(0, withSafety({ chestPain: false }));
+    const list = (await trainer.get(`/api/crews/${world.crewId}/rounds`)).body;
+    expect(list).toMatchObject([{ id: roundId, name: "Spring", closed: false, begun: 1, finished: 0 }]);
+    expect((await trainer.send("put", `/api/rounds/${roundId}`, { name: "Spring 26", closed: true })).body).toMatchObject({
+      name: "Spring 26",
+      closed: true,
+    });
+    const late = await save(1, withSafety({ chestPain: false }));
+    expect([late.status, late.body.code]).toEqual([409, "closed"]);
+  });
+  it("go only while nothing was entered", async () => {
+    const spare = uuid();
+    await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: spare, name: "By mistake" });
+    expect((await trainer.send("delete", `/api/rounds/${spare}`)).status).toBe(204);
+    await save(0, withSafety({ chestPain: false }));
+    expect((await trainer.send("delete", `/api/rounds/${roundId}`)).body.code).toBe("hasRecords");
+  });
+});
+
+describe("records", () => {
+  it("half filled are kept as they are, and gone on with", async () => {
+    const half = withSafety({ freshInjury: false });
+    expect((await save(0, half)).body).toMatchObject({ version: 1, record: half });
+    const more = { ...half, grip: { ...half.grip, left: [{ kg: 31.4, faults: [], from: "typed" as const }] } };
+    await save(0, more, 1);
+    expect((await records()).map(({ record }) => record)).toEqual([more]);
+  });
+  it("the same save sent twice is one; an older one is refused with the newer", async () => {
+    const record = withSafety({ freshInjury: false });
+    await save(0, record);
+    expect((await save(0, record)).body.version).toBe(1);
+    const late = await save(0, withSafety({ hotJoint: false }));
+    expect([late.status, late.body.detail.record]).toEqual([409, record]);
+  });
+  it("bad figures are named and nothing is stored", async () => {
+    const record = emptyRecord();
+    record.range.wristFlexion.left = { active: 60, assisted: 40 };
+    record.grip.right = [{ kg: 400, faults: [], from: "typed" }];
+    expect(fieldsOf(await save(0, record))).toEqual({
+      "record.range.wristFlexion.left.assisted": "is less than without help",
+      "record.grip.right.0.kg": "must be 0 to 120 kg",
+    });
+    expect(await records()).toEqual([]);
+  });
+  it("a bad answer is not said back", async () => {
+    const answer = await save(0, { ...emptyRecord(), safety: { chestPain: "my secret answer" } } as never);
+    expect(answer.status).toBe(400);
+    expect(answer.text).not.toContain("secret");
+  });
+  it("somebody of another crew has none here", async () => {
+    const other = await makeWorld(trainer);
+    const answer = await trainer.send("put", `/api/rounds/${roundId}/people/${other.people[0]!.id}`, { version: 0, record: emptyRecord() });
+    expect(fieldsOf(answer)).toEqual({ personId: "is not in this crew" });
+  });
+  it("keep a person from being removed as if they had never been", async () => {
+    await save(0, withSafety({ chestPain: false }));
+    expect((await trainer.send("delete", `/api/crews/${world.crewId}/people/${world.people[0]!.id}`)).body.code).toBe("hasRecords");
+  });
+});
+
+describe("answers that mean stop", () => {
+  it("hold out in the same moment, once, and stay when the answer is taken back", async () => {
+    await save(0, withSafety({ chestPain: true, thinBlood: true }));
+    await save(0, withSafety({ chestPain: true, thinBlood: true, tapeReaction: false }), 1);
+    await save(0, withSafety({ chestPain: false }), 2);
+    expect((await holds()).map(({ personId, question }) => [personId, question]).sort()).toEqual(
+      ["chestPain", "thinBlood"].map((question) => [world.people[0]!.id, question]),
+    );
+  });
+  it("a symptom map that means lasting numbness holds out too", async () => {
+    const symptom = {
+      id: uuid(),
+      side: "left",
+      region: "thumbBase",
+      kind: "numbness",
+      level: 4,
+      since: null,
+      nights: "mostNights",
+      constant: false,
+    } as const;
+    await save(1, { ...emptyRecord(), symptoms: [symptom], symptomsAsked: true });
+    expect(await holds()).toMatchObject([{ personId: world.people[1]!.id, question: "lastingNumbness" }]);
+  });
+  it("two trainers' screens saying it at the same moment hold out once", async () => {
+    await Promise.all([0, 1].map(() => save(0, withSafety({ chestPain: true }))));
+    expect(await holds()).toHaveLength(1);
+  });
+  it("said again in a later round after a clearance holds again; a standing condition stays cleared", async () => {
+    await save(0, withSafety({ hotJoint: true, knownEntrapment: true }));
+    for (const { id } of (await holds()) as unknown as { id: string }[])
+      await trainer
+        .send("post", `/api/crews/${world.crewId}/clearances`, {
+          id: uuid(),
+          holdId: id,
+          givenBy: "A. Clinician",
+          profession: "Physician",
+          allows: ["getReady", "mobility", "stretch", "glide", "strengthen", "release"],
+          from: "2020-01-01",
+          until: new Date(Date.now() + 86_400_000 * 30).toISOString().slice(0, 10),
+          note: null,
+        })
+        .then(({ status }) => expect(status).toBe(400));
+    const from = new Date().toISOString().slice(0, 10);
+    for (const { id } of (await holds()) as unknown as { id: string }[])
+      await trainer.send("post", `/api/crews/${world.crewId}/clearances`, {
+        id: uuid(),
+        holdId: id,
+        givenBy: "A. Clinician",
+        profession: "Physician",
+        allows: ["getReady", "mobility", "stretch", "glide", "strengthen", "release"],
+        from,
+        until: new Date(Date.now() + 86_400_000 * 30).toISOString().slice(0, 10),
+        note: null,
+      });
+    const heldOut = async () =>
+      ((await trainer.get(`/api/crews/${world.crewId}/participation`)).body as { heldOut: boolean }[]).map((each) => each.heldOut);
+    expect(await heldOut()).toEqual([]);
+    roundId = uuid();
+    await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Autumn" });
+    await save(0, withSafety({ hotJoint: true, knownEntrapment: true }));
+    expect(await heldOut()).toEqual([true]);
+    expect((await holds()).map(({ question }) => question).sort()).toEqual(["hotJoint", "hotJoint", "knownEntrapment"]);
+  });
+});
+
+it("another trainer, of the same practice too, sees and changes nothing of it", async () => {
+  await save(0, withSafety({ chestPain: true }));
+  const [{ id: holdId }] = (await holds()) as unknown as [{ id: string }];
+  const practiceId = (await test.db.models.Account.findOne({ where: { email: trainer.email } }))!.get().practiceId;
+  const colleague = await TestTrainer.make(test, practiceId);
+  const crew = `/api/crews/${world.crewId}`;
+  for (const path of [
+    `${crew}/rounds`,
+    `${crew}/held-out`,
+    `${crew}/participation`,
+    `${crew}/audit`,
+    `/api/rounds/${roundId}/records`,
+    `/api/holds/${holdId}/referral.pdf`,
+  ])
+    expect([path, (await colleague.get(path)).status]).toEqual([path, 404]);
+  const attempts: [method: "put" | "post" | "delete", path: string, body?: object][] = [
+    ["put", `/api/rounds/${roundId}/people/${world.people[0]!.id}`, { version: 1, record: emptyRecord() }],
+    ["put", `/api/rounds/${roundId}`, { name: "Mine", closed: true }],
+    ["delete", `/api/rounds/${roundId}`],
+    ["post", `${crew}/rounds`, { id: uuid(), name: "Mine" }],
+    ["post", `${crew}/holds`, { personId: world.people[1]!.id, question: "chestPain" }],
+    ["post", `/api/holds/${holdId}/withdraw`, { why: "because" }],
+  ];
+  for (const [method, path, body] of attempts) expect([path, (await colleague.send(method, path, body)).status]).toEqual([path, 404]);
+});
+
+describe("the trail", () => {
+  const trail = async () =>
+    (await trainer.get(`/api/crews/${world.crewId}/audit`)).body.entries as {
+      act: string;
+      subject: string;
+      what: string;
+      times: number;
+      personId: string | null;
+      by: string;
+    }[];
+  it("says who saw and changed what of whom, and never what was answered", async () => {
+    await save(0, withSafety({ chestPain: true }));
+    await records();
+    await records();
+    await holds();
+    expect((await trail()).map(({ act, subject, what, times, personId }) => [act, subject, what, times, personId])).toEqual([
+      ["saw", "hold", "holds and clearances", 1, null],
+      ["saw", "baseline", expect.stringMatching(/^round \d/), 2, null],
+      ["changed", "baseline", "safety answers", 1, world.people[0]!.id],
+      ["changed", "hold", "raised", 1, world.people[0]!.id],
+    ]);
+    expect(JSON.stringify(await trail())).not.toMatch(/chest/i);
+  });
+  it("names the parts that changed and no others", async () => {
+    const record = emptyRecord();
+    await save(0, record);
+    record.range.palmUp.left.active = 70;
+    record.symptomsAsked = true;
+    await save(0, record, 1);
+    expect((await trail()).map(({ what }) => what)).toEqual(["symptoms, range"]);
+  });
+});

@@ -1,0 +1,180 @@
+/** Baseline rounds of a crew and the records in them. A record is stored together with the holds its answers call for. */
+import { emptyRecord, isEmpty, isFinished, type BaselineRecord } from "@kind-grip/core/baseline";
+import { holdsCalledFor } from "@kind-grip/core/safety";
+import { dateAt } from "@kind-grip/core/dayplan";
+import type { Transaction } from "sequelize";
+import { noteChanged } from "../audit/audit";
+import type { Trainer } from "../auth/trainer";
+import { crewOf, lockCrew } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { BaselineRow, RoundRow } from "../db/models";
+import { invalid, notFound, Problem, stale } from "../http/problem";
+import { raiseHolds } from "../safety/holds";
+
+export interface RoundAnswer {
+  id: string;
+  crewId: string;
+  name: string;
+  startedOn: string;
+  closed: boolean;
+  begun: number;
+  finished: number;
+}
+
+export interface RecordAnswer {
+  personId: string;
+  version: number;
+  changedAt: string;
+  record: BaselineRecord;
+}
+
+/** Newest first. How far each is, no answers. */
+export async function listRounds(db: Db, trainer: Trainer, crewId: string): Promise<RoundAnswer[]> {
+  await crewOf(db, trainer, crewId);
+  const rounds = await db.models.Round.findAll({
+    where: { crewId },
+    order: [
+      ["startedOn", "DESC"],
+      ["id", "DESC"],
+    ],
+  });
+  const ids = rounds.map((round) => round.get().id);
+  const records = (await db.models.Baseline.findAll({ where: { roundId: ids } })).map((row) => row.get({ plain: true }));
+  return rounds.map((round) => roundAnswer(round.get({ plain: true }), records));
+}
+
+/** Making the same round twice makes it once. */
+export async function createRound(db: Db, trainer: Trainer, at: Date, crewId: string, id: string, name: string): Promise<RoundAnswer> {
+  const crew = await crewOf(db, trainer, crewId);
+  const startedOn = dateAt(at.getTime(), crew.detail.timeZone);
+  const [row] = await db.models.Round.findOrCreate({ where: { id }, defaults: { id, crewId, name, startedOn, closedAt: null } });
+  if (row.get().crewId !== crewId) throw new Problem(409, "taken", "This id belongs to another round.");
+  return roundAnswer(row.get({ plain: true }), []);
+}
+
+export async function changeRound(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  roundId: string,
+  change: { name: string; closed: boolean },
+): Promise<RoundAnswer> {
+  const round = await roundOf(db, trainer, roundId);
+  await db.models.Round.update({ name: change.name, closedAt: change.closed ? (round.closedAt ?? at) : null }, { where: { id: roundId } });
+  return (await listRounds(db, trainer, round.crewId)).find(({ id }) => id === roundId)!;
+}
+
+/** Only a round nothing was entered in can go. */
+export async function removeRound(db: Db, trainer: Trainer, roundId: string): Promise<void> {
+  await roundOf(db, trainer, roundId);
+  if ((await db.models.Baseline.count({ where: { roundId } })) > 0)
+    throw new Problem(409, "hasRecords", "Something was entered in this round; it stays on record. Close it instead.");
+  await db.models.Round.destroy({ where: { id: roundId } });
+}
+
+/** @throws Problem 404 for a round of a crew that is not the trainer's */
+export async function roundOf(db: Db, trainer: Trainer, roundId: string): Promise<RoundRow> {
+  const row = (await db.models.Round.findByPk(roundId))?.get({ plain: true });
+  if (!row) throw notFound("round");
+  await crewOf(db, trainer, row.crewId).catch(() => {
+    throw notFound("round");
+  });
+  return row;
+}
+
+export async function recordsOf(db: Db, roundId: string): Promise<RecordAnswer[]> {
+  return (await db.models.Baseline.findAll({ where: { roundId } })).map((row) => recordAnswer(row.get({ plain: true })));
+}
+
+/**
+ * Stores one person's record. Answers that mean stop hold the person out in the same transaction.
+ * @param version the one last seen; 0 for a record not begun
+ * @throws Problem 400 for somebody not in the crew or a closed round, 409 with the newer record when somebody else saved in between
+ */
+export async function saveRecord(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  roundId: string,
+  personId: string,
+  version: number,
+  record: BaselineRecord,
+): Promise<RecordAnswer> {
+  const round = await roundOf(db, trainer, roundId);
+  return db.sequelize.transaction(async (transaction) => {
+    const crew = await lockCrew(db, trainer, round.crewId, transaction);
+    if (!(await db.models.Person.findOne({ where: { id: personId, crewId: round.crewId }, transaction })))
+      throw invalid([{ path: "personId", message: "is not in this crew" }]);
+    const row = (await db.models.Baseline.findOne({ where: { roundId, personId }, transaction }))?.get({ plain: true });
+    const now = row?.version ?? 0;
+    if (now !== version) {
+      // The same save sent twice after a lost answer: it is there already.
+      if (row && now === version + 1 && same(row.document, record)) return recordAnswer(row);
+      throw stale(row && recordAnswer(row));
+    }
+    if (round.closedAt) throw new Problem(409, "closed", "This round is closed. Open it again to change something in it.");
+    const stored: BaselineRow = {
+      roundId,
+      personId,
+      document: record,
+      symptoms: record.symptoms.map(({ region, level }) => ({ region, level })),
+      version: version + 1,
+      changedAt: at,
+    };
+    await db.models.Baseline.upsert(stored, { transaction });
+    const saidBefore = row ? holdsCalledFor(row.document.safety, row.document.symptoms) : [];
+    const said = holdsCalledFor(record.safety, record.symptoms).filter((question) => !saidBefore.includes(question));
+    await raiseHolds(db, trainer, at, crew, { personId, roundId }, said, transaction);
+    await noteParts(db, trainer, at, { crewId: crew.id, personId }, row?.document ?? emptyRecord(), record, transaction);
+    return recordAnswer(stored);
+  });
+}
+
+const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {
+  safety: "safety answers",
+  symptoms: "symptoms",
+  symptomsAsked: "symptoms",
+  range: "range",
+  grip: "grip",
+  functionTest: "function test",
+  palmMm: "hand size",
+  bodyMass: "body mass",
+  note: "note",
+};
+
+/** Which parts were changed, never to what. */
+async function noteParts(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  place: { crewId: string; personId: string },
+  before: BaselineRecord,
+  after: BaselineRecord,
+  transaction: Transaction,
+): Promise<void> {
+  const parts = (Object.keys(after) as (keyof BaselineRecord)[]).filter((part) => !same(before[part], after[part]));
+  if (parts.length === 0) return;
+  const what = [...new Set(parts.map((part) => PART_NAMES[part]))].join(", ");
+  await noteChanged(db, trainer, at, { ...place, subject: "baseline", what }, transaction);
+}
+
+function same(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}
+
+function roundAnswer({ id, crewId, name, startedOn, closedAt }: RoundRow, records: readonly BaselineRow[]): RoundAnswer {
+  const own = records.filter((record) => record.roundId === id);
+  return {
+    id,
+    crewId,
+    name,
+    startedOn,
+    closed: closedAt !== null,
+    begun: own.filter((record) => !isEmpty(record.document)).length,
+    finished: own.filter((record) => isFinished(record.document)).length,
+  };
+}
+
+function recordAnswer({ personId, version, changedAt, document }: BaselineRow): RecordAnswer {
+  return { personId, version, changedAt: changedAt.toISOString(), record: document };
+}

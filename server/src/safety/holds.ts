@@ -1,0 +1,170 @@
+/** Holds and clearances: raised at once, lifted only by a clearance, withdrawn only with a reason; all of it in the trail. */
+import { dateAt } from "@kind-grip/core/dayplan";
+import { liftedPhases, questionOf, type NewClearance, type QuestionId } from "@kind-grip/core/safety";
+import type { Transaction } from "sequelize";
+import { v7 as uuid } from "uuid";
+import type { Trainer } from "../auth/trainer";
+import { noteChanged } from "../audit/audit";
+import { crewOf, lockCrew } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { ClearanceRow, CrewRow, HoldRow } from "../db/models";
+import { invalid, notFound, Problem } from "../http/problem";
+import { clearanceFrom } from "./participations";
+
+type Dated<Row> = { [Key in keyof Row]: Row[Key] extends Date ? string : Row[Key] extends Date | null ? string | null : Row[Key] };
+
+export interface HeldOutAnswer {
+  holds: Dated<Omit<HoldRow, "crewId">>[];
+  clearances: Dated<Omit<ClearanceRow, "crewId">>[];
+}
+
+/** Every hold and clearance of a crew, newest first, those that are over too. */
+export async function heldOut(db: Db, trainer: Trainer, crewId: string): Promise<HeldOutAnswer> {
+  await crewOf(db, trainer, crewId);
+  const [holds, clearances] = await Promise.all([
+    db.models.Hold.findAll({ where: { crewId }, order: [["since", "DESC"]] }),
+    db.models.Clearance.findAll({ where: { crewId }, order: [["enteredAt", "DESC"]] }),
+  ]);
+  return {
+    holds: holds.map((row) => dated(row.get({ plain: true }))),
+    clearances: clearances.map((row) => dated(row.get({ plain: true }))),
+  };
+}
+
+/**
+ * Raises the holds that new answers call for. A hold that is on and not cleared is not raised twice. Something that means stop, said
+ * again after a clearance, is a new event and holds again; a standing condition that is cleared stays cleared.
+ * Called in the transaction that stores the answers, under the lock of the crew, so that no answer is stored without its consequence.
+ */
+export async function raiseHolds(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  crew: Pick<CrewRow, "id" | "detail">,
+  person: { personId: string; roundId: string | null },
+  questions: readonly QuestionId[],
+  transaction: Transaction,
+): Promise<void> {
+  const place = { crewId: crew.id, ...person };
+  const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.detail.timeZone) };
+  const where = { personId: person.personId, withdrawnAt: null };
+  const on = (await db.models.Hold.findAll({ where, transaction })).map((row) => row.get({ plain: true }));
+  const clearances = (await db.models.Clearance.findAll({ where, transaction })).map((row) => clearanceFrom(row.get({ plain: true })));
+  const fresh = questions.filter((question) => {
+    const same = on.filter((hold) => hold.question === question);
+    const stillHolds = same.some(({ id }) => liftedPhases(id, clearances, when).size === 0);
+    return questionOf(question).kind === "stop" ? !stillHolds : same.length === 0;
+  });
+  for (const question of fresh) {
+    await db.models.Hold.create({ id: uuid(), ...place, question, since: at, withdrawnAt: null, withdrawnWhy: null }, { transaction });
+    await noteChanged(db, trainer, at, { crewId: place.crewId, personId: place.personId, subject: "hold", what: "raised" }, transaction);
+  }
+}
+
+/** A hold a trainer enters without a round, e.g. after something said in a session. */
+export async function enterHold(
+  db: Db,
+  trainer: Trainer,
+  at: Date,
+  crewId: string,
+  hold: { personId: string; question: QuestionId },
+): Promise<HeldOutAnswer> {
+  await db.sequelize.transaction(async (transaction) => {
+    const crew = await lockCrew(db, trainer, crewId, transaction);
+    if (!(await db.models.Person.findOne({ where: { id: hold.personId, crewId }, transaction })))
+      throw invalid([{ path: "personId", message: "is not in this crew" }]);
+    await raiseHolds(db, trainer, at, crew, { personId: hold.personId, roundId: null }, [hold.question], transaction);
+  });
+  return heldOut(db, trainer, crewId);
+}
+
+/** Ends a hold that was entered by mistake. A reason is asked for and kept. */
+export async function withdrawHold(db: Db, trainer: Trainer, at: Date, holdId: string, why: string): Promise<HeldOutAnswer> {
+  const hold = await holdOf(db, trainer, holdId);
+  await db.sequelize.transaction(async (transaction) => {
+    const [changed] = await db.models.Hold.update(
+      { withdrawnAt: at, withdrawnWhy: why },
+      { where: { id: holdId, withdrawnAt: null }, transaction },
+    );
+    if (changed === 1)
+      await noteChanged(
+        db,
+        trainer,
+        at,
+        { crewId: hold.crewId, personId: hold.personId, subject: "hold", what: "withdrawn as a mistake" },
+        transaction,
+      );
+  });
+  return heldOut(db, trainer, hold.crewId);
+}
+
+/** Storing the same clearance twice stores it once. */
+export async function enterClearance(db: Db, trainer: Trainer, at: Date, crewId: string, clearance: NewClearance): Promise<HeldOutAnswer> {
+  await db.sequelize.transaction(async (transaction) => {
+    const crew = await lockCrew(db, trainer, crewId, transaction);
+    const hold = (await db.models.Hold.findOne({ where: { id: clearance.holdId, crewId }, transaction }))?.get({ plain: true });
+    if (!hold || hold.withdrawnAt) throw invalid([{ path: "holdId", message: "is not a hold of this crew" }]);
+    if (clearance.until < dateAt(at.getTime(), crew.detail.timeZone)) throw invalid([{ path: "until", message: "is over already" }]);
+    const { id, holdId, givenBy, profession, allows, from, until, note } = clearance;
+    const [row, isNew] = await db.models.Clearance.findOrCreate({
+      where: { id },
+      defaults: {
+        id,
+        crewId,
+        personId: hold.personId,
+        holdId,
+        givenBy,
+        profession,
+        allows,
+        fromDay: from,
+        untilDay: until,
+        note,
+        enteredAt: at,
+        withdrawnAt: null,
+        withdrawnWhy: null,
+      },
+      transaction,
+    });
+    if (row.get().holdId !== holdId) throw new Problem(409, "taken", "This id belongs to another clearance.");
+    if (isNew) await noteChanged(db, trainer, at, { crewId, personId: hold.personId, subject: "clearance", what: "entered" }, transaction);
+  });
+  return heldOut(db, trainer, crewId);
+}
+
+export async function withdrawClearance(db: Db, trainer: Trainer, at: Date, clearanceId: string, why: string): Promise<HeldOutAnswer> {
+  const clearance = await clearanceOf(db, trainer, clearanceId);
+  await db.sequelize.transaction(async (transaction) => {
+    const [changed] = await db.models.Clearance.update(
+      { withdrawnAt: at, withdrawnWhy: why },
+      { where: { id: clearanceId, withdrawnAt: null }, transaction },
+    );
+    const { crewId, personId } = clearance;
+    if (changed === 1) await noteChanged(db, trainer, at, { crewId, personId, subject: "clearance", what: "withdrawn" }, transaction);
+  });
+  return heldOut(db, trainer, clearance.crewId);
+}
+
+/** A hold of one of the trainer's own crews. @throws Problem 404 */
+export async function holdOf(db: Db, trainer: Trainer, holdId: string): Promise<HoldRow> {
+  const row = await db.models.Hold.findByPk(holdId);
+  return ownRow(db, trainer, row?.get({ plain: true }), "hold");
+}
+
+async function clearanceOf(db: Db, trainer: Trainer, clearanceId: string): Promise<ClearanceRow> {
+  const row = await db.models.Clearance.findByPk(clearanceId);
+  return ownRow(db, trainer, row?.get({ plain: true }), "clearance");
+}
+
+async function ownRow<Row extends { crewId: string }>(db: Db, trainer: Trainer, row: Row | undefined, what: string): Promise<Row> {
+  if (!row) throw notFound(what);
+  await crewOf(db, trainer, row.crewId).catch(() => {
+    throw notFound(what);
+  });
+  return row;
+}
+
+function dated<Row extends { crewId: string }>({ crewId: _crew, ...row }: Row): Dated<Omit<Row, "crewId">> {
+  return Object.fromEntries(Object.entries(row).map(([key, value]) => [key, value instanceof Date ? value.toISOString() : value])) as Dated<
+    Omit<Row, "crewId">
+  >;
+}

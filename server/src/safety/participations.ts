@@ -1,0 +1,85 @@
+/** Who of a crew may do what at a moment: read wherever items are handed out. Says nothing about why. */
+import { dateAt } from "@kind-grip/core/dayplan";
+import { FULL_PARTICIPATION, participationOf, type Clearance, type Hold, type Participation, type Symptom } from "@kind-grip/core/safety";
+import { Op, QueryTypes, type Transaction } from "sequelize";
+import type { Db } from "../db/connection";
+import type { ClearanceRow, HoldRow } from "../db/models";
+
+export function holdFrom({ id, personId, question, since, withdrawnAt }: HoldRow): Hold {
+  return { id, personId, question, since: since.toISOString(), withdrawnAt: withdrawnAt?.toISOString() ?? null };
+}
+
+export function clearanceFrom({ id, holdId, allows, fromDay, untilDay, withdrawnAt }: ClearanceRow): Clearance {
+  return { id, holdId, allows, from: fromDay, until: untilDay, withdrawnAt: withdrawnAt?.toISOString() ?? null };
+}
+
+/** @returns one entry for everybody who cannot do everything; whoever is missing can */
+export async function participationsIn(
+  db: Db,
+  crew: { id: string; timeZone: string },
+  at: Date,
+  transaction?: Transaction,
+): Promise<Map<string, Participation>> {
+  return (await participationsOf(db, [crew], at, transaction)).get(crew.id) ?? new Map<string, Participation>();
+}
+
+/** The same for several crews: crew id → person id → participation. */
+export async function participationsOf(
+  db: Db,
+  crews: readonly { id: string; timeZone: string }[],
+  at: Date,
+  transaction?: Transaction,
+): Promise<Map<string, Map<string, Participation>>> {
+  if (crews.length === 0) return new Map();
+  const crewId = { [Op.in]: crews.map(({ id }) => id) };
+  const [holds, clearances, felt] = await Promise.all([
+    db.models.Hold.findAll({ where: { crewId, since: { [Op.lte]: at } }, transaction }),
+    db.models.Clearance.findAll({ where: { crewId }, transaction }),
+    latestSymptoms(
+      db,
+      crews.map(({ id }) => id),
+      transaction,
+    ),
+  ]);
+  const held = holds.map((row) => row.get({ plain: true }));
+  const cleared = clearances.map((row) => row.get({ plain: true }));
+  return new Map(
+    crews.map((crew) => {
+      const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.timeZone) };
+      const own = held.filter((hold) => hold.crewId === crew.id);
+      const symptoms = felt.filter((each) => each.crewId === crew.id);
+      const people = new Set([...own, ...symptoms].map(({ personId }) => personId));
+      const entries = [...people].map((personId): [string, Participation] => [
+        personId,
+        participationOf(
+          own.filter((hold) => hold.personId === personId).map(holdFrom),
+          cleared.filter((clearance) => clearance.personId === personId).map(clearanceFrom),
+          symptoms.filter((each) => each.personId === personId).flatMap((each) => each.symptoms),
+          when,
+        ),
+      ]);
+      return [crew.id, new Map(entries.filter(([, participation]) => !isFull(participation)))];
+    }),
+  );
+}
+
+function isFull(participation: Participation): boolean {
+  return JSON.stringify(participation) === JSON.stringify(FULL_PARTICIPATION);
+}
+
+/** What each person felt when they were last asked. */
+async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction) {
+  type Row = { crewId: string; personId: string; symptoms: string | Pick<Symptom, "region" | "level">[] };
+  const rows = await sequelize.query<Row>(
+    `SELECT crewId, personId, symptoms FROM (
+       SELECT r.crewId, b.personId, b.symptoms, ROW_NUMBER() OVER (PARTITION BY b.personId ORDER BY r.startedOn DESC, b.changedAt DESC) AS place
+       FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
+       WHERE r.crewId IN (:crewIds) AND (JSON_VALUE(b.document, '$.symptomsAsked') = 1 OR JSON_LENGTH(b.symptoms) > 0)) latest
+     WHERE place = 1`,
+    { replacements: { crewIds }, type: QueryTypes.SELECT, transaction },
+  );
+  return rows.map((row) => ({
+    ...row,
+    symptoms: typeof row.symptoms === "string" ? (JSON.parse(row.symptoms) as Pick<Symptom, "region" | "level">[]) : row.symptoms,
+  }));
+}

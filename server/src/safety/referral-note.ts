@@ -1,0 +1,56 @@
+/** A page for the person to take to a clinician: what was said and what is felt, in plain words, with room for the answer. */
+import { dateAt } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { questionOf } from "@kind-grip/core/safety";
+import { DateTime } from "luxon";
+import type { Content } from "pdfmake/interfaces";
+import type { Db } from "../db/connection";
+import type { HoldRow } from "../db/models";
+import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
+
+export async function referralNote(db: Db, hold: HoldRow, at: Date): Promise<Buffer> {
+  const [person, crew, record] = await Promise.all([
+    db.models.Person.findByPk(hold.personId, { rejectOnEmpty: true }),
+    db.models.Crew.findByPk(hold.crewId, { rejectOnEmpty: true }),
+    hold.roundId ? db.models.Baseline.findOne({ where: { roundId: hold.roundId, personId: hold.personId } }) : null,
+  ]);
+  const words = wordsIn();
+  const { name } = person.get();
+  const { timeZone } = crew.get().detail;
+  const day = (moment: Date) => DateTime.fromISO(dateAt(moment.getTime(), timeZone)).toFormat("d LLLL yyyy");
+  const question = questionOf(hold.question);
+  const emergency = question.kind === "stop" && question.emergency;
+  const line: Content = {
+    canvas: [{ type: "line", x1: 0, y1: 0, x2: 485, y2: 0, lineWidth: 0.7, lineColor: LINE }],
+    margin: [0, 12, 0, 12],
+  };
+  const felt = (record?.get().document.symptoms ?? []).map(
+    ({ side, region, kind, level, since, nights, constant }) =>
+      `${words.label("side", side)}, ${words.label("region", region).toLowerCase()}: ${words.symptomKind(kind).toLowerCase()}, ${level} of 10` +
+      `${since ? `, since ${since}` : ""}${constant ? ", all the time" : ""}${nights === "never" ? "" : `, ${words.nights(nights).toLowerCase()}`}`,
+  );
+  const content: Content[] = [
+    { text: words.referral("title"), fontSize: 26, bold: true, color: SPRUCE },
+    { text: `${name} · ${day(at)}`, fontSize: 13, color: QUIET, margin: [0, 2, 0, 14] },
+    ...(emergency ? [{ text: words.referral("emergency"), bold: true, fontSize: 15, color: WARM, margin: [0, 0, 0, 12] } as Content] : []),
+    { text: words.referral("opening", { name, date: day(hold.since) }), margin: [0, 0, 0, 6] },
+    { ul: [words.safety(hold.question).ask.replace(/\?$/, ": yes.")], margin: [0, 0, 0, 10], bold: true, fontSize: 14 },
+    ...(felt.length > 0
+      ? ([
+          { text: words.referral("felt"), bold: true },
+          { ul: felt, margin: [0, 2, 0, 10] },
+        ] as Content[])
+      : []),
+    { text: words.referral("request", { name, items: words.referral(question.kind === "stop" ? "everything" : "someItems") }) },
+    line,
+    { text: words.referral("answer"), bold: true, fontSize: 14, margin: [0, 0, 0, 10] },
+    { text: words.referral("mayDo"), margin: [0, 0, 0, 22] },
+    { text: words.referral("until"), margin: [0, 0, 0, 34] },
+    { canvas: [{ type: "line", x1: 0, y1: 0, x2: 485, y2: 0, lineWidth: 0.7 }] },
+    { text: words.referral("signed"), fontSize: 10, color: QUIET, margin: [0, 3, 0, 0] },
+    line,
+    { text: words.referral("notDiagnosis"), fontSize: 10, color: QUIET },
+    { text: words.paper("prevention"), fontSize: 10, color: QUIET },
+  ];
+  return pdfOf({ pageMargins: [55, 55, 55, 50], info: { title: words.referral("title") }, content });
+}

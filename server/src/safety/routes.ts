@@ -1,0 +1,99 @@
+/** Who may do what, holds, clearances, the referral note. */
+import { NewClearance, QUESTION_IDS } from "@kind-grip/core/safety";
+import { Id } from "@kind-grip/core/units";
+import * as v from "valibot";
+import { auditOf, noteSeen } from "../audit/audit";
+import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
+import { sendFile } from "../http/file";
+import { CrewParams, Page } from "../http/params";
+import type { Routes } from "../http/route";
+import { enterClearance, enterHold, heldOut, holdOf, withdrawClearance, withdrawHold } from "./holds";
+import { participationsIn } from "./participations";
+import { referralNote } from "./referral-note";
+
+const Why = v.strictObject({
+  why: v.pipe(v.string("is missing"), v.trim(), v.minLength(3, "is missing: say why"), v.maxLength(600, "is longer than 600 characters")),
+});
+
+export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/participation",
+    summary: "Who cannot do everything, and what; no health answers, no reasons",
+    params: CrewParams,
+    async handle({ trainer, params }) {
+      const crew = await crewOf(db, trainer, params.crewId);
+      const people = await participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, await now(trainer));
+      return [...people].map(([personId, participation]) => ({ personId, ...participation }));
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/held-out",
+    summary: "Holds and clearances of a crew with their reasons",
+    params: CrewParams,
+    async handle({ trainer, params }) {
+      const answer = await heldOut(db, trainer, params.crewId);
+      await noteSeen(db, trainer, await now(trainer), {
+        crewId: params.crewId,
+        personId: null,
+        subject: "hold",
+        what: "holds and clearances",
+      });
+      return answer;
+    },
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/holds",
+    summary: "Hold a person out, for one of the safety questions",
+    params: CrewParams,
+    body: v.strictObject({ personId: Id, question: v.picklist(QUESTION_IDS, "is not one of the safety questions") }),
+    handle: async ({ trainer, params, body }) => enterHold(db, trainer, await now(trainer), params.crewId, body),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/holds/:holdId/withdraw",
+    summary: "End a hold that was entered by mistake",
+    params: v.object({ holdId: Id }),
+    body: Why,
+    handle: async ({ trainer, params, body }) => withdrawHold(db, trainer, await now(trainer), params.holdId, body.why),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/clearances",
+    summary: "Enter a clinician's clearance",
+    params: CrewParams,
+    body: NewClearance,
+    handle: async ({ trainer, params, body }) => enterClearance(db, trainer, await now(trainer), params.crewId, body),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/clearances/:clearanceId/withdraw",
+    summary: "Withdraw a clearance",
+    params: v.object({ clearanceId: Id }),
+    body: Why,
+    handle: async ({ trainer, params, body }) => withdrawClearance(db, trainer, await now(trainer), params.clearanceId, body.why),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/holds/:holdId/referral.pdf",
+    summary: "A referral note for the person: plain words, no diagnosis",
+    params: v.object({ holdId: Id }),
+    async handle({ trainer, params, response }) {
+      const hold = await holdOf(db, trainer, params.holdId);
+      const at = await now(trainer);
+      await noteSeen(db, trainer, at, { crewId: hold.crewId, personId: hold.personId, subject: "referral", what: "referral note" });
+      sendFile(response, "referral note.pdf", "application/pdf", await referralNote(db, hold, at));
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/audit",
+    summary: "Who saw or changed health answers of a crew, newest first, a page at a time",
+    params: CrewParams,
+    query: Page,
+    handle: ({ trainer, params, query }) => auditOf(db, trainer, params.crewId, query.page),
+  });
+}
