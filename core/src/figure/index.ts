@@ -2,6 +2,7 @@
 export { bonesOf, type Bones } from "./bones";
 export { MIRRORED_VIEW, VIEW_NAMES, VIEWS, type ViewName } from "./camera";
 export { Figure, FOCUSES, type FigureInput, type Focus } from "./figure";
+export { handMap, MAP_VIEWS, type HandMap, type MapMark, type MapPlace, type MapView } from "./hand-map";
 export * as holds from "./holds";
 export { LANDMARKS, type Landmark } from "./landmarks";
 export { mirrorPose, poseAlong, poseBetween } from "./motion";

@@ -75,18 +75,44 @@ function arrow(track: readonly Point[]): string {
 
 /** A soft mark on the skin where a region is felt, in three steps from pale to full. */
 export function felt(surface: Surface, bones: Bones, regions: readonly string[], sides: readonly SideName[]): string {
-  const places = sides.flatMap((side) => {
-    const arm = bones.arms[side];
-    return arm ? regions.flatMap((region) => (FELT_AT[region]?.(arm, bones) ?? []).map((stretch) => ({ side, stretch }))) : [];
+  const field = new Float32Array(surface.owner.length).fill(-1);
+  for (const side of sides) for (const region of regions) feel(surface, bones, region, side, field);
+  return steps(surface, field, 0.24);
+}
+
+/** The fewest cells of skin a region must show to be seen. */
+const LEAST_SEEN = 24;
+
+/** One region of one arm, as strong as asked for (0–1); and the middle of what can be seen of it, if any can. */
+export function mark(surface: Surface, bones: Bones, region: string, side: SideName, strength: number): { svg: string; seenAt?: Point } {
+  const whole = new Float32Array(surface.owner.length).fill(-1);
+  feel(surface, bones, region, side, whole);
+  // Its place is that of its first part: the belly of the muscle, not between belly and palm.
+  const field = new Float32Array(surface.owner.length).fill(-1);
+  feel(surface, bones, region, side, field, 1);
+  const { cell, columns, left, top } = surface;
+  let [count, sum, x, y] = [0, 0, 0, 0];
+  field.forEach((value, i) => {
+    if (value <= 0.2) return;
+    count++;
+    sum += value;
+    x += value * (left + ((i % columns) + 0.5) * cell);
+    y += value * (top + (Math.floor(i / columns) + 0.5) * cell);
   });
-  if (places.length === 0) return "";
+  if (count < LEAST_SEEN) return { svg: "" };
+  return { svg: strength > 0 ? steps(surface, whole, 0.34 * strength) : "", seenAt: [x / sum, y / sum] };
+}
+
+/** Raises a field where a region's skin is: 1 in the middle, 0 at its rim. */
+function feel(surface: Surface, bones: Bones, region: string, side: SideName, field: Float32Array, most = Infinity): void {
+  const arm = bones.arms[side];
   const { camera, cell, columns, rows, owner, depth, left, top } = surface;
   const skin = surface.shapes.map((shape) => {
     const part = surface.parts[shape.part]!;
-    return part.tone === "skin" || part.tone === "helper" || part.tone === "shirt" ? part.id : "";
+    const own = part.id.startsWith(side) || part.id === "trunk" || part.id === "neck";
+    return own && (part.tone === "skin" || part.tone === "helper" || part.tone === "shirt");
   });
-  const field = new Float32Array(owner.length).fill(-1);
-  for (const { side, stretch } of places) {
+  for (const stretch of arm ? (FELT_AT[region]?.(arm, bones) ?? []).slice(0, most) : []) {
     const [ax, ay, az] = project(camera, stretch.from);
     const [bx, by, bz] = project(camera, stretch.to);
     const reach = stretch.radius * camera.scale;
@@ -98,8 +124,7 @@ export function felt(surface: Surface, bones: Bones, regions: readonly string[],
     for (let row = fromRow; row <= toRow; row++)
       for (let column = fromColumn; column <= toColumn; column++) {
         const i = row * columns + column;
-        const id = owner[i]! < 0 ? "" : skin[owner[i]!]!;
-        if (id === "" || !(id.startsWith(side) || id === "trunk" || id === "neck")) continue;
+        if (owner[i]! < 0 || !skin[owner[i]!]) continue;
         const x = left + (column + 0.5) * cell - ax;
         const y = top + (row + 0.5) * cell - ay;
         const z = depth[i]! - az;
@@ -108,11 +133,15 @@ export function felt(surface: Surface, bones: Bones, regions: readonly string[],
         field[i] = Math.max(field[i]!, 1 - off / reach);
       }
   }
+}
+
+/** Three steps from pale to full. */
+function steps(surface: Surface, field: Float32Array, opacity: number): string {
   let svg = "";
   for (const least of [0, 0.25, 0.5]) {
     const shifted = least === 0 ? field : field.map((value) => value - least);
     const d = regionPath(rings(surface, shifted), 1, 3);
-    if (d) svg += `<path d="${d}" fill="${FELT}" fill-opacity=".24"/>`;
+    if (d) svg += `<path d="${d}" fill="${FELT}" fill-opacity="${number(opacity)}"/>`;
   }
   return svg && `<g class="felt">${svg}</g>`;
 }

@@ -123,11 +123,22 @@ describe("somebody else's things", () => {
     const world = await makeWorld(owner);
     const run = sampleRun(world);
     expect((await owner.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
+    const roundId = uuid();
+    const personId = world.people[0]!.id;
+    await owner.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Round" });
+    const held = await owner.send("post", `/api/crews/${world.crewId}/holds`, { personId, question: "hotJoint" });
+    const holdId = held.body.holds[0].id as string;
+    const days = { from: new Date().toISOString().slice(0, 10), until: new Date(Date.now() + 86_400_000).toISOString().slice(0, 10) };
+    const clearance = { id: uuid(), holdId, givenBy: "A", profession: "B", allows: ["stretch"], ...days, note: null };
+    expect((await owner.send("post", `/api/crews/${world.crewId}/clearances`, clearance)).status).toBe(200);
     const ids: Record<string, string> = {
+      roundId,
+      holdId,
+      clearanceId: clearance.id,
       crewId: world.crewId,
       programId: world.programId,
       runId: run.id,
-      personId: world.people[0]!.id,
+      personId,
       weekStart: "2026-03-02",
     };
     const bodies: Record<string, object> = {
@@ -142,6 +153,14 @@ describe("somebody else's things", () => {
       "put /api/programs/:programId": { version: 1, program: world.program },
       "put /api/crews/:crewId/plan/:weekStart": { version: 0, placements: [] },
       "put /api/runs/:runId": { ...run },
+      "put /api/crews/:crewId/work": { version: 0, work: { tasks: [], days: [] } },
+      "post /api/crews/:crewId/rounds": { id: uuid(), name: "Stolen" },
+      "put /api/rounds/:roundId": { name: "Stolen", closed: true },
+      "put /api/rounds/:roundId/people/:personId": { version: 0, record: {} },
+      "post /api/crews/:crewId/holds": { personId, question: "chestPain" },
+      "post /api/holds/:holdId/withdraw": { why: "stolen" },
+      "post /api/crews/:crewId/clearances": { ...clearance, id: uuid() },
+      "post /api/clearances/:clearanceId/withdraw": { why: "stolen" },
     };
     const crewBody = bodies["put /api/crews/:crewId"] as { crew: Record<string, unknown> };
     delete crewBody.crew.id;
