@@ -61,6 +61,12 @@ export default tseslint.config(
     },
   },
   {
+    files: ["stand-ins/src/**/*.ts"],
+    rules: {
+      "no-restricted-imports": forbid("a stand-in knows only the protocol", "@kind-grip/server*", "@kind-grip/web*", "@kind-grip/core/*/*"),
+    },
+  },
+  {
     files: ["web/src/**/*.{ts,tsx}"],
     plugins: { "react-hooks": reactHooks },
     rules: {

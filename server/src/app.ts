@@ -30,6 +30,8 @@ export interface AppOptions {
   secret: string;
   /** Folder of the built interface; none in API tests. */
   webRoot?: string;
+  /** Where the meter that ships with the application listens; none in API tests. */
+  meterAddress?: string;
   logLevel?: string;
   /** Where the log goes; standard output when left out. */
   logTo?: DestinationStream;
@@ -37,7 +39,7 @@ export interface AppOptions {
   proxies?: number;
 }
 
-export function createApp({ db, secret, webRoot, logLevel = "info", logTo, proxies = 0 }: AppOptions) {
+export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info", logTo, proxies = 0 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", proxies);
@@ -63,7 +65,8 @@ export function createApp({ db, secret, webRoot, logLevel = "info", logTo, proxi
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", "data:", "blob:"],
           fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
+          // Meters are programs on the machine the interface runs on.
+          connectSrc: ["'self'", "ws://127.0.0.1:*", "ws://localhost:*"],
           workerSrc: ["'self'", "blob:"],
           objectSrc: ["'none'"],
           baseUri: ["'self'"],
@@ -125,6 +128,12 @@ export function createApp({ db, secret, webRoot, logLevel = "info", logTo, proxi
     addFollowUpRoutes,
   ])
     add(routes, context);
+  routes.add({
+    method: "get",
+    path: "/api/meter",
+    summary: "Where the simulated meter listens, if there is one",
+    handle: async () => ({ address: meterAddress ?? null }),
+  });
   routes.add({ method: "get", path: "/api/openapi.json", summary: "This description", handle: async () => openApiOf(routes.declared) });
   app.use(routes.router);
   app.use("/api", () => {

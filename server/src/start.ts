@@ -2,6 +2,7 @@
  * The start command: database, migrations, data, interface, server; and all of it stopped again on Ctrl-C.
  * Options: --empty (no demo data), --port N, --reset (throw away what was kept), --data DIR.
  */
+import { spawn, type ChildProcess } from "node:child_process";
 import { createHash, randomBytes } from "node:crypto";
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import type { Server } from "node:http";
@@ -38,11 +39,13 @@ async function start(): Promise<void> {
   const database = outside ? undefined : await startPrivateServer({ dataDir: path.join(options.data, "mariadb") });
   const db = connect(outside ?? database!.url);
   let server: Server | undefined;
+  let meter: ChildProcess | undefined;
   let app: ReturnType<typeof createApp> | undefined;
   const stop = once(async () => {
     say("\nStopping …");
     await new Promise<void>((resolve) => (server ? server.close(() => resolve()) : resolve()));
     app?.stop();
+    meter?.kill();
     await db.sequelize.close();
     await database?.stop();
     process.exit(process.exitCode ?? 0);
@@ -54,8 +57,11 @@ async function start(): Promise<void> {
     const ran = await migrate(db);
     if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
     const signIns = await signInsFor(db, options.empty);
+    const meterPort = Number(process.env.METER_PORT ?? port + 1);
+    meter = startMeter(meterPort);
     app = createApp({
       db,
+      meterAddress: `ws://127.0.0.1:${meterPort}`,
       secret: secretIn(path.join(options.data, "cookie-secret")),
       webRoot: path.join(root, "web/dist"),
       logLevel: process.env.LOG_LEVEL ?? "warn",
@@ -104,6 +110,15 @@ function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server
       if (error) reject(inUse ? new Error(`port ${port} is in use; choose another with --port`) : error);
       else resolve(server);
     });
+  });
+}
+
+/** The simulated meters, a process of their own; the application does without them when they cannot start. */
+function startMeter(port: number): ChildProcess {
+  const file = path.join(root, "stand-ins/src/serve.ts");
+  return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port)], {
+    cwd: root,
+    stdio: ["ignore", "inherit", "inherit", "ipc"],
   });
 }
 

@@ -12,4 +12,5 @@ export {
   type TrialFault,
 } from "./grip-trial";
 export { FromMeter, METER_KINDS, MeterKind, MeterSettings, readMessage, ToMeter } from "./protocol";
+export { tiltBetween, upFrom, type UpVector } from "./tilt";
 export { STILL_DEG, STILL_MS, steadyAngle } from "./steady-angle";

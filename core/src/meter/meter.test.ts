@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { FromMeter, readMessage, readTrial, spreadOf, steadyAngle, ToMeter, WEAK_SHARE, type Reading } from ".";
+import { FromMeter, readMessage, readTrial, spreadOf, steadyAngle, tiltBetween, ToMeter, upFrom, WEAK_SHARE, type Reading } from ".";
 
 /** Rest, a squeeze that rises in 0.4 s and holds, rest; 20 readings a second. */
 function squeeze(kg: number, { heldMs = 2500, wobble = 0, dropFrom = -1, dropTo = -1 } = {}): Reading[] {
@@ -109,5 +109,25 @@ describe("the protocol", () => {
       '{"type":"set","settings":{"noise":-1}}',
     ])
       expect([readMessage(FromMeter, text), readMessage(ToMeter, text)]).toEqual([undefined, undefined]);
+  });
+});
+
+describe("a phone as angle meter", () => {
+  it.each([
+    [0, 0, 70, 0, 70],
+    [20, 0, -30, 0, 50],
+    [90, 0, 160, 0, 70],
+    [0, 0, 0, 35, 35],
+    [180, 0, -170, 0, 10],
+  ])("from %s/%s to %s/%s it was turned by %s°", (beta, gamma, toBeta, toGamma, expected) => {
+    expect(tiltBetween(upFrom(beta, gamma), upFrom(toBeta, toGamma))).toBeCloseTo(expected, 6);
+  });
+  it("the way up has length 1, whatever way the phone is held", () => {
+    fc.assert(
+      fc.property(fc.double({ min: -180, max: 180, noNaN: true }), fc.double({ min: -90, max: 90, noNaN: true }), (beta, gamma) => {
+        expect(Math.hypot(...upFrom(beta, gamma))).toBeCloseTo(1, 9);
+        expect(tiltBetween(upFrom(beta, gamma), upFrom(beta, gamma))).toBeLessThan(1e-5);
+      }),
+    );
   });
 });

@@ -12,13 +12,15 @@ export type MeterKind = v.InferOutput<typeof MeterKind>;
 
 /** How a simulated meter behaves. A real one has none of these. */
 export const MeterSettings = v.strictObject({
-  /** Grip: how strong the simulated hand is, kg. Angle: where the simulated joint ends, degrees. */
-  strength: v.pipe(number, v.minValue(0), v.maxValue(160)),
-  /** Standard deviation of the noise, in the unit of the meter. */
+  /** How strong the simulated hand is. */
+  gripKg: v.pipe(number, v.minValue(0), v.maxValue(120)),
+  /** Share of its full range that the simulated joint reaches by itself, 0–1.2. */
+  rangeShare: v.pipe(number, v.minValue(0), v.maxValue(1.2)),
+  /** Standard deviation of the noise, in kg and degrees. */
   noise: v.pipe(number, v.minValue(0), v.maxValue(10)),
-  /** Share of readings that get lost, 0–1. */
+  /** Share of the time in which readings get lost, 0–1. */
   dropOuts: v.pipe(number, v.minValue(0), v.maxValue(1)),
-  /** The next trial is given half-heartedly. */
+  /** The next squeeze is given half-heartedly. */
   weakTrial: v.boolean(),
 });
 export type MeterSettings = v.InferOutput<typeof MeterSettings>;
@@ -33,9 +35,12 @@ export const FromMeter = v.variant("type", [
 ]);
 export type FromMeter = v.InferOutput<typeof FromMeter>;
 
-/** To the meter. `squeeze` is understood by a simulated meter only: somebody has to close the hand. */
+/**
+ * To the meter. `squeeze` and `set` are understood by a simulated meter only: somebody has to close the hand. `fullDeg` tells an angle
+ * meter the full range of the joint it is held to; a real one has no use for it.
+ */
 export const ToMeter = v.variant("type", [
-  v.strictObject({ type: v.literal("start"), kind: MeterKind }),
+  v.strictObject({ type: v.literal("start"), kind: MeterKind, fullDeg: v.optional(number), assisted: v.optional(v.boolean()) }),
   v.strictObject({ type: v.literal("stop") }),
   v.strictObject({ type: v.literal("zero") }),
   v.strictObject({ type: v.literal("set"), settings: v.partial(MeterSettings) }),

@@ -4,6 +4,7 @@ import { BookOpen, Building2, Sunrise, Users } from "lucide-react";
 import { useEffect } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import { Loading } from "../parts/Loading";
+import { HeldOutRuns } from "../run/HeldOutRuns";
 import { RunOutboxSender } from "../run/RunOutboxSender";
 import { serverApi } from "./api";
 import { ConnectionNotice } from "./ConnectionNotice";
@@ -49,6 +50,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
         sx={{ flex: 1, minWidth: 0, outline: "none", ...(bare ? {} : { px: { xs: 2, md: 4 }, pt: 2.5, pb: 6 }), "@media print": { p: 0 } }}
       >
         <ConnectionNotice />
+        <HeldOutRuns />
         <Outlet />
       </Box>
       <RunOutboxSender />

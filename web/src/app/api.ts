@@ -1,11 +1,14 @@
 /** The server's answers as RTK Query endpoints. One list, one token, one way to tell that the connection is away. */
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
+import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import type { Placement } from "@kind-grip/core/dayplan";
-import { knowOwnMovements, type OwnMovement } from "@kind-grip/core/library";
+import { knowOwnMovements, type OwnMovement, type Phase } from "@kind-grip/core/library";
 import type { PersonFollowUp, RunFollowUp } from "@kind-grip/core/followup";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
+import type { NewClearance, Participation, QuestionId } from "@kind-grip/core/safety";
+import type { Work } from "@kind-grip/core/strain";
 import { connectionFound, connectionLost } from "./connection";
 
 export interface Me {
@@ -62,6 +65,67 @@ export interface Today {
   now: string;
   crews: { id: string; name: string; trade: string; timeZone: string; people: number; programs: number; shifts: TodayShift[] }[];
   entries: TodayEntry[];
+  heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
+  endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
+}
+export interface WorkEntry {
+  crewId: string;
+  version: number;
+  work: Work;
+}
+export interface RoundEntry {
+  id: string;
+  crewId: string;
+  name: string;
+  startedOn: string;
+  closed: boolean;
+  begun: number;
+  finished: number;
+}
+export interface RecordEntry {
+  personId: string;
+  version: number;
+  changedAt: string;
+  record: BaselineRecord;
+}
+export type ParticipationEntry = Participation & { personId: string };
+export interface HoldEntry {
+  id: string;
+  personId: string;
+  question: QuestionId;
+  since: string;
+  roundId: string | null;
+  withdrawnAt: string | null;
+  withdrawnWhy: string | null;
+}
+export interface ClearanceEntry {
+  id: string;
+  personId: string;
+  holdId: string;
+  givenBy: string;
+  profession: string;
+  allows: Phase[];
+  fromDay: string;
+  untilDay: string;
+  note: string | null;
+  enteredAt: string;
+  withdrawnAt: string | null;
+  withdrawnWhy: string | null;
+}
+export interface HeldOut {
+  holds: HoldEntry[];
+  clearances: ClearanceEntry[];
+}
+export interface AuditEntry {
+  id: string;
+  personId: string | null;
+  act: "saw" | "changed";
+  subject: "baseline" | "hold" | "clearance" | "referral" | "export";
+  what: string;
+  at: string;
+  lastAt: string;
+  times: number;
+  by: string;
 }
 export interface Progress {
   days: number;
@@ -100,16 +164,18 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
   return answer;
 };
 
+const TAGS = ["Me", "Crews", "People", "Programs", "Plan", "Runs", "Movements", "Work", "Rounds", "Safety"] as const;
+
 export const serverApi = createApi({
   reducerPath: "server",
   baseQuery: watched,
-  tagTypes: ["Me", "Crews", "People", "Programs", "Plan", "Runs", "Movements"],
+  tagTypes: TAGS,
   refetchOnReconnect: true,
   endpoints: (make) => ({
     me: make.query<Me, void>({ query: () => "/me", providesTags: ["Me"] }),
     signIn: make.mutation<Me, { email: string; password: string }>({
       query: (body) => ({ url: "/sign-in", method: "POST", body }),
-      invalidatesTags: (done) => (done ? ["Me", "Crews", "People", "Programs", "Plan", "Runs", "Movements"] : []),
+      invalidatesTags: (done) => (done ? TAGS : []),
     }),
     signOut: make.mutation<void, void>({ query: () => ({ url: "/sign-out", method: "POST" }), invalidatesTags: ["Me"] }),
     changePassword: make.mutation<void, { current: string; next: string }>({
@@ -120,7 +186,7 @@ export const serverApi = createApi({
       invalidatesTags: ["Me"],
     }),
 
-    today: make.query<Today, void>({ query: () => "/today", providesTags: ["Plan", "Runs", "Crews", "Programs"] }),
+    today: make.query<Today, void>({ query: () => "/today", providesTags: ["Plan", "Runs", "Crews", "Programs", "Safety"] }),
     crews: make.query<CrewListEntry[], void>({ query: () => "/crews", providesTags: ["Crews", "People", "Programs"] }),
     crew: make.query<CrewEntry, string>({ query: (id) => `/crews/${id}`, providesTags: ["Crews"] }),
     createCrew: make.mutation<CrewEntry, { id: string; crew: Crew }>({
@@ -233,6 +299,72 @@ export const serverApi = createApi({
       query: (run) => ({ url: `/runs/${run.id}`, method: "PUT", body: run }),
       invalidatesTags: (done) => (done ? ["Runs"] : []),
     }),
+    work: make.query<WorkEntry, string>({ query: (crewId) => `/crews/${crewId}/work`, providesTags: ["Work"] }),
+    /** The screen's own copy is ahead of any answer; other screens are told. */
+    saveWork: make.mutation<WorkEntry, { crewId: string; version: number; work: Work }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/work`, method: "PUT", body }),
+      async onQueryStarted({ crewId }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (data) void dispatch(serverApi.util.upsertQueryData("work", crewId, data));
+      },
+    }),
+    rounds: make.query<RoundEntry[], string>({ query: (crewId) => `/crews/${crewId}/rounds`, providesTags: ["Rounds"] }),
+    createRound: make.mutation<RoundEntry, { crewId: string; id: string; name: string }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/rounds`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Rounds"] : []),
+    }),
+    changeRound: make.mutation<RoundEntry, { id: string; name: string; closed: boolean }>({
+      query: ({ id, ...body }) => ({ url: `/rounds/${id}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Rounds"] : []),
+    }),
+    removeRound: make.mutation<void, string>({ query: (id) => ({ url: `/rounds/${id}`, method: "DELETE" }), invalidatesTags: ["Rounds"] }),
+    records: make.query<RecordEntry[], string>({
+      query: (roundId) => `/rounds/${roundId}/records`,
+      providesTags: (_, __, id) => [{ type: "Rounds", id }],
+      keepUnusedDataFor: 0,
+    }),
+    saveRecord: make.mutation<RecordEntry, { roundId: string; personId: string; version: number; record: BaselineRecord }>({
+      query: ({ roundId, personId, ...body }) => ({ url: `/rounds/${roundId}/people/${personId}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Safety"] : []),
+      async onQueryStarted({ roundId }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (!data) return;
+        dispatch(
+          serverApi.util.updateQueryData("records", roundId, (list) => [...list.filter((each) => each.personId !== data.personId), data]),
+        );
+      },
+    }),
+    participation: make.query<ParticipationEntry[], string>({
+      query: (crewId) => `/crews/${crewId}/participation`,
+      providesTags: ["Safety"],
+    }),
+    heldOut: make.query<HeldOut, string>({
+      query: (crewId) => `/crews/${crewId}/held-out`,
+      providesTags: ["Safety"],
+      keepUnusedDataFor: 0,
+    }),
+    enterHold: make.mutation<HeldOut, { crewId: string; personId: string; question: QuestionId }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/holds`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Safety"] : []),
+    }),
+    withdrawHold: make.mutation<HeldOut, { id: string; why: string }>({
+      query: ({ id, why }) => ({ url: `/holds/${id}/withdraw`, method: "POST", body: { why } }),
+      invalidatesTags: (done) => (done ? ["Safety"] : []),
+    }),
+    enterClearance: make.mutation<HeldOut, { crewId: string; clearance: NewClearance }>({
+      query: ({ crewId, clearance }) => ({ url: `/crews/${crewId}/clearances`, method: "POST", body: clearance }),
+      invalidatesTags: (done) => (done ? ["Safety"] : []),
+    }),
+    withdrawClearance: make.mutation<HeldOut, { id: string; why: string }>({
+      query: ({ id, why }) => ({ url: `/clearances/${id}/withdraw`, method: "POST", body: { why } }),
+      invalidatesTags: (done) => (done ? ["Safety"] : []),
+    }),
+    audit: make.query<{ total: number; pageSize: number; entries: AuditEntry[] }, { crewId: string; page: number }>({
+      query: ({ crewId, page }) => `/crews/${crewId}/audit?page=${page}`,
+      providesTags: ["Safety"],
+      keepUnusedDataFor: 0,
+    }),
+    meter: make.query<{ address: string | null }, void>({ query: () => "/meter" }),
     progress: make.query<Progress, { crewId: string; days: number }>({
       query: ({ crewId, days }) => `/crews/${crewId}/progress?days=${days}`,
       providesTags: ["Runs", "People"],

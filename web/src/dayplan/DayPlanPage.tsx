@@ -9,12 +9,14 @@ import { isHere } from "@kind-grip/core/crew";
 import { addDays, clashesOf, clashText, dateAt, mondayOf, shiftsFrom, suggestStart, type Clash } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
 import { v7 as uuid } from "uuid";
+import { notHeldOut } from "@kind-grip/core/safety";
 import { serverApi, type CrewEntry, type WeekPlanEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { useParticipations } from "../safety/use-participations";
 import { placeableSessions, placedOf, sameIn, type PlaceableSession } from "./placed";
 import { PlacementPanel } from "./PlacementPanel";
 import { usePlan } from "./plan-state";
@@ -28,13 +30,18 @@ export default function DayPlanPage() {
   const people = serverApi.usePeopleQuery(crew.id);
   const plan = serverApi.useWeekPlanQuery({ crewId: crew.id, weekStart: mondayOf(weekStart) }, { refetchOnMountOrArgChange: true });
   const today = dateAt(now, crew.timeZone);
+  const participations = useParticipations(crew.id);
   const sessions = useMemo(
     () =>
       placeableSessions(
         programs.data ?? [],
-        (people.data ?? []).filter((person) => isHere(person, today)).map((person) => person.id),
+        notHeldOut(
+          (people.data ?? []).filter((person) => isHere(person, today)),
+          participations,
+        ).map((person) => person.id),
+        participations,
       ),
-    [programs.data, people.data, today],
+    [programs.data, people.data, today, participations],
   );
   if (plan.isFetching && plan.data?.weekStart !== mondayOf(weekStart)) return <WeekTitle crew={crew} weekStart={mondayOf(weekStart)} />;
   return (

@@ -20,12 +20,12 @@ const entry = (items: number) => ({ id: "p1", crewId: "c", version: 1, changedAt
 const placement = { id: "x", programId: "p1", sessionId: "s1", startsAt: "2026-03-24T10:00:00.000Z" };
 
 it("only sessions with items can be placed, as long as the group takes", () => {
-  expect(placeableSessions([entry(0)], [])).toEqual([]);
-  expect(placeableSessions([entry(2)], [])[0]).toMatchObject({ programId: "p1", lengthSec: 24 });
+  expect(placeableSessions([entry(0)], [], new Map())).toEqual([]);
+  expect(placeableSessions([entry(2)], [], new Map())[0]).toMatchObject({ programId: "p1", lengthSec: 24 });
 });
 
 it("a placement spans its session; one whose session is gone is left out", () => {
-  const sessions = placeableSessions([entry(2)], []);
+  const sessions = placeableSessions([entry(2)], [], new Map());
   const startMs = Date.parse(placement.startsAt);
   expect(placedOf([placement, { ...placement, id: "y", sessionId: "gone" }], sessions)).toMatchObject([
     { id: "x", startMs, endMs: startMs + 24_000 },

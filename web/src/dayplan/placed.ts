@@ -2,6 +2,7 @@
 import type { Placed, Placement, Shift } from "@kind-grip/core/dayplan";
 import { onGrid } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, type Session } from "@kind-grip/core/session";
 import type { ProgramEntry } from "../app/api";
 
@@ -12,11 +13,16 @@ export interface PlaceableSession {
   lengthSec: number;
 }
 
-/** Sessions with at least one item, in the order of their programs. */
-export function placeableSessions(programs: readonly ProgramEntry[], personIds: readonly string[]): PlaceableSession[] {
+/** Sessions with at least one item, in the order of their programs. @param personIds who takes part: nobody who is held out */
+export function placeableSessions(
+  programs: readonly ProgramEntry[],
+  personIds: readonly string[],
+  participations: Participations,
+): PlaceableSession[] {
   return programs.flatMap(({ id, program }) =>
     program.sessions
       .filter((session) => session.items.length > 0)
+      .map((session) => sessionWithin(session, participations))
       .map((session) => ({
         programId: id,
         programName: program.name,

@@ -1,6 +1,7 @@
 /** Draws figures off the page's own thread, so that nothing a figure costs is felt while typing or counting. */
 import { expose } from "comlink";
-import { StagedFigure, type Figure, type PictureOptions, type Pose } from "@kind-grip/core/figure";
+import { handMap, StagedFigure, type Figure, type MapMark, type MapView, type PictureOptions, type Pose } from "@kind-grip/core/figure";
+import { REGIONS } from "@kind-grip/core/library";
 import type { FigurePlace } from "@kind-grip/core/run";
 
 let staged: { key: string; figure: StagedFigure } | undefined;
@@ -18,6 +19,7 @@ const drawer = {
     const now = stagedAs(key, figure, options);
     return "slide" in place ? now.sliding(place.slide) : now.moment(place.place);
   },
+  handMap: (view: MapView, look: PictureOptions["look"], marks: readonly MapMark[]) => handMap(view, look, REGIONS, marks),
 };
 export type FigureDrawer = typeof drawer;
 expose(drawer);

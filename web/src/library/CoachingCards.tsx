@@ -11,14 +11,20 @@ export function CoachingCards() {
     <Box component="section" aria-label="For the work itself" sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, pb: 3 }}>
       <Typography variant="h2">For the work itself</Typography>
       <Typography sx={{ color: "text.secondary", mb: 2 }}>Stretching is no substitute for changing a bad grip.</Typography>
-      <Box
-        component="ul"
-        sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 3 }}
-      >
-        {COACHING_CARDS.map((card) => (
-          <Card key={card.id} card={card} />
-        ))}
-      </Box>
+      <CoachingCardList cards={COACHING_CARDS} />
+    </Box>
+  );
+}
+
+export function CoachingCardList({ cards }: { cards: readonly CoachingCard[] }) {
+  return (
+    <Box
+      component="ul"
+      sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 3 }}
+    >
+      {cards.map((card) => (
+        <Card key={card.id} card={card} />
+      ))}
     </Box>
   );
 }

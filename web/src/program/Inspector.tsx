@@ -16,6 +16,7 @@ import {
 } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
 import { useAppDispatch } from "../app/store";
+import type { Participations } from "@kind-grip/core/safety";
 import type { PersonEntry } from "../app/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
@@ -27,7 +28,14 @@ import { useEdit } from "./use-editor";
 
 const SIDE_LABELS: Record<Sides, string> = { together: "Together", inTurn: "In turn", alternating: "Alternating" };
 
-export function Inspector({ session, item, people }: { session: Session; item: Item; people: PersonEntry[] }) {
+interface InspectorProps {
+  session: Session;
+  item: Item;
+  people: PersonEntry[];
+  participations: Participations;
+}
+
+export function Inspector({ session, item, people, participations }: InspectorProps) {
   const words = wordsIn();
   const { changeItem, changeSession } = useEdit();
   const dispatch = useAppDispatch();
@@ -142,7 +150,7 @@ export function Inspector({ session, item, people }: { session: Session; item: I
         )}
       </Box>
       {movement.forms.length > 1 && people.length > 0 && (
-        <PersonalForms session={session} item={item} movement={movement} people={people} />
+        <PersonalForms session={session} item={item} movement={movement} people={people} participations={participations} />
       )}
     </Box>
   );

@@ -1,9 +1,10 @@
 /** Who does another form of the chosen item, and whether with a smaller dose. */
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
-import { Plus, X } from "lucide-react";
+import { Ban, Plus, X } from "lucide-react";
 import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import { easierForm, FORM_TIMINGS, rungOf, type Movement } from "@kind-grip/core/library";
+import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compilePerson, groupWaits, setPersonalForm, type Item, type PersonalForm, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import type { PersonEntry } from "../app/api";
@@ -15,16 +16,25 @@ export function PersonalForms({
   session,
   item,
   movement,
-  people,
+  people: everybody,
+  participations,
 }: {
   session: Session;
   item: Item;
   movement: Movement;
+  /** Nobody who is held out of everything. */
   people: PersonEntry[];
+  participations: Participations;
 }) {
   const words = wordsIn();
   const { changeSession } = useEdit();
   const [adding, setAdding] = useState(false);
+  const leavesOut = (person: PersonEntry) => {
+    const participation = participations.get(person.id);
+    return participation !== undefined && refusalOf(participation, movement.id) !== null;
+  };
+  const people = everybody.filter((person) => !leavesOut(person));
+  const out = everybody.filter(leavesOut);
   const set = (personId: string, own: PersonalForm | undefined, gesture?: string) =>
     changeSession(setPersonalForm(session, item.id, personId, own), gesture);
   const withOwn = people.filter((person) => item.personal[person.id]);
@@ -114,6 +124,11 @@ export function PersonalForms({
               {easierForm(movement, item.formId) ? "Somebody does an easier form" : "Somebody does another form"}
             </Button>
           )
+        )}
+        {out.length > 0 && (
+          <Typography sx={{ color: "error.main", display: "inline-flex", alignItems: "center", gap: 0.75 }}>
+            <Ban size={18} aria-hidden /> Held out of this item: {out.map(({ name }) => name).join(", ")}
+          </Typography>
         )}
         {groupWait > 0 && (
           <Typography sx={{ color: "warm.dark" }}>The group waits {spanText(groupWait)} here for its slowest form.</Typography>

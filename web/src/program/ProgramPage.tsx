@@ -1,11 +1,12 @@
 /** One program in the editor. */
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
 import { movementOf, newItem } from "@kind-grip/core/library";
+import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { addItem, moveItem } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
 import { serverApi, type CrewEntry, type PersonEntry, type ProgramEntry } from "../app/api";
@@ -15,6 +16,7 @@ import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { useTabTitle } from "../parts/PageTitle";
+import { useParticipations } from "../safety/use-participations";
 import { ConflictDialog } from "./ConflictDialog";
 import { draftOf } from "./drafts";
 import { closedEditor, conflictFound, itemChosen, opened } from "./editor-state";
@@ -64,7 +66,11 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
   const itemId = useAppSelector((state) => state.editor.itemId);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const today = dateAt(useNow(), crew.timeZone);
-  const here = people.filter((person) => isHere(person, today));
+  const participations = useParticipations(crew.id);
+  const here = notHeldOut(
+    people.filter((person) => isHere(person, today)),
+    participations,
+  );
   useAutosave();
   useTabTitle(`${program.name}, ${crew.name}`);
 
@@ -121,19 +127,21 @@ function SessionScore({
 }) {
   const [seenFor, setSeenFor] = useState("");
   const personId = people.some((person) => person.id === seenFor) ? seenFor : null;
+  const participations = useParticipations(crew.id);
+  const within = useMemo(() => sessionWithin(session, participations), [session, participations]);
   const timeline = useTimeline(
-    session,
+    within,
     people.map((person) => person.id),
     personId,
   );
   const itemId = useAppSelector((state) => state.editor.itemId);
   const item = session.items.find((each) => each.id === itemId);
-  const differing = people.filter((person) => session.items.some((each) => each.personal[person.id]));
+  const differing = people.filter((person) => within.items.some((each) => each.personal[person.id]));
   return (
     <>
       <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
       {item ? (
-        <Inspector key={item.id} session={session} item={item} people={people} />
+        <Inspector key={item.id} session={session} item={item} people={people} participations={participations} />
       ) : (
         <Box sx={{ display: "flex", gap: 3, mt: 1, alignItems: "center", flexWrap: "wrap" }}>
           <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 260 }}>
@@ -159,7 +167,7 @@ function SessionScore({
           {personId && <Button onClick={() => setSeenFor("")}>Back to the group</Button>}
         </Box>
       )}
-      <RegionBalance session={session} timeline={timeline} people={people} />
+      <RegionBalance session={within} timeline={timeline} people={people} />
     </>
   );
 }

@@ -1,10 +1,11 @@
 /** Before a run: what is coming, what to have at hand, who does an easier form; one button starts it. */
 import { Box, Button, Typography } from "@mui/material";
-import { ArrowLeft, Play } from "lucide-react";
+import { ArrowLeft, Ban, Play } from "lucide-react";
 import { useEffect } from "react";
 import { Link } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import { movementOf } from "@kind-grip/core/library";
+import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry } from "../app/api";
 import { MovementThumb } from "../figure/MovementThumb";
@@ -15,6 +16,10 @@ import type { useRun } from "./use-run";
 export interface RunScreenProps {
   crew: CrewEntry;
   people: PersonEntry[];
+  /** In the crew today, but out of everything. */
+  heldOut: PersonEntry[];
+  /** Who may do what at this moment. */
+  participations: Participations;
   run: ReturnType<typeof useRun>;
   sound: SoundChoice;
   onSound(choice: SoundChoice): void;
@@ -22,7 +27,7 @@ export interface RunScreenProps {
   onDim(dim: boolean): void;
 }
 
-export function BeforeRun({ crew, people, run, ...switches }: RunScreenProps) {
+export function BeforeRun({ crew, people, heldOut, participations, run, ...switches }: RunScreenProps) {
   const words = wordsIn();
   const { session, timeline, start } = run;
   const kit = [
@@ -42,6 +47,11 @@ export function BeforeRun({ crew, people, run, ...switches }: RunScreenProps) {
         : [],
     ),
   );
+  const leavingOut = people.flatMap((person) => {
+    const own = participations.get(person.id);
+    const out = own ? session.items.filter((item) => refusalOf(own, item.movementId) !== null) : [];
+    return out.length > 0 ? [`${person.name}: ${out.map((item) => words.movementName(item.movementId).toLowerCase()).join(", ")}`] : [];
+  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key !== " " || event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
@@ -117,6 +127,31 @@ export function BeforeRun({ crew, people, run, ...switches }: RunScreenProps) {
             <Typography sx={{ mt: 1, fontSize: "inherit" }}>
               <strong>Own form:</strong> {easier.join("; ")}
             </Typography>
+          )}
+          {leavingOut.length > 0 && (
+            <Typography sx={{ mt: 1, fontSize: "inherit" }}>
+              <strong>Leaving out:</strong> {leavingOut.join("; ")}
+            </Typography>
+          )}
+          {heldOut.length > 0 && (
+            <Box
+              role="note"
+              sx={{
+                mt: 1.5,
+                px: 2,
+                py: 1,
+                display: "flex",
+                gap: 1,
+                alignItems: "center",
+                borderLeft: "6px solid",
+                borderColor: "error.main",
+              }}
+            >
+              <Ban size={22} aria-hidden />
+              <span>
+                <strong>Held out, not in this run:</strong> {heldOut.map((person) => person.name).join(", ")}
+              </span>
+            </Box>
           )}
         </Box>
       </Box>

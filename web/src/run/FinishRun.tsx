@@ -3,6 +3,7 @@ import { Box, Button, ButtonBase, Typography } from "@mui/material";
 import { Check } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry } from "../app/api";
@@ -17,6 +18,7 @@ import type { useRun } from "./use-run";
 interface FinishRunProps {
   crew: CrewEntry;
   people: PersonEntry[];
+  participations: Participations;
   programId: string;
   placementId: string | null;
   run: ReturnType<typeof useRun>;
@@ -26,7 +28,7 @@ interface FinishRunProps {
 const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling"];
 const EFFORTS = Array.from({ length: 11 }, (_, effort) => effort);
 
-export function FinishRun({ crew, people, programId, placementId, run, practiceNow }: FinishRunProps) {
+export function FinishRun({ crew, people, participations, programId, placementId, run, practiceNow }: FinishRunProps) {
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
   const [efforts, setEfforts] = useState<Record<string, number>>({});
   const [marks, setMarks] = useState(run.marks);
@@ -67,6 +69,7 @@ export function FinishRun({ crew, people, programId, placementId, run, practiceN
         forms: Object.fromEntries(
           run.session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
         ),
+        leftOut: itemsLeftOut(participations.get(person.id) ?? FULL_PARTICIPATION, run.session),
       })),
     };
     putInOutbox(record);

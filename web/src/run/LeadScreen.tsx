@@ -12,7 +12,7 @@ import { RunSwitches } from "./RunSwitches";
 
 const LETTER = { left: "L", right: "R", both: "LR" } as const;
 
-export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
+export function LeadScreen({ people, participations, run, ...switches }: RunScreenProps) {
   const words = wordsIn();
   const { position, session, timeline, atSec, clock } = run;
   useRunKeys(run);
@@ -139,7 +139,7 @@ export function LeadScreen({ people, run, ...switches }: RunScreenProps) {
         </Box>
       </Box>
 
-      <NameStrip people={people} run={run} item={item} />
+      <NameStrip people={people} participations={participations} run={run} item={item} />
 
       <Box
         sx={{

@@ -1,8 +1,10 @@
 /** The names of the group with their own form; a tap on a name eases or marks. */
+import { Ban } from "lucide-react";
 import { Box, ButtonBase, Divider, Menu, MenuItem, Typography } from "@mui/material";
 import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import { easierForm, movementOf } from "@kind-grip/core/library";
+import { easierForm, movementOf, type Movement } from "@kind-grip/core/library";
+import { capFor, refusalOf, type Participation } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
 import type { PersonEntry } from "../app/api";
@@ -11,13 +13,16 @@ import { useAppDispatch } from "../app/store";
 import { MARK_NAMES } from "./mark-names";
 import type { RunScreenProps } from "./BeforeRun";
 
-export function NameStrip({ people, run, item }: { people: PersonEntry[]; run: RunScreenProps["run"]; item: Item }) {
+type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run"> & { item: Item };
+
+export function NameStrip({ people, participations, run, item }: NameStripProps) {
   const words = wordsIn();
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<{ person: PersonEntry; at: HTMLElement } | null>(null);
   const movement = movementOf(item.movementId);
   const marksOf = (personId: string) => [...new Set(run.marks.filter((mark) => mark.personId === personId).map((mark) => mark.kind))];
-  const own = people.filter((person) => item.personal[person.id] || marksOf(person.id).length > 0);
+  const limitOf = (personId: string) => limitIn(participations.get(personId), movement);
+  const own = people.filter((person) => item.personal[person.id] || limitOf(person.id) || marksOf(person.id).length > 0);
   const others = people.filter((person) => !own.includes(person));
   const mark = (person: PersonEntry, kind: MarkKind) => {
     run.mark(person.id, kind);
@@ -38,7 +43,8 @@ export function NameStrip({ people, run, item }: { people: PersonEntry[]; run: R
       {[...own, ...others].map((person) => {
         const form = item.personal[person.id]?.formId;
         const marks = marksOf(person.id);
-        const stopped = marks.includes("stopped");
+        const limit = limitOf(person.id);
+        const stopped = marks.includes("stopped") || limit?.out;
         return (
           <ButtonBase
             key={person.id}
@@ -59,7 +65,13 @@ export function NameStrip({ people, run, item }: { people: PersonEntry[]; run: R
             <Box component="span" sx={{ fontWeight: form ? 750 : 500 }}>
               {person.name}
             </Box>
-            {form && <Box component="span">{words.formName(item.movementId, form).toLowerCase()}</Box>}
+            {limit && (
+              <Box component="span" sx={{ color: "error.main", fontWeight: 750, display: "inline-flex", alignItems: "center", gap: 0.5 }}>
+                {limit.out && <Ban size={18} aria-hidden />}
+                {limit.text}
+              </Box>
+            )}
+            {form && !limit?.out && <Box component="span">{words.formName(item.movementId, form).toLowerCase()}</Box>}
             {marks.length > 0 && (
               <Box component="span" sx={{ color: "warm.dark", fontWeight: 650 }}>
                 {marks.map((kind) => MARK_NAMES[kind].toLowerCase()).join(", ")}
@@ -77,7 +89,7 @@ export function NameStrip({ people, run, item }: { people: PersonEntry[]; run: R
       >
         <Typography sx={{ px: 2, pb: 0.5, fontWeight: 700 }}>{open?.person.name}</Typography>
         <MenuItem
-          disabled={!easier}
+          disabled={!easier || (open !== null && limitOf(open.person.id)?.out)}
           onClick={() => {
             run.ease(open!.person.id);
             setOpen(null);
@@ -94,4 +106,18 @@ export function NameStrip({ people, run, item }: { people: PersonEntry[]; run: R
       </Menu>
     </Box>
   );
+}
+
+/** What somebody does differently because of what they were asked; never why. */
+function limitIn(participation: Participation | undefined, movement: Movement): { text: string; out: boolean } | undefined {
+  if (!participation) return undefined;
+  const refusal = refusalOf(participation, movement.id);
+  if (refusal === "heldOut") return { text: "held out: stop now", out: true };
+  if (refusal) return { text: "leaves this out", out: true };
+  const cap = capFor(participation, movement);
+  if (cap < movement.effortCap) return { text: `at most ${cap} of 10`, out: false };
+  const { shortOfEndDeg } = participation;
+  return shortOfEndDeg !== null && movement.phase === "stretch"
+    ? { text: `stops ${shortOfEndDeg}° before the end`, out: false }
+    : undefined;
 }

@@ -3,7 +3,8 @@ import { useEffect } from "react";
 import { problemOf, serverApi } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
-import { dropFromOutbox, outbox } from "./run-store";
+import { REFUSAL_NOTED } from "./HeldOutRuns";
+import { dropFromOutbox, noteRefusal, outbox, refusals, type HeldOutRefusal } from "./run-store";
 
 const EVERY_MS = 5000;
 
@@ -16,12 +17,19 @@ export function RunOutboxSender() {
       if (sending) return;
       sending = true;
       for (const run of outbox()) {
+        // Waits for the trainer's word: see HeldOutRuns.
+        if (refusals()[run.id]) continue;
         const answer = await store(run);
         if (answer.data) {
           dropFromOutbox(run.id);
           continue;
         }
-        const { code, message } = problemOf(answer.error);
+        const { code, message, detail } = problemOf(answer.error);
+        if (code === "heldOut") {
+          noteRefusal(run.id, detail as HeldOutRefusal);
+          dispatchEvent(new Event(REFUSAL_NOTED));
+          continue;
+        }
         if (code === "invalid" || code === "notFound" || code === "taken") {
           dropFromOutbox(run.id);
           dispatch(notify({ text: `The run of ${run.session.name} could not be stored: ${message}` }));

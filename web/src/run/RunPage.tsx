@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
+import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { practiceNow, useNow } from "../app/now";
@@ -17,6 +18,7 @@ import { FinishRun } from "./FinishRun";
 import { LeadScreen } from "./LeadScreen";
 import { dropUnderWay, underWay, type RunUnderWay } from "./run-store";
 import { useSoundChoice } from "./sound-choice";
+import { participationsFrom, useParticipationQuery, useParticipations } from "../safety/use-participations";
 import { useRun } from "./use-run";
 
 export default function RunPage() {
@@ -24,6 +26,7 @@ export default function RunPage() {
   const crew = serverApi.useCrewQuery(crewId!);
   const people = serverApi.usePeopleQuery(crewId!);
   const program = serverApi.useProgramQuery(programId!);
+  const participation = useParticipationQuery(crewId!);
   return (
     <Loaded query={crew}>
       {(crewEntry) => (
@@ -33,7 +36,18 @@ export default function RunPage() {
               {(entry) => {
                 const session = entry.program.sessions.find((each) => each.id === sessionId);
                 return session && session.items.length > 0 ? (
-                  <Resume key={session.id} crew={crewEntry} people={list} programId={entry.id} session={session} />
+                  <Loaded query={participation}>
+                    {(said) => (
+                      <Resume
+                        key={session.id}
+                        crew={crewEntry}
+                        people={list}
+                        programId={entry.id}
+                        session={session}
+                        said={participationsFrom(said)}
+                      />
+                    )}
+                  </Loaded>
                 ) : (
                   <Box sx={{ p: 4 }}>
                     <Empty title="This session has nothing to lead" text="It was taken out of its program, or has no items yet.">
@@ -57,6 +71,8 @@ interface RunProps {
   people: PersonEntry[];
   programId: string;
   session: Session;
+  /** Who may do what. */
+  said: Participations;
 }
 
 /** A run that was interrupted in this browser can go on where it was. */
@@ -89,15 +105,20 @@ function Resume(props: RunProps) {
   return <Run {...props} resumed={choice === "resume" ? found : undefined} />;
 }
 
-function Run({ crew, people, programId, session, resumed }: RunProps & { resumed?: RunUnderWay }) {
+function Run({ crew, people, programId, session: asWritten, said, resumed }: RunProps & { resumed?: RunUnderWay }) {
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
   const now = useNow(60_000);
   const today = dateAt(now, crew.timeZone);
-  const here = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
+  // Who takes part is settled as the screen opens, so that the clock does not jump; who is held out since then is shown at once.
+  const [participations] = useState(said);
+  const live = useParticipations(crew.id);
+  const crewHere = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
+  const here = useMemo(() => notHeldOut(crewHere, participations), [crewHere, participations]);
+  const session = useMemo(() => sessionWithin(resumed?.session ?? asWritten, participations), [resumed, asWritten, participations]);
   const personIds = useMemo(() => here.map((person) => person.id), [here]);
   const [sound, setSound] = useSoundChoice();
-  const run = useRun({ programId, session, personIds, resumed, practiceNow: () => practiceNow(me?.account?.now), sound });
+  const run = useRun({ programId, session, personIds, participations, resumed, practiceNow: () => practiceNow(me?.account?.now), sound });
   const { mode, setMode } = useColorScheme();
   useTabTitle(`Leading ${session.name}`);
   useAwakeScreen(run.clock.status === "running");
@@ -105,6 +126,8 @@ function Run({ crew, people, programId, session, resumed }: RunProps & { resumed
   const screen = {
     crew,
     people: here,
+    heldOut: crewHere.filter((person) => !here.includes(person)),
+    participations: live,
     run,
     sound,
     onSound: setSound,
@@ -117,6 +140,7 @@ function Run({ crew, people, programId, session, resumed }: RunProps & { resumed
       <FinishRun
         crew={crew}
         people={here}
+        participations={participations}
         programId={programId}
         placementId={search.get("placement")}
         run={run}

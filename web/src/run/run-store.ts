@@ -39,6 +39,35 @@ export function outbox(): RunRecord[] {
   return read<RunRecord[]>(OUTBOX) ?? [];
 }
 
+/** What the server said of a run that names somebody who was held out. */
+export interface HeldOutRefusal {
+  withoutPeople: string[];
+  withoutItems: Record<string, string[]>;
+}
+const REFUSED = "kind-grip.run-refused";
+
+export function refusals(): Record<string, HeldOutRefusal> {
+  return read<Record<string, HeldOutRefusal>>(REFUSED) ?? {};
+}
+export function noteRefusal(runId: string, refusal: HeldOutRefusal | undefined): void {
+  const { [runId]: _old, ...others } = refusals();
+  write(REFUSED, refusal ? { ...others, [runId]: refusal } : others);
+}
+
+/** The same run with whoever was held out marked as not there, and with what others were held out of left out. */
+export function without(run: RunRecord, { withoutPeople, withoutItems }: HeldOutRefusal): RunRecord {
+  return {
+    ...run,
+    people: run.people.map((person) => {
+      if (withoutPeople.includes(person.personId)) return { ...person, present: false, effort: null, forms: {}, marks: [] };
+      const out = withoutItems[person.personId];
+      if (!out) return person;
+      const forms = Object.fromEntries(Object.entries(person.forms).filter(([itemId]) => !out.includes(itemId)));
+      return { ...person, forms, leftOut: [...new Set([...person.leftOut, ...out])] };
+    }),
+  };
+}
+
 export function dropFromOutbox(runId: string): void {
   write(
     OUTBOX,

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "r
 import { wordsIn } from "@kind-grip/core/language";
 import { easierForm, FORM_TIMINGS, movementOf } from "@kind-grip/core/library";
 import { cuesOf, end, isOver, jump, newClock, pause, placeAt, play, relay, type MarkKind, type RunClock } from "@kind-grip/core/run";
+import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
 import { CuePlayer, type SoundChoice } from "./sound";
@@ -16,14 +17,15 @@ interface UseRunOptions {
   programId: string;
   session: Session;
   personIds: readonly string[];
+  participations: Participations;
   resumed?: RunUnderWay;
   /** The practice's time, for the record. */
   practiceNow(): number;
   sound: SoundChoice;
 }
 
-export function useRun({ programId, session: initial, personIds, resumed, practiceNow, sound }: UseRunOptions) {
-  const [session, setSession] = useState(resumed?.session ?? initial);
+export function useRun({ programId, session: initial, personIds, participations, resumed, practiceNow, sound }: UseRunOptions) {
+  const [session, setSession] = useState(initial);
   const timeline = useMemo(() => compileGroup(session, FORM_TIMINGS, personIds), [session, personIds]);
   const [clock, setClock] = useState<RunClock>(() =>
     resumed
@@ -142,6 +144,8 @@ export function useRun({ programId, session: initial, personIds, resumed, practi
     const movement = movementOf(item.movementId);
     let eased = session;
     for (const id of ids) {
+      const participation = participations.get(id);
+      if (participation && refusalOf(participation, item.movementId) !== null) continue;
       const formId = easierForm(movement, item.personal[id]?.formId ?? item.formId)?.id;
       if (!formId) continue;
       const own = item.personal[id]?.dose;

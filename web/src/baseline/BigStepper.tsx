@@ -1,0 +1,107 @@
+/** A figure to set with a thumb on a tablet: large minus and plus, hold to run, or type. Empty until it is measured. */
+import { Box, ButtonBase, InputBase } from "@mui/material";
+import { Minus, Plus } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+
+interface BigStepperProps {
+  label: string;
+  value: number | null;
+  /** Where an empty figure begins. */
+  start: number;
+  min: number;
+  max: number;
+  step?: number;
+  unit: string;
+  onChange(value: number | null): void;
+}
+
+const REPEAT_AFTER_MS = 400;
+const REPEAT_EVERY_MS = 70;
+
+export function BigStepper({ label, value, start, min, max, step = 1, unit, onChange }: BigStepperProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const latest = useRef({ value, onChange });
+  latest.current = { value, onChange };
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const clamp = (next: number) => Math.min(max, Math.max(min, Math.round(next / step) * step));
+  const nudge = (by: number) => {
+    const now = latest.current.value;
+    latest.current.onChange(clamp(now === null ? start : now + by));
+  };
+  const press = (by: number) => {
+    nudge(by);
+    let every = REPEAT_AFTER_MS;
+    const again = () => {
+      timer.current = setTimeout(() => {
+        nudge(by);
+        every = REPEAT_EVERY_MS;
+        again();
+      }, every);
+    };
+    again();
+  };
+  const release = () => clearTimeout(timer.current);
+  const commit = () => {
+    if (typed === null) return;
+    if (typed.trim() === "") onChange(null);
+    else if (!Number.isNaN(Number(typed))) onChange(clamp(Number(typed)));
+    setTyped(null);
+  };
+  const side = (by: number, name: string, Icon: typeof Plus) => (
+    <ButtonBase
+      aria-label={`${label}: ${name}`}
+      onPointerDown={(event) => {
+        if (event.button === 0) press(by);
+      }}
+      onPointerUp={release}
+      onPointerLeave={release}
+      onPointerCancel={release}
+      onKeyDown={(event) => {
+        if (event.key === "Enter" || event.key === " ") {
+          event.preventDefault();
+          nudge(by);
+        }
+      }}
+      sx={{ width: 48, height: 52, touchAction: "manipulation", "&:hover": { bgcolor: "primary.light" } }}
+    >
+      <Icon size={22} />
+    </ButtonBase>
+  );
+  return (
+    <Box
+      sx={{
+        display: "inline-flex",
+        alignItems: "center",
+        border: "2px solid",
+        borderColor: value === null ? "line" : "text.secondary",
+        borderRadius: 2,
+        bgcolor: "background.paper",
+        overflow: "hidden",
+      }}
+    >
+      {side(-step, "less", Minus)}
+      <InputBase
+        value={typed ?? (value === null ? "" : String(value))}
+        placeholder="–"
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") commit();
+          if (event.key === "ArrowUp") nudge(step);
+          if (event.key === "ArrowDown") nudge(-step);
+        }}
+        inputProps={{
+          "aria-label": label,
+          inputMode: "decimal",
+          style: { textAlign: "center", padding: 0, fontWeight: 750, fontSize: "1.25rem", height: 48 },
+        }}
+        sx={{ width: 46 }}
+      />
+      <Box component="span" sx={{ color: "text.secondary", width: unit.length > 1 ? 26 : 12, ml: -0.5 }}>
+        {unit}
+      </Box>
+      {side(step, "more", Plus)}
+    </Box>
+  );
+}

@@ -1,0 +1,113 @@
+/** One function test of the trade, its effort told 0–10 for each hand; and what levers, tape and first loads need. */
+import { Box, ButtonBase, MenuItem, TextField, Typography } from "@mui/material";
+import { FUNCTION_TEST_NAMES, FUNCTION_TESTS, type FunctionTest } from "@kind-grip/core/baseline";
+import { HAND_SIDES } from "@kind-grip/core/units";
+import { SideMark } from "../parts/SideMark";
+import { Toggle } from "../parts/Toggle";
+import { BigStepper } from "./BigStepper";
+import type { EditedRecord } from "./use-record";
+
+const EFFORTS = Array.from({ length: 11 }, (_, effort) => effort);
+
+export function FunctionPart({ edited, usual }: { edited: EditedRecord; usual: FunctionTest }) {
+  const record = edited.value;
+  const { functionTest, bodyMass } = record;
+  const test = functionTest.test ?? usual;
+  const set = (change: Partial<typeof functionTest>) => edited.change({ ...record, functionTest: { ...functionTest, test, ...change } });
+  return (
+    <Box sx={{ display: "grid", gap: 3, maxWidth: 860 }}>
+      <TextField
+        select
+        label="Test"
+        value={test}
+        onChange={(event) => set({ test: event.target.value as FunctionTest })}
+        sx={{ maxWidth: 380 }}
+      >
+        {FUNCTION_TESTS.map((each) => (
+          <MenuItem key={each} value={each}>
+            {FUNCTION_TEST_NAMES[each]}
+          </MenuItem>
+        ))}
+      </TextField>
+      {HAND_SIDES.map((side) => (
+        <Box key={side} sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+          <SideMark side={side} size={36} />
+          <Box role="group" aria-label={`Effort, ${side} hand`} sx={{ display: "flex", gap: "4px", flex: 1 }}>
+            {EFFORTS.map((effort) => {
+              const chosen = functionTest[side] === effort;
+              return (
+                <ButtonBase
+                  key={effort}
+                  aria-label={`${side === "left" ? "Left" : "Right"}: ${effort} of 10`}
+                  aria-pressed={chosen}
+                  onClick={() => set({ [side]: chosen ? null : effort })}
+                  sx={{
+                    flex: 1,
+                    height: 60,
+                    borderRadius: 1.5,
+                    border: "2px solid",
+                    fontWeight: 750,
+                    fontSize: "1.15rem",
+                    ...(chosen
+                      ? { bgcolor: `hand.${side}`, color: "hand.on", borderColor: `hand.${side}` }
+                      : { bgcolor: effort > 5 ? "warm.light" : "background.paper", borderColor: "line" }),
+                  }}
+                >
+                  {effort}
+                </ButtonBase>
+              );
+            })}
+          </Box>
+        </Box>
+      ))}
+      <Typography sx={{ color: "text.secondary", mt: -2 }}>
+        0 is nothing at all, 10 the most imaginable. Lower is better; a change counts from 2.
+      </Typography>
+      <Box sx={{ borderTop: "2px solid", borderColor: "line", pt: 2, display: "grid", gap: 2 }}>
+        <Typography variant="h3">Only where it is needed</Typography>
+        <Box sx={{ display: "flex", gap: 4, flexWrap: "wrap", alignItems: "flex-end" }}>
+          <Box>
+            <Typography sx={{ mb: 0.5 }}>Wrist crease to the middle of the palm</Typography>
+            <BigStepper
+              label="Palm, mm"
+              unit="mm"
+              value={record.palmMm}
+              start={80}
+              min={50}
+              max={140}
+              onChange={(palmMm) => edited.change({ ...record, palmMm }, "palm")}
+            />
+          </Box>
+          <Box>
+            <Toggle
+              label="Agrees to give body mass"
+              pressed={bodyMass.agreed}
+              onChange={(agreed) => edited.change({ ...record, bodyMass: { agreed, kg: agreed ? bodyMass.kg : null } })}
+            />
+            {bodyMass.agreed && (
+              <Box sx={{ mt: 1 }}>
+                <BigStepper
+                  label="Body mass, kg"
+                  unit="kg"
+                  value={bodyMass.kg}
+                  start={70}
+                  min={30}
+                  max={250}
+                  onChange={(kg) => edited.change({ ...record, bodyMass: { ...bodyMass, kg } }, "mass")}
+                />
+              </Box>
+            )}
+          </Box>
+        </Box>
+        <TextField
+          label="Note"
+          multiline
+          minRows={2}
+          value={record.note ?? ""}
+          onChange={(event) => edited.change({ ...record, note: event.target.value || null }, "note")}
+          slotProps={{ htmlInput: { maxLength: 1000 } }}
+        />
+      </Box>
+    </Box>
+  );
+}

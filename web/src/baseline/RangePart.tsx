@@ -1,0 +1,158 @@
+/** Active and assisted range, left and right side by side: big steppers, or the angle meter. */
+import { Box, Button, Typography } from "@mui/material";
+import { Gauge } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import { MOTION_FACTS, MOTION_NAMES, MOTIONS, OVER_REFERENCE_DEG, type BaselineRecord, type Motion } from "@kind-grip/core/baseline";
+import { steadyAngle } from "@kind-grip/core/meter";
+import type { HandSide } from "@kind-grip/core/units";
+import { FigurePicture } from "../figure/FigurePicture";
+import type { Meter } from "../meter/use-meter";
+import { SideMark } from "../parts/SideMark";
+import { Toggle } from "../parts/Toggle";
+import { BigStepper } from "./BigStepper";
+import { MOTION_PICTURES } from "./motion-pictures";
+import { RangeFan } from "./RangeFan";
+import type { EditedRecord } from "./use-record";
+
+/** A joint has to have left its start before a still reading counts as its end. */
+const LEAST_MOVED_DEG = 6;
+
+interface Target {
+  motion: Motion;
+  side: HandSide;
+  kind: "active" | "assisted";
+}
+
+export function RangePart({ edited, before, meter }: { edited: EditedRecord; before?: BaselineRecord; meter: Meter }) {
+  const record = edited.value;
+  const [withHelp, setWithHelp] = useState(() =>
+    MOTIONS.some((motion) => record.range[motion].left.assisted !== null || record.range[motion].right.assisted !== null),
+  );
+  const [target, setTarget] = useState<Target | null>(null);
+  const set = ({ motion, side, kind }: Target, deg: number | null) => {
+    const angles = { ...record.range[motion][side], [kind]: deg };
+    // Help never takes away: a lower figure with help means the other one was written down wrong.
+    if (kind === "active" && deg !== null && angles.assisted !== null && angles.assisted < deg) angles.assisted = deg;
+    if (kind === "assisted" && deg !== null && angles.active !== null && deg < angles.active) angles.assisted = angles.active;
+    edited.change(
+      { ...record, range: { ...record.range, [motion]: { ...record.range[motion], [side]: angles } } },
+      `range ${motion} ${side} ${kind}`,
+    );
+  };
+  const angle = useReadAngle(meter, target, (deg) => {
+    set(target!, Math.min(deg, MOTION_FACTS[target!.motion].referenceDeg + OVER_REFERENCE_DEG));
+    setTarget(null);
+  });
+  const read = (next: Target) => {
+    setTarget(next);
+    meter.start("angle", { fullDeg: MOTION_FACTS[next.motion].referenceDeg, assisted: next.kind === "assisted" });
+  };
+  const canRead = meter.state === "on" && meter.kinds.includes("angle");
+  return (
+    <Box>
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1, flexWrap: "wrap" }}>
+        <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 260 }}>
+          From straight to the end of the person's own movement. With help: a gentle push of the other hand at the end.
+        </Typography>
+        <Toggle label="With help too" pressed={withHelp} onChange={setWithHelp} />
+      </Box>
+      {MOTIONS.map((motion) => (
+        <Box
+          key={motion}
+          role="group"
+          aria-label={MOTION_NAMES[motion]}
+          sx={{
+            display: "grid",
+            gridTemplateColumns: "minmax(0, 1fr) 136px minmax(0, 1fr)",
+            columnGap: 2,
+            alignItems: "center",
+            py: 1.25,
+            borderTop: "1px solid",
+            borderColor: "line",
+          }}
+        >
+          {(["left", "picture", "right"] as const).map((column) =>
+            column === "picture" ? (
+              <Box key={column} sx={{ textAlign: "center" }}>
+                <FigurePicture request={MOTION_PICTURES[motion]} silent />
+                <Typography sx={{ fontWeight: 700, lineHeight: 1.15, mt: 0.5 }}>{MOTION_NAMES[motion]}</Typography>
+                <Typography sx={{ color: "text.secondary", fontSize: "0.9rem" }}>full {MOTION_FACTS[motion].referenceDeg}°</Typography>
+              </Box>
+            ) : (
+              <Box
+                key={column}
+                sx={{
+                  display: "flex",
+                  flexDirection: column === "left" ? "row-reverse" : "row",
+                  gap: 2,
+                  alignItems: "center",
+                  justifyContent: "flex-end",
+                }}
+              >
+                <Box sx={{ width: 128, flexShrink: 0, display: { xs: "none", sm: "block" } }}>
+                  <RangeFan motion={motion} side={column} {...record.range[motion][column]} before={before?.range[motion][column].active} />
+                </Box>
+                <Box sx={{ display: "grid", gap: 1, mr: column === "right" ? "auto" : 0, ml: column === "left" ? "auto" : 0 }}>
+                  {(withHelp ? (["active", "assisted"] as const) : (["active"] as const)).map((kind) => {
+                    const here = target?.motion === motion && target.side === column && target.kind === kind;
+                    const name = `${column === "left" ? "Left" : "Right"} ${MOTION_NAMES[motion].toLowerCase()}${kind === "assisted" ? ", with help" : ""}`;
+                    return (
+                      <Box key={kind} sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+                        {kind === "active" ? (
+                          <SideMark side={column} />
+                        ) : (
+                          <Typography sx={{ width: 26, fontSize: "0.8rem", lineHeight: 1, color: "text.secondary" }}>with help</Typography>
+                        )}
+                        <BigStepper
+                          label={name}
+                          unit="°"
+                          value={here ? Math.round(angle ?? 0) : record.range[motion][column][kind]}
+                          start={before?.range[motion][column][kind] ?? MOTION_FACTS[motion].referenceDeg}
+                          min={0}
+                          max={MOTION_FACTS[motion].referenceDeg + OVER_REFERENCE_DEG}
+                          onChange={(deg) => set({ motion, side: column, kind }, deg)}
+                        />
+                        {canRead && (
+                          <Button
+                            variant={here ? "contained" : "outlined"}
+                            color={here ? "warm" : "primary"}
+                            aria-label={here ? `Stop reading ${name}` : `Read ${name} from the meter`}
+                            onClick={() => {
+                              if (here) {
+                                meter.stop();
+                                setTarget(null);
+                              } else read({ motion, side: column, kind });
+                            }}
+                            sx={{ minWidth: 52, px: 1, height: 52 }}
+                          >
+                            <Gauge size={22} />
+                          </Button>
+                        )}
+                      </Box>
+                    );
+                  })}
+                </Box>
+              </Box>
+            ),
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Follows the stream while something is read; tells the angle once it stands still away from its start. */
+function useReadAngle(meter: Meter, target: Target | null, onSteady: (deg: number) => void): number | undefined {
+  const told = useRef(onSteady);
+  told.current = onSteady;
+  const { streaming, stop, readings } = meter;
+  const list = readings.current;
+  const steady = target && streaming === "angle" ? steadyAngle(list) : undefined;
+  const moved = list.length > 0 && Math.max(...list.map(({ value }) => value)) - list[0]!.value >= LEAST_MOVED_DEG;
+  useEffect(() => {
+    if (steady === undefined || !moved) return;
+    stop();
+    told.current(Math.max(0, steady));
+  }, [steady, moved, stop]);
+  return target ? list.at(-1)?.value : undefined;
+}

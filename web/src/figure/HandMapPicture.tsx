@@ -1,0 +1,84 @@
+/** Both hands and forearms with their regions: marked as strongly as asked for, each to be tapped. Drawn off the page's thread. */
+import { Box, ButtonBase } from "@mui/material";
+import { useEffect, useMemo, useState } from "react";
+import type { HandMap, MapMark, MapView } from "@kind-grip/core/figure";
+import { lookOf } from "@kind-grip/core/library";
+import { drawerFor } from "./drawer";
+
+const NAMES: Readonly<Record<MapView, string>> = { palms: "Palm side", backs: "Back of the hands", shoulders: "Shoulders, from behind" };
+
+interface HandMapPictureProps {
+  view: MapView;
+  marks: readonly MapMark[];
+  /** Name of a place, for its button. */
+  nameOf(side: "left" | "right", region: string): string;
+  chosen?: { side: string; region: string } | null;
+  onPick(side: "left" | "right", region: string): void;
+}
+
+export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapPictureProps) {
+  const [map, setMap] = useState<HandMap>();
+  // The same marks are the same picture, whatever array they come in.
+  const key = JSON.stringify(marks);
+  const asked = useMemo(() => JSON.parse(key) as MapMark[], [key]);
+  useEffect(() => {
+    let gone = false;
+    void drawerFor("motion")
+      .handMap(view, lookOf("hand-map"), asked)
+      .then((drawn) => gone || setMap(drawn));
+    return () => {
+      gone = true;
+    };
+  }, [view, asked]);
+  const aspect = view === "shoulders" ? "400 / 230" : "400 / 500";
+  return (
+    <Box
+      role="group"
+      aria-label={NAMES[view]}
+      className="figure"
+      sx={{
+        position: "relative",
+        bgcolor: "#FBF7EE",
+        borderRadius: 2,
+        aspectRatio: aspect,
+        width: "100%",
+        "& svg": { display: "block", width: "100%" },
+      }}
+    >
+      {map && (
+        <>
+          <Box aria-hidden dangerouslySetInnerHTML={{ __html: map.svg }} />
+          {map.places.map(({ side, region, x, y }) => {
+            const on = chosen?.side === side && chosen.region === region;
+            return (
+              <ButtonBase
+                key={`${side} ${region}`}
+                aria-label={nameOf(side, region)}
+                aria-pressed={on}
+                onClick={() => onPick(side, region)}
+                title={nameOf(side, region)}
+                sx={{
+                  position: "absolute",
+                  left: `${(x / map.width) * 100}%`,
+                  top: `${(y / map.height) * 100}%`,
+                  width: 34,
+                  height: 34,
+                  m: "-17px",
+                  borderRadius: "50%",
+                  "&::after": {
+                    content: '""',
+                    width: on ? 22 : 11,
+                    height: on ? 22 : 11,
+                    borderRadius: "50%",
+                    border: on ? "4px solid #1D2B2A" : "2px solid #1D2B2A",
+                    bgcolor: on ? "transparent" : "#FFFDF8cc",
+                  },
+                }}
+              />
+            );
+          })}
+        </>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,120 @@
+/** Connects a meter, shows that it is there, and sets how the simulated one behaves. */
+import { Box, Button, Popover, TextField, Typography } from "@mui/material";
+import { Gauge, Unplug } from "lucide-react";
+import { useState } from "react";
+import { serverApi } from "../app/api";
+import { Toggle } from "../parts/Toggle";
+import { Slide } from "../work/EffortFields";
+import { canBeAngleMeter, type Meter } from "./use-meter";
+
+const KEPT_ADDRESS = "kind-grip.meter-address";
+
+export function MeterPanel({ meter }: { meter: Meter }) {
+  const { data } = serverApi.useMeterQuery();
+  const [typed, setTyped] = useState<string | null>(() => localStorage.getItem(KEPT_ADDRESS));
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const address = typed ?? data?.address ?? "";
+  const on = meter.state === "on";
+  const connect = () => {
+    if (typed) localStorage.setItem(KEPT_ADDRESS, typed);
+    meter.connect(address);
+  };
+  return (
+    <>
+      <Button
+        variant={on ? "outlined" : "text"}
+        startIcon={<Gauge size={20} />}
+        onClick={(event) => setAt(event.currentTarget)}
+        aria-haspopup="dialog"
+        sx={meter.state === "lost" ? { color: "error.main" } : {}}
+      >
+        {on ? meter.name : meter.state === "connecting" ? "Connecting …" : meter.state === "lost" ? "Meter lost" : "Connect a meter"}
+      </Button>
+      <Popover
+        open={at !== null}
+        anchorEl={at}
+        onClose={() => setAt(null)}
+        anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
+        transformOrigin={{ vertical: "top", horizontal: "right" }}
+      >
+        <Box role="dialog" aria-label="Meter" sx={{ p: 2.5, width: 380, display: "grid", gap: 1.5 }}>
+          <Typography variant="h3">{on ? meter.name : "Grip meter and angle meter"}</Typography>
+          {!on && (
+            <>
+              <TextField
+                label="Address"
+                value={address}
+                onChange={(event) => setTyped(event.target.value)}
+                helperText="The simulated meter that ships with Kind Grip listens here."
+              />
+              {meter.state === "lost" && (
+                <Typography role="alert" sx={{ color: "error.main" }}>
+                  Nothing answers at this address. What was measured is kept; connect again or type the figures in.
+                </Typography>
+              )}
+              <Button variant="contained" onClick={connect} disabled={address === "" || meter.state === "connecting"}>
+                Connect
+              </Button>
+              {canBeAngleMeter && (
+                <Button variant="outlined" onClick={() => void meter.connectPhone()}>
+                  Use this device as the angle meter
+                </Button>
+              )}
+            </>
+          )}
+          {on && meter.settings && (
+            <>
+              <Typography sx={{ color: "text.secondary" }}>Simulated: there is no hand on it. Set how it behaves.</Typography>
+              <Slide
+                label="Strength of the hand"
+                told={`${meter.settings.gripKg} kg`}
+                value={meter.settings.gripKg}
+                min={4}
+                max={70}
+                step={1}
+                onChange={(gripKg) => meter.set({ gripKg })}
+              />
+              <Slide
+                label="Reach of the joint"
+                told={`${Math.round(meter.settings.rangeShare * 100)} % of full`}
+                value={Math.round(meter.settings.rangeShare * 100)}
+                min={40}
+                max={115}
+                step={1}
+                onChange={(share) => meter.set({ rangeShare: share / 100 })}
+              />
+              <Slide
+                label="Noise"
+                told={`± ${meter.settings.noise.toFixed(1)}`}
+                value={meter.settings.noise}
+                min={0}
+                max={4}
+                step={0.1}
+                onChange={(noise) => meter.set({ noise })}
+              />
+              <Slide
+                label="Drop-outs"
+                told={`${Math.round(meter.settings.dropOuts * 100)} % of the time`}
+                value={Math.round(meter.settings.dropOuts * 100)}
+                min={0}
+                max={60}
+                step={5}
+                onChange={(share) => meter.set({ dropOuts: share / 100 })}
+              />
+              <Toggle
+                label="Next squeeze half-hearted"
+                pressed={meter.settings.weakTrial}
+                onChange={(weakTrial) => meter.set({ weakTrial })}
+              />
+            </>
+          )}
+          {on && (
+            <Button startIcon={<Unplug size={18} />} onClick={meter.disconnect}>
+              Disconnect
+            </Button>
+          )}
+        </Box>
+      </Popover>
+    </>
+  );
+}

@@ -1,0 +1,144 @@
+/** A connected meter: its stream, and what to say to it. One at a time; it stays connected from person to person. */
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import {
+  FromMeter,
+  readMessage,
+  tiltBetween,
+  upFrom,
+  type MeterKind,
+  type MeterSettings,
+  type Reading,
+  type ToMeter,
+  type UpVector,
+} from "@kind-grip/core/meter";
+
+export type MeterState = "off" | "connecting" | "on" | "lost";
+/** Readings kept of one stream: a minute of them. */
+const MOST_READINGS = 1200;
+
+export function useMeter() {
+  const [state, setState] = useState<MeterState>("off");
+  const [name, setName] = useState("");
+  const [kinds, setKinds] = useState<readonly MeterKind[]>([]);
+  /** Only a simulated meter has them. */
+  const [settings, setSettings] = useState<MeterSettings | null>(null);
+  const [streaming, setStreaming] = useState<MeterKind | null>(null);
+  const [, redraw] = useReducer((count: number) => count + 1, 0);
+  const readings = useRef<Reading[]>([]);
+  const socket = useRef<WebSocket | null>(null);
+  const phone = useRef<{ zero: UpVector | null; last: UpVector | null; startedMs: number; stop(): void } | null>(null);
+  const wanted = useRef(false);
+
+  const take = useCallback((reading: Reading) => {
+    readings.current = [...readings.current.slice(-MOST_READINGS), reading];
+  }, []);
+  const say = useCallback((message: ToMeter) => {
+    if (socket.current?.readyState === WebSocket.OPEN) socket.current.send(JSON.stringify(message));
+  }, []);
+
+  const disconnect = useCallback(() => {
+    wanted.current = false;
+    socket.current?.close();
+    socket.current = null;
+    phone.current?.stop();
+    phone.current = null;
+    setState("off");
+    setStreaming(null);
+    setSettings(null);
+    setKinds([]);
+  }, []);
+
+  const connect = useCallback(
+    (address: string) => {
+      disconnect();
+      wanted.current = true;
+      setState("connecting");
+      let made: WebSocket;
+      try {
+        made = new WebSocket(address);
+      } catch {
+        return setState("lost");
+      }
+      socket.current = made;
+      made.onmessage = ({ data }) => {
+        const message = readMessage(FromMeter, String(data));
+        if (!message || socket.current !== made) return;
+        if (message.type === "hello") {
+          setName(message.name);
+          setKinds(message.kinds);
+          setSettings(message.settings ?? null);
+          setState("on");
+        } else if (message.type === "settings") setSettings(message.settings);
+        else if (message.type === "reading") take({ atMs: message.atMs, value: message.value });
+      };
+      made.onclose = made.onerror = () => {
+        if (socket.current !== made) return;
+        socket.current = null;
+        setStreaming(null);
+        if (wanted.current) setState("lost");
+      };
+    },
+    [disconnect, take],
+  );
+
+  const connectPhone = useCallback(async () => {
+    disconnect();
+    const events = DeviceOrientationEvent as unknown as { requestPermission?(): Promise<"granted" | "denied"> };
+    if (events.requestPermission && (await events.requestPermission()) !== "granted") return setState("lost");
+    const listen = ({ beta, gamma }: DeviceOrientationEvent) => {
+      if (beta === null || gamma === null || !phone.current) return;
+      const up = upFrom(beta, gamma);
+      phone.current.last = up;
+      phone.current.zero ??= up;
+      take({ atMs: performance.now() - phone.current.startedMs, value: tiltBetween(phone.current.zero, up) });
+    };
+    addEventListener("deviceorientation", listen);
+    phone.current = { zero: null, last: null, startedMs: performance.now(), stop: () => removeEventListener("deviceorientation", listen) };
+    setName("This device");
+    setKinds(["angle"]);
+    setState("on");
+  }, [disconnect, take]);
+
+  const start = useCallback(
+    (kind: MeterKind, about: { fullDeg?: number; assisted?: boolean } = {}) => {
+      readings.current = [];
+      if (phone.current) phone.current = { ...phone.current, zero: phone.current.last, startedMs: performance.now() };
+      say({ type: "start", kind, ...about });
+      setStreaming(kind);
+    },
+    [say],
+  );
+  const stop = useCallback(() => {
+    say({ type: "stop" });
+    setStreaming(null);
+  }, [say]);
+
+  // The trace follows the stream; it never drives it.
+  useEffect(() => {
+    if (!streaming) return;
+    let frame = requestAnimationFrame(function draw() {
+      redraw();
+      frame = requestAnimationFrame(draw);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [streaming]);
+  useEffect(() => disconnect, [disconnect]);
+
+  const actions = useMemo(
+    () => ({
+      connect,
+      connectPhone,
+      disconnect,
+      start,
+      stop,
+      squeeze: () => say({ type: "squeeze" }),
+      set: (change: Partial<MeterSettings>) => say({ type: "set", settings: change }),
+    }),
+    [connect, connectPhone, disconnect, start, stop, say],
+  );
+  return { state, name, kinds, settings, streaming, readings, ...actions };
+}
+export type Meter = ReturnType<typeof useMeter>;
+
+/** Whether this device can tell how it is turned. */
+export const canBeAngleMeter = typeof DeviceOrientationEvent !== "undefined" && matchMedia("(pointer: coarse)").matches;

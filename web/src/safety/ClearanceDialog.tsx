@@ -1,0 +1,108 @@
+/** A clinician's clearance: by whom, for what, from when until when. */
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import { addDays } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { PHASES, type Phase } from "@kind-grip/core/library";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type HoldEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { Toggle } from "../parts/Toggle";
+
+const USUAL_DAYS = 28;
+
+interface ClearanceDialogProps {
+  crewId: string;
+  hold: HoldEntry;
+  name: string;
+  today: string;
+  onClose(): void;
+}
+
+export function ClearanceDialog({ crewId, hold, name, today, onClose }: ClearanceDialogProps) {
+  const words = wordsIn();
+  const [id] = useState(() => uuid());
+  const [form, setForm] = useState({ givenBy: "", profession: "", from: today, until: addDays(today, USUAL_DAYS), note: "" });
+  const [allows, setAllows] = useState<readonly Phase[]>(PHASES);
+  const [enter, { isLoading, error }] = serverApi.useEnterClearanceMutation();
+  const dispatch = useAppDispatch();
+  const problem = error ? problemOf(error) : undefined;
+  const at = (path: string) => problem?.fields.find((field) => field.path === path)?.message;
+  const store = async () => {
+    const clearance = {
+      id,
+      holdId: hold.id,
+      ...form,
+      note: form.note.trim() || null,
+      allows: PHASES.filter((phase) => allows.includes(phase)),
+    };
+    const answer = await enter({ crewId, clearance });
+    if (!answer.data) return;
+    dispatch(notify({ text: `${name} is cleared until ${form.until}.` }));
+    onClose();
+  };
+  const field = (key: keyof typeof form, label: string, type = "text") => (
+    <TextField
+      label={label}
+      type={type}
+      value={form[key]}
+      onChange={(event) => setForm({ ...form, [key]: event.target.value })}
+      error={!!at(key)}
+      helperText={at(key)}
+      slotProps={{ inputLabel: type === "date" ? { shrink: true } : {} }}
+    />
+  );
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="clearance-title" fullWidth maxWidth="sm">
+      <DialogTitle id="clearance-title">Clearance for {name}</DialogTitle>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+      >
+        <DialogContent sx={{ display: "grid", gap: 2 }}>
+          <Typography>
+            {words.safety(hold.question).short}. Enter what the clinician said in writing; the clearance runs out by itself after its last
+            day.
+          </Typography>
+          <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
+            {field("givenBy", "Name of the clinician")}
+            {field("profession", "Profession")}
+            {field("from", "First day", "date")}
+            {field("until", "Last day", "date")}
+          </Box>
+          <Box>
+            <Typography sx={{ mb: 1 }}>Cleared for</Typography>
+            <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
+              {PHASES.map((phase) => (
+                <Toggle
+                  key={phase}
+                  label={words.label("phase", phase)}
+                  pressed={allows.includes(phase)}
+                  onChange={(on) => setAllows(on ? [...allows, phase] : allows.filter((each) => each !== phase))}
+                />
+              ))}
+            </Box>
+            {at("allows") && <Typography sx={{ color: "error.main", mt: 0.5 }}>{at("allows")}</Typography>}
+          </Box>
+          {field("note", "Note")}
+          {problem && problem.fields.length === 0 && (
+            <Typography role="alert" sx={{ color: "error.main" }}>
+              {problem.message}
+            </Typography>
+          )}
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose}>Cancel</Button>
+          <Button type="submit" variant="contained" disabled={isLoading}>
+            Enter the clearance
+          </Button>
+        </DialogActions>
+      </Box>
+    </Dialog>
+  );
+}

@@ -1,0 +1,232 @@
+/** Who is held out of what and why, who is cleared until when, and who saw or changed any of it. */
+import { Box, Button, Typography } from "@mui/material";
+import { ArrowLeft, Ban, BadgeCheck, FileText, TriangleAlert } from "lucide-react";
+import { DateTime } from "luxon";
+import { useState, type ReactNode } from "react";
+import { Link } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { MOVEMENTS } from "@kind-grip/core/library";
+import { endsSoon, isMeant, questionOf } from "@kind-grip/core/safety";
+import { serverApi, type ClearanceEntry, type CrewEntry, type HeldOut, type HoldEntry, type PersonEntry } from "../app/api";
+import { useNow } from "../app/now";
+import { useCrew } from "../crew/CrewFrame";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { AuditTrail } from "./AuditTrail";
+import { ClearanceDialog } from "./ClearanceDialog";
+import { HoldDialog } from "./HoldDialog";
+import { holdStates, type HoldState } from "./hold-state";
+import { ReasonDialog } from "./ReasonDialog";
+
+export default function HeldOutPage() {
+  const crew = useCrew();
+  const heldOut = serverApi.useHeldOutQuery(crew.id, { refetchOnMountOrArgChange: true });
+  const people = serverApi.usePeopleQuery(crew.id);
+  return (
+    <Loaded query={heldOut}>{(data) => <Loaded query={people}>{(list) => <Lists crew={crew} data={data} people={list} />}</Loaded>}</Loaded>
+  );
+}
+
+type Asked = { kind: "clear" | "mistake"; hold: HoldEntry } | { kind: "withdraw"; clearance: ClearanceEntry } | { kind: "hold" };
+
+function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people: PersonEntry[] }) {
+  const now = useNow();
+  const today = dateAt(now, crew.timeZone);
+  const [asked, setAsked] = useState<Asked | null>(null);
+  const [withdrawHold] = serverApi.useWithdrawHoldMutation();
+  const [withdrawClearance] = serverApi.useWithdrawClearanceMutation();
+  const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? "somebody";
+  const states = holdStates(data, { instant: new Date(now).toISOString(), day: today });
+  const of = (...wanted: HoldState["state"][]) => states.filter(({ state }) => wanted.includes(state));
+  const out = of("out");
+  const close = () => setAsked(null);
+  const row = (state: HoldState) => (
+    <Row key={state.hold.id} state={state} name={nameOf(state.hold.personId)} today={today} timeZone={crew.timeZone} onAsk={setAsked} />
+  );
+  return (
+    <>
+      <PageTitle
+        title={
+          out.length === 0
+            ? "Nobody is held out of everything"
+            : out.length === 1
+              ? "1 person held out of everything"
+              : `${new Set(out.map(({ hold }) => hold.personId)).size} people held out of everything`
+        }
+      >
+        <Button component={Link} to={`/crews/${crew.id}/people`} startIcon={<ArrowLeft size={20} />}>
+          People
+        </Button>
+        <Button variant="outlined" startIcon={<Ban size={20} />} onClick={() => setAsked({ kind: "hold" })}>
+          Hold somebody out
+        </Button>
+      </PageTitle>
+      {states.length === 0 && (
+        <Empty
+          title="No holds, no clearances"
+          text="A yes to a safety question holds a person out by itself, in every program, run and export. You can also hold somebody out here, for something said in passing."
+        />
+      )}
+      <Group title="Out of everything until cleared">{out.map(row)}</Group>
+      <Group title="Out of some items, or kept short of the end">{of("partly").map(row)}</Group>
+      <Group title="Cleared">{of("cleared").map(row)}</Group>
+      <Group title="Entered by mistake">{of("over").map(row)}</Group>
+      <AuditTrail crew={crew} nameOf={nameOf} />
+      {asked?.kind === "hold" && <HoldDialog crewId={crew.id} people={people.filter((person) => isHere(person, today))} onClose={close} />}
+      {asked?.kind === "clear" && (
+        <ClearanceDialog crewId={crew.id} hold={asked.hold} name={nameOf(asked.hold.personId)} today={today} onClose={close} />
+      )}
+      {asked?.kind === "mistake" && (
+        <ReasonDialog
+          title={`${nameOf(asked.hold.personId)} was held out by mistake`}
+          text="Only for a wrong tap or a wrong name. Somebody who said yes and feels better is not a mistake: they need a clearance."
+          confirm="End this hold"
+          onConfirm={(why) => {
+            void withdrawHold({ id: asked.hold.id, why });
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+      {asked?.kind === "withdraw" && (
+        <ReasonDialog
+          title={`Withdraw the clearance of ${nameOf(asked.clearance.personId)}`}
+          text="They are held out again at once."
+          confirm="Withdraw it"
+          onConfirm={(why) => {
+            void withdrawClearance({ id: asked.clearance.id, why });
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+    </>
+  );
+}
+
+function Group({ title, children }: { title: string; children: ReactNode[] }) {
+  if (children.length === 0) return null;
+  return (
+    <Box component="section" aria-label={title} sx={{ mb: 4 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {title}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+const day = (date: string) => DateTime.fromISO(date).toFormat("d LLL yyyy");
+
+function Row({
+  state: { hold, state, clearances, past, lifted },
+  name,
+  today,
+  timeZone,
+  onAsk,
+}: {
+  state: HoldState;
+  name: string;
+  today: string;
+  timeZone: string;
+  onAsk(asked: Asked): void;
+}) {
+  const words = wordsIn();
+  const question = questionOf(hold.question);
+  const Icon = state === "out" ? Ban : state === "cleared" || state === "over" ? BadgeCheck : TriangleAlert;
+  const count = question.kind === "ask" ? MOVEMENTS.filter((movement) => isMeant(question.outOf, movement)).length : 0;
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "34px 1fr", md: "34px 220px minmax(0, 1fr) auto" },
+        columnGap: 1.5,
+        rowGap: 0.5,
+        alignItems: "start",
+        py: 1.5,
+        borderTop: "1px solid",
+        borderColor: "line",
+      }}
+    >
+      <Box sx={{ color: state === "out" ? "error.main" : state === "partly" ? "warm.dark" : "primary.main", pt: 0.25 }}>
+        <Icon size={24} aria-hidden />
+      </Box>
+      <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>{name}</Typography>
+      <Box sx={{ minWidth: 0 }}>
+        <Typography>
+          <strong>{words.safety(hold.question).short}</strong>, since{" "}
+          {DateTime.fromISO(hold.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm")}
+        </Typography>
+        {question.kind === "stop" && question.emergency && state === "out" && (
+          <Typography sx={{ color: "error.main", fontWeight: 700 }}>{words.referral("emergency")}</Typography>
+        )}
+        {question.kind === "ask" && state === "partly" && (
+          <Typography sx={{ color: "text.secondary" }}>
+            Out of {count} of {MOVEMENTS.length} movements until a clinician was asked.
+          </Typography>
+        )}
+        {question.kind === "limit" && state === "partly" && (
+          <Typography sx={{ color: "text.secondary" }}>End-range holds stop {question.shortOfEndDeg}° before the end.</Typography>
+        )}
+        {lifted.length > 0 && state === "partly" && (
+          <Typography>Cleared for {lifted.map((phase) => words.label("phase", phase).toLowerCase()).join(", ")} only.</Typography>
+        )}
+        {clearances.map((clearance) => (
+          <Box key={clearance.id} sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
+            <Typography>
+              By {clearance.givenBy}, {clearance.profession.toLowerCase()}, {day(clearance.fromDay)} to{" "}
+              <Box component="strong" sx={endsSoon(clearance.untilDay, today) ? { color: "warm.dark" } : {}}>
+                {day(clearance.untilDay)}
+                {endsSoon(clearance.untilDay, today) && ", ends this week"}
+              </Box>
+              {clearance.note && `. ${clearance.note}`}
+            </Typography>
+            <Button size="small" onClick={() => onAsk({ kind: "withdraw", clearance })}>
+              Withdraw
+            </Button>
+          </Box>
+        ))}
+        {past.map((clearance) => (
+          <Typography key={clearance.id} sx={{ color: "text.secondary" }}>
+            {clearance.withdrawnAt
+              ? `Clearance by ${clearance.givenBy} withdrawn: ${clearance.withdrawnWhy}`
+              : clearance.fromDay > today
+                ? `Clearance by ${clearance.givenBy} begins ${day(clearance.fromDay)}`
+                : `Clearance by ${clearance.givenBy} ran out on ${day(clearance.untilDay)}`}
+          </Typography>
+        ))}
+        {hold.withdrawnWhy && <Typography sx={{ color: "text.secondary" }}>{hold.withdrawnWhy}</Typography>}
+      </Box>
+      {state !== "over" && (
+        <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap", gridColumn: { xs: 2, md: "auto" } }}>
+          {state !== "cleared" && (
+            <Button
+              variant={state === "out" ? "contained" : "outlined"}
+              onClick={() => onAsk({ kind: "clear", hold })}
+              aria-label={`Enter a clearance for ${name}`}
+            >
+              Clearance
+            </Button>
+          )}
+          <Button
+            component="a"
+            href={`/api/holds/${hold.id}/referral.pdf`}
+            startIcon={<FileText size={18} />}
+            aria-label={`Referral note for ${name}`}
+          >
+            Referral note
+          </Button>
+          <Button onClick={() => onAsk({ kind: "mistake", hold })} aria-label={`Hold of ${name} entered by mistake`}>
+            Mistake
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,76 @@
+/** Holds somebody out at once, for something said outside a round. */
+import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { SAFETY_QUESTIONS, type QuestionId } from "@kind-grip/core/safety";
+import { problemOf, serverApi, type PersonEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+
+export function HoldDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
+  const words = wordsIn();
+  const [personId, setPersonId] = useState("");
+  const [question, setQuestion] = useState<QuestionId | null>(null);
+  const [enter, { isLoading, error }] = serverApi.useEnterHoldMutation();
+  const dispatch = useAppDispatch();
+  const store = async () => {
+    const answer = await enter({ crewId, personId, question: question! });
+    if (!answer.data) return;
+    dispatch(notify({ text: `${people.find(({ id }) => id === personId)!.name} is held out from now on.` }));
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="hold-title" fullWidth maxWidth="sm">
+      <DialogTitle id="hold-title">Hold somebody out</DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2 }}>
+        <TextField select label="Who" value={personId} onChange={(event) => setPersonId(event.target.value)} sx={{ mt: 1 }}>
+          {people.map((person) => (
+            <MenuItem key={person.id} value={person.id}>
+              {person.name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Box role="radiogroup" aria-label="What was said" sx={{ display: "grid", gap: 0.5 }}>
+          {SAFETY_QUESTIONS.map(({ id, kind }) => (
+            <ButtonBase
+              key={id}
+              role="radio"
+              aria-checked={question === id}
+              onClick={() => setQuestion(id)}
+              sx={{
+                justifyContent: "space-between",
+                textAlign: "left",
+                gap: 2,
+                minHeight: 44,
+                px: 1.5,
+                borderRadius: 2,
+                border: "2px solid",
+                borderColor: question === id ? "primary.main" : "transparent",
+                bgcolor: question === id ? "primary.light" : "transparent",
+              }}
+            >
+              <span>{words.safety(id).short}</span>
+              <Box
+                component="span"
+                sx={{ color: kind === "stop" ? "error.main" : "text.secondary", fontWeight: 650, whiteSpace: "nowrap" }}
+              >
+                {kind === "stop" ? "out of everything" : kind === "ask" ? "out of some items" : "kept short of the end"}
+              </Box>
+            </ButtonBase>
+          ))}
+        </Box>
+        {error !== undefined && (
+          <Typography role="alert" sx={{ color: "error.main" }}>
+            {problemOf(error).message}
+          </Typography>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button variant="contained" color="warm" disabled={!personId || !question || isLoading} onClick={() => void store()}>
+          Hold out now
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,20 @@
+/** Who of a crew may do what, as the server last said; asked for again every half minute while a screen shows it. */
+import { useMemo } from "react";
+import type { Participations } from "@kind-grip/core/safety";
+import { serverApi, type ParticipationEntry } from "../app/api";
+
+const EVERY_MS = 30_000;
+
+export function useParticipationQuery(crewId: string) {
+  return serverApi.useParticipationQuery(crewId, { pollingInterval: EVERY_MS, refetchOnMountOrArgChange: true });
+}
+
+export function participationsFrom(entries: readonly ParticipationEntry[] | undefined): Participations {
+  return new Map(entries?.map(({ personId, ...participation }) => [personId, participation]));
+}
+
+/** Empty until the answer is there: only for screens that show, not for those that hand out items. */
+export function useParticipations(crewId: string): Participations {
+  const { data } = useParticipationQuery(crewId);
+  return useMemo(() => participationsFrom(data), [data]);
+}

@@ -1,0 +1,105 @@
+/** A short sheet for the crew's board: what the work does to the hands, and the cards it pulls up. Made to be printed. */
+import { Box, Button, Typography } from "@mui/material";
+import { ArrowLeft, Printer } from "lucide-react";
+import { Link } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import { cardsFor } from "@kind-grip/core/need";
+import { harderHand, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
+import { serverApi } from "../app/api";
+import { useCrew } from "../crew/CrewFrame";
+import { CoachingCardList } from "../library/CoachingCards";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+
+/** A sheet is read in two minutes. */
+const MOST_CARDS = 6;
+
+export default function BriefingPage() {
+  const crew = useCrew();
+  const query = serverApi.useWorkQuery(crew.id);
+  return (
+    <Loaded query={query}>
+      {({ work }) => {
+        const [day] = work.days;
+        return (
+          <>
+            <PageTitle
+              title={`Kinder ways to work: ${crew.name}`}
+              lead="A change at the work helps more than any exercise. Two minutes to read before the shift."
+            >
+              <Button component={Link} to={`/crews/${crew.id}/work`} startIcon={<ArrowLeft size={20} />}>
+                Work
+              </Button>
+              <Button variant="contained" startIcon={<Printer size={20} />} onClick={() => print()}>
+                Print
+              </Button>
+            </PageTitle>
+            {day && work.tasks.length > 0 ? (
+              <Sheet work={work} day={day} />
+            ) : (
+              <Empty title="Describe the work first" text="The sheet is made from the tasks." />
+            )}
+            <Typography sx={{ mt: 4, color: "text.secondary" }}>{wordsIn().paper("prevention")}</Typography>
+          </>
+        );
+      }}
+    </Loaded>
+  );
+}
+
+const FIRST: Readonly<Record<ReturnType<typeof singleChanges>[number]["factor"], string>> = {
+  effort: "less force: sharper tool, bigger handle, both hands",
+  rate: "fewer efforts a minute: batch, alternate, pause",
+  duration: "shorter holds: clamp, rest, let go between",
+  posture: "a straighter wrist: turn the work, raise or lower the bench",
+  hours: "fewer hours of it: swap tasks through the shift",
+};
+
+function Sheet({ work, day }: { work: Work; day: WorkDay }) {
+  const { side } = harderHand(work, day);
+  const tasks = [...minutesByTask(day)]
+    .flatMap(([taskId, minutes]) => {
+      const task = work.tasks.find(({ id }) => id === taskId);
+      return task
+        ? [{ task, minutes, index: taskStrain(task, side, minutes / 60).index, first: singleChanges(task, side, minutes / 60)[0] }]
+        : [];
+    })
+    .filter(({ index }) => index > 0)
+    .sort((a, b) => b.index - a.index);
+  return (
+    <>
+      <Box component="ol" sx={{ listStyle: "none", m: 0, mb: 4, p: 0, maxWidth: 900 }}>
+        {tasks.map(({ task, minutes, index, first }) => (
+          <Box
+            component="li"
+            key={task.id}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: "72px 1fr",
+              columnGap: 2,
+              py: 1,
+              borderBottom: "1px solid",
+              borderColor: "line",
+              alignItems: "center",
+            }}
+          >
+            <Typography sx={{ fontSize: "1.8rem", fontWeight: 800, color: index > RAISED_STRAIN ? "warm.dark" : "text.primary" }}>
+              {index.toFixed(1)}
+            </Typography>
+            <Typography>
+              <strong>{task.name}</strong>, {minutes} min a shift, {side} hand.
+              {first && (
+                <>
+                  {" "}
+                  Helps most: <strong>{FIRST[first.factor]}</strong>.
+                </>
+              )}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+      <CoachingCardList cards={cardsFor(work, day).slice(0, MOST_CARDS)} />
+    </>
+  );
+}

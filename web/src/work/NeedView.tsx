@@ -1,0 +1,283 @@
+/** Where the work, and what was measured, ask for attention: on the hands, in figures, with the working; and what would be the opposite. */
+import { Box, Link as TextLink, MenuItem, TextField, Typography } from "@mui/material";
+import { useMemo, useState } from "react";
+import { Link } from "react-router";
+import { findingsOf, needFindings } from "@kind-grip/core/baseline";
+import { MAP_VIEWS } from "@kind-grip/core/figure";
+import { wordsIn } from "@kind-grip/core/language";
+import {
+  ADDED_POINTS,
+  cardsFor,
+  HALVING_LOAD_MIN,
+  LEAST_POSTURE_MIN,
+  oppositesFor,
+  regionNeeds,
+  type RegionNeed,
+} from "@kind-grip/core/need";
+import { dayOf, type Work } from "@kind-grip/core/strain";
+import type { HandSide } from "@kind-grip/core/units";
+import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import { HandMapPicture } from "../figure/HandMapPicture";
+import { MovementThumb } from "../figure/MovementThumb";
+import { CoachingCardList } from "../library/CoachingCards";
+import { Empty } from "../parts/Empty";
+import { SideMark } from "../parts/SideMark";
+import { Why } from "../parts/Why";
+
+export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; people: PersonEntry[] }) {
+  const [personId, setPersonId] = useState("");
+  const day = dayOf(work, personId || undefined);
+  return (
+    <Box sx={{ display: "grid", gap: 4 }}>
+      <TextField
+        select
+        label="Whose"
+        value={personId}
+        onChange={(event) => setPersonId(event.target.value)}
+        sx={{ width: 300 }}
+        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+      >
+        <MenuItem value="">the work alone</MenuItem>
+        {people.map((person) => (
+          <MenuItem key={person.id} value={person.id}>
+            {person.name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {personId ? (
+        <OfPerson key={personId} work={work} crew={crew} personId={personId} />
+      ) : (
+        <Needs needs={regionNeeds(work, day)} work={work} />
+      )}
+      {day && <Opposites work={work} crew={crew} personId={personId} />}
+    </Box>
+  );
+}
+
+/** The work of one person together with their latest round. */
+function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
+  const { data: rounds } = serverApi.useRoundsQuery(crew.id);
+  const [latest] = rounds ?? [];
+  const { data: records } = serverApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const record = records?.find((each) => each.personId === personId)?.record;
+  const findings = record ? needFindings(findingsOf(record)) : [];
+  return (
+    <>
+      {rounds && !record && <Typography sx={{ color: "text.secondary" }}>Nothing measured of them yet: this is the work alone.</Typography>}
+      <Needs needs={regionNeeds(work, dayOf(work, personId), findings)} work={work} />
+    </>
+  );
+}
+
+export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
+  const words = wordsIn();
+  const [chosen, setChosen] = useState<{ side: HandSide; region: string } | null>(null);
+  const most = needs.reduce((best, each) => (each.need > best.need ? each : best));
+  const shown = needs.find((each) => each.side === chosen?.side && each.region === chosen.region) ?? most;
+  const marks = useMemo(() => needs.map(({ side, region, need }) => ({ side, region, strength: need / 100 })), [needs]);
+  const regions = [...new Set(needs.map(({ region }) => region))]
+    .map((region) => ({ region, of: (side: HandSide) => needs.find((each) => each.region === region && each.side === side)!.need }))
+    .sort((a, b) => Math.max(b.of("left"), b.of("right")) - Math.max(a.of("left"), a.of("right")));
+  if (most.need === 0)
+    return (
+      <Empty title="Nothing to show yet" text="Describe the tasks and how long each is done; the need of each region follows from them." />
+    );
+  return (
+    <Box
+      component="section"
+      aria-label="Region need"
+      sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 560px) minmax(0, 1fr)" }, columnGap: 5, rowGap: 3 }}
+    >
+      <Box>
+        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
+          {MAP_VIEWS.slice(0, 2).map((view) => (
+            <HandMapPicture
+              key={view}
+              view={view}
+              marks={marks}
+              chosen={shown}
+              onPick={(side, region) => setChosen({ side, region })}
+              nameOf={(side, region) => `${words.label("side", side)} ${words.label("region", region).toLowerCase()}`}
+            />
+          ))}
+        </Box>
+        <Working need={shown} work={work} />
+      </Box>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {regions.map(({ region, of }) => (
+          <Box
+            component="li"
+            key={region}
+            sx={{ display: "grid", gridTemplateColumns: "38px 1fr 168px 1fr 38px", columnGap: 1, alignItems: "center", minHeight: 36 }}
+          >
+            {(["left", "right"] as const).map((side) => {
+              const need = of(side);
+              const bar = (
+                <Box
+                  key={`${side} bar`}
+                  component="button"
+                  type="button"
+                  aria-label={`${words.label("side", side)} ${words.label("region", region).toLowerCase()}: need ${Math.round(need)}, show the working`}
+                  aria-pressed={shown.side === side && shown.region === region}
+                  onClick={() => setChosen({ side, region })}
+                  sx={{
+                    border: 0,
+                    p: 0,
+                    bgcolor: "transparent",
+                    height: 36,
+                    display: "flex",
+                    alignItems: "center",
+                    justifyContent: side === "left" ? "flex-end" : "flex-start",
+                    cursor: "pointer",
+                  }}
+                >
+                  <Box
+                    sx={{
+                      width: `${need}%`,
+                      minWidth: need > 0 ? 3 : 0,
+                      height: 16,
+                      bgcolor: `hand.${side}`,
+                      borderRadius: 1,
+                      outline: shown.side === side && shown.region === region ? "3px solid" : "none",
+                      outlineColor: "warm.main",
+                    }}
+                  />
+                </Box>
+              );
+              const figure = (
+                <Box key={side} component="span" aria-hidden sx={{ fontWeight: 750, textAlign: side === "left" ? "right" : "left" }}>
+                  {Math.round(need)}
+                </Box>
+              );
+              return side === "left"
+                ? [
+                    figure,
+                    bar,
+                    <Box key="name" component="span" sx={{ textAlign: "center", lineHeight: 1.1, fontSize: "0.95rem" }}>
+                      {words.label("region", region)}
+                    </Box>,
+                  ]
+                : [bar, figure];
+            })}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const BY: Readonly<Record<RegionNeed["added"][number]["by"], string>> = {
+  shortRange: "a short range",
+  sideDifference: "less than the other side",
+  rangeWithoutStrength: "range without strength",
+  weakGrip: "the weaker grip",
+  symptom: "something felt there",
+};
+
+function Working({ need, work }: { need: RegionNeed; work: Work }) {
+  const words = wordsIn();
+  const task = (id: string) => work.tasks.find((each) => each.id === id);
+  return (
+    <Box sx={{ mt: 2 }} aria-live="polite">
+      <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
+        <SideMark side={need.side} size={30} />
+        <Typography variant="h2">{words.label("region", need.region)}</Typography>
+        <Typography sx={{ fontSize: "1.9rem", fontWeight: 800, ml: "auto", lineHeight: 1 }}>{Math.round(need.need)}</Typography>
+      </Box>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
+        {need.parts.slice(0, 4).map((part) => (
+          <li key={part.effortId}>
+            <strong>{task(part.taskId)?.name}</strong>, {task(part.taskId)?.efforts.find(({ id }) => id === part.effortId)?.name}:{" "}
+            {part.minutes} min × {Math.round(part.duty * 100)} % of the time × {part.intensity * 10} of 10 × {Math.round(part.share * 100)}{" "}
+            % share{part.harder > 1 && ` × ${part.harder.toFixed(2)} for cold or vibration`} = {part.loadMin.toFixed(1)}
+          </li>
+        ))}
+        {need.loadMin > 0 && (
+          <li>
+            {need.loadMin.toFixed(1)} load minutes → {Math.round(need.fromWork)}
+          </li>
+        )}
+        {need.added.map((added, i) => (
+          <li key={i}>
+            + {Math.round(added.points)} for {BY[added.by]}
+          </li>
+        ))}
+        {need.parts.length + need.added.length === 0 && <li>Neither the work nor the measurements ask for anything here.</li>}
+      </Box>
+      <Why label="How this is worked out">
+        Load minutes are minutes × share of the time in effort × effort ÷ 10 × the share this region takes by grip and posture. Every{" "}
+        {HALVING_LOAD_MIN} of them close half of what is left to 100. Findings add: range short, sides apart or range without strength{" "}
+        {ADDED_POINTS.shortRange}, weaker grip {ADDED_POINTS.weakGrip}, something felt {ADDED_POINTS.symptomPerPoint} a point. This is a
+        planning aid of this practice, not a validated risk score.
+      </Why>
+    </Box>
+  );
+}
+
+function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
+  const words = wordsIn();
+  const day = dayOf(work, personId || undefined)!;
+  const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
+  const opposites = oppositesFor(work, day, place);
+  const cards = cardsFor(work, day);
+  return (
+    <>
+      {opposites.length > 0 && (
+        <Box component="section" aria-label="Opposite movements" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+          <Typography variant="h2">The opposite of the work</Typography>
+          <Typography sx={{ color: "text.secondary", mb: 1 }}>
+            Postures of at least {LEAST_POSTURE_MIN} minutes of effort a shift, and what goes the other way.
+          </Typography>
+          {opposites.map(({ posture, left, right, movements }) => (
+            <Box
+              key={posture}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: { sm: "220px 1fr" },
+                columnGap: 3,
+                rowGap: 1,
+                py: 1.5,
+                borderBottom: "1px solid",
+                borderColor: "line",
+                alignItems: "start",
+              }}
+            >
+              <Box>
+                <Typography variant="h3">{words.label("posture", posture)}</Typography>
+                <Typography sx={{ display: "flex", gap: 1, alignItems: "center", mt: 0.5 }}>
+                  <SideMark side="left" size={22} /> {Math.round(left)} min <SideMark side="right" size={22} /> {Math.round(right)} min
+                </Typography>
+              </Box>
+              {movements.length === 0 ? (
+                <Typography>Nothing in the library fits this place and kit.</Typography>
+              ) : (
+                <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(118px, 1fr))", gap: 1.5 }}>
+                  {movements.slice(0, 6).map((movement) => (
+                    <TextLink
+                      key={movement.id}
+                      component={Link}
+                      to={`/library/${movement.id}`}
+                      sx={{ color: "text.primary", lineHeight: 1.2, textDecoration: "none", fontSize: "0.95rem" }}
+                    >
+                      <MovementThumb movementId={movement.id} formId={movement.startForm} />
+                      {words.movementName(movement.id)}
+                    </TextLink>
+                  ))}
+                </Box>
+              )}
+            </Box>
+          ))}
+        </Box>
+      )}
+      {cards.length > 0 && (
+        <Box component="section" aria-label="For the work itself" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+          <Typography variant="h2">First, change the work</Typography>
+          <Typography sx={{ color: "text.secondary", mb: 2 }}>
+            Pulled up by the answers; stretching is no substitute for changing a bad grip.
+          </Typography>
+          <CoachingCardList cards={cards} />
+        </Box>
+      )}
+    </>
+  );
+}

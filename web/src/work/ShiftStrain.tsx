@@ -1,0 +1,91 @@
+/** What a shift comes to for each hand: a bar to scale, its tasks in it, the line at which strain is read as raised. */
+import { Box, Typography } from "@mui/material";
+import { RAISED_STRAIN, shiftStrain, STRAIN_SOURCE, type Work, type WorkDay } from "@kind-grip/core/strain";
+import { HAND_SIDES } from "@kind-grip/core/units";
+import { SideMark } from "../parts/SideMark";
+import { Why } from "../parts/Why";
+
+export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; onTask?(taskId: string): void }) {
+  const hands = HAND_SIDES.map((side) => ({ side, strain: shiftStrain(work, day, side) }));
+  const scale = Math.max(RAISED_STRAIN * 1.6, ...hands.map(({ strain }) => strain.value * 1.06));
+  return (
+    <Box component="section" aria-label="Strain of the shift">
+      {hands.map(({ side, strain }) => {
+        const raised = strain.value > RAISED_STRAIN;
+        return (
+          <Box key={side} sx={{ display: "grid", gridTemplateColumns: "34px 1fr 150px", alignItems: "center", columnGap: 1.5, mb: 0.75 }}>
+            <SideMark side={side} size={32} />
+            <Box
+              sx={{
+                position: "relative",
+                height: 46,
+                bgcolor: "background.paper",
+                borderRadius: 2,
+                border: "2px solid",
+                borderColor: "line",
+              }}
+            >
+              <Box sx={{ display: "flex", height: "100%", borderRadius: 1.5, overflow: "hidden" }}>
+                {strain.parts.map(({ of, adds }, i) => (
+                  <Box
+                    key={of.task.id}
+                    component={onTask ? "button" : "div"}
+                    type={onTask ? "button" : undefined}
+                    onClick={onTask && (() => onTask(of.task.id))}
+                    aria-label={onTask && `${of.task.name} adds ${adds.toFixed(1)} to the ${side} hand`}
+                    title={`${of.task.name}: ${of.index.toFixed(1)} by itself over ${of.hours.toFixed(1)} h, adds ${adds.toFixed(1)}`}
+                    sx={{
+                      width: `${(adds / scale) * 100}%`,
+                      bgcolor: `hand.${side}`,
+                      opacity: 1 - Math.min(0.6, i * 0.2),
+                      color: "hand.on",
+                      border: 0,
+                      borderRight: "2px solid",
+                      borderColor: "background.paper",
+                      px: 0.75,
+                      font: "inherit",
+                      fontWeight: 650,
+                      fontSize: "0.95rem",
+                      textAlign: "left",
+                      whiteSpace: "nowrap",
+                      overflow: "hidden",
+                      textOverflow: "ellipsis",
+                      display: "flex",
+                      alignItems: "center",
+                      cursor: onTask ? "pointer" : "default",
+                    }}
+                  >
+                    {adds / scale > 0.07 && of.task.name}
+                  </Box>
+                ))}
+              </Box>
+              <Box
+                aria-hidden
+                sx={{
+                  position: "absolute",
+                  top: -5,
+                  bottom: -5,
+                  left: `${(RAISED_STRAIN / scale) * 100}%`,
+                  borderLeft: "3px dashed",
+                  borderColor: "warm.main",
+                }}
+              />
+            </Box>
+            <Typography component="p" sx={{ display: "flex", alignItems: "baseline", gap: 1, whiteSpace: "nowrap" }}>
+              <Box component="span" sx={{ fontSize: "2rem", fontWeight: 800, lineHeight: 1, color: raised ? "warm.dark" : "text.primary" }}>
+                {strain.value.toFixed(1)}
+              </Box>
+              <Box component="span" sx={{ fontWeight: 650, color: raised ? "warm.dark" : "text.secondary" }}>
+                {strain.value === 0 ? "idle" : raised ? "raised" : "not raised"}
+              </Box>
+            </Typography>
+          </Box>
+        );
+      })}
+      <Why label="Why these figures">
+        The cumulative Strain Index of the shift: the hardest task counts whole, each further one adds what its hours add. Above{" "}
+        {RAISED_STRAIN} (dashed) is read as raised strain. {STRAIN_SOURCE}. It is about the work, not about any one person.
+      </Why>
+    </Box>
+  );
+}

@@ -1,0 +1,130 @@
+/**
+ * The index of one effort as a chain of its five factors: the thicker a link, the more it multiplies. The link whose change would
+ * help most stands out.
+ */
+import { Box } from "@mui/material";
+import type { Factor, StrainIndex } from "@kind-grip/core/strain";
+import { RAISED_STRAIN } from "@kind-grip/core/strain";
+
+const NAMES: Readonly<Record<Factor, string>> = {
+  effort: "how hard",
+  rate: "how often",
+  duration: "how long",
+  posture: "wrist",
+  hours: "hours",
+};
+
+export function givenText(factor: Factor, given: number): string {
+  const figure = Number.isInteger(given) ? String(given) : given.toFixed(1);
+  switch (factor) {
+    case "effort":
+      return `${figure} of 10`;
+    case "rate":
+      return `${figure} a min`;
+    case "duration":
+      return `${figure} s`;
+    case "posture":
+      return given === 0 ? "straight" : `${Math.abs(given)}° ${given > 0 ? "bent" : "back"}`;
+    case "hours":
+      return `${figure} h`;
+  }
+}
+
+const LINK = { width: 112, height: 92 };
+const OVERLAP = 14;
+
+interface StrainChainProps {
+  strain: StrainIndex;
+  /** The factor to change first. */
+  weakest?: Factor;
+  side: "left" | "right";
+}
+
+export function StrainChain({ strain, weakest, side }: StrainChainProps) {
+  const step = LINK.width - OVERLAP;
+  const width = step * strain.chain.length + 118;
+  const raised = strain.value > RAISED_STRAIN;
+  const told = strain.chain.map(
+    ({ factor, given, multiplier }) => `${NAMES[factor]} ${givenText(factor, given)} times ${multiplier.toFixed(2)}`,
+  );
+  return (
+    <Box
+      component="svg"
+      viewBox={`0 0 ${width} ${LINK.height + 26}`}
+      role="img"
+      aria-label={`Strain index ${strain.value.toFixed(1)}: ${told.join(", ")}`}
+      sx={{ width: "100%", maxWidth: 660, display: "block", fontFamily: "inherit", overflow: "visible" }}
+    >
+      {strain.chain.map(({ factor, given, multiplier }, i) => {
+        const x = i * step;
+        const chosen = factor === weakest;
+        const thick = 2.5 + 4.2 * Math.log2(1 + multiplier);
+        return (
+          <g key={factor}>
+            <Box
+              component="rect"
+              x={x + 9}
+              y={14}
+              width={LINK.width - 18}
+              height={LINK.height - 22}
+              rx={(LINK.height - 22) / 2}
+              sx={{
+                fill: "none",
+                stroke: (theme) => (chosen ? theme.vars!.palette.warm.main : theme.vars!.palette.hand[side]),
+                strokeWidth: thick,
+                opacity: chosen ? 1 : 0.75,
+              }}
+            />
+            <Text x={x + LINK.width / 2} y={46} size={17} weight={750}>
+              {givenText(factor, given)}
+            </Text>
+            <Text x={x + LINK.width / 2} y={66} size={15}>
+              × {multiplier.toFixed(2)}
+            </Text>
+            <Text x={x + LINK.width / 2} y={LINK.height + 18} size={15} weight={chosen ? 750 : 500} warm={chosen}>
+              {NAMES[factor]}
+            </Text>
+          </g>
+        );
+      })}
+      <Text x={step * strain.chain.length + 66} y={64} size={36} weight={800} warm={raised}>
+        {strain.value.toFixed(1)}
+      </Text>
+      <Text x={step * strain.chain.length + 66} y={LINK.height + 18} size={15} weight={650} warm={raised}>
+        {raised ? "raised" : "below 10"}
+      </Text>
+    </Box>
+  );
+}
+
+function Text({
+  x,
+  y,
+  size,
+  weight = 500,
+  warm = false,
+  children,
+}: {
+  x: number;
+  y: number;
+  size: number;
+  weight?: number;
+  warm?: boolean;
+  children: React.ReactNode;
+}) {
+  return (
+    <Box
+      component="text"
+      x={x}
+      y={y}
+      textAnchor="middle"
+      sx={{
+        fontSize: size,
+        fontWeight: weight,
+        fill: (theme) => (warm ? theme.vars!.palette.warm.dark : theme.vars!.palette.text.primary),
+      }}
+    >
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,211 @@
+/** One task: its efforts, its index as a chain, and what-if: the same fields on a copy, with the difference shown before it is kept. */
+import { Box, Button, TextField, Typography } from "@mui/material";
+import { FlaskConical, Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
+import { MAX_EFFORTS, singleChanges, taskStrain, VIBRATIONS, type Change, type Task } from "@kind-grip/core/strain";
+import type { HandSide } from "@kind-grip/core/units";
+import { Choice } from "../parts/Choice";
+import { SideMark } from "../parts/SideMark";
+import { Toggle } from "../parts/Toggle";
+import { Why } from "../parts/Why";
+import { EffortFields, Slide } from "./EffortFields";
+import { newEffort } from "./new-task";
+import { givenText, StrainChain } from "./StrainChain";
+import { HAND_SIDES } from "@kind-grip/core/units";
+
+interface TaskEditorProps {
+  task: Task;
+  /** Hours of it in the shift that is looked at. */
+  hours: number;
+  problemAt(path: string): string | undefined;
+  onChange(task: Task, gesture?: string): void;
+  onRemove(): void;
+}
+
+interface Trial {
+  task: Task;
+  hours: number;
+}
+
+export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskEditorProps) {
+  const [trial, setTrial] = useState<Trial | null>(null);
+  const shown = trial ?? { task, hours };
+  const change = (next: Task, gesture?: string) => (trial ? setTrial({ ...trial, task: next }) : onChange(next, gesture));
+  return (
+    <Box component="section" aria-label={`Task ${task.name}`} sx={{ minWidth: 0 }}>
+      <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mb: 2, alignItems: "center" }}>
+        <TextField
+          label="Task"
+          value={shown.task.name}
+          error={shown.task.name.trim() === ""}
+          helperText={shown.task.name.trim() === "" ? "is missing" : undefined}
+          onChange={(event) => change({ ...shown.task, name: event.target.value }, "name")}
+          sx={{ flex: 2, minWidth: 180 }}
+        />
+        <TextField
+          label="Tool"
+          value={shown.task.tool ?? ""}
+          onChange={(event) => change({ ...shown.task, tool: event.target.value || null }, "tool")}
+          sx={{ flex: 1.4, minWidth: 150 }}
+        />
+        <Button
+          variant={trial ? "contained" : "outlined"}
+          color={trial ? "warm" : "primary"}
+          startIcon={<FlaskConical size={18} />}
+          onClick={() => setTrial(trial ? null : { task, hours })}
+        >
+          {trial ? "Back to how it is" : "What if …"}
+        </Button>
+        <Button startIcon={<Trash2 size={18} />} onClick={onRemove} aria-label={`Remove ${task.name}`} sx={{ minWidth: 44 }} />
+      </Box>
+      <Chains shown={shown} real={trial ? { task, hours } : null} />
+      {trial && (
+        <Box
+          sx={{
+            bgcolor: "warm.light",
+            borderRadius: 2,
+            px: 2,
+            py: 1.5,
+            mb: 2,
+            display: "flex",
+            gap: 3,
+            alignItems: "center",
+            flexWrap: "wrap",
+          }}
+        >
+          <Box sx={{ flex: 1, minWidth: 220 }}>
+            <Slide
+              label="Hours of it in a shift"
+              told={`${trial.hours.toFixed(1)} h`}
+              value={trial.hours}
+              min={0.1}
+              max={12}
+              step={0.1}
+              onChange={(value) => setTrial({ ...trial, hours: value })}
+            />
+          </Box>
+          <Typography sx={{ flex: 1, minWidth: 200 }}>Nothing here is kept until you say so.</Typography>
+          <Button
+            variant="contained"
+            onClick={() => {
+              onChange(trial.task);
+              setTrial(null);
+            }}
+          >
+            Keep these answers
+          </Button>
+        </Box>
+      )}
+      <Box sx={{ display: "grid", gap: 3, borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+        {shown.task.efforts.map((effort, e) => (
+          <EffortFields
+            key={effort.id}
+            effort={effort}
+            problem={trial ? undefined : problemAt(`efforts.${e}.secEach`)}
+            onChange={(next, gesture) =>
+              change({ ...shown.task, efforts: shown.task.efforts.map((each) => (each.id === next.id ? next : each)) }, gesture)
+            }
+            onRemove={
+              shown.task.efforts.length > 1
+                ? () => change({ ...shown.task, efforts: shown.task.efforts.filter(({ id }) => id !== effort.id) })
+                : undefined
+            }
+          />
+        ))}
+        {!trial && problemAt("efforts") && (
+          <Typography role="alert" sx={{ color: "error.main", fontWeight: 650 }}>
+            These cannot all be true: {problemAt("efforts")}.
+          </Typography>
+        )}
+        <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
+          <Button
+            startIcon={<Plus size={18} />}
+            disabled={shown.task.efforts.length >= MAX_EFFORTS}
+            onClick={() => change({ ...shown.task, efforts: [...shown.task.efforts, newEffort()] })}
+          >
+            Another effort in this task
+          </Button>
+          <Box sx={{ ml: "auto", display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
+            <Toggle label="Cold" pressed={shown.task.cold} onChange={(cold) => change({ ...shown.task, cold })} />
+            <Toggle label="Arms held out" pressed={shown.task.reach} onChange={(reach) => change({ ...shown.task, reach })} />
+            <Choice
+              label="Vibration"
+              value={shown.task.vibration}
+              onChange={(vibration) => change({ ...shown.task, vibration })}
+              options={VIBRATIONS.map((value) => ({ value, label: { none: "No vibration", some: "Some", strong: "Strong" }[value] }))}
+            />
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** The chain of each hand's hardest effort, the index of the whole task, and the change that helps most. */
+function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
+  const hands = HAND_SIDES.map((side) => ({ side, strain: taskStrain(shown.task, side, shown.hours) })).filter(
+    ({ strain }) => strain.composite.parts.length > 0,
+  );
+  return (
+    <Box sx={{ display: "grid", gap: 2, mb: 2 }}>
+      {hands.map(({ side, strain }) => {
+        const [hardest, ...others] = strain.composite.parts;
+        const changes = singleChanges(shown.task, side, shown.hours);
+        const before = real && taskStrain(real.task, side, real.hours).index;
+        return (
+          <Box key={side}>
+            <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
+              <SideMark side={side} size={30} />
+              <Typography sx={{ fontWeight: 650 }}>
+                {hardest!.of.effort.name}
+                {others.length > 0 &&
+                  `, with ${others.map((part) => `${part.of.effort.name} (+${part.adds.toFixed(1)})`).join(", ")}: ${strain.index.toFixed(1)} in all`}
+              </Typography>
+              {before !== null && Math.abs(before - strain.index) > 0.05 && (
+                <Typography sx={{ fontWeight: 750, color: strain.index < before ? "primary.main" : "warm.dark" }}>
+                  {before.toFixed(1)} → {strain.index.toFixed(1)}
+                </Typography>
+              )}
+            </Box>
+            <StrainChain strain={hardest!.of.strain} weakest={changes[0]?.factor} side={side} />
+            {changes[0] && <Advice changes={changes} side={side} task={shown.task} />}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+const DO: Readonly<Record<Change["factor"], string>> = {
+  effort: "one point less effort",
+  rate: "a quarter fewer efforts",
+  duration: "a quarter shorter efforts",
+  posture: "a straight wrist",
+  hours: "a quarter fewer hours",
+};
+
+function changeText(change: Change, task: Task): string {
+  const effort = task.efforts.find(({ id }) => id === change.effortId);
+  const of = effort && task.efforts.length > 1 ? ` (${effort.name})` : "";
+  return `${DO[change.factor]}${of}: ${givenText(change.factor, change.from)} → ${givenText(change.factor, change.to)}, index ${change.before.toFixed(1)} → ${change.after.toFixed(1)}`;
+}
+
+function Advice({ changes, side, task }: { changes: Change[]; side: HandSide; task: Task }) {
+  const [best, ...others] = changes;
+  return (
+    <Box>
+      <Typography>
+        <strong>Change first:</strong> {changeText(best!, task)}.
+      </Typography>
+      {others.length > 0 && (
+        <Why label={`The other changes, ${side} hand`}>
+          <Box component="ol" start={2} sx={{ m: 0, pl: 3 }}>
+            {others.map((change, i) => (
+              <li key={i}>{changeText(change, task)}</li>
+            ))}
+          </Box>
+        </Why>
+      )}
+    </Box>
+  );
+}

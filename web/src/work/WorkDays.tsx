@@ -1,0 +1,186 @@
+/** Who does which task, for how long: the ways a shift is filled, and who works which. */
+import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
+import { ArrowDown, ArrowUp, Plus, Trash2, X } from "lucide-react";
+import type { Work, WorkDay } from "@kind-grip/core/strain";
+import { v7 as uuid } from "uuid";
+import type { PersonEntry } from "../app/api";
+import { Stepper } from "../parts/Stepper";
+import { ShiftStrain } from "./ShiftStrain";
+import type { EditedWork } from "./use-work";
+
+const hoursText = (min: number) => `${Math.floor(min / 60)} h${min % 60 ? ` ${min % 60} min` : ""}`;
+
+export function WorkDays({ edited, people, shiftMin }: { edited: EditedWork; people: PersonEntry[]; shiftMin: number }) {
+  const work = edited.value;
+  const set = (days: WorkDay[], gesture?: string) => edited.change({ ...work, days }, gesture);
+  const setDay = (day: WorkDay, gesture?: string) =>
+    set(
+      work.days.map((each) => (each.id === day.id ? day : each)),
+      gesture,
+    );
+  const add = () => {
+    const [first] = work.days;
+    set([...work.days, { id: uuid(), name: `Rotation ${work.days.length + 1}`, parts: first?.parts ?? [], personIds: [] }]);
+  };
+  return (
+    <Box sx={{ display: "grid", gap: 4 }}>
+      {work.days.map((day, d) => (
+        <Day
+          key={day.id}
+          day={day}
+          first={d === 0}
+          work={work}
+          people={people}
+          shiftMin={shiftMin}
+          problem={edited.problemAt(`days.${d}.parts`)}
+          onChange={setDay}
+          onRemove={work.days.length > 1 ? () => set(work.days.filter(({ id }) => id !== day.id)) : undefined}
+        />
+      ))}
+      <Box>
+        <Button
+          startIcon={<Plus size={18} />}
+          variant="outlined"
+          onClick={add}
+          disabled={work.tasks.length === 0 || work.days.length >= 12}
+        >
+          Another way the shift is filled
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+interface DayProps {
+  day: WorkDay;
+  first: boolean;
+  work: Work;
+  people: PersonEntry[];
+  shiftMin: number;
+  problem?: string;
+  onChange(day: WorkDay, gesture?: string): void;
+  onRemove?(): void;
+}
+
+function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }: DayProps) {
+  const taken = new Set(work.days.flatMap(({ personIds }) => personIds));
+  const free = people.filter((person) => !taken.has(person.id));
+  const totalMin = day.parts.reduce((sum, { minutes }) => sum + minutes, 0);
+  const setPart = (index: number, change: Partial<WorkDay["parts"][number]>, gesture?: string) =>
+    onChange({ ...day, parts: day.parts.map((part, i) => (i === index ? { ...part, ...change } : part)) }, gesture);
+  const swap = (a: number, b: number) => {
+    const parts = [...day.parts];
+    [parts[a], parts[b]] = [parts[b]!, parts[a]!];
+    onChange({ ...day, parts });
+  };
+  return (
+    <Box component="section" aria-label={day.name} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1.5, flexWrap: "wrap" }}>
+        <TextField
+          label="Name"
+          value={day.name}
+          onChange={(event) => onChange({ ...day, name: event.target.value }, `name ${day.id}`)}
+          sx={{ width: 260 }}
+        />
+        <Typography
+          sx={{ flex: 1, color: problem ? "error.main" : "text.secondary", fontWeight: problem ? 650 : 500 }}
+          role={problem ? "alert" : undefined}
+        >
+          {problem ? `The parts ${problem}.` : `${hoursText(totalMin)} of ${hoursText(shiftMin)} in a shift`}
+        </Typography>
+        {onRemove && (
+          <Button startIcon={<Trash2 size={18} />} onClick={onRemove}>
+            Remove
+          </Button>
+        )}
+      </Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1fr) minmax(0, 1.15fr)" }, columnGap: 5, rowGap: 2 }}>
+        <Box>
+          {day.parts.map((part, i) => (
+            <Box key={i} sx={{ display: "flex", gap: 1, alignItems: "flex-end", mb: 1 }}>
+              <TextField
+                select
+                label={`Part ${i + 1}`}
+                value={part.taskId}
+                onChange={(event) => setPart(i, { taskId: event.target.value })}
+              >
+                {work.tasks.map((task) => (
+                  <MenuItem key={task.id} value={task.id}>
+                    {task.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <Stepper
+                label="Minutes"
+                value={part.minutes}
+                min={5}
+                max={960}
+                step={5}
+                onChange={(minutes) => setPart(i, { minutes }, `${day.id} ${i}`)}
+              />
+              <IconButton aria-label={`Part ${i + 1} earlier`} disabled={i === 0} onClick={() => swap(i, i - 1)}>
+                <ArrowUp size={18} />
+              </IconButton>
+              <IconButton aria-label={`Part ${i + 1} later`} disabled={i === day.parts.length - 1} onClick={() => swap(i, i + 1)}>
+                <ArrowDown size={18} />
+              </IconButton>
+              <IconButton
+                aria-label={`Take part ${i + 1} out`}
+                onClick={() => onChange({ ...day, parts: day.parts.filter((_, at) => at !== i) })}
+              >
+                <X size={18} />
+              </IconButton>
+            </Box>
+          ))}
+          <Button
+            startIcon={<Plus size={18} />}
+            disabled={work.tasks.length === 0}
+            onClick={() =>
+              onChange({
+                ...day,
+                parts: [...day.parts, { taskId: work.tasks[0]!.id, minutes: Math.max(5, Math.min(60, shiftMin - totalMin)) }],
+              })
+            }
+          >
+            Another part
+          </Button>
+        </Box>
+        <Box>
+          <ShiftStrain work={work} day={day} />
+          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", mt: 1 }}>
+            <Typography sx={{ fontWeight: 650 }}>
+              {first && day.personIds.length === 0 ? "Everybody not named elsewhere" : "Works it:"}
+            </Typography>
+            {day.personIds.map((personId) => (
+              <Button
+                key={personId}
+                variant="outlined"
+                size="small"
+                endIcon={<X size={16} />}
+                aria-label={`${people.find(({ id }) => id === personId)?.name ?? "Somebody"} does not work ${day.name}`}
+                onClick={() => onChange({ ...day, personIds: day.personIds.filter((id) => id !== personId) })}
+              >
+                {people.find(({ id }) => id === personId)?.name ?? "left the crew"}
+              </Button>
+            ))}
+            {!first && free.length > 0 && (
+              <TextField
+                select
+                label="Add a person"
+                value=""
+                onChange={(event) => onChange({ ...day, personIds: [...day.personIds, event.target.value] })}
+                sx={{ width: 200 }}
+              >
+                {free.map((person) => (
+                  <MenuItem key={person.id} value={person.id}>
+                    {person.name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+          </Box>
+        </Box>
+      </Box>
+    </Box>
+  );
+}

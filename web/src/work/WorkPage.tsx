@@ -1,0 +1,226 @@
+/** What the hands of a crew do in a shift, and what it comes to. The strain of both hands is the first thing the eye meets. */
+import { Box, Button, ButtonBase, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
+import { FileText, Plus } from "lucide-react";
+import { useState } from "react";
+import { Link, useSearchParams } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt, longestWorkMin } from "@kind-grip/core/dayplan";
+import {
+  MAX_TASKS,
+  minutesByTask,
+  RAISED_STRAIN,
+  TASK_STARTERS,
+  taskStrain,
+  type Task,
+  type TaskStarter,
+  type WorkDay,
+} from "@kind-grip/core/strain";
+import { HAND_SIDES } from "@kind-grip/core/units";
+import { serverApi, type CrewEntry, type PersonEntry, type WorkEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useNow } from "../app/now";
+import { useAppDispatch } from "../app/store";
+import { useCrew } from "../crew/CrewFrame";
+import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { SaveState } from "../parts/SaveState";
+import { NeedView } from "./NeedView";
+import { taskFrom, withoutTask, withTask } from "./new-task";
+import { ShiftStrain } from "./ShiftStrain";
+import { TaskEditor } from "./TaskEditor";
+import { useWork } from "./use-work";
+import { WorkDays } from "./WorkDays";
+
+export default function WorkPage() {
+  const crew = useCrew();
+  const work = serverApi.useWorkQuery(crew.id, { refetchOnMountOrArgChange: true });
+  const people = serverApi.usePeopleQuery(crew.id);
+  if (work.isFetching) return <PageTitle title="Work" />;
+  return (
+    <Loaded query={work}>
+      {(entry) => <Loaded query={people}>{(list) => <Work key={entry.crewId} crew={crew} entry={entry} people={list} />}</Loaded>}
+    </Loaded>
+  );
+}
+
+const VIEWS = [
+  { value: "tasks", label: "Tasks" },
+  { value: "shift", label: "Who does what" },
+  { value: "need", label: "What it asks for" },
+] as const;
+type View = (typeof VIEWS)[number]["value"];
+
+function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; people: PersonEntry[] }) {
+  const edited = useWork(crew, entry);
+  const work = edited.value;
+  const [search, setSearch] = useSearchParams();
+  const view = VIEWS.find(({ value }) => value === search.get("view"))?.value ?? "tasks";
+  const [taskId, setTaskId] = useState<string | null>(null);
+  const dispatch = useAppDispatch();
+  const today = dateAt(useNow(), crew.timeZone);
+  const here = people.filter((person) => isHere(person, today));
+  const shiftMin = longestWorkMin(crew.shiftPattern);
+  const task = work.tasks.find(({ id }) => id === taskId) ?? work.tasks[0];
+  const day = work.days[0];
+  const add = (starter?: TaskStarter) => {
+    const made = taskFrom(starter);
+    edited.change(withTask(work, made, shiftMin));
+    setTaskId(made.id);
+  };
+  const remove = (gone: Task) => {
+    edited.change(withoutTask(work, gone.id));
+    dispatch(notify({ text: `${gone.name} is taken out.`, undo: edited.undo }));
+  };
+  return (
+    <>
+      <PageTitle title="Work">
+        <SaveState kept={edited} what="this crew's work" />
+        {work.tasks.length > 0 && (
+          <Button component={Link} to="briefing" variant="outlined" startIcon={<FileText size={20} />}>
+            Briefing sheet
+          </Button>
+        )}
+      </PageTitle>
+      {work.tasks.length === 0 ? (
+        <Empty
+          title="What do the hands do all day?"
+          text={`Describe the tasks of ${crew.name} in the words of the trade: how hard, how often, how long, in which posture. The strain of a shift follows, and which change would help most.`}
+        >
+          <AddTask onAdd={add} primary />
+        </Empty>
+      ) : (
+        <>
+          {day && view !== "shift" && (
+            <Box sx={{ mb: 3, maxWidth: 980 }}>
+              <ShiftStrain
+                work={work}
+                day={day}
+                onTask={(id) => {
+                  setTaskId(id);
+                  setSearch({});
+                }}
+              />
+            </Box>
+          )}
+          <Box sx={{ mb: 3 }}>
+            <Choice<View>
+              label="Part of the work"
+              value={view}
+              onChange={(value) => setSearch(value === "tasks" ? {} : { view: value })}
+              options={VIEWS}
+            />
+          </Box>
+          {view === "tasks" && task && (
+            <Box
+              sx={{ display: "grid", gridTemplateColumns: { md: "260px minmax(0, 1fr)" }, columnGap: 4, rowGap: 3, alignItems: "start" }}
+            >
+              <Box>
+                <TaskList tasks={work.tasks} day={day} chosen={task.id} onChoose={setTaskId} />
+                {work.tasks.length < MAX_TASKS && <AddTask onAdd={add} />}
+              </Box>
+              <TaskEditor
+                key={task.id}
+                task={task}
+                hours={(day ? (minutesByTask(day).get(task.id) ?? 0) : 0) / 60 || 1}
+                problemAt={(path) => edited.problemAt(`tasks.${work.tasks.indexOf(task)}.${path}`)}
+                onChange={(next, gesture) =>
+                  edited.change(
+                    { ...work, tasks: work.tasks.map((each) => (each.id === next.id ? next : each)) },
+                    gesture && `${next.id} ${gesture}`,
+                  )
+                }
+                onRemove={() => remove(task)}
+              />
+            </Box>
+          )}
+          {view === "shift" && <WorkDays edited={edited} people={here} shiftMin={shiftMin} />}
+          {view === "need" && <NeedView work={work} crew={crew} people={here} />}
+        </>
+      )}
+    </>
+  );
+}
+
+function TaskList({ tasks, day, chosen, onChoose }: { tasks: Task[]; day?: WorkDay; chosen: string; onChoose(id: string): void }) {
+  const minutes = day ? minutesByTask(day) : new Map<string, number>();
+  return (
+    <Box component="ul" aria-label="Tasks" sx={{ listStyle: "none", m: 0, p: 0, mb: 1 }}>
+      {tasks.map((task) => {
+        const min = minutes.get(task.id) ?? 0;
+        return (
+          <li key={task.id}>
+            <ButtonBase
+              aria-current={task.id === chosen}
+              onClick={() => onChoose(task.id)}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "1fr auto",
+                textAlign: "left",
+                width: "100%",
+                px: 1.5,
+                py: 1,
+                minHeight: 56,
+                borderRadius: 2,
+                bgcolor: task.id === chosen ? "primary.light" : "transparent",
+                columnGap: 1,
+              }}
+            >
+              <Box component="span">
+                <Box component="span" sx={{ display: "block", fontWeight: 700 }}>
+                  {task.name}
+                </Box>
+                <Box component="span" sx={{ color: "text.secondary", fontSize: "0.95rem" }}>
+                  {min > 0 ? `${min} min a shift` : "in no shift yet"}
+                </Box>
+              </Box>
+              <Box component="span" sx={{ display: "flex", gap: 1.25 }}>
+                {HAND_SIDES.map((side) => {
+                  const { index } = taskStrain(task, side, min / 60 || 1);
+                  return (
+                    <Box key={side} component="span" sx={{ color: `hand.${side}`, fontWeight: index > RAISED_STRAIN ? 800 : 600 }}>
+                      {side === "left" ? "L" : "R"} {index.toFixed(1)}
+                    </Box>
+                  );
+                })}
+              </Box>
+            </ButtonBase>
+          </li>
+        );
+      })}
+    </Box>
+  );
+}
+
+function AddTask({ onAdd, primary = false }: { onAdd(starter?: TaskStarter): void; primary?: boolean }) {
+  const [at, setAt] = useState<HTMLElement | null>(null);
+  const pick = (starter?: TaskStarter) => {
+    setAt(null);
+    onAdd(starter);
+  };
+  return (
+    <>
+      <Button
+        variant={primary ? "contained" : "outlined"}
+        startIcon={<Plus size={18} />}
+        onClick={(event) => setAt(event.currentTarget)}
+        aria-haspopup="menu"
+      >
+        Add a task
+      </Button>
+      <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
+        <MenuItem onClick={() => pick()}>
+          <strong>A task of my own</strong>
+        </MenuItem>
+        <ListSubheader sx={{ bgcolor: "transparent", lineHeight: 2 }}>Or start from a typical one</ListSubheader>
+        {TASK_STARTERS.map((starter) => (
+          <MenuItem key={starter.name} onClick={() => pick(starter)}>
+            {starter.name}
+            {starter.tool && <Typography sx={{ color: "text.secondary", ml: 1 }}>{starter.tool}</Typography>}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,46 @@
+/** New tasks, efforts and days. */
+import type { Effort, Task, TaskStarter, Work, WorkDay } from "@kind-grip/core/strain";
+import { v7 as uuid } from "uuid";
+
+const EFFORT: Omit<Effort, "id"> = {
+  name: "the effort",
+  hands: "right",
+  effort: 3,
+  perMin: 8,
+  secEach: 2,
+  flexionDeg: 0,
+  tiltDeg: 0,
+  turn: "neutral",
+  grip: "power",
+};
+
+export function newEffort(name = "another effort"): Effort {
+  return { id: uuid(), ...EFFORT, name };
+}
+
+export function taskFrom(starter: TaskStarter | undefined): Task {
+  const task = starter ?? { name: "New task", tool: null, vibration: "none", cold: false, reach: false, efforts: [EFFORT] };
+  return { ...task, id: uuid(), efforts: task.efforts.map((effort) => ({ ...effort, id: uuid() })) };
+}
+
+const FIRST_MIN = 120;
+
+/** The work with a new task in it, and two hours of it in every day that has room. */
+export function withTask(work: Work, task: Task, shiftMin: number): Work {
+  const days: WorkDay[] = work.days.length > 0 ? work.days : [{ id: uuid(), name: "Usual shift", parts: [], personIds: [] }];
+  return {
+    tasks: [...work.tasks, task],
+    days: days.map((day) => {
+      const left = shiftMin - day.parts.reduce((sum, { minutes }) => sum + minutes, 0);
+      const minutes = Math.min(FIRST_MIN, left);
+      return minutes >= 5 ? { ...day, parts: [...day.parts, { taskId: task.id, minutes }] } : day;
+    }),
+  };
+}
+
+export function withoutTask(work: Work, taskId: string): Work {
+  return {
+    tasks: work.tasks.filter(({ id }) => id !== taskId),
+    days: work.days.map((day) => ({ ...day, parts: day.parts.filter((part) => part.taskId !== taskId) })),
+  };
+}
