@@ -14,6 +14,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     program: { sessions: { id: string }[] };
   }[];
   const { runs } = (await (await page.request.get(`/api/crews/${roof}/runs`)).json()) as { runs: { id: string }[] };
+  const [round] = (await (await page.request.get(`/api/crews/${roof}/rounds`)).json()) as { id: string }[];
   const run = `/crews/${roof}/run/${program!.id}/${program!.program.sessions[1]!.id}`;
   return [
     ["/today"],
@@ -22,6 +23,18 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/people`],
     [`/crews/${roof}/people`, async () => page.getByRole("button", { name: "Dessa Quill" }).click()],
     [`/crews/${spa}/people/import`],
+    [`/crews/${roof}/people/held-out`],
+    [`/crews/${roof}/people/held-out`, async () => page.getByRole("button", { name: "Enter a clearance for Edda Marrow" }).click()],
+    [`/crews/${roof}/work`],
+    [`/crews/${roof}/work?view=shift`],
+    [`/crews/${roof}/work?view=need`],
+    [`/crews/${roof}/work/briefing`],
+    [`/crews/${roof}/baseline`],
+    [`/crews/${roof}/baseline/${round!.id}`],
+    [`/crews/${roof}/baseline/${round!.id}`, async () => page.getByRole("radio", { name: /Symptoms/ }).click()],
+    [`/crews/${roof}/baseline/${round!.id}`, async () => page.getByRole("radio", { name: /Range/ }).click()],
+    [`/crews/${roof}/baseline/${round!.id}`, async () => page.getByRole("radio", { name: /Grip/ }).click()],
+    [`/crews/${roof}/baseline/${round!.id}/findings`],
     [`/crews/${spa}/program`],
     [`/crews/${roof}/settings`],
     [`/crews/${roof}/program`],
@@ -96,7 +109,7 @@ for (const floor of ["light", "dark"] as const) {
       titles.add(await page.title());
       await check(address);
     }
-    expect(titles.size).toBeGreaterThanOrEqual(16);
+    expect(titles.size).toBeGreaterThanOrEqual(21);
     expect(errors).toEqual([]);
   });
 }

@@ -16,6 +16,7 @@ function serve(socket: WebSocket): void {
   const meter = new SimulatedMeter(values.seed ? chanceFrom(Number(values.seed)) : Math.random);
   let timer: NodeJS.Timeout | undefined;
   let startedMs = 0;
+  let taken = 0;
   const atSec = () => (performance.now() - startedMs) / 1000;
   const say = (message: FromMeter) => socket.send(JSON.stringify(message));
   const stop = () => clearInterval(timer);
@@ -28,9 +29,13 @@ function serve(socket: WebSocket): void {
         stop();
         startedMs = performance.now();
         meter.start(message.kind, message.fullDeg, message.assisted);
+        taken = 0;
+        // A machine that stalls delays readings, as a buffer in a meter does; it does not lose them.
         timer = setInterval(() => {
-          const reading = meter.readingAt(atSec());
-          if (reading) say({ type: "reading", atMs: Math.round(atSec() * 1000), ...reading });
+          for (; taken / READINGS_PER_SEC <= atSec(); taken++) {
+            const reading = meter.readingAt(taken / READINGS_PER_SEC);
+            if (reading) say({ type: "reading", atMs: Math.round((taken * 1000) / READINGS_PER_SEC), ...reading });
+          }
         }, 1000 / READINGS_PER_SEC);
         break;
       case "squeeze":

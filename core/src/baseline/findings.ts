@@ -41,7 +41,10 @@ export function needFindings(findings: readonly Finding[]): NeedFinding[] {
         return [];
       case "symptom":
         return [{ side: finding.side, region: finding.region, by: "symptom", points: ADDED_POINTS.symptomPerPoint * finding.level }];
-      default:
+      case "shortRange":
+      case "sideDifference":
+      case "rangeWithoutStrength":
+      case "weakGrip":
         return [{ side: finding.side, region: finding.region, by: finding.kind, points: ADDED_POINTS[finding.kind] }];
     }
   });

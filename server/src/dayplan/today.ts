@@ -8,7 +8,7 @@ import { Op } from "sequelize";
 import type { Trainer } from "../auth/trainer";
 import { listCrews, type CrewListEntry } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { PersonRow } from "../db/models";
+import type { ClearanceRow, HoldRow, PersonRow } from "../db/models";
 import { participationsOf } from "../safety/participations";
 import { placementsBetween } from "./plans";
 
@@ -158,7 +158,7 @@ async function needsYou(
   const crewId = { [Op.in]: crews.map(({ id }) => id) };
   const [holds, clearances] = await Promise.all([
     db.models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
-    db.models.Clearance.findAll({ where: { crewId, withdrawnAt: null }, order: [["untilDay", "ASC"]] }),
+    db.models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
   ]);
   const named = (personId: string) => {
     const { name, crewId: id } = here.get(personId)!;
@@ -166,7 +166,11 @@ async function needsYou(
   };
   const since = new Map<string, string>();
   for (const hold of holds) {
-    const { personId, crewId: id, question, since: from } = hold.get();
+    const { personId, crewId: id, question } = hold.get();
+    const from = heldSince(
+      hold.get(),
+      clearances.map((row) => row.get()).filter(({ holdId }) => holdId === hold.get().id),
+    );
     const out = here.has(personId) && participations.get(id)?.get(personId)?.heldOut;
     if (out && questionOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
   }
@@ -174,10 +178,18 @@ async function needsYou(
     heldOut: [...since].map(([personId, from]) => ({ ...named(personId), since: from })),
     endingSoon: clearances
       .map((row) => row.get())
-      .filter(({ personId, crewId: id, fromDay, untilDay }) => {
+      .filter(({ personId, crewId: id, fromDay, untilDay, withdrawnAt }) => {
         const day = dayIn(crewsById.get(id)!);
-        return here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
+        return !withdrawnAt && here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
       })
       .map(({ personId, untilDay }) => ({ ...named(personId), until: untilDay })),
   };
+}
+
+/** Since when a hold that is on really holds: since it was raised, or since the last clearance ran out or was withdrawn. */
+function heldSince(hold: HoldRow, clearances: readonly ClearanceRow[]): Date {
+  const ends = clearances.map(({ untilDay, withdrawnAt }) =>
+    Math.min(Date.parse(`${addDays(untilDay, 1)}T00:00:00Z`), withdrawnAt?.getTime() ?? Infinity),
+  );
+  return new Date(Math.max(hold.since.getTime(), ...ends));
 }

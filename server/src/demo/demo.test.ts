@@ -1,12 +1,15 @@
 import * as v from "valibot";
 import { Crew } from "@kind-grip/core/crew";
-import { clashesOf, shiftsFrom, suggestStart } from "@kind-grip/core/dayplan";
+import { clashesOf, longestWorkMin, shiftsFrom, suggestStart } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS, misfitsOf, movementOf } from "@kind-grip/core/library";
 import { Program, programProblems } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
+import { Work, workProblems } from "@kind-grip/core/strain";
+import { DEMO_ROUNDS } from "./baseline";
 import { ANCHOR, DEMO_CREWS, TIME_ZONE } from "./crews";
 import { diceFrom } from "./dice";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+import { demoWork } from "./work";
 
 const dice = diceFrom(7);
 const [a, b] = [dice.id(), dice.id()];
@@ -55,6 +58,25 @@ describe.each(Object.entries(programs))("the %s program", (key, program) => {
         }),
     );
     expect(clashesOf(placed, shifts, TIME_ZONE).filter((clash) => clash.weight === "stop")).toEqual([]);
+  });
+});
+
+describe("what the crews do and can do", () => {
+  const ids = Array.from({ length: 14 }, () => dice.id());
+  it.each(["roof", "oyster", "spa"] as const)("the %s crew's work is sound and contradicts nothing", (key) => {
+    const work = demoWork(diceFrom(3), key, ids)!;
+    expect(v.safeParse(Work, work).issues).toBeUndefined();
+    expect(workProblems(work, longestWorkMin(crewOf(key).shiftPattern))).toEqual([]);
+  });
+  it("the upholstery crew's is still to be described", () => {
+    expect(demoWork(diceFrom(3), "workshop", ids)).toBeUndefined();
+    expect(DEMO_ROUNDS.workshop).toBeUndefined();
+  });
+  it("every story and every hold is about somebody of the crew", () => {
+    for (const [key, { stories, holds }] of Object.entries(DEMO_ROUNDS)) {
+      const people = DEMO_CREWS.find((each) => each.key === key)!.people;
+      for (const name of [...Object.keys(stories), ...Object.keys(holds)]) expect(people).toContain(name);
+    }
   });
 });
 

@@ -1,4 +1,4 @@
-/** Loads the demo practice: four crews, three programs, this week's plan and three weeks of runs. Same seed, same demo. */
+/** Loads the demo practice: four crews, three programs, this week's plan, three weeks of runs, work, measuring rounds. Same seed, same demo. */
 import { addDays, mondayOf, shiftsFrom, suggestStart, type Shift } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
@@ -7,9 +7,11 @@ import type { Transaction } from "sequelize";
 import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
 import type { PlacementRow, RunItemRow, RunPersonRow, RunRow } from "../db/models";
-import { ANCHOR, DEMO_CREWS, TIME_ZONE } from "./crews";
+import { demoHeldOutFrom, seedRounds } from "./baseline";
+import { ANCHOR, DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
 import { type Dice, diceFrom } from "./dice";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+import { demoWork } from "./work";
 
 /** A Thursday, twenty minutes before the slate crew's shift; the clocks change on the Sunday after. */
 export const DEMO_NOW = new Date("2026-03-26T06:40:00Z");
@@ -39,9 +41,18 @@ export async function loadDemo(db: Db): Promise<boolean> {
       DEMO_SIGN_INS.map(({ name, email }) => ({ id: dice.id(), practiceId, role: "trainer" as const, email, name, passwordHash })),
       { transaction },
     );
+    // Its own dice, so that more of it does not change what was there before.
+    const measuring = diceFrom(SEED + 1);
     for (const demo of DEMO_CREWS) {
       const crew = await seedCrew(db, dice, maren!.get().id, demo, transaction);
-      if (crew.program) await seedHistory(db, dice, maren!.get().id, crew, demo.crew.shiftPattern, transaction);
+      if (crew.program) await seedHistory(db, dice, maren!.get().id, crew, demo, transaction);
+      const work = demoWork(
+        measuring,
+        demo.key,
+        crew.people.map(({ id }) => id),
+      );
+      if (work) await db.models.Work.create({ crewId: crew.id, document: work, version: 1, changedAt: DEMO_NOW }, { transaction });
+      await seedRounds(db, measuring, demo.key, crew, transaction);
     }
   });
   return true;
@@ -93,21 +104,15 @@ async function seedCrew(
 }
 
 /** Four weeks of placements up to the demo's own week, and a run for nearly every one that lies in the past. */
-async function seedHistory(
-  db: Db,
-  dice: Dice,
-  ledBy: string,
-  crew: SeededCrew,
-  pattern: (typeof DEMO_CREWS)[number]["crew"]["shiftPattern"],
-  transaction: Transaction,
-): Promise<void> {
+async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, demo: DemoCrew, transaction: Transaction): Promise<void> {
   const program = crew.program!;
   const sessions = new Map(program.sessions.map((session) => [session.slot, session]));
   const placements: PlacementRow[] = [];
   for (let week = 0; week < 4; week++) {
     const weekStart = addDays(ANCHOR, week * 7);
     await db.models.WeekPlan.create({ crewId: crew.id, weekStart, version: 1 }, { transaction });
-    for (const shift of shiftsFrom(pattern, TIME_ZONE, weekStart, 7)) placements.push(...placeOn(dice, crew, sessions, shift, weekStart));
+    for (const shift of shiftsFrom(demo.crew.shiftPattern, TIME_ZONE, weekStart, 7))
+      placements.push(...placeOn(dice, crew, sessions, shift, weekStart));
   }
   await db.models.Placement.bulkCreate(placements, { transaction });
 
@@ -118,7 +123,7 @@ async function seedHistory(
   for (const placement of placements) {
     if (placement.startsAt >= DEMO_NOW || dice.chance(0.08)) continue;
     const session = program.sessions.find((each) => each.id === placement.sessionId)!;
-    const run = seedRun(dice, ledBy, crew, placement, session, habits);
+    const run = seedRun(dice, ledBy, crew, placement, session, habits, demo.key);
     runs.push(run.run);
     runPeople.push(...run.people);
     runItems.push(...run.items);
@@ -152,6 +157,7 @@ function seedRun(
   placement: PlacementRow,
   session: Session,
   habits: ReadonlyMap<string, { attends: number; effort: number }>,
+  key: DemoCrew["key"],
 ) {
   const runId = dice.id();
   const { totalSec, segments } = compileGroup(
@@ -182,7 +188,8 @@ function seedRun(
   const slotEffort = { preShift: 0, break: -0.4, postShift: 1.6 }[session.slot];
   const people = crew.people.map((person): RunPersonRow => {
     const habit = habits.get(person.id)!;
-    const present = dice.chance(habit.attends);
+    const heldOutFrom = demoHeldOutFrom(key, person.name);
+    const present = dice.chance(habit.attends) && !(heldOutFrom && startedAt >= heldOutFrom);
     const felt = Math.round(habit.effort + slotEffort - weeksIn * 0.25 + (dice.next() - 0.5) * 1.6);
     const marks =
       present && dice.chance(0.012)

@@ -21,7 +21,9 @@ const REPEAT_EVERY_MS = 70;
 export function BigStepper({ label, value, start, min, max, step = 1, unit, onChange }: BigStepperProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const latest = useRef({ value, onChange });
-  latest.current = { value, onChange };
+  useEffect(() => {
+    latest.current = { value, onChange };
+  });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(timer.current), []);
   const clamp = (next: number) => Math.min(max, Math.max(min, Math.round(next / step) * step));

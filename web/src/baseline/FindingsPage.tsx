@@ -68,7 +68,10 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
   const { data: others } = serverApi.useRecordsQuery(otherId, { skip: otherId === "" });
   const work = serverApi.useWorkQuery(crew.id).data?.work ?? EMPTY_WORK;
   const asked = people.filter(({ id }) => entries.some((each) => each.personId === id && !isEmpty(each.record)));
-  const person = asked.find(({ id }) => id === search.get("person")) ?? asked[0];
+  const countOf = (personId: string) =>
+    findingsOf(entries.find((each) => each.personId === personId)!.record).filter(({ kind }) => kind !== "noise").length;
+  // Whoever most stands out is shown first.
+  const person = asked.find(({ id }) => id === search.get("person")) ?? [...asked].sort((a, b) => countOf(b.id) - countOf(a.id))[0];
   if (!round || !person)
     return (
       <>
@@ -105,7 +108,7 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "200px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
         <Box component="ul" aria-label="People with findings" sx={{ listStyle: "none", m: 0, p: 0, "@media print": { display: "none" } }}>
           {asked.map(({ id, name }) => {
-            const count = findingsOf(entries.find((each) => each.personId === id)!.record).filter(({ kind }) => kind !== "noise").length;
+            const count = countOf(id);
             return (
               <li key={id}>
                 <ButtonBase
@@ -217,7 +220,7 @@ function Fans({ record, before }: { record: BaselineRecord; before?: BaselineRec
         const angles = record.range[motion];
         return (
           <Box key={motion} sx={{ textAlign: "center" }}>
-            <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 0.5 }}>
+            <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "2px" }}>
               {HAND_SIDES.map((side) => (
                 <Box key={side}>
                   <Box sx={{ display: "flex", justifyContent: side === "left" ? "flex-end" : "flex-start" }}>

@@ -1,9 +1,9 @@
 /** Grip: three trials a hand, alternating, with rest between; the meter's live trace, peak, plateau and quality, or typed figures. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { Check, Hand, Plus, Square, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { GRIP_REST_SEC, GRIP_SPREAD, gripOf, MOST_GRIP_TRIALS, wantsTrial, type BaselineRecord } from "@kind-grip/core/baseline";
-import { readTrial, type GripTrial, type TrialFault } from "@kind-grip/core/meter";
+import { readTrial, type GripTrial, type Reading, type TrialFault } from "@kind-grip/core/meter";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { Trace } from "../meter/Trace";
 import type { Meter } from "../meter/use-meter";
@@ -53,26 +53,25 @@ export function GripPart({
   };
   const canRead = meter.state === "on" && meter.kinds.includes("grip");
 
-  const readings = meter.readings.current;
-  const over = side !== null && trialIsOver(readings);
-  const { stop } = meter;
-  useEffect(() => {
-    if (!over || side === null) return;
-    stop();
-    const trial = readTrial(meter.readings.current, best(side)) ?? null;
+  const { readings } = meter;
+  const finish = (hand: HandSide, list: readonly Reading[]) => {
+    meter.stop();
     setSide(null);
+    const trial = readTrial(list, best(hand)) ?? null;
     // A good trial is kept as it ends; one with a fault waits for the trainer's word.
-    if (trial && trial.faults.length === 0) {
-      keep(side, trial);
-      setJudged({ side, trial });
-    } else setJudged({ side, trial });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, as the trial ends
-  }, [over]);
-
+    if (trial && trial.faults.length === 0) keep(hand, trial);
+    setJudged({ side: hand, trial });
+  };
+  const latest = useRef(finish);
+  useEffect(() => {
+    latest.current = finish;
+  });
   const begin = (hand: HandSide) => {
     setJudged(null);
     setSide(hand);
-    meter.start("grip");
+    meter.start("grip", (list) => {
+      if (trialIsOver(list)) latest.current(hand, list);
+    });
     // A simulated meter has no hand on it: ask it to squeeze.
     if (meter.settings) meter.squeeze();
   };
@@ -280,7 +279,7 @@ function nextHand(grip: Trials, handedness: "left" | "right" | "both" | null): H
   return wants.sort((a, b) => grip[a].length - grip[b].length || (a === main ? -1 : 1))[0] ?? null;
 }
 
-function trialIsOver(readings: readonly { atMs: number; value: number }[]): boolean {
+function trialIsOver(readings: readonly Reading[]): boolean {
   const last = readings.at(-1);
   if (!last) return false;
   if (last.atMs > LONGEST_TRIAL_MS) return true;
@@ -290,9 +289,8 @@ function trialIsOver(readings: readonly { atMs: number; value: number }[]): bool
 
 function useSecondsLeft(untilMs: number | undefined): number {
   const [now, setNow] = useState(Date.now);
-  const left = untilMs === undefined ? 0 : Math.max(0, Math.ceil((untilMs - now) / 1000));
+  const left = untilMs === undefined ? 0 : Math.min(GRIP_REST_SEC, Math.max(0, Math.ceil((untilMs - now) / 1000)));
   useEffect(() => {
-    setNow(Date.now());
     if (untilMs === undefined) return;
     const timer = setInterval(() => setNow(Date.now()), 500);
     const end = setTimeout(() => clearInterval(timer), Math.max(0, untilMs - Date.now()) + 600);

@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { Gauge } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { MOTION_FACTS, MOTION_NAMES, MOTIONS, OVER_REFERENCE_DEG, type BaselineRecord, type Motion } from "@kind-grip/core/baseline";
-import { steadyAngle } from "@kind-grip/core/meter";
+import { steadyAngle, type Reading } from "@kind-grip/core/meter";
 import type { HandSide } from "@kind-grip/core/units";
 import { FigurePicture } from "../figure/FigurePicture";
 import type { Meter } from "../meter/use-meter";
@@ -39,13 +39,27 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
       `range ${motion} ${side} ${kind}`,
     );
   };
-  const angle = useReadAngle(meter, target, (deg) => {
-    set(target!, Math.min(deg, MOTION_FACTS[target!.motion].referenceDeg + OVER_REFERENCE_DEG));
+  const angle = target ? meter.readings.at(-1)?.value : undefined;
+  const finish = (at: Target, deg: number) => {
+    meter.stop();
+    set(at, Math.min(Math.max(0, deg), MOTION_FACTS[at.motion].referenceDeg + OVER_REFERENCE_DEG));
     setTarget(null);
+  };
+  const latest = useRef(finish);
+  useEffect(() => {
+    latest.current = finish;
   });
   const read = (next: Target) => {
     setTarget(next);
-    meter.start("angle", { fullDeg: MOTION_FACTS[next.motion].referenceDeg, assisted: next.kind === "assisted" });
+    const about = { fullDeg: MOTION_FACTS[next.motion].referenceDeg, assisted: next.kind === "assisted" };
+    meter.start(
+      "angle",
+      (list) => {
+        const deg = endOf(list);
+        if (deg !== undefined) latest.current(next, deg);
+      },
+      about,
+    );
   };
   const canRead = meter.state === "on" && meter.kinds.includes("angle");
   return (
@@ -141,18 +155,8 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
   );
 }
 
-/** Follows the stream while something is read; tells the angle once it stands still away from its start. */
-function useReadAngle(meter: Meter, target: Target | null, onSteady: (deg: number) => void): number | undefined {
-  const told = useRef(onSteady);
-  told.current = onSteady;
-  const { streaming, stop, readings } = meter;
-  const list = readings.current;
-  const steady = target && streaming === "angle" ? steadyAngle(list) : undefined;
+/** The angle a stream came to rest at, once it stands still away from its start. */
+function endOf(list: readonly Reading[]): number | undefined {
   const moved = list.length > 0 && Math.max(...list.map(({ value }) => value)) - list[0]!.value >= LEAST_MOVED_DEG;
-  useEffect(() => {
-    if (steady === undefined || !moved) return;
-    stop();
-    told.current(Math.max(0, steady));
-  }, [steady, moved, stop]);
-  return target ? list.at(-1)?.value : undefined;
+  return moved ? steadyAngle(list) : undefined;
 }

@@ -6,13 +6,13 @@ import { SAFETY_QUESTIONS, unasked, type QuestionId } from "@kind-grip/core/safe
 import { Choice } from "../parts/Choice";
 import type { EditedRecord } from "./use-record";
 
-type Answer = "yes" | "no" | "unasked";
+type Answer = "yes" | "no";
 
 export function SafetyPart({ edited }: { edited: EditedRecord }) {
   const words = wordsIn();
   const { safety } = edited.value;
   const left = unasked(safety);
-  const set = (change: Partial<Record<QuestionId, boolean | null>>) => edited.change({ ...edited.value, safety: { ...safety, ...change } });
+  const set = (change: Partial<Record<QuestionId, boolean>>) => edited.change({ ...edited.value, safety: { ...safety, ...change } });
   return (
     <Box>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1, flexWrap: "wrap" }}>
@@ -60,12 +60,11 @@ export function SafetyPart({ edited }: { edited: EditedRecord }) {
               </Typography>
               <Choice<Answer>
                 label={words.safety(id).ask}
-                value={answer === true ? "yes" : answer === false ? "no" : "unasked"}
-                onChange={(next) => set({ [id]: next === "unasked" ? null : next === "yes" })}
+                value={answer === null ? null : answer ? "yes" : "no"}
+                onChange={(next) => set({ [id]: next === "yes" })}
                 options={[
                   { value: "no", label: "No" },
                   { value: "yes", label: "Yes" },
-                  { value: "unasked", label: "?" },
                 ]}
               />
             </Box>

@@ -1,9 +1,10 @@
 /** Inside a crew: its name and the path in working order. Each step shows whether anything is there yet. */
 import { Box, Link as TextLink, Typography } from "@mui/material";
-import { Check, Settings2 } from "lucide-react";
+import { Ban, Check, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import { serverApi, type CrewEntry } from "../app/api";
 import { Loaded } from "../parts/Loaded";
+import { useParticipations } from "../safety/use-participations";
 
 /** The crew of the address, loaded; pages below {@link CrewFrame} can rely on it. */
 export function useCrew(): CrewEntry {
@@ -54,20 +55,32 @@ export default function CrewFrame() {
   );
 }
 
+type StepState = "empty" | "part" | "ready" | "needsYou";
+const STATE_NAMES: Readonly<Record<StepState, string>> = { empty: "empty", part: "part", ready: "ready", needsYou: "needs you" };
+
 function Path({ crewId }: { crewId: string }) {
-  const people = serverApi.usePeopleQuery(crewId).data?.length ?? 0;
+  const people = serverApi.usePeopleQuery(crewId).data ?? [];
   const programs = serverApi.useProgramsQuery(crewId).data?.length ?? 0;
   const runs = serverApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
-  const steps = [
-    { to: "people", label: "People", ready: people > 0 },
-    { to: "program", label: "Program", ready: programs > 0 },
-    { to: "day-plan", label: "Day plan", ready: runs > 0 },
-    { to: "runs", label: "Runs", ready: runs > 0 },
-    { to: "progress", label: "Progress", ready: runs > 0 },
+  const tasks = serverApi.useWorkQuery(crewId).data?.work.tasks.length ?? 0;
+  const [round] = serverApi.useRoundsQuery(crewId).data ?? [];
+  const participations = useParticipations(crewId);
+  const heldOut = people.filter(({ id }) => participations.get(id)?.heldOut).length;
+  const here = people.filter(({ leftOn }) => leftOn === null).length;
+  const ready = (is: boolean): StepState => (is ? "ready" : "empty");
+  const measured: StepState = !round || round.begun === 0 ? "empty" : round.closed || round.finished + heldOut >= here ? "ready" : "part";
+  const steps: { to: string; label: string; state: StepState }[] = [
+    { to: "people", label: "People", state: heldOut > 0 ? "needsYou" : ready(people.length > 0) },
+    { to: "work", label: "Work", state: ready(tasks > 0) },
+    { to: "baseline", label: "Baseline", state: measured },
+    { to: "program", label: "Program", state: ready(programs > 0) },
+    { to: "day-plan", label: "Day plan", state: ready(runs > 0) },
+    { to: "runs", label: "Runs", state: ready(runs > 0) },
+    { to: "progress", label: "Progress", state: ready(runs > 0) },
   ];
   return (
     <Box component="nav" aria-label="Steps of this crew" sx={{ display: "flex", flexWrap: "wrap", ml: "auto" }}>
-      {steps.map(({ to, label, ready }) => (
+      {steps.map(({ to, label, state }) => (
         <Box
           key={to}
           component={NavLink}
@@ -75,9 +88,9 @@ function Path({ crewId }: { crewId: string }) {
           sx={{
             display: "flex",
             alignItems: "center",
-            gap: 0.75,
+            gap: 0.6,
             minHeight: 52,
-            px: 1.75,
+            px: 1.25,
             textDecoration: "none",
             color: "text.secondary",
             fontWeight: 650,
@@ -87,19 +100,30 @@ function Path({ crewId }: { crewId: string }) {
             "&.active": { color: "text.primary", borderColor: "warm.main" },
           }}
         >
-          {ready ? (
-            <Check size={17} aria-label="ready" />
-          ) : (
-            <Box
-              component="span"
-              role="img"
-              aria-label="empty"
-              sx={{ width: 12, height: 12, borderRadius: "50%", border: "2px solid", borderColor: "text.secondary" }}
-            />
-          )}
+          <StepMark state={state} />
           {label}
         </Box>
       ))}
     </Box>
+  );
+}
+
+function StepMark({ state }: { state: StepState }) {
+  if (state === "ready") return <Check size={17} aria-label={STATE_NAMES[state]} />;
+  if (state === "needsYou") return <Box component={Ban} size={17} aria-label={STATE_NAMES[state]} sx={{ color: "error.main" }} />;
+  return (
+    <Box
+      component="span"
+      role="img"
+      aria-label={STATE_NAMES[state]}
+      sx={{
+        width: 12,
+        height: 12,
+        borderRadius: "50%",
+        border: "2px solid",
+        borderColor: "text.secondary",
+        background: state === "part" ? "linear-gradient(90deg, currentColor 50%, transparent 50%)" : "none",
+      }}
+    />
   );
 }

@@ -1,11 +1,12 @@
 /** The people of a crew. */
 import { Box, Button } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
-import { Download, FileUp, Plus } from "lucide-react";
+import { Ban, Download, FileUp, Plus } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
+import type { Participation, Participations } from "@kind-grip/core/safety";
 import { serverApi, type PersonEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { Choice } from "../parts/Choice";
@@ -13,6 +14,7 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { SideMark } from "../parts/SideMark";
+import { useParticipations } from "../safety/use-participations";
 import { useCrew } from "./CrewFrame";
 import { PersonDialog } from "./PersonDialog";
 
@@ -24,6 +26,7 @@ export default function PeoplePage() {
   const [editing, setEditing] = useState<PersonEntry | "new" | null>(null);
   const [shown, setShown] = useState<Shown>("here");
   const today = dateAt(useNow(), crew.timeZone);
+  const participations = useParticipations(crew.id);
   return (
     <>
       <Loaded query={query}>
@@ -31,6 +34,7 @@ export default function PeoplePage() {
           const left = people.filter((person) => person.leftOn !== null && person.leftOn < today);
           const here = people.filter((person) => !left.includes(person));
           const rows = shown === "left" ? left : here;
+          const heldOut = here.filter(({ id }) => participations.get(id)?.heldOut).length;
           return (
             <>
               <PageTitle title={`${here.length} ${here.length === 1 ? "person" : "people"}`}>
@@ -45,6 +49,17 @@ export default function PeoplePage() {
                 <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setEditing("new")}>
                   Add a person
                 </Button>
+                {people.length > 0 && (
+                  <Button
+                    component={Link}
+                    to="held-out"
+                    variant={heldOut > 0 ? "contained" : "outlined"}
+                    color={heldOut > 0 ? "error" : "primary"}
+                    startIcon={<Ban size={20} />}
+                  >
+                    {heldOut > 0 ? `Held out: ${heldOut}` : "Held out"}
+                  </Button>
+                )}
                 {people.length > 0 && (
                   <Button component="a" href={`/api/crews/${crew.id}/people.csv`} startIcon={<Download size={20} />}>
                     CSV
@@ -71,7 +86,7 @@ export default function PeoplePage() {
                       />
                     </Box>
                   )}
-                  <PeopleTable rows={rows} today={today} onOpen={setEditing} />
+                  <PeopleTable rows={rows} today={today} participations={participations} onOpen={setEditing} />
                 </>
               )}
             </>
@@ -85,7 +100,14 @@ export default function PeoplePage() {
   );
 }
 
-function PeopleTable({ rows, today, onOpen }: { rows: PersonEntry[]; today: string; onOpen(person: PersonEntry): void }) {
+interface PeopleTableProps {
+  rows: PersonEntry[];
+  today: string;
+  participations: Participations;
+  onOpen(person: PersonEntry): void;
+}
+
+function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) {
   const columns: GridColDef<PersonEntry>[] = [
     {
       field: "name",
@@ -101,6 +123,25 @@ function PeopleTable({ rows, today, onOpen }: { rows: PersonEntry[]; today: stri
           {row.name}
         </Button>
       ),
+    },
+    {
+      field: "state",
+      headerName: "Takes part in",
+      flex: 1.4,
+      minWidth: 190,
+      valueGetter: (_, row) => takesPart(participations.get(row.id)),
+      renderCell: ({ row, value }) => {
+        const heldOut = participations.get(row.id)?.heldOut;
+        return (
+          <Box
+            component="span"
+            sx={{ display: "flex", gap: 0.75, alignItems: "center", ...(heldOut ? { color: "error.main", fontWeight: 700 } : {}) }}
+          >
+            {heldOut && <Ban size={18} aria-hidden />}
+            {value as string}
+          </Box>
+        );
+      },
     },
     { field: "badge", headerName: "Badge", flex: 1, minWidth: 110 },
     {
@@ -139,8 +180,17 @@ function PeopleTable({ rows, today, onOpen }: { rows: PersonEntry[]; today: stri
         "--DataGrid-containerBackground": "transparent",
         "& .MuiDataGrid-row": { cursor: "pointer" },
         "& .MuiDataGrid-cell": { display: "flex", alignItems: "center" },
-        maxWidth: 980,
+        maxWidth: 1120,
       }}
     />
   );
+}
+
+/** In a few words and without any reason: reasons are on the page of who is held out. */
+function takesPart(participation: Participation | undefined): string {
+  if (!participation) return "everything";
+  if (participation.heldOut) return "held out";
+  const out = participation.outOf.length > 0;
+  const limited = participation.shortOfEndDeg !== null || participation.cappedRegions.length > 0;
+  return out ? "not every item" : limited ? "everything, with limits" : "everything";
 }

@@ -1,10 +1,11 @@
 /** Both hands and forearms with their regions: marked as strongly as asked for, each to be tapped. Drawn off the page's thread. */
 import { Box, ButtonBase } from "@mui/material";
 import { useEffect, useMemo, useState } from "react";
-import type { HandMap, MapMark, MapView } from "@kind-grip/core/figure";
-import { lookOf } from "@kind-grip/core/library";
+import { SKINS, type HandMap, type Look, type MapMark, type MapView } from "@kind-grip/core/figure";
 import { drawerFor } from "./drawer";
 
+/** A skin on which pale and full marks can be told apart. */
+const LOOK: Look = { skin: SKINS[1]!, hair: "short" };
 const NAMES: Readonly<Record<MapView, string>> = { palms: "Palm side", backs: "Back of the hands", shoulders: "Shoulders, from behind" };
 
 interface HandMapPictureProps {
@@ -24,7 +25,7 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
   useEffect(() => {
     let gone = false;
     void drawerFor("motion")
-      .handMap(view, lookOf("hand-map"), asked)
+      .handMap(view, LOOK, asked)
       .then((drawn) => gone || setMap(drawn));
     return () => {
       gone = true;

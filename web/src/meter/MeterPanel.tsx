@@ -12,9 +12,12 @@ const KEPT_ADDRESS = "kind-grip.meter-address";
 export function MeterPanel({ meter }: { meter: Meter }) {
   const { data } = serverApi.useMeterQuery();
   const [typed, setTyped] = useState<string | null>(() => localStorage.getItem(KEPT_ADDRESS));
-  const [at, setAt] = useState<HTMLElement | null>(null);
+  const [asked, setAsked] = useState<{ at: HTMLElement; on: boolean } | null>(null);
   const address = typed ?? data?.address ?? "";
   const on = meter.state === "on";
+  // Asked for to connect, and connected: back to the measuring.
+  const open = asked !== null && (asked.on || !on);
+  const setAt = (at: HTMLElement | null) => setAsked(at && { at, on });
   const connect = () => {
     if (typed) localStorage.setItem(KEPT_ADDRESS, typed);
     meter.connect(address);
@@ -31,8 +34,8 @@ export function MeterPanel({ meter }: { meter: Meter }) {
         {on ? meter.name : meter.state === "connecting" ? "Connecting …" : meter.state === "lost" ? "Meter lost" : "Connect a meter"}
       </Button>
       <Popover
-        open={at !== null}
-        anchorEl={at}
+        open={open}
+        anchorEl={asked?.at}
         onClose={() => setAt(null)}
         anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
         transformOrigin={{ vertical: "top", horizontal: "right" }}

@@ -1,5 +1,5 @@
 /** A connected meter: its stream, and what to say to it. One at a time; it stays connected from person to person. */
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import {
   FromMeter,
   readMessage,
@@ -23,14 +23,19 @@ export function useMeter() {
   /** Only a simulated meter has them. */
   const [settings, setSettings] = useState<MeterSettings | null>(null);
   const [streaming, setStreaming] = useState<MeterKind | null>(null);
-  const [, redraw] = useReducer((count: number) => count + 1, 0);
-  const readings = useRef<Reading[]>([]);
+  /** What came in, and what of it the screen shows: brought up to date once a frame. */
+  const arrived = useRef<Reading[]>([]);
+  const [readings, setReadings] = useState<readonly Reading[]>([]);
   const socket = useRef<WebSocket | null>(null);
   const phone = useRef<{ zero: UpVector | null; last: UpVector | null; startedMs: number; stop(): void } | null>(null);
   const wanted = useRef(false);
 
+  /** Whoever started the stream, told of each reading as it comes. */
+  const listener = useRef<((readings: readonly Reading[]) => void) | undefined>(undefined);
+
   const take = useCallback((reading: Reading) => {
-    readings.current = [...readings.current.slice(-MOST_READINGS), reading];
+    arrived.current = [...arrived.current.slice(-MOST_READINGS), reading];
+    listener.current?.(arrived.current);
   }, []);
   const say = useCallback((message: ToMeter) => {
     if (socket.current?.readyState === WebSocket.OPEN) socket.current.send(JSON.stringify(message));
@@ -100,8 +105,10 @@ export function useMeter() {
   }, [disconnect, take]);
 
   const start = useCallback(
-    (kind: MeterKind, about: { fullDeg?: number; assisted?: boolean } = {}) => {
-      readings.current = [];
+    (kind: MeterKind, onReading: (readings: readonly Reading[]) => void, about: { fullDeg?: number; assisted?: boolean } = {}) => {
+      listener.current = onReading;
+      arrived.current = [];
+      setReadings([]);
       if (phone.current) phone.current = { ...phone.current, zero: phone.current.last, startedMs: performance.now() };
       say({ type: "start", kind, ...about });
       setStreaming(kind);
@@ -109,7 +116,9 @@ export function useMeter() {
     [say],
   );
   const stop = useCallback(() => {
+    listener.current = undefined;
     say({ type: "stop" });
+    setReadings(arrived.current);
     setStreaming(null);
   }, [say]);
 
@@ -117,7 +126,7 @@ export function useMeter() {
   useEffect(() => {
     if (!streaming) return;
     let frame = requestAnimationFrame(function draw() {
-      redraw();
+      setReadings(arrived.current);
       frame = requestAnimationFrame(draw);
     });
     return () => cancelAnimationFrame(frame);

@@ -3,14 +3,18 @@ import { Box, ButtonBase } from "@mui/material";
 interface ChoiceProps<T extends string> {
   label: string;
   options: readonly { value: T; label: string; note?: string }[];
-  value: T;
+  /** Null while nothing is chosen. */
+  value: T | null;
   onChange(value: T): void;
 }
 
 /** A few exclusive options side by side; a radio group to the keyboard and to screen readers. */
 export function Choice<T extends string>({ label, options, value, onChange }: ChoiceProps<T>) {
   const move = (by: number) => {
-    const index = options.findIndex((option) => option.value === value);
+    const index = Math.max(
+      0,
+      options.findIndex((option) => option.value === value),
+    );
     onChange(options[(index + by + options.length) % options.length]!.value);
   };
   return (
@@ -28,14 +32,14 @@ export function Choice<T extends string>({ label, options, value, onChange }: Ch
         bgcolor: "background.paper",
       }}
     >
-      {options.map((option) => {
+      {options.map((option, i) => {
         const chosen = option.value === value;
         return (
           <ButtonBase
             key={option.value}
             role="radio"
             aria-checked={chosen}
-            tabIndex={chosen ? 0 : -1}
+            tabIndex={chosen || (value === null && i === 0) ? 0 : -1}
             ref={(node: HTMLButtonElement | null) => {
               if (chosen && node?.parentElement?.contains(document.activeElement)) node.focus();
             }}

@@ -122,7 +122,9 @@ export function useKeptDocument<T>({ key, storage, start, save, theirsFrom }: Op
   const unsaved = value !== saved && !same(value, saved);
   const waits = refused?.value === value;
   const latest = useRef({ save, theirsFrom });
-  latest.current = { save, theirsFrom };
+  useEffect(() => {
+    latest.current = { save, theirsFrom };
+  });
 
   useEffect(() => {
     if (unsaved) storage.setItem(key, JSON.stringify({ version, value }));
@@ -152,16 +154,18 @@ export function useKeptDocument<T>({ key, storage, start, save, theirsFrom }: Op
 
   // Leaving the page does not wait for the timer; the draft stays until the server has confirmed.
   const leaving = useRef(() => undefined as void);
-  leaving.current = () => {
-    if (!unsaved || theirs || waits) return;
-    const last = async () => {
-      const reached = saving ? await underWay.current : undefined;
-      const { data } = await latest.current.save(reached ?? version, value);
-      const draft = readDraft<T>(storage, key);
-      if (data && draft && same(draft.value, value)) storage.removeItem(key);
+  useEffect(() => {
+    leaving.current = () => {
+      if (!unsaved || theirs || waits) return;
+      const last = async () => {
+        const reached = saving ? await underWay.current : undefined;
+        const { data } = await latest.current.save(reached ?? version, value);
+        const draft = readDraft<T>(storage, key);
+        if (data && draft && same(draft.value, value)) storage.removeItem(key);
+      };
+      void last();
     };
-    void last();
-  };
+  });
   useEffect(() => () => leaving.current(), []);
 
   useEffect(() => {

@@ -1,6 +1,6 @@
 import type { RunRecord } from "@kind-grip/core/run";
 import { newClock } from "@kind-grip/core/run";
-import { dropFromOutbox, dropUnderWay, keepUnderWay, outbox, putInOutbox, underWay } from "./run-store";
+import { dropFromOutbox, dropUnderWay, keepUnderWay, noteRefusal, outbox, putInOutbox, refusals, underWay, without } from "./run-store";
 
 const kept = new Map<string, string>();
 beforeAll(() => {
@@ -53,5 +53,29 @@ describe("a run under way", () => {
     expect(underWay("p", "other")).toBeUndefined();
     dropUnderWay("p", "s");
     expect(underWay("p", "s")).toBeUndefined();
+  });
+});
+
+describe("a run that names somebody who was held out", () => {
+  const person = (personId: string) => ({
+    personId,
+    present: true,
+    effort: 3,
+    marks: [{ kind: "tooMuch" as const, itemId: "i1" }],
+    forms: { i1: "easy", i2: "easy" },
+    leftOut: [],
+  });
+  const named = { ...run("a"), people: [person("out"), person("partly"), person("fine")] } as RunRecord;
+  it("waits with what was said of it until the trainer has answered", () => {
+    noteRefusal("a", { withoutPeople: ["out"], withoutItems: {} });
+    expect(refusals()).toEqual({ a: { withoutPeople: ["out"], withoutItems: {} } });
+    noteRefusal("a", undefined);
+    expect(refusals()).toEqual({});
+  });
+  it("is stored without them: not there, or without the items", () => {
+    const [out, partly, fine] = without(named, { withoutPeople: ["out"], withoutItems: { partly: ["i2"] } }).people;
+    expect(out).toEqual({ personId: "out", present: false, effort: null, marks: [], forms: {}, leftOut: [] });
+    expect([partly!.present, partly!.effort, partly!.forms, partly!.leftOut]).toEqual([true, 3, { i1: "easy" }, ["i2"]]);
+    expect(fine).toEqual(person("fine"));
   });
 });

@@ -13,6 +13,7 @@ import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { runAddress } from "../run/address";
 import { DayClock } from "./DayClock";
+import { NeedsYou } from "./NeedsYou";
 
 export default function TodayPage() {
   const query = serverApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
@@ -29,6 +30,7 @@ function Day({ today }: { today: Today }) {
     <>
       <PageTitle title={date} lead={today.entries.length > 0 ? `${today.entries.length} sessions placed, ${done} led.` : undefined} />
       {next && <NextRun entry={next} now={now} />}
+      <NeedsYou today={today} />
       {today.crews.length === 0 ? (
         <Empty
           title="Start with a crew"

@@ -86,7 +86,7 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
     <Box
       component="section"
       aria-label="Region need"
-      sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 560px) minmax(0, 1fr)" }, columnGap: 5, rowGap: 3 }}
+      sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(min(100%, 450px), 1fr))", columnGap: 5, rowGap: 3 }}
     >
       <Box>
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>

@@ -55,7 +55,11 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                       cursor: onTask ? "pointer" : "default",
                     }}
                   >
-                    {adds / scale > 0.07 && of.task.name}
+                    {adds / scale > 0.05 && (
+                      <Box component="span" sx={{ overflow: "hidden", textOverflow: "ellipsis" }}>
+                        {of.task.name}
+                      </Box>
+                    )}
                   </Box>
                 ))}
               </Box>
@@ -67,7 +71,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                   bottom: -5,
                   left: `${(RAISED_STRAIN / scale) * 100}%`,
                   borderLeft: "3px dashed",
-                  borderColor: "warm.main",
+                  borderColor: "text.primary",
                 }}
               />
             </Box>

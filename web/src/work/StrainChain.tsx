@@ -37,7 +37,7 @@ interface StrainChainProps {
   strain: StrainIndex;
   /** The factor to change first. */
   weakest?: Factor;
-  side: "left" | "right";
+  side: "left" | "right" | "both";
 }
 
 export function StrainChain({ strain, weakest, side }: StrainChainProps) {

@@ -143,9 +143,12 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
 
 /** The chain of each hand's hardest effort, the index of the whole task, and the change that helps most. */
 function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
-  const hands = HAND_SIDES.map((side) => ({ side, strain: taskStrain(shown.task, side, shown.hours) })).filter(
+  const all = HAND_SIDES.map((side) => ({ side, strain: taskStrain(shown.task, side, shown.hours) })).filter(
     ({ strain }) => strain.composite.parts.length > 0,
   );
+  // Hands that do the same are told once.
+  const alike = all.length === 2 && JSON.stringify(all[0]!.strain) === JSON.stringify(all[1]!.strain);
+  const hands = alike ? all.slice(0, 1) : all;
   return (
     <Box sx={{ display: "grid", gap: 2, mb: 2 }}>
       {hands.map(({ side, strain }) => {
@@ -155,7 +158,7 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
         return (
           <Box key={side}>
             <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
-              <SideMark side={side} size={30} />
+              <SideMark side={alike ? "both" : side} size={30} />
               <Typography sx={{ fontWeight: 650 }}>
                 {hardest!.of.effort.name}
                 {others.length > 0 &&
@@ -167,8 +170,8 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
                 </Typography>
               )}
             </Box>
-            <StrainChain strain={hardest!.of.strain} weakest={changes[0]?.factor} side={side} />
-            {changes[0] && <Advice changes={changes} side={side} task={shown.task} />}
+            <StrainChain strain={hardest!.of.strain} weakest={changes[0]?.factor} side={alike ? "both" : side} />
+            {changes[0] && <Advice changes={changes} side={alike ? "each" : side} task={shown.task} />}
           </Box>
         );
       })}
@@ -190,7 +193,7 @@ function changeText(change: Change, task: Task): string {
   return `${DO[change.factor]}${of}: ${givenText(change.factor, change.from)} → ${givenText(change.factor, change.to)}, index ${change.before.toFixed(1)} → ${change.after.toFixed(1)}`;
 }
 
-function Advice({ changes, side, task }: { changes: Change[]; side: HandSide; task: Task }) {
+function Advice({ changes, side, task }: { changes: Change[]; side: HandSide | "each"; task: Task }) {
   const [best, ...others] = changes;
   return (
     <Box>

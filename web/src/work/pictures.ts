@@ -2,7 +2,7 @@
 import * as v from "valibot";
 import { Figure, pose, type ArmInput, type FigureInput } from "@kind-grip/core/figure";
 import { lookOf } from "@kind-grip/core/library";
-import type { Effort, Grip, Turn } from "@kind-grip/core/strain";
+import type { Grip, Turn } from "@kind-grip/core/strain";
 import type { FigureRequest } from "../figure/request";
 
 export interface PictureOption<T> {
@@ -67,12 +67,4 @@ export const GRIP_PICTURES: readonly PictureOption<Grip>[] = [
 /** The picture nearest to an answer in degrees. */
 export function nearest(options: readonly PictureOption<number>[], deg: number): PictureOption<number> {
   return options.reduce((best, each) => (Math.abs(each.value - deg) < Math.abs(best.value - deg) ? each : best));
-}
-
-/** An effort in a few words, for lists. */
-export function effortText(effort: Effort): string {
-  const label = <T>(options: readonly PictureOption<T>[], value: T) => options.find((each) => each.value === value)!.label.toLowerCase();
-  const bent =
-    effort.flexionDeg === 0 ? "wrist straight" : `wrist ${Math.abs(effort.flexionDeg)}° ${effort.flexionDeg > 0 ? "bent" : "back"}`;
-  return `${label(GRIP_PICTURES, effort.grip)}, ${label(TURN_PICTURES, effort.turn)}, ${bent}`;
 }

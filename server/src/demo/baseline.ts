@@ -1,0 +1,215 @@
+/**
+ * The demo's measuring rounds, and its stories of people held out and cleared: somebody much weaker on one side, a known entrapment
+ * cleared until Sunday, a clearance after a fracture that ran out, weakness that grew since yesterday. All invented.
+ */
+import { BaselineRecord, emptyRecord, MOTION_FACTS, MOTIONS, type FunctionTest, type Motion } from "@kind-grip/core/baseline";
+import { PHASES, type Region } from "@kind-grip/core/library";
+import { QUESTION_IDS, type QuestionId } from "@kind-grip/core/safety";
+import type { Transaction } from "sequelize";
+import * as v from "valibot";
+import type { Db } from "../db/connection";
+import type { BaselineRow, ClearanceRow, HoldRow } from "../db/models";
+import type { DemoCrew } from "./crews";
+import type { Dice } from "./dice";
+
+interface Story {
+  yes?: readonly QuestionId[];
+  /** Kilograms of each hand, instead of chance. */
+  gripKg?: readonly [left: number, right: number];
+  /** Degrees short of what chance gave, by side and motion. */
+  short?: Partial<Record<`${"left" | "right"} ${Motion}`, number>>;
+  /** Range that is there only with help. */
+  withHelp?: Partial<Record<`${"left" | "right"} ${Motion}`, number>>;
+  symptom?: { side: "left" | "right"; region: Region; kind: "ache" | "tingling" | "stiffness"; level: number; since: string };
+}
+
+interface DemoHold {
+  question: QuestionId;
+  since: string;
+  clearance?: { givenBy: string; profession: string; from: string; until: string; note: string };
+}
+
+interface DemoRounds {
+  test: FunctionTest;
+  rounds: readonly { name: string; startedOn: string; at: string; people: number; gain: number; closed: boolean }[];
+  stories: Readonly<Record<string, Story>>;
+  holds: Readonly<Record<string, DemoHold>>;
+}
+
+export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>> = {
+  roof: {
+    test: "holdTool",
+    rounds: [
+      { name: "Baseline March", startedOn: "2026-03-02", at: "2026-03-02T08:00:00Z", people: 12, gain: 0, closed: true },
+      { name: "After three weeks", startedOn: "2026-03-23", at: "2026-03-23T08:00:00Z", people: 9, gain: 1, closed: false },
+    ],
+    stories: {
+      "Bram Okonjo": { gripKg: [28.5, 42], short: { "left wristExtension": 16 }, withHelp: { "left wristExtension": 18 } },
+      "Hale Birchmore": {
+        yes: ["knownEntrapment"],
+        symptom: { side: "right", region: "wristFlexors", kind: "tingling", level: 2, since: "2025-11-10" },
+      },
+      "Kester Lowfield": { yes: ["veryMobile"] },
+      "Dessa Quill": {
+        symptom: { side: "right", region: "elbowOuter", kind: "ache", level: 4, since: "2026-02-12" },
+        short: { "right palmUp": 18 },
+      },
+      "Goran Pellwick": { short: { "right wristFlexion": 17, "left wristFlexion": 6 } },
+    },
+    holds: {
+      "Edda Marrow": { question: "growingWeakness", since: "2026-03-25T15:10:00Z" },
+      "Hale Birchmore": {
+        question: "knownEntrapment",
+        since: "2026-03-02T08:40:00Z",
+        clearance: {
+          givenBy: "R. Ostrander",
+          profession: "Hand therapist",
+          from: "2026-03-04",
+          until: "2026-03-29",
+          note: "Glides to the first faint feeling only.",
+        },
+      },
+      "Kester Lowfield": { question: "veryMobile", since: "2026-03-02T09:15:00Z" },
+    },
+  },
+  oyster: {
+    test: "wringTowel",
+    rounds: [{ name: "Baseline March", startedOn: "2026-03-03", at: "2026-03-03T06:00:00Z", people: 14, gain: 0, closed: true }],
+    stories: {
+      "Gethin Inskip": { yes: ["surgeryOrFracture"], short: { "right wristFlexion": 24, "right wristExtension": 20 }, gripKg: [36, 25] },
+      "Freya Holloway": { symptom: { side: "right", region: "thumbBase", kind: "stiffness", level: 5, since: "2026-01-20" } },
+      "Manus Orrell": { yes: ["thinBlood"] },
+    },
+    holds: {
+      "Gethin Inskip": {
+        question: "surgeryOrFracture",
+        since: "2026-03-03T06:30:00Z",
+        clearance: {
+          givenBy: "Dr L. Maddern",
+          profession: "Physician",
+          from: "2026-03-03",
+          until: "2026-03-20",
+          note: "Fracture of the wrist healed; look again in spring.",
+        },
+      },
+      "Manus Orrell": { question: "thinBlood", since: "2026-03-03T07:05:00Z" },
+    },
+  },
+};
+
+/** From when on somebody is out of everything, so that the demo's runs leave them out. */
+export function demoHeldOutFrom(key: DemoCrew["key"], name: string): Date | undefined {
+  const hold = DEMO_ROUNDS[key]?.holds[name];
+  if (hold?.question === "growingWeakness") return new Date(hold.since);
+  return hold?.question === "surgeryOrFracture" ? new Date(`${hold.clearance!.until}T23:59:59Z`) : undefined;
+}
+
+export async function seedRounds(
+  db: Db,
+  dice: Dice,
+  key: DemoCrew["key"],
+  crew: { id: string; people: readonly { id: string; name: string }[] },
+  transaction: Transaction,
+): Promise<void> {
+  const demo = DEMO_ROUNDS[key];
+  if (!demo) return;
+  const bodies = new Map(crew.people.map((person) => [person.id, bodyOf(dice)]));
+  let firstRound: string | null = null;
+  for (const { name, startedOn, at, people, gain, closed } of demo.rounds) {
+    const roundId = dice.id();
+    firstRound ??= roundId;
+    await db.models.Round.create(
+      { id: roundId, crewId: crew.id, name, startedOn, closedAt: closed ? new Date(at) : null },
+      { transaction },
+    );
+    const records = crew.people.slice(0, people).map((person, i): BaselineRow => {
+      const record = recordOf(dice, bodies.get(person.id)!, demo.stories[person.name] ?? {}, demo.test, gain);
+      return {
+        roundId,
+        personId: person.id,
+        document: record,
+        symptoms: record.symptoms.map(({ region, level }) => ({ region, level })),
+        version: 1,
+        changedAt: new Date(Date.parse(at) + i * 7 * 60_000),
+      };
+    });
+    await db.models.Baseline.bulkCreate(records, { transaction });
+  }
+  const holds: HoldRow[] = [];
+  const clearances: ClearanceRow[] = [];
+  for (const [name, hold] of Object.entries(demo.holds)) {
+    const personId = crew.people.find((person) => person.name === name)!.id;
+    const id = dice.id();
+    const said = demo.stories[name]?.yes?.includes(hold.question) ?? false;
+    holds.push({
+      id,
+      crewId: crew.id,
+      personId,
+      question: hold.question,
+      since: new Date(hold.since),
+      roundId: said ? firstRound : null,
+      withdrawnAt: null,
+      withdrawnWhy: null,
+    });
+    if (!hold.clearance) continue;
+    const { givenBy, profession, from, until, note } = hold.clearance;
+    clearances.push({
+      id: dice.id(),
+      crewId: crew.id,
+      personId,
+      holdId: id,
+      givenBy,
+      profession,
+      allows: [...PHASES],
+      fromDay: from,
+      untilDay: until,
+      note,
+      enteredAt: new Date(`${from}T12:00:00Z`),
+      withdrawnAt: null,
+      withdrawnWhy: null,
+    });
+  }
+  await db.models.Hold.bulkCreate(holds, { transaction });
+  await db.models.Clearance.bulkCreate(clearances, { transaction });
+}
+
+interface Body {
+  gripKg: number;
+  /** Share of the full range. */
+  reach: number;
+  /** The main hand is this much stronger. */
+  lead: number;
+}
+
+function bodyOf(dice: Dice): Body {
+  return { gripKg: 30 + dice.next() * 18, reach: 0.9 + dice.next() * 0.1, lead: 1.02 + dice.next() * 0.08 };
+}
+
+function recordOf(dice: Dice, body: Body, story: Story, test: FunctionTest, gain: number): BaselineRecord {
+  const record = emptyRecord();
+  for (const question of QUESTION_IDS) record.safety[question] = story.yes?.includes(question) ?? false;
+  record.symptomsAsked = true;
+  if (story.symptom)
+    record.symptoms = [
+      { id: dice.id(), ...story.symptom, level: Math.max(1, story.symptom.level - gain), nights: "never", constant: false },
+    ];
+  for (const motion of MOTIONS) {
+    const { referenceDeg } = MOTION_FACTS[motion];
+    for (const side of ["left", "right"] as const) {
+      const missing = story.short?.[`${side} ${motion}`] ?? 0;
+      const active = Math.round(referenceDeg * body.reach + (dice.next() - 0.5) * 5 - missing * (1 - 0.45 * gain));
+      const help = story.withHelp?.[`${side} ${motion}`];
+      record.range[motion][side] = { active, assisted: help === undefined ? null : active + help - 7 * gain };
+    }
+  }
+  const [left, right] = story.gripKg ?? [body.gripKg, body.gripKg * body.lead];
+  const trials = (kg: number) =>
+    Array.from({ length: 3 }, () => ({
+      kg: Math.round(kg * (1 + gain * 0.05) * (0.97 + dice.next() * 0.06) * 10) / 10,
+      faults: [],
+      from: "meter" as const,
+    }));
+  record.grip = { left: trials(left), right: trials(right) };
+  record.functionTest = { test, left: Math.max(0, dice.whole(2, 5) - gain), right: Math.max(0, dice.whole(1, 4) - gain) };
+  return v.parse(BaselineRecord, record);
+}
