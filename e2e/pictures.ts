@@ -21,6 +21,28 @@ const PICTURES: Record<string, Picture> = {
   today: (page) => goTo(page, "/today"),
   crews: (page) => goTo(page, "/crews"),
   people: async (page, crew) => goTo(page, `/crews/${await crew("Saltmarsh")}/people`),
+  "held-out": async (page, crew) => goTo(page, `/crews/${await crew("Ridgeline")}/people/held-out`),
+  work: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Ridgeline")}/work`);
+    await page
+      .getByRole("list", { name: "Tasks" })
+      .getByRole("button", { name: /Nailing/ })
+      .click();
+  },
+  need: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Saltmarsh")}/work?view=need`);
+    await page.waitForTimeout(2500);
+  },
+  baseline: async (page, crew) => {
+    await openRound(page, await crew("Ridgeline"), 0, "");
+    await page.getByRole("radio", { name: /Symptoms/ }).click();
+    await page.getByRole("button", { name: "Right thumb base" }).first().click();
+    await page.waitForTimeout(1500);
+  },
+  findings: async (page, crew) => {
+    await openRound(page, await crew("Ridgeline"), 0, "/findings");
+    await page.waitForTimeout(2500);
+  },
   import: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Stillwater")}/people/import`);
     await page.getByLabel("Roster file").setInputFiles(path.resolve(import.meta.dirname, "../web/public/sample-roster.csv"));
@@ -87,6 +109,12 @@ const PICTURES: Record<string, Picture> = {
   },
   practice: (page) => goTo(page, "/practice"),
 };
+
+/** @param index 0 is the newest */
+async function openRound(page: Page, crewId: string, index: number, rest: string): Promise<void> {
+  const rounds = (await (await page.request.get(`/api/crews/${crewId}/rounds`)).json()) as { id: string }[];
+  await goTo(page, `/crews/${crewId}/baseline/${rounds[index]!.id}${rest}`);
+}
 
 async function goTo(page: Page, address: string): Promise<void> {
   await page.goto(values.base + address);

@@ -150,11 +150,13 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
               alignItems: "start",
             }}
           >
-            <Words findings={findings} />
+            <Box sx={{ display: "grid", gap: 3 }}>
+              <Words findings={findings} />
+              <Grip record={record} before={before} />
+              {before && <Changes before={before} after={record} />}
+            </Box>
             <Fans record={record} before={before} />
           </Box>
-          <Grip record={record} before={before} />
-          {before && <Changes before={before} after={record} />}
           <Box component="section" aria-label="What it asks for" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
             <Typography variant="h2" sx={{ mb: 2 }}>
               What work and findings ask for
@@ -262,7 +264,7 @@ function Grip({ record, before }: { record: BaselineRecord; before?: BaselineRec
         borderColor: "line",
         pt: 2,
         display: "grid",
-        gridTemplateColumns: { md: "1.4fr 1fr" },
+        gridTemplateColumns: "1fr",
         columnGap: 5,
         rowGap: 2,
       }}
