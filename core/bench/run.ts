@@ -6,6 +6,7 @@ import { wordsIn } from "../src/language";
 import { FORM_TIMINGS, MOVEMENTS, newItem, stage, tensionRegions, DEFAULT_STYLE } from "../src/library";
 import { cuesOf } from "../src/run";
 import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
+import { fitToSlot } from "../src/slot";
 import { sampleId, sampleSession } from "../src/session/sample";
 
 const ROUNDS = 15;
@@ -47,6 +48,7 @@ const roster = new TextEncoder().encode(
 const table: [string, () => unknown, number | null][] = [
   ["compile a 20-item session for one person", () => compilePerson(twenty, FORM_TIMINGS), 1],
   ["compile it for a group of 12", () => compileGroup(twenty, FORM_TIMINGS, people), null],
+  ["fit it to two thirds of its time", () => fitToSlot(twenty, timeline.totalSec * 0.66, { personIds: [], timings: FORM_TIMINGS }), 10],
   ["totals of it", () => sessionTotals(twenty, timeline, tensionRegions), null],
   ["find the place of a moment", () => positionAt(timeline, timeline.totalSec * 0.7), null],
   ["cues of a run", () => cuesOf(timeline, words), null],

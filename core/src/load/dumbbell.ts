@@ -1,6 +1,6 @@
-/** Dumbbell in a supported wrist lift, held level: the worst case of the arc. */
+import { GRAVITY } from "./gravity";
 
-const GRAVITY = 9.81;
+/** Dumbbell in a supported wrist lift, held level: the worst case of the arc. */
 
 /** Wrist crease to the middle of the palm, metres: the practice's default where a hand was not measured. */
 export const PALM_FROM_CREASE_M = 0.08;

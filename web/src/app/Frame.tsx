@@ -1,6 +1,6 @@
 /** What surrounds every page: the sign-in gate, the rail, the connection notice, the notice at the foot. */
 import { Box, Button, Snackbar } from "@mui/material";
-import { BookOpen, Building2, Sunrise, Users } from "lucide-react";
+import { BookOpen, Building2, Ruler, Sunrise, Users } from "lucide-react";
 import { useEffect } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import { Loading } from "../parts/Loading";
@@ -15,6 +15,7 @@ const PLACES = [
   { to: "/today", label: "Today", Icon: Sunrise },
   { to: "/crews", label: "Crews", Icon: Users },
   { to: "/library", label: "Library", Icon: BookOpen },
+  { to: "/bench", label: "Bench", Icon: Ruler },
   { to: "/practice", label: "Practice", Icon: Building2 },
 ] as const;
 

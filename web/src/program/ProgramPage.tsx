@@ -1,13 +1,15 @@
 /** One program in the editor. */
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { FoldHorizontal } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
 import { movementOf, newItem } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
-import { addItem, moveItem } from "@kind-grip/core/session";
+import { addItem, moveItem, type Session } from "@kind-grip/core/session";
+import { spanText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import { serverApi, type CrewEntry, type PersonEntry, type ProgramEntry } from "../app/api";
 import { useNow } from "../app/now";
@@ -20,6 +22,7 @@ import { useParticipations } from "../safety/use-participations";
 import { ConflictDialog } from "./ConflictDialog";
 import { draftOf } from "./drafts";
 import { closedEditor, conflictFound, itemChosen, opened } from "./editor-state";
+import { FitDialog } from "./FitDialog";
 import { Inspector } from "./Inspector";
 import { LibraryDrawer } from "./LibraryDrawer";
 import { ProgramBar } from "./ProgramBar";
@@ -140,6 +143,7 @@ function SessionScore({
   return (
     <>
       <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
+      <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - crew.slots[session.slot]} />
       {item ? (
         <Inspector key={item.id} session={session} item={item} people={people} participations={participations} />
       ) : (
@@ -169,5 +173,23 @@ function SessionScore({
       )}
       <RegionBalance session={within} timeline={timeline} people={people} />
     </>
+  );
+}
+
+function FitButton({ session, crew, people, overSec }: { session: Session; crew: CrewEntry; people: PersonEntry[]; overSec: number }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Box sx={{ mt: 0.5 }}>
+      <Button
+        variant={overSec > 0 ? "contained" : "text"}
+        color={overSec > 0 ? "warm" : "primary"}
+        startIcon={<FoldHorizontal size={18} />}
+        onClick={() => setOpen(true)}
+        sx={overSec > 0 ? {} : { ml: -1.5 }}
+      >
+        {overSec > 0 ? `${spanText(overSec)} over: fit it` : "Fit to a length"}
+      </Button>
+      {open && <FitDialog session={session} crew={crew} people={people} onClose={() => setOpen(false)} />}
+    </Box>
   );
 }

@@ -1,0 +1,2 @@
+/** m/s². */
+export const GRAVITY = 9.81;

@@ -1,0 +1,92 @@
+/** One movement in every school: its dose, time, seconds under tension and repetitions side by side. */
+import { Box, Typography } from "@mui/material";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import {
+  DEFAULT_STYLE,
+  doseFor,
+  FORM_TIMINGS,
+  LOAD_SCHOOLS,
+  movementOf,
+  newItem,
+  STRETCH_SCHOOLS,
+  type Style,
+} from "@kind-grip/core/library";
+import { boutsOf, compilePerson, type Dose } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import { MovementPick } from "./MovementPick";
+
+const START = "palm-away";
+
+export function DoseBench() {
+  const words = wordsIn();
+  const [movementId, setMovementId] = useState(START);
+  const movement = movementOf(movementId);
+  const load = movement.phase === "strengthen";
+  const schools = load ? LOAD_SCHOOLS : STRETCH_SCHOOLS;
+  const rows = schools.map((school) => {
+    const style: Style = load
+      ? { ...DEFAULT_STYLE, load: school as Style["load"] }
+      : { ...DEFAULT_STYLE, stretch: school as Style["stretch"] };
+    const dose = doseFor(movement, style);
+    const item = newItem(movement, style, "00000000-0000-7000-8000-00000000d05e");
+    const totalSec = compilePerson({ id: "-", name: "-", slot: "break", items: [item] }, FORM_TIMINGS).totalSec;
+    return { school, own: movement.doses[school] !== undefined, dose, totalSec, ...sideTotals(dose) };
+  });
+  const most = Math.max(...rows.map(({ totalSec }) => totalSec));
+  return (
+    <Box sx={{ display: "grid", gap: 3 }}>
+      <MovementPick value={movementId} onChange={setMovementId} />
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: "collapse",
+          width: "100%",
+          maxWidth: 1080,
+          "& td, & th": { textAlign: "left", p: 1, borderBottom: "1px solid", borderColor: "line", verticalAlign: "middle" },
+        }}
+      >
+        <thead>
+          <tr>
+            <th>School</th>
+            <th>Dose</th>
+            <th style={{ width: "30%" }}>Time, both sides</th>
+            <th>Under tension a side</th>
+            <th>Repetitions a side</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ school, own, dose, totalSec, tensionSec, reps }) => (
+            <tr key={school}>
+              <td>
+                <strong>{words.label(load ? "loadSchool" : "stretchSchool", school)}</strong>
+              </td>
+              <td>
+                {words.dose(dose)}
+                {!own && (
+                  <Typography component="span" sx={{ color: "text.secondary" }}>
+                    {" "}
+                    (its usual dose)
+                  </Typography>
+                )}
+              </td>
+              <td>
+                <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+                  <Box sx={{ width: `${(totalSec / most) * 70}%`, height: 16, bgcolor: "primary.main", borderRadius: 1 }} />
+                  <strong>{clockText(totalSec)}</strong>
+                </Box>
+              </td>
+              <td>{Math.round(tensionSec)} s</td>
+              <td>{reps === 0 ? "–" : reps}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+function sideTotals(dose: Dose): { tensionSec: number; reps: number } {
+  const { count, tensionSec, repsPerBout } = boutsOf(dose);
+  return { tensionSec: count * tensionSec, reps: count * repsPerBout };
+}

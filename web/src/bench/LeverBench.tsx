@@ -1,0 +1,215 @@
+/** Any rod, hammer, bar, bottle or dumbbell: its torque on the tool drawn to scale, the next step up and down, what could stand in for it. */
+import { Box, MenuItem, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import {
+  HAND_HALF_M,
+  leverTorqueNm,
+  loadLadder,
+  stepDown,
+  stepUp,
+  substitutesFor,
+  supportedWristTorqueNm,
+  type Load,
+  type Step,
+  type Tool,
+} from "@kind-grip/core/load";
+import { torqueText } from "@kind-grip/core/units";
+import { serverApi } from "../app/api";
+import { Choice } from "../parts/Choice";
+import { Stepper } from "../parts/Stepper";
+import { Why } from "../parts/Why";
+import { ToolDrawing } from "./ToolDrawing";
+import { toolFrom, USUAL_TOOLS } from "./tools";
+
+export function LeverBench() {
+  const { data: crews } = serverApi.useCrewsQuery();
+  const [crewId, setCrewId] = useState("");
+  const [tool, setTool] = useState<Tool>(USUAL_TOOLS[0]!);
+  const [grip, setGrip] = useState(0.05);
+  const [palmMm, setPalmMm] = useState(80);
+  const reachM = palmMm / 1000;
+  const kit = crews?.find(({ id }) => id === crewId)?.kit.flatMap(({ kind, massKg }) => toolFrom(kind, massKg) ?? []) ?? USUAL_TOOLS;
+  const gripM = tool.kind === "lever" ? Math.min(Math.max(grip, HAND_HALF_M), tool.lengthM - HAND_HALF_M) : 0;
+  const torqueNm = tool.kind === "lever" ? leverTorqueNm(tool, gripM) : supportedWristTorqueNm(tool.massKg, reachM);
+  const ladder = loadLadder(kit, reachM);
+  const choose = (load: Load) => {
+    setTool(load.tool);
+    if (load.gripM !== undefined) setGrip(load.gripM);
+  };
+  const shape = (change: Partial<Extract<Tool, { kind: "lever" }>>) => tool.kind === "lever" && setTool({ ...tool, ...change });
+  return (
+    <Box sx={{ display: "grid", gap: 3 }}>
+      <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "center" }}>
+        <Choice
+          label="Tool"
+          value={USUAL_TOOLS.some(({ name }) => name === tool.name) ? tool.name : null}
+          onChange={(name) => choose({ tool: USUAL_TOOLS.find((each) => each.name === name)!, torqueNm: 0 })}
+          options={USUAL_TOOLS.map(({ name }) => ({ value: name, label: name }))}
+        />
+        <TextField
+          select
+          label="Kit of"
+          value={crewId}
+          onChange={(event) => setCrewId(event.target.value)}
+          sx={{ width: 260, ml: "auto" }}
+          slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        >
+          <MenuItem value="">these five tools</MenuItem>
+          {crews?.map((crew) => (
+            <MenuItem key={crew.id} value={crew.id}>
+              {crew.name}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { md: "minmax(0, 1.5fr) minmax(0, 1fr)" },
+          columnGap: 5,
+          rowGap: 3,
+          alignItems: "start",
+        }}
+      >
+        <Box>
+          <ToolDrawing tool={tool} gripM={gripM} onGrip={setGrip} />
+          <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 2 }}>
+            {tool.kind === "lever" ? (
+              <>
+                <Stepper
+                  label="Length"
+                  unit="cm"
+                  value={Math.round(tool.lengthM * 100)}
+                  min={15}
+                  max={200}
+                  onChange={(cm) => shape({ lengthM: cm / 100 })}
+                />
+                <Stepper
+                  label="Mass of the shaft"
+                  unit="kg"
+                  value={tool.massKg}
+                  min={0}
+                  max={10}
+                  step={0.05}
+                  onChange={(massKg) => shape({ massKg: Math.round(massKg * 100) / 100 })}
+                />
+                <Stepper
+                  label="Mass at the end"
+                  unit="kg"
+                  value={tool.headKg}
+                  min={0}
+                  max={10}
+                  step={0.05}
+                  onChange={(headKg) => shape({ headKg: Math.round(headKg * 100) / 100 })}
+                />
+                <Stepper
+                  label="Hand at"
+                  unit="cm"
+                  value={Math.round(gripM * 100)}
+                  min={4}
+                  max={Math.round(tool.lengthM * 100) - 4}
+                  onChange={(cm) => setGrip(cm / 100)}
+                />
+              </>
+            ) : (
+              <>
+                <Stepper
+                  label="Mass"
+                  unit="kg"
+                  value={tool.massKg}
+                  min={0}
+                  max={20}
+                  step={0.25}
+                  onChange={(massKg) => setTool({ ...tool, massKg })}
+                />
+                <Stepper label="Wrist to mid palm" unit="mm" value={palmMm} min={50} max={140} onChange={setPalmMm} />
+              </>
+            )}
+          </Box>
+        </Box>
+        <Box>
+          <Typography component="p" role="status" sx={{ fontSize: "3.4rem", fontWeight: 800, lineHeight: 1 }}>
+            {torqueText(torqueNm)}
+          </Typography>
+          <Typography sx={{ color: "text.secondary", mb: 2 }}>
+            {tool.kind === "lever"
+              ? `held level, hand at the mark of ${Math.round(gripM * 100)} cm`
+              : "in a supported wrist lift, held level"}
+          </Typography>
+          {torqueNm > 0 && (
+            <>
+              <StepLine label="Next step up" step={stepUp(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
+              <StepLine label="Next step down" step={stepDown(ladder, torqueNm)} none="Nothing lighter in this kit." onChoose={choose} />
+              <Typography variant="h3" sx={{ mt: 2 }}>
+                The same from
+              </Typography>
+              <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+                {substitutesFor(kit, torqueNm, reachM)
+                  .filter((each) => each.tool.name !== tool.name)
+                  .map((each, i) => (
+                    <li key={i}>
+                      {loadText(each)}
+                      {each.offShare > 0.005 && `, ${Math.round(each.offShare * 100)} % off`}
+                    </li>
+                  ))}
+              </Box>
+              {substitutesFor(kit, torqueNm, reachM).every((each) => each.tool.name === tool.name) && (
+                <Typography>Nothing else in this kit comes within 10 %.</Typography>
+              )}
+            </>
+          )}
+          <Why label="How it is worked out">
+            Torque at the hand = 9.81 × (shaft mass × (half the length − where the hand is) + end mass × (length − where the hand is)); for
+            a weight in the palm 9.81 × mass × wrist crease to the middle of the palm. Held level is the worst case. A step should be at
+            most 10 % where the kit allows it.
+          </Why>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function loadText({ tool, gripM }: Pick<Load, "tool" | "gripM">): string {
+  return gripM === undefined
+    ? `${tool.name}${/\d/.test(tool.name) || tool.kind === "lever" ? "" : ` ${tool.massKg} kg`}`
+    : `${tool.name}, grip the mark at ${Math.round(gripM * 100)} cm`;
+}
+
+function StepLine({ label, step, none, onChoose }: { label: string; step?: Step; none: string; onChoose(load: Load): void }) {
+  return (
+    <Box
+      sx={{ borderTop: "1px solid", borderColor: "line", py: 1, display: "grid", gridTemplateColumns: "140px 1fr", alignItems: "baseline" }}
+    >
+      <Typography sx={{ color: "text.secondary" }}>{label}</Typography>
+      {step ? (
+        <Box
+          component="button"
+          type="button"
+          onClick={() => onChoose(step.load)}
+          sx={{
+            border: 0,
+            bgcolor: "transparent",
+            font: "inherit",
+            color: "inherit",
+            textAlign: "left",
+            cursor: "pointer",
+            p: 0,
+            minHeight: 44,
+            "&:hover": { textDecoration: "underline" },
+          }}
+        >
+          <strong>{loadText(step.load)}</strong>: {torqueText(step.load.torqueNm)}, {step.share > 0 ? "+" : "−"}
+          {Math.abs(Math.round(step.share * 100))} %
+          {step.large && (
+            <Box component="span" sx={{ color: "warm.dark", fontWeight: 700 }}>
+              {" "}
+              more than 10 %
+            </Box>
+          )}
+        </Box>
+      ) : (
+        <Typography>{none}</Typography>
+      )}
+    </Box>
+  );
+}

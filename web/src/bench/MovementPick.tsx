@@ -1,0 +1,30 @@
+/** One movement out of the library, by name, with its picture. */
+import { Box, MenuItem, TextField } from "@mui/material";
+import { wordsIn } from "@kind-grip/core/language";
+import { MOVEMENTS, type Movement } from "@kind-grip/core/library";
+import { MovementThumb } from "../figure/MovementThumb";
+
+interface MovementPickProps {
+  value: string;
+  only?: (movement: Movement) => boolean;
+  onChange(movementId: string): void;
+}
+
+export function MovementPick({ value, only = () => true, onChange }: MovementPickProps) {
+  const words = wordsIn();
+  const list = MOVEMENTS.filter(only).sort((a, b) => words.movementName(a.id).localeCompare(words.movementName(b.id)));
+  return (
+    <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+      <Box sx={{ width: 130, flexShrink: 0 }}>
+        <MovementThumb movementId={value} />
+      </Box>
+      <TextField select label="Movement" value={value} onChange={(event) => onChange(event.target.value)} sx={{ maxWidth: 320 }}>
+        {list.map(({ id }) => (
+          <MenuItem key={id} value={id}>
+            {words.movementName(id)}
+          </MenuItem>
+        ))}
+      </TextField>
+    </Box>
+  );
+}

@@ -1,0 +1,105 @@
+/** A tool to scale with its grip marks; the hand can be put on any of them. */
+import { Box } from "@mui/material";
+import { gripMarks, type Tool } from "@kind-grip/core/load";
+
+const WIDTH = 700;
+const SHAFT_Y = 70;
+const MARGIN = 34;
+
+export function ToolDrawing({ tool, gripM, onGrip }: { tool: Tool; gripM: number; onGrip(gripM: number): void }) {
+  const ink = "var(--mui-palette-text-primary)";
+  if (tool.kind === "weight") {
+    const size = 26 + 14 * Math.sqrt(tool.massKg);
+    return (
+      <Box
+        component="svg"
+        viewBox={`0 0 ${WIDTH} 170`}
+        role="img"
+        aria-label={`${tool.name}, ${tool.massKg} kg`}
+        sx={{ width: "100%", display: "block" }}
+      >
+        <rect x={WIDTH / 2 - 70} y={78} width={140} height={14} rx={7} fill="var(--mui-palette-text-secondary)" />
+        {[-1, 1].map((side) => (
+          <rect key={side} x={WIDTH / 2 + side * 70 - size / 2} y={85 - size} width={size} height={size * 2} rx={10} fill={ink} />
+        ))}
+        <text x={WIDTH / 2} y={160} textAnchor="middle" fontSize={22} fontWeight={700} fill={ink}>
+          {tool.massKg} kg
+        </text>
+      </Box>
+    );
+  }
+  const pxPerM = (WIDTH - 2 * MARGIN) / tool.lengthM;
+  const x = (m: number) => MARGIN + m * pxPerM;
+  const thick = 8 + Math.min(16, tool.massKg * 6);
+  const head = tool.headKg > 0 ? 34 + 22 * Math.sqrt(tool.headKg) : 0;
+  const marks = gripMarks(tool);
+  const most = Math.max(...marks.map(({ torqueNm }) => torqueNm), 0.1);
+  const everyCm = tool.lengthM > 0.6 ? 10 : 4;
+  return (
+    <Box
+      component="svg"
+      viewBox={`0 0 ${WIDTH} 240`}
+      role="img"
+      aria-label={`${tool.name}, ${Math.round(tool.lengthM * 100)} cm, hand at ${Math.round(gripM * 100)} cm`}
+      sx={{ width: "100%", display: "block", touchAction: "manipulation" }}
+    >
+      <rect
+        x={x(0)}
+        y={SHAFT_Y - thick / 2}
+        width={tool.lengthM * pxPerM}
+        height={thick}
+        rx={thick / 2}
+        fill="var(--mui-palette-text-secondary)"
+      />
+      {head > 0 && <rect x={x(tool.lengthM) - 16} y={SHAFT_Y - head / 2} width={32} height={head} rx={6} fill={ink} />}
+      <g>
+        <rect
+          x={x(gripM) - 0.04 * pxPerM}
+          y={SHAFT_Y - 22}
+          width={0.08 * pxPerM}
+          height={44}
+          rx={14}
+          fill="var(--mui-palette-warm-main)"
+          opacity={0.88}
+        />
+        <line
+          x1={x(gripM)}
+          x2={x(gripM)}
+          y1={SHAFT_Y - 26}
+          y2={226}
+          stroke="var(--mui-palette-warm-main)"
+          strokeWidth={2}
+          strokeDasharray="4 4"
+        />
+      </g>
+      {marks.map(({ gripM: at, torqueNm }) => {
+        const cm = Math.round(at * 100);
+        const height = (torqueNm / most) * 74;
+        const wide = 0.02 * pxPerM - 2;
+        return (
+          <g key={cm} onClick={() => onGrip(at)} style={{ cursor: "pointer" }}>
+            <title>{`${cm} cm: ${torqueNm.toFixed(2)} N·m`}</title>
+            <rect x={x(at) - wide / 2} y={110} width={wide} height={92} fill="transparent" />
+            <rect
+              x={x(at) - wide / 2}
+              y={202 - height}
+              width={wide}
+              height={height}
+              rx={2}
+              fill="var(--mui-palette-primary-main)"
+              opacity={Math.abs(at - gripM) < 0.011 ? 1 : 0.42}
+            />
+            {cm % everyCm === 0 && (
+              <text x={x(at)} y={222} textAnchor="middle" fontSize={14} fill="var(--mui-palette-text-secondary)">
+                {cm}
+              </text>
+            )}
+          </g>
+        );
+      })}
+      <text x={WIDTH - 4} y={238} textAnchor="end" fontSize={14} fill="var(--mui-palette-text-secondary)">
+        cm from the near end; bars: torque with the hand there
+      </text>
+    </Box>
+  );
+}
