@@ -102,6 +102,13 @@ const PICTURES: Record<string, Picture> = {
         .nth(effort)
         .click();
   },
+  compose: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Ridgeline")}/program/compose`);
+    await page.getByText("Nothing better").waitFor();
+    await page.waitForTimeout(1500);
+  },
+  bench: (page) => goTo(page, "/bench/lever"),
+  tape: (page) => goTo(page, "/bench/tape"),
   runs: async (page, crew) => goTo(page, `/crews/${await crew("Tansy")}/runs`),
   progress: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Tansy")}/progress`);

@@ -57,6 +57,11 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     ["/library/median-glide"],
     ["/library/studio"],
     ["/library/studio", async () => page.getByRole("radio", { name: "Picture" }).click()],
+    ["/bench/lever"],
+    ["/bench/kit"],
+    ["/bench/tape"],
+    ["/bench/dose"],
+    [`/crews/${roof}/program/compose`, async () => page.getByRole("heading", { name: "Warm-up" }).waitFor()],
     ["/practice"],
     ["/nothing-here"],
     [run],
@@ -109,7 +114,7 @@ for (const floor of ["light", "dark"] as const) {
       titles.add(await page.title());
       await check(address);
     }
-    expect(titles.size).toBeGreaterThanOrEqual(21);
+    expect(titles.size).toBeGreaterThanOrEqual(25);
     expect(errors).toEqual([]);
   });
 }

@@ -61,7 +61,8 @@ export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info"
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
+          // The solver that composes programs is WebAssembly; this allows that and no text made into code.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", "data:", "blob:"],
           fontSrc: ["'self'"],

@@ -50,6 +50,7 @@ export const router = createBrowserRouter([
           { path: "baseline/:roundId", lazy: page(() => import("../baseline/RoundPage")) },
           { path: "baseline/:roundId/findings", lazy: page(() => import("../baseline/FindingsPage")) },
           { path: "program", lazy: page(() => import("../program/ProgramsPage")) },
+          { path: "program/compose", lazy: page(() => import("../compose/ComposePage")) },
           { path: "program/:programId", lazy: page(() => import("../program/ProgramPage")) },
           { path: "day-plan", lazy: page(() => import("../dayplan/DayPlanPage")) },
           { path: "day-plan/:weekStart", lazy: page(() => import("../dayplan/DayPlanPage")) },

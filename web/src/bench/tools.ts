@@ -31,7 +31,12 @@ export function toolFrom(kind: KitKind, massKg: number | null): Tool | undefined
         massKg: Math.round(massKg * 30) / 100,
         headKg: Math.round(massKg * 70) / 100,
       };
-    default:
+    case "ball":
+    case "band":
+    case "edge":
+    case "roller":
+    case "tape":
+    case "towel":
       return undefined;
   }
 }

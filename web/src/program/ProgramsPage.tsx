@@ -1,6 +1,6 @@
 /** The programs of a crew. */
 import { Alert, Box, Button, Typography } from "@mui/material";
-import { FileUp, Plus, Printer } from "lucide-react";
+import { FileUp, Plus, Printer, Scale } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
@@ -55,11 +55,17 @@ export default function ProgramsPage() {
       Start a program
     </Button>
   );
+  const composeButton = (
+    <Button component={Link} to="compose" variant="outlined" startIcon={<Scale size={20} />}>
+      Compose from need
+    </Button>
+  );
   return (
     <>
       <PageTitle title="Programs">
         {importButton}
         {startButton}
+        {composeButton}
       </PageTitle>
       {problem && (
         <Alert severity="error" variant="outlined" onClose={() => setProblem(null)} sx={{ mb: 3, maxWidth: 820 }}>

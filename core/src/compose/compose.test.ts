@@ -1,0 +1,177 @@
+import fc from "fast-check";
+import { DEFAULT_STYLE, findMovement, KIT_KINDS, LOAD_SCHOOLS, REGIONS, SETTINGS, STRETCH_SCHOOLS, WORK_POSTURES } from "../library";
+import { sampleId } from "../session/sample";
+import type { RegionNeed } from "../need";
+import { candidatesFor } from "./candidates";
+import { compose, neediest, USUAL_LIMITS, type ComposeInput, type ComposeLimits, type Proposal } from ".";
+import { modelOf } from "./model";
+import { brokenRules, solveInNode } from "./sample";
+
+const QUICK = { timeLimitSec: 1.5, gap: 0.1 };
+const limits = (change: Partial<ComposeLimits> = {}): ComposeLimits => ({
+  ...USUAL_LIMITS,
+  style: DEFAULT_STYLE,
+  aim: "loadLed",
+  weeks: 4,
+  slotSec: { preShift: 300, break: 180, postShift: 480 },
+  settings: ["any", "table"],
+  kit: [
+    { kind: "dumbbell", massKg: 1, count: 10 },
+    { kind: "band", massKg: null, count: 10 },
+  ],
+  people: 8,
+  ...change,
+});
+const need = (region: RegionNeed["region"], value: number): RegionNeed => ({
+  side: "right",
+  region,
+  need: value,
+  loadMin: 0,
+  fromWork: value,
+  parts: [],
+  added: [],
+});
+const NEEDS = [need("fingerFlexors", 80), need("wristExtensors", 60), need("thumbBase", 40)];
+const run = (change: Partial<ComposeInput> = {}) =>
+  compose(
+    { needs: NEEDS, opposites: [{ posture: "closedHand", left: 60, right: 120 }], limits: limits(), name: "P", rough: true, ...change },
+    solveInNode,
+    QUICK,
+    sampleId,
+  );
+const movementsOf = ({ program }: Proposal) =>
+  program.sessions.flatMap((session) => session.items.map(({ movementId }) => findMovement(movementId)!));
+
+it("covers what is needed, keeps every rule, and says why each item is there", async () => {
+  const proposal = (await run())!;
+  expect(brokenRules(proposal, limits())).toEqual([]);
+  expect(proposal.covered).toBeGreaterThan(0.5);
+  expect(proposal.program.sessions.map(({ slot }) => slot)).toEqual(["preShift", "break", "postShift"]);
+  for (const [itemId, { regions, reverses }] of proposal.reasons) {
+    const item = proposal.program.sessions.flatMap(({ items }) => items).find(({ id }) => id === itemId)!;
+    for (const { region, need: value } of regions) expect(value).toBe(NEEDS.find((each) => each.region === region)!.need);
+    for (const posture of reverses) expect(findMovement(item.movementId)!.reverses).toContain(posture);
+  }
+  // What is reported as covered is what the items give.
+  for (const { region, kind, covered } of proposal.unmet) {
+    const given = movementsOf(proposal).filter(
+      (movement) =>
+        (movement.phase === "strengthen") === (kind === "strength") &&
+        [...movement.regions.worked, ...movement.regions.stretched, ...movement.regions.released].includes(region),
+    );
+    expect([region, covered === 0]).toEqual([region, given.length === 0]);
+  }
+});
+it("load-led strengthens, after the shift only; relief-led does not at all", async () => {
+  const load = (await run())!;
+  expect(movementsOf(load).some(({ phase }) => phase === "strengthen")).toBe(true);
+  const relief = limits({ aim: "reliefLed" });
+  const easy = (await run({ limits: relief }))!;
+  expect(brokenRules(easy, relief)).toEqual([]);
+  expect(movementsOf(easy).some(({ phase }) => phase === "strengthen")).toBe(false);
+});
+it("the same input gives the same proposal", async () => {
+  let made = 0;
+  const once = async () => {
+    made = 0;
+    return compose(
+      { needs: NEEDS, opposites: [], limits: limits({ slotSec: { preShift: 180, break: 0, postShift: 0 } }), name: "P", rough: true },
+      solveInNode,
+      { timeLimitSec: 20, gap: 0.02 },
+      () => `id-${++made}`,
+    );
+  };
+  expect((await once())!.program).toEqual((await once())!.program);
+});
+it("what is locked stays; what cannot be locked is said", async () => {
+  const first = (await run())!;
+  const locked = [...first.places.values()].slice(0, 2);
+  const again = (await run({ locked, limits: limits({ slotSec: { preShift: 300, break: 120, postShift: 240 } }) }))!;
+  for (const place of locked) expect([...again.places.values()]).toContainEqual(place);
+  expect(await run({ locked: [{ slot: "break", movementId: "gone", share: 1 }] })).toBeUndefined();
+});
+it("a session without time is left out, and more time never covers less", async () => {
+  const none = (await run({ limits: limits({ slotSec: { preShift: 300, break: 0, postShift: 0 } }) }))!;
+  expect(none.program.sessions.map(({ slot }) => slot)).toEqual(["preShift"]);
+  const exact = { timeLimitSec: 20, gap: 0.001 };
+  const at = async (sec: number) =>
+    (await compose(
+      {
+        needs: NEEDS.slice(0, 1),
+        opposites: [],
+        limits: limits({ slotSec: { preShift: sec, break: 0, postShift: 0 }, mostItems: 3 }),
+        name: "P",
+        rough: true,
+      },
+      solveInNode,
+      exact,
+      sampleId,
+    ))!.covered;
+  expect(await at(200)).toBeGreaterThanOrEqual((await at(60)) - 0.002);
+});
+describe("what stands in the way is named", () => {
+  it("kit that is not there", async () => {
+    const bare = (await run({ needs: [need("thumbBase", 90)], limits: limits({ kit: [] }) }))!;
+    expect(bare.unmet.find(({ kind }) => kind === "strength")!.because.kind).toBe("kit");
+  });
+  it("time that is not there", async () => {
+    const short = (await run({ limits: limits({ slotSec: { preShift: 40, break: 0, postShift: 0 }, aim: "reliefLed" }) }))!;
+    expect(short.unmet.some(({ because }) => because.kind === "time")).toBe(true);
+  });
+});
+it("too little kit costs the group time, and without any it is out", () => {
+  const secOf = (count: number) =>
+    candidatesFor(
+      [findMovement("finger-open-band")!],
+      limits({ kit: count > 0 ? [{ kind: "band", massKg: null, count }] : [], slotSec: { preShift: 0, break: 0, postShift: 3600 } }),
+      sampleId,
+    ).candidates[0]?.sec;
+  const each = findMovement("finger-open-band")!.sideModes[0] === "together" ? 2 : 1;
+  expect(secOf(4 * each)!).toBeGreaterThan(secOf(8 * each)!);
+  expect(secOf(0)).toBeUndefined();
+});
+it("the need of a region is that of the needier side", () => {
+  expect(neediest([need("thumbBase", 20), { ...need("thumbBase", 70), side: "left" }]).get("thumbBase")).toBe(70);
+});
+it("the model is one the solver can read whatever the crew", () => {
+  const { candidates } = candidatesFor([], limits(), sampleId);
+  expect(modelOf(candidates, { needs: new Map(), opposites: [] }, limits(), new Set()).lp).toMatch(/^Maximize\n value: .+\nSubject To/);
+});
+
+it("no proposal breaks a hard rule, for random crews with random kit, places, slots and needs", async () => {
+  const crews = fc.record({
+    style: fc.record({ stretch: fc.constantFrom(...STRETCH_SCHOOLS), load: fc.constantFrom(...LOAD_SCHOOLS) }),
+    aim: fc.constantFrom("loadLed" as const, "reliefLed" as const),
+    slotSec: fc.record({
+      preShift: fc.integer({ min: 0, max: 9 }),
+      break: fc.integer({ min: 0, max: 5 }),
+      postShift: fc.integer({ min: 0, max: 12 }),
+    }),
+    breaksADay: fc.integer({ min: 1, max: 3 }),
+    strengthDays: fc.integer({ min: 1, max: 5 }),
+    settings: fc.subarray([...SETTINGS]),
+    kit: fc.array(fc.record({ kind: fc.constantFrom(...KIT_KINDS), massKg: fc.constant(1), count: fc.integer({ min: 1, max: 12 }) }), {
+      maxLength: 4,
+    }),
+    people: fc.integer({ min: 1, max: 20 }),
+    mostMovements: fc.integer({ min: 3, max: 15 }),
+    mostItems: fc.integer({ min: 2, max: 8 }),
+    needs: fc.array(fc.integer({ min: 0, max: 100 }), { minLength: REGIONS.length, maxLength: REGIONS.length }),
+    postures: fc.subarray([...WORK_POSTURES]),
+  });
+  await fc.assert(
+    fc.asyncProperty(crews, async ({ needs, postures, slotSec, ...rest }) => {
+      const own = limits({
+        ...rest,
+        slotSec: { preShift: slotSec.preShift * 60, break: slotSec.break * 60, postShift: slotSec.postShift * 60 },
+      });
+      const proposal = await run({
+        needs: needs.map((value, i) => need(REGIONS[i]!, value)),
+        opposites: postures.map((posture) => ({ posture, left: 30, right: 90 })),
+        limits: own,
+      });
+      expect(proposal && brokenRules(proposal, own)).toEqual([]);
+    }),
+    { numRuns: 14, seed: 20260326 },
+  );
+}, 120_000);

@@ -1,0 +1,73 @@
+/** Compose, lock two, change the kit, fit to seven minutes, switch style, give one person an easier form, print the sheets. */
+import { expect, test } from "@playwright/test";
+import { signIn, toStep } from "./browser";
+
+test("a program argued from need, changed by the trainer, fitted and printed", async ({ page }) => {
+  await signIn(page);
+  const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
+  const spa = crews.find(({ name }) => name.startsWith("Stillwater"))!.id;
+  await page.goto(`/crews/${spa}/program`);
+  await page.getByRole("link", { name: "Compose from need" }).click();
+  const settled = page.getByText("Nothing better within 1 % was found");
+
+  await test.step("compose: sessions, reasons, what is not covered", async () => {
+    await expect(settled).toBeVisible();
+    await expect(page.getByRole("region", { name: "Warm-up" }).getByRole("listitem").first()).toBeVisible();
+    await expect(page.getByText(/For .*thumb base \d+/i).first()).toBeVisible();
+    await expect(page.getByRole("region", { name: "Not covered" })).toContainText(
+      /needs kit|no time left|no more items|one more movement|nothing in the library/,
+    );
+  });
+
+  await test.step("lock two, change a limit: they stay", async () => {
+    const warmUp = page.getByRole("region", { name: "Warm-up" });
+    const names = await warmUp
+      .getByRole("button", { name: /^Lock/ })
+      .evaluateAll((buttons) => buttons.slice(0, 2).map((button) => button.getAttribute("aria-label")!));
+    for (const name of names) {
+      await page.getByRole("button", { name }).click();
+      await expect(settled).toBeVisible();
+    }
+    await page.getByRole("button", { name: "Movements in all: less" }).click();
+    await expect(page.getByText(/Working it out|A first answer/)).toBeVisible();
+    await expect(settled).toBeVisible();
+    for (const name of names) await expect(page.getByRole("button", { name: name.replace("Lock", "Unlock") })).toBeVisible();
+  });
+
+  await test.step("another kit is another program", async () => {
+    await page.getByRole("link", { name: /^Settings of/ }).click();
+    await page.getByRole("button", { name: "Remove kit line 3" }).click();
+    const saved = page.waitForResponse((answer) => answer.request().method() === "PUT" && answer.url().endsWith(`/crews/${spa}`));
+    await page.getByRole("button", { name: "Save", exact: true }).click();
+    expect((await saved).status()).toBe(200);
+    await page.goto(`/crews/${spa}/program/compose`);
+    await expect(settled).toBeVisible();
+    await expect(page.getByRole("region", { name: "Not covered" })).toContainText(/dumbbells/);
+    await page.getByRole("button", { name: "Make it a program" }).click();
+    await expect(page.getByRole("textbox", { name: "Name of the program" })).toHaveValue("Stillwater hands");
+  });
+
+  await test.step("fit the warm-up to four minutes, reading each cut", async () => {
+    await page.getByRole("button", { name: /Fit to a length|over: fit it/ }).click();
+    await page.getByRole("textbox", { name: "Minutes" }).fill("4");
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("list", { name: "Cuts" }).getByRole("listitem").first()).toContainText("gained");
+    await page.getByRole("button", { name: /^Make it / }).click();
+    await expect(page.getByText(/takes [34]:\d\d now/)).toBeVisible();
+    await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  });
+
+  await test.step("switch the style", async () => {
+    await page.getByRole("button", { name: /Active-assisted/ }).click();
+    await page.getByRole("radio", { name: /Short hold/ }).click();
+    await page.getByRole("button", { name: "Switch the style" }).click();
+    await expect(page.getByRole("button", { name: /Short hold/ })).toBeVisible();
+  });
+
+  await test.step("the sheets", async () => {
+    await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+    const [sheet] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Hand-out" }).click()]);
+    expect(sheet.suggestedFilename()).toMatch(/\.pdf$/);
+    await toStep(page, "People");
+  });
+});
