@@ -90,6 +90,10 @@ it("what is locked stays; what cannot be locked is said", async () => {
   for (const place of locked) expect([...again.places.values()]).toContainEqual(place);
   expect(await run({ locked: [{ slot: "break", movementId: "gone", share: 1 }] })).toBeUndefined();
 });
+it("what the trainer does not want is not proposed again", async () => {
+  const first = movementsOf((await run())!)[1]!.id;
+  expect(movementsOf((await run({ excluded: [first] }))!).map(({ id }) => id)).not.toContain(first);
+});
 it("a session without time is left out, and more time never covers less", async () => {
   const none = (await run({ limits: limits({ slotSec: { preShift: 300, break: 0, postShift: 0 } }) }))!;
   expect(none.program.sessions.map(({ slot }) => slot)).toEqual(["preShift"]);

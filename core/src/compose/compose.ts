@@ -15,6 +15,8 @@ export interface ComposeInput {
   limits: ComposeLimits;
   /** Items that must be in again: movement, slot and dose of a former proposal. */
   locked?: readonly { slot: Candidate["slot"]; movementId: string; share: number }[];
+  /** Movements the trainer does not want. */
+  excluded?: readonly string[];
   name: string;
   movements?: readonly Movement[];
   /** Full doses only: half the choices, for a first answer. */
@@ -40,7 +42,11 @@ export async function compose(
   makeId: () => string,
 ): Promise<Proposal | undefined> {
   const wanted: Wanted = { needs: neediest(input.needs), opposites: input.opposites };
-  const { candidates: all, left } = candidatesFor(input.movements ?? MOVEMENTS, input.limits, makeId);
+  const { candidates: all, left } = candidatesFor(
+    (input.movements ?? MOVEMENTS).filter(({ id }) => !input.excluded?.includes(id)),
+    input.limits,
+    makeId,
+  );
   const isLocked = ({ slot, movement, share }: Candidate) =>
     input.locked?.some((lock) => lock.slot === slot && lock.movementId === movement.id && Math.abs(lock.share - share) < 1e-6) ?? false;
   const candidates = input.rough ? all.filter((each) => each.share === 1 || isLocked(each)) : all;

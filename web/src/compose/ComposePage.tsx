@@ -1,6 +1,6 @@
 /** A program argued from need: the limits on the left, the proposal with its reasons on the right, what could not be covered below it. */
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
-import { ArrowLeft, Lock, LockOpen } from "lucide-react";
+import { ArrowLeft, Lock, LockOpen, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
@@ -87,6 +87,17 @@ function Compose({ crew, work, people, records }: { crew: CrewEntry; work: Work;
     slotSec: crew.slots,
   });
   const [locked, setLocked] = useState<Locks>([]);
+  // Locking what is there changes nothing: the proposal keeps to it already. It counts from the next change on.
+  const [askedLocks, setAskedLocks] = useState<Locks>([]);
+  const [excluded, setExcluded] = useState<readonly string[]>([]);
+  const changeLimits = (next: typeof limits) => {
+    setAskedLocks(locked);
+    setLimits(next);
+  };
+  const exclude = (next: readonly string[]) => {
+    setAskedLocks(locked);
+    setExcluded(next);
+  };
   const input = useMemo((): ComposeInput => {
     const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
     const day = dayOf(work)!;
@@ -98,10 +109,11 @@ function Compose({ crew, work, people, records }: { crew: CrewEntry; work: Work;
       needs: regionNeeds(work, day, findings),
       opposites: oppositesFor(work, day, place).map(({ posture, left, right }) => ({ posture, left, right })),
       limits: { ...limits, settings: crew.settings, kit: crew.kit, people: Math.max(1, here) },
-      locked,
+      locked: askedLocks,
+      excluded,
       name: `${crew.name.split(" ")[0]} hands`,
     };
-  }, [crew, work, records, limits, locked, here]);
+  }, [crew, work, records, limits, askedLocks, excluded, here]);
   const state = useProposal(input);
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
@@ -116,7 +128,7 @@ function Compose({ crew, work, people, records }: { crew: CrewEntry; work: Work;
         <Make crew={crew} state={state} />
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 5, rowGap: 3, alignItems: "start" }}>
-        <Limits limits={limits} onChange={setLimits} />
+        <Limits limits={limits} onChange={changeLimits} />
         <Box>
           <Status state={state} />
           {state.stage === "none" ? (
@@ -124,12 +136,42 @@ function Compose({ crew, work, people, records }: { crew: CrewEntry; work: Work;
               title="No program keeps to all of this"
               text="What is locked does not fit with the rest. Unlock something, or give a session more time."
             >
-              <Button variant="outlined" onClick={() => setLocked([])}>
+              <Button
+                variant="outlined"
+                onClick={() => {
+                  setLocked([]);
+                  setAskedLocks([]);
+                }}
+              >
                 Unlock everything
               </Button>
             </Empty>
           ) : (
-            state.proposal && <Sessions proposal={state.proposal} limits={limits} locked={locked} onLock={toggle} />
+            state.proposal && (
+              <Sessions
+                proposal={state.proposal}
+                limits={limits}
+                locked={locked}
+                onLock={toggle}
+                onExclude={(movementId) => exclude([...excluded, movementId])}
+              />
+            )
+          )}
+          {excluded.length > 0 && (
+            <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", mb: 2 }}>
+              <Typography>Not wanted:</Typography>
+              {excluded.map((movementId) => (
+                <Button
+                  key={movementId}
+                  size="small"
+                  variant="outlined"
+                  endIcon={<X size={16} />}
+                  onClick={() => exclude(excluded.filter((each) => each !== movementId))}
+                >
+                  {wordsIn().movementName(movementId)}
+                </Button>
+              ))}
+            </Box>
           )}
           {state.proposal && <NotCovered unmet={state.proposal.unmet} />}
         </Box>
@@ -228,11 +270,13 @@ function Sessions({
   limits,
   locked,
   onLock,
+  onExclude,
 }: {
   proposal: Proposal;
   limits: Editable;
   locked: Locks;
   onLock(place: Locks[number]): void;
+  onExclude(movementId: string): void;
 }) {
   const words = wordsIn();
   return proposal.program.sessions.map((session) => (
@@ -257,7 +301,7 @@ function Sessions({
               key={item.id}
               sx={{
                 display: "grid",
-                gridTemplateColumns: "84px minmax(0, 1fr) auto",
+                gridTemplateColumns: "84px minmax(0, 1fr) auto auto",
                 columnGap: 2,
                 alignItems: "center",
                 py: 0.75,
@@ -280,6 +324,14 @@ function Sessions({
                 sx={{ minWidth: 48, px: 1 }}
               >
                 {on ? <Lock size={19} /> : <LockOpen size={19} />}
+              </Button>
+              <Button
+                aria-label={`Something else than ${name}`}
+                disabled={on}
+                onClick={() => onExclude(item.movementId)}
+                sx={{ minWidth: 48, px: 1 }}
+              >
+                <X size={19} />
               </Button>
             </Box>
           );
