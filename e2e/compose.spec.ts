@@ -64,6 +64,17 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await expect(page.getByRole("button", { name: /Short hold/ })).toBeVisible();
   });
 
+  await test.step("personal starts from what was measured, in the slate crew's program", async () => {
+    const roof = crews.find(({ name }) => name.startsWith("Ridgeline"))!.id;
+    await page.goto(`/crews/${roof}/program`);
+    await page.getByRole("link", { name: /block 1/ }).click();
+    await page.getByRole("button", { name: "Personal starts" }).click();
+    const dialog = page.getByRole("dialog", { name: /Personal starts/ });
+    await expect(dialog).toContainText(/Hale Birchmore|Dessa Quill/);
+    await dialog.getByRole("button", { name: /^Set \d+ own forms?$/ }).click();
+    await expect(page.getByText(/\d+ own forms? set in Yard warm-up/)).toBeVisible();
+  });
+
   await test.step("the sheets", async () => {
     await expect(page.getByText("Saved", { exact: true })).toBeVisible();
     const [sheet] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "Hand-out" }).click()]);

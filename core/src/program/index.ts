@@ -1,3 +1,5 @@
 /** Programs: sessions in one style, checked against the library, and re-dosed when the style changes. */
 export { MAX_SESSIONS, Program, programProblems, type ProgramProblem } from "./program";
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
+export { personalStarts, type Measured, type PersonalStart } from "./personal-starts";
+export { weeksAhead, type Week } from "./weeks-ahead";

@@ -1,8 +1,8 @@
 /** One program in the editor. */
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
-import { FoldHorizontal } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { FoldHorizontal, TrendingUp, UserRoundCheck } from "lucide-react";
+import { useEffect, useMemo, useState, type ComponentProps, type ReactNode } from "react";
 import { useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
@@ -25,10 +25,12 @@ import { closedEditor, conflictFound, itemChosen, opened } from "./editor-state"
 import { FitDialog } from "./FitDialog";
 import { Inspector } from "./Inspector";
 import { LibraryDrawer } from "./LibraryDrawer";
+import { PersonalStartsDialog } from "./PersonalStartsDialog";
 import { ProgramBar } from "./ProgramBar";
 import { RegionBalance } from "./RegionBalance";
 import { Score } from "./score/Score";
 import { SessionTabs } from "./SessionTabs";
+import { WeeksDialog } from "./WeeksDialog";
 import { useAutosave } from "./use-autosave";
 import { useEdit, useEditedSession, useTimeline } from "./use-editor";
 
@@ -143,7 +145,10 @@ function SessionScore({
   return (
     <>
       <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
-      <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - crew.slots[session.slot]} />
+      <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - crew.slots[session.slot]}>
+        <PersonalStartsButton session={session} crew={crew} people={people} participations={participations} />
+        <WeeksButton session={within} crew={crew} />
+      </FitButton>
       {item ? (
         <Inspector key={item.id} session={session} item={item} people={people} participations={participations} />
       ) : (
@@ -176,10 +181,18 @@ function SessionScore({
   );
 }
 
-function FitButton({ session, crew, people, overSec }: { session: Session; crew: CrewEntry; people: PersonEntry[]; overSec: number }) {
+interface FitButtonProps {
+  session: Session;
+  crew: CrewEntry;
+  people: PersonEntry[];
+  overSec: number;
+  children: ReactNode;
+}
+
+function FitButton({ session, crew, people, overSec, children }: FitButtonProps) {
   const [open, setOpen] = useState(false);
   return (
-    <Box sx={{ mt: 0.5 }}>
+    <Box sx={{ mt: 0.5, display: "flex", gap: 1, flexWrap: "wrap" }}>
       <Button
         variant={overSec > 0 ? "contained" : "text"}
         color={overSec > 0 ? "warm" : "primary"}
@@ -189,7 +202,33 @@ function FitButton({ session, crew, people, overSec }: { session: Session; crew:
       >
         {overSec > 0 ? `${spanText(overSec)} over: fit it` : "Fit to a length"}
       </Button>
+      {children}
       {open && <FitDialog session={session} crew={crew} people={people} onClose={() => setOpen(false)} />}
     </Box>
+  );
+}
+
+function PersonalStartsButton(props: Omit<ComponentProps<typeof PersonalStartsDialog>, "onClose">) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button startIcon={<UserRoundCheck size={18} />} onClick={() => setOpen(true)}>
+        Personal starts
+      </Button>
+      {open && <PersonalStartsDialog {...props} onClose={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function WeeksButton({ session, crew }: { session: Session; crew: CrewEntry }) {
+  const [open, setOpen] = useState(false);
+  const { program } = useEdit();
+  return (
+    <>
+      <Button startIcon={<TrendingUp size={18} />} onClick={() => setOpen(true)}>
+        Weeks ahead
+      </Button>
+      {open && <WeeksDialog session={session} crew={crew} weeks={program.weeks} onClose={() => setOpen(false)} />}
+    </>
   );
 }

@@ -1,0 +1,143 @@
+/** One program, personal starts: who begins easier, leaves something out or stays lower, from the latest round; the trainer decides on each. */
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { useState } from "react";
+import { Link } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import { personalStarts, type PersonalStart } from "@kind-grip/core/program";
+import type { Participations } from "@kind-grip/core/safety";
+import { setPersonalForm, type Session } from "@kind-grip/core/session";
+import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { Empty } from "../parts/Empty";
+import { Loading } from "../parts/Loading";
+import { Toggle } from "../parts/Toggle";
+import { undone } from "./editor-state";
+import { useEdit } from "./use-editor";
+
+interface PersonalStartsDialogProps {
+  session: Session;
+  crew: CrewEntry;
+  people: PersonEntry[];
+  participations: Participations;
+  onClose(): void;
+}
+
+type Easier = Extract<PersonalStart, { kind: "easier" }>;
+const keyOf = ({ personId, itemId }: PersonalStart) => `${personId} ${itemId}`;
+
+export function PersonalStartsDialog({ session, crew, people, participations, onClose }: PersonalStartsDialogProps) {
+  const words = wordsIn();
+  const { changeSession } = useEdit();
+  const dispatch = useAppDispatch();
+  const rounds = serverApi.useRoundsQuery(crew.id);
+  const latest = rounds.data?.[0];
+  const records = serverApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
+  const waiting = !rounds.data || (latest && !records.data);
+  const starts = personalStarts(
+    session,
+    people.map(({ id }) => ({
+      personId: id,
+      record: records.data?.find(({ personId }) => personId === id)?.record,
+      participation: participations.get(id),
+    })),
+  );
+  const easier = starts.filter((start): start is Easier => start.kind === "easier");
+  const wanted = easier.filter((start) => !declined.has(keyOf(start)));
+  const apply = () => {
+    changeSession(
+      wanted.reduce((changed, { itemId, personId, formId }) => setPersonalForm(changed, itemId, personId, { formId }), session),
+    );
+    dispatch(
+      notify({
+        text: `${wanted.length} own ${wanted.length === 1 ? "form" : "forms"} set in ${session.name}.`,
+        undo: () => dispatch(undone()),
+      }),
+    );
+    onClose();
+  };
+  const why = (start: PersonalStart): string => {
+    switch (start.kind) {
+      case "easier":
+        return `${words.formName(start.movementId, start.formId).toLowerCase()}: ${words.label("side", start.side).toLowerCase()} ${words.label("region", start.region).toLowerCase()} felt, ${start.level} of 10`;
+      case "leftOut":
+        return "leaves it out until cleared";
+      case "weakerSide":
+        return `the ${start.side} hand is weaker and sets the load for both`;
+      case "cap":
+        return `stays at ${start.cap} of 10 or less`;
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="starts-title" maxWidth="md" fullWidth>
+      <DialogTitle id="starts-title">Personal starts in {session.name}</DialogTitle>
+      <DialogContent>
+        {waiting ? (
+          <Loading />
+        ) : starts.length === 0 ? (
+          <Empty
+            title={latest ? "Everybody starts alike" : "Nobody was measured yet"}
+            text={
+              latest
+                ? "Nothing that was measured or asked in the latest round calls for another start."
+                : "A baseline round tells who should start easier."
+            }
+          >
+            {!latest && (
+              <Button component={Link} to={`/crews/${crew.id}/baseline`} variant="contained">
+                Go to Baseline
+              </Button>
+            )}
+          </Empty>
+        ) : (
+          people
+            .filter(({ id }) => starts.some(({ personId }) => personId === id))
+            .map((person) => (
+              <Box
+                key={person.id}
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: { sm: "180px minmax(0, 1fr)" },
+                  columnGap: 2,
+                  py: 1,
+                  borderTop: "1px solid",
+                  borderColor: "line",
+                }}
+              >
+                <Typography sx={{ fontWeight: 750 }}>{person.name}</Typography>
+                <Box sx={{ display: "grid", gap: 0.5 }}>
+                  {starts
+                    .filter(({ personId }) => personId === person.id)
+                    .map((start) => (
+                      <Box key={`${keyOf(start)} ${start.kind}`} sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
+                        {start.kind === "easier" && (
+                          <Toggle
+                            label="Easier"
+                            pressed={!declined.has(keyOf(start))}
+                            onChange={(on) =>
+                              setDeclined(new Set(on ? [...declined].filter((key) => key !== keyOf(start)) : [...declined, keyOf(start)]))
+                            }
+                          />
+                        )}
+                        <Typography>
+                          <strong>{words.movementName(start.movementId)}</strong>, {why(start)}
+                        </Typography>
+                      </Box>
+                    ))}
+                </Box>
+              </Box>
+            ))
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>{easier.length > 0 ? "Leave it" : "Close"}</Button>
+        {easier.length > 0 && (
+          <Button variant="contained" disabled={wanted.length === 0} onClick={apply}>
+            Set {wanted.length} own {wanted.length === 1 ? "form" : "forms"}
+          </Button>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}

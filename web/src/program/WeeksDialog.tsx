@@ -1,0 +1,109 @@
+/** The weeks ahead if all goes well: one thing raised at a time, and where it will stop. */
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { wordsIn } from "@kind-grip/core/language";
+import { weeksAhead, type Week } from "@kind-grip/core/program";
+import { doseText, type Session } from "@kind-grip/core/session";
+import type { CrewEntry } from "../app/api";
+
+const LEAST_WEEKS = 4;
+
+export function WeeksDialog({ session, crew, weeks, onClose }: { session: Session; crew: CrewEntry; weeks: number; onClose(): void }) {
+  const words = wordsIn();
+  const count = Math.min(12, Math.max(LEAST_WEEKS, weeks));
+  const place = { settings: crew.settings, kit: crew.kit };
+  const text = (week: Week, movementId: string): string => {
+    switch (week.change) {
+      case "settling":
+        return doseText(week.dose);
+      case "asWritten":
+      case "dose":
+        return doseText(week.dose);
+      case "form":
+        return `${words.formName(movementId, week.formId)}${week.loadKg === null ? "" : ` ${week.loadKg} kg`}, ${doseText(week.dose)}`;
+      case "load":
+        return `${week.loadKg} kg, ${doseText(week.dose)}${week.large ? " (step over 10 %)" : ""}`;
+      case "none":
+        return week.stop ? stopText(week.stop) : "the same";
+    }
+  };
+  const stopText = (stop: NonNullable<Week["stop"]>): string => {
+    switch (stop.kind) {
+      case "top":
+        return "top of its ladder";
+      case "kit":
+        return `stops: needs ${stop.needs.map((kind) => words.label("kit", kind).toLowerCase()).join(" or ")}`;
+      case "place":
+        return `stops: needs ${stop.needs.map((setting) => words.label("setting", setting).toLowerCase()).join(" or ")}`;
+      case "noHeavier":
+        return `stops: nothing heavier than ${stop.loadKg} kg`;
+    }
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="weeks-title" maxWidth="lg" fullWidth>
+      <DialogTitle id="weeks-title">{session.name}: the weeks ahead</DialogTitle>
+      <DialogContent>
+        <Typography sx={{ color: "text.secondary", mb: 2, maxWidth: 760 }}>
+          If all goes well. A raise waits for the top of the dose in three runs in a row, effort at least one below the cap, and mornings
+          not raised.
+        </Typography>
+        <Box tabIndex={0} role="region" aria-label="Weeks" sx={{ overflowX: "auto" }}>
+          <Box
+            component="table"
+            sx={{
+              borderCollapse: "collapse",
+              "& th, & td": {
+                textAlign: "left",
+                p: 1,
+                borderBottom: "1px solid",
+                borderColor: "line",
+                verticalAlign: "top",
+                minWidth: 118,
+                fontSize: "0.95rem",
+              },
+              "& th:first-of-type": { minWidth: 160 },
+            }}
+          >
+            <thead>
+              <tr>
+                <th>Movement</th>
+                {Array.from({ length: count }, (_, i) => (
+                  <th key={i}>{i === 0 ? "1, settling in" : i + 1}</th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {session.items.map((item) => {
+                const list = weeksAhead(item, count, place);
+                return (
+                  <tr key={item.id}>
+                    <th scope="row">{words.movementName(item.movementId)}</th>
+                    {list.map((week, i) => {
+                      const raised = week.change === "dose" || week.change === "form" || week.change === "load";
+                      const again = week.change === "none" && list[i - 1]?.change === "none";
+                      return (
+                        <Box
+                          component="td"
+                          key={week.week}
+                          sx={{
+                            fontWeight: raised ? 700 : 500,
+                            color: week.change === "none" ? "text.secondary" : "text.primary",
+                            bgcolor: raised ? "primary.light" : "transparent",
+                          }}
+                        >
+                          {again ? "…" : text(week, item.movementId)}
+                        </Box>
+                      );
+                    })}
+                  </tr>
+                );
+              })}
+            </tbody>
+          </Box>
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
