@@ -109,7 +109,7 @@ function drawHalf(view: MapView, parts: readonly Part[], bones: Bones, look: Loo
 }
 
 /** Places nearer than this are moved apart along the arm, so that a finger can tell them from each other. */
-const APART = 34;
+const APART = 46;
 
 function apart(places: readonly MapPlace[]): MapPlace[] {
   const moved = [...places].sort((a, b) => a.y - b.y).map((place) => ({ ...place }));

@@ -54,9 +54,10 @@ export function weeksAhead(item: Item, weeks: number, place: Surroundings): Week
 /** Repetitions first, then the form, then the load; never two at once, and after a harder form or load the dose is the written one again. */
 function next(before: Week, item: Item, movement: Movement, { settings, kit }: Surroundings): Week {
   const now: Week = { ...before, week: before.week + 1, change: "none", large: undefined, stop: undefined };
+  // Getting ready gets ready; it is not what is raised.
+  if (movement.phase === "getReady") return { ...now, stop: { kind: "top" } };
   const raised = doseLadder(item.dose, true).filter(({ share }) => share > 1 && share <= MOST_RAISE)[0];
-  if (raised && JSON.stringify(before.dose) === JSON.stringify(item.dose) && movement.phase !== "getReady")
-    return { ...now, dose: raised.dose, change: "dose" };
+  if (raised && JSON.stringify(before.dose) === JSON.stringify(item.dose)) return { ...now, dose: raised.dose, change: "dose" };
   const rung = movement.forms.findIndex(({ id }) => id === before.formId);
   const above = movement.forms
     .slice(rung + 1)

@@ -228,7 +228,7 @@ function Fans({ record, before }: { record: BaselineRecord; before?: BaselineRec
                   <Box sx={{ display: "flex", justifyContent: side === "left" ? "flex-end" : "flex-start" }}>
                     <RangeFan motion={motion} side={side} {...angles[side]} before={before?.range[motion][side].active} />
                   </Box>
-                  <Typography sx={{ fontWeight: 750, color: `hand.${side}` }}>
+                  <Typography sx={{ fontWeight: 750 }}>
                     {angles[side].active === null ? "–" : `${side === "left" ? "L" : "R"} ${angles[side].active}°`}
                   </Typography>
                 </Box>

@@ -1,12 +1,15 @@
 /** Both hands and forearms with their regions: marked as strongly as asked for, each to be tapped. Drawn off the page's thread. */
 import { Box, ButtonBase } from "@mui/material";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useState, type MouseEvent } from "react";
 import { SKINS, type HandMap, type Look, type MapMark, type MapView } from "@kind-grip/core/figure";
 import { drawerFor } from "./drawer";
 
 /** A skin on which pale and full marks can be told apart. */
 const LOOK: Look = { skin: SKINS[1]!, hair: "short" };
 const NAMES: Readonly<Record<MapView, string>> = { palms: "Palm side", backs: "Back of the hands", shoulders: "Shoulders, from behind" };
+
+/** How far beside a place a tap still means it, in the picture's units. */
+const REACH = 60;
 
 interface HandMapPictureProps {
   view: MapView;
@@ -32,8 +35,19 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
     };
   }, [view, asked]);
   const aspect = view === "shoulders" ? "400 / 230" : "400 / 500";
+  // A finger need not hit the mark: the nearest place counts.
+  const pickNearest = (event: MouseEvent<HTMLElement>) => {
+    if (!map || event.target instanceof HTMLButtonElement) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const scale = map.width / box.width;
+    const away = ({ x, y }: { x: number; y: number }) =>
+      Math.hypot(x - (event.clientX - box.left) * scale, y - (event.clientY - box.top) * scale);
+    const nearest = [...map.places].sort((a, b) => away(a) - away(b))[0];
+    if (nearest && away(nearest) < REACH) onPick(nearest.side, nearest.region);
+  };
   return (
     <Box
+      onClick={pickNearest}
       role="group"
       aria-label={NAMES[view]}
       className="figure"
@@ -62,9 +76,9 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
                   position: "absolute",
                   left: `${(x / map.width) * 100}%`,
                   top: `${(y / map.height) * 100}%`,
-                  width: 34,
-                  height: 34,
-                  m: "-17px",
+                  width: 24,
+                  height: 24,
+                  m: "-12px",
                   borderRadius: "50%",
                   "&::after": {
                     content: '""',

@@ -26,7 +26,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
               }}
             >
               <Box sx={{ display: "flex", height: "100%", borderRadius: 1.5, overflow: "hidden" }}>
-                {strain.parts.map(({ of, adds }, i) => (
+                {strain.parts.map(({ of, adds }) => (
                   <Box
                     key={of.task.id}
                     component={onTask ? "button" : "div"}
@@ -37,7 +37,6 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                     sx={{
                       width: `${(adds / scale) * 100}%`,
                       bgcolor: `hand.${side}`,
-                      opacity: 1 - Math.min(0.6, i * 0.2),
                       color: "hand.on",
                       border: 0,
                       borderRight: "2px solid",

@@ -179,7 +179,7 @@ function TaskList({ tasks, day, chosen, onChoose }: { tasks: Task[]; day?: WorkD
                 {HAND_SIDES.map((side) => {
                   const { index } = taskStrain(task, side, min / 60 || 1);
                   return (
-                    <Box key={side} component="span" sx={{ color: `hand.${side}`, fontWeight: index > RAISED_STRAIN ? 800 : 600 }}>
+                    <Box key={side} component="span" sx={{ fontWeight: index > RAISED_STRAIN ? 800 : 500 }}>
                       {side === "left" ? "L" : "R"} {index.toFixed(1)}
                     </Box>
                   );
