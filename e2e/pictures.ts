@@ -19,8 +19,6 @@ type Picture = (page: Page, crew: (name: string) => Promise<string>) => Promise<
 
 const PICTURES: Record<string, Picture> = {
   today: (page) => goTo(page, "/today"),
-  crews: (page) => goTo(page, "/crews"),
-  people: async (page, crew) => goTo(page, `/crews/${await crew("Saltmarsh")}/people`),
   "held-out": async (page, crew) => goTo(page, `/crews/${await crew("Ridgeline")}/people/held-out`),
   work: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/work`);
@@ -48,16 +46,10 @@ const PICTURES: Record<string, Picture> = {
     await page.getByLabel("Roster file").setInputFiles(path.resolve(import.meta.dirname, "../web/public/sample-roster.csv"));
     await page.getByText("good rows").waitFor();
   },
-  "crew-settings": async (page, crew) => goTo(page, `/crews/${await crew("Saltmarsh")}/settings`),
   library: (page) => goTo(page, "/library"),
   movement: async (page) => {
     await goTo(page, "/library/palm-away");
     await page.waitForTimeout(1500);
-  },
-  coaching: async (page) => {
-    await goTo(page, "/library");
-    await page.getByRole("heading", { name: "For the work itself" }).evaluate((heading) => heading.scrollIntoView());
-    await page.waitForTimeout(2500);
   },
   studio: async (page) => {
     await goTo(page, "/library/studio");
@@ -109,12 +101,10 @@ const PICTURES: Record<string, Picture> = {
   },
   bench: (page) => goTo(page, "/bench/lever"),
   tape: (page) => goTo(page, "/bench/tape"),
-  runs: async (page, crew) => goTo(page, `/crews/${await crew("Tansy")}/runs`),
   progress: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Tansy")}/progress`);
     await page.locator(".main-svg").first().waitFor();
   },
-  practice: (page) => goTo(page, "/practice"),
 };
 
 /** @param index 0 is the newest */
