@@ -326,7 +326,8 @@ function Changes({ before, after }: { before: BaselineRecord; after: BaselineRec
       key={`${change.measure} ${change.side}`}
       sx={{
         display: "grid",
-        gridTemplateColumns: "26px 34px minmax(0, 1fr) minmax(0, 1.2fr)",
+        gridTemplateColumns: "26px 24px minmax(0, 1fr) minmax(0, 1.2fr)",
+        columnGap: 1.25,
         alignItems: "center",
         py: 0.5,
         borderTop: "1px solid",
