@@ -63,4 +63,7 @@ server.on("error", (error: NodeJS.ErrnoException) => {
   process.exit(1);
 });
 process.on("disconnect", () => process.exit(0));
+// A starter that was killed says nothing: it is noticed by who the parent is.
+const parent = process.ppid;
+setInterval(() => process.ppid !== parent && process.exit(0), 1000).unref();
 process.on("SIGTERM", () => process.exit(0));
