@@ -14,7 +14,6 @@ export function WeeksDialog({ session, crew, weeks, onClose }: { session: Sessio
   const text = (week: Week, movementId: string): string => {
     switch (week.change) {
       case "settling":
-        return doseText(week.dose);
       case "asWritten":
       case "dose":
         return doseText(week.dose);
