@@ -1,5 +1,5 @@
-/** Runs every check in order and adds up what passed. A check that breaks before it can count is one failure. */
-import { spawnSync } from "node:child_process";
+/** Runs every check, in two lanes side by side, and adds up what passed. A check that breaks before it can count is one failure. */
+import { spawn } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -7,18 +7,28 @@ import path from "node:path";
 const results = mkdtempSync(path.join(tmpdir(), "kind-grip-results-"));
 const totals = { passed: 0, failed: 0 };
 
+/** What a check prints is kept until it ends, so that two lanes do not talk into each other. */
 function run(title, command, args, env = {}) {
-  process.stdout.write(`\n── ${title}\n`);
-  const { status } = spawnSync(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
-  return status === 0;
+  return new Promise((resolve) => {
+    const started = Date.now();
+    const child = spawn(command, args, { stdio: ["ignore", "pipe", "pipe"], env: { ...process.env, ...env } });
+    const said = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on("data", (part) => said.push(part));
+    child.on("error", (error) => said.push(Buffer.from(String(error))));
+    child.on("close", (status) => {
+      const seconds = Math.round((Date.now() - started) / 1000);
+      process.stdout.write(`\n── ${title} (${seconds} s)\n${Buffer.concat(said).toString()}`);
+      resolve(status === 0);
+    });
+  });
 }
 
-function check(title, script) {
-  totals[run(title, "npm", ["run", "--silent", script]) ? "passed" : "failed"] += 1;
+async function check(title, script) {
+  totals[(await run(title, "npm", ["run", "--silent", script])) ? "passed" : "failed"] += 1;
 }
 
-function counted(title, script, file, env, read) {
-  const ok = run(title, "npm", ["run", "--silent", script], env);
+async function counted(title, script, file, env, read) {
+  const ok = await run(title, "npm", ["run", "--silent", script], env);
   let counts = { passed: 0, failed: 0 };
   try {
     counts = read(JSON.parse(readFileSync(file, "utf8")));
@@ -35,17 +45,27 @@ const jestCounts = ({ numPassedTests, numFailedTests, numFailedTestSuites }) => 
   failed: numFailedTests || numFailedTestSuites,
 });
 
-check("Types", "typecheck");
-check("Lint", "lint");
-check("Unused code and dependencies", "unused");
-counted("Unit tests", "test:unit", jest("unit"), { JEST_RESULTS: jest("unit") }, jestCounts);
-counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api") }, jestCounts);
-check("Build", "build");
 const journeys = path.join(results, "journeys.json");
-counted("Journeys in Chromium", "test:e2e", journeys, { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, ({ stats }) => ({
-  passed: stats.expected + stats.flaky,
-  failed: stats.unexpected,
-}));
+
+/** Journeys wait for a browser more than they compute: beside them there is room for everything else. */
+const lanes = [
+  async () => {
+    await check("Build", "build");
+    await counted("Journeys in Chromium", "test:e2e", journeys, { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, ({ stats }) => ({
+      passed: stats.expected + stats.flaky,
+      failed: stats.unexpected,
+    }));
+  },
+  async () => {
+    await check("Types", "typecheck");
+    await check("Lint", "lint");
+    await check("Unused code and dependencies", "unused");
+    await counted("Unit tests", "test:unit", jest("unit"), { JEST_RESULTS: jest("unit") }, jestCounts);
+    await counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api") }, jestCounts);
+  },
+];
+process.stdout.write("Types, lint, unit and API tests beside the journeys in Chromium; each is printed when it ends …\n");
+await Promise.all(lanes.map((lane) => lane()));
 
 rmSync(results, { recursive: true, force: true });
 process.stdout.write(`\n${totals.passed} passed, ${totals.failed} failed\n`);

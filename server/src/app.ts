@@ -107,7 +107,7 @@ export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info"
     },
     csrfProtection,
     async (request, _response, next) => {
-      const practiceId = request.session?.trainer?.practiceId;
+      const practiceId = request.session?.caller?.practiceId;
       if (practiceId) await readOwnMovements(db, practiceId);
       next();
     },

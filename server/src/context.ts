@@ -1,11 +1,11 @@
 /** What every subject of the server gets: the database and the time. */
-import type { Trainer } from "./auth/trainer";
+import type { Caller } from "./auth/caller";
 import type { Db } from "./db/connection";
 
 export interface AppContext {
   db: Db;
   /** The moment it is for a trainer's practice; demo practices live on a fixed day. */
-  now(trainer: Trainer): Promise<Date>;
+  now(caller: Caller): Promise<Date>;
 }
 
 /** The practice's clock: real time, or for a demo practice its own moment plus the time this server has been up. */

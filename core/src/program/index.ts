@@ -2,4 +2,4 @@
 export { MAX_SESSIONS, Program, programProblems, type ProgramProblem } from "./program";
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
 export { personalStarts, type Measured, type PersonalStart } from "./personal-starts";
-export { weeksAhead, type Week } from "./weeks-ahead";
+export { nextRaise, weeksAhead, type Present, type Surroundings, type Week } from "./weeks-ahead";

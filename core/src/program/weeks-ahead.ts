@@ -3,9 +3,9 @@
  * where it will stop. A plan to look at: whether somebody goes on is decided week by week from what they report.
  */
 import type { KitEntry } from "../crew";
-import { findMovement, misfitsOf, type KitKind, type Movement, type Setting } from "../library";
+import { findMovement, FORM_TIMINGS, misfitsOf, type KitKind, type Movement, type Setting } from "../library";
 import { firstLoadKg, SMALL_STEP } from "../load";
-import type { Dose, Item } from "../session";
+import { boutsOf, doseInForm, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
 
 /** The first week is done at about this share: people learn the shapes. Practice rule. */
@@ -31,6 +31,13 @@ export interface Week {
     | { kind: "noHeavier"; loadKg: number };
 }
 
+/** What somebody does of an item now. */
+export interface Present {
+  formId: string;
+  dose: Dose;
+  loadKg: number | null;
+}
+
 export interface Surroundings {
   settings: readonly Setting[];
   kit: readonly KitEntry[];
@@ -51,14 +58,33 @@ export function weeksAhead(item: Item, weeks: number, place: Surroundings): Week
   return list.slice(0, weeks);
 }
 
-/** Repetitions first, then the form, then the load; never two at once, and after a harder form or load the dose is the written one again. */
-function next(before: Week, item: Item, movement: Movement, { settings, kit }: Surroundings): Week {
-  const now: Week = { ...before, week: before.week + 1, change: "none", large: undefined, stop: undefined };
+function next(before: Week, item: Item, movement: Movement, place: Surroundings): Week {
+  const { next: present, change, stop, large } = nextRaise(item, before, place, movement);
+  return { week: before.week + 1, ...present, change, large: change === "load" ? large : undefined, stop };
+}
+
+/**
+ * The next step up from what is done now: repetitions first, then the form, then the load; never two at once, and after a harder form
+ * or load the dose is the written one again. A dose that was lowered comes back to the written one first.
+ * @param item as written in the program @param present what is done now
+ */
+export function nextRaise(
+  item: Item,
+  present: Present,
+  { settings, kit }: Surroundings,
+  movement: Movement | undefined = findMovement(item.movementId),
+): { next: Present; change: "dose" | "form" | "load" | "none"; stop?: Week["stop"]; large: boolean } {
+  const now: Present = { formId: present.formId, dose: present.dose, loadKg: present.loadKg };
+  const stopped = (stop: Week["stop"]) => ({ next: now, change: "none" as const, stop, large: false });
   // Getting ready gets ready; it is not what is raised.
-  if (movement.phase === "getReady") return { ...now, stop: { kind: "top" } };
+  if (!movement || movement.phase === "getReady") return stopped({ kind: "top" });
+  const doseIn = (formId: string, dose: Dose) => doseInForm(dose, FORM_TIMINGS.get(movement.id)?.get(formId));
+  const written = doseIn(now.formId, item.dose);
+  if (shareOf(now.dose, written) < 1 - 1e-9) return { next: { ...now, dose: written }, change: "dose", large: false };
   const raised = doseLadder(item.dose, true).filter(({ share }) => share > 1 && share <= MOST_RAISE)[0];
-  if (raised && JSON.stringify(before.dose) === JSON.stringify(item.dose)) return { ...now, dose: raised.dose, change: "dose" };
-  const rung = movement.forms.findIndex(({ id }) => id === before.formId);
+  if (raised && sameDose(now.dose, written))
+    return { next: { ...now, dose: doseIn(now.formId, raised.dose) }, change: "dose", large: false };
+  const rung = movement.forms.findIndex(({ id }) => id === now.formId);
   const above = movement.forms
     .slice(rung + 1)
     .map((form) => ({ form, misfits: misfitsOf(movement, form.id, { settings, kit: kit.map(({ kind }) => kind) }) }));
@@ -67,21 +93,29 @@ function next(before: Week, item: Item, movement: Movement, { settings, kit }: S
     ({ form, misfits }) => misfits.length === 0 && !(massesOf(form.kit, kit).length > 0 && firstOf(form.kit, kit) === 0),
   )?.form;
   if (harder) {
-    const loadKg = harder.kit.length > 0 && before.loadKg === null ? firstOf(harder.kit, kit) || null : before.loadKg;
-    return { ...now, formId: harder.id, dose: item.dose, loadKg, change: "form" };
+    const loadKg = harder.kit.length > 0 && now.loadKg === null ? firstOf(harder.kit, kit) || null : now.loadKg;
+    return { next: { formId: harder.id, dose: doseIn(harder.id, item.dose), loadKg }, change: "form", large: false };
   }
-  if (before.loadKg !== null) {
+  if (now.loadKg !== null) {
     const masses = massesOf([...movement.kit, ...movement.forms.flatMap((form) => form.kit)], kit);
-    const heavier = Math.min(...masses.filter((kg) => kg > before.loadKg! + 1e-9));
-    if (Number.isFinite(heavier))
-      return { ...now, loadKg: heavier, dose: item.dose, change: "load", large: heavier / before.loadKg - 1 > SMALL_STEP + 1e-9 };
-    return { ...now, stop: { kind: "noHeavier", loadKg: before.loadKg } };
+    const heavier = Math.min(...masses.filter((kg) => kg > now.loadKg! + 1e-9));
+    if (!Number.isFinite(heavier)) return stopped({ kind: "noHeavier", loadKg: now.loadKg });
+    return { next: { ...now, loadKg: heavier, dose: written }, change: "load", large: heavier / now.loadKg - 1 > SMALL_STEP + 1e-9 };
   }
   const misfit = above.flatMap(({ misfits }) => misfits)[0];
-  return {
-    ...now,
-    stop: misfit?.kind === "kit" ? { kind: "kit", needs: misfit.needs } : misfit ? { kind: "place", needs: misfit.needs } : { kind: "top" },
-  };
+  return stopped(
+    misfit?.kind === "kit" ? { kind: "kit", needs: misfit.needs } : misfit ? { kind: "place", needs: misfit.needs } : { kind: "top" },
+  );
+}
+
+function sameDose(a: Dose, b: Dose): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}
+
+/** Seconds under tension as a share of another dose's. */
+function shareOf(dose: Dose, of: Dose): number {
+  const tension = (each: Dose) => boutsOf(each).count * boutsOf(each).tensionSec;
+  return tension(of) === 0 ? 1 : tension(dose) / tension(of);
 }
 
 function massesOf(kinds: readonly KitKind[], kit: readonly KitEntry[]): number[] {

@@ -27,6 +27,7 @@ export function isMeant(scope: ItemScope, movement: Movement): boolean {
   const { worked, stretched, released } = movement.regions;
   const kit = [...movement.kit, ...movement.forms.flatMap((form) => form.kit)];
   return (
+    (scope.movements?.includes(movement.id) ?? false) ||
     (scope.phases?.includes(movement.phase) ?? false) ||
     (scope.regions?.some((region) => [...worked, ...stretched, ...released].includes(region)) ?? false) ||
     (scope.kit?.some((kind) => kit.includes(kind)) ?? false) ||

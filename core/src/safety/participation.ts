@@ -64,18 +64,20 @@ export function liftedPhases(holdId: string, clearances: readonly Clearance[], w
   return new Set(clearances.filter((each) => each.holdId === holdId && clearanceIsOn(each, when)).flatMap(({ allows }) => allows));
 }
 
-/** @param holds, clearances, symptoms of one person; symptoms of their latest answers */
+/** @param holds, clearances, symptoms of one person; symptoms of their latest answers @param paused movements a decision paused */
 export function participationOf(
   holds: readonly Hold[],
   clearances: readonly Clearance[],
   symptoms: readonly Pick<Symptom, "region" | "level">[],
   when: When,
+  paused: readonly string[] = [],
 ): Participation {
   const result: Participation = {
     ...FULL_PARTICIPATION,
     outOf: [],
     cappedRegions: [...new Set(symptoms.filter(({ level }) => level > 0).map(({ region }) => region))],
   };
+  if (paused.length > 0) result.outOf.push({ movements: [...paused] });
   for (const hold of holds) {
     if (!holdIsOn(hold, when)) continue;
     const lifted = liftedPhases(hold.id, clearances, when);

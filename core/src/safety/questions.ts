@@ -12,6 +12,8 @@ export interface ItemScope {
   regions?: readonly Region[];
   /** Is done with one of these. */
   kit?: readonly KitKind[];
+  /** One movement, by id. */
+  movements?: readonly string[];
   /** Puts body weight on the hands. */
   weightBearing?: boolean;
 }

@@ -38,7 +38,7 @@ export function setPersonalForm(session: Session, itemId: string, personId: stri
   const item = session.items.find((each) => each.id === itemId);
   if (!item) return session;
   const { [personId]: _before, ...others } = item.personal;
-  const same = !own || (own.formId === item.formId && !own.dose);
+  const same = !own || (own.formId === item.formId && !own.dose && (own.loadKg === undefined || own.loadKg === item.loadKg));
   return changeItem(session, itemId, { personal: same ? others : { ...others, [personId]: own } });
 }
 

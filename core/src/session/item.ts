@@ -10,8 +10,10 @@ export type Sides = v.InferOutput<typeof Sides>;
 export const FormId = v.pipe(v.string(), v.minLength(1), v.maxLength(40));
 export const MovementId = v.pipe(v.string(), v.minLength(1), v.maxLength(60));
 
-/** One person's own version of an item: an easier or harder form, and where needed a dose of their own. */
-export const PersonalForm = v.strictObject({ formId: FormId, dose: v.optional(Dose) });
+const LoadKg = v.pipe(v.number(), v.minValue(0.1, "must be 0.1 to 40 kg"), v.maxValue(40, "must be 0.1 to 40 kg"));
+
+/** One person's own version of an item: an easier or harder form, and where needed a dose or a load of their own; null is no load. */
+export const PersonalForm = v.strictObject({ formId: FormId, dose: v.optional(Dose), loadKg: v.optional(v.nullable(LoadKg)) });
 export type PersonalForm = v.InferOutput<typeof PersonalForm>;
 
 export const Item = v.strictObject({
@@ -23,7 +25,7 @@ export const Item = v.strictObject({
   /** Which hand begins when the sides take turns. */
   firstSide: v.optional(v.picklist(["left", "right"]), "left"),
   /** Mass in each hand, kg; only for movements that take kit. */
-  loadKg: v.optional(v.nullable(v.pipe(v.number(), v.minValue(0.1, "must be 0.1 to 40 kg"), v.maxValue(40, "must be 0.1 to 40 kg"))), null),
+  loadKg: v.optional(v.nullable(LoadKg), null),
   /** Bouts of this item and the next take turns: one works while the other's tissue rests. */
   pairedWithNext: v.optional(v.boolean(), false),
   /** Who does another form, by person id. */

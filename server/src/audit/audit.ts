@@ -3,7 +3,7 @@
  * Changes are written in the transaction that makes them. Readings within a quarter of an hour are one line with a count.
  */
 import { Op, type Transaction } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { AuditRow, AuditSubject } from "../db/models";
@@ -18,12 +18,12 @@ export interface AuditPlace {
 
 const ONE_READING_MS = 15 * 60_000;
 
-export async function noteChanged(db: Db, trainer: Trainer, at: Date, place: AuditPlace, transaction: Transaction): Promise<void> {
-  await db.models.Audit.create({ ...place, accountId: trainer.accountId, act: "changed", at, lastAt: at, times: 1 }, { transaction });
+export async function noteChanged(db: Db, caller: Caller, at: Date, place: AuditPlace, transaction: Transaction): Promise<void> {
+  await db.models.Audit.create({ ...place, accountId: caller.accountId, act: "changed", at, lastAt: at, times: 1 }, { transaction });
 }
 
-export async function noteSeen(db: Db, trainer: Trainer, at: Date, place: AuditPlace): Promise<void> {
-  const where = { ...place, accountId: trainer.accountId, act: "saw" as const };
+export async function noteSeen(db: Db, caller: Caller, at: Date, place: AuditPlace): Promise<void> {
+  const where = { ...place, accountId: caller.accountId, act: "saw" as const };
   const [counted] = await db.models.Audit.update(
     { lastAt: at, times: db.sequelize.literal("times + 1") as unknown as number },
     { where: { ...where, lastAt: { [Op.gt]: new Date(at.getTime() - ONE_READING_MS) } } },
@@ -40,8 +40,8 @@ export interface AuditAnswer {
 }
 
 /** The trail of a crew, newest first. */
-export async function auditOf(db: Db, trainer: Trainer, crewId: string, page: number): Promise<AuditAnswer> {
-  await crewOf(db, trainer, crewId);
+export async function auditOf(db: Db, caller: Caller, crewId: string, page: number): Promise<AuditAnswer> {
+  await crewOf(db, caller, crewId);
   const { count, rows } = await db.models.Audit.findAndCountAll({
     where: { crewId },
     order: [["id", "DESC"]],

@@ -16,13 +16,13 @@ describe("without a sign-in", () => {
   it("nothing is reachable but the sign-in itself", async () => {
     const agent = request.agent(test.app);
     const token = (await agent.get("/api/me")).body.csrfToken as string;
-    const guarded = test.app.declared.filter((route) => route.role !== "anyone");
+    const guarded = test.app.declared.filter((route) => route.roles !== "anyone");
     expect(guarded.length).toBeGreaterThan(25);
     for (const { method, path } of guarded) {
       const answer = await agent[method as "get"](filled(path)).set("x-csrf-token", token);
       expect([path, answer.status, answer.body.code]).toEqual([path, 401, "signedOut"]);
     }
-    expect(test.app.declared.filter((route) => route.role === "anyone").map((route) => route.path)).toEqual([
+    expect(test.app.declared.filter((route) => route.roles === "anyone").map((route) => route.path)).toEqual([
       "/api/me",
       "/api/sign-in",
       "/api/sign-out",

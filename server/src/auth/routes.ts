@@ -8,7 +8,6 @@ import type { Routes } from "../http/route";
 import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
 import { csrfToken } from "./session";
-import { trainerOf } from "./trainer";
 
 const SignIn = v.strictObject({
   email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.minLength(1, "is missing"), v.maxLength(160)),
@@ -21,11 +20,11 @@ const NewPassword = v.strictObject({
 
 export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   const me = async (request: Request) => {
-    const trainer = request.session.trainer;
+    const caller = request.session.caller;
     // Without a sign-in nothing else would notice that the records are away.
-    if (!trainer) await db.sequelize.authenticate();
-    const account = trainer && (await db.models.Account.findByPk(trainer.accountId));
-    const practice = trainer && (await db.models.Practice.findByPk(trainer.practiceId));
+    if (!caller) await db.sequelize.authenticate();
+    const account = caller && (await db.models.Account.findByPk(caller.accountId));
+    const practice = caller && (await db.models.Practice.findByPk(caller.practiceId));
     return {
       csrfToken: csrfToken(request),
       account:
@@ -35,7 +34,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
               email: account.get().email,
               practice: practice.get().name,
               demo: practice.get().demoNow !== null,
-              now: (await now(trainer)).toISOString(),
+              now: (await now(caller)).toISOString(),
             }
           : null,
     };
@@ -45,7 +44,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     method: "get",
     path: "/api/me",
     summary: "Who is signed in, and the token that every change must carry",
-    role: "anyone",
+    roles: "anyone",
     handle: ({ request }) => me(request),
   });
 
@@ -53,7 +52,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     method: "post",
     path: "/api/sign-in",
     summary: "Sign in as a trainer",
-    role: "anyone",
+    roles: "anyone",
     body: SignIn,
     async handle({ body, request }) {
       const at = new Date();
@@ -66,7 +65,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
       }
       await clearAttempts(db, body.email, at);
       await freshSession(request);
-      request.session.trainer = { accountId: account.id, practiceId: account.practiceId };
+      request.session.caller = { role: account.role, accountId: account.id, practiceId: account.practiceId };
       return me(request);
     },
   });
@@ -75,7 +74,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     method: "post",
     path: "/api/sign-out",
     summary: "Sign out",
-    role: "anyone",
+    roles: "anyone",
     async handle({ request, response }) {
       await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
       response.clearCookie("kind-grip");
@@ -88,8 +87,8 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     path: "/api/me/password",
     summary: "Change one's own password",
     body: NewPassword,
-    async handle({ body, request }) {
-      const { accountId } = trainerOf(request);
+    async handle({ body, caller }) {
+      const { accountId } = caller;
       const account = await db.models.Account.findByPk(accountId);
       if (!(await passwordMatches(account?.get().passwordHash, body.current)))
         throw new Problem(400, "invalid", "Some fields need another look.", [{ path: "current", message: "is not your password" }]);

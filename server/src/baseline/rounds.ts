@@ -4,7 +4,7 @@ import { holdsCalledFor } from "@kind-grip/core/safety";
 import { dateAt } from "@kind-grip/core/dayplan";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { BaselineRow, RoundRow } from "../db/models";
@@ -29,8 +29,8 @@ export interface RecordAnswer {
 }
 
 /** Newest first. How far each is, no answers. */
-export async function listRounds(db: Db, trainer: Trainer, crewId: string): Promise<RoundAnswer[]> {
-  await crewOf(db, trainer, crewId);
+export async function listRounds(db: Db, caller: Caller, crewId: string): Promise<RoundAnswer[]> {
+  await crewOf(db, caller, crewId);
   const rounds = await db.models.Round.findAll({
     where: { crewId },
     order: [
@@ -44,8 +44,8 @@ export async function listRounds(db: Db, trainer: Trainer, crewId: string): Prom
 }
 
 /** Making the same round twice makes it once. */
-export async function createRound(db: Db, trainer: Trainer, at: Date, crewId: string, id: string, name: string): Promise<RoundAnswer> {
-  const crew = await crewOf(db, trainer, crewId);
+export async function createRound(db: Db, caller: Caller, at: Date, crewId: string, id: string, name: string): Promise<RoundAnswer> {
+  const crew = await crewOf(db, caller, crewId);
   const startedOn = dateAt(at.getTime(), crew.detail.timeZone);
   const [row] = await db.models.Round.findOrCreate({ where: { id }, defaults: { id, crewId, name, startedOn, closedAt: null } });
   if (row.get().crewId !== crewId) throw new Problem(409, "taken", "This id belongs to another round.");
@@ -54,29 +54,29 @@ export async function createRound(db: Db, trainer: Trainer, at: Date, crewId: st
 
 export async function changeRound(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   roundId: string,
   change: { name: string; closed: boolean },
 ): Promise<RoundAnswer> {
-  const round = await roundOf(db, trainer, roundId);
+  const round = await roundOf(db, caller, roundId);
   await db.models.Round.update({ name: change.name, closedAt: change.closed ? (round.closedAt ?? at) : null }, { where: { id: roundId } });
-  return (await listRounds(db, trainer, round.crewId)).find(({ id }) => id === roundId)!;
+  return (await listRounds(db, caller, round.crewId)).find(({ id }) => id === roundId)!;
 }
 
 /** Only a round nothing was entered in can go. */
-export async function removeRound(db: Db, trainer: Trainer, roundId: string): Promise<void> {
-  await roundOf(db, trainer, roundId);
+export async function removeRound(db: Db, caller: Caller, roundId: string): Promise<void> {
+  await roundOf(db, caller, roundId);
   if ((await db.models.Baseline.count({ where: { roundId } })) > 0)
     throw new Problem(409, "hasRecords", "Something was entered in this round; it stays on record. Close it instead.");
   await db.models.Round.destroy({ where: { id: roundId } });
 }
 
 /** @throws Problem 404 for a round of a crew that is not the trainer's */
-export async function roundOf(db: Db, trainer: Trainer, roundId: string): Promise<RoundRow> {
+export async function roundOf(db: Db, caller: Caller, roundId: string): Promise<RoundRow> {
   const row = (await db.models.Round.findByPk(roundId))?.get({ plain: true });
   if (!row) throw notFound("round");
-  await crewOf(db, trainer, row.crewId).catch(() => {
+  await crewOf(db, caller, row.crewId).catch(() => {
     throw notFound("round");
   });
   return row;
@@ -93,16 +93,16 @@ export async function recordsOf(db: Db, roundId: string): Promise<RecordAnswer[]
  */
 export async function saveRecord(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   roundId: string,
   personId: string,
   version: number,
   record: BaselineRecord,
 ): Promise<RecordAnswer> {
-  const round = await roundOf(db, trainer, roundId);
+  const round = await roundOf(db, caller, roundId);
   return db.sequelize.transaction(async (transaction) => {
-    const crew = await lockCrew(db, trainer, round.crewId, transaction);
+    const crew = await lockCrew(db, caller, round.crewId, transaction);
     if (!(await db.models.Person.findOne({ where: { id: personId, crewId: round.crewId }, transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);
     const row = (await db.models.Baseline.findOne({ where: { roundId, personId }, transaction }))?.get({ plain: true });
@@ -124,8 +124,8 @@ export async function saveRecord(
     await db.models.Baseline.upsert(stored, { transaction });
     const saidBefore = row ? holdsCalledFor(row.document.safety, row.document.symptoms) : [];
     const said = holdsCalledFor(record.safety, record.symptoms).filter((question) => !saidBefore.includes(question));
-    await raiseHolds(db, trainer, at, crew, { personId, roundId }, said, transaction);
-    await noteParts(db, trainer, at, { crewId: crew.id, personId }, row?.document ?? emptyRecord(), record, transaction);
+    await raiseHolds(db, caller, at, crew, { personId, roundId }, said, transaction);
+    await noteParts(db, caller, at, { crewId: crew.id, personId }, row?.document ?? emptyRecord(), record, transaction);
     return recordAnswer(stored);
   });
 }
@@ -145,7 +145,7 @@ const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {
 /** Which parts were changed, never to what. */
 async function noteParts(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   place: { crewId: string; personId: string },
   before: BaselineRecord,
@@ -155,7 +155,7 @@ async function noteParts(
   const parts = (Object.keys(after) as (keyof BaselineRecord)[]).filter((part) => !same(before[part], after[part]));
   if (parts.length === 0) return;
   const what = [...new Set(parts.map((part) => PART_NAMES[part]))].join(", ");
-  await noteChanged(db, trainer, at, { ...place, subject: "baseline", what }, transaction);
+  await noteChanged(db, caller, at, { ...place, subject: "baseline", what }, transaction);
 }
 
 function same(a: unknown, b: unknown): boolean {

@@ -16,7 +16,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     path: "/api/crews/:crewId/rounds",
     summary: "Baseline rounds of a crew and how far they are, newest first",
     params: CrewParams,
-    handle: ({ trainer, params }) => listRounds(db, trainer, params.crewId),
+    handle: ({ caller, params }) => listRounds(db, caller, params.crewId),
   });
   routes.add({
     method: "post",
@@ -24,7 +24,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Begin a round",
     params: CrewParams,
     body: v.strictObject({ id: Id, name: NonEmptyText }),
-    handle: async ({ trainer, params, body }) => createRound(db, trainer, await now(trainer), params.crewId, body.id, body.name),
+    handle: async ({ caller, params, body }) => createRound(db, caller, await now(caller), params.crewId, body.id, body.name),
   });
   routes.add({
     method: "put",
@@ -32,23 +32,23 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Rename, close or open a round",
     params: RoundParams,
     body: v.strictObject({ name: NonEmptyText, closed: v.boolean() }),
-    handle: async ({ trainer, params, body }) => changeRound(db, trainer, await now(trainer), params.roundId, body),
+    handle: async ({ caller, params, body }) => changeRound(db, caller, await now(caller), params.roundId, body),
   });
   routes.add({
     method: "delete",
     path: "/api/rounds/:roundId",
     summary: "Remove a round nothing was entered in",
     params: RoundParams,
-    handle: ({ trainer, params }) => removeRound(db, trainer, params.roundId),
+    handle: ({ caller, params }) => removeRound(db, caller, params.roundId),
   });
   routes.add({
     method: "get",
     path: "/api/rounds/:roundId/records",
     summary: "The records of a round, whole",
     params: RoundParams,
-    async handle({ trainer, params }) {
-      const round = await roundOf(db, trainer, params.roundId);
-      await noteSeen(db, trainer, await now(trainer), {
+    async handle({ caller, params }) {
+      const round = await roundOf(db, caller, params.roundId);
+      await noteSeen(db, caller, await now(caller), {
         crewId: round.crewId,
         personId: null,
         subject: "baseline",
@@ -63,7 +63,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Store one person's record; what means stop holds them out at once",
     params: v.object({ roundId: Id, personId: Id }),
     body: v.strictObject({ version: Version, record: BaselineRecord }),
-    handle: async ({ trainer, params, body }) =>
-      saveRecord(db, trainer, await now(trainer), params.roundId, params.personId, body.version, body.record),
+    handle: async ({ caller, params, body }) =>
+      saveRecord(db, caller, await now(caller), params.roundId, params.personId, body.version, body.record),
   });
 }

@@ -1,7 +1,7 @@
 /** Crews of a trainer. Whoever is not their trainer is told they do not exist. */
 import type { Crew } from "@kind-grip/core/crew";
-import { Op, type Transaction } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import { Op, type FindOptions, type Transaction } from "sequelize";
+import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../db/models";
 import { notFound, stale } from "../http/problem";
@@ -13,32 +13,46 @@ export interface CrewListEntry extends CrewAnswer {
   programs: number;
 }
 
-/** @throws Problem 404 for an unknown, removed or foreign crew */
-export async function crewOf({ models }: Db, trainer: Trainer, crewId: string, transaction?: Transaction): Promise<CrewRow> {
-  const crew = await models.Crew.findOne({ where: { id: crewId, trainerId: trainer.accountId, removedAt: null }, transaction });
-  if (!crew) throw notFound("crew");
-  return crew.get({ plain: true });
+/** @throws Problem 404 for an unknown or removed crew, and for one that is not the caller's */
+export async function crewOf(db: Db, caller: Caller, crewId: string, transaction?: Transaction): Promise<CrewRow> {
+  return theirCrew(db, caller, crewId, { transaction });
 }
 
 /** The same, holding the crew's row until the transaction ends: changes of one crew's records take turns under it. */
-export async function lockCrew({ models }: Db, trainer: Trainer, crewId: string, transaction: Transaction): Promise<CrewRow> {
-  const crew = await models.Crew.findOne({
-    where: { id: crewId, trainerId: trainer.accountId, removedAt: null },
-    transaction,
-    lock: transaction.LOCK.UPDATE,
-  });
+export async function lockCrew(db: Db, caller: Caller, crewId: string, transaction: Transaction): Promise<CrewRow> {
+  return theirCrew(db, caller, crewId, { transaction, lock: transaction.LOCK.UPDATE });
+}
+
+/** A trainer's own crews, those a lead or an employer was given, and the one a member belongs to. */
+async function theirCrew({ models }: Db, caller: Caller, crewId: string, options: FindOptions): Promise<CrewRow> {
+  const crew = (await models.Crew.findOne({ where: { id: crewId, removedAt: null }, ...options }))?.get({ plain: true });
   if (!crew) throw notFound("crew");
-  return crew.get({ plain: true });
+  const theirs =
+    caller.role === "trainer"
+      ? crew.trainerId === caller.accountId
+      : caller.role === "member"
+        ? crew.id === caller.crewId
+        : (await models.CrewAccess.count({ where: { accountId: caller.accountId, crewId } })) > 0;
+  if (!theirs) throw notFound("crew");
+  return crew;
+}
+
+/** Every crew of the caller, by name. */
+async function theirCrews({ models }: Db, caller: Caller): Promise<CrewRow[]> {
+  const given =
+    caller.role === "trainer"
+      ? { trainerId: caller.accountId }
+      : { id: (await models.CrewAccess.findAll({ where: { accountId: caller.accountId } })).map((row) => row.get().crewId) };
+  return (await models.Crew.findAll({ where: { ...given, removedAt: null }, order: ["name"] })).map((crew) => crew.get({ plain: true }));
 }
 
 export function crewAnswer({ id, name, detail, version }: CrewRow): CrewAnswer {
   return { id, name, ...detail, version };
 }
 
-export async function listCrews({ models }: Db, trainer: Trainer): Promise<CrewListEntry[]> {
-  const crews = (await models.Crew.findAll({ where: { trainerId: trainer.accountId, removedAt: null }, order: ["name"] })).map((crew) =>
-    crew.get({ plain: true }),
-  );
+export async function listCrews(db: Db, caller: Caller): Promise<CrewListEntry[]> {
+  const crews = await theirCrews(db, caller);
+  const { models } = db;
   const crewId = { [Op.in]: crews.map((crew) => crew.id) };
   const [people, programs] = await Promise.all([
     models.Person.count({ where: { crewId, leftOn: null }, group: ["crewId"] }),
@@ -49,28 +63,28 @@ export async function listCrews({ models }: Db, trainer: Trainer): Promise<CrewL
 }
 
 /** Creating the same id twice answers the crew that is there: a repeated request changes nothing. */
-export async function createCrew(db: Db, trainer: Trainer, id: string, { name, ...detail }: Crew): Promise<CrewAnswer> {
+export async function createCrew(db: Db, caller: Caller, id: string, { name, ...detail }: Crew): Promise<CrewAnswer> {
   const [crew] = await db.models.Crew.findOrCreate({
     where: { id },
-    defaults: { id, trainerId: trainer.accountId, name, detail, version: 1, removedAt: null },
+    defaults: { id, trainerId: caller.accountId, name, detail, version: 1, removedAt: null },
   });
-  if (crew.get().trainerId !== trainer.accountId || crew.get().removedAt) throw notFound("crew");
+  if (crew.get().trainerId !== caller.accountId || crew.get().removedAt) throw notFound("crew");
   return crewAnswer((await crew.reload()).get({ plain: true }));
 }
 
-export async function changeCrew(db: Db, trainer: Trainer, id: string, version: number, { name, ...detail }: Crew): Promise<CrewAnswer> {
-  await crewOf(db, trainer, id);
+export async function changeCrew(db: Db, caller: Caller, id: string, version: number, { name, ...detail }: Crew): Promise<CrewAnswer> {
+  await crewOf(db, caller, id);
   const [changed] = await db.models.Crew.update({ name, detail, version: version + 1 }, { where: { id, version } });
-  const now = crewAnswer(await crewOf(db, trainer, id));
+  const now = crewAnswer(await crewOf(db, caller, id));
   if (changed === 0) throw stale(now);
   return now;
 }
 
 /** Removed crews keep their records; undoing brings everything back. */
-export async function setCrewRemoved(db: Db, trainer: Trainer, id: string, removed: boolean): Promise<void> {
+export async function setCrewRemoved(db: Db, caller: Caller, id: string, removed: boolean): Promise<void> {
   const [changed] = await db.models.Crew.update(
     { removedAt: removed ? new Date() : null },
-    { where: { id, trainerId: trainer.accountId } },
+    { where: { id, trainerId: caller.accountId } },
   );
-  if (changed === 0 && !(await db.models.Crew.findOne({ where: { id, trainerId: trainer.accountId } }))) throw notFound("crew");
+  if (changed === 0 && !(await db.models.Crew.findOne({ where: { id, trainerId: caller.accountId } }))) throw notFound("crew");
 }

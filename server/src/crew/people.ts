@@ -1,7 +1,7 @@
 /** The people of a crew. */
 import type { NewPerson, Person } from "@kind-grip/core/crew";
 import { type Transaction, UniqueConstraintError } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { PersonRow } from "../db/models";
 import { invalid, notFound, Problem, stale } from "../http/problem";
@@ -9,8 +9,8 @@ import { crewOf, lockCrew } from "./crews";
 
 export type PersonAnswer = Person & { id: string; version: number };
 
-export async function listPeople(db: Db, trainer: Trainer, crewId: string): Promise<PersonAnswer[]> {
-  await crewOf(db, trainer, crewId);
+export async function listPeople(db: Db, caller: Caller, crewId: string): Promise<PersonAnswer[]> {
+  await crewOf(db, caller, crewId);
   const people = await db.models.Person.findAll({ where: { crewId }, order: ["name", "id"] });
   return people.map((person) => answer(person.get({ plain: true })));
 }
@@ -20,9 +20,9 @@ export async function listPeople(db: Db, trainer: Trainer, crewId: string): Prom
  * request after a lost answer adds nobody twice.
  * @throws Problem 400 naming each row whose badge is taken
  */
-export async function addPeople(db: Db, trainer: Trainer, crewId: string, people: readonly NewPerson[]): Promise<PersonAnswer[]> {
+export async function addPeople(db: Db, caller: Caller, crewId: string, people: readonly NewPerson[]): Promise<PersonAnswer[]> {
   return db.sequelize.transaction(async (transaction) => {
-    await lockCrew(db, trainer, crewId, transaction);
+    await lockCrew(db, caller, crewId, transaction);
     const there = (await db.models.Person.findAll({ where: { crewId }, transaction })).map((person) => person.get({ plain: true }));
     const known = new Set(there.map((person) => person.id));
     const fresh = people.filter((person) => !known.has(person.id));
@@ -39,13 +39,13 @@ export async function addPeople(db: Db, trainer: Trainer, crewId: string, people
 
 export async function changePerson(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   crewId: string,
   personId: string,
   version: number,
   change: Person,
 ): Promise<PersonAnswer> {
-  await crewOf(db, trainer, crewId);
+  await crewOf(db, caller, crewId);
   const where = { id: personId, crewId };
   const [changed] = await db.models.Person.update({ ...change, version: version + 1 }, { where: { ...where, version } }).catch(
     (error: unknown) => {
@@ -62,8 +62,8 @@ export async function changePerson(
 }
 
 /** Only somebody without any run or record can be removed; everybody else leaves on a day and keeps their record. */
-export async function removePerson(db: Db, trainer: Trainer, crewId: string, personId: string): Promise<void> {
-  await crewOf(db, trainer, crewId);
+export async function removePerson(db: Db, caller: Caller, crewId: string, personId: string): Promise<void> {
+  await crewOf(db, caller, crewId);
   if ((await db.models.RunPerson.count({ where: { personId } })) > 0) {
     throw new Problem(409, "hasRuns", "This person is in the record of runs. Enter their last day instead; the record stays.");
   }

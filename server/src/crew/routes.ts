@@ -14,20 +14,20 @@ const PersonParams = v.object({ crewId: Id, personId: Id });
 export const MOST_PEOPLE_AT_ONCE = 5000;
 
 export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
-  routes.add({ method: "get", path: "/api/crews", summary: "The trainer's crews", handle: ({ trainer }) => listCrews(db, trainer) });
+  routes.add({ method: "get", path: "/api/crews", summary: "The trainer's crews", handle: ({ caller }) => listCrews(db, caller) });
   routes.add({
     method: "post",
     path: "/api/crews",
     summary: "Make a crew",
     body: v.strictObject({ id: Id, crew: Crew }),
-    handle: ({ trainer, body }) => createCrew(db, trainer, body.id, body.crew),
+    handle: ({ caller, body }) => createCrew(db, caller, body.id, body.crew),
   });
   routes.add({
     method: "get",
     path: "/api/crews/:crewId",
     summary: "One crew",
     params: CrewParams,
-    handle: async ({ trainer, params }) => crewAnswer(await crewOf(db, trainer, params.crewId)),
+    handle: async ({ caller, params }) => crewAnswer(await crewOf(db, caller, params.crewId)),
   });
   routes.add({
     method: "put",
@@ -35,21 +35,21 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
     summary: "Change a crew",
     params: CrewParams,
     body: v.strictObject({ version: Version, crew: Crew }),
-    handle: ({ trainer, params, body }) => changeCrew(db, trainer, params.crewId, body.version, body.crew),
+    handle: ({ caller, params, body }) => changeCrew(db, caller, params.crewId, body.version, body.crew),
   });
   routes.add({
     method: "delete",
     path: "/api/crews/:crewId",
     summary: "Remove a crew; its records stay",
     params: CrewParams,
-    handle: ({ trainer, params }) => setCrewRemoved(db, trainer, params.crewId, true),
+    handle: ({ caller, params }) => setCrewRemoved(db, caller, params.crewId, true),
   });
   routes.add({
     method: "post",
     path: "/api/crews/:crewId/restore",
     summary: "Bring a removed crew back",
     params: CrewParams,
-    handle: ({ trainer, params }) => setCrewRemoved(db, trainer, params.crewId, false),
+    handle: ({ caller, params }) => setCrewRemoved(db, caller, params.crewId, false),
   });
 
   routes.add({
@@ -57,7 +57,7 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/crews/:crewId/people",
     summary: "The people of a crew",
     params: CrewParams,
-    handle: ({ trainer, params }) => listPeople(db, trainer, params.crewId),
+    handle: ({ caller, params }) => listPeople(db, caller, params.crewId),
   });
   routes.add({
     method: "post",
@@ -72,7 +72,7 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
       ),
     }),
     bodyLimit: "2mb",
-    handle: ({ trainer, params, body }) => addPeople(db, trainer, params.crewId, body.people),
+    handle: ({ caller, params, body }) => addPeople(db, caller, params.crewId, body.people),
   });
   routes.add({
     method: "put",
@@ -80,14 +80,14 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
     summary: "Change a person",
     params: PersonParams,
     body: v.strictObject({ version: Version, person: Person }),
-    handle: ({ trainer, params, body }) => changePerson(db, trainer, params.crewId, params.personId, body.version, body.person),
+    handle: ({ caller, params, body }) => changePerson(db, caller, params.crewId, params.personId, body.version, body.person),
   });
   routes.add({
     method: "delete",
     path: "/api/crews/:crewId/people/:personId",
     summary: "Remove a person without runs",
     params: PersonParams,
-    handle: ({ trainer, params }) => removePerson(db, trainer, params.crewId, params.personId),
+    handle: ({ caller, params }) => removePerson(db, caller, params.crewId, params.personId),
   });
 
   routes.add({
@@ -95,9 +95,9 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/crews/:crewId/people.csv",
     summary: "The people of a crew as CSV",
     params: CrewParams,
-    async handle({ trainer, params, response }) {
-      const crew = await crewOf(db, trainer, params.crewId);
-      const people = await listPeople(db, trainer, params.crewId);
+    async handle({ caller, params, response }) {
+      const crew = await crewOf(db, caller, params.crewId);
+      const people = await listPeople(db, caller, params.crewId);
       const csv = writeCsv(
         ["name", "badge", "handedness", "startedOn", "leftOn"],
         people.map((person) => [person.name, person.badge, person.handedness, person.startedOn, person.leftOn]),

@@ -1,7 +1,7 @@
 /** A crew's week: which session starts when. Saved whole with a version, like a program. */
 import { addDays, type Placement } from "@kind-grip/core/dayplan";
 import { Op } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { PlacementRow } from "../db/models";
@@ -16,8 +16,8 @@ export interface WeekPlanAnswer {
   neighbours: Placement[];
 }
 
-export async function weekPlan(db: Db, trainer: Trainer, crewId: string, weekStart: string): Promise<WeekPlanAnswer> {
-  await crewOf(db, trainer, crewId);
+export async function weekPlan(db: Db, caller: Caller, crewId: string, weekStart: string): Promise<WeekPlanAnswer> {
+  await crewOf(db, caller, crewId);
   const plan = await db.models.WeekPlan.findOne({ where: { crewId, weekStart } });
   const around = [-7, 7].map((days) => addDays(weekStart, days));
   const rows = (
@@ -39,13 +39,13 @@ export async function weekPlan(db: Db, trainer: Trainer, crewId: string, weekSta
 /** Replaces the week's placements. @param version 0 for a week that was never planned */
 export async function saveWeekPlan(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   crewId: string,
   weekStart: string,
   version: number,
   placements: readonly Placement[],
 ): Promise<WeekPlanAnswer> {
-  await crewOf(db, trainer, crewId);
+  await crewOf(db, caller, crewId);
   refuseOutsideWeek(weekStart, placements);
   const saved = await db.sequelize.transaction(async (transaction) => {
     await db.models.WeekPlan.findOrCreate({ where: { crewId, weekStart }, defaults: { crewId, weekStart, version: 0 }, transaction });
@@ -59,7 +59,7 @@ export async function saveWeekPlan(
     );
     return true;
   });
-  const now = await weekPlan(db, trainer, crewId, weekStart);
+  const now = await weekPlan(db, caller, crewId, weekStart);
   if (!saved && !samePlacements(now.placements, placements)) throw stale(now);
   return now;
 }

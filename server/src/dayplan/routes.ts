@@ -30,14 +30,14 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
     method: "get",
     path: "/api/today",
     summary: "What runs today, for which crew",
-    handle: async ({ trainer }) => today(db, trainer, await now(trainer)),
+    handle: async ({ caller }) => today(db, caller, await now(caller)),
   });
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/plan/:weekStart",
     summary: "A crew's week",
     params: WeekParams,
-    handle: ({ trainer, params }) => weekPlan(db, trainer, params.crewId, params.weekStart),
+    handle: ({ caller, params }) => weekPlan(db, caller, params.crewId, params.weekStart),
   });
   routes.add({
     method: "put",
@@ -48,16 +48,16 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
       version: Version,
       placements: v.pipe(v.array(Placement), v.maxLength(200, "at most 200 placed sessions in a week")),
     }),
-    handle: ({ trainer, params, body }) => saveWeekPlan(db, trainer, params.crewId, params.weekStart, body.version, body.placements),
+    handle: ({ caller, params, body }) => saveWeekPlan(db, caller, params.crewId, params.weekStart, body.version, body.placements),
   });
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/calendar.ics",
     summary: "The crew's placed sessions as iCalendar",
     params: CrewParams,
-    async handle({ trainer, params, response }) {
-      const crew = await crewOf(db, trainer, params.crewId);
-      const at = await now(trainer);
+    async handle({ caller, params, response }) {
+      const crew = await crewOf(db, caller, params.crewId);
+      const at = await now(caller);
       const day = at.toISOString().slice(0, 10);
       const rows = await placementsBetween(
         db,
@@ -66,12 +66,12 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
         new Date(addDays(day, CALENDAR_DAYS.ahead)),
       );
       const participations = await participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at);
-      const programs = new Map((await listPrograms(db, trainer, crew.id)).map((each) => [each.id, each.program]));
+      const programs = new Map((await listPrograms(db, caller, crew.id)).map((each) => [each.id, each.program]));
       const entries = rows.flatMap((row) => {
         const session = programs.get(row.programId)?.sessions.find((each) => each.id === row.sessionId);
         return session ? [{ id: row.id, startsAt: row.startsAt, session: sessionWithin(session, participations) }] : [];
       });
-      const people = notHeldOut(await listPeople(db, trainer, crew.id), participations).filter((person) => !person.leftOn);
+      const people = notHeldOut(await listPeople(db, caller, crew.id), participations).filter((person) => !person.leftOn);
       sendFile(
         response,
         `${crew.name}.ics`,

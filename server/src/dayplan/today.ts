@@ -5,7 +5,7 @@ import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
 import { endsSoon, notHeldOut, questionOf, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { Op } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { listCrews, type CrewListEntry } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ClearanceRow, HoldRow, PersonRow } from "../db/models";
@@ -50,8 +50,8 @@ export interface TodayAnswer {
 }
 
 /** Every placement of the crews' local today, and night shifts that reach into it from yesterday. */
-export async function today(db: Db, trainer: Trainer, now: Date): Promise<TodayAnswer> {
-  const crews = await listCrews(db, trainer);
+export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAnswer> {
+  const crews = await listCrews(db, caller);
   const crewIds = crews.map((crew) => crew.id);
   const shifts = new Map(
     crews.map((crew) => [crew.id, shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(dateAt(now.getTime(), crew.timeZone), -1), 2)]),

@@ -5,8 +5,14 @@ import type { Db } from "./connection";
 import { wholePath } from "./migrations/0001-the-whole-path";
 import { ownMovements } from "./migrations/0002-own-movements";
 import { workAndBaseline } from "./migrations/0003-work-and-baseline";
+import { fromPlanToHabit } from "./migrations/0004-from-plan-to-habit";
 
-const MIGRATIONS = { "0001-the-whole-path": wholePath, "0002-own-movements": ownMovements, "0003-work-and-baseline": workAndBaseline };
+const MIGRATIONS = {
+  "0001-the-whole-path": wholePath,
+  "0002-own-movements": ownMovements,
+  "0003-work-and-baseline": workAndBaseline,
+  "0004-from-plan-to-habit": fromPlanToHabit,
+};
 
 /** Runs what has not run yet; returns the names. */
 export async function migrate({ sequelize }: Db): Promise<string[]> {

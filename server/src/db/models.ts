@@ -1,11 +1,14 @@
 /** The tables as Sequelize models. Columns that hold a whole document are JSON and pass a core schema on the way in. */
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew } from "@kind-grip/core/crew";
-import type { OwnMovement, Phase } from "@kind-grip/core/library";
+import type { PersonDay } from "@kind-grip/core/followup";
+import type { OwnMovement, Phase, Region } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
+import type { DecisionKind, PracticeSettings, Present, Response, ResponseThresholds, TellKind } from "@kind-grip/core/response";
 import type { RunRecord } from "@kind-grip/core/run";
 import type { QuestionId, Symptom } from "@kind-grip/core/safety";
 import type { Work } from "@kind-grip/core/strain";
+import type { Role } from "../auth/caller";
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequelize";
 
 export interface PracticeRow {
@@ -13,12 +16,15 @@ export interface PracticeRow {
   name: string;
   /** Demo practices live on a fixed day: the moment it is when the server starts. */
   demoNow: Date | null;
+  /** What the practice sets for itself; null while it uses the defaults. */
+  settings?: PracticeSettings | null;
+  settingsVersion?: number;
 }
 
 export interface AccountRow {
   id: string;
   practiceId: string;
-  role: "trainer";
+  role: Exclude<Role, "member">;
   email: string;
   name: string;
   passwordHash: string;
@@ -38,6 +44,8 @@ export interface CrewRow {
   detail: Omit<Crew, "name">;
   version: number;
   removedAt: Date | null;
+  /** What crew members sign in with; made with the first card. */
+  code?: string | null;
 }
 
 export interface PersonRow {
@@ -74,6 +82,9 @@ export interface PlacementRow {
   programId: string;
   sessionId: string;
   startsAt: Date;
+  /** Who of the crew; null for everybody. */
+  people?: string[] | null;
+  groupName?: string | null;
 }
 
 export interface RunRow {
@@ -89,6 +100,8 @@ export interface RunRow {
   endedAt: Date;
   plannedSec: number;
   doneSec: number;
+  /** Followed by one person on their own page, not led. */
+  alone?: boolean;
 }
 
 export interface RunPersonRow {
@@ -177,7 +190,7 @@ export interface ClearanceRow {
   withdrawnWhy: string | null;
 }
 
-export type AuditSubject = "baseline" | "hold" | "clearance" | "referral" | "export";
+export type AuditSubject = "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access";
 
 export interface AuditRow {
   id?: number;
@@ -193,6 +206,115 @@ export interface AuditRow {
   /** Readings soon after one another are one line, counted. */
   lastAt: Date;
   times: number;
+}
+
+export interface CrewAccessRow {
+  accountId: string;
+  crewId: string;
+}
+
+export interface MemberAccessRow {
+  personId: string;
+  crewId: string;
+  /** First part of the PIN: says who, is no secret. */
+  number: number;
+  pinHash: string;
+  cardHash: string;
+  issuedAt: Date;
+}
+
+export interface CheckInRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  day: string;
+  level: number;
+  regions: Region[];
+  tingling: boolean;
+  at: Date;
+}
+
+export interface TellRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  movementId: string | null;
+  kind: TellKind;
+  words: string | null;
+  at: Date;
+  seenAt: Date | null;
+  seenBy: string | null;
+}
+
+export interface DecisionRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  programId: string;
+  itemId: string;
+  movementId: string;
+  proposed: DecisionKind;
+  decided: DecisionKind;
+  why: string | null;
+  /** The proposal with its rules and figures, what the person did before, and the thresholds it was made with. */
+  response: Response;
+  was: Present;
+  settings: ResponseThresholds;
+  settingsVersion: number;
+  decidedBy: string;
+  decidedAt: Date;
+  /** A pause that was ended. */
+  resumedAt: Date | null;
+  resumedWhy: string | null;
+}
+
+/** What waits for a decision: written when runs and mornings come in, so that Today only counts. */
+export interface ProposalRow {
+  personId: string;
+  itemId: string;
+  crewId: string;
+  programId: string;
+  movementId: string;
+  kind: DecisionKind;
+  madeAt: Date;
+}
+
+export interface PersonDayRow extends PersonDay {
+  crewId: string;
+}
+
+export interface AbsenceRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  fromDay: string;
+  untilDay: string;
+}
+
+export interface CalendarLinkRow {
+  id: string;
+  crewId: string;
+  personId: string | null;
+  name: string;
+  tokenHash: string;
+  madeAt: Date;
+  withdrawnAt: Date | null;
+  lastReadAt: Date | null;
+}
+
+export interface MessageRow {
+  id: string;
+  practiceId: string;
+  crewId: string;
+  personId: string;
+  placementId: string | null;
+  text: string;
+  queuedAt: Date;
+  state: "waiting" | "sent" | "failed";
+  tries: number;
+  nextTryAt: Date;
+  sentAt: Date | null;
+  problem: string | null;
 }
 
 type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
@@ -216,6 +338,16 @@ export interface Models {
   Hold: Table<HoldRow>;
   Clearance: Table<ClearanceRow>;
   Audit: Table<AuditRow>;
+  CrewAccess: Table<CrewAccessRow>;
+  MemberAccess: Table<MemberAccessRow>;
+  CheckIn: Table<CheckInRow>;
+  Tell: Table<TellRow>;
+  Decision: Table<DecisionRow>;
+  Proposal: Table<ProposalRow>;
+  PersonDay: Table<PersonDayRow>;
+  Absence: Table<AbsenceRow>;
+  CalendarLink: Table<CalendarLinkRow>;
+  Message: Table<MessageRow>;
 }
 
 export function defineModels(sequelize: Sequelize): Models {
@@ -228,7 +360,7 @@ export function defineModels(sequelize: Sequelize): Models {
   const real = DataTypes.DOUBLE;
   const json = DataTypes.JSON;
   return {
-    Practice: sequelize.define("practices", { id, name: text, demoNow: moment }),
+    Practice: sequelize.define("practices", { id, name: text, demoNow: moment, settings: json, settingsVersion: whole }),
     Account: sequelize.define("accounts", { id, practiceId: uuid, role: text, email: text, name: text, passwordHash: text }),
     SignInAttempt: sequelize.define("sign_in_attempts", {
       id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
@@ -236,7 +368,7 @@ export function defineModels(sequelize: Sequelize): Models {
       address: text,
       at: moment,
     }),
-    Crew: sequelize.define("crews", { id, trainerId: uuid, name: text, detail: json, version: whole, removedAt: moment }),
+    Crew: sequelize.define("crews", { id, trainerId: uuid, name: text, detail: json, version: whole, removedAt: moment, code: text }),
     Person: sequelize.define("people", {
       id,
       crewId: uuid,
@@ -270,7 +402,16 @@ export function defineModels(sequelize: Sequelize): Models {
       weekStart: { type: day, primaryKey: true },
       version: whole,
     }),
-    Placement: sequelize.define("placements", { id, crewId: uuid, weekStart: day, programId: uuid, sessionId: uuid, startsAt: moment }),
+    Placement: sequelize.define("placements", {
+      id,
+      crewId: uuid,
+      weekStart: day,
+      programId: uuid,
+      sessionId: uuid,
+      startsAt: moment,
+      people: json,
+      groupName: text,
+    }),
     Run: sequelize.define("runs", {
       id,
       crewId: uuid,
@@ -284,6 +425,7 @@ export function defineModels(sequelize: Sequelize): Models {
       endedAt: moment,
       plannedSec: real,
       doneSec: real,
+      alone: DataTypes.BOOLEAN,
     }),
     RunPerson: sequelize.define("run_people", {
       runId: { type: uuid, primaryKey: true },
@@ -351,6 +493,101 @@ export function defineModels(sequelize: Sequelize): Models {
       at: moment,
       lastAt: moment,
       times: whole,
+    }),
+    CrewAccess: sequelize.define("crew_access", { accountId: { type: uuid, primaryKey: true }, crewId: { type: uuid, primaryKey: true } }),
+    MemberAccess: sequelize.define("member_access", {
+      personId: { type: uuid, primaryKey: true },
+      crewId: uuid,
+      number: whole,
+      pinHash: text,
+      cardHash: text,
+      issuedAt: moment,
+    }),
+    CheckIn: sequelize.define("check_ins", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      day,
+      level: whole,
+      regions: json,
+      tingling: DataTypes.BOOLEAN,
+      at: moment,
+    }),
+    Tell: sequelize.define("tells", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      movementId: text,
+      kind: text,
+      words: DataTypes.STRING(600),
+      at: moment,
+      seenAt: moment,
+      seenBy: uuid,
+    }),
+    Decision: sequelize.define("decisions", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      programId: uuid,
+      itemId: uuid,
+      movementId: text,
+      proposed: text,
+      decided: text,
+      why: DataTypes.STRING(600),
+      response: json,
+      was: json,
+      settings: json,
+      settingsVersion: whole,
+      decidedBy: uuid,
+      decidedAt: moment,
+      resumedAt: moment,
+      resumedWhy: DataTypes.STRING(600),
+    }),
+    Proposal: sequelize.define("proposals", {
+      personId: { type: uuid, primaryKey: true },
+      itemId: { type: uuid, primaryKey: true },
+      crewId: uuid,
+      programId: uuid,
+      movementId: text,
+      kind: text,
+      madeAt: moment,
+    }),
+    PersonDay: sequelize.define("person_days", {
+      personId: { type: uuid, primaryKey: true },
+      day: { type: day, primaryKey: true },
+      crewId: uuid,
+      itemsDue: whole,
+      itemsDone: whole,
+      doneSec: real,
+      runs: whole,
+      effortSum: whole,
+      efforts: whole,
+      marks: whole,
+    }),
+    Absence: sequelize.define("absences", { id, crewId: uuid, personId: uuid, fromDay: day, untilDay: day }),
+    CalendarLink: sequelize.define("calendar_links", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      name: text,
+      tokenHash: text,
+      madeAt: moment,
+      withdrawnAt: moment,
+      lastReadAt: moment,
+    }),
+    Message: sequelize.define("messages", {
+      id,
+      practiceId: uuid,
+      crewId: uuid,
+      personId: uuid,
+      placementId: uuid,
+      text: DataTypes.STRING(600),
+      queuedAt: moment,
+      state: text,
+      tries: whole,
+      nextTryAt: moment,
+      sentAt: moment,
+      problem: text,
     }),
   };
 }

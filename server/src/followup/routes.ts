@@ -35,9 +35,9 @@ export function addFollowUpRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Attendance and effort of a crew over the last days",
     params: CrewParams,
     query: Query,
-    async handle({ trainer, params, query }): Promise<ProgressAnswer> {
-      const crew = await crewOf(db, trainer, params.crewId);
-      const since = new Date((await now(trainer)).getTime() - query.days * 86_400_000);
+    async handle({ caller, params, query }): Promise<ProgressAnswer> {
+      const crew = await crewOf(db, caller, params.crewId);
+      const since = new Date((await now(caller)).getTime() - query.days * 86_400_000);
       const flat = await runRows(db, crew.id, since);
       const rows = flat.map((row) => ({
         personId: row.personId,

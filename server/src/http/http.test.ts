@@ -31,7 +31,7 @@ routes.add({
   method: "get",
   path: "/throws/:what",
   summary: "Throws",
-  role: "anyone",
+  roles: "anyone",
   params: v.object({ what: v.string() }),
   handle: async ({ params }) => thrown[params.what]!(),
 });
@@ -39,7 +39,7 @@ routes.add({
   method: "get",
   path: "/things/:thingId",
   summary: "By id",
-  role: "anyone",
+  roles: "anyone",
   params: v.object({ thingId: v.pipe(v.string(), v.uuid()) }),
   handle: async ({ params }) => params,
 });
@@ -47,13 +47,13 @@ routes.add({
   method: "post",
   path: "/things",
   summary: "Takes a body",
-  role: "anyone",
+  roles: "anyone",
   query: v.object({ page: v.optional(v.pipe(v.string(), v.regex(/^\d+$/, "must be a number")), "0") }),
   body: v.strictObject({ name: v.pipe(v.string("is missing"), v.minLength(1, "is missing")), count: v.number("must be a number") }),
   bodyLimit: "1kb",
   handle: async ({ body, query }) => ({ ...body, ...query }),
 });
-routes.add({ method: "delete", path: "/things", summary: "Answers nothing", role: "anyone", handle: async () => undefined });
+routes.add({ method: "delete", path: "/things", summary: "Answers nothing", roles: "anyone", handle: async () => undefined });
 const app = express().use(routes.router).use(errorHandler);
 
 it("is closed unless it says otherwise", async () => {

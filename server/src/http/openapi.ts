@@ -9,7 +9,7 @@ export function openApiOf(routes: readonly DeclaredRoute[]): object {
     const path = route.path.replace(/:(\w+)/g, "{$1}");
     (paths[path] ??= {})[route.method] = {
       summary: route.summary,
-      security: route.role === "anyone" ? [] : [{ session: [] }],
+      security: route.roles === "anyone" ? [] : [{ session: [] }],
       parameters: [...parametersOf(route.params, "path"), ...parametersOf(route.query, "query")],
       ...(route.body && { requestBody: { required: true, content: { "application/json": { schema: json(route.body) } } } }),
       responses: {

@@ -1,11 +1,11 @@
 /**
  * One way to declare a route: schemas for what comes in, who may call it, what it does. Validation, the role check and
- * the OpenAPI description all come from that one declaration. The default role is the trainer: nothing is open by mistake.
+ * the OpenAPI description all come from that one declaration. Trainers only unless it says otherwise: nothing is open by mistake.
  */
 import express, { type Request, type RequestHandler, type Response, type Router } from "express";
 import * as v from "valibot";
 import { issueText } from "@kind-grip/core/units";
-import { trainerOf, type Trainer } from "../auth/trainer";
+import { callerOf, type Caller, type Role } from "../auth/caller";
 import { invalid, notFound } from "./problem";
 
 type Schema = v.GenericSchema;
@@ -20,22 +20,22 @@ export interface RouteSpec<
   /** Express path, e.g. `/api/crews/:crewId`. */
   path: string;
   summary: string;
-  /** `anyone` needs no sign-in. */
-  role?: "trainer" | "anyone";
+  /** Who may call it; trainers only when left out. `anyone` needs no sign-in. */
+  roles?: readonly Role[] | "anyone";
   params?: P;
   query?: Q;
   body?: B;
   /** Larger bodies are refused with 413. */
   bodyLimit?: string;
   /** Returns the JSON answer; undefined for 204; or answers by itself through `response`. */
-  handle(call: { params: Out<P>; query: Out<Q>; body: Out<B>; trainer: Trainer; request: Request; response: Response }): Promise<unknown>;
+  handle(call: { params: Out<P>; query: Out<Q>; body: Out<B>; caller: Caller; request: Request; response: Response }): Promise<unknown>;
 }
 
 export interface DeclaredRoute {
   method: string;
   path: string;
   summary: string;
-  role: "trainer" | "anyone";
+  roles: readonly Role[] | "anyone";
   params?: Schema;
   query?: Schema;
   body?: Schema;
@@ -49,25 +49,25 @@ export class Routes {
   add<P extends Schema | undefined = undefined, Q extends Schema | undefined = undefined, B extends Schema | undefined = undefined>(
     spec: RouteSpec<P, Q, B>,
   ): void {
-    const role = spec.role ?? "trainer";
+    const roles = spec.roles ?? (["trainer"] as const);
     this.declared.push({
       method: spec.method,
       path: spec.path,
       summary: spec.summary,
-      role,
+      roles,
       params: spec.params,
       query: spec.query,
       body: spec.body,
     });
     const handlers: RequestHandler[] = spec.body ? [express.json({ limit: spec.bodyLimit ?? "256kb" })] : [];
     this.router[spec.method](spec.path, ...handlers, async (request, response) => {
-      const trainer = role === "trainer" ? trainerOf(request) : (undefined as unknown as Trainer);
+      const caller = roles === "anyone" ? (undefined as unknown as Caller) : callerOf(request, roles);
       const call = {
         params: parse(spec.params, request.params, "params") as Out<P>,
         query: parse(spec.query, request.query, "query") as Out<Q>,
         body: parse(spec.body, request.body, "") as Out<B>,
       };
-      const answer = await spec.handle({ ...call, trainer, request, response });
+      const answer = await spec.handle({ ...call, caller, request, response });
       if (response.headersSent) return;
       if (answer === undefined) response.status(204).end();
       else response.json(answer);

@@ -1,7 +1,7 @@
 /** A practice's own movements: stored whole, removed ones kept so that old programs can still be read. */
 import { knowOwnMovements, OWN_PREFIX, ownMovementProblems, type OwnMovement } from "@kind-grip/core/library";
 import { Op } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { OwnMovementRow } from "../db/models";
 import { invalid, notFound, stale } from "../http/problem";
@@ -21,8 +21,8 @@ const answer = ({ id, version, removedAt, document }: OwnMovementRow): OwnMoveme
 });
 
 /** Own movements, removed ones too: programs may still hold them. */
-export async function listOwnMovements(db: Db, trainer: Trainer): Promise<OwnMovementAnswer[]> {
-  const rows = await db.models.OwnMovement.findAll({ where: { practiceId: trainer.practiceId }, order: [["name", "ASC"]] });
+export async function listOwnMovements(db: Db, caller: Caller): Promise<OwnMovementAnswer[]> {
+  const rows = await db.models.OwnMovement.findAll({ where: { practiceId: caller.practiceId }, order: [["name", "ASC"]] });
   return rows.map((row) => answer(row.get({ plain: true })));
 }
 
@@ -53,7 +53,7 @@ export async function readOwnMovements(db: Db, practiceId: string): Promise<void
  */
 export async function storeOwnMovement(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   id: string,
   version: number,
   own: OwnMovement,
@@ -66,11 +66,11 @@ export async function storeOwnMovement(
     const now = { name: own.words.name, document: own, version: version + 1, changedAt: new Date(), removedAt: null };
     if (!found) {
       if (version !== 0) throw notFound("movement");
-      const made = await db.models.OwnMovement.create({ id, practiceId: trainer.practiceId, ...now }, { transaction });
+      const made = await db.models.OwnMovement.create({ id, practiceId: caller.practiceId, ...now }, { transaction });
       return answer(made.get({ plain: true }));
     }
     const before = found.get({ plain: true });
-    if (before.practiceId !== trainer.practiceId) throw notFound("movement");
+    if (before.practiceId !== caller.practiceId) throw notFound("movement");
     const sentTwice = before.version === version + 1 && JSON.stringify(before.document) === JSON.stringify(own);
     if (sentTwice) return answer(before);
     if (before.version !== version) throw stale(answer(before));
@@ -80,8 +80,8 @@ export async function storeOwnMovement(
 }
 
 /** Takes an own movement out of the library, or brings it back. Programs that hold it keep it. */
-export async function setOwnMovementRemoved(db: Db, trainer: Trainer, id: string, removed: boolean): Promise<OwnMovementAnswer> {
-  const found = await db.models.OwnMovement.findOne({ where: { id, practiceId: trainer.practiceId } });
+export async function setOwnMovementRemoved(db: Db, caller: Caller, id: string, removed: boolean): Promise<OwnMovementAnswer> {
+  const found = await db.models.OwnMovement.findOne({ where: { id, practiceId: caller.practiceId } });
   if (!found) throw notFound("movement");
   await found.update({ removedAt: removed ? new Date() : null, changedAt: new Date() });
   return answer(found.get({ plain: true }));

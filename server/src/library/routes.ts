@@ -18,7 +18,7 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     method: "get",
     path: "/api/movements",
     summary: "The practice's own movements, removed ones marked",
-    handle: ({ trainer }) => listOwnMovements(db, trainer),
+    handle: ({ caller }) => listOwnMovements(db, caller),
   });
   routes.add({
     method: "put",
@@ -26,7 +26,7 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     summary: "Store an own movement; 409 with the newer one when somebody else saved in between",
     params: MovementParams,
     body: v.strictObject({ version: VersionOrNew, own: OwnMovement }),
-    handle: ({ trainer, params, body }) => storeOwnMovement(db, trainer, params.movementId, body.version, body.own),
+    handle: ({ caller, params, body }) => storeOwnMovement(db, caller, params.movementId, body.version, body.own),
   });
   routes.add({
     method: "post",
@@ -35,10 +35,10 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     params: MovementParams,
     body: v.strictObject({ text: v.pipe(v.string("is missing"), v.maxLength(200_000, "is longer than a movement file can be")) }),
     bodyLimit: "512kb",
-    async handle({ trainer, params, body }) {
+    async handle({ caller, params, body }) {
       const read = readMovementFile(body.text, OWN_PREFIX + params.movementId);
       if (!read.own) throw new Problem(400, "invalid", "This file cannot be imported.", read.problems);
-      return storeOwnMovement(db, trainer, params.movementId, 0, read.own);
+      return storeOwnMovement(db, caller, params.movementId, 0, read.own);
     },
   });
   routes.add({
@@ -46,8 +46,8 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/movements/:movementId/file",
     summary: "An own movement as an open file (docs/formats/movement.md)",
     params: MovementParams,
-    async handle({ trainer, params, response }) {
-      const mine = (await listOwnMovements(db, trainer)).some(({ id }) => id === params.movementId);
+    async handle({ caller, params, response }) {
+      const mine = (await listOwnMovements(db, caller)).some(({ id }) => id === params.movementId);
       const own = findOwn(OWN_PREFIX + params.movementId);
       if (!mine || !own) throw notFound("movement");
       sendFile(response, `${own.words.name}.kind-grip-movement.json`, "application/json", JSON.stringify(writeMovementFile(own), null, 2));
@@ -58,13 +58,13 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/movements/:movementId",
     summary: "Take an own movement out of the library",
     params: MovementParams,
-    handle: ({ trainer, params }) => setOwnMovementRemoved(db, trainer, params.movementId, true),
+    handle: ({ caller, params }) => setOwnMovementRemoved(db, caller, params.movementId, true),
   });
   routes.add({
     method: "post",
     path: "/api/movements/:movementId/restore",
     summary: "Bring a removed own movement back",
     params: MovementParams,
-    handle: ({ trainer, params }) => setOwnMovementRemoved(db, trainer, params.movementId, false),
+    handle: ({ caller, params }) => setOwnMovementRemoved(db, caller, params.movementId, false),
   });
 }

@@ -10,8 +10,8 @@ export function addPracticeRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/practice",
     summary: "Rename the practice",
     body: v.strictObject({ name: NonEmptyText }),
-    async handle({ body, trainer }) {
-      await db.models.Practice.update({ name: body.name }, { where: { id: trainer.practiceId } });
+    async handle({ body, caller }) {
+      await db.models.Practice.update({ name: body.name }, { where: { id: caller.practiceId } });
       return { name: body.name };
     },
   });

@@ -2,7 +2,7 @@
 import { programProblems, type Program } from "@kind-grip/core/program";
 import { refusalOf } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ProgramRow } from "../db/models";
@@ -18,17 +18,17 @@ export interface ProgramAnswer {
   program: Program;
 }
 
-export async function listPrograms(db: Db, trainer: Trainer, crewId: string): Promise<ProgramAnswer[]> {
-  await crewOf(db, trainer, crewId);
+export async function listPrograms(db: Db, caller: Caller, crewId: string): Promise<ProgramAnswer[]> {
+  await crewOf(db, caller, crewId);
   const programs = await db.models.Program.findAll({ where: { crewId, removedAt: null }, order: [["changedAt", "DESC"]] });
   return programs.map((program) => answer(program.get({ plain: true })));
 }
 
 /** @throws Problem 404 for an unknown or foreign program; removed ones only with `removedToo` */
-export async function programOf(db: Db, trainer: Trainer, programId: string, removedToo = false): Promise<ProgramAnswer> {
+export async function programOf(db: Db, caller: Caller, programId: string, removedToo = false): Promise<ProgramAnswer> {
   const program = await db.models.Program.findByPk(programId);
   if (!program || (program.get().removedAt && !removedToo)) throw notFound("program");
-  await crewOf(db, trainer, program.get().crewId).catch(() => {
+  await crewOf(db, caller, program.get().crewId).catch(() => {
     throw notFound("program");
   });
   return answer(program.get({ plain: true }));
@@ -36,15 +36,15 @@ export async function programOf(db: Db, trainer: Trainer, programId: string, rem
 
 export async function createProgram(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   crewId: string,
   id: string,
   program: Program,
 ): Promise<ProgramAnswer> {
   return db.sequelize.transaction(async (transaction) => {
-    await crewOf(db, trainer, crewId, transaction);
-    await refuseProblems(db, trainer, at, crewId, program, undefined, transaction);
+    await crewOf(db, caller, crewId, transaction);
+    await refuseProblems(db, caller, at, crewId, program, undefined, transaction);
     const [row] = await db.models.Program.findOrCreate({
       where: { id },
       defaults: { id, crewId, name: program.name, document: program, version: 1, changedAt: new Date(), removedAt: null },
@@ -58,15 +58,15 @@ export async function createProgram(
 /** @param version the version the editor started from */
 export async function saveProgram(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   programId: string,
   version: number,
   program: Program,
 ): Promise<ProgramAnswer> {
-  const before = await programOf(db, trainer, programId);
+  const before = await programOf(db, caller, programId);
   return db.sequelize.transaction(async (transaction) => {
-    await refuseProblems(db, trainer, at, before.crewId, program, before.program, transaction);
+    await refuseProblems(db, caller, at, before.crewId, program, before.program, transaction);
     const [changed] = await db.models.Program.update(
       { name: program.name, document: program, version: version + 1, changedAt: new Date() },
       { where: { id: programId, version, removedAt: null }, transaction },
@@ -79,15 +79,15 @@ export async function saveProgram(
   });
 }
 
-export async function setProgramRemoved(db: Db, trainer: Trainer, programId: string, removed: boolean): Promise<void> {
-  await programOf(db, trainer, programId, true);
+export async function setProgramRemoved(db: Db, caller: Caller, programId: string, removed: boolean): Promise<void> {
+  await programOf(db, caller, programId, true);
   await db.models.Program.update({ removedAt: removed ? new Date() : null }, { where: { id: programId } });
 }
 
 /** What the schema cannot see: people who are not in the crew or held out of the item, another practice's own movements. */
 async function refuseProblems(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   crewId: string,
   program: Program,
@@ -111,12 +111,12 @@ async function refuseProblems(
   );
   const foreign = await foreignOwnMovements(
     db,
-    trainer.practiceId,
+    caller.practiceId,
     items.map(({ movementId }) => movementId),
   );
   for (const { movementId, path } of items)
     if (foreign.includes(movementId)) problems.push({ path, message: `the library has no movement "${movementId}"` });
-  problems.push(...(await heldOutProblems(db, trainer, at, crewId, program, before, transaction)));
+  problems.push(...(await heldOutProblems(db, caller, at, crewId, program, before, transaction)));
   if (problems.length > 0) throw invalid(problems);
 }
 
@@ -126,14 +126,14 @@ async function refuseProblems(
  */
 async function heldOutProblems(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   crewId: string,
   program: Program,
   before: Program | undefined,
   transaction: Transaction,
 ): Promise<{ path: string; message: string }[]> {
-  const crew = await crewOf(db, trainer, crewId, transaction);
+  const crew = await crewOf(db, caller, crewId, transaction);
   const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, at, transaction);
   const known = new Map(before?.sessions.flatMap((session) => session.items.map((item) => [item.id, item] as const)));
   return program.sessions.flatMap((session, s) =>

@@ -24,7 +24,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     path: "/api/crews/:crewId/programs",
     summary: "The programs of a crew, last changed first",
     params: CrewParams,
-    handle: ({ trainer, params }) => listPrograms(db, trainer, params.crewId),
+    handle: ({ caller, params }) => listPrograms(db, caller, params.crewId),
   });
   routes.add({
     method: "post",
@@ -33,7 +33,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     params: CrewParams,
     body: v.strictObject({ id: Id, program: Program }),
     bodyLimit: "1mb",
-    handle: async ({ trainer, params, body }) => createProgram(db, trainer, await now(trainer), params.crewId, body.id, body.program),
+    handle: async ({ caller, params, body }) => createProgram(db, caller, await now(caller), params.crewId, body.id, body.program),
   });
   routes.add({
     method: "post",
@@ -42,11 +42,11 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     params: CrewParams,
     body: v.strictObject({ id: Id, text: v.pipe(v.string("is missing"), v.maxLength(1_000_000, "is longer than a program file can be")) }),
     bodyLimit: "2mb",
-    async handle({ trainer, params, body }) {
-      await crewOf(db, trainer, params.crewId);
+    async handle({ caller, params, body }) {
+      await crewOf(db, caller, params.crewId);
       const read = readProgramFile(body.text, uuid);
       if (!read.program) throw new Problem(400, "invalid", "This file cannot be imported.", read.problems);
-      return createProgram(db, trainer, await now(trainer), params.crewId, body.id, read.program);
+      return createProgram(db, caller, await now(caller), params.crewId, body.id, read.program);
     },
   });
   routes.add({
@@ -54,7 +54,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     path: "/api/programs/:programId",
     summary: "One program",
     params: ProgramParams,
-    handle: ({ trainer, params }) => programOf(db, trainer, params.programId),
+    handle: ({ caller, params }) => programOf(db, caller, params.programId),
   });
   routes.add({
     method: "put",
@@ -63,21 +63,21 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     params: ProgramParams,
     body: v.strictObject({ version: Version, program: Program }),
     bodyLimit: "1mb",
-    handle: async ({ trainer, params, body }) => saveProgram(db, trainer, await now(trainer), params.programId, body.version, body.program),
+    handle: async ({ caller, params, body }) => saveProgram(db, caller, await now(caller), params.programId, body.version, body.program),
   });
   routes.add({
     method: "delete",
     path: "/api/programs/:programId",
     summary: "Remove a program",
     params: ProgramParams,
-    handle: ({ trainer, params }) => setProgramRemoved(db, trainer, params.programId, true),
+    handle: ({ caller, params }) => setProgramRemoved(db, caller, params.programId, true),
   });
   routes.add({
     method: "post",
     path: "/api/programs/:programId/restore",
     summary: "Bring a removed program back",
     params: ProgramParams,
-    handle: ({ trainer, params }) => setProgramRemoved(db, trainer, params.programId, false),
+    handle: ({ caller, params }) => setProgramRemoved(db, caller, params.programId, false),
   });
 
   routes.add({
@@ -85,8 +85,8 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     path: "/api/programs/:programId/file",
     summary: "The program as an open file (docs/formats/program.md)",
     params: ProgramParams,
-    async handle({ trainer, params, response }) {
-      const { program } = await programOf(db, trainer, params.programId);
+    async handle({ caller, params, response }) {
+      const { program } = await programOf(db, caller, params.programId);
       sendFile(response, `${program.name}.kind-grip.json`, "application/json", JSON.stringify(writeProgramFile(program), null, 2));
     },
   });
@@ -95,11 +95,11 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     path: "/api/programs/:programId/hand-out.pdf",
     summary: "The program on paper, one page a session",
     params: ProgramParams,
-    async handle({ trainer, params, response }) {
-      const { program, crewId } = await programOf(db, trainer, params.programId);
-      const crew = await crewOf(db, trainer, crewId);
-      const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(trainer));
-      const people = notHeldOut(await listPeople(db, trainer, crewId), participations);
+    async handle({ caller, params, response }) {
+      const { program, crewId } = await programOf(db, caller, params.programId);
+      const crew = await crewOf(db, caller, crewId);
+      const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(caller));
+      const people = notHeldOut(await listPeople(db, caller, crewId), participations);
       const within = { ...program, sessions: program.sessions.map((session) => sessionWithin(session, participations)) };
       sendFile(
         response,

@@ -21,14 +21,14 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     summary: "Runs of a crew, newest first, a page at a time",
     params: CrewParams,
     query: Page,
-    handle: ({ trainer, params, query }) => listRuns(db, trainer, params.crewId, query.page),
+    handle: ({ caller, params, query }) => listRuns(db, caller, params.crewId, query.page),
   });
   routes.add({
     method: "get",
     path: "/api/runs/:runId",
     summary: "One run, whole",
     params: RunParams,
-    handle: ({ trainer, params }) => runOf(db, trainer, params.runId),
+    handle: ({ caller, params }) => runOf(db, caller, params.runId),
   });
   routes.add({
     method: "put",
@@ -37,9 +37,9 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     params: RunParams,
     body: RunRecord,
     bodyLimit: "1mb",
-    async handle({ trainer, params, body }) {
+    async handle({ caller, params, body }) {
       if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
-      return storeRun(db, trainer, body);
+      return storeRun(db, caller, body);
     },
   });
   routes.add({
@@ -47,8 +47,8 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/crews/:crewId/runs.csv",
     summary: "Runs of a crew as CSV, one row a person and run",
     params: CrewParams,
-    async handle({ trainer, params, response }) {
-      const crew = await crewOf(db, trainer, params.crewId);
+    async handle({ caller, params, response }) {
+      const crew = await crewOf(db, caller, params.crewId);
       const rows = await runRows(db, crew.id);
       const csv = writeCsv(
         ["startedAt", "session", "slot", "plannedSec", "doneSec", "person", "badge", "present", "effort", "marks"],

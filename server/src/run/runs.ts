@@ -2,7 +2,7 @@
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { fn, col, literal } from "sequelize";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
@@ -14,9 +14,9 @@ import { participationsIn } from "../safety/participations";
  * @throws Problem 400 for people who are not in the crew; 409 when the id is another run's, and when somebody took part in what they
  * were held out of as the run began: the answer says of whom and what, so that it can be stored without
  */
-export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
+export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
   return db.sequelize.transaction(async (transaction) => {
-    const crew = await lockCrew(db, trainer, run.crewId, transaction);
+    const crew = await lockCrew(db, caller, run.crewId, transaction);
     const known = (await db.models.Run.findByPk(run.id, { transaction }))?.get();
     if (known && known.crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
     if (known) return { id: run.id, stored: "already" };
@@ -43,7 +43,7 @@ export async function storeRun(db: Db, trainer: Trainer, run: RunRecord): Promis
       {
         id: run.id,
         crewId: run.crewId,
-        ledBy: trainer.accountId,
+        ledBy: caller.accountId,
         programId: run.programId,
         placementId: run.placementId,
         sessionName: session.name,
@@ -107,11 +107,11 @@ const RUNS_PER_PAGE = 40;
 
 export async function listRuns(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   crewId: string,
   page: number,
 ): Promise<{ runs: RunSummary[]; total: number; pageSize: number }> {
-  await crewOf(db, trainer, crewId);
+  await crewOf(db, caller, crewId);
   const total = await db.models.Run.count({ where: { crewId } });
   const rows = (
     await db.models.Run.findAll({
@@ -163,11 +163,11 @@ export async function listRuns(
 }
 
 /** The whole record of one run. */
-export async function runOf(db: Db, trainer: Trainer, runId: string): Promise<RunRecord> {
+export async function runOf(db: Db, caller: Caller, runId: string): Promise<RunRecord> {
   const row = await db.models.Run.findByPk(runId);
   if (!row) throw notFound("run");
   const run = row.get({ plain: true });
-  await crewOf(db, trainer, run.crewId).catch(() => {
+  await crewOf(db, caller, run.crewId).catch(() => {
     throw notFound("run");
   });
   const [items, people] = await Promise.all([

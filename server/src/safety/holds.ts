@@ -3,7 +3,7 @@ import { dateAt } from "@kind-grip/core/dayplan";
 import { liftedPhases, questionOf, type NewClearance, type QuestionId } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { noteChanged } from "../audit/audit";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
@@ -19,8 +19,8 @@ export interface HeldOutAnswer {
 }
 
 /** Every hold and clearance of a crew, newest first, those that are over too. */
-export async function heldOut(db: Db, trainer: Trainer, crewId: string): Promise<HeldOutAnswer> {
-  await crewOf(db, trainer, crewId);
+export async function heldOut(db: Db, caller: Caller, crewId: string): Promise<HeldOutAnswer> {
+  await crewOf(db, caller, crewId);
   const [holds, clearances] = await Promise.all([
     db.models.Hold.findAll({ where: { crewId }, order: [["since", "DESC"]] }),
     db.models.Clearance.findAll({ where: { crewId }, order: [["enteredAt", "DESC"]] }),
@@ -38,7 +38,7 @@ export async function heldOut(db: Db, trainer: Trainer, crewId: string): Promise
  */
 export async function raiseHolds(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   crew: Pick<CrewRow, "id" | "detail">,
   person: { personId: string; roundId: string | null },
@@ -57,30 +57,30 @@ export async function raiseHolds(
   });
   for (const question of fresh) {
     await db.models.Hold.create({ id: uuid(), ...place, question, since: at, withdrawnAt: null, withdrawnWhy: null }, { transaction });
-    await noteChanged(db, trainer, at, { crewId: place.crewId, personId: place.personId, subject: "hold", what: "raised" }, transaction);
+    await noteChanged(db, caller, at, { crewId: place.crewId, personId: place.personId, subject: "hold", what: "raised" }, transaction);
   }
 }
 
 /** A hold a trainer enters without a round, e.g. after something said in a session. */
 export async function enterHold(
   db: Db,
-  trainer: Trainer,
+  caller: Caller,
   at: Date,
   crewId: string,
   hold: { personId: string; question: QuestionId },
 ): Promise<HeldOutAnswer> {
   await db.sequelize.transaction(async (transaction) => {
-    const crew = await lockCrew(db, trainer, crewId, transaction);
+    const crew = await lockCrew(db, caller, crewId, transaction);
     if (!(await db.models.Person.findOne({ where: { id: hold.personId, crewId }, transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);
-    await raiseHolds(db, trainer, at, crew, { personId: hold.personId, roundId: null }, [hold.question], transaction);
+    await raiseHolds(db, caller, at, crew, { personId: hold.personId, roundId: null }, [hold.question], transaction);
   });
-  return heldOut(db, trainer, crewId);
+  return heldOut(db, caller, crewId);
 }
 
 /** Ends a hold that was entered by mistake. A reason is asked for and kept. */
-export async function withdrawHold(db: Db, trainer: Trainer, at: Date, holdId: string, why: string): Promise<HeldOutAnswer> {
-  const hold = await holdOf(db, trainer, holdId);
+export async function withdrawHold(db: Db, caller: Caller, at: Date, holdId: string, why: string): Promise<HeldOutAnswer> {
+  const hold = await holdOf(db, caller, holdId);
   await db.sequelize.transaction(async (transaction) => {
     const [changed] = await db.models.Hold.update(
       { withdrawnAt: at, withdrawnWhy: why },
@@ -89,19 +89,19 @@ export async function withdrawHold(db: Db, trainer: Trainer, at: Date, holdId: s
     if (changed === 1)
       await noteChanged(
         db,
-        trainer,
+        caller,
         at,
         { crewId: hold.crewId, personId: hold.personId, subject: "hold", what: "withdrawn as a mistake" },
         transaction,
       );
   });
-  return heldOut(db, trainer, hold.crewId);
+  return heldOut(db, caller, hold.crewId);
 }
 
 /** Storing the same clearance twice stores it once. */
-export async function enterClearance(db: Db, trainer: Trainer, at: Date, crewId: string, clearance: NewClearance): Promise<HeldOutAnswer> {
+export async function enterClearance(db: Db, caller: Caller, at: Date, crewId: string, clearance: NewClearance): Promise<HeldOutAnswer> {
   await db.sequelize.transaction(async (transaction) => {
-    const crew = await lockCrew(db, trainer, crewId, transaction);
+    const crew = await lockCrew(db, caller, crewId, transaction);
     const hold = (await db.models.Hold.findOne({ where: { id: clearance.holdId, crewId }, transaction }))?.get({ plain: true });
     if (!hold || hold.withdrawnAt) throw invalid([{ path: "holdId", message: "is not a hold of this crew" }]);
     if (clearance.until < dateAt(at.getTime(), crew.detail.timeZone)) throw invalid([{ path: "until", message: "is over already" }]);
@@ -126,38 +126,38 @@ export async function enterClearance(db: Db, trainer: Trainer, at: Date, crewId:
       transaction,
     });
     if (row.get().holdId !== holdId) throw new Problem(409, "taken", "This id belongs to another clearance.");
-    if (isNew) await noteChanged(db, trainer, at, { crewId, personId: hold.personId, subject: "clearance", what: "entered" }, transaction);
+    if (isNew) await noteChanged(db, caller, at, { crewId, personId: hold.personId, subject: "clearance", what: "entered" }, transaction);
   });
-  return heldOut(db, trainer, crewId);
+  return heldOut(db, caller, crewId);
 }
 
-export async function withdrawClearance(db: Db, trainer: Trainer, at: Date, clearanceId: string, why: string): Promise<HeldOutAnswer> {
-  const clearance = await clearanceOf(db, trainer, clearanceId);
+export async function withdrawClearance(db: Db, caller: Caller, at: Date, clearanceId: string, why: string): Promise<HeldOutAnswer> {
+  const clearance = await clearanceOf(db, caller, clearanceId);
   await db.sequelize.transaction(async (transaction) => {
     const [changed] = await db.models.Clearance.update(
       { withdrawnAt: at, withdrawnWhy: why },
       { where: { id: clearanceId, withdrawnAt: null }, transaction },
     );
     const { crewId, personId } = clearance;
-    if (changed === 1) await noteChanged(db, trainer, at, { crewId, personId, subject: "clearance", what: "withdrawn" }, transaction);
+    if (changed === 1) await noteChanged(db, caller, at, { crewId, personId, subject: "clearance", what: "withdrawn" }, transaction);
   });
-  return heldOut(db, trainer, clearance.crewId);
+  return heldOut(db, caller, clearance.crewId);
 }
 
 /** A hold of one of the trainer's own crews. @throws Problem 404 */
-export async function holdOf(db: Db, trainer: Trainer, holdId: string): Promise<HoldRow> {
+export async function holdOf(db: Db, caller: Caller, holdId: string): Promise<HoldRow> {
   const row = await db.models.Hold.findByPk(holdId);
-  return ownRow(db, trainer, row?.get({ plain: true }), "hold");
+  return ownRow(db, caller, row?.get({ plain: true }), "hold");
 }
 
-async function clearanceOf(db: Db, trainer: Trainer, clearanceId: string): Promise<ClearanceRow> {
+async function clearanceOf(db: Db, caller: Caller, clearanceId: string): Promise<ClearanceRow> {
   const row = await db.models.Clearance.findByPk(clearanceId);
-  return ownRow(db, trainer, row?.get({ plain: true }), "clearance");
+  return ownRow(db, caller, row?.get({ plain: true }), "clearance");
 }
 
-async function ownRow<Row extends { crewId: string }>(db: Db, trainer: Trainer, row: Row | undefined, what: string): Promise<Row> {
+async function ownRow<Row extends { crewId: string }>(db: Db, caller: Caller, row: Row | undefined, what: string): Promise<Row> {
   if (!row) throw notFound(what);
-  await crewOf(db, trainer, row.crewId).catch(() => {
+  await crewOf(db, caller, row.crewId).catch(() => {
     throw notFound(what);
   });
   return row;

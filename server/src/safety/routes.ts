@@ -22,9 +22,9 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     path: "/api/crews/:crewId/participation",
     summary: "Who cannot do everything, and what; no health answers, no reasons",
     params: CrewParams,
-    async handle({ trainer, params }) {
-      const crew = await crewOf(db, trainer, params.crewId);
-      const people = await participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, await now(trainer));
+    async handle({ caller, params }) {
+      const crew = await crewOf(db, caller, params.crewId);
+      const people = await participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, await now(caller));
       return [...people].map(([personId, participation]) => ({ personId, ...participation }));
     },
   });
@@ -33,9 +33,9 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     path: "/api/crews/:crewId/held-out",
     summary: "Holds and clearances of a crew with their reasons",
     params: CrewParams,
-    async handle({ trainer, params }) {
-      const answer = await heldOut(db, trainer, params.crewId);
-      await noteSeen(db, trainer, await now(trainer), {
+    async handle({ caller, params }) {
+      const answer = await heldOut(db, caller, params.crewId);
+      await noteSeen(db, caller, await now(caller), {
         crewId: params.crewId,
         personId: null,
         subject: "hold",
@@ -50,7 +50,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Hold a person out, for one of the safety questions",
     params: CrewParams,
     body: v.strictObject({ personId: Id, question: v.picklist(QUESTION_IDS, "is not one of the safety questions") }),
-    handle: async ({ trainer, params, body }) => enterHold(db, trainer, await now(trainer), params.crewId, body),
+    handle: async ({ caller, params, body }) => enterHold(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
     method: "post",
@@ -58,7 +58,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "End a hold that was entered by mistake",
     params: v.object({ holdId: Id }),
     body: Why,
-    handle: async ({ trainer, params, body }) => withdrawHold(db, trainer, await now(trainer), params.holdId, body.why),
+    handle: async ({ caller, params, body }) => withdrawHold(db, caller, await now(caller), params.holdId, body.why),
   });
   routes.add({
     method: "post",
@@ -66,7 +66,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Enter a clinician's clearance",
     params: CrewParams,
     body: NewClearance,
-    handle: async ({ trainer, params, body }) => enterClearance(db, trainer, await now(trainer), params.crewId, body),
+    handle: async ({ caller, params, body }) => enterClearance(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
     method: "post",
@@ -74,17 +74,17 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Withdraw a clearance",
     params: v.object({ clearanceId: Id }),
     body: Why,
-    handle: async ({ trainer, params, body }) => withdrawClearance(db, trainer, await now(trainer), params.clearanceId, body.why),
+    handle: async ({ caller, params, body }) => withdrawClearance(db, caller, await now(caller), params.clearanceId, body.why),
   });
   routes.add({
     method: "get",
     path: "/api/holds/:holdId/referral.pdf",
     summary: "A referral note for the person: plain words, no diagnosis",
     params: v.object({ holdId: Id }),
-    async handle({ trainer, params, response }) {
-      const hold = await holdOf(db, trainer, params.holdId);
-      const at = await now(trainer);
-      await noteSeen(db, trainer, at, { crewId: hold.crewId, personId: hold.personId, subject: "referral", what: "referral note" });
+    async handle({ caller, params, response }) {
+      const hold = await holdOf(db, caller, params.holdId);
+      const at = await now(caller);
+      await noteSeen(db, caller, at, { crewId: hold.crewId, personId: hold.personId, subject: "referral", what: "referral note" });
       sendFile(response, "referral note.pdf", "application/pdf", await referralNote(db, hold, at));
     },
   });
@@ -94,6 +94,6 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Who saw or changed health answers of a crew, newest first, a page at a time",
     params: CrewParams,
     query: Page,
-    handle: ({ trainer, params, query }) => auditOf(db, trainer, params.crewId, query.page),
+    handle: ({ caller, params, query }) => auditOf(db, caller, params.crewId, query.page),
   });
 }

@@ -12,7 +12,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
     path: "/api/crews/:crewId/work",
     summary: "What the hands of a crew do in a shift",
     params: CrewParams,
-    handle: ({ trainer, params }) => workOf(db, trainer, params.crewId),
+    handle: ({ caller, params }) => workOf(db, caller, params.crewId),
   });
   routes.add({
     method: "put",
@@ -20,6 +20,6 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Save it; 400 for answers that contradict each other, 409 with the newer one when somebody else saved in between",
     params: CrewParams,
     body: v.strictObject({ version: Version, work: Work }),
-    handle: async ({ trainer, params, body }) => saveWork(db, trainer, await now(trainer), params.crewId, body.version, body.work),
+    handle: async ({ caller, params, body }) => saveWork(db, caller, await now(caller), params.crewId, body.version, body.work),
   });
 }

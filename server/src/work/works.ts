@@ -1,7 +1,7 @@
 /** The work of a crew: one document, saved whole with a version. */
 import { EMPTY_WORK, workProblems, type Work } from "@kind-grip/core/strain";
 import { longestWorkMin } from "@kind-grip/core/dayplan";
-import type { Trainer } from "../auth/trainer";
+import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { invalid, stale } from "../http/problem";
@@ -12,8 +12,8 @@ export interface WorkAnswer {
   work: Work;
 }
 
-export async function workOf(db: Db, trainer: Trainer, crewId: string): Promise<WorkAnswer> {
-  await crewOf(db, trainer, crewId);
+export async function workOf(db: Db, caller: Caller, crewId: string): Promise<WorkAnswer> {
+  await crewOf(db, caller, crewId);
   const row = (await db.models.Work.findByPk(crewId))?.get({ plain: true });
   return { crewId, version: row?.version ?? 0, work: row?.document ?? EMPTY_WORK };
 }
@@ -22,9 +22,9 @@ export async function workOf(db: Db, trainer: Trainer, crewId: string): Promise<
  * @param version the one last seen; 0 for work never described
  * @throws Problem 400 for contradictory answers and people of other crews, 409 when somebody else saved in between
  */
-export async function saveWork(db: Db, trainer: Trainer, at: Date, crewId: string, version: number, work: Work): Promise<WorkAnswer> {
+export async function saveWork(db: Db, caller: Caller, at: Date, crewId: string, version: number, work: Work): Promise<WorkAnswer> {
   return db.sequelize.transaction(async (transaction) => {
-    const crew = await lockCrew(db, trainer, crewId, transaction);
+    const crew = await lockCrew(db, caller, crewId, transaction);
     const problems = workProblems(work, longestWorkMin(crew.detail.shiftPattern));
     const there = new Set(
       (await db.models.Person.findAll({ where: { crewId }, attributes: ["id"], transaction })).map((person) => person.get().id),

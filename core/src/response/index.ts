@@ -1,0 +1,9 @@
+/** Responding: a person's runs, marks and mornings turned into progress, hold, ease, or pause and refer. */
+export { CheckIn } from "./check-in";
+export { DECISION_KINDS, NewDecision } from "./decision";
+export type { DecisionKind, Fired, ItemFacts, ItemRun, Morning, Present, Response } from "./facts";
+export { respond } from "./respond";
+export { changeText, DECISION_WORDS, firedText } from "./response-text";
+export { ResponseThresholds, USUAL_THRESHOLDS } from "./thresholds";
+export { PracticeSettings, USUAL_SETTINGS } from "./practice-settings";
+export { Tell, TELL_KINDS, TellKind } from "./tell";

@@ -1,0 +1,230 @@
+import * as v from "valibot";
+import { DEFAULT_STYLE, easierForm, movementOf, newItem } from "../library";
+import { FULL_PARTICIPATION } from "../safety";
+import { sampleId } from "../session/sample";
+import { wordsIn } from "../language";
+import {
+  changeText,
+  CheckIn,
+  firedText,
+  respond,
+  ResponseThresholds,
+  USUAL_THRESHOLDS,
+  type ItemFacts,
+  type ItemRun,
+  type Morning,
+} from ".";
+
+const stretch = movementOf("palm-away");
+const item = (movementId = "palm-away", change: object = {}) => ({
+  ...newItem(movementOf(movementId), DEFAULT_STYLE, sampleId()),
+  ...change,
+});
+const day = (n: number) => `2026-03-${String(n).padStart(2, "0")}`;
+const run = (n: number, change: Partial<ItemRun> = {}): ItemRun => ({ day: day(n), status: "done", effort: 1, marks: [], ...change });
+const morning = (n: number, level: number, change: Partial<Morning> = {}): Morning => ({
+  day: day(n),
+  level,
+  regions: [],
+  tingling: false,
+  ...change,
+});
+const facts = (change: Partial<ItemFacts> = {}): ItemFacts => {
+  const written = change.item ?? item();
+  return {
+    today: day(20),
+    item: written,
+    present: { formId: written.formId, dose: written.dose, loadKg: written.loadKg },
+    since: day(2),
+    eased: false,
+    runs: [],
+    due: 0,
+    done: 0,
+    mornings: [],
+    usualLevel: 1,
+    startLevel: null,
+    participation: FULL_PARTICIPATION,
+    place: { settings: ["any", "table", "wall", "floor"], kit: [{ kind: "dumbbell", massKg: 1, count: 10 }] },
+    ...change,
+  };
+};
+const kindOf = (change: Partial<ItemFacts>) => respond(facts(change))?.kind;
+const ruleOf = (change: Partial<ItemFacts>) => respond(facts(change))?.fired.map(({ rule }) => rule);
+const three = (change: Partial<ItemRun> = {}) => [run(3, change), run(4, change), run(5, change)];
+
+describe("nothing is decided", () => {
+  it("for somebody held out, or out of the item, or for a movement nobody knows", () => {
+    expect(respond(facts({ participation: { ...FULL_PARTICIPATION, heldOut: true } }))).toBeUndefined();
+    expect(respond(facts({ participation: { ...FULL_PARTICIPATION, outOf: [{ phases: ["stretch"] }] } }))).toBeUndefined();
+    expect(respond(facts({ participation: { ...FULL_PARTICIPATION, outOf: [{ movements: ["palm-away"] }] } }))).toBeUndefined();
+    expect(respond(facts({ item: { ...item(), movementId: "gone" } }))).toBeUndefined();
+  });
+});
+
+describe("progress", () => {
+  it.each([
+    ["three clean runs", three(), [], "progress"],
+    ["two", three().slice(1), [], "hold"],
+    ["effort 1 below the cap of 3", three({ effort: 2 }), [], "progress"],
+    ["effort at the cap", three({ effort: 3 }), [], "hold"],
+    ["an effort not answered", [run(3), run(4, { effort: null }), run(5)], [], "hold"],
+    ["one done in part", [run(3), run(4), run(5, { status: "part" })], [], "hold"],
+    ["one marked", [run(3), run(4, { marks: ["tooMuch"] }), run(5)], [], "hold"],
+    ["one marked, then three clean", [run(3, { marks: ["elsewhere"] }), run(4), run(5), run(6)], [], "progress"],
+    ["a morning at the usual level", three(), [morning(5, 1)], "progress"],
+    ["a morning one above it, on the third day", three(), [morning(5, 2)], "hold"],
+  ] as const)("%s", (_, runs, mornings, kind) => expect(kindOf({ runs, mornings })).toBe(kind));
+
+  it("does not look at mornings before the three runs", () => {
+    expect(kindOf({ runs: [run(10), run(11), run(12)], mornings: [morning(3, 2), morning(12, 1)] })).toBe("progress");
+  });
+  it("raises one thing, and says which", () => {
+    const { raised, next } = respond(facts({ runs: three() }))!;
+    expect(raised).toBe("dose");
+    expect(next!.formId).toBe(facts().present.formId);
+    const lift = item("lift-palm-down", { formId: "load", loadKg: 1 });
+    const top = respond(facts({ item: lift, runs: three() }))!;
+    expect([top.raised, top.next!.loadKg]).toEqual(["dose", 1]);
+  });
+  it("at the top of a ladder it holds, and says why", () => {
+    const ready = item("shake-out");
+    expect(ruleOf({ item: ready, runs: three({ effort: 0 }) })).toEqual(["atTheTop"]);
+  });
+});
+
+describe("mornings", () => {
+  it.each([
+    ["up by 2 on day 4: expected", { mornings: [morning(6, 3)] }, "hold", "settling"],
+    ["up by 3 on day 4", { mornings: [morning(6, 4)] }, "ease", "morningRaised"],
+    ["up by 1 on day 5", { mornings: [morning(7, 2)] }, "ease", "morningRaised"],
+    ["not up on day 5", { mornings: [morning(7, 1)] }, "hold", "notYet"],
+    ["up on day 5, settled on day 6", { mornings: [morning(7, 3), morning(8, 1)] }, "hold", "notYet"],
+    ["raised again on the eased form", { eased: true, mornings: [morning(3, 2)] }, "pauseAndRefer", "morningRaised"],
+    ["quiet on the eased form", { eased: true, mornings: [morning(3, 1)] }, "hold", "notYet"],
+    ["felt somewhere the item does not touch", { mornings: [morning(7, 6, { regions: ["shoulderNeck"] })] }, "hold", "notYet"],
+    ["felt where it does", { mornings: [morning(7, 6, { regions: [stretch.regions.stretched[0]!] })] }, "ease", "morningRaised"],
+  ] as const)("%s", (_, change, kind, rule) => {
+    expect([kindOf(change), ruleOf(change)]).toEqual([kind, [rule]]);
+  });
+});
+
+describe("no better", () => {
+  const stuck = {
+    startLevel: 4,
+    usualLevel: 4,
+    since: day(2),
+    today: day(9),
+    due: 10,
+    done: 7,
+    mornings: [5, 6, 7].map((n) => morning(n, 4)),
+  };
+  it.each([
+    ["after 7 days with 70 % done", {}, "pauseAndRefer"],
+    ["after 6 days", { today: day(8) }, "hold"],
+    ["with 69 % done", { due: 100, done: 69 }, "hold"],
+    ["better by a point", { mornings: [5, 6, 7].map((n) => morning(n, 3)) }, "hold"],
+    ["better by less than a point", { mornings: [morning(5, 4), morning(6, 3), morning(7, 3)] }, "pauseAndRefer"],
+    ["with two mornings answered", { mornings: [morning(6, 4), morning(7, 4)] }, "hold"],
+    ["when nothing was felt at the start", { startLevel: null }, "hold"],
+    ["with nothing due", { due: 0, done: 0 }, "hold"],
+  ] as const)("%s", (_, change, kind) => expect(kindOf({ ...stuck, ...change })).toBe(kind));
+});
+
+describe("marks and effort", () => {
+  it.each([
+    ["tingling once", { runs: [run(3, { marks: ["tingling"] })] }, "ease", "tingling"],
+    ["tingling in the morning", { mornings: [morning(3, 0, { tingling: true })] }, "ease", "tingling"],
+    ["tingling that stayed after easing", { eased: true, runs: [run(3, { marks: ["tingling"] })] }, "pauseAndRefer", "tingling"],
+    ["stopped early", { runs: [run(3, { marks: ["stopped"] })] }, "ease", "stoppedEarly"],
+    ["stopped again after easing", { eased: true, runs: [run(3, { marks: ["stopped"] })] }, "pauseAndRefer", "stoppedEarly"],
+    ["too much once in three runs", { runs: [run(3, { marks: ["tooMuch"] }), run(4), run(5)] }, "hold", "notYet"],
+    ["too much twice in three", { runs: [run(3, { marks: ["tooMuch"] }), run(4), run(5, { marks: ["tooMuch"] })] }, "ease", "tooMuch"],
+    [
+      "too much twice in four",
+      { runs: [run(3, { marks: ["tooMuch"] }), run(4), run(5), run(6, { marks: ["tooMuch"] })] },
+      "hold",
+      "notYet",
+    ],
+    ["over the cap of 3 once", { runs: [run(3), run(4, { effort: 4 })] }, "hold", "notYet"],
+    ["over the cap twice in a row", { runs: [run(3, { effort: 4 }), run(4, { effort: 4 })] }, "ease", "tooMuch"],
+    ["at the cap twice in a row", { runs: [run(3, { effort: 3 }), run(4, { effort: 3 })] }, "hold", "notYet"],
+    ["felt elsewhere", { runs: [run(3, { marks: ["elsewhere"] })] }, "hold", "notYet"],
+  ] as const)("%s", (_, change, kind, rule) => expect([kindOf(change), ruleOf(change)]).toEqual([kind, [rule]]));
+
+  it("a symptom lowers the cap of strengthening to 4, so that progress needs 3", () => {
+    const lift = item("lift-palm-down");
+    const capped = { ...FULL_PARTICIPATION, cappedRegions: [movementOf("lift-palm-down").regions.worked[0]!] };
+    expect(kindOf({ item: lift, runs: three({ effort: 4 }) })).toBe("progress");
+    expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 4 }) })).toBe("hold");
+    expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 3 }) })).toBe("progress");
+  });
+});
+
+describe("easing", () => {
+  const sore = { runs: [run(3, { marks: ["tingling" as const] })] };
+  it("takes one rung of the ladder", () => {
+    const high = item("palm-away", { formId: stretch.forms.at(-1)!.id });
+    expect(respond(facts({ item: high, ...sore }))!.next!.formId).toBe(easierForm(stretch, high.formId)!.id);
+  });
+  it("a glide goes one step less", () => {
+    const glide = item("median-glide", { formId: "steps-4" });
+    expect(respond(facts({ item: glide, ...sore }))!.next).toMatchObject({ formId: "steps-3", dose: { stepsUsed: 3 } });
+  });
+  it("on the easiest form the dose is lowered, and with that lowered it pauses", () => {
+    const low = item("palm-away", { formId: stretch.forms[0]!.id });
+    const once = respond(facts({ item: low, ...sore }))!;
+    expect([once.kind, once.next!.formId]).toEqual(["ease", low.formId]);
+    expect(once.next!.dose).not.toEqual(low.dose);
+    expect(kindOf({ item: low, present: once.next!, ...sore })).toBe("pauseAndRefer");
+  });
+  it("a lowered dose comes back to the written one before anything else is raised", () => {
+    const low = item("palm-away", { formId: stretch.forms[0]!.id });
+    const lowered = respond(facts({ item: low, ...sore }))!.next!;
+    expect(respond(facts({ item: low, present: lowered, runs: three() }))).toMatchObject({
+      kind: "progress",
+      raised: "dose",
+      next: { formId: low.formId, dose: low.dose },
+    });
+  });
+});
+
+it("a practice's own thresholds count", () => {
+  const own = v.parse(ResponseThresholds, { progressRuns: 2, settlingRise: 1 });
+  expect(respond(facts({ runs: three().slice(1) }), own)!.kind).toBe("progress");
+  expect(respond(facts({ mornings: [morning(4, 3)] }), own)!.kind).toBe("ease");
+  expect(v.safeParse(ResponseThresholds, { noGainPercent: 40 }).success).toBe(false);
+  expect(USUAL_THRESHOLDS).toEqual({
+    settlingDays: 4,
+    settlingRise: 2,
+    noGainDays: 7,
+    noGainPercent: 70,
+    progressRuns: 3,
+    progressMargin: 1,
+  });
+});
+
+it("same facts, same answer; words carry the figures", () => {
+  const given = facts({ runs: three({ effort: 2 }) });
+  expect(respond(given)).toEqual(respond(given));
+  const found = respond(given)!;
+  expect(firedText(found.fired[0]!)).toBe(
+    "Top of the dose in 3 runs in a row, effort at most 2 (cap 3, 1 below it wanted), mornings not raised.",
+  );
+  expect(changeText(found, "palm-away", wordsIn())).toMatch(/^Next dose: /);
+  expect(firedText({ rule: "noGain", days: 8, before: 4, now: 3.67, donePercent: 81.2 })).toBe(
+    "No better after 8 days with 81 % of the sessions done: 4 at the start, 3.7 now.",
+  );
+});
+
+it("a check-in holds its ranges", () => {
+  const ok = (change: object) =>
+    v.safeParse(CheckIn, { id: sampleId(), day: "2026-03-26", level: 3, regions: [], tingling: false, ...change }).success;
+  expect([{}, { level: 10 }, { level: 11 }, { level: 2.5 }, { regions: ["knee"] }, { day: "2026-02-30" }].map(ok)).toEqual([
+    true,
+    true,
+    false,
+    false,
+    false,
+    false,
+  ]);
+});
