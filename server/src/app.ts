@@ -15,7 +15,13 @@ import { readOwnMovements } from "./library/own-movements";
 import { addLibraryRoutes } from "./library/routes";
 import { errorHandler } from "./http/errors";
 import { openApiOf } from "./http/openapi";
-import { notFound } from "./http/problem";
+import { notFound, Problem } from "./http/problem";
+import { isStillGood } from "./member/access";
+import { addMemberRoutes } from "./member/routes";
+import { addCalendarLinkRoutes } from "./dayplan/calendar-links";
+import { addReportRoutes } from "./followup/report";
+import { addMessageRoutes } from "./message/routes";
+import { addResponseRoutes } from "./response/routes";
 import { Routes } from "./http/route";
 import { addPracticeRoutes } from "./practice/routes";
 import { addBaselineRoutes } from "./baseline/routes";
@@ -32,6 +38,8 @@ export interface AppOptions {
   webRoot?: string;
   /** Where the meter that ships with the application listens; none in API tests. */
   meterAddress?: string;
+  /** Where the message gateway's own page is; none in API tests. */
+  gatewayAddress?: string;
   logLevel?: string;
   /** Where the log goes; standard output when left out. */
   logTo?: DestinationStream;
@@ -39,7 +47,12 @@ export interface AppOptions {
   proxies?: number;
 }
 
-export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info", logTo, proxies = 0 }: AppOptions) {
+/** Without the query, and without the secret of a calendar link. */
+function loggedPath(url: string): string {
+  return url.split("?")[0]!.replace(/^(\/api\/calendar\/).*/, "$1…");
+}
+
+export function createApp({ db, secret, webRoot, meterAddress, gatewayAddress, logLevel = "info", logTo, proxies = 0 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", proxies);
@@ -49,7 +62,7 @@ export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info"
       logger,
       // The address line and the outcome; never a body, a query or a cookie.
       serializers: {
-        req: (req: { id: unknown; method: string; url: string }) => ({ id: req.id, method: req.method, path: req.url.split("?")[0] }),
+        req: (req: { id: unknown; method: string; url: string }) => ({ id: req.id, method: req.method, path: loggedPath(req.url) }),
         res: (res: { statusCode: number }) => ({ status: res.statusCode }),
         err: (err: Error) => ({ type: err.name, stack: err.stack?.split("\n").slice(1, 6).join("\n") }),
       },
@@ -114,7 +127,10 @@ export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info"
   );
 
   const context: AppContext = { db, now: practiceClock(db) };
-  const routes = new Routes();
+  const routes = new Routes(async (caller) => {
+    if (await isStillGood(db, caller, (await context.now(caller)).toISOString().slice(0, 10))) return;
+    throw new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
+  });
   for (const add of [
     addAuthRoutes,
     addPracticeRoutes,
@@ -127,6 +143,11 @@ export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info"
     addDayPlanRoutes,
     addRunRoutes,
     addFollowUpRoutes,
+    addResponseRoutes,
+    addMemberRoutes,
+    addReportRoutes,
+    addMessageRoutes,
+    addCalendarLinkRoutes,
   ])
     add(routes, context);
   routes.add({
@@ -134,6 +155,12 @@ export function createApp({ db, secret, webRoot, meterAddress, logLevel = "info"
     path: "/api/meter",
     summary: "Where the simulated meter listens, if there is one",
     handle: async () => ({ address: meterAddress ?? null }),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/gateway",
+    summary: "Where the message gateway's own page is, if there is one",
+    handle: async () => ({ address: gatewayAddress ?? null }),
   });
   routes.add({ method: "get", path: "/api/openapi.json", summary: "This description", handle: async () => openApiOf(routes.declared) });
   app.use(routes.router);

@@ -14,6 +14,7 @@ import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
 import { loadEmpty } from "./demo/empty";
+import { httpGateway, startWorker } from "./message/worker";
 import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
@@ -39,13 +40,15 @@ async function start(): Promise<void> {
   const database = outside ? undefined : await startPrivateServer({ dataDir: path.join(options.data, "mariadb") });
   const db = connect(outside ?? database!.url);
   let server: Server | undefined;
-  let meter: ChildProcess | undefined;
+  const standIns: ChildProcess[] = [];
+  let stopWorker: (() => void) | undefined;
   let app: ReturnType<typeof createApp> | undefined;
   const stop = once(async () => {
     say("\nStopping …");
     await new Promise<void>((resolve) => (server ? server.close(() => resolve()) : resolve()));
     app?.stop();
-    meter?.kill();
+    stopWorker?.();
+    for (const standIn of standIns) standIn.kill();
     await db.sequelize.close();
     await database?.stop();
     process.exit(process.exitCode ?? 0);
@@ -58,9 +61,14 @@ async function start(): Promise<void> {
     if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
     const signIns = await signInsFor(db, options.empty);
     const meterPort = Number(process.env.METER_PORT ?? port + 1);
-    meter = startMeter(meterPort);
+    const gatewayPort = Number(process.env.GATEWAY_PORT ?? port + 2);
+    const gatewayAddress = process.env.GATEWAY_URL ?? `http://127.0.0.1:${gatewayPort}`;
+    standIns.push(startStandIn("meter", meterPort));
+    if (!process.env.GATEWAY_URL) standIns.push(startStandIn("gateway", gatewayPort, "--keep", path.join(options.data, "messages.jsonl")));
+    stopWorker = startWorker(db, httpGateway(gatewayAddress));
     app = createApp({
       db,
+      gatewayAddress,
       meterAddress: `ws://127.0.0.1:${meterPort}`,
       secret: secretIn(path.join(options.data, "cookie-secret")),
       webRoot: path.join(root, "web/dist"),
@@ -113,10 +121,10 @@ function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server
   });
 }
 
-/** The simulated meters, a process of their own; the application does without them when they cannot start. */
-function startMeter(port: number): ChildProcess {
-  const file = path.join(root, "stand-ins/src/serve.ts");
-  return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port)], {
+/** Stand-ins for outside things, each a process of its own; the application does without them when they cannot start. */
+function startStandIn(name: "meter" | "gateway", port: number, ...more: string[]): ChildProcess {
+  const file = path.join(root, `stand-ins/src/${name}.ts`);
+  return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port), ...more], {
     cwd: root,
     stdio: ["ignore", "inherit", "inherit", "ipc"],
   });

@@ -1,6 +1,6 @@
 /** A session placed at a moment, in the plan of one crew's week. */
 import * as v from "valibot";
-import { Id, IsoDate, IsoInstant } from "../units";
+import { Id, IsoDate, IsoInstant, NonEmptyText } from "../units";
 
 export const Placement = v.strictObject({
   id: Id,
@@ -8,6 +8,9 @@ export const Placement = v.strictObject({
   sessionId: Id,
   /** A moment, not a wall clock time: on the night the clocks go back, half past two comes twice. */
   startsAt: IsoInstant,
+  /** Who of the crew; null for everybody. */
+  people: v.optional(v.nullable(v.pipe(v.array(Id), v.minLength(1, "names nobody"), v.maxLength(500))), null),
+  groupName: v.optional(v.nullable(NonEmptyText), null),
 });
 export type Placement = v.InferOutput<typeof Placement>;
 

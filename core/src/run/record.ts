@@ -46,6 +46,8 @@ export const RunRecord = v.pipe(
     plannedSec: seconds,
     items: v.pipe(v.array(RunItem), v.maxLength(40)),
     people: v.pipe(v.array(RunPerson), v.maxLength(500)),
+    /** Followed by one person on their own page, not led. */
+    alone: v.optional(v.boolean(), false),
   }),
   v.forward(
     v.check((run) => Date.parse(run.startedAt) <= Date.parse(run.endedAt), "is before the start"),
@@ -61,6 +63,10 @@ export const RunRecord = v.pipe(
   ),
   v.forward(
     v.check((run) => new Set(run.people.map((person) => person.personId)).size === run.people.length, "names a person twice"),
+    ["people"],
+  ),
+  v.forward(
+    v.check((run) => !run.alone || run.people.length === 1, "followed alone is of one person"),
     ["people"],
   ),
   v.forward(

@@ -11,6 +11,7 @@ export {
   type Refusal,
 } from "./allowed";
 export { holdsCalledFor, NIGHTS, SafetyAnswers, Symptom, SYMPTOM_KINDS, unasked } from "./answers";
+export { personalSession } from "./personal-session";
 export { endsSoon, ENDS_SOON_DAYS, LONGEST_CLEARANCE_DAYS, NewClearance } from "./clearance";
 export {
   clearanceIsOn,

@@ -6,13 +6,19 @@ import { Problem } from "../http/problem";
 export const LIMIT = { windowMin: 15, perAccount: 8, perAddress: 30 };
 
 /** @throws Problem 429 after too many failures for this account or from this address */
-export async function refuseTooManyAttempts({ models }: Db, email: string, address: string, now: Date): Promise<void> {
+export async function refuseTooManyAttempts(
+  { models }: Db,
+  email: string,
+  address: string,
+  now: Date,
+  only: { address?: boolean } = {},
+): Promise<void> {
   const since = { [Op.gt]: new Date(now.getTime() - LIMIT.windowMin * 60_000) };
   const [forAccount, fromAddress] = await Promise.all([
     models.SignInAttempt.count({ where: { email, at: since } }),
     models.SignInAttempt.count({ where: { address, at: since } }),
   ]);
-  if (forAccount >= LIMIT.perAccount || fromAddress >= LIMIT.perAddress) {
+  if ((!only.address && forAccount >= LIMIT.perAccount) || fromAddress >= LIMIT.perAddress) {
     throw new Problem(429, "tooManyAttempts", `Too many attempts. Wait ${LIMIT.windowMin} minutes and try again.`);
   }
 }

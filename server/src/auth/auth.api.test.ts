@@ -26,6 +26,9 @@ describe("without a sign-in", () => {
       "/api/me",
       "/api/sign-in",
       "/api/sign-out",
+      "/api/member/sign-in",
+      "/api/member/card",
+      "/api/calendar/:token",
     ]);
   });
 
@@ -119,7 +122,7 @@ describe("changing the password", () => {
 describe("somebody else's things", () => {
   it("do not exist, by any route", async () => {
     const practiceId = uuid();
-    const [owner, other] = [await TestTrainer.make(test, practiceId), await TestTrainer.make(test, practiceId)];
+    const [owner, colleague] = [await TestTrainer.make(test, practiceId), await TestTrainer.make(test, practiceId)];
     const world = await makeWorld(owner);
     const run = sampleRun(world);
     expect((await owner.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
@@ -131,7 +134,46 @@ describe("somebody else's things", () => {
     const days = { from: new Date().toISOString().slice(0, 10), until: new Date(Date.now() + 86_400_000).toISOString().slice(0, 10) };
     const clearance = { id: uuid(), holdId, givenBy: "A", profession: "B", allows: ["stretch"], ...days, note: null };
     expect((await owner.send("post", `/api/crews/${world.crewId}/clearances`, clearance)).status).toBe(200);
+    const threeClean = [3, 2, 1].map((days) => {
+      const at = new Date(Date.now() - days * 86_400_000).toISOString();
+      const each = sampleRun(world);
+      return {
+        ...each,
+        startedAt: at,
+        endedAt: at,
+        people: each.people.map((person) => ({ ...person, present: true, effort: 1, marks: [] })),
+      };
+    });
+    for (const each of threeClean) await owner.send("put", `/api/runs/${each.id}`, each);
+    const itemId = world.program.sessions[0]!.items[1]!.id;
+    const decision = {
+      personId: world.people[1]!.id,
+      programId: world.programId,
+      itemId,
+      proposed: "progress",
+      decided: "pauseAndRefer",
+      why: "test",
+    };
+    const decisionId = uuid();
+    expect(
+      (await owner.send("post", `/api/crews/${world.crewId}/decisions`, { decisions: [{ ...decision, id: decisionId }] })).status,
+    ).toBe(204);
+    const member = await owner.member(test, world.crewId, world.people[1]!.id);
+    const tell = { id: uuid(), at: new Date().toISOString(), kind: "other", movementId: null, words: null };
+    await member.send("put", `/api/member/tells/${tell.id}`, tell);
+    const linkId = uuid();
+    await owner.send("post", `/api/crews/${world.crewId}/calendar-links`, { id: linkId, name: "L", personId: null });
+    const absence = { id: uuid(), personId, from: "2026-03-02", until: "2026-03-03" };
+    await owner.send("post", `/api/crews/${world.crewId}/absences`, absence);
+    const employer = { id: uuid(), name: "E", email: `${uuid()}@test.example`, role: "employer", crewIds: [world.crewId] };
+    const stranger = await TestTrainer.make(test);
+    await owner.send("post", "/api/practice/staff", employer);
     const ids: Record<string, string> = {
+      decisionId,
+      tellId: tell.id,
+      linkId,
+      absenceId: absence.id,
+      accountId: employer.id,
       roundId,
       holdId,
       clearanceId: clearance.id,
@@ -161,14 +203,26 @@ describe("somebody else's things", () => {
       "post /api/holds/:holdId/withdraw": { why: "stolen" },
       "post /api/crews/:crewId/clearances": { ...clearance, id: uuid() },
       "post /api/clearances/:clearanceId/withdraw": { why: "stolen" },
+      "post /api/crews/:crewId/absences": { ...absence, id: uuid() },
+      "post /api/crews/:crewId/access": { personIds: [personId] },
+      "post /api/crews/:crewId/access/withdraw": { personIds: [personId] },
+      "post /api/crews/:crewId/calendar-links": { id: uuid(), name: "Stolen", personId: null },
+      "post /api/crews/:crewId/reminders": { placementId: uuid() },
+      "post /api/crews/:crewId/decisions": { decisions: [{ ...decision, id: uuid() }] },
+      "post /api/decisions/:decisionId/resume": { why: "stolen" },
+      "put /api/practice/staff/:accountId": { crewIds: [] },
     };
     const crewBody = bodies["put /api/crews/:crewId"] as { crew: Record<string, unknown> };
     delete crewBody.crew.id;
     delete crewBody.crew.version;
-    const aimed = test.app.declared.filter((route) => route.path.includes(":"));
+    const aimed = test.app.declared.filter(
+      (route) => route.path.includes(":") && route.roles !== "anyone" && route.roles.includes("trainer"),
+    );
     expect(aimed.length).toBeGreaterThan(20);
     for (const { method, path } of aimed) {
       const address = path.replace(/:(\w+)/g, (_, name: string) => ids[name]!);
+      // Staff are the practice's: only another practice does not know them.
+      const other = path.includes("/staff/") ? stranger : colleague;
       const answer = method === "get" ? await other.get(address) : await other.send(method as "put", address, bodies[`${method} ${path}`]);
       expect([method, path, answer.status]).toEqual([method, path, 404]);
     }

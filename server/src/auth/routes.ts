@@ -7,7 +7,7 @@ import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
-import { csrfToken } from "./session";
+import { csrfToken, freshSession } from "./session";
 
 const SignIn = v.strictObject({
   email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.minLength(1, "is missing"), v.maxLength(160)),
@@ -24,14 +24,16 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     // Without a sign-in nothing else would notice that the records are away.
     if (!caller) await db.sequelize.authenticate();
     const account = caller && (await db.models.Account.findByPk(caller.accountId));
+    const person = caller?.role === "member" ? await db.models.Person.findByPk(caller.accountId) : undefined;
     const practice = caller && (await db.models.Practice.findByPk(caller.practiceId));
     return {
       csrfToken: csrfToken(request),
       account:
-        account && practice
+        caller && (account || person) && practice
           ? {
-              name: account.get().name,
-              email: account.get().email,
+              role: caller.role,
+              name: (account ?? person)!.get().name,
+              email: account?.get().email ?? "",
               practice: practice.get().name,
               demo: practice.get().demoNow !== null,
               now: (await now(caller)).toISOString(),
@@ -64,8 +66,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
         throw new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
       }
       await clearAttempts(db, body.email, at);
-      await freshSession(request);
-      request.session.caller = { role: account.role, accountId: account.id, practiceId: account.practiceId };
+      await freshSession(request, { role: account.role, accountId: account.id, practiceId: account.practiceId });
       return me(request);
     },
   });
@@ -86,6 +87,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     method: "put",
     path: "/api/me/password",
     summary: "Change one's own password",
+    roles: ["trainer", "lead", "employer"],
     body: NewPassword,
     async handle({ body, caller }) {
       const { accountId } = caller;
@@ -96,9 +98,4 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
       return undefined;
     },
   });
-}
-
-/** A new session id at every sign-in, so that one planted before cannot be used after. */
-function freshSession(request: Request): Promise<void> {
-  return new Promise((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
 }

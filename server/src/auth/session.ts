@@ -3,9 +3,13 @@ import connectSessionSequelize from "connect-session-sequelize";
 import { csrfSync } from "csrf-sync";
 import session from "express-session";
 import { DataTypes } from "sequelize";
+import type { Request } from "express";
+import type { Caller } from "./caller";
 import type { Db } from "../db/connection";
 
 const EIGHT_HOURS_MS = 8 * 3600_000;
+/** A crew member's phone stays signed in this long; a withdrawn card ends it at once. */
+export const MEMBER_DAYS = 60;
 
 export function sessionMiddleware({ sequelize }: Db, secret: string) {
   sequelize.define(
@@ -31,3 +35,10 @@ export function sessionMiddleware({ sequelize }: Db, secret: string) {
 const { generateToken, csrfSynchronisedProtection } = csrfSync({ getTokenFromRequest: (request) => request.get("x-csrf-token") });
 
 export { csrfSynchronisedProtection as csrfProtection, generateToken as csrfToken };
+
+/** A new session id at every sign-in, so that one planted before cannot be used after. */
+export async function freshSession(request: Request, caller: Caller, days?: number): Promise<void> {
+  await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
+  request.session.caller = caller;
+  if (days) request.session.cookie.maxAge = days * 86_400_000;
+}

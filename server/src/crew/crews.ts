@@ -82,9 +82,6 @@ export async function changeCrew(db: Db, caller: Caller, id: string, version: nu
 
 /** Removed crews keep their records; undoing brings everything back. */
 export async function setCrewRemoved(db: Db, caller: Caller, id: string, removed: boolean): Promise<void> {
-  const [changed] = await db.models.Crew.update(
-    { removedAt: removed ? new Date() : null },
-    { where: { id, trainerId: caller.accountId } },
-  );
+  const [changed] = await db.models.Crew.update({ removedAt: removed ? new Date() : null }, { where: { id, trainerId: caller.accountId } });
   if (changed === 0 && !(await db.models.Crew.findOne({ where: { id, trainerId: caller.accountId } }))) throw notFound("crew");
 }

@@ -12,7 +12,13 @@ export type PersonAnswer = Person & { id: string; version: number };
 export async function listPeople(db: Db, caller: Caller, crewId: string): Promise<PersonAnswer[]> {
   await crewOf(db, caller, crewId);
   const people = await db.models.Person.findAll({ where: { crewId }, order: ["name", "id"] });
-  return people.map((person) => answer(person.get({ plain: true })));
+  const list = people.map((person) => answer(person.get({ plain: true })));
+  return caller.role === "lead" ? list.map(nameOnly) : list;
+}
+
+/** What a crew lead may know of somebody: who it is and when they are here. */
+function nameOnly(person: PersonAnswer): PersonAnswer {
+  return { ...person, badge: null, handedness: null };
 }
 
 /**

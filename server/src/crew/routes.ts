@@ -3,18 +3,27 @@ import { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
+import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { sendFile } from "../http/file";
 import { CrewParams, Version } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
+import { addAbsence, listAbsences, NewAbsence, removeAbsence } from "./absences";
+import { exportCrew } from "./export";
 import { addPeople, changePerson, listPeople, removePerson } from "./people";
 
 const PersonParams = v.object({ crewId: Id, personId: Id });
 export const MOST_PEOPLE_AT_ONCE = 5000;
 
-export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
-  routes.add({ method: "get", path: "/api/crews", summary: "The trainer's crews", handle: ({ caller }) => listCrews(db, caller) });
+export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews",
+    summary: "The caller's crews",
+    roles: ["trainer", "lead", "employer"],
+    handle: ({ caller }) => listCrews(db, caller),
+  });
   routes.add({
     method: "post",
     path: "/api/crews",
@@ -26,6 +35,7 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
     method: "get",
     path: "/api/crews/:crewId",
     summary: "One crew",
+    roles: ["trainer", "lead"],
     params: CrewParams,
     handle: async ({ caller, params }) => crewAnswer(await crewOf(db, caller, params.crewId)),
   });
@@ -55,7 +65,8 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/people",
-    summary: "The people of a crew",
+    summary: "The people of a crew; a crew lead sees names only",
+    roles: ["trainer", "lead"],
     params: CrewParams,
     handle: ({ caller, params }) => listPeople(db, caller, params.crewId),
   });
@@ -90,6 +101,41 @@ export function addCrewRoutes(routes: Routes, { db }: AppContext): void {
     handle: ({ caller, params }) => removePerson(db, caller, params.crewId, params.personId),
   });
 
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/absences",
+    summary: "Days people are excused",
+    params: CrewParams,
+    handle: ({ caller, params }) => listAbsences(db, caller, params.crewId),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/absences",
+    summary: "Excuse somebody for some days",
+    params: CrewParams,
+    body: NewAbsence,
+    handle: ({ caller, params, body }) => addAbsence(db, caller, params.crewId, body),
+  });
+  routes.add({
+    method: "delete",
+    path: "/api/crews/:crewId/absences/:absenceId",
+    summary: "Take an absence back",
+    params: v.object({ crewId: Id, absenceId: Id }),
+    handle: ({ caller, params }) => removeAbsence(db, caller, params.crewId, params.absenceId),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/export.json",
+    summary: "Everything that is kept of a crew, as one open file",
+    params: CrewParams,
+    async handle({ caller, params, response }) {
+      const at = await now(caller);
+      const crew = await crewOf(db, caller, params.crewId);
+      const file = await exportCrew(db, caller, at, crew.id);
+      await noteSeen(db, caller, at, { crewId: crew.id, personId: null, subject: "export", what: "everything of the crew" });
+      sendFile(response, `${crew.name}.kind-grip-crew.json`, "application/json", JSON.stringify(file));
+    },
+  });
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/people.csv",

@@ -96,18 +96,25 @@ async function refuseForeignSessions(db: Db, crewId: string, placements: readonl
       ? []
       : [{ path: `placements.${i}.sessionId`, message: "is not a session of this crew's programs" }],
   );
+  const named = placements.flatMap((each) => each.people ?? []);
+  if (named.length > 0) {
+    const there = new Set((await db.models.Person.findAll({ where: { crewId }, attributes: ["id"] })).map((person) => person.get().id));
+    for (const [i, each] of placements.entries())
+      if (each.people?.some((id) => !there.has(id)))
+        fields.push({ path: `placements.${i}.people`, message: "names somebody who is not in this crew" });
+  }
   if (fields.length > 0) throw invalid(fields);
 }
 
 function samePlacements(a: readonly Placement[], b: readonly Placement[]): boolean {
   const keys = (list: readonly Placement[]) =>
     list
-      .map((each) => `${each.id} ${each.programId} ${each.sessionId} ${Date.parse(each.startsAt)}`)
+      .map((each) => `${each.id} ${each.programId} ${each.sessionId} ${Date.parse(each.startsAt)} ${each.people?.join() ?? ""}`)
       .sort()
       .join("|");
   return keys(a) === keys(b);
 }
 
-function placement({ id, programId, sessionId, startsAt }: PlacementRow): Placement {
-  return { id, programId, sessionId, startsAt: startsAt.toISOString() };
+function placement({ id, programId, sessionId, startsAt, people, groupName }: PlacementRow): Placement {
+  return { id, programId, sessionId, startsAt: startsAt.toISOString(), people: people ?? null, groupName: groupName ?? null };
 }

@@ -1,6 +1,7 @@
 /** Today: what runs when, for which crew. */
 import { dateAt, shiftsFrom, addDays } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
+import type { DecisionKind, TellKind } from "@kind-grip/core/response";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
 import { endsSoon, notHeldOut, questionOf, sessionWithin, type Participations } from "@kind-grip/core/safety";
@@ -27,6 +28,8 @@ export interface TodayEntry {
   totalSec: number;
   /** Who may take part. */
   people: number;
+  /** The group, when it is not for the whole crew. */
+  groupName: string | null;
   /** The run that delivered it, when there is one. */
   runId: string | null;
 }
@@ -47,6 +50,20 @@ export interface TodayAnswer {
   heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
   /** Clearances that are good today and end within the week. */
   endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
+  /** How many decisions wait, by crew and kind. */
+  decisions: { crewId: string; crewName: string; kind: DecisionKind; count: number }[];
+  /** What crew members told and nobody has seen yet, newest first. */
+  tells: {
+    id: string;
+    crewId: string;
+    crewName: string;
+    personId: string;
+    name: string;
+    kind: TellKind;
+    movementId: string | null;
+    words: string | null;
+    at: string;
+  }[];
 }
 
 /** Every placement of the crews' local today, and night shifts that reach into it from yesterday. */
@@ -61,7 +78,10 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
     participationsOf(db, crews, now),
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: { [Op.in]: crewIds } } }),
-    db.models.Run.findAll({ where: { placementId: { [Op.in]: rows.map((row) => row.id) } }, attributes: ["id", "placementId"] }),
+    db.models.Run.findAll({
+      where: { placementId: { [Op.in]: rows.map((row) => row.id) }, alone: false },
+      attributes: ["id", "placementId"],
+    }),
   ]);
   const sessions = new Map(
     programs.flatMap((program) =>
@@ -86,7 +106,9 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
     if (!session || (dateAt(startMs, crew.timeZone) !== date && !inNight)) return [];
     const may = participations.get(crew.id)!;
     const here = notHeldOut(
-      people.map((person) => person.get()).filter((person) => person.crewId === crew.id && isHere(person, date)),
+      people
+        .map((person) => person.get())
+        .filter((person) => person.crewId === crew.id && isHere(person, date) && (!row.people || row.people.includes(person.id))),
       may,
     );
     const { totalSec } = compileGroup(
@@ -107,6 +129,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
         slot: session.slot,
         movementIds: session.items.map((item) => item.movementId),
         startsAt: row.startsAt.toISOString(),
+        groupName: row.groupName ?? null,
         totalSec,
         people: here.length,
         runId: ranBy.get(row.id) ?? null,
@@ -132,15 +155,20 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
         .map(({ date, kind, startMs, endMs, breaks }) => ({ date, name: kind.name, startMs, endMs, breaks })),
     })),
     entries,
-    ...(await needsYou(
-      db,
-      crews,
-      people.map((person) => person.get({ plain: true })),
-      participations,
-      now,
-    )),
+    ...(caller.role === "lead"
+      ? NOTHING_TO_DECIDE
+      : await needsYou(
+          db,
+          crews,
+          people.map((person) => person.get({ plain: true })),
+          participations,
+          now,
+        )),
   };
 }
+
+/** A crew lead leads; who is held out and what waits for a decision is the trainer's. */
+const NOTHING_TO_DECIDE = { heldOut: [], endingSoon: [], decisions: [], tells: [] };
 
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */
 async function needsYou(
@@ -149,16 +177,18 @@ async function needsYou(
   people: readonly PersonRow[],
   participations: ReadonlyMap<string, Participations>,
   now: Date,
-): Promise<Pick<TodayAnswer, "heldOut" | "endingSoon">> {
+): Promise<Pick<TodayAnswer, "heldOut" | "endingSoon" | "decisions" | "tells">> {
   const dayIn = (crew: CrewListEntry) => dateAt(now.getTime(), crew.timeZone);
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
   const here = new Map(
     people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map((person) => [person.id, person]),
   );
   const crewId = { [Op.in]: crews.map(({ id }) => id) };
-  const [holds, clearances] = await Promise.all([
+  const [holds, clearances, waiting, told] = await Promise.all([
     db.models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
     db.models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
+    db.models.Proposal.count({ where: { crewId }, group: ["crewId", "kind"] }),
+    db.models.Tell.findAll({ where: { crewId, seenAt: null }, order: [["at", "DESC"]], limit: 50 }),
   ]);
   const named = (personId: string) => {
     const { name, crewId: id } = here.get(personId)!;
@@ -183,6 +213,16 @@ async function needsYou(
         return !withdrawnAt && here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
       })
       .map(({ personId, untilDay }) => ({ ...named(personId), until: untilDay })),
+    decisions: waiting.map(({ crewId: id, kind, count }) => ({
+      crewId: String(id),
+      crewName: crewsById.get(String(id))!.name,
+      kind: kind as DecisionKind,
+      count,
+    })),
+    tells: told
+      .map((row) => row.get())
+      .filter(({ personId }) => here.has(personId))
+      .map(({ id, personId, kind, movementId, words, at }) => ({ id, ...named(personId), kind, movementId, words, at: at.toISOString() })),
   };
 }
 

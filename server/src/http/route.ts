@@ -46,6 +46,9 @@ export class Routes {
   readonly declared: DeclaredRoute[] = [];
   readonly router: Router = express.Router();
 
+  /** @param stillAllowed throws when what a session was opened with is no longer good */
+  constructor(private readonly stillAllowed: (caller: Caller) => Promise<void> = async () => undefined) {}
+
   add<P extends Schema | undefined = undefined, Q extends Schema | undefined = undefined, B extends Schema | undefined = undefined>(
     spec: RouteSpec<P, Q, B>,
   ): void {
@@ -61,6 +64,7 @@ export class Routes {
     });
     const handlers: RequestHandler[] = spec.body ? [express.json({ limit: spec.bodyLimit ?? "256kb" })] : [];
     this.router[spec.method](spec.path, ...handlers, async (request, response) => {
+      if (roles !== "anyone") await this.stillAllowed(callerOf(request, roles));
       const caller = roles === "anyone" ? (undefined as unknown as Caller) : callerOf(request, roles);
       const call = {
         params: parse(spec.params, request.params, "params") as Out<P>,

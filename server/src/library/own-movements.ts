@@ -51,13 +51,7 @@ export async function readOwnMovements(db: Db, practiceId: string): Promise<void
  * Stores an own movement under the id it carries. Version 0 makes a new one; the same request twice makes it once.
  * @throws Problem 400 with the fields, 404 for another practice's, 409 when somebody else changed it in between
  */
-export async function storeOwnMovement(
-  db: Db,
-  caller: Caller,
-  id: string,
-  version: number,
-  own: OwnMovement,
-): Promise<OwnMovementAnswer> {
+export async function storeOwnMovement(db: Db, caller: Caller, id: string, version: number, own: OwnMovement): Promise<OwnMovementAnswer> {
   const problems = ownMovementProblems(own);
   if (own.movement.id !== OWN_PREFIX + id) problems.push({ path: "movement.id", message: `must be "${OWN_PREFIX}${id}"` });
   if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `own.${path}`, message })));

@@ -23,6 +23,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     method: "get",
     path: "/api/crews/:crewId/programs",
     summary: "The programs of a crew, last changed first",
+    roles: ["trainer", "lead"],
     params: CrewParams,
     handle: ({ caller, params }) => listPrograms(db, caller, params.crewId),
   });
@@ -53,6 +54,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     method: "get",
     path: "/api/programs/:programId",
     summary: "One program",
+    roles: ["trainer", "lead"],
     params: ProgramParams,
     handle: ({ caller, params }) => programOf(db, caller, params.programId),
   });

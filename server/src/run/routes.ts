@@ -34,6 +34,7 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     method: "put",
     path: "/api/runs/:runId",
     summary: "Store a run; sending it again changes nothing",
+    roles: ["trainer", "lead"],
     params: RunParams,
     body: RunRecord,
     bodyLimit: "1mb",

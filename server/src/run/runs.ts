@@ -6,6 +6,8 @@ import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
+import { refreshProposals } from "../response/decisions";
+import { addToPersonDays } from "./person-days";
 import { participationsIn } from "../safety/participations";
 
 /**
@@ -53,6 +55,7 @@ export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<
         endedAt: new Date(run.endedAt),
         plannedSec: run.plannedSec,
         doneSec,
+        alone: run.alone,
       },
       { transaction },
     );
@@ -73,6 +76,9 @@ export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<
       })),
       { transaction },
     );
+    await addToPersonDays(db, crew, run, transaction);
+    const present = run.people.flatMap((person) => (person.present ? [person.personId] : []));
+    await refreshProposals(db, caller.practiceId, crew, new Date(run.endedAt), present, transaction);
     return { id: run.id, stored: "new" };
   });
 }
@@ -183,6 +189,7 @@ export async function runOf(db: Db, caller: Caller, runId: string): Promise<RunR
     startedAt: run.startedAt.toISOString(),
     endedAt: run.endedAt.toISOString(),
     plannedSec: run.plannedSec,
+    alone: Boolean(run.alone),
     items: items.map((item) => {
       const { runId: _run, position: _position, ...rest } = item.get({ plain: true });
       return rest;

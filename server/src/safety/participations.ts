@@ -4,6 +4,7 @@ import { FULL_PARTICIPATION, participationOf, type Clearance, type Hold, type Pa
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import type { ClearanceRow, HoldRow } from "../db/models";
+import { pausedMovements } from "../response/pauses";
 
 export function holdFrom({ id, personId, question, since, withdrawnAt }: HoldRow): Hold {
   return { id, personId, question, since: since.toISOString(), withdrawnAt: withdrawnAt?.toISOString() ?? null };
@@ -32,12 +33,18 @@ export async function participationsOf(
 ): Promise<Map<string, Map<string, Participation>>> {
   if (crews.length === 0) return new Map();
   const crewId = { [Op.in]: crews.map(({ id }) => id) };
-  const [holds, clearances, felt] = await Promise.all([
+  const [holds, clearances, felt, paused] = await Promise.all([
     db.models.Hold.findAll({ where: { crewId, since: { [Op.lte]: at } }, transaction }),
     db.models.Clearance.findAll({ where: { crewId }, transaction }),
     latestSymptoms(
       db,
       crews.map(({ id }) => id),
+      transaction,
+    ),
+    pausedMovements(
+      db,
+      crews.map(({ id }) => id),
+      at,
       transaction,
     ),
   ]);
@@ -48,7 +55,8 @@ export async function participationsOf(
       const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.timeZone) };
       const own = held.filter((hold) => hold.crewId === crew.id);
       const symptoms = felt.filter((each) => each.crewId === crew.id);
-      const people = new Set([...own, ...symptoms].map(({ personId }) => personId));
+      const pauses = [...paused].flatMap(([personId, { crewId: of }]) => (of === crew.id ? [{ personId }] : []));
+      const people = new Set([...own, ...symptoms, ...pauses].map(({ personId }) => personId));
       const entries = [...people].map((personId): [string, Participation] => [
         personId,
         participationOf(
@@ -56,6 +64,7 @@ export async function participationsOf(
           cleared.filter((clearance) => clearance.personId === personId).map(clearanceFrom),
           symptoms.filter((each) => each.personId === personId).flatMap((each) => each.symptoms),
           when,
+          paused.get(personId)?.movementIds,
         ),
       ]);
       return [crew.id, new Map(entries.filter(([, participation]) => !isFull(participation)))];
@@ -68,7 +77,7 @@ function isFull(participation: Participation): boolean {
 }
 
 /** What each person felt when they were last asked. */
-async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction) {
+export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction) {
   type Row = { crewId: string; personId: string; symptoms: string | Pick<Symptom, "region" | "level">[] };
   const rows = await sequelize.query<Row>(
     `SELECT crewId, personId, symptoms FROM (

@@ -6,21 +6,18 @@ import { auditOf, noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
-import { CrewParams, Page } from "../http/params";
+import { CrewParams, Page, Why } from "../http/params";
 import type { Routes } from "../http/route";
 import { enterClearance, enterHold, heldOut, holdOf, withdrawClearance, withdrawHold } from "./holds";
 import { participationsIn } from "./participations";
 import { referralNote } from "./referral-note";
-
-const Why = v.strictObject({
-  why: v.pipe(v.string("is missing"), v.trim(), v.minLength(3, "is missing: say why"), v.maxLength(600, "is longer than 600 characters")),
-});
 
 export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/participation",
     summary: "Who cannot do everything, and what; no health answers, no reasons",
+    roles: ["trainer", "lead"],
     params: CrewParams,
     async handle({ caller, params }) {
       const crew = await crewOf(db, caller, params.crewId);

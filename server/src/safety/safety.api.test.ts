@@ -97,6 +97,24 @@ describe("somebody held out of everything", () => {
       for (const item of program.sessions.flatMap((session) => session.items))
         expect(Object.keys(item.personal)).not.toContain(world.people[0]!.id);
   });
+  it("has no session on their own page, in their own calendar or to decide on, and cannot store one", async () => {
+    await placeNow();
+    const personId = world.people[0]!.id;
+    const member = await trainer.member(test, world.crewId, personId);
+    const day = (await member.get("/api/member/day")).body;
+    expect([day.heldOut, day.sessions, day.anyTime]).toEqual([true, [], []]);
+    expect(JSON.stringify(day)).not.toMatch(/injury/i);
+    const run = runNow();
+    const alone = { ...run, alone: true, people: [run.people[0]!] };
+    expect((await member.send("put", `/api/member/runs/${run.id}`, alone)).body.code).toBe("heldOut");
+    const link = await trainer.send("post", `${crew()}/calendar-links`, { id: uuid(), name: "Own", personId });
+    expect((await trainer.get(link.body.path)).text).not.toContain("VEVENT");
+    const decision = { id: uuid(), personId, programId: world.programId, itemId: world.program.sessions[0]!.items[1]!.id };
+    const decided = await trainer.send("post", `${crew()}/decisions`, {
+      decisions: [{ ...decision, proposed: "hold", decided: "progress", why: "wants to" }],
+    });
+    expect([decided.status, fieldsOf(decided)]).toEqual([400, { "decisions.0.itemId": "there is nothing to decide here" }]);
+  });
   it("is not among those Today counts, and is named there; the calendar and the hand-out leave them out", async () => {
     await placeNow();
     const answer = (await trainer.get("/api/today")).body;
@@ -255,6 +273,13 @@ const CHANGING: Record<string, "tried above" | "no item for a person"> = {
   "post /api/crews/:crewId/programs/import": "tried above",
   "put /api/programs/:programId": "tried above",
   "put /api/runs/:runId": "tried above",
+  "put /api/member/runs/:runId": "tried above",
+  "post /api/crews/:crewId/decisions": "tried above",
+  "post /api/decisions/:decisionId/resume": "no item for a person",
+  "put /api/member/check-ins/:checkInId": "no item for a person",
+  "put /api/member/tells/:tellId": "no item for a person",
+  "post /api/member/card": "no item for a person",
+  "post /api/member/sign-in": "no item for a person",
   "post /api/programs/:programId/restore": "no item for a person",
   "delete /api/programs/:programId": "no item for a person",
   "put /api/crews/:crewId/plan/:weekStart": "no item for a person",
@@ -263,7 +288,7 @@ it("every route that could carry an item to a person is one of those tried", () 
   const changing = test.app.declared
     .filter(({ method }) => method !== "get")
     .map(({ method, path }) => `${method} ${path}`)
-    .filter((route) => /program|run|plan|session|item|today|phone/.test(route));
+    .filter((route) => /program|run|plan|session|item|today|member|decision/.test(route));
   expect(changing.sort()).toEqual(Object.keys(CHANGING).sort());
 });
 

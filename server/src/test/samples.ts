@@ -79,6 +79,7 @@ export function sampleRun({ crewId, people, programId, program }: SampleWorld): 
     startedAt: "2026-03-03T07:00:00.000Z",
     endedAt: "2026-03-03T07:05:00.000Z",
     plannedSec: 174,
+    alone: false,
     items: session.items.map((item) => ({
       itemId: item.id,
       movementId: item.movementId,

@@ -34,15 +34,42 @@ export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: st
   };
 }
 
-/** A signed-in trainer whose calls carry session and token, as the interface's do. */
-export class TestTrainer {
-  private constructor(
+/** Somebody signed in whose calls carry session and token, as the interface's do. */
+export class TestCaller {
+  protected constructor(
     readonly agent: Agent,
-    readonly email: string,
-    private token: string,
+    readonly token: string,
   ) {}
 
-  static async make({ app, db }: TestApp, practiceId = uuid()): Promise<TestTrainer> {
+  get(address: string) {
+    return this.agent.get(address);
+  }
+
+  send(method: "post" | "put" | "delete", address: string, body?: object): Promise<Response> {
+    const call = this.agent[method](address).set("x-csrf-token", this.token);
+    return body === undefined ? call.then() : call.send(body).then();
+  }
+
+  /** A new browser that signs in. @param address where; @param body with what */
+  static async signedIn({ app }: TestApp, address: string, body: object): Promise<TestCaller> {
+    const agent = request.agent(app);
+    const before = (await agent.get("/api/me")).body.csrfToken as string;
+    await agent.post(address).set("x-csrf-token", before).send(body).expect(200);
+    return new TestCaller(agent, (await agent.get("/api/me")).body.csrfToken as string);
+  }
+}
+
+export class TestTrainer extends TestCaller {
+  private constructor(
+    agent: Agent,
+    token: string,
+    readonly email: string,
+  ) {
+    super(agent, token);
+  }
+
+  static async make(test: TestApp, practiceId = uuid()): Promise<TestTrainer> {
+    const { db } = test;
     const email = `${uuid()}@test.example`;
     await db.models.Practice.findOrCreate({
       where: { id: practiceId },
@@ -56,19 +83,21 @@ export class TestTrainer {
       name: "Test",
       passwordHash: await hashPassword(PASSWORD),
     });
-    const agent = request.agent(app);
-    const before = (await agent.get("/api/me")).body.csrfToken as string;
-    const signedIn = await agent.post("/api/sign-in").set("x-csrf-token", before).send({ email, password: PASSWORD }).expect(200);
-    return new TestTrainer(agent, email, signedIn.body.csrfToken as string);
+    const { agent, token } = await TestCaller.signedIn(test, "/api/sign-in", { email, password: PASSWORD });
+    return new TestTrainer(agent, token, email);
   }
 
-  get(address: string) {
-    return this.agent.get(address);
+  /** A crew lead or employer contact with some of this trainer's crews. */
+  async staff(test: TestApp, role: "lead" | "employer", crewIds: readonly string[]): Promise<TestCaller> {
+    const email = `${uuid()}@test.example`;
+    const { body } = await this.send("post", "/api/practice/staff", { id: uuid(), name: role, email, role, crewIds });
+    return TestCaller.signedIn(test, "/api/sign-in", { email, password: body.password });
   }
 
-  send(method: "post" | "put" | "delete", address: string, body?: object): Promise<Response> {
-    const call = this.agent[method](address).set("x-csrf-token", this.token);
-    return body === undefined ? call.then() : call.send(body).then();
+  /** A crew member's phone, opened with a new card. */
+  async member(test: TestApp, crewId: string, personId: string): Promise<TestCaller> {
+    const { body } = await this.send("post", `/api/crews/${crewId}/access`, { personIds: [personId] });
+    return TestCaller.signedIn(test, "/api/member/card", { token: body.cards[0].token });
   }
 }
 

@@ -1,0 +1,23 @@
+/** A session as one person does it: their forms, doses and loads, without what they are held out of. */
+import { removeItem, type Session } from "../session";
+import { itemsLeftOut } from "./allowed";
+import { FULL_PARTICIPATION, type Participation } from "./participation";
+
+/** No items at all for somebody held out. Other people's forms are not in it. */
+export function personalSession(session: Session, personId: string, participation: Participation = FULL_PARTICIPATION): Session {
+  const out = itemsLeftOut(participation, session);
+  const theirs = out.reduce(removeItem, session);
+  return {
+    ...theirs,
+    items: theirs.items.map((item) => {
+      const own = item.personal[personId];
+      return {
+        ...item,
+        formId: own?.formId ?? item.formId,
+        dose: own?.dose ?? item.dose,
+        loadKg: own?.loadKg === undefined ? item.loadKg : own.loadKg,
+        personal: {},
+      };
+    }),
+  };
+}

@@ -1,0 +1,123 @@
+/** Every route, every role, one's own crew and somebody else's. */
+import { v7 as uuid } from "uuid";
+import { makeWorld, type SampleWorld } from "../test/samples";
+import { openTestApp, TestTrainer, type TestApp, type TestCaller } from "../test/test-app";
+import type { Role } from "./caller";
+
+let test: TestApp;
+let own: SampleWorld;
+let foreign: SampleWorld;
+let callers: Record<Role, TestCaller>;
+beforeAll(async () => {
+  test = await openTestApp();
+  const [trainer, other] = [await TestTrainer.make(test), await TestTrainer.make(test)];
+  own = await makeWorld(trainer);
+  foreign = await makeWorld(other);
+  callers = {
+    trainer,
+    lead: await trainer.staff(test, "lead", [own.crewId]),
+    employer: await trainer.staff(test, "employer", [own.crewId]),
+    member: await trainer.member(test, own.crewId, own.people[0]!.id),
+  };
+});
+afterAll(() => test.close());
+
+const filled = (path: string, world: SampleWorld) =>
+  path
+    .replace(":crewId", world.crewId)
+    .replace(":programId", world.programId)
+    .replace(":personId", world.people[0]!.id)
+    .replace(":weekStart", "2026-03-02")
+    .replace(":token", `${"x".repeat(43)}.ics`)
+    .replace(/:\w+Id/g, () => uuid());
+const call = (caller: TestCaller, method: string, address: string) =>
+  method === "get" ? caller.get(address) : caller.send(method as "put", address, {});
+
+/** What each role but the trainer may call; everything else answers 403. Written out, so that a slip in a declaration shows. */
+const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
+  lead: [
+    "get /api/crews",
+    "get /api/crews/:crewId",
+    "get /api/crews/:crewId/participation",
+    "get /api/crews/:crewId/people",
+    "get /api/crews/:crewId/plan/:weekStart",
+    "get /api/crews/:crewId/programs",
+    "get /api/programs/:programId",
+    "get /api/today",
+    "put /api/me/password",
+    "put /api/runs/:runId",
+  ],
+  employer: ["get /api/crews", "get /api/crews/:crewId/report", "get /api/crews/:crewId/report.csv", "put /api/me/password"],
+  member: [
+    "get /api/member/day",
+    "get /api/member/progress",
+    "put /api/member/check-ins/:checkInId",
+    "put /api/member/runs/:runId",
+    "put /api/member/tells/:tellId",
+  ],
+};
+
+describe.each(["lead", "employer", "member"] as const)("a %s", (role) => {
+  it("may call what the list says, and nothing else", async () => {
+    const open: string[] = [];
+    for (const { method, path, roles } of test.app.declared) {
+      if (roles === "anyone") continue;
+      const { status } = await call(callers[role], method, filled(path, own));
+      if (status !== 403) open.push(`${method} ${path}`);
+      expect([path, status >= 500]).toEqual([path, false]);
+    }
+    expect(open.sort()).toEqual(ALLOWED[role]);
+  });
+  it("does not see another trainer's crew", async () => {
+    for (const route of ALLOWED[role].filter((each) => each.startsWith("get") && each.includes(":"))) {
+      const path = route.slice(4);
+      expect([path, (await callers[role].get(filled(path, foreign))).status]).toEqual([path, 404]);
+    }
+  });
+});
+
+it("a trainer may call everything but a crew member's own page", async () => {
+  for (const { method, path, roles } of test.app.declared) {
+    if (roles === "anyone" || method !== "get") continue;
+    const { status } = await callers.trainer.get(filled(path, own));
+    expect([path, status === 403]).toEqual([path, path.startsWith("/api/member/")]);
+  }
+});
+
+it("a crew lead sees names, no badges, no hands, nobody held out and nothing to decide", async () => {
+  const people = (await callers.lead.get(`/api/crews/${own.crewId}/people`)).body as { name: string; badge: null; handedness: null }[];
+  expect(people.map(({ name, badge, handedness }) => [name, badge, handedness])).toEqual(own.people.map(({ name }) => [name, null, null]));
+  await callers.trainer.send("post", `/api/crews/${own.crewId}/holds`, { personId: own.people[2]!.id, question: "hotJoint" });
+  const today = (await callers.lead.get("/api/today")).body;
+  expect([today.heldOut, today.decisions, today.tells]).toEqual([[], [], []]);
+  const may = (await callers.lead.get(`/api/crews/${own.crewId}/participation`)).text;
+  expect(may).toContain(own.people[2]!.id);
+  expect(may).not.toMatch(/hotJoint/);
+});
+
+it("an employer gets crews they were given, and not one they were taken from", async () => {
+  expect((await callers.employer.get("/api/crews")).body).toHaveLength(1);
+  const staff = (await callers.trainer.get("/api/practice/staff")).body as { id: string; role: string }[];
+  const { id } = staff.find(({ role }) => role === "employer")!;
+  await callers.trainer.send("put", `/api/practice/staff/${id}`, { crewIds: [] });
+  expect((await callers.employer.get(`/api/crews/${own.crewId}/report`)).status).toBe(404);
+  expect((await callers.trainer.send("delete", `/api/practice/staff/${id}`)).status).toBe(200);
+  expect((await callers.employer.get("/api/crews")).status).toBe(401);
+});
+
+it("nobody is given somebody else's crew, or an address that is taken", async () => {
+  const add = (change: object) =>
+    callers.trainer.send("post", "/api/practice/staff", {
+      id: uuid(),
+      name: "A",
+      email: `${uuid()}@test.example`,
+      role: "lead",
+      crewIds: [own.crewId],
+      ...change,
+    });
+  expect((await add({ crewIds: [foreign.crewId] })).body.fields).toEqual([{ path: "crewIds", message: "names a crew that is not yours" }]);
+  expect((await add({ role: "trainer" })).status).toBe(400);
+  const email = `${uuid()}@test.example`;
+  expect((await add({ email })).status).toBe(200);
+  expect((await add({ email })).body.fields).toEqual([{ path: "email", message: "has a sign-in already" }]);
+});

@@ -1,0 +1,40 @@
+/** Days somebody is excused: nothing is due, and nothing is missed. */
+import { Id, IsoDate } from "@kind-grip/core/units";
+import * as v from "valibot";
+import type { Caller } from "../auth/caller";
+import type { Db } from "../db/connection";
+import { invalid, Problem } from "../http/problem";
+import { crewOf } from "./crews";
+
+export const NewAbsence = v.pipe(
+  v.strictObject({ id: Id, personId: Id, from: IsoDate, until: IsoDate }),
+  v.forward(
+    v.check(({ from, until }) => from <= until, "is before the first day"),
+    ["until"],
+  ),
+);
+export type NewAbsence = v.InferOutput<typeof NewAbsence>;
+
+export async function listAbsences(db: Db, caller: Caller, crewId: string): Promise<NewAbsence[]> {
+  await crewOf(db, caller, crewId);
+  const rows = await db.models.Absence.findAll({ where: { crewId }, order: [["fromDay", "DESC"]] });
+  return rows.map((row) => {
+    const { id, personId, fromDay, untilDay } = row.get();
+    return { id, personId, from: fromDay, until: untilDay };
+  });
+}
+
+export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, personId, from, until }: NewAbsence): Promise<NewAbsence[]> {
+  await crewOf(db, caller, crewId);
+  if (!(await db.models.Person.findOne({ where: { id: personId, crewId } })))
+    throw invalid([{ path: "personId", message: "is not in this crew" }]);
+  const [row] = await db.models.Absence.findOrCreate({ where: { id }, defaults: { id, crewId, personId, fromDay: from, untilDay: until } });
+  if (row.get().crewId !== crewId) throw new Problem(409, "taken", "This id belongs to another absence.");
+  return listAbsences(db, caller, crewId);
+}
+
+export async function removeAbsence(db: Db, caller: Caller, crewId: string, absenceId: string): Promise<NewAbsence[]> {
+  await crewOf(db, caller, crewId);
+  await db.models.Absence.destroy({ where: { id: absenceId, crewId } });
+  return listAbsences(db, caller, crewId);
+}

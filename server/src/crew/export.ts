@@ -1,0 +1,42 @@
+/** Everything that is kept of a crew as one open file (docs/formats/crew-export.md), read in one moment. */
+import { Transaction, type WhereOptions } from "sequelize";
+import type { Caller } from "../auth/caller";
+import type { Db } from "../db/connection";
+import { crewAnswer, crewOf } from "./crews";
+
+export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: string): Promise<object> {
+  return db.sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, async (transaction) => {
+    const crew = await crewOf(db, caller, crewId, transaction);
+    const { models } = db;
+    const own = { crewId };
+    const all = async (table: unknown, where: Record<string, unknown> = own) =>
+      (await (table as typeof models.Person).findAll({ where: where as object as WhereOptions<never>, transaction })).map(
+        (row) => row.get({ plain: true }) as object,
+      );
+    const runs = (await all(models.Run)) as { id: string }[];
+    const rounds = (await all(models.Round)) as { id: string }[];
+    const runId = runs.map(({ id }) => id);
+    return {
+      format: "kind-grip-crew",
+      version: 1,
+      writtenAt: at.toISOString(),
+      crew: crewAnswer(crew),
+      people: await all(models.Person),
+      absences: await all(models.Absence),
+      work: (await all(models.Work))[0] ?? null,
+      rounds,
+      baselineRecords: await all(models.Baseline, { roundId: rounds.map(({ id }) => id) }),
+      holds: await all(models.Hold),
+      clearances: await all(models.Clearance),
+      programs: await all(models.Program),
+      placements: await all(models.Placement),
+      runs,
+      runItems: await all(models.RunItem, { runId }),
+      runPeople: await all(models.RunPerson, { runId }),
+      personDays: await all(models.PersonDay),
+      checkIns: await all(models.CheckIn),
+      tells: await all(models.Tell),
+      decisions: await all(models.Decision),
+    };
+  });
+}

@@ -1,0 +1,152 @@
+/** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
+import { randomBytes } from "node:crypto";
+import { addDays } from "@kind-grip/core/dayplan";
+import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
+import { Id, NonEmptyText } from "@kind-grip/core/units";
+import * as v from "valibot";
+import type { Caller } from "../auth/caller";
+import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { CrewRow } from "../db/models";
+import { sendFile } from "../http/file";
+import { CrewParams } from "../http/params";
+import { invalid, notFound } from "../http/problem";
+import type { Routes } from "../http/route";
+import { hashOf } from "../member/access";
+import { participationsIn } from "../safety/participations";
+import { calendarOf } from "./calendar";
+import { placementsBetween } from "./plans";
+
+/** How far back and ahead a calendar reaches, days. */
+const CALENDAR_DAYS = { back: 14, ahead: 84 };
+
+export interface CalendarLinkAnswer {
+  id: string;
+  name: string;
+  personId: string | null;
+  madeAt: string;
+  withdrawnAt: string | null;
+  lastReadAt: string | null;
+}
+
+export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/calendar.ics",
+    summary: "The crew's placed sessions as iCalendar",
+    params: CrewParams,
+    async handle({ caller, params, response }) {
+      const crew = await crewOf(db, caller, params.crewId);
+      sendFile(response, `${crew.name}.ics`, "text/calendar", await calendarText(db, crew, null, await now(caller)));
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/calendar-links",
+    summary: "Calendars that can be subscribed to",
+    params: CrewParams,
+    handle: ({ caller, params }) => listLinks(db, caller, params.crewId),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/calendar-links",
+    summary: "Make a secret link; its address is shown this once",
+    params: CrewParams,
+    body: v.strictObject({ id: Id, name: NonEmptyText, personId: v.nullable(Id) }),
+    async handle({ caller, params, body }) {
+      const crew = await crewOf(db, caller, params.crewId);
+      if (body.personId && !(await db.models.Person.findOne({ where: { id: body.personId, crewId: crew.id } })))
+        throw invalid([{ path: "personId", message: "is not in this crew" }]);
+      const token = randomBytes(32).toString("base64url");
+      await db.models.CalendarLink.create({
+        ...body,
+        crewId: crew.id,
+        tokenHash: hashOf(token),
+        madeAt: await now(caller),
+        withdrawnAt: null,
+        lastReadAt: null,
+      });
+      return { path: `/api/calendar/${token}.ics`, links: await listLinks(db, caller, crew.id) };
+    },
+  });
+  routes.add({
+    method: "delete",
+    path: "/api/crews/:crewId/calendar-links/:linkId",
+    summary: "Withdraw a link; it answers nobody any more",
+    params: v.object({ crewId: Id, linkId: Id }),
+    async handle({ caller, params }) {
+      await crewOf(db, caller, params.crewId);
+      const at = await now(caller);
+      const [changed] = await db.models.CalendarLink.update(
+        { withdrawnAt: at },
+        { where: { id: params.linkId, crewId: params.crewId, withdrawnAt: null } },
+      );
+      if (changed === 0 && !(await db.models.CalendarLink.findOne({ where: { id: params.linkId, crewId: params.crewId } })))
+        throw notFound("link");
+      return listLinks(db, caller, params.crewId);
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/calendar/:token",
+    summary: "A calendar by its secret link",
+    roles: "anyone",
+    params: v.object({ token: v.pipe(v.string(), v.regex(/^[\w-]{40,60}\.ics$/, "is no calendar")) }),
+    async handle({ params, response }) {
+      const link = (await db.models.CalendarLink.findOne({ where: { tokenHash: hashOf(params.token.replace(/\.ics$/, "")) } }))?.get();
+      const crew = link && !link.withdrawnAt && (await db.models.Crew.findOne({ where: { id: link.crewId, removedAt: null } }))?.get();
+      const account = crew && (await db.models.Account.findByPk(crew.trainerId))?.get();
+      if (!link || !crew || !account) throw notFound("calendar");
+      const at = await now({ role: "trainer", accountId: account.id, practiceId: account.practiceId });
+      await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
+      sendFile(response, `${crew.name}.ics`, "text/calendar", await calendarText(db, crew, link.personId, at));
+    },
+  });
+}
+
+async function listLinks(db: Db, caller: Caller, crewId: string): Promise<CalendarLinkAnswer[]> {
+  await crewOf(db, caller, crewId);
+  const rows = await db.models.CalendarLink.findAll({ where: { crewId }, order: [["madeAt", "DESC"]] });
+  return rows.map((row) => {
+    const { id, name, personId, madeAt, withdrawnAt, lastReadAt } = row.get();
+    return {
+      id,
+      name,
+      personId,
+      madeAt: madeAt.toISOString(),
+      withdrawnAt: withdrawnAt?.toISOString() ?? null,
+      lastReadAt: lastReadAt?.toISOString() ?? null,
+    };
+  });
+}
+
+/** For one person: their groups' sessions in their own form; nothing while they are held out. */
+async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
+  const { timeZone, place } = crew.detail;
+  const day = at.toISOString().slice(0, 10);
+  const [rows, participations, programs, people] = await Promise.all([
+    placementsBetween(db, [crew.id], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
+    participationsIn(db, { id: crew.id, timeZone }, at),
+    db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
+    db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),
+  ]);
+  const sessions = new Map(
+    programs.flatMap((program) =>
+      program.get().document.sessions.map((session) => [`${program.get().id} ${session.id}`, session] as const),
+    ),
+  );
+  const entries = rows.flatMap((row) => {
+    const session = sessions.get(`${row.programId} ${row.sessionId}`);
+    if (!session || (personId && row.people && !row.people.includes(personId))) return [];
+    const shown = personId ? personalSession(session, personId, participations.get(personId)) : sessionWithin(session, participations);
+    return personId && shown.items.length === 0 ? [] : [{ id: row.id, startsAt: row.startsAt, session: shown }];
+  });
+  const ids = personId
+    ? [personId]
+    : notHeldOut(
+        people.map((person) => person.get()),
+        participations,
+      ).map(({ id }) => id);
+  return calendarOf(crew.name, place, timeZone, entries, ids);
+}

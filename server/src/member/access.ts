@@ -1,0 +1,156 @@
+/** How crew members get in: a crew code and a PIN, or a card with a secret link. Secrets are shown once and kept as hashes. */
+import { createHash, randomBytes, randomInt } from "node:crypto";
+import type { Transaction } from "sequelize";
+import { noteChanged } from "../audit/audit";
+import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "../auth/attempts";
+import type { Caller } from "../auth/caller";
+import { hashPassword, passwordMatches } from "../auth/password";
+import { crewOf, lockCrew } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { CrewRow, MemberAccessRow, PersonRow } from "../db/models";
+import { invalid, Problem } from "../http/problem";
+
+/** Letters and digits nobody takes for another. */
+const CODE_LETTERS = "ABCDEFGHJKMNPQRSTUVWXYZ23456789";
+const CODE_LENGTH = 6;
+/** The first digits say who it is, the rest is secret. */
+const NUMBER_DIGITS = 3;
+const SECRET_DIGITS = 5;
+
+export interface AccessAnswer {
+  code: string | null;
+  people: { personId: string; number: number; issuedAt: string }[];
+}
+
+/** A new card: the only time its secrets are seen. */
+export interface Card {
+  personId: string;
+  name: string;
+  pin: string;
+  token: string;
+}
+
+export async function accessOf(db: Db, caller: Caller, crewId: string): Promise<AccessAnswer> {
+  const crew = await crewOf(db, caller, crewId);
+  const rows = await db.models.MemberAccess.findAll({ where: { crewId }, order: ["number"] });
+  return {
+    code: crew.code ?? null,
+    people: rows.map((row) => {
+      const { personId, number, issuedAt } = row.get({ plain: true });
+      return { personId, number, issuedAt: issuedAt.toISOString() };
+    }),
+  };
+}
+
+/** New PINs and cards; what these people had before stops working. */
+export async function issueCards(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  crewId: string,
+  personIds: readonly string[],
+): Promise<{ code: string; cards: Card[] }> {
+  return db.sequelize.transaction(async (transaction) => {
+    const crew = await lockCrew(db, caller, crewId, transaction);
+    const people = (await db.models.Person.findAll({ where: { crewId, id: [...personIds] }, transaction })).map((row) => row.get());
+    if (people.length !== new Set(personIds).size)
+      throw invalid([{ path: "personIds", message: "names somebody who is not in this crew" }]);
+    const code = crew.code ?? (await newCode(db, crew, transaction));
+    const known = (await db.models.MemberAccess.findAll({ where: { crewId }, transaction })).map((row) => row.get({ plain: true }));
+    let highest = Math.max(0, ...known.map(({ number }) => number));
+    const cards: Card[] = [];
+    for (const person of people) {
+      const number = known.find(({ personId }) => personId === person.id)?.number ?? ++highest;
+      const secret = String(randomInt(10 ** SECRET_DIGITS)).padStart(SECRET_DIGITS, "0");
+      const token = randomBytes(24).toString("base64url");
+      const row: MemberAccessRow = {
+        personId: person.id,
+        crewId,
+        number,
+        pinHash: await hashPassword(secret),
+        cardHash: hashOf(token),
+        issuedAt: at,
+      };
+      await db.models.MemberAccess.upsert(row, { transaction });
+      cards.push({ personId: person.id, name: person.name, pin: `${String(number).padStart(NUMBER_DIGITS, "0")}-${secret}`, token });
+    }
+    await noteChanged(db, caller, at, { crewId, personId: null, subject: "access", what: `${cards.length} cards made` }, transaction);
+    return { code, cards };
+  });
+}
+
+export async function withdrawAccess(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  crewId: string,
+  personIds: readonly string[],
+): Promise<AccessAnswer> {
+  await db.sequelize.transaction(async (transaction) => {
+    await lockCrew(db, caller, crewId, transaction);
+    const gone = await db.models.MemberAccess.destroy({ where: { crewId, personId: [...personIds] }, transaction });
+    if (gone > 0)
+      await noteChanged(db, caller, at, { crewId, personId: null, subject: "access", what: `${gone} cards withdrawn` }, transaction);
+  });
+  return accessOf(db, caller, crewId);
+}
+
+/** @throws Problem 401 alike for an unknown code, number and PIN; 429 after too many failures for this person or from this address */
+export async function memberByPin(db: Db, typedCode: string, typedPin: string, address: string, at: Date): Promise<Caller> {
+  const code = typedCode.toUpperCase().replace(/[^A-Z0-9]/g, "");
+  const digits = typedPin.replace(/\D/g, "");
+  const number = Number(digits.slice(0, NUMBER_DIGITS));
+  const key = `member ${code} ${number}`;
+  await refuseTooManyAttempts(db, key, address, at);
+  const crew = (await db.models.Crew.findOne({ where: { code, removedAt: null } }))?.get({ plain: true });
+  const access = crew && (await db.models.MemberAccess.findOne({ where: { crewId: crew.id, number } }))?.get({ plain: true });
+  const matches = await passwordMatches(access?.pinHash, digits.slice(NUMBER_DIGITS));
+  const caller = matches && access ? await callerFor(db, access) : undefined;
+  if (!caller) {
+    await noteFailedAttempt(db, key, address, at);
+    throw new Problem(401, "wrongSignIn", "This code and PIN do not belong together.");
+  }
+  await clearAttempts(db, key, at);
+  return caller;
+}
+
+export async function memberByCard(db: Db, token: string, address: string, at: Date): Promise<Caller> {
+  await refuseTooManyAttempts(db, "card", address, at, { address: true });
+  const access = (await db.models.MemberAccess.findOne({ where: { cardHash: hashOf(token) } }))?.get({ plain: true });
+  const caller = access && (await callerFor(db, access));
+  if (!caller) {
+    await noteFailedAttempt(db, "card", address, at);
+    throw new Problem(401, "wrongSignIn", "This card is no longer good. Ask your trainer for a new one.");
+  }
+  return caller;
+}
+
+/** Whoever has left the crew, or whose card was withdrawn, is nobody. */
+async function callerFor({ models }: Db, { personId, crewId }: MemberAccessRow): Promise<Caller | undefined> {
+  const person = (await models.Person.findByPk(personId))?.get() as PersonRow | undefined;
+  const crew = (await models.Crew.findOne({ where: { id: crewId, removedAt: null } }))?.get();
+  const account = crew && (await models.Account.findByPk(crew.trainerId))?.get();
+  if (!person || !account) return undefined;
+  return { role: "member", accountId: personId, practiceId: account.practiceId, crewId };
+}
+
+/** Still good? Asked at every call: a withdrawn card and a removed account end what they opened. */
+export async function isStillGood({ models }: Db, { role, accountId }: Caller, today: string): Promise<boolean> {
+  if (role !== "member") return (await models.Account.count({ where: { id: accountId, role } })) > 0;
+  const access = await models.MemberAccess.findByPk(accountId, { attributes: ["personId"] });
+  const person = access && (await models.Person.findByPk(accountId, { attributes: ["leftOn"] }));
+  return !!person && (person.get().leftOn === null || person.get().leftOn! >= today);
+}
+
+async function newCode({ models }: Db, crew: CrewRow, transaction: Transaction): Promise<string> {
+  for (;;) {
+    const code = Array.from({ length: CODE_LENGTH }, () => CODE_LETTERS[randomInt(CODE_LETTERS.length)]).join("");
+    if (await models.Crew.findOne({ where: { code }, transaction })) continue;
+    await models.Crew.update({ code }, { where: { id: crew.id }, transaction });
+    return code;
+  }
+}
+
+export function hashOf(token: string): string {
+  return createHash("sha256").update(token).digest("hex");
+}

@@ -1,0 +1,134 @@
+/** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
+import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
+import { compilePerson, type Session } from "@kind-grip/core/session";
+import { Op } from "sequelize";
+import type { Caller } from "../auth/caller";
+import { crewOf } from "../crew/crews";
+import type { Db } from "../db/connection";
+import { placementsBetween } from "../dayplan/plans";
+import { notFound } from "../http/problem";
+import { participationsIn } from "../safety/participations";
+
+/** Enough to be without a connection for a day, whatever the hour. */
+const DAYS_AHEAD = 2;
+const PROGRESS_DAYS = 28;
+
+export interface MemberSession {
+  /** Null for a session that may be done at any time. */
+  placementId: string | null;
+  programId: string;
+  startsAt: string | null;
+  totalSec: number;
+  session: Session;
+  done: boolean;
+}
+
+export interface MemberDay {
+  now: string;
+  today: string;
+  person: { id: string; name: string };
+  crew: { id: string; name: string; place: string; timeZone: string };
+  /** Out of everything until a clearance. Why is not sent to a phone. */
+  heldOut: boolean;
+  shortOfEndDeg: number | null;
+  sessions: MemberSession[];
+  anyTime: MemberSession[];
+  checkedIn: boolean;
+}
+
+export async function memberDay(db: Db, caller: Caller, at: Date): Promise<MemberDay> {
+  const personId = caller.accountId;
+  const crew = await crewOf(db, caller, caller.crewId!);
+  const person = (await db.models.Person.findByPk(personId))?.get();
+  if (!person) throw notFound("person");
+  const { timeZone, place } = crew.detail;
+  const today = dateAt(at.getTime(), timeZone);
+  const [rows, programs, participations, checkedIn, ran] = await Promise.all([
+    placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
+    db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
+    participationsIn(db, { id: crew.id, timeZone }, at),
+    db.models.CheckIn.count({ where: { personId, day: today } }),
+    donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
+  ]);
+  const participation = participations.get(personId) ?? FULL_PARTICIPATION;
+  const known = new Map(
+    programs.flatMap((program) =>
+      program.get().document.sessions.map((session) => [`${program.get().id} ${session.id}`, session] as const),
+    ),
+  );
+  const entry = (programId: string, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
+    const own = personalSession(session, personId, participation);
+    if (own.items.length === 0) return [];
+    return [
+      {
+        placementId: placed?.id ?? null,
+        programId,
+        startsAt: placed?.startsAt.toISOString() ?? null,
+        totalSec: compilePerson(own, FORM_TIMINGS).totalSec,
+        session: own,
+        done: placed ? ran.has(placed.id) : false,
+      },
+    ];
+  };
+  const near = (startsAt: Date) => {
+    const day = dateAt(startsAt.getTime(), timeZone);
+    return day >= today && day < addDays(today, DAYS_AHEAD);
+  };
+  return {
+    now: at.toISOString(),
+    today,
+    person: { id: person.id, name: person.name },
+    crew: { id: crew.id, name: crew.name, place, timeZone },
+    heldOut: participation.heldOut,
+    shortOfEndDeg: participation.shortOfEndDeg,
+    sessions: rows
+      .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
+      .flatMap((row) => {
+        const session = known.get(`${row.programId} ${row.sessionId}`);
+        return session ? entry(row.programId, session, row) : [];
+      }),
+    anyTime: programs
+      .slice(0, 1)
+      .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, session))),
+    checkedIn: checkedIn > 0,
+  };
+}
+
+async function donePlacements(db: Db, crewId: string, personId: string, since: Date): Promise<Set<string>> {
+  const runs = await db.models.Run.findAll({
+    where: { crewId, startedAt: { [Op.gte]: since }, placementId: { [Op.ne]: null } },
+    attributes: ["id", "placementId"],
+  });
+  if (runs.length === 0) return new Set();
+  const took = await db.models.RunPerson.findAll({
+    where: { personId, present: true, runId: runs.map((row) => row.get().id) },
+    attributes: ["runId"],
+  });
+  const ids = new Set(took.map((row) => row.get().runId));
+  return new Set(runs.flatMap((row) => (ids.has(row.get().id) ? [row.get().placementId!] : [])));
+}
+
+export interface MemberProgress {
+  days: { day: string; itemsDue: number; itemsDone: number; doneSec: number; runs: number; meanEffort: number | null }[];
+  mornings: { day: string; level: number }[];
+}
+
+/** Four weeks of the member's own. */
+export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<MemberProgress> {
+  const crew = await crewOf(db, caller, caller.crewId!);
+  const since = addDays(dateAt(at.getTime(), crew.detail.timeZone), -PROGRESS_DAYS);
+  const where = { personId: caller.accountId, day: { [Op.gte]: since } };
+  const [days, mornings] = await Promise.all([
+    db.models.PersonDay.findAll({ where, order: ["day"] }),
+    db.models.CheckIn.findAll({ where, order: ["day"] }),
+  ]);
+  return {
+    days: days.map((row) => {
+      const { day, itemsDue, itemsDone, doneSec, runs, effortSum, efforts } = row.get();
+      return { day, itemsDue, itemsDone, doneSec, runs, meanEffort: efforts === 0 ? null : effortSum / efforts };
+    }),
+    mornings: mornings.map((row) => ({ day: row.get().day, level: row.get().level })),
+  };
+}

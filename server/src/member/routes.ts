@@ -1,0 +1,129 @@
+/** Crew members: cards and PINs, signing in, and their own page. */
+import { CheckIn, Tell } from "@kind-grip/core/response";
+import { RunRecord } from "@kind-grip/core/run";
+import { Id } from "@kind-grip/core/units";
+import * as v from "valibot";
+import type { AppContext } from "../context";
+import { freshSession, MEMBER_DAYS } from "../auth/session";
+import { CrewParams } from "../http/params";
+import { invalid } from "../http/problem";
+import type { Routes } from "../http/route";
+import { storeCheckIn, storeTell } from "../response/check-ins";
+import { storeRun } from "../run/runs";
+import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
+import { memberDay, memberProgress } from "./member-day";
+
+const People = v.strictObject({
+  personIds: v.pipe(v.array(Id), v.minLength(1, "names nobody"), v.maxLength(500, "at most 500 people at once")),
+});
+const Own = { roles: ["member"] as const };
+
+export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/access",
+    summary: "The crew's code, and who has a card",
+    params: CrewParams,
+    handle: ({ caller, params }) => accessOf(db, caller, params.crewId),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/access",
+    summary: "Make new cards with PINs; shown this once",
+    params: CrewParams,
+    body: People,
+    handle: async ({ caller, params, body }) => issueCards(db, caller, await now(caller), params.crewId, body.personIds),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/access/withdraw",
+    summary: "Withdraw cards and PINs",
+    params: CrewParams,
+    body: People,
+    handle: async ({ caller, params, body }) => withdrawAccess(db, caller, await now(caller), params.crewId, body.personIds),
+  });
+
+  routes.add({
+    method: "post",
+    path: "/api/member/sign-in",
+    summary: "Sign in as a crew member with code and PIN",
+    roles: "anyone",
+    body: v.strictObject({
+      code: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
+      pin: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
+    }),
+    async handle({ body, request }) {
+      const caller = await memberByPin(db, body.code, body.pin, request.ip ?? "unknown", new Date());
+      await freshSession(request, caller, MEMBER_DAYS);
+      return memberDay(db, caller, await now(caller));
+    },
+  });
+  routes.add({
+    method: "post",
+    path: "/api/member/card",
+    summary: "Sign in as a crew member with the secret of a card",
+    roles: "anyone",
+    body: v.strictObject({ token: v.pipe(v.string("is missing"), v.minLength(20, "is no card"), v.maxLength(80, "is no card")) }),
+    async handle({ body, request }) {
+      const caller = await memberByCard(db, body.token, request.ip ?? "unknown", new Date());
+      await freshSession(request, caller, MEMBER_DAYS);
+      return memberDay(db, caller, await now(caller));
+    },
+  });
+
+  routes.add({
+    method: "get",
+    path: "/api/member/day",
+    summary: "A crew member's sessions of today and tomorrow in their own form",
+    ...Own,
+    handle: async ({ caller }) => memberDay(db, caller, await now(caller)),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/member/progress",
+    summary: "A crew member's own four weeks",
+    ...Own,
+    handle: async ({ caller }) => memberProgress(db, caller, await now(caller)),
+  });
+  routes.add({
+    method: "put",
+    path: "/api/member/runs/:runId",
+    summary: "Store a session followed alone; sending it again changes nothing",
+    ...Own,
+    params: v.object({ runId: Id }),
+    body: RunRecord,
+    bodyLimit: "1mb",
+    handle({ caller, params, body }) {
+      const [person] = body.people;
+      if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      if (body.crewId !== caller.crewId) throw invalid([{ path: "crewId", message: "is not your crew" }]);
+      if (!body.alone || body.people.length !== 1 || person!.personId !== caller.accountId)
+        throw invalid([{ path: "people", message: "has to be you, alone" }]);
+      return storeRun(db, caller, body);
+    },
+  });
+  routes.add({
+    method: "put",
+    path: "/api/member/check-ins/:checkInId",
+    summary: "Store a morning's check-in; one a day, the first stays",
+    ...Own,
+    params: v.object({ checkInId: Id }),
+    body: CheckIn,
+    async handle({ caller, params, body }) {
+      if (params.checkInId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeCheckIn(db, caller, await now(caller), { crewId: caller.crewId!, personId: caller.accountId }, body);
+    },
+  });
+  routes.add({
+    method: "put",
+    path: "/api/member/tells/:tellId",
+    summary: "Stop and tell the trainer",
+    ...Own,
+    params: v.object({ tellId: Id }),
+    body: Tell,
+    handle({ caller, params, body }) {
+      if (params.tellId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeTell(db, caller, { crewId: caller.crewId!, personId: caller.accountId }, body);
+    },
+  });
+}

@@ -1,0 +1,91 @@
+/** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
+import { dateAt, wallTime } from "@kind-grip/core/dayplan";
+import { isHere } from "@kind-grip/core/crew";
+import { notHeldOut } from "@kind-grip/core/safety";
+import { v7 as uuid } from "uuid";
+import type { Caller } from "../auth/caller";
+import { crewOf } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { MessageRow } from "../db/models";
+import { notFound } from "../http/problem";
+import { participationsIn } from "../safety/participations";
+
+export interface MessageAnswer {
+  id: string;
+  personId: string;
+  name: string;
+  text: string;
+  state: MessageRow["state"];
+  tries: number;
+  queuedAt: string;
+  sentAt: string | null;
+  problem: string | null;
+}
+
+/** Queues a reminder for everybody of a placed session who may take part. Asking again adds only those who have none yet. */
+export async function remind(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  crewId: string,
+  placementId: string,
+): Promise<{ queued: number; people: number }> {
+  const crew = await crewOf(db, caller, crewId);
+  const placement = (await db.models.Placement.findOne({ where: { id: placementId, crewId } }))?.get();
+  const program = placement && (await db.models.Program.findOne({ where: { id: placement.programId, removedAt: null } }))?.get();
+  const session = program?.document.sessions.find(({ id }) => id === placement!.sessionId);
+  if (!placement || !session) throw notFound("placed session");
+  const { timeZone, place } = crew.detail;
+  const day = dateAt(placement.startsAt.getTime(), timeZone);
+  const people = (await db.models.Person.findAll({ where: { crewId } }))
+    .map((person) => person.get())
+    .filter((person) => isHere(person, day) && (!placement.people || placement.people.includes(person.id)));
+  const free = notHeldOut(people, await participationsIn(db, { id: crewId, timeZone }, at));
+  const known = new Set((await db.models.Message.findAll({ where: { placementId } })).map((row) => row.get().personId));
+  const fresh = free.filter(({ id }) => !known.has(id));
+  const text = `${session.name} at ${wallTime(placement.startsAt.getTime(), timeZone)}, ${place}.`;
+  await db.models.Message.bulkCreate(
+    fresh.map(({ id: personId }): MessageRow => ({
+      id: uuid(),
+      practiceId: caller.practiceId,
+      crewId,
+      personId,
+      placementId,
+      text,
+      queuedAt: at,
+      state: "waiting",
+      tries: 0,
+      // The worker goes by real time; a demo practice's clock is not it.
+      nextTryAt: new Date(),
+      sentAt: null,
+      problem: null,
+    })),
+    { ignoreDuplicates: true },
+  );
+  return { queued: fresh.length, people: free.length };
+}
+
+const SHOWN = 100;
+
+export async function listMessages(db: Db, caller: Caller, crewId: string): Promise<MessageAnswer[]> {
+  await crewOf(db, caller, crewId);
+  const [rows, people] = await Promise.all([
+    db.models.Message.findAll({ where: { crewId }, order: [["queuedAt", "DESC"]], limit: SHOWN }),
+    db.models.Person.findAll({ where: { crewId } }),
+  ]);
+  const names = new Map(people.map((person) => [person.get().id, person.get().name]));
+  return rows.map((row) => {
+    const { id, personId, text, state, tries, queuedAt, sentAt, problem } = row.get();
+    return {
+      id,
+      personId,
+      name: names.get(personId) ?? "",
+      text,
+      state,
+      tries,
+      queuedAt: queuedAt.toISOString(),
+      sentAt: sentAt?.toISOString() ?? null,
+      problem,
+    };
+  });
+}

@@ -1,0 +1,79 @@
+/**
+ * Sends what waits in the queue to the message gateway (docs/formats/message-gateway.md). Any number of server processes may run one:
+ * rows are taken under a lock that others skip, and leased for a minute. A message carries its id as the idempotency key, so that one
+ * that was sent while the answer got lost is not delivered twice.
+ */
+import { Op, QueryTypes } from "sequelize";
+import type { Db } from "../db/connection";
+import type { MessageRow } from "../db/models";
+
+const AT_ONCE = 20;
+const LEASE_MS = 60_000;
+const FIRST_WAIT_MS = 2_000;
+const LONGEST_WAIT_MS = 15 * 60_000;
+const MOST_TRIES = 12;
+
+/** @returns whether the gateway took it; rejects when it could not be reached */
+export type Gateway = (message: { id: string; to: string; text: string }) => Promise<{ taken: boolean; problem?: string }>;
+
+export function httpGateway(address: string): Gateway {
+  return async ({ id, to, text }) => {
+    const answer = await fetch(`${address}/messages`, {
+      method: "POST",
+      headers: { "content-type": "application/json", "idempotency-key": id },
+      body: JSON.stringify({ to, text }),
+      signal: AbortSignal.timeout(5000),
+    });
+    return answer.ok ? { taken: true } : { taken: false, problem: `the gateway answered ${answer.status}` };
+  };
+}
+
+/** Sends what is due now. @returns how many were tried */
+export async function sendDue(db: Db, gateway: Gateway, now = new Date()): Promise<number> {
+  const taken = await takeDue(db, now);
+  for (const message of taken) {
+    const person = (await db.models.Person.findByPk(message.personId))?.get();
+    const result = await gateway({ id: message.id, to: person?.name ?? "", text: message.text }).catch((error: Error) => ({
+      taken: false,
+      problem: error.name === "TimeoutError" ? "the gateway did not answer" : "the gateway could not be reached",
+    }));
+    const tries = message.tries + 1;
+    await db.models.Message.update(
+      result.taken
+        ? { state: "sent", sentAt: now, tries, problem: null }
+        : { state: tries >= MOST_TRIES ? "failed" : "waiting", tries, problem: result.problem ?? null, nextTryAt: nextTry(now, tries) },
+      { where: { id: message.id } },
+    );
+  }
+  return taken.length;
+}
+
+async function takeDue({ sequelize, models }: Db, now: Date): Promise<MessageRow[]> {
+  return sequelize.transaction(async (transaction) => {
+    const due = await sequelize.query<{ id: string }>(
+      "SELECT id FROM messages WHERE state = 'waiting' AND nextTryAt <= :now ORDER BY nextTryAt LIMIT :most FOR UPDATE SKIP LOCKED",
+      { replacements: { now, most: AT_ONCE }, type: QueryTypes.SELECT, transaction },
+    );
+    const id = { [Op.in]: due.map((row) => row.id) };
+    await models.Message.update({ nextTryAt: new Date(now.getTime() + LEASE_MS) }, { where: { id }, transaction });
+    return (await models.Message.findAll({ where: { id }, transaction })).map((row) => row.get({ plain: true }));
+  });
+}
+
+/** Twice as long each time. */
+function nextTry(now: Date, tries: number): Date {
+  return new Date(now.getTime() + Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (tries - 1)));
+}
+
+/** Looks every two seconds; a database or gateway that is away is tried again the next time. @returns stops it */
+export function startWorker(db: Db, gateway: Gateway): () => void {
+  let busy = false;
+  const timer = setInterval(() => {
+    if (busy) return;
+    busy = true;
+    sendDue(db, gateway)
+      .catch(() => 0)
+      .finally(() => (busy = false));
+  }, 2000);
+  return () => clearInterval(timer);
+}

@@ -1,0 +1,97 @@
+/** People of the practice who sign in with a password: trainers, crew leads, employer contacts. */
+import { randomBytes } from "node:crypto";
+import { NonEmptyText, Id } from "@kind-grip/core/units";
+import type { Transaction } from "sequelize";
+import * as v from "valibot";
+import type { Caller } from "../auth/caller";
+import { hashPassword } from "../auth/password";
+import type { Db } from "../db/connection";
+import { invalid, notFound, Problem } from "../http/problem";
+
+export const NewStaff = v.strictObject({
+  id: Id,
+  name: NonEmptyText,
+  email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.email("is not an e-mail address"), v.maxLength(160)),
+  role: v.picklist(["lead", "employer"], "must be crew lead or employer contact"),
+  crewIds: v.pipe(v.array(Id), v.minLength(1, "names no crew"), v.maxLength(200)),
+});
+export type NewStaff = v.InferOutput<typeof NewStaff>;
+
+export interface StaffAnswer {
+  id: string;
+  name: string;
+  email: string;
+  role: "trainer" | "lead" | "employer";
+  crewIds: string[];
+}
+
+/** Colleagues, and those who were given one of the caller's crews. */
+export async function listStaff({ models }: Db, caller: Caller): Promise<StaffAnswer[]> {
+  const accounts = await models.Account.findAll({ where: { practiceId: caller.practiceId }, order: ["name"] });
+  const own = (await models.Crew.findAll({ where: { trainerId: caller.accountId }, attributes: ["id"] })).map((row) => row.get().id);
+  const given = (await models.CrewAccess.findAll({ where: { crewId: own } })).map((row) => row.get());
+  return accounts.map((account) => {
+    const { id, name, email, role } = account.get();
+    return { id, name, email, role, crewIds: given.filter(({ accountId }) => accountId === id).map(({ crewId }) => crewId) };
+  });
+}
+
+/** A first password is made and shown once. Sending the same again after a lost answer makes a new password, not a second account. */
+export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise<{ staff: StaffAnswer[]; password: string }> {
+  await refuseForeignCrews(db, caller, staff.crewIds);
+  const password = randomBytes(9).toString("base64url");
+  const passwordHash = await hashPassword(password);
+  await db.sequelize.transaction(async (transaction) => {
+    const taken = (await db.models.Account.findOne({ where: { email: staff.email }, transaction }))?.get();
+    if (taken && taken.id !== staff.id) throw invalid([{ path: "email", message: "has a sign-in already" }]);
+    const { crewIds, ...account } = staff;
+    if (taken && taken.practiceId !== caller.practiceId) throw invalid([{ path: "email", message: "has a sign-in already" }]);
+    await db.models.Account.upsert({ ...account, practiceId: caller.practiceId, passwordHash }, { transaction });
+    await giveCrews(db, caller, staff.id, crewIds, transaction);
+  });
+  return { staff: await listStaff(db, caller), password };
+}
+
+export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, crewIds: readonly string[]): Promise<StaffAnswer[]> {
+  await staffMember(db, caller, accountId);
+  await refuseForeignCrews(db, caller, crewIds);
+  await db.sequelize.transaction((transaction) => giveCrews(db, caller, accountId, crewIds, transaction));
+  return listStaff(db, caller);
+}
+
+/** Their sign-in ends at once. What they led stays in the record. */
+export async function removeStaff(db: Db, caller: Caller, accountId: string): Promise<StaffAnswer[]> {
+  await staffMember(db, caller, accountId);
+  await db.sequelize.transaction(async (transaction) => {
+    await db.models.CrewAccess.destroy({ where: { accountId }, transaction });
+    await db.models.Account.destroy({ where: { id: accountId }, transaction });
+  });
+  return listStaff(db, caller);
+}
+
+/** Only the caller's own crews are given and taken; what a colleague gave stays. */
+async function giveCrews(
+  { models }: Db,
+  caller: Caller,
+  accountId: string,
+  crewIds: readonly string[],
+  transaction: Transaction,
+): Promise<void> {
+  const own = (await models.Crew.findAll({ where: { trainerId: caller.accountId }, attributes: ["id"] })).map((row) => row.get().id);
+  await models.CrewAccess.destroy({ where: { accountId, crewId: own.filter((id) => !crewIds.includes(id)) }, transaction });
+  await models.CrewAccess.bulkCreate(
+    crewIds.map((crewId) => ({ accountId, crewId })),
+    { ignoreDuplicates: true, transaction },
+  );
+}
+
+async function refuseForeignCrews({ models }: Db, caller: Caller, crewIds: readonly string[]): Promise<void> {
+  const own = await models.Crew.count({ where: { trainerId: caller.accountId, id: [...crewIds], removedAt: null } });
+  if (own !== new Set(crewIds).size) throw invalid([{ path: "crewIds", message: "names a crew that is not yours" }]);
+}
+
+async function staffMember({ models }: Db, caller: Caller, accountId: string): Promise<void> {
+  const account = (await models.Account.findOne({ where: { id: accountId, practiceId: caller.practiceId } }))?.get();
+  if (!account) throw notFound("account");
+  if (account.role === "trainer") throw new Problem(409, "trainer", "A trainer's sign-in cannot be changed here.");
+}

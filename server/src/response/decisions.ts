@@ -1,0 +1,250 @@
+/** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
+import { findMovement } from "@kind-grip/core/library";
+import { respond, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
+import { refusalOf } from "@kind-grip/core/safety";
+import { setPersonalForm } from "@kind-grip/core/session";
+import { nextRaise } from "@kind-grip/core/program";
+import type { Transaction } from "sequelize";
+import { noteChanged } from "../audit/audit";
+import type { Caller } from "../auth/caller";
+import { crewOf, lockCrew } from "../crew/crews";
+import type { Db } from "../db/connection";
+import type { CrewRow, DecisionRow, ProposalRow } from "../db/models";
+import { invalid, notFound, Problem } from "../http/problem";
+import { settingsOf } from "../practice/settings";
+import { itemFacts, type PersonItem } from "./item-facts";
+
+export interface WaitingDecision {
+  personId: string;
+  name: string;
+  programId: string;
+  itemId: string;
+  movementId: string;
+  was: Present;
+  response: Response;
+  /** For the small chart: efforts of the runs and levels of the mornings that count. */
+  runs: { day: string; effort: number | null; status: string; marks: number }[];
+  mornings: { day: string; level: number }[];
+  usualLevel: number;
+}
+
+interface Proposed extends PersonItem {
+  response: Response;
+}
+
+/** Every proposal of a crew that is not "hold", most urgent first; with `all`, those too. */
+export async function waitingDecisions(db: Db, caller: Caller, at: Date, crewId: string, all: boolean): Promise<WaitingDecision[]> {
+  const crew = await crewOf(db, caller, crewId);
+  const [proposed, people] = await Promise.all([
+    proposals(db, caller.practiceId, crew, at),
+    db.models.Person.findAll({ where: { crewId } }),
+  ]);
+  const names = new Map(people.map((person) => [person.get().id, person.get()]));
+  const urgency: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress", "hold"];
+  return proposed
+    .filter(({ personId, response }) => !names.get(personId)?.leftOn && (all || response.kind !== "hold"))
+    .sort((a, b) => urgency.indexOf(a.response.kind) - urgency.indexOf(b.response.kind))
+    .map(({ personId, programId, itemId, facts, response }) => ({
+      personId,
+      name: names.get(personId)?.name ?? "",
+      programId,
+      itemId,
+      movementId: facts.item.movementId,
+      was: facts.present,
+      response,
+      runs: facts.runs.slice(-14).map(({ day, effort, status, marks }) => ({ day, effort, status, marks: marks.length })),
+      mornings: facts.mornings.slice(-14).map(({ day, level }) => ({ day, level })),
+      usualLevel: facts.usualLevel,
+    }));
+}
+
+async function proposals(
+  db: Db,
+  practiceId: string,
+  crew: CrewRow,
+  at: Date,
+  personIds?: readonly string[],
+  transaction?: Transaction,
+): Promise<Proposed[]> {
+  const [facts, { settings }] = await Promise.all([
+    itemFacts(db, crew, at, personIds, transaction),
+    settingsOf(db, practiceId, transaction),
+  ]);
+  return facts.flatMap((each) => {
+    const response = respond(each.facts, settings.thresholds);
+    return response ? [{ ...each, response }] : [];
+  });
+}
+
+/** Writes down what waits for some people, in the transaction that brought the news. */
+export async function refreshProposals(
+  db: Db,
+  practiceId: string,
+  crew: CrewRow,
+  at: Date,
+  personIds: readonly string[],
+  transaction: Transaction,
+): Promise<void> {
+  if (personIds.length === 0) return;
+  const rows = (await proposals(db, practiceId, crew, at, personIds, transaction))
+    .filter(({ response }) => response.kind !== "hold")
+    .map(({ personId, programId, itemId, facts, response }): ProposalRow => ({
+      personId,
+      itemId,
+      crewId: crew.id,
+      programId,
+      movementId: facts.item.movementId,
+      kind: response.kind,
+      madeAt: at,
+    }));
+  await db.models.Proposal.destroy({ where: { crewId: crew.id, personId: [...personIds] }, transaction });
+  await db.models.Proposal.bulkCreate(rows, { transaction });
+}
+
+export interface DecisionAnswer extends Omit<DecisionRow, "decidedAt" | "resumedAt" | "crewId"> {
+  decidedAt: string;
+  resumedAt: string | null;
+  by: string;
+}
+
+/**
+ * Takes decisions, all or none. What was proposed is worked out again from the records: when it is not what the screen showed, nothing
+ * is stored and the new proposals are looked at first. Deciding the same thing twice decides it once.
+ */
+export async function decide(db: Db, caller: Caller, at: Date, crewId: string, decisions: readonly NewDecision[]): Promise<void> {
+  await db.sequelize.transaction(async (transaction) => {
+    const crew = await lockCrew(db, caller, crewId, transaction);
+    const known = new Set(
+      (await db.models.Decision.findAll({ where: { id: decisions.map(({ id }) => id) }, attributes: ["id"], transaction })).map(
+        (row) => row.get().id,
+      ),
+    );
+    const fresh = decisions.filter(({ id }) => !known.has(id));
+    if (fresh.length === 0) return;
+    const personIds = [...new Set(fresh.map(({ personId }) => personId))];
+    const [proposed, { settings, version }] = await Promise.all([
+      proposals(db, caller.practiceId, crew, at, personIds, transaction),
+      settingsOf(db, caller.practiceId, transaction),
+    ]);
+    const rows: DecisionRow[] = [];
+    for (const [i, decision] of fresh.entries()) {
+      const found = proposed.find((each) => each.personId === decision.personId && each.itemId === decision.itemId);
+      if (!found || found.programId !== decision.programId)
+        throw invalid([{ path: `decisions.${i}.itemId`, message: "there is nothing to decide here" }]);
+      if (found.response.kind !== decision.proposed)
+        throw new Problem(409, "changed", "New answers came in meanwhile. Look at this one again.", [], { itemId: decision.itemId });
+      if (decision.decided !== decision.proposed && (decision.why ?? "").length < 3)
+        throw invalid([{ path: `decisions.${i}.why`, message: "say why it is not what was proposed" }]);
+      const next = nextFor(found, decision.decided);
+      if (next) await giveForm(db, found, next, transaction);
+      rows.push({
+        id: decision.id,
+        crewId,
+        personId: decision.personId,
+        programId: decision.programId,
+        itemId: decision.itemId,
+        movementId: found.facts.item.movementId,
+        proposed: decision.proposed,
+        decided: decision.decided,
+        why: decision.why || null,
+        response: { ...found.response, next },
+        was: found.facts.present,
+        settings: settings.thresholds,
+        settingsVersion: version,
+        decidedBy: caller.accountId,
+        decidedAt: at,
+        resumedAt: null,
+        resumedWhy: null,
+      });
+    }
+    await db.models.Decision.bulkCreate(rows, { transaction });
+    for (const { personId, decided } of rows)
+      await noteChanged(db, caller, at, { crewId, personId, subject: "decision", what: decided }, transaction);
+    await refreshProposals(db, caller.practiceId, crew, at, personIds, transaction);
+  });
+}
+
+/** What the person does from now on: as proposed, or what the trainer's own choice comes to. */
+function nextFor({ facts, response }: Proposed, decided: DecisionKind): Present | null {
+  if (decided === response.kind) return response.next;
+  if (decided === "progress") {
+    const raise = nextRaise(facts.item, facts.present, facts.place);
+    return raise.change === "none" ? null : raise.next;
+  }
+  // What easing would come to is asked of the same rules, as if the person had just stopped early.
+  if (decided === "ease")
+    return (
+      respond({ ...facts, eased: false, runs: [{ day: facts.today, status: "part", effort: null, marks: ["stopped"] }] })?.next ?? null
+    );
+  return null;
+}
+
+async function giveForm(db: Db, { personId, programId, itemId, facts }: Proposed, next: Present, transaction: Transaction): Promise<void> {
+  if (refusalOf(facts.participation, facts.item.movementId) !== null || !findMovement(facts.item.movementId)) return;
+  const row = await db.models.Program.findByPk(programId, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true });
+  const { document, version } = row.get({ plain: true });
+  const sessions = document.sessions.map((session) => {
+    const item = session.items.find((each) => each.id === itemId);
+    if (!item) return session;
+    const asWritten = JSON.stringify(next) === JSON.stringify({ formId: item.formId, dose: item.dose, loadKg: item.loadKg });
+    return setPersonalForm(session, itemId, personId, asWritten ? undefined : next);
+  });
+  await row.update({ document: { ...document, sessions }, version: version + 1, changedAt: new Date() }, { transaction });
+}
+
+const DECISIONS_PER_PAGE = 40;
+
+/** Decisions of a crew or one person, newest first. */
+export async function decisionHistory(
+  db: Db,
+  caller: Caller,
+  crewId: string,
+  { page, personId }: { page: number; personId?: string },
+): Promise<{ total: number; pageSize: number; decisions: DecisionAnswer[] }> {
+  await crewOf(db, caller, crewId);
+  const { count, rows } = await db.models.Decision.findAndCountAll({
+    where: { crewId, ...(personId && { personId }) },
+    order: [
+      ["decidedAt", "DESC"],
+      ["id", "DESC"],
+    ],
+    limit: DECISIONS_PER_PAGE,
+    offset: page * DECISIONS_PER_PAGE,
+  });
+  const list = rows.map((row) => row.get({ plain: true }));
+  const accounts = await db.models.Account.findAll({ where: { id: [...new Set(list.map(({ decidedBy }) => decidedBy))] } });
+  const names = new Map(accounts.map((account) => [account.get().id, account.get().name]));
+  return {
+    total: count,
+    pageSize: DECISIONS_PER_PAGE,
+    decisions: list.map(({ crewId: _crew, decidedAt, resumedAt, ...rest }) => ({
+      ...rest,
+      decidedAt: decidedAt.toISOString(),
+      resumedAt: resumedAt?.toISOString() ?? null,
+      by: names.get(rest.decidedBy) ?? "somebody gone",
+    })),
+  };
+}
+
+/** Ends a pause: the item is the person's again, with a reason that is kept. */
+export async function resume(db: Db, caller: Caller, at: Date, decisionId: string, why: string): Promise<void> {
+  const row = (await db.models.Decision.findByPk(decisionId))?.get({ plain: true });
+  if (!row) throw notFound("decision");
+  await crewOf(db, caller, row.crewId).catch(() => {
+    throw notFound("decision");
+  });
+  await db.sequelize.transaction(async (transaction) => {
+    const [changed] = await db.models.Decision.update(
+      { resumedAt: at, resumedWhy: why },
+      { where: { id: decisionId, decided: "pauseAndRefer", resumedAt: null }, transaction },
+    );
+    if (changed === 1)
+      await noteChanged(
+        db,
+        caller,
+        at,
+        { crewId: row.crewId, personId: row.personId, subject: "decision", what: "taken up again" },
+        transaction,
+      );
+  });
+}

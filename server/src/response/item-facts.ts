@@ -1,0 +1,155 @@
+/** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
+import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
+import type { MarkKind } from "@kind-grip/core/run";
+import type { ItemFacts, ItemRun, Present } from "@kind-grip/core/response";
+import { FULL_PARTICIPATION, type Participation, type Symptom } from "@kind-grip/core/safety";
+import { doseInForm, type Item } from "@kind-grip/core/session";
+import { QueryTypes, type Transaction } from "sequelize";
+import type { Db } from "../db/connection";
+import type { CrewRow } from "../db/models";
+import { latestSymptoms, participationsIn } from "../safety/participations";
+
+/** How far back evidence reaches, days: a block of eight weeks. */
+const REACH_DAYS = 56;
+
+export interface PersonItem {
+  personId: string;
+  programId: string;
+  itemId: string;
+  facts: ItemFacts;
+}
+
+interface FlatRun {
+  personId: string;
+  itemId: string;
+  startedAt: Date;
+  status: ItemRun["status"];
+  effort: number | null;
+  present: number;
+  alone: number;
+  marks: string | { kind: MarkKind; itemId: string | null }[];
+  leftOut: string | string[];
+}
+
+/** @param personIds everybody of the crew when left out @returns one entry for each person and item of a program that was ever due */
+export async function itemFacts(
+  db: Db,
+  crew: CrewRow,
+  at: Date,
+  personIds?: readonly string[],
+  transaction?: Transaction,
+): Promise<PersonItem[]> {
+  const { timeZone } = crew.detail;
+  const today = dateAt(at.getTime(), timeZone);
+  const since = addDays(today, -REACH_DAYS);
+  const of = personIds ? { personId: [...personIds] } : {};
+  const [programs, runs, decisions, mornings, felt, absences, participations] = await Promise.all([
+    db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
+    flatRuns(db, crew.id, new Date(`${since}T00:00:00Z`), personIds, transaction),
+    db.models.Decision.findAll({ where: { crewId: crew.id, ...of }, order: ["decidedAt"], transaction }),
+    db.models.CheckIn.findAll({ where: { crewId: crew.id, ...of }, order: ["day"], transaction }),
+    latestSymptoms(db, [crew.id], transaction),
+    db.models.Absence.findAll({ where: { crewId: crew.id, ...of }, transaction }),
+    participationsIn(db, { id: crew.id, timeZone }, at, transaction),
+  ]);
+  const last = new Map(decisions.map((row) => [`${row.get().personId} ${row.get().itemId}`, row.get({ plain: true })]));
+  const items = new Map<string, { programId: string; item: Item }>();
+  for (const program of programs)
+    for (const session of program.get().document.sessions)
+      for (const item of session.items) items.set(item.id, { programId: program.get().id, item });
+
+  const groups = new Map<string, FlatRun[]>();
+  for (const run of runs) {
+    if (!items.has(run.itemId)) continue;
+    const key = `${run.personId} ${run.itemId}`;
+    groups.set(key, [...(groups.get(key) ?? []), run]);
+  }
+  const symptoms = new Map(felt.map((each) => [each.personId, each.symptoms]));
+  return [...groups].map(([key, list]) => {
+    const [personId = "", itemId = ""] = key.split(" ");
+    const { programId, item } = items.get(itemId)!;
+    const decision = last.get(key);
+    const away = (day: string) =>
+      absences.some((row) => row.get().personId === personId && row.get().fromDay <= day && day <= row.get().untilDay);
+    const counted = decision ? list.filter((run) => run.startedAt > decision.decidedAt) : list;
+    const start = decision ? addDays(dateAt(decision.decidedAt.getTime(), timeZone), 1) : dateAt(list[0]!.startedAt.getTime(), timeZone);
+    return {
+      personId,
+      programId,
+      itemId,
+      facts: {
+        today,
+        item,
+        present: presentOf(item, personId),
+        since: start,
+        eased: decision?.decided === "ease",
+        ...runFacts(counted, itemId, timeZone, away),
+        mornings: mornings
+          .map((row) => row.get({ plain: true }))
+          .filter((row) => row.personId === personId && row.day >= start)
+          .map(({ day, level, regions, tingling }) => ({ day, level, regions, tingling: Boolean(tingling) })),
+        ...levels(item, symptoms.get(personId) ?? []),
+        participation: (participations.get(personId) ?? FULL_PARTICIPATION) as Participation,
+        place: { settings: crew.detail.settings, kit: crew.detail.kit },
+      },
+    };
+  });
+}
+
+/** What a person does of an item now. */
+export function presentOf(item: Item, personId: string): Present {
+  const own = item.personal[personId];
+  const formId = own?.formId ?? item.formId;
+  return {
+    formId,
+    dose: own?.dose ?? doseInForm(item.dose, FORM_TIMINGS.get(item.movementId)?.get(formId)),
+    loadKg: own?.loadKg === undefined ? item.loadKg : own.loadKg,
+  };
+}
+
+function runFacts(list: readonly FlatRun[], itemId: string, timeZone: string, away: (day: string) => boolean) {
+  const dated = list
+    .map((run) => ({ ...run, day: dateAt(run.startedAt.getTime(), timeZone) }))
+    .filter((run) => !parsed(run.leftOut).includes(itemId));
+  const due = dated.filter((run) => !run.alone && !away(run.day));
+  const took = dated.filter((run) => run.present);
+  return {
+    due: due.length,
+    done: took.filter(({ status }) => status === "done").length,
+    runs: took.map((run): ItemRun => ({
+      day: run.day,
+      status: run.status,
+      effort: run.effort,
+      marks: parsed(run.marks).flatMap((mark) => (mark.itemId === itemId ? [mark.kind] : [])),
+    })),
+  };
+}
+
+/** What was felt where the item works or stretches, when the person was last asked: what mornings are compared with. */
+function levels(item: Item, symptoms: readonly Pick<Symptom, "region" | "level">[]): { usualLevel: number; startLevel: number | null } {
+  const regions = findMovement(item.movementId)?.regions;
+  const touched: readonly string[] = regions ? [...regions.worked, ...regions.stretched, ...regions.released] : [];
+  const found = symptoms.filter(({ region, level }) => level > 0 && touched.includes(region)).map(({ level }) => level);
+  return { usualLevel: Math.max(0, ...found), startLevel: found.length > 0 ? Math.max(...found) : null };
+}
+
+async function flatRuns(
+  { sequelize }: Db,
+  crewId: string,
+  since: Date,
+  personIds: readonly string[] | undefined,
+  transaction?: Transaction,
+): Promise<FlatRun[]> {
+  const rows = await sequelize.query<FlatRun>(
+    `SELECT rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, rp.marks, rp.leftOut
+     FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN run_items i ON i.runId = r.id
+     WHERE r.crewId = :crewId AND r.startedAt >= :since ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
+    { replacements: { crewId, since, personIds }, type: QueryTypes.SELECT, transaction },
+  );
+  return rows.map((row) => ({ ...row, startedAt: new Date(row.startedAt) }));
+}
+
+function parsed<T>(value: string | T[]): T[] {
+  return typeof value === "string" ? (JSON.parse(value) as T[]) : value;
+}

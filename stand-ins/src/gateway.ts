@@ -1,0 +1,80 @@
+/**
+ * A message gateway that delivers nothing (docs/formats/message-gateway.md): it takes messages, keeps them, and shows them on a page.
+ * Options: --port N, --keep FILE (JSON lines, so that a repeated message is known after a restart), --refuse SHARE (0 to 1, for trying
+ * out retries). Ends with whoever started it.
+ */
+import { appendFileSync, existsSync, readFileSync } from "node:fs";
+import { createServer, type IncomingMessage, type ServerResponse } from "node:http";
+import { parseArgs } from "node:util";
+
+const { values } = parseArgs({
+  options: {
+    port: { type: "string", default: "4102" },
+    keep: { type: "string", default: "" },
+    refuse: { type: "string", default: "0" },
+  },
+});
+
+interface Taken {
+  id: string;
+  to: string;
+  text: string;
+  at: string;
+}
+
+const inbox = new Map<string, Taken>();
+if (values.keep && existsSync(values.keep))
+  for (const line of readFileSync(values.keep, "utf8").split("\n").filter(Boolean)) {
+    const taken = JSON.parse(line) as Taken;
+    inbox.set(taken.id, taken);
+  }
+
+async function take(request: IncomingMessage, response: ServerResponse): Promise<void> {
+  const id = request.headers["idempotency-key"];
+  let body = "";
+  for await (const part of request) body += String(part);
+  if (typeof id !== "string" || body.length > 4000) return end(response, 400, { problem: "needs an idempotency-key and a short body" });
+  if (Math.random() < Number(values.refuse)) return end(response, 503, { problem: "busy" });
+  if (!inbox.has(id)) {
+    const { to, text } = JSON.parse(body) as { to: string; text: string };
+    const taken = { id, to: String(to), text: String(text), at: new Date().toISOString() };
+    inbox.set(id, taken);
+    if (values.keep) appendFileSync(values.keep, `${JSON.stringify(taken)}\n`);
+  }
+  end(response, 202, { id });
+}
+
+function end(response: ServerResponse, status: number, body: object): void {
+  response.writeHead(status, { "content-type": "application/json" }).end(JSON.stringify(body));
+}
+
+const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
+
+function page(): string {
+  const rows = [...inbox.values()]
+    .reverse()
+    .map(({ to, text, at }) => `<tr><td>${escaped(to)}</td><td>${escaped(text)}</td><td>${at}</td></tr>`);
+  return `<!doctype html><html lang="en"><meta charset="utf-8"><title>Message gateway stand-in</title>
+<style>body{font:18px/1.5 system-ui;margin:2rem;background:#F6F2E9;color:#1D2B2A}td,th{text-align:left;padding:.4rem 1rem .4rem 0;border-bottom:1px solid #D9D2C3}</style>
+<h1>Messages taken: ${inbox.size}</h1><p>This gateway delivers nothing. It stands in for a real one.</p>
+<table><tr><th>To</th><th>Message</th><th>Taken at</th></tr>${rows.join("")}</table></html>`;
+}
+
+const server = createServer((request, response) => {
+  if (request.method === "POST" && request.url === "/messages")
+    return void take(request, response).catch(() => end(response, 400, { problem: "that was not understood" }));
+  if (request.method === "GET" && request.url === "/messages") return end(response, 200, { messages: [...inbox.values()] });
+  if (request.method === "GET" && request.url === "/")
+    return void response.writeHead(200, { "content-type": "text/html; charset=utf-8" }).end(page());
+  return end(response, 404, { problem: "nothing here" });
+});
+server.on("error", (error: NodeJS.ErrnoException) => {
+  process.stderr.write(`The message gateway stand-in could not start: ${error.code ?? error.message}\n`);
+  process.exit(1);
+});
+server.listen(Number(values.port), "127.0.0.1");
+process.on("disconnect", () => process.exit(0));
+// A starter that was killed says nothing: it is noticed by who the parent is.
+const parent = process.ppid;
+setInterval(() => process.ppid !== parent && process.exit(0), 1000).unref();
+process.on("SIGTERM", () => process.exit(0));
