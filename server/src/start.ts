@@ -15,7 +15,7 @@ import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
 import { loadEmpty } from "./demo/empty";
 import { httpGateway, startWorker } from "./message/worker";
-import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
+import { DEMO_MEMBER, DEMO_PASSWORD, DEMO_SIGN_INS, DEMO_STAFF, loadDemo } from "./demo/load";
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
 
@@ -107,7 +107,8 @@ async function signInsFor(db: Db, empty: boolean): Promise<string[]> {
   if (!demo) return ["Sign in as before (this practice was started without demo data)."];
   return [
     ...(loaded ? ["The demo practice is loaded."] : []),
-    ...DEMO_SIGN_INS.map(({ email }) => `Sign in: ${email}  password: ${DEMO_PASSWORD}`),
+    ...[...DEMO_SIGN_INS, ...DEMO_STAFF].map(({ email }) => `Sign in: ${email}  password: ${DEMO_PASSWORD}`),
+    `Crew member: /me  code: ${DEMO_MEMBER.codes[0]}  PIN: ${DEMO_MEMBER.pin}`,
   ];
 }
 

@@ -12,6 +12,8 @@ export interface ItemRun {
   status: "done" | "part" | "skipped";
   /** 0–10 for the whole session; null when not answered. */
   effort: number | null;
+  /** The highest cap among the items of that session: its hardest item is what a session's effort is about. */
+  sessionCap: number;
   /** Marks the person set at this item. */
   marks: readonly MarkKind[];
 }
@@ -65,6 +67,7 @@ export type Fired =
   | { rule: "noGain"; days: number; before: number; now: number; donePercent: number }
   | { rule: "readyForMore"; runs: number; highestEffort: number; cap: number; margin: number }
   | { rule: "atTheTop"; stop: "top" | "kit" | "place" | "noHeavier" }
+  | { rule: "oneAtATime" }
   | { rule: "notYet"; cleanRuns: number; wanted: number };
 
 /** What exactly changes for the person; null when nothing does. */

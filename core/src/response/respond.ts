@@ -13,6 +13,8 @@ import { GAIN_POINTS, NO_GAIN_ANSWERS, USUAL_THRESHOLDS, type ResponseThresholds
 /** Two runs in a row over the cap, or two "too much" in the last three runs, ease an item. Practice rule. */
 const OVER_CAP_RUNS = 2;
 const MARK_WINDOW = 3;
+/** Mornings in a row that are a little up before that counts as raised. Practice rule. */
+const RAISED_MORNINGS = 2;
 /** Without an easier form the dose is lowered to about this share. Practice rule. */
 const EASED_SHARE = 0.6;
 
@@ -36,7 +38,7 @@ export function respond(facts: ItemFacts, thresholds: ResponseThresholds = USUAL
   if (much) return eased(facts, movement, [much]);
   if (raised) return held([raised]);
 
-  return raiseOrHold(facts, movement, mornings, cap, thresholds);
+  return raiseOrHold(facts, mornings, thresholds);
 }
 
 /** A morning counts for an item when it names a place the item touches, or none. */
@@ -56,7 +58,7 @@ function stoppedEarly({ runs, eased: afterEasing }: ItemFacts) {
   return marks > 0 ? { rule: "stoppedEarly" as const, marks, afterEasing } : undefined;
 }
 
-/** Looks at the latest morning: what settled is settled. */
+/** Looks at the latest mornings: what settled is settled. One morning a little up is noise, two in a row are not. */
 function morningRule({ since, usualLevel, eased: afterEasing }: ItemFacts, mornings: readonly Morning[], thresholds: ResponseThresholds) {
   const latest = mornings.at(-1);
   if (!latest) return undefined;
@@ -64,9 +66,10 @@ function morningRule({ since, usualLevel, eased: afterEasing }: ItemFacts, morni
   const day = daysBetween(since, latest.day);
   const figures = { day, rise, allowed: thresholds.settlingRise, days: thresholds.settlingDays };
   if (rise <= 0) return undefined;
-  if (rise > thresholds.settlingRise || day > thresholds.settlingDays || afterEasing)
+  const again = mornings.slice(-RAISED_MORNINGS).filter(({ level }) => level > usualLevel).length === RAISED_MORNINGS;
+  if (rise > thresholds.settlingRise || (again && (day > thresholds.settlingDays || afterEasing)))
     return { rule: "morningRaised" as const, ...figures, afterEasing };
-  return { rule: "settling" as const, ...figures };
+  return day > thresholds.settlingDays ? undefined : { rule: "settling" as const, ...figures };
 }
 
 function noGain({ today, since, startLevel, due, done }: ItemFacts, mornings: readonly Morning[], thresholds: ResponseThresholds) {
@@ -82,19 +85,14 @@ function noGain({ today, since, startLevel, due, done }: ItemFacts, mornings: re
 function tooMuch({ runs }: ItemFacts, cap: number) {
   const recent = runs.slice(-MARK_WINDOW);
   const marks = countMarks(recent, "tooMuch");
+  // A session's effort says something of its hardest items; of an easier one beside them it says nothing.
   const answered = runs.filter(({ effort }) => effort !== null).slice(-OVER_CAP_RUNS);
-  const overCap = answered.filter(({ effort }) => effort! > cap).length;
+  const overCap = answered.filter(({ effort, sessionCap }) => cap >= sessionCap && effort! > cap).length;
   return marks >= OVER_CAP_RUNS || overCap >= OVER_CAP_RUNS ? { rule: "tooMuch" as const, marks, overCap, cap } : undefined;
 }
 
-function raiseOrHold(
-  facts: ItemFacts,
-  movement: Movement,
-  mornings: readonly Morning[],
-  cap: number,
-  { progressRuns, progressMargin }: ResponseThresholds,
-): Response {
-  const clean = cleanRunsAtTheEnd(facts, cap - progressMargin);
+function raiseOrHold(facts: ItemFacts, mornings: readonly Morning[], { progressRuns, progressMargin }: ResponseThresholds): Response {
+  const clean = cleanRunsAtTheEnd(facts, progressMargin);
   const last = clean.slice(-progressRuns);
   const quiet = mornings.every(({ day, level }) => day < last[0]!?.day || level <= facts.usualLevel);
   if (last.length < progressRuns || !quiet) return held([{ rule: "notYet", cleanRuns: quiet ? last.length : 0, wanted: progressRuns }]);
@@ -107,7 +105,7 @@ function raiseOrHold(
         rule: "readyForMore",
         runs: last.length,
         highestEffort: Math.max(...last.map(({ effort }) => effort!)),
-        cap,
+        cap: Math.min(...last.map(({ sessionCap }) => sessionCap)),
         margin: progressMargin,
       },
     ],
@@ -117,12 +115,12 @@ function raiseOrHold(
   };
 }
 
-/** The latest runs in a row that were done to the top, without a mark, at or under an effort. */
-function cleanRunsAtTheEnd({ runs }: ItemFacts, most: number) {
+/** The latest runs in a row that were done to the top, without a mark, the session's effort within its cap by a margin. */
+function cleanRunsAtTheEnd({ runs }: ItemFacts, margin: number) {
   let from = runs.length;
   while (from > 0) {
-    const { status, effort, marks } = runs[from - 1]!;
-    if (status !== "done" || effort === null || effort > most || marks.length > 0) break;
+    const { status, effort, sessionCap, marks } = runs[from - 1]!;
+    if (status !== "done" || effort === null || effort > sessionCap - margin || marks.length > 0) break;
     from -= 1;
   }
   return runs.slice(from);

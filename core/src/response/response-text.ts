@@ -40,6 +40,8 @@ export function firedText(fired: Fired): string {
         place: "The next step cannot be done at this place.",
         noHeavier: "There is no heavier weight in the kit.",
       }[fired.stop];
+    case "oneAtATime":
+      return "Something else of this person is raised first: one thing at a time.";
     case "notYet":
       return `${fired.cleanRuns} of ${fired.wanted} clean runs in a row.`;
   }

@@ -7,6 +7,7 @@ import {
   changeText,
   CheckIn,
   firedText,
+  oneAtATime,
   respond,
   ResponseThresholds,
   USUAL_THRESHOLDS,
@@ -21,7 +22,14 @@ const item = (movementId = "palm-away", change: object = {}) => ({
   ...change,
 });
 const day = (n: number) => `2026-03-${String(n).padStart(2, "0")}`;
-const run = (n: number, change: Partial<ItemRun> = {}): ItemRun => ({ day: day(n), status: "done", effort: 1, marks: [], ...change });
+const run = (n: number, change: Partial<ItemRun> = {}): ItemRun => ({
+  day: day(n),
+  status: "done",
+  effort: 1,
+  sessionCap: 3,
+  marks: [],
+  ...change,
+});
 const morning = (n: number, level: number, change: Partial<Morning> = {}): Morning => ({
   day: day(n),
   level,
@@ -96,10 +104,13 @@ describe("mornings", () => {
   it.each([
     ["up by 2 on day 4: expected", { mornings: [morning(6, 3)] }, "hold", "settling"],
     ["up by 3 on day 4", { mornings: [morning(6, 4)] }, "ease", "morningRaised"],
-    ["up by 1 on day 5", { mornings: [morning(7, 2)] }, "ease", "morningRaised"],
+    ["up by 1 once, on day 5", { mornings: [morning(6, 1), morning(7, 2)] }, "hold", "notYet"],
+    ["up by 1 on days 4 and 5", { mornings: [morning(6, 2), morning(7, 2)] }, "ease", "morningRaised"],
+    ["up by 3 once, on day 5", { mornings: [morning(6, 1), morning(7, 4)] }, "ease", "morningRaised"],
     ["not up on day 5", { mornings: [morning(7, 1)] }, "hold", "notYet"],
     ["up on day 5, settled on day 6", { mornings: [morning(7, 3), morning(8, 1)] }, "hold", "notYet"],
-    ["raised again on the eased form", { eased: true, mornings: [morning(3, 2)] }, "pauseAndRefer", "morningRaised"],
+    ["raised once on the eased form", { eased: true, mornings: [morning(3, 2)] }, "hold", "settling"],
+    ["raised again on the eased form", { eased: true, mornings: [morning(3, 2), morning(4, 2)] }, "pauseAndRefer", "morningRaised"],
     ["quiet on the eased form", { eased: true, mornings: [morning(3, 1)] }, "hold", "notYet"],
     ["felt somewhere the item does not touch", { mornings: [morning(7, 6, { regions: ["shoulderNeck"] })] }, "hold", "notYet"],
     ["felt where it does", { mornings: [morning(7, 6, { regions: [stretch.regions.stretched[0]!] })] }, "ease", "morningRaised"],
@@ -147,6 +158,12 @@ describe("marks and effort", () => {
     ],
     ["over the cap of 3 once", { runs: [run(3), run(4, { effort: 4 })] }, "hold", "notYet"],
     ["over the cap twice in a row", { runs: [run(3, { effort: 4 }), run(4, { effort: 4 })] }, "ease", "tooMuch"],
+    [
+      "over its cap of 3 in a session with a cap of 5",
+      { runs: [run(3, { effort: 4, sessionCap: 5 }), run(4, { effort: 4, sessionCap: 5 })] },
+      "hold",
+      "notYet",
+    ],
     ["at the cap twice in a row", { runs: [run(3, { effort: 3 }), run(4, { effort: 3 })] }, "hold", "notYet"],
     ["felt elsewhere", { runs: [run(3, { marks: ["elsewhere"] })] }, "hold", "notYet"],
   ] as const)("%s", (_, change, kind, rule) => expect([kindOf(change), ruleOf(change)]).toEqual([kind, [rule]]));
@@ -154,9 +171,9 @@ describe("marks and effort", () => {
   it("a symptom lowers the cap of strengthening to 4, so that progress needs 3", () => {
     const lift = item("lift-palm-down");
     const capped = { ...FULL_PARTICIPATION, cappedRegions: [movementOf("lift-palm-down").regions.worked[0]!] };
-    expect(kindOf({ item: lift, runs: three({ effort: 4 }) })).toBe("progress");
-    expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 4 }) })).toBe("hold");
-    expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 3 }) })).toBe("progress");
+    expect(kindOf({ item: lift, runs: three({ effort: 4, sessionCap: 5 }) })).toBe("progress");
+    expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 4, sessionCap: 4 }) })).toBe("hold");
+    expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 3, sessionCap: 4 }) })).toBe("progress");
   });
 });
 
@@ -186,6 +203,14 @@ describe("easing", () => {
       next: { formId: low.formId, dose: low.dose },
     });
   });
+});
+
+it("one item of a person is raised at a time: strengthening before stretching", () => {
+  const answer = (movementId: string) => ({ movementId, response: respond(facts({ item: item(movementId), runs: three() }))! });
+  const found = oneAtATime([answer("palm-away"), answer("lift-palm-down"), answer("median-glide")]);
+  expect(found.map(({ response }) => response.kind)).toEqual(["hold", "progress", "hold"]);
+  expect(found[0]!.response.fired.at(-1)).toEqual({ rule: "oneAtATime" });
+  expect(oneAtATime([answer("palm-away")])[0]!.response.kind).toBe("progress");
 });
 
 it("a practice's own thresholds count", () => {

@@ -40,8 +40,8 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
   roof: {
     test: "holdTool",
     rounds: [
-      { name: "Baseline March", startedOn: "2026-03-02", at: "2026-03-02T08:00:00Z", people: 12, gain: 0, closed: true },
-      { name: "After three weeks", startedOn: "2026-03-23", at: "2026-03-23T08:00:00Z", people: 9, gain: 1, closed: false },
+      { name: "Baseline February", startedOn: "2026-02-02", at: "2026-02-02T05:00:00Z", people: 12, gain: 0, closed: true },
+      { name: "After seven weeks", startedOn: "2026-03-23", at: "2026-03-23T08:00:00Z", people: 9, gain: 1, closed: false },
     ],
     stories: {
       "Bram Okonjo": { gripKg: [28.5, 42], short: { "left wristExtension": 16 }, withHelp: { "left wristExtension": 18 } },
@@ -60,39 +60,39 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
       "Edda Marrow": { question: "growingWeakness", since: "2026-03-25T15:10:00Z" },
       "Hale Birchmore": {
         question: "knownEntrapment",
-        since: "2026-03-02T08:40:00Z",
+        since: "2026-02-02T05:40:00Z",
         clearance: {
           givenBy: "R. Ostrander",
           profession: "Hand therapist",
-          from: "2026-03-04",
+          from: "2026-02-04",
           until: "2026-03-29",
           note: "Glides to the first faint feeling only.",
         },
       },
-      "Kester Lowfield": { question: "veryMobile", since: "2026-03-02T09:15:00Z" },
+      "Kester Lowfield": { question: "veryMobile", since: "2026-02-02T06:15:00Z" },
     },
   },
   oyster: {
     test: "wringTowel",
-    rounds: [{ name: "Baseline March", startedOn: "2026-03-03", at: "2026-03-03T06:00:00Z", people: 14, gain: 0, closed: true }],
+    rounds: [{ name: "Baseline February", startedOn: "2026-02-02", at: "2026-02-02T02:00:00Z", people: 14, gain: 0, closed: true }],
     stories: {
       "Gethin Inskip": { yes: ["surgeryOrFracture"], short: { "right wristFlexion": 24, "right wristExtension": 20 }, gripKg: [36, 25] },
-      "Freya Holloway": { symptom: { side: "right", region: "thumbBase", kind: "stiffness", level: 5, since: "2026-01-20" } },
+      "Freya Holloway": { symptom: { side: "right", region: "wristFlexors", kind: "stiffness", level: 5, since: "2026-01-20" } },
       "Manus Orrell": { yes: ["thinBlood"] },
     },
     holds: {
       "Gethin Inskip": {
         question: "surgeryOrFracture",
-        since: "2026-03-03T06:30:00Z",
+        since: "2026-02-02T02:30:00Z",
         clearance: {
           givenBy: "Dr L. Maddern",
           profession: "Physician",
-          from: "2026-03-03",
+          from: "2026-02-02",
           until: "2026-03-20",
           note: "Fracture of the wrist healed; look again in spring.",
         },
       },
-      "Manus Orrell": { question: "thinBlood", since: "2026-03-03T07:05:00Z" },
+      "Manus Orrell": { question: "thinBlood", since: "2026-02-02T03:05:00Z" },
     },
   },
 };

@@ -1,15 +1,21 @@
-/** Loads the demo practice: four crews, three programs, this week's plan, three weeks of runs, work, measuring rounds. Same seed, same demo. */
-import { addDays, mondayOf, shiftsFrom, suggestStart, type Shift } from "@kind-grip/core/dayplan";
+/**
+ * Loads the demo practice: four crews, three programs, this week's plan, eight weeks of runs, mornings and decisions, work, measuring rounds.
+ * Same seed, same demo. */
+import { createHash } from "node:crypto";
+import { addDays, dateAt, mondayOf, shiftsFrom, suggestStart, type Shift } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Session, type SlotKind } from "@kind-grip/core/session";
 import type { Transaction } from "sequelize";
 import { hashPassword } from "../auth/password";
+import type { Caller } from "../auth/caller";
+import { PERSON_DAY_SUMS, personDays } from "../run/person-days";
 import type { Db } from "../db/connection";
-import type { PlacementRow, RunItemRow, RunPersonRow, RunRow } from "../db/models";
+import type { PersonDayRow, PlacementRow, RunItemRow, RunPersonRow, RunRow } from "../db/models";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
-import { ANCHOR, DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
+import { DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
 import { type Dice, diceFrom } from "./dice";
+import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
 import { demoWork } from "./work";
 
@@ -20,7 +26,15 @@ export const DEMO_SIGN_INS = [
   { name: "Maren Holt", email: "maren@fernhollow.example" },
   { name: "Teo Vance", email: "teo@fernhollow.example" },
 ] as const;
+export const DEMO_STAFF = [
+  { name: "Ivo Lantern", email: "ivo@fernhollow.example", role: "lead" },
+  { name: "Greta Sloane", email: "greta@fernhollow.example", role: "employer" },
+] as const;
+/** Codes of the first three crews; everybody with a card has the same last five digits, which a real card never has. */
+export const DEMO_MEMBER = { codes: ["RDGE24", "TANSY5", "SHUCK7"], pin: "001-24680" } as const;
 const SEED = 20260326;
+/** The history: eight weeks, the last one running. */
+const WEEKS = { from: "2026-02-02", count: 8 } as const;
 
 interface SeededCrew {
   id: string;
@@ -32,7 +46,15 @@ interface SeededCrew {
 /** Does nothing when a practice is there already. Returns whether it loaded. */
 export async function loadDemo(db: Db): Promise<boolean> {
   if ((await db.models.Practice.count()) > 0) return false;
+  await seedDemo(db);
+  return true;
+}
+
+/** The same, whatever practices there are: for tests. */
+export async function seedDemo(db: Db): Promise<void> {
   const dice = diceFrom(SEED);
+  const seeded: SeededCrew[] = [];
+  let trainer: Caller | undefined;
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await db.sequelize.transaction(async (transaction) => {
     const practiceId = dice.id();
@@ -41,6 +63,8 @@ export async function loadDemo(db: Db): Promise<boolean> {
       DEMO_SIGN_INS.map(({ name, email }) => ({ id: dice.id(), practiceId, role: "trainer" as const, email, name, passwordHash })),
       { transaction },
     );
+    trainer = { role: "trainer", accountId: maren!.get().id, practiceId };
+    await seedStaff(db, dice, practiceId, passwordHash, transaction);
     // Its own dice, so that more of it does not change what was there before.
     const measuring = diceFrom(SEED + 1);
     for (const demo of DEMO_CREWS) {
@@ -53,9 +77,50 @@ export async function loadDemo(db: Db): Promise<boolean> {
       );
       if (work) await db.models.Work.create({ crewId: crew.id, document: work, version: 1, changedAt: DEMO_NOW }, { transaction });
       await seedRounds(db, measuring, demo.key, crew, transaction);
+      seeded.push(crew);
     }
+    await seedAccess(db, seeded, transaction);
   });
-  return true;
+  const habits = diceFrom(SEED + 2);
+  const mondays = Array.from({ length: WEEKS.count - 1 }, (_, i) => addDays(WEEKS.from, 7 * (i + 1)));
+  for (const crew of seeded) if (crew.program) await replayDecisions(db, trainer!, crew, mondays, DEMO_NOW, habits);
+}
+
+/** A crew lead for the early crews, and a contact of the employer. */
+async function seedStaff(db: Db, dice: Dice, practiceId: string, passwordHash: string, transaction: Transaction): Promise<void> {
+  await db.models.Account.bulkCreate(
+    DEMO_STAFF.map(({ name, email, role }) => ({ id: dice.id(), practiceId, role, email, name, passwordHash })),
+    { transaction },
+  );
+}
+
+/** Staff are given their crews; some members have cards, with a code and PIN that are always the same. */
+async function seedAccess(db: Db, crews: readonly SeededCrew[], transaction: Transaction): Promise<void> {
+  const pinHash = await hashPassword(DEMO_MEMBER.pin.slice(-5));
+  for (const [i, { id, people }] of crews.slice(0, 3).entries()) {
+    const code = DEMO_MEMBER.codes[i]!;
+    await db.models.Crew.update({ code }, { where: { id }, transaction });
+    await db.models.MemberAccess.bulkCreate(
+      people.slice(0, 4).map((person, n) => ({
+        personId: person.id,
+        crewId: id,
+        number: n + 1,
+        pinHash,
+        cardHash: createHash("sha256")
+          .update(`${code}-${n + 1}-demonstration-card`)
+          .digest("hex"),
+        issuedAt: DEMO_NOW,
+      })),
+      { transaction },
+    );
+  }
+  const accounts = await db.models.Account.findAll({ where: { email: DEMO_STAFF.map(({ email }) => email) }, transaction });
+  await db.models.CrewAccess.bulkCreate(
+    accounts.flatMap((account) =>
+      crews.slice(0, account.get().role === "lead" ? 3 : 2).map((crew) => ({ accountId: account.get().id, crewId: crew.id })),
+    ),
+    { transaction },
+  );
 }
 
 async function seedCrew(
@@ -103,13 +168,13 @@ async function seedCrew(
   return { id, people, programId: program && programId, program };
 }
 
-/** Four weeks of placements up to the demo's own week, and a run for nearly every one that lies in the past. */
+/** Eight weeks of placements up to the demo's own week, and a run for nearly every one that lies in the past. */
 async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, demo: DemoCrew, transaction: Transaction): Promise<void> {
   const program = crew.program!;
   const sessions = new Map(program.sessions.map((session) => [session.slot, session]));
   const placements: PlacementRow[] = [];
-  for (let week = 0; week < 4; week++) {
-    const weekStart = addDays(ANCHOR, week * 7);
+  for (let week = 0; week < WEEKS.count; week++) {
+    const weekStart = addDays(WEEKS.from, week * 7);
     await db.models.WeekPlan.create({ crewId: crew.id, weekStart, version: 1 }, { transaction });
     for (const shift of shiftsFrom(demo.crew.shiftPattern, TIME_ZONE, weekStart, 7))
       placements.push(...placeOn(dice, crew, sessions, shift, weekStart));
@@ -131,6 +196,28 @@ async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, 
   await db.models.Run.bulkCreate(runs, { transaction });
   await db.models.RunPerson.bulkCreate(runPeople, { transaction });
   await db.models.RunItem.bulkCreate(runItems, { transaction });
+  await db.models.PersonDay.bulkCreate(rolledUp(runs, runPeople, runItems), { transaction });
+  // Its own dice, so that more of it does not change what was there before.
+  const mornings = seedMornings(diceFrom(SEED + crew.people.length), crew, runs, runPeople, DEMO_NOW);
+  await db.models.CheckIn.bulkCreate(mornings, { transaction });
+}
+
+/** The roll-ups that storing these runs one by one would have written. */
+function rolledUp(runs: readonly RunRow[], people: readonly RunPersonRow[], items: readonly RunItemRow[]): PersonDayRow[] {
+  const days = new Map<string, PersonDayRow>();
+  for (const run of runs) {
+    const record = {
+      ...run,
+      items: items.filter(({ runId }) => runId === run.id),
+      people: people.filter(({ runId }) => runId === run.id),
+    };
+    for (const row of personDays(record, dateAt(run.startedAt.getTime(), TIME_ZONE), () => true)) {
+      const known = days.get(`${row.personId} ${row.day}`);
+      if (!known) days.set(`${row.personId} ${row.day}`, row);
+      else for (const sum of PERSON_DAY_SUMS) known[sum] += row[sum];
+    }
+  }
+  return [...days.values()];
 }
 
 /** Warm-up every day, a break session every day, post-shift work on Monday, Wednesday and Friday. */
@@ -183,8 +270,8 @@ function seedRun(
       status: missed ? "skipped" : "done",
     };
   });
-  // Strengthening is felt more; what felt hard in the first week is felt less in the third.
-  const weeksIn = (Date.parse(mondayOf(placement.startsAt.toISOString().slice(0, 10))) - Date.parse(ANCHOR)) / (7 * 86_400_000);
+  // Strengthening is felt more; what felt hard in the first week is felt less in the sixth.
+  const weeksIn = (Date.parse(mondayOf(placement.startsAt.toISOString().slice(0, 10))) - Date.parse(WEEKS.from)) / (14 * 86_400_000);
   const slotEffort = { preShift: 0, break: -0.4, postShift: 1.6 }[session.slot];
   const people = crew.people.map((person): RunPersonRow => {
     const habit = habits.get(person.id)!;
@@ -192,7 +279,7 @@ function seedRun(
     const present = dice.chance(habit.attends) && !(heldOutFrom && startedAt >= heldOutFrom);
     const felt = Math.round(habit.effort + slotEffort - weeksIn * 0.25 + (dice.next() - 0.5) * 1.6);
     const marks =
-      present && dice.chance(0.012)
+      present && dice.chance(0.004)
         ? [{ kind: dice.chance(0.7) ? ("tooMuch" as const) : ("tingling" as const), itemId: items.at(-1)!.itemId }]
         : [];
     const forms = Object.fromEntries(

@@ -1,6 +1,6 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
 import { findMovement } from "@kind-grip/core/library";
-import { respond, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
+import { oneAtATime, respond, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
 import { refusalOf } from "@kind-grip/core/safety";
 import { setPersonalForm } from "@kind-grip/core/session";
 import { nextRaise } from "@kind-grip/core/program";
@@ -70,10 +70,13 @@ async function proposals(
     itemFacts(db, crew, at, personIds, transaction),
     settingsOf(db, practiceId, transaction),
   ]);
-  return facts.flatMap((each) => {
+  const answers = facts.flatMap((each) => {
     const response = respond(each.facts, settings.thresholds);
-    return response ? [{ ...each, response }] : [];
+    return response ? [{ ...each, movementId: each.facts.item.movementId, response }] : [];
   });
+  return [...new Set(answers.map(({ personId }) => personId))].flatMap((personId) =>
+    oneAtATime(answers.filter((answer) => answer.personId === personId)),
+  );
 }
 
 /** Writes down what waits for some people, in the transaction that brought the news. */
@@ -174,7 +177,8 @@ function nextFor({ facts, response }: Proposed, decided: DecisionKind): Present 
   // What easing would come to is asked of the same rules, as if the person had just stopped early.
   if (decided === "ease")
     return (
-      respond({ ...facts, eased: false, runs: [{ day: facts.today, status: "part", effort: null, marks: ["stopped"] }] })?.next ?? null
+      respond({ ...facts, eased: false, runs: [{ day: facts.today, status: "part", effort: null, sessionCap: 0, marks: ["stopped"] }] })
+        ?.next ?? null
     );
   return null;
 }

@@ -3,9 +3,9 @@ import { addDays, dateAt } from "@kind-grip/core/dayplan";
 import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
 import type { MarkKind } from "@kind-grip/core/run";
 import type { ItemFacts, ItemRun, Present } from "@kind-grip/core/response";
-import { FULL_PARTICIPATION, type Participation, type Symptom } from "@kind-grip/core/safety";
+import { capFor, FULL_PARTICIPATION, refusalOf, type Participation, type Symptom } from "@kind-grip/core/safety";
 import { doseInForm, type Item } from "@kind-grip/core/session";
-import { QueryTypes, type Transaction } from "sequelize";
+import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../db/models";
 import { latestSymptoms, participationsIn } from "../safety/participations";
@@ -21,6 +21,8 @@ export interface PersonItem {
 }
 
 interface FlatRun {
+  runId: string;
+  movementId: string;
   personId: string;
   itemId: string;
   startedAt: Date;
@@ -32,7 +34,7 @@ interface FlatRun {
   leftOut: string | string[];
 }
 
-/** @param personIds everybody of the crew when left out @returns one entry for each person and item of a program that was ever due */
+/** As the records were at that moment. @param personIds everybody of the crew when left out @returns one entry for each person and item of a program that was ever due */
 export async function itemFacts(
   db: Db,
   crew: CrewRow,
@@ -46,9 +48,9 @@ export async function itemFacts(
   const of = personIds ? { personId: [...personIds] } : {};
   const [programs, runs, decisions, mornings, felt, absences, participations] = await Promise.all([
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
-    flatRuns(db, crew.id, new Date(`${since}T00:00:00Z`), personIds, transaction),
-    db.models.Decision.findAll({ where: { crewId: crew.id, ...of }, order: ["decidedAt"], transaction }),
-    db.models.CheckIn.findAll({ where: { crewId: crew.id, ...of }, order: ["day"], transaction }),
+    flatRuns(db, crew.id, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
+    db.models.Decision.findAll({ where: { crewId: crew.id, decidedAt: { [Op.lte]: at }, ...of }, order: ["decidedAt"], transaction }),
+    db.models.CheckIn.findAll({ where: { crewId: crew.id, day: { [Op.lte]: today }, ...of }, order: ["day"], transaction }),
     latestSymptoms(db, [crew.id], transaction),
     db.models.Absence.findAll({ where: { crewId: crew.id, ...of }, transaction }),
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
@@ -65,6 +67,8 @@ export async function itemFacts(
     const key = `${run.personId} ${run.itemId}`;
     groups.set(key, [...(groups.get(key) ?? []), run]);
   }
+  const movements = new Map<string, Set<string>>();
+  for (const { runId, movementId } of runs) movements.set(runId, (movements.get(runId) ?? new Set()).add(movementId));
   const symptoms = new Map(felt.map((each) => [each.personId, each.symptoms]));
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
@@ -84,13 +88,15 @@ export async function itemFacts(
         present: presentOf(item, personId),
         since: start,
         eased: decision?.decided === "ease",
-        ...runFacts(counted, itemId, timeZone, away),
+        ...runFacts(counted, itemId, timeZone, away, (runId) =>
+          sessionCap(movements.get(runId)!, participations.get(personId) ?? FULL_PARTICIPATION),
+        ),
         mornings: mornings
           .map((row) => row.get({ plain: true }))
           .filter((row) => row.personId === personId && row.day >= start)
           .map(({ day, level, regions, tingling }) => ({ day, level, regions, tingling: Boolean(tingling) })),
         ...levels(item, symptoms.get(personId) ?? []),
-        participation: (participations.get(personId) ?? FULL_PARTICIPATION) as Participation,
+        participation: participations.get(personId) ?? FULL_PARTICIPATION,
         place: { settings: crew.detail.settings, kit: crew.detail.kit },
       },
     };
@@ -108,7 +114,13 @@ export function presentOf(item: Item, personId: string): Present {
   };
 }
 
-function runFacts(list: readonly FlatRun[], itemId: string, timeZone: string, away: (day: string) => boolean) {
+function runFacts(
+  list: readonly FlatRun[],
+  itemId: string,
+  timeZone: string,
+  away: (day: string) => boolean,
+  capOf: (runId: string) => number,
+) {
   const dated = list
     .map((run) => ({ ...run, day: dateAt(run.startedAt.getTime(), timeZone) }))
     .filter((run) => !parsed(run.leftOut).includes(itemId));
@@ -121,9 +133,21 @@ function runFacts(list: readonly FlatRun[], itemId: string, timeZone: string, aw
       day: run.day,
       status: run.status,
       effort: run.effort,
+      sessionCap: capOf(run.runId),
       marks: parsed(run.marks).flatMap((mark) => (mark.itemId === itemId ? [mark.kind] : [])),
     })),
   };
+}
+
+/** The highest cap among what a session had in it for a person. */
+function sessionCap(movementIds: ReadonlySet<string>, participation: Participation): number {
+  return Math.max(
+    0,
+    ...[...movementIds].flatMap((id) => {
+      const movement = findMovement(id);
+      return movement && refusalOf(participation, id) === null ? [capFor(participation, movement)] : [];
+    }),
+  );
 }
 
 /** What was felt where the item works or stretches, when the person was last asked: what mornings are compared with. */
@@ -137,15 +161,15 @@ function levels(item: Item, symptoms: readonly Pick<Symptom, "region" | "level">
 async function flatRuns(
   { sequelize }: Db,
   crewId: string,
-  since: Date,
+  [since, until]: readonly [Date, Date],
   personIds: readonly string[] | undefined,
   transaction?: Transaction,
 ): Promise<FlatRun[]> {
   const rows = await sequelize.query<FlatRun>(
-    `SELECT rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, rp.marks, rp.leftOut
+    `SELECT r.id AS runId, i.movementId, rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, rp.marks, rp.leftOut
      FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN run_items i ON i.runId = r.id
-     WHERE r.crewId = :crewId AND r.startedAt >= :since ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
-    { replacements: { crewId, since, personIds }, type: QueryTypes.SELECT, transaction },
+     WHERE r.crewId = :crewId AND r.startedAt >= :since AND r.startedAt <= :until ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
+    { replacements: { crewId, since, until, personIds }, type: QueryTypes.SELECT, transaction },
   );
   return rows.map((row) => ({ ...row, startedAt: new Date(row.startedAt) }));
 }

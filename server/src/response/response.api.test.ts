@@ -115,7 +115,7 @@ it("tingling eases, tingling again pauses: the person is out of the item until i
   expect(first!.response).toMatchObject({ kind: "ease", fired: [{ rule: "tingling" }] });
   await decide(decision({ proposed: "ease", decided: "ease" }));
   expect(await formOf()).toEqual(first!.response.next);
-  await lead(-0.001, 1, ["tingling"]);
+  await lead(0, 1, ["tingling"]);
   expect((await waiting())[0]!.response).toMatchObject({ kind: "pauseAndRefer", fired: [{ afterEasing: true }] });
   const pause = decision({ proposed: "pauseAndRefer", decided: "pauseAndRefer" });
   expect((await decide(pause)).status).toBe(204);

@@ -5,11 +5,13 @@ import { Op, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import type { CrewRow, PersonDayRow } from "../db/models";
 
+export const PERSON_DAY_SUMS = ["itemsDue", "itemsDone", "doneSec", "runs", "effortSum", "efforts", "marks"] as const;
+
 export async function addToPersonDays(db: Db, crew: CrewRow, run: RunRecord, transaction: Transaction): Promise<void> {
   const counted = await dueAlready(db, run, transaction);
   const rows = personDays(run, dateAt(Date.parse(run.startedAt), crew.detail.timeZone), (personId) => !counted.has(personId));
   if (rows.length === 0) return;
-  const sums = ["itemsDue", "itemsDone", "doneSec", "runs", "effortSum", "efforts", "marks"] as const;
+  const sums = PERSON_DAY_SUMS;
   const columns = ["personId", "day", "crewId", ...sums] as const;
   await db.sequelize.query(
     `INSERT INTO person_days (${columns.join(", ")}) VALUES ${rows.map(() => `(${columns.map(() => "?").join(", ")})`).join(", ")}
@@ -19,7 +21,11 @@ export async function addToPersonDays(db: Db, crew: CrewRow, run: RunRecord, tra
 }
 
 /** @param counts whether this run's items are due for a person: a session led and followed alone as well is due once */
-export function personDays(run: RunRecord, day: string, counts: (personId: string) => boolean): PersonDayRow[] {
+export function personDays(
+  run: Pick<RunRecord, "crewId" | "items" | "people">,
+  day: string,
+  counts: (personId: string) => boolean,
+): PersonDayRow[] {
   return run.people.map((person) => {
     const theirs = run.items.filter(({ itemId }) => !person.leftOut.includes(itemId));
     const done = person.present ? theirs.filter(({ status }) => status === "done") : [];
