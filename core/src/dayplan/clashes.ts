@@ -1,6 +1,7 @@
 /** What is wrong, or only worth knowing, about where sessions are placed. Pure: same plan, same clashes. */
 import { findMovement, tensionRegions, type Phase } from "../library";
 import type { Session } from "../session";
+import { grouped } from "../units";
 import { SPACING } from "./rules";
 import { dateAt, type Shift, type Span } from "./shifts";
 
@@ -125,7 +126,7 @@ function spacing(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
 
 function frequency(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
   const clashes: Clash[] = [];
-  const days = groupBy(inOrder, dayOf);
+  const days = grouped(inOrder, dayOf);
   for (const [date, list] of days) {
     const over = (kind: ClashKind, phases: Phase[], limit: number) => {
       const found = list.filter((placed) => phases.some((phase) => has(placed.session, phase)));
@@ -136,7 +137,7 @@ function frequency(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
     over("tooMuchMobility", ["mobility", "stretch"], SPACING.mobilityPerDay);
   }
   const strength = [...days].filter(([, list]) => list.some((placed) => has(placed.session, "strengthen")));
-  const byWeek = groupBy(strength, ([date]) => weekOf(date));
+  const byWeek = grouped(strength, ([date]) => weekOf(date));
   for (const week of byWeek.values()) {
     if (week.length <= SPACING.strengthenDaysPerWeek) continue;
     const placementIds = week.flatMap(([, list]) => list.filter((placed) => has(placed.session, "strengthen")).map((placed) => placed.id));
@@ -198,13 +199,4 @@ function weekOf(date: string): number {
 
 function minutesUp(ms: number): number {
   return Math.ceil(ms / minute);
-}
-
-function groupBy<T, K>(list: readonly T[], keyOf: (each: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const each of list) {
-    const key = keyOf(each);
-    groups.set(key, [...(groups.get(key) ?? []), each]);
-  }
-  return groups;
 }

@@ -1,4 +1,5 @@
 /** Who came, how hard it felt: per person and for the crew, from run records. */
+import { grouped } from "../units";
 
 /** One person in one run, flat as the database holds it. */
 export interface Attendance {
@@ -65,15 +66,4 @@ function effortOf(list: readonly Attendance[]): { meanEffort: number | null; ans
     meanEffort: efforts.length === 0 ? null : efforts.reduce((sum, effort) => sum + effort, 0) / efforts.length,
     answers: efforts.length,
   };
-}
-
-function grouped<T>(rows: readonly T[], keyOf: (row: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const key = keyOf(row);
-    const list = groups.get(key);
-    if (list) list.push(row);
-    else groups.set(key, [row]);
-  }
-  return groups;
 }

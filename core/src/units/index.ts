@@ -1,4 +1,5 @@
 /** Quantities and the few shared value shapes every subject uses. */
+export { grouped } from "./grouped";
 export { clockText, spanText } from "./time-text";
 export { issueText } from "./issue-text";
 export { torqueText } from "./torque-text";

@@ -6,6 +6,7 @@ import { addDays, dateAt, mondayOf, shiftsFrom, suggestStart, type Shift } from 
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Session, type SlotKind } from "@kind-grip/core/session";
+import { grouped } from "@kind-grip/core/units";
 import type { Transaction } from "sequelize";
 import { hashPassword } from "../auth/password";
 import type { Caller } from "../auth/caller";
@@ -205,11 +206,13 @@ async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, 
 /** The roll-ups that storing these runs one by one would have written. */
 function rolledUp(runs: readonly RunRow[], people: readonly RunPersonRow[], items: readonly RunItemRow[]): PersonDayRow[] {
   const days = new Map<string, PersonDayRow>();
+  const itemsOf = grouped(items, ({ runId }) => runId);
+  const peopleOf = grouped(people, ({ runId }) => runId);
   for (const run of runs) {
     const record = {
       ...run,
-      items: items.filter(({ runId }) => runId === run.id),
-      people: people.filter(({ runId }) => runId === run.id),
+      items: itemsOf.get(run.id) ?? [],
+      people: peopleOf.get(run.id) ?? [],
     };
     for (const row of personDays(record, dateAt(run.startedAt.getTime(), TIME_ZONE), () => true)) {
       const known = days.get(`${row.personId} ${row.day}`);

@@ -5,6 +5,7 @@ import type { MarkKind } from "@kind-grip/core/run";
 import type { ItemFacts, ItemRun, Present } from "@kind-grip/core/response";
 import { capFor, FULL_PARTICIPATION, refusalOf, type Participation, type Symptom } from "@kind-grip/core/safety";
 import { doseInForm, type Item } from "@kind-grip/core/session";
+import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../db/models";
@@ -22,6 +23,7 @@ export interface PersonItem {
 
 interface FlatRun {
   runId: string;
+  day: string;
   movementId: string;
   personId: string;
   itemId: string;
@@ -48,7 +50,7 @@ export async function itemFacts(
   const of = personIds ? { personId: [...personIds] } : {};
   const [programs, runs, decisions, mornings, felt, absences, participations] = await Promise.all([
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
-    flatRuns(db, crew.id, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
+    flatRuns(db, crew, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
     db.models.Decision.findAll({ where: { crewId: crew.id, decidedAt: { [Op.lte]: at }, ...of }, order: ["decidedAt"], transaction }),
     db.models.CheckIn.findAll({ where: { crewId: crew.id, day: { [Op.lte]: today }, ...of }, order: ["day"], transaction }),
     latestSymptoms(db, [crew.id], transaction),
@@ -61,14 +63,15 @@ export async function itemFacts(
     for (const session of program.get().document.sessions)
       for (const item of session.items) items.set(item.id, { programId: program.get().id, item });
 
-  const groups = new Map<string, FlatRun[]>();
-  for (const run of runs) {
-    if (!items.has(run.itemId)) continue;
-    const key = `${run.personId} ${run.itemId}`;
-    groups.set(key, [...(groups.get(key) ?? []), run]);
-  }
-  const movements = new Map<string, Set<string>>();
-  for (const { runId, movementId } of runs) movements.set(runId, (movements.get(runId) ?? new Set()).add(movementId));
+  const groups = grouped(
+    runs.filter(({ itemId }) => items.has(itemId)),
+    ({ personId, itemId }) => `${personId} ${itemId}`,
+  );
+  const movements = new Map([...grouped(runs, ({ runId }) => runId)].map(([id, list]) => [id, new Set(list.map((run) => run.movementId))]));
+  const answered = grouped(
+    mornings.map((row) => row.get({ plain: true })),
+    ({ personId }) => personId,
+  );
   const symptoms = new Map(felt.map((each) => [each.personId, each.symptoms]));
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
@@ -77,7 +80,7 @@ export async function itemFacts(
     const away = (day: string) =>
       absences.some((row) => row.get().personId === personId && row.get().fromDay <= day && day <= row.get().untilDay);
     const counted = decision ? list.filter((run) => run.startedAt > decision.decidedAt) : list;
-    const start = decision ? addDays(dateAt(decision.decidedAt.getTime(), timeZone), 1) : dateAt(list[0]!.startedAt.getTime(), timeZone);
+    const start = decision ? addDays(dateAt(decision.decidedAt.getTime(), timeZone), 1) : list[0]!.day;
     return {
       personId,
       programId,
@@ -88,12 +91,11 @@ export async function itemFacts(
         present: presentOf(item, personId),
         since: start,
         eased: decision?.decided === "ease",
-        ...runFacts(counted, itemId, timeZone, away, (runId) =>
+        ...runFacts(counted, itemId, away, (runId) =>
           sessionCap(movements.get(runId)!, participations.get(personId) ?? FULL_PARTICIPATION),
         ),
-        mornings: mornings
-          .map((row) => row.get({ plain: true }))
-          .filter((row) => row.personId === personId && row.day >= start)
+        mornings: (answered.get(personId) ?? [])
+          .filter((row) => row.day >= start)
           .map(({ day, level, regions, tingling }) => ({ day, level, regions, tingling: Boolean(tingling) })),
         ...levels(item, symptoms.get(personId) ?? []),
         participation: participations.get(personId) ?? FULL_PARTICIPATION,
@@ -114,16 +116,8 @@ export function presentOf(item: Item, personId: string): Present {
   };
 }
 
-function runFacts(
-  list: readonly FlatRun[],
-  itemId: string,
-  timeZone: string,
-  away: (day: string) => boolean,
-  capOf: (runId: string) => number,
-) {
-  const dated = list
-    .map((run) => ({ ...run, day: dateAt(run.startedAt.getTime(), timeZone) }))
-    .filter((run) => !parsed(run.leftOut).includes(itemId));
+function runFacts(list: readonly FlatRun[], itemId: string, away: (day: string) => boolean, capOf: (runId: string) => number) {
+  const dated = list.filter((run) => !parsed(run.leftOut).includes(itemId));
   const due = dated.filter((run) => !run.alone && !away(run.day));
   const took = dated.filter((run) => run.present);
   return {
@@ -160,7 +154,7 @@ function levels(item: Item, symptoms: readonly Pick<Symptom, "region" | "level">
 
 async function flatRuns(
   { sequelize }: Db,
-  crewId: string,
+  { id: crewId, detail: { timeZone } }: CrewRow,
   [since, until]: readonly [Date, Date],
   personIds: readonly string[] | undefined,
   transaction?: Transaction,
@@ -171,7 +165,13 @@ async function flatRuns(
      WHERE r.crewId = :crewId AND r.startedAt >= :since AND r.startedAt <= :until ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
     { replacements: { crewId, since, until, personIds }, type: QueryTypes.SELECT, transaction },
   );
-  return rows.map((row) => ({ ...row, startedAt: new Date(row.startedAt) }));
+  // Working out the day of a moment at a place is slow, and there are many rows of each run.
+  const days = new Map<string, string>();
+  return rows.map((row) => {
+    const startedAt = new Date(row.startedAt);
+    if (!days.has(row.runId)) days.set(row.runId, dateAt(startedAt.getTime(), timeZone));
+    return { ...row, startedAt, day: days.get(row.runId)! };
+  });
 }
 
 function parsed<T>(value: string | T[]): T[] {
