@@ -9,6 +9,8 @@ import { dateAt, type Shift, type Span } from "./shifts";
 export interface Placed extends Span {
   id: string;
   session: Session;
+  /** Who takes part; everybody when left out or null. */
+  people?: readonly string[] | null;
 }
 
 export type ClashKind =
@@ -47,10 +49,20 @@ export function clashesOf(placed: readonly Placed[], shifts: readonly Shift[], t
   return [
     ...overlaps(inOrder, dayOf),
     ...misplaced(inOrder, shifts, dayOf),
-    ...spacing(inOrder, dayOf),
-    ...frequency(inOrder, dayOf),
-    ...longWork(inOrder, shifts),
+    ...once(eachPersons(inOrder).flatMap((own) => [...spacing(own, dayOf), ...frequency(own, dayOf), ...longWork(own, shifts)])),
   ];
+}
+
+/** The plan as each person lives it: what is for everybody and for their groups. People with the same plan once. */
+function eachPersons(inOrder: readonly Placed[]): Placed[][] {
+  const named = [...new Set(inOrder.flatMap(({ people }) => people ?? []))];
+  if (named.length === 0) return [[...inOrder]];
+  const plans = named.map((id) => inOrder.filter(({ people }) => !people || people.includes(id)));
+  return [...grouped(plans, (plan) => plan.map(({ id }) => id).join(" ")).values()].map(([plan]) => plan!);
+}
+
+function once(clashes: readonly Clash[]): Clash[] {
+  return [...grouped(clashes, ({ kind, date, placementIds }) => [kind, date, ...placementIds].join(" ")).values()].map(([clash]) => clash!);
 }
 
 type DayOf = (span: Span) => string;

@@ -4,3 +4,4 @@ export { crewReport, type CrewFigures, type CrewReport, type ReportChange, type 
 export { adherenceOf, type PersonDay } from "./person-day";
 export { FEWEST_PEOPLE, publishable } from "./small-groups";
 export { MIN_ANSWERS, trendOf, type Trend } from "./trend";
+export { blockReasonText, nextBlock, type BlockFigures, type BlockReason, type NextBlock } from "./next-block";

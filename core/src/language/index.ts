@@ -38,7 +38,16 @@ export interface Words {
   referral(key: keyof Catalogue["referral"], values?: Record<string, string | number>): string;
   symptomKind(kind: Symptom["kind"]): string;
   nights(nights: Symptom["nights"]): string;
+  /** The crew member's own page. */
+  member(key: MemberKey, values?: Record<string, string | number>): string;
 }
+
+type Member = Catalogue["member"];
+type MemberKey =
+  | Exclude<keyof Member, "tellKind" | "mark" | "waiting_one" | "waiting_other">
+  | "waiting"
+  | `tellKind.${keyof Member["tellKind"]}`
+  | `mark.${keyof Member["mark"]}`;
 
 const made = new Map<string, Words>();
 
@@ -91,6 +100,7 @@ function wordsFrom(instance: i18n, language: string): Words {
     referral: (key, values) => text(`referral.${key}`, values),
     symptomKind: (kind) => text(`symptom.kind.${kind}`),
     nights: (nights) => text(`symptom.nights.${nights}`),
+    member: (key, values) => text(`member.${key}`, values),
   };
 }
 

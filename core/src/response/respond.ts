@@ -94,7 +94,8 @@ function tooMuch({ runs }: ItemFacts, cap: number) {
 function raiseOrHold(facts: ItemFacts, mornings: readonly Morning[], { progressRuns, progressMargin }: ResponseThresholds): Response {
   const clean = cleanRunsAtTheEnd(facts, progressMargin);
   const last = clean.slice(-progressRuns);
-  const quiet = mornings.every(({ day, level }) => day < last[0]!?.day || level <= facts.usualLevel);
+  const [first] = last;
+  const quiet = mornings.every(({ day, level }) => (first && day < first.day) || level <= facts.usualLevel);
   if (last.length < progressRuns || !quiet) return held([{ rule: "notYet", cleanRuns: quiet ? last.length : 0, wanted: progressRuns }]);
   const { next, change, stop, large } = nextRaise(facts.item, facts.present, facts.place);
   if (stop || change === "none") return held([{ rule: "atTheTop", stop: stop?.kind ?? "top" }]);

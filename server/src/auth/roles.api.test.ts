@@ -42,6 +42,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/crews/:crewId/people",
     "get /api/crews/:crewId/plan/:weekStart",
     "get /api/crews/:crewId/programs",
+    "get /api/movements",
     "get /api/programs/:programId",
     "get /api/today",
     "put /api/me/password",

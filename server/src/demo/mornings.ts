@@ -37,8 +37,8 @@ export const STORIES: Readonly<Record<string, Mornings>> = { "Ives Tarrant": FLA
 /** Level every morning, week by week: for those who had something at the start. */
 const COURSES: Readonly<Record<string, { region: Region; levels: readonly number[] }>> = {
   "Freya Holloway": { region: "wristFlexors", levels: [5, 5, 5, 5, 5, 5, 5, 5] },
-  "Dessa Quill": { region: "elbowOuter", levels: [4, 4, 3, 3, 3, 2, 2, 2] },
-  "Hale Birchmore": { region: "wristFlexors", levels: [2, 2, 2, 1, 1, 1, 1, 1] },
+  "Dessa Quill": { region: "elbowOuter", levels: [3, 3, 2, 2, 2, 2, 2, 2] },
+  "Hale Birchmore": { region: "wristFlexors", levels: [1, 1, 1, 0, 0, 0, 0, 0] },
 };
 /** What the demo's trainer decided against the proposal. */
 const OVERRULED: readonly { day: string; name: string; movementId: string; decided: "progress"; why: string }[] = [

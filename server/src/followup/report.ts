@@ -13,6 +13,7 @@ import type { CrewRow } from "../db/models";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
+import { reviewOf } from "./review";
 import { latestSymptoms } from "../safety/participations";
 
 export interface ReportAnswer extends CrewReport {
@@ -36,6 +37,14 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
     params: CrewParams,
     query: Query,
     handle: async ({ caller, params, query }) => reportOf(db, caller, await now(caller), params.crewId, query.weeks),
+  });
+  routes.add({
+    method: "get",
+    path: "/api/crews/:crewId/review",
+    summary: "The review of a block, down to the person",
+    params: CrewParams,
+    query: Query,
+    handle: async ({ caller, params, query }) => reviewOf(db, caller, await now(caller), params.crewId, query.weeks),
   });
   routes.add({
     method: "get",

@@ -18,6 +18,7 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     method: "get",
     path: "/api/movements",
     summary: "The practice's own movements, removed ones marked",
+    roles: ["trainer", "lead"],
     handle: ({ caller }) => listOwnMovements(db, caller),
   });
   routes.add({

@@ -53,7 +53,7 @@ export async function itemFacts(
     flatRuns(db, crew, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
     db.models.Decision.findAll({ where: { crewId: crew.id, decidedAt: { [Op.lte]: at }, ...of }, order: ["decidedAt"], transaction }),
     db.models.CheckIn.findAll({ where: { crewId: crew.id, day: { [Op.lte]: today }, ...of }, order: ["day"], transaction }),
-    latestSymptoms(db, [crew.id], transaction),
+    latestSymptoms(db, [crew.id], transaction, today),
     db.models.Absence.findAll({ where: { crewId: crew.id, ...of }, transaction }),
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
   ]);
@@ -91,9 +91,7 @@ export async function itemFacts(
         present: presentOf(item, personId),
         since: start,
         eased: decision?.decided === "ease",
-        ...runFacts(counted, itemId, away, (runId) =>
-          sessionCap(movements.get(runId)!, participations.get(personId) ?? FULL_PARTICIPATION),
-        ),
+        ...runFacts(counted, item, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) => movements.get(runId)!),
         mornings: (answered.get(personId) ?? [])
           .filter((row) => row.day >= start)
           .map(({ day, level, regions, tingling }) => ({ day, level, regions, tingling: Boolean(tingling) })),
@@ -116,20 +114,32 @@ export function presentOf(item: Item, personId: string): Present {
   };
 }
 
-function runFacts(list: readonly FlatRun[], itemId: string, away: (day: string) => boolean, capOf: (runId: string) => number) {
+function runFacts(
+  list: readonly FlatRun[],
+  { id: itemId, movementId }: Item,
+  participation: Participation,
+  away: (day: string) => boolean,
+  movementsOf: (runId: string) => ReadonlySet<string>,
+) {
+  const movement = findMovement(movementId);
+  const cap = movement ? capFor(participation, movement) : 0;
   const dated = list.filter((run) => !parsed(run.leftOut).includes(itemId));
   const due = dated.filter((run) => !run.alone && !away(run.day));
   const took = dated.filter((run) => run.present);
   return {
     due: due.length,
     done: took.filter(({ status }) => status === "done").length,
-    runs: took.map((run): ItemRun => ({
-      day: run.day,
-      status: run.status,
-      effort: run.effort,
-      sessionCap: capOf(run.runId),
-      marks: parsed(run.marks).flatMap((mark) => (mark.itemId === itemId ? [mark.kind] : [])),
-    })),
+    runs: took.map((run): ItemRun => {
+      const most = sessionCap(movementsOf(run.runId), participation);
+      return {
+        day: run.day,
+        status: run.status,
+        effort: run.effort,
+        sessionCap: most,
+        // A mark set after the session names no item: like its effort it is about its hardest ones.
+        marks: parsed(run.marks).flatMap((mark) => (mark.itemId === itemId || (mark.itemId === null && cap >= most) ? [mark.kind] : [])),
+      };
+    }),
   };
 }
 

@@ -76,16 +76,16 @@ function isFull(participation: Participation): boolean {
   return JSON.stringify(participation) === JSON.stringify(FULL_PARTICIPATION);
 }
 
-/** What each person felt when they were last asked. */
-export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction) {
+/** What each person felt when they were last asked. @param until day of the last round that counts */
+export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction, until = "9999-12-31") {
   type Row = { crewId: string; personId: string; symptoms: string | Pick<Symptom, "region" | "level">[] };
   const rows = await sequelize.query<Row>(
     `SELECT crewId, personId, symptoms FROM (
        SELECT r.crewId, b.personId, b.symptoms, ROW_NUMBER() OVER (PARTITION BY b.personId ORDER BY r.startedOn DESC, b.changedAt DESC) AS place
        FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
-       WHERE r.crewId IN (:crewIds) AND (JSON_VALUE(b.document, '$.symptomsAsked') = 1 OR JSON_LENGTH(b.symptoms) > 0)) latest
+       WHERE r.crewId IN (:crewIds) AND r.startedOn <= :until AND (JSON_VALUE(b.document, '$.symptomsAsked') = 1 OR JSON_LENGTH(b.symptoms) > 0)) latest
      WHERE place = 1`,
-    { replacements: { crewIds }, type: QueryTypes.SELECT, transaction },
+    { replacements: { crewIds, until }, type: QueryTypes.SELECT, transaction },
   );
   return rows.map((row) => ({
     ...row,

@@ -23,13 +23,15 @@ const PLACES = [
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
   // Programs may hold own movements: no page is drawn before they are known.
-  const own = serverApi.useMovementsQuery(undefined, { skip: !me?.account });
+  const own = serverApi.useMovementsQuery(undefined, { skip: !me?.account || !["trainer", "lead"].includes(me.account.role) });
   const { pathname, search } = useLocation();
   useEffect(() => {
     // Newer browsers answer with a promise, which an effect must not return.
     window.scrollTo(0, 0);
   }, [pathname]);
   if (!me) return isError ? <ConnectionNotice page /> : <Loading />;
+  if (me.account?.role === "employer") return <Navigate to="/report" replace />;
+  if (me.account?.role === "member") return <Navigate to="/me" replace />;
   if (me.account && !own.data) return own.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (
@@ -43,7 +45,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
           Skip to the page
         </Box>
       )}
-      {!bare && <Rail />}
+      {!bare && <Rail lead={me.account.role === "lead"} />}
       <Box
         component="main"
         id="main"
@@ -60,7 +62,8 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   );
 }
 
-function Rail() {
+/** @param lead a crew lead has two places: today, and their own sign-in */
+function Rail({ lead }: { lead: boolean }) {
   return (
     <Box
       component="nav"
@@ -83,7 +86,7 @@ function Rail() {
       }}
     >
       <Box component="img" src="/mark.svg" alt="Kind Grip" sx={{ width: 40, height: 40, mx: "auto", mb: 2.5 }} />
-      {PLACES.map(({ to, label, Icon }) => (
+      {PLACES.filter(({ to }) => !lead || to === "/today" || to === "/practice").map(({ to, label, Icon }) => (
         <Box
           key={to}
           component={NavLink}

@@ -1,19 +1,30 @@
 /** The server's answers as RTK Query endpoints. One list, one token, one way to tell that the connection is away. */
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
-import type { BaselineRecord } from "@kind-grip/core/baseline";
+import type { BaselineRecord, Change } from "@kind-grip/core/baseline";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import type { Placement } from "@kind-grip/core/dayplan";
 import { knowOwnMovements, type OwnMovement, type Phase } from "@kind-grip/core/library";
-import type { PersonFollowUp, RunFollowUp } from "@kind-grip/core/followup";
+import type { CrewReport, NextBlock, PersonFollowUp, RunFollowUp } from "@kind-grip/core/followup";
 import type { Program } from "@kind-grip/core/program";
+import type {
+  DecisionKind,
+  NewDecision,
+  PracticeSettings,
+  Present,
+  Response,
+  ResponseThresholds,
+  TellKind,
+} from "@kind-grip/core/response";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import type { NewClearance, Participation, QuestionId } from "@kind-grip/core/safety";
+import type { Session } from "@kind-grip/core/session";
 import type { Work } from "@kind-grip/core/strain";
 import { connectionFound, connectionLost } from "./connection";
 
+export type Role = "trainer" | "lead" | "employer" | "member";
 export interface Me {
   csrfToken: string;
-  account: { name: string; email: string; practice: string; demo: boolean; now: string } | null;
+  account: { role: Role; name: string; email: string; practice: string; demo: boolean; now: string } | null;
 }
 export type CrewEntry = Crew & { id: string; version: number };
 export type CrewListEntry = CrewEntry & { people: number; programs: number };
@@ -52,6 +63,7 @@ export interface TodayEntry {
   startsAt: string;
   totalSec: number;
   people: number;
+  groupName: string | null;
   runId: string | null;
 }
 export interface TodayShift {
@@ -67,6 +79,151 @@ export interface Today {
   entries: TodayEntry[];
   heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
   endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
+  decisions: { crewId: string; crewName: string; kind: DecisionKind; count: number }[];
+  tells: {
+    id: string;
+    crewId: string;
+    crewName: string;
+    personId: string;
+    name: string;
+    kind: TellKind;
+    movementId: string | null;
+    words: string | null;
+    at: string;
+  }[];
+}
+export interface WaitingDecision {
+  personId: string;
+  name: string;
+  programId: string;
+  itemId: string;
+  movementId: string;
+  was: Present;
+  response: Response;
+  runs: { day: string; effort: number | null; status: string; marks: number }[];
+  mornings: { day: string; level: number }[];
+  usualLevel: number;
+}
+export interface DecisionEntry {
+  id: string;
+  personId: string;
+  programId: string;
+  itemId: string;
+  movementId: string;
+  proposed: DecisionKind;
+  decided: DecisionKind;
+  why: string | null;
+  response: Response;
+  was: Present;
+  settings: ResponseThresholds;
+  settingsVersion: number;
+  decidedAt: string;
+  resumedAt: string | null;
+  resumedWhy: string | null;
+  by: string;
+}
+export interface ReportEntry extends CrewReport {
+  crew: { id: string; name: string; trade: string };
+  from: string;
+  until: string;
+}
+export interface ReviewEntry {
+  from: string;
+  until: string;
+  days: {
+    day: string;
+    people: number;
+    minPerPerson: number;
+    itemsDue: number;
+    itemsDone: number;
+    meanEffort: number | null;
+    meanMorning: number | null;
+    mornings: number;
+  }[];
+  adherence: number | null;
+  raised: number | null;
+  answers: number;
+  people: {
+    personId: string;
+    name: string;
+    adherence: number | null;
+    meanEffort: number | null;
+    morningTrend: number | null;
+    answers: number;
+    decisions: Partial<Record<DecisionKind, number>>;
+    changes: Change[];
+  }[];
+  rounds: { first: string; last: string } | null;
+  next: NextBlock;
+}
+export interface StaffEntry {
+  id: string;
+  name: string;
+  email: string;
+  role: "trainer" | "lead" | "employer";
+  crewIds: string[];
+}
+export interface AccessEntry {
+  code: string | null;
+  people: { personId: string; number: number; issuedAt: string }[];
+}
+export interface Card {
+  personId: string;
+  name: string;
+  pin: string;
+  token: string;
+}
+export interface Absence {
+  id: string;
+  personId: string;
+  from: string;
+  until: string;
+}
+export interface CalendarLink {
+  id: string;
+  name: string;
+  personId: string | null;
+  madeAt: string;
+  withdrawnAt: string | null;
+  lastReadAt: string | null;
+}
+export interface MessageEntry {
+  id: string;
+  personId: string;
+  name: string;
+  text: string;
+  state: "waiting" | "sent" | "failed";
+  tries: number;
+  queuedAt: string;
+  sentAt: string | null;
+  problem: string | null;
+}
+export interface SettingsEntry {
+  settings: PracticeSettings;
+  version: number;
+}
+export interface MemberSession {
+  placementId: string | null;
+  programId: string;
+  startsAt: string | null;
+  totalSec: number;
+  session: Session;
+  done: boolean;
+}
+export interface MemberDay {
+  now: string;
+  today: string;
+  person: { id: string; name: string };
+  crew: { id: string; name: string; place: string; timeZone: string };
+  heldOut: boolean;
+  shortOfEndDeg: number | null;
+  sessions: MemberSession[];
+  anyTime: MemberSession[];
+  checkedIn: boolean;
+}
+export interface MemberProgress {
+  days: { day: string; itemsDue: number; itemsDone: number; doneSec: number; runs: number; meanEffort: number | null }[];
+  mornings: { day: string; level: number }[];
 }
 export interface WorkEntry {
   crewId: string;
@@ -120,7 +277,7 @@ export interface AuditEntry {
   id: string;
   personId: string | null;
   act: "saw" | "changed";
-  subject: "baseline" | "hold" | "clearance" | "referral" | "export";
+  subject: "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access";
   what: string;
   at: string;
   lastAt: string;
@@ -164,7 +321,21 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
   return answer;
 };
 
-const TAGS = ["Me", "Crews", "People", "Programs", "Plan", "Runs", "Movements", "Work", "Rounds", "Safety"] as const;
+const TAGS = [
+  "Me",
+  "Crews",
+  "People",
+  "Programs",
+  "Plan",
+  "Runs",
+  "Movements",
+  "Work",
+  "Rounds",
+  "Safety",
+  "Decisions",
+  "Practice",
+  "Access",
+] as const;
 
 export const serverApi = createApi({
   reducerPath: "server",
@@ -186,7 +357,7 @@ export const serverApi = createApi({
       invalidatesTags: ["Me"],
     }),
 
-    today: make.query<Today, void>({ query: () => "/today", providesTags: ["Plan", "Runs", "Crews", "Programs", "Safety"] }),
+    today: make.query<Today, void>({ query: () => "/today", providesTags: ["Plan", "Runs", "Crews", "Programs", "Safety", "Decisions"] }),
     crews: make.query<CrewListEntry[], void>({ query: () => "/crews", providesTags: ["Crews", "People", "Programs"] }),
     crew: make.query<CrewEntry, string>({ query: (id) => `/crews/${id}`, providesTags: ["Crews"] }),
     createCrew: make.mutation<CrewEntry, { id: string; crew: Crew }>({
@@ -363,6 +534,104 @@ export const serverApi = createApi({
       query: ({ crewId, page }) => `/crews/${crewId}/audit?page=${page}`,
       providesTags: ["Safety"],
       keepUnusedDataFor: 0,
+    }),
+    decisions: make.query<WaitingDecision[], { crewId: string; all: boolean }>({
+      query: ({ crewId, all }) => `/crews/${crewId}/decisions?all=${all ? "yes" : "no"}`,
+      providesTags: ["Decisions", "Runs", "Programs", "Safety"],
+      keepUnusedDataFor: 0,
+    }),
+    decide: make.mutation<void, { crewId: string; decisions: NewDecision[] }>({
+      query: ({ crewId, decisions }) => ({ url: `/crews/${crewId}/decisions`, method: "POST", body: { decisions } }),
+      invalidatesTags: (_, error) => (error && error.status !== 409 ? [] : ["Decisions", "Programs", "Safety"]),
+    }),
+    decisionHistory: make.query<{ total: number; pageSize: number; decisions: DecisionEntry[] }, { crewId: string; page: number }>({
+      query: ({ crewId, page }) => `/crews/${crewId}/decisions/history?page=${page}`,
+      providesTags: ["Decisions"],
+    }),
+    resume: make.mutation<void, { id: string; why: string }>({
+      query: ({ id, why }) => ({ url: `/decisions/${id}/resume`, method: "POST", body: { why } }),
+      invalidatesTags: (_, error) => (error ? [] : ["Decisions", "Safety"]),
+    }),
+    markTellSeen: make.mutation<void, string>({
+      query: (id) => ({ url: `/tells/${id}/seen`, method: "POST" }),
+      invalidatesTags: ["Decisions"],
+    }),
+    report: make.query<ReportEntry, { crewId: string; weeks: number }>({
+      query: ({ crewId, weeks }) => `/crews/${crewId}/report?weeks=${weeks}`,
+      providesTags: ["Runs"],
+    }),
+    review: make.query<ReviewEntry, { crewId: string; weeks: number }>({
+      query: ({ crewId, weeks }) => `/crews/${crewId}/review?weeks=${weeks}`,
+      providesTags: ["Runs", "Decisions"],
+      keepUnusedDataFor: 0,
+    }),
+    settings: make.query<SettingsEntry, void>({ query: () => "/practice/settings", providesTags: ["Practice"] }),
+    saveSettings: make.mutation<SettingsEntry, SettingsEntry>({
+      query: (body) => ({ url: "/practice/settings", method: "PUT", body }),
+      invalidatesTags: ["Practice", "Decisions"],
+    }),
+    staff: make.query<StaffEntry[], void>({ query: () => "/practice/staff", providesTags: ["Practice"] }),
+    addStaff: make.mutation<{ staff: StaffEntry[]; password: string }, Omit<StaffEntry, "role"> & { role: "lead" | "employer" }>({
+      query: (body) => ({ url: "/practice/staff", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Practice"] : []),
+    }),
+    changeStaff: make.mutation<StaffEntry[], { id: string; crewIds: string[] }>({
+      query: ({ id, crewIds }) => ({ url: `/practice/staff/${id}`, method: "PUT", body: { crewIds } }),
+      invalidatesTags: ["Practice"],
+    }),
+    removeStaff: make.mutation<StaffEntry[], string>({
+      query: (id) => ({ url: `/practice/staff/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Practice"],
+    }),
+    access: make.query<AccessEntry, string>({ query: (crewId) => `/crews/${crewId}/access`, providesTags: ["Access"] }),
+    issueCards: make.mutation<{ code: string; cards: Card[] }, { crewId: string; personIds: string[] }>({
+      query: ({ crewId, personIds }) => ({ url: `/crews/${crewId}/access`, method: "POST", body: { personIds } }),
+      invalidatesTags: ["Access"],
+    }),
+    withdrawAccess: make.mutation<AccessEntry, { crewId: string; personIds: string[] }>({
+      query: ({ crewId, personIds }) => ({ url: `/crews/${crewId}/access/withdraw`, method: "POST", body: { personIds } }),
+      invalidatesTags: ["Access"],
+    }),
+    absences: make.query<Absence[], string>({ query: (crewId) => `/crews/${crewId}/absences`, providesTags: ["People"] }),
+    addAbsence: make.mutation<Absence[], Absence & { crewId: string }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/absences`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["People", "Decisions"] : []),
+    }),
+    removeAbsence: make.mutation<Absence[], { crewId: string; id: string }>({
+      query: ({ crewId, id }) => ({ url: `/crews/${crewId}/absences/${id}`, method: "DELETE" }),
+      invalidatesTags: ["People", "Decisions"],
+    }),
+    calendarLinks: make.query<CalendarLink[], string>({ query: (crewId) => `/crews/${crewId}/calendar-links`, providesTags: ["Access"] }),
+    makeCalendarLink: make.mutation<
+      { path: string; links: CalendarLink[] },
+      { crewId: string; id: string; name: string; personId: string | null }
+    >({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/calendar-links`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Access"] : []),
+    }),
+    withdrawCalendarLink: make.mutation<CalendarLink[], { crewId: string; id: string }>({
+      query: ({ crewId, id }) => ({ url: `/crews/${crewId}/calendar-links/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Access"],
+    }),
+    messages: make.query<MessageEntry[], string>({ query: (crewId) => `/crews/${crewId}/messages`, providesTags: ["Plan"] }),
+    remind: make.mutation<{ queued: number; people: number }, { crewId: string; placementId: string }>({
+      query: ({ crewId, placementId }) => ({ url: `/crews/${crewId}/reminders`, method: "POST", body: { placementId } }),
+      invalidatesTags: ["Plan"],
+    }),
+    gateway: make.query<{ address: string | null }, void>({ query: () => "/gateway" }),
+    memberSignIn: make.mutation<MemberDay, { code: string; pin: string }>({
+      query: (body) => ({ url: "/member/sign-in", method: "POST", body }),
+      invalidatesTags: (done) => (done ? TAGS : []),
+    }),
+    memberCard: make.mutation<MemberDay, { token: string }>({
+      query: (body) => ({ url: "/member/card", method: "POST", body }),
+      invalidatesTags: (done) => (done ? TAGS : []),
+    }),
+    memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
+    memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
+    /** What a phone kept until it could be sent. */
+    memberSend: make.mutation<{ id: string; stored: "new" | "already" }, { kind: "runs" | "check-ins" | "tells"; body: { id: string } }>({
+      query: ({ kind, body }) => ({ url: `/member/${kind}/${body.id}`, method: "PUT", body }),
     }),
     meter: make.query<{ address: string | null }, void>({ query: () => "/meter" }),
     progress: make.query<Progress, { crewId: string; days: number }>({

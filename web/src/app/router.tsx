@@ -11,6 +11,21 @@ const page =
 
 export const router = createBrowserRouter([
   { path: "/sign-in", lazy: page(() => import("../auth/SignInPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
+  { path: "/report", lazy: page(() => import("../report/EmployerPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
+  { path: "/me/sign-in", lazy: page(() => import("../member/PhoneSignIn")), errorElement: <CrashPage />, HydrateFallback: Loading },
+  {
+    path: "/me",
+    lazy: page(() => import("../member/PhoneFrame")),
+    errorElement: <CrashPage />,
+    HydrateFallback: Loading,
+    children: [
+      { index: true, lazy: page(() => import("../member/DayPage")) },
+      { path: "check-in", lazy: page(() => import("../member/CheckInPage")) },
+      { path: "tell", lazy: page(() => import("../member/TellPage")) },
+      { path: "progress", lazy: page(() => import("../member/MyProgressPage")) },
+      { path: "session/:sessionId", lazy: page(() => import("../member/FollowPage")) },
+    ],
+  },
   {
     path: "/crews/:crewId/run/:programId/:sessionId",
     element: <Frame bare />,
@@ -43,6 +58,7 @@ export const router = createBrowserRouter([
           { path: "settings", lazy: page(() => import("../crew/CrewSettingsPage")) },
           { path: "people", lazy: page(() => import("../crew/PeoplePage")) },
           { path: "people/import", lazy: page(() => import("../crew/RosterImportPage")) },
+          { path: "people/cards", lazy: page(() => import("../crew/CardsPage")) },
           { path: "people/held-out", lazy: page(() => import("../safety/HeldOutPage")) },
           { path: "work", lazy: page(() => import("../work/WorkPage")) },
           { path: "work/briefing", lazy: page(() => import("../work/BriefingPage")) },
@@ -57,6 +73,7 @@ export const router = createBrowserRouter([
           { path: "runs", lazy: page(() => import("../run/RunsPage")) },
           { path: "runs/:runId", lazy: page(() => import("../run/RunRecordPage")) },
           { path: "progress", lazy: page(() => import("../progress/ProgressPage")) },
+          { path: "report", lazy: page(() => import("../report/ReportPage")) },
         ],
       },
       { path: "*", element: <LostPage /> },

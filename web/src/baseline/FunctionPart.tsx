@@ -1,13 +1,12 @@
 /** One function test of the trade, its effort told 0–10 for each hand; and what levers, tape and first loads need. */
-import { Box, ButtonBase, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, MenuItem, TextField, Typography } from "@mui/material";
 import { FUNCTION_TEST_NAMES, FUNCTION_TESTS, type FunctionTest } from "@kind-grip/core/baseline";
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
 import { BigStepper } from "./BigStepper";
 import type { EditedRecord } from "./use-record";
-
-const EFFORTS = Array.from({ length: 11 }, (_, effort) => effort);
+import { ZeroToTen } from "../parts/ZeroToTen";
 
 export function FunctionPart({ edited, usual }: { edited: EditedRecord; usual: FunctionTest }) {
   const record = edited.value;
@@ -32,32 +31,14 @@ export function FunctionPart({ edited, usual }: { edited: EditedRecord; usual: F
       {HAND_SIDES.map((side) => (
         <Box key={side} sx={{ display: "flex", gap: 2, alignItems: "center" }}>
           <SideMark side={side} size={36} />
-          <Box role="group" aria-label={`Effort, ${side} hand`} sx={{ display: "flex", gap: "4px", flex: 1 }}>
-            {EFFORTS.map((effort) => {
-              const chosen = functionTest[side] === effort;
-              return (
-                <ButtonBase
-                  key={effort}
-                  aria-label={`${side === "left" ? "Left" : "Right"}: ${effort} of 10`}
-                  aria-pressed={chosen}
-                  onClick={() => set({ [side]: chosen ? null : effort })}
-                  sx={{
-                    flex: 1,
-                    height: 60,
-                    borderRadius: 1.5,
-                    border: "2px solid",
-                    fontWeight: 750,
-                    fontSize: "1.15rem",
-                    ...(chosen
-                      ? { bgcolor: `hand.${side}`, color: "hand.on", borderColor: `hand.${side}` }
-                      : { bgcolor: effort > 5 ? "warm.light" : "background.paper", borderColor: "line" }),
-                  }}
-                >
-                  {effort}
-                </ButtonBase>
-              );
-            })}
-          </Box>
+          <ZeroToTen
+            label={`Effort, ${side} hand`}
+            nameOf={(effort) => `${side === "left" ? "Left" : "Right"}: ${effort} of 10`}
+            value={functionTest[side]}
+            side={side}
+            size="tall"
+            onChange={(effort) => set({ [side]: functionTest[side] === effort ? null : effort })}
+          />
         </Box>
       ))}
       <Typography sx={{ color: "text.secondary", mt: -2 }}>

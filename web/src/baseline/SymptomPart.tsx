@@ -13,8 +13,7 @@ import { Choice } from "../parts/Choice";
 import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
 import type { EditedRecord } from "./use-record";
-
-const LEVELS = Array.from({ length: 11 }, (_, level) => level);
+import { ZeroToTen } from "../parts/ZeroToTen";
 
 export function SymptomPart({ edited, today }: { edited: EditedRecord; today: string }) {
   const words = wordsIn();
@@ -126,29 +125,7 @@ function SymptomFields({
           <Toggle key={kind} label={words.symptomKind(kind)} pressed={symptom.kind === kind} onChange={() => set("kind", kind)} />
         ))}
       </Box>
-      <Box role="group" aria-label="How much" sx={{ display: "flex", gap: "3px" }}>
-        {LEVELS.map((level) => (
-          <ButtonBase
-            key={level}
-            aria-label={`${level} of 10`}
-            aria-pressed={symptom.level === level}
-            onClick={() => set("level", level)}
-            sx={{
-              flex: 1,
-              minWidth: 24,
-              height: 46,
-              borderRadius: 1.5,
-              border: "2px solid",
-              fontWeight: 700,
-              ...(symptom.level === level
-                ? { bgcolor: "text.primary", color: "background.paper", borderColor: "text.primary" }
-                : { bgcolor: level > 5 ? "warm.light" : "background.paper", borderColor: "line" }),
-            }}
-          >
-            {level}
-          </ButtonBase>
-        ))}
-      </Box>
+      <ZeroToTen label="How much" nameOf={(level) => `${level} of 10`} value={symptom.level} onChange={(level) => set("level", level)} />
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
         <Choice
           label="At night"

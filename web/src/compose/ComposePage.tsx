@@ -2,7 +2,7 @@
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { ArrowLeft, Lock, LockOpen, X } from "lucide-react";
 import { useMemo, useState } from "react";
-import { Link, useNavigate } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
 import {
   SESSION_NAMES,
@@ -16,7 +16,7 @@ import {
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
-import { DEFAULT_STYLE, LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
+import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { notHeldOut } from "@kind-grip/core/safety";
 import type { SlotKind } from "@kind-grip/core/session";
@@ -39,6 +39,7 @@ import { useProposal, type ProposalState } from "./use-proposal";
 export default function ComposePage() {
   const crew = useCrew();
   const work = serverApi.useWorkQuery(crew.id);
+  const settings = serverApi.useSettingsQuery();
   const people = serverApi.usePeopleQuery(crew.id);
   const rounds = serverApi.useRoundsQuery(crew.id);
   const latest = rounds.data?.[0];
@@ -61,7 +62,11 @@ export default function ComposePage() {
                 </Empty>
               </>
             ) : (
-              <Compose crew={crew} work={described} people={list} records={records.data ?? []} />
+              <Loaded query={settings}>
+                {({ settings: { style } }) => (
+                  <Compose crew={crew} work={described} people={list} records={records.data ?? []} usualStyle={style} />
+                )}
+              </Loaded>
             )
           }
         </Loaded>
@@ -72,7 +77,16 @@ export default function ComposePage() {
 
 type Locks = NonNullable<ComposeInput["locked"]>;
 
-function Compose({ crew, work, people, records }: { crew: CrewEntry; work: Work; people: PersonEntry[]; records: RecordEntry[] }) {
+interface ComposeProps {
+  crew: CrewEntry;
+  work: Work;
+  people: PersonEntry[];
+  records: RecordEntry[];
+  usualStyle: Style;
+}
+
+function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
+  const [search] = useSearchParams();
   const today = dateAt(useNow(), crew.timeZone);
   const participations = useParticipations(crew.id);
   const here = notHeldOut(
@@ -81,9 +95,9 @@ function Compose({ crew, work, people, records }: { crew: CrewEntry; work: Work;
   ).length;
   const [limits, setLimits] = useState<Omit<ComposeLimits, "people" | "settings" | "kit">>({
     ...USUAL_LIMITS,
-    style: DEFAULT_STYLE,
-    aim: "loadLed",
-    weeks: 4,
+    style: usualStyle,
+    aim: search.get("aim") === "reliefLed" ? "reliefLed" : "loadLed",
+    weeks: search.get("weeks") === "8" ? 8 : 4,
     slotSec: crew.slots,
   });
   const [locked, setLocked] = useState<Locks>([]);

@@ -1,6 +1,6 @@
 /** Inside a crew: its name and the path in working order. Each step shows whether anything is there yet. */
 import { Box, Link as TextLink, Typography } from "@mui/material";
-import { Ban, Check, Settings2 } from "lucide-react";
+import { Check, CircleAlert, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import { serverApi, type CrewEntry } from "../app/api";
 import { Loaded } from "../parts/Loaded";
@@ -67,6 +67,9 @@ function Path({ crewId }: { crewId: string }) {
   const participations = useParticipations(crewId);
   const heldOut = people.filter(({ id }) => participations.get(id)?.heldOut).length;
   const here = people.filter(({ leftOn }) => leftOn === null).length;
+  const waiting = (serverApi.useTodayQuery().data?.decisions ?? []).filter(
+    (each) => each.crewId === crewId && each.kind !== "progress",
+  ).length;
   const ready = (is: boolean): StepState => (is ? "ready" : "empty");
   const measured: StepState = !round || round.begun === 0 ? "empty" : round.closed || round.finished + heldOut >= here ? "ready" : "part";
   const steps: { to: string; label: string; state: StepState }[] = [
@@ -76,7 +79,8 @@ function Path({ crewId }: { crewId: string }) {
     { to: "program", label: "Program", state: ready(programs > 0) },
     { to: "day-plan", label: "Day plan", state: ready(runs > 0) },
     { to: "runs", label: "Runs", state: ready(runs > 0) },
-    { to: "progress", label: "Progress", state: ready(runs > 0) },
+    { to: "progress", label: "Progress", state: waiting > 0 ? "needsYou" : ready(runs > 0) },
+    { to: "report", label: "Report", state: ready(runs > 0) },
   ];
   return (
     <Box component="nav" aria-label="Steps of this crew" sx={{ display: "flex", flexWrap: "wrap", ml: "auto" }}>
@@ -110,7 +114,7 @@ function Path({ crewId }: { crewId: string }) {
 
 function StepMark({ state }: { state: StepState }) {
   if (state === "ready") return <Check size={17} aria-label={STATE_NAMES[state]} />;
-  if (state === "needsYou") return <Box component={Ban} size={17} aria-label={STATE_NAMES[state]} sx={{ color: "error.main" }} />;
+  if (state === "needsYou") return <Box component={CircleAlert} size={17} aria-label={STATE_NAMES[state]} sx={{ color: "error.main" }} />;
   return (
     <Box
       component="span"

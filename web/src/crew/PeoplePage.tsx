@@ -1,7 +1,7 @@
 /** The people of a crew. */
 import { Box, Button } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
-import { Ban, Download, FileUp, Plus } from "lucide-react";
+import { Ban, Download, FileUp, Plus, QrCode } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
@@ -58,6 +58,11 @@ export default function PeoplePage() {
                     startIcon={<Ban size={20} />}
                   >
                     {heldOut > 0 ? `Held out: ${heldOut}` : "Held out"}
+                  </Button>
+                )}
+                {people.length > 0 && (
+                  <Button component={Link} to="cards" variant="outlined" startIcon={<QrCode size={20} />}>
+                    Sign-in cards
                   </Button>
                 )}
                 {people.length > 0 && (

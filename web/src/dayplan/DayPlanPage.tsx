@@ -127,6 +127,8 @@ function Week({ crew, entry, sessions, now }: WeekProps) {
       .map((each) => each.startMs);
     const made = {
       id: uuid(),
+      people: null,
+      groupName: null,
       programId: found.programId,
       sessionId: found.session.id,
       startsAt: new Date(

@@ -17,7 +17,7 @@ const program = (items: number): Program => ({
   ],
 });
 const entry = (items: number) => ({ id: "p1", crewId: "c", version: 1, changedAt: "", program: program(items) });
-const placement = { id: "x", programId: "p1", sessionId: "s1", startsAt: "2026-03-24T10:00:00.000Z" };
+const placement = { id: "x", programId: "p1", sessionId: "s1", startsAt: "2026-03-24T10:00:00.000Z", people: null, groupName: null };
 
 it("only sessions with items can be placed, as long as the group takes", () => {
   expect(placeableSessions([entry(0)], [], new Map())).toEqual([]);

@@ -7,6 +7,8 @@ import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
+import { SettingsForm } from "./SettingsForm";
+import { Staff } from "./Staff";
 
 export default function PracticePage() {
   const { data: me } = serverApi.useMeQuery();
@@ -21,23 +23,39 @@ export default function PracticePage() {
           Sign out
         </Button>
       </PageTitle>
-      <Box sx={{ display: "grid", gap: 5, maxWidth: 560 }}>
-        <PracticeName name={account.practice} />
-        <Box>
-          <Typography variant="h2" sx={{ mb: 1.5 }}>
-            Light
-          </Typography>
-          <Choice<"light" | "dark">
-            label="Light"
-            value={mode === "dark" ? "dark" : "light"}
-            onChange={setMode}
-            options={[
-              { value: "light", label: "Bright floor" },
-              { value: "dark", label: "Dim floor" },
-            ]}
-          />
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { lg: "minmax(0, 1.25fr) minmax(0, 1fr)" },
+          columnGap: 8,
+          rowGap: 5,
+          alignItems: "start",
+        }}
+      >
+        {account.role === "trainer" && (
+          <Box sx={{ display: "grid", gap: 5 }}>
+            <Staff />
+            <SettingsForm />
+          </Box>
+        )}
+        <Box sx={{ display: "grid", gap: 5, maxWidth: 560 }}>
+          {account.role === "trainer" && <PracticeName name={account.practice} />}
+          <Box>
+            <Typography variant="h2" sx={{ mb: 1.5 }}>
+              Light
+            </Typography>
+            <Choice<"light" | "dark">
+              label="Light"
+              value={mode === "dark" ? "dark" : "light"}
+              onChange={setMode}
+              options={[
+                { value: "light", label: "Bright floor" },
+                { value: "dark", label: "Dim floor" },
+              ]}
+            />
+          </Box>
+          <Password />
         </Box>
-        <Password />
       </Box>
     </>
   );

@@ -16,6 +16,7 @@ import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 
 export default function ProgramsPage() {
+  const { data: settings } = serverApi.useSettingsQuery();
   const crew = useCrew();
   const words = wordsIn();
   const query = serverApi.useProgramsQuery(crew.id);
@@ -28,7 +29,7 @@ export default function ProgramsPage() {
     const made = await create({
       crewId: crew.id,
       id: uuid(),
-      program: { name: `${crew.trade} hands`, style: DEFAULT_STYLE, weeks: 4, sessions: [] },
+      program: { name: `${crew.trade} hands`, style: settings?.settings.style ?? DEFAULT_STYLE, weeks: 4, sessions: [] },
     });
     if (made.data) await navigate(made.data.id);
     else setProblem(problemOf(made.error));

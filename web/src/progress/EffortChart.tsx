@@ -1,11 +1,10 @@
-/** Effort of each run over time with its trend, and attendance below it. Plotly, loaded only here. */
-import { Box } from "@mui/material";
-import { useColorScheme } from "@mui/material/styles";
+/** Effort of each run over time with its trend, and attendance below it. */
 import { DateTime } from "luxon";
 import type { Data, Layout } from "plotly.js-basic-dist-min";
-import { useEffect, useRef } from "react";
+import { useCallback } from "react";
 import type { Trend } from "@kind-grip/core/followup";
 import type { Progress } from "../app/api";
+import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
 interface EffortChartProps {
   runs: Progress["runs"];
@@ -14,51 +13,20 @@ interface EffortChartProps {
 }
 
 export function EffortChart({ runs, trend, timeZone }: EffortChartProps) {
-  const place = useRef<HTMLDivElement>(null);
-  const { mode } = useColorScheme();
-  useEffect(() => {
-    const node = place.current!;
-    let gone = false;
-    void import("plotly.js-basic-dist-min").then(({ default: plotly }) => {
-      if (!gone)
-        void plotly.react(node, dataOf(runs, trend, timeZone, colours(node)), layoutOf(colours(node)), {
-          displayModeBar: false,
-          responsive: true,
-        });
-    });
-    return () => {
-      gone = true;
-    };
-  }, [runs, trend, timeZone, mode]);
-  useEffect(() => {
-    const node = place.current!;
-    return () => void import("plotly.js-basic-dist-min").then(({ default: plotly }) => plotly.purge(node));
-  }, []);
+  const draw = useCallback(
+    (colours: PlotColours) => ({ data: dataOf(runs, trend, timeZone, colours), layout: layoutOf(colours) }),
+    [runs, trend, timeZone],
+  );
   return (
-    <Box
-      ref={place}
-      role="img"
-      aria-label={`Mean effort and attendance of ${runs.length} runs over time; the figures are in the table of runs.`}
-      sx={{ height: 300, width: "100%" }}
+    <Plot
+      label={`Mean effort and attendance of ${runs.length} runs over time; the figures are in the table of runs.`}
+      height={300}
+      draw={draw}
     />
   );
 }
 
-interface Colours {
-  ink: string;
-  quiet: string;
-  line: string;
-  spruce: string;
-  warm: string;
-}
-
-function colours(node: HTMLElement): Colours {
-  const style = getComputedStyle(node);
-  const of = (name: string) => style.getPropertyValue(`--mui-palette-${name}`).trim();
-  return { ink: of("text-primary"), quiet: of("text-secondary"), line: of("line"), spruce: of("primary-main"), warm: of("warm-main") };
-}
-
-function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: string, { spruce, warm, quiet }: Colours): Data[] {
+function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: string, { spruce, warm, quiet }: PlotColours): Data[] {
   const local = (ms: number) => DateTime.fromMillis(ms, { zone: timeZone }).toFormat("yyyy-MM-dd HH:mm");
   const names = runs.map((run) => run.sessionName);
   const felt = runs.filter((run) => run.meanEffort !== null);
@@ -102,14 +70,9 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
   ];
 }
 
-function layoutOf({ ink, quiet, line }: Colours): Partial<Layout> {
-  const axis = { gridcolor: line, linecolor: line, zeroline: false, tickfont: { color: quiet }, fixedrange: true };
+function layoutOf(colours: PlotColours): Partial<Layout> {
+  const axis = plotAxis(colours);
   return {
-    font: { family: '"Atkinson Hyperlegible Next Variable", sans-serif', size: 15, color: ink },
-    paper_bgcolor: "rgba(0,0,0,0)",
-    plot_bgcolor: "rgba(0,0,0,0)",
-    margin: { l: 64, r: 16, t: 8, b: 36 },
-    hovermode: "closest",
     legend: { orientation: "h", x: 1, xanchor: "right", y: 1.06, yanchor: "bottom" },
     xaxis: { ...axis, type: "date", tickformat: "%-d %b" },
     yaxis: { ...axis, title: { text: "Effort" }, domain: [0.36, 1], range: [0, 10], dtick: 2 },

@@ -1,15 +1,20 @@
-/** Progress, first form: who comes, how hard it feels, and where that goes. */
-import { Box, Typography } from "@mui/material";
+/** Progress: what waits for a decision, the figures, the review of a block, every decision taken. */
+import { Box } from "@mui/material";
 import { useState } from "react";
 import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
-import { serverApi, type Progress } from "../app/api";
+import { useSearchParams } from "react-router";
+import { serverApi, type CrewEntry, type Progress } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { DecisionHistory } from "../response/DecisionHistory";
+import { Decisions } from "../response/Decisions";
 import { EffortBar } from "../run/RunsPage";
 import { EffortChart } from "./EffortChart";
+import { Figure } from "./Figure";
+import { Review } from "./Review";
 
 const SPANS = [
   { value: "7", label: "1 week" },
@@ -17,15 +22,39 @@ const SPANS = [
   { value: "84", label: "12 weeks" },
 ] as const;
 
+const VIEWS = [
+  { value: "decide", label: "Decide" },
+  { value: "figures", label: "Figures" },
+  { value: "review", label: "Review" },
+  { value: "history", label: "History" },
+] as const;
+type View = (typeof VIEWS)[number]["value"];
+
 export default function ProgressPage() {
   const crew = useCrew();
+  const [search, setSearch] = useSearchParams();
+  const view = VIEWS.find(({ value }) => value === search.get("view"))?.value ?? "decide";
+  return (
+    <>
+      <PageTitle title="Progress">
+        <Choice<View> label="Shown" value={view} onChange={(next) => setSearch({ view: next }, { replace: true })} options={VIEWS} />
+      </PageTitle>
+      {view === "decide" && <Decisions crew={crew} />}
+      {view === "figures" && <FiguresView crew={crew} />}
+      {view === "review" && <Review crew={crew} />}
+      {view === "history" && <DecisionHistory crew={crew} />}
+    </>
+  );
+}
+
+function FiguresView({ crew }: { crew: CrewEntry }) {
   const [days, setDays] = useState<"7" | "28" | "84">("28");
   const query = serverApi.useProgressQuery({ crewId: crew.id, days: Number(days) });
   return (
     <>
-      <PageTitle title="Progress">
+      <Box sx={{ mb: 2 }}>
         <Choice<"7" | "28" | "84"> label="Time shown" value={days} onChange={setDays} options={SPANS} />
-      </PageTitle>
+      </Box>
       <Loaded query={query}>
         {(progress) =>
           progress.runs.length === 0 ? (
@@ -119,16 +148,5 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
         </tbody>
       </Box>
     </>
-  );
-}
-
-function Figure({ value, label }: { value: string; label: string }) {
-  return (
-    <Box>
-      <Typography component="p" sx={{ fontSize: "2.6rem", fontWeight: 750, lineHeight: 1 }}>
-        {value}
-      </Typography>
-      <Typography sx={{ color: "text.secondary" }}>{label}</Typography>
-    </Box>
   );
 }

@@ -14,6 +14,7 @@ import { Toggle } from "../parts/Toggle";
 import { MARK_NAMES } from "./mark-names";
 import { dropUnderWay, putInOutbox } from "./run-store";
 import type { useRun } from "./use-run";
+import { ZeroToTen } from "../parts/ZeroToTen";
 
 interface FinishRunProps {
   crew: CrewEntry;
@@ -26,7 +27,6 @@ interface FinishRunProps {
 }
 
 const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling"];
-const EFFORTS = Array.from({ length: 11 }, (_, effort) => effort);
 
 export function FinishRun({ crew, people, participations, programId, placementId, run, practiceNow }: FinishRunProps) {
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
@@ -61,6 +61,7 @@ export function FinishRun({ crew, people, participations, programId, placementId
       endedAt: new Date(Math.max(endedMs, Date.parse(startedAt))).toISOString(),
       plannedSec: run.timeline.totalSec,
       items,
+      alone: false,
       people: people.map((person) => ({
         personId: person.id,
         present: !away.has(person.id),
@@ -139,37 +140,13 @@ export function FinishRun({ crew, people, participations, programId, placementId
                 </Box>
                 {person.name}
               </ButtonBase>
-              <Box
-                role="group"
-                aria-label={`Effort of ${person.name}`}
-                sx={{ display: "flex", gap: "3px", visibility: here ? "visible" : "hidden" }}
-              >
-                {EFFORTS.map((effort) => {
-                  const chosen = efforts[person.id] === effort;
-                  return (
-                    <ButtonBase
-                      key={effort}
-                      aria-pressed={chosen}
-                      aria-label={`${person.name}: ${effort}`}
-                      onClick={() => setEfforts({ ...efforts, [person.id]: effort })}
-                      sx={{
-                        flex: 1,
-                        maxWidth: 52,
-                        minWidth: 26,
-                        height: 44,
-                        borderRadius: 1.5,
-                        fontWeight: 700,
-                        fontSize: "1.05rem",
-                        border: "2px solid",
-                        ...(chosen
-                          ? { bgcolor: "text.primary", color: "background.paper", borderColor: "text.primary" }
-                          : { bgcolor: effort > 5 ? "warm.light" : "background.paper", borderColor: "line" }),
-                      }}
-                    >
-                      {effort}
-                    </ButtonBase>
-                  );
-                })}
+              <Box sx={{ display: "flex", visibility: here ? "visible" : "hidden" }}>
+                <ZeroToTen
+                  label={`Effort of ${person.name}`}
+                  nameOf={(effort) => `${person.name}: ${effort}`}
+                  value={efforts[person.id]}
+                  onChange={(effort) => setEfforts({ ...efforts, [person.id]: effort })}
+                />
               </Box>
               <Box sx={{ display: "flex", gap: 0.75, visibility: here ? "visible" : "hidden" }}>
                 {SHOWN_MARKS.map((kind) => (

@@ -5,12 +5,11 @@ import { useEffect } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { RunScreenProps } from "./BeforeRun";
+import { countOf, cueOf, SIDE_LETTER } from "./count";
 import { NameStrip } from "./NameStrip";
 import { PaceBar } from "./PaceBar";
 import { RunFigure } from "./RunFigure";
 import { RunSwitches } from "./RunSwitches";
-
-const LETTER = { left: "L", right: "R", both: "LR" } as const;
 
 export function LeadScreen({ people, participations, run, ...switches }: RunScreenProps) {
   const words = wordsIn();
@@ -23,29 +22,7 @@ export function LeadScreen({ people, participations, run, ...switches }: RunScre
   const next = timeline.items[run.itemIndex + 1];
   const waiting = phase === "ready" || phase === "switch" || phase === "rest" || phase === "wait";
   const { big, small } = countOf(position);
-  const cue =
-    phase === "ready"
-      ? "Get ready"
-      : phase === "switch"
-        ? `Change to ${words.label("side", segment.side).toLowerCase()}`
-        : phase === "rest"
-          ? "Rest"
-          : words.cue(
-              phase === "hold" ||
-                phase === "out" ||
-                phase === "endPause" ||
-                phase === "back" ||
-                phase === "startPause" ||
-                phase === "move" ||
-                phase === "wait"
-                ? phase
-                : phase === "step"
-                  ? "step"
-                  : "slide",
-              {
-                count: position.count,
-              },
-            );
+  const cue = cueOf(position, words);
 
   return (
     <Box sx={{ height: "100dvh", display: "grid", gridTemplateRows: "auto minmax(0, 1fr) auto auto", bgcolor: "background.default" }}>
@@ -82,7 +59,7 @@ export function LeadScreen({ people, participations, run, ...switches }: RunScre
             component="p"
             sx={{ fontSize: segment.side === "both" ? "min(7vw, 18vh)" : "min(11vw, 28vh)", fontWeight: 800, lineHeight: 1 }}
           >
-            {LETTER[segment.side]}
+            {SIDE_LETTER[segment.side]}
           </Typography>
           <Typography component="p" sx={{ fontSize: "min(1.9vw, 4vh)", fontWeight: 650 }}>
             {words.label("side", segment.side)}
@@ -251,18 +228,6 @@ function ItemTrack({ run }: { run: RunScreenProps["run"] }) {
       })}
     </Box>
   );
-}
-
-/** The number to read from afar: repetitions are counted up, everything else counts its seconds down. */
-function countOf(position: NonNullable<RunScreenProps["run"]["position"]>): { big: string; small: string } {
-  const { phase, count, countOf: total, segment } = position;
-  const leadLeft = Math.max(0, segment.leadSec - position.intoSec);
-  if (phase === "out" || phase === "endPause" || phase === "back" || phase === "startPause")
-    return { big: String(count), small: `of ${total}` };
-  if (phase === "slide") return { big: String(count), small: `of ${total} slides` };
-  if (phase === "step") return { big: String(count), small: `of ${total} steps` };
-  const left = phase === "wait" ? position.leftSec : phase === "hold" || phase === "move" ? leadLeft : position.leftSec;
-  return { big: String(Math.ceil(left)), small: total > 1 ? `hold ${count} of ${total}` : "seconds" };
 }
 
 function useRunKeys(run: RunScreenProps["run"]): void {

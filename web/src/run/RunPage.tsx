@@ -1,7 +1,7 @@
 /** Leading a session, full screen: before it, during it, after it. */
 import { Box, Button } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
@@ -19,6 +19,7 @@ import { LeadScreen } from "./LeadScreen";
 import { dropUnderWay, underWay, type RunUnderWay } from "./run-store";
 import { useSoundChoice } from "./sound-choice";
 import { participationsFrom, useParticipationQuery, useParticipations } from "../safety/use-participations";
+import { useAwakeScreen } from "./use-awake-screen";
 import { useRun } from "./use-run";
 
 export default function RunPage() {
@@ -148,19 +149,4 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
       />
     );
   return <LeadScreen {...screen} />;
-}
-
-/** Keeps the screen from going dark while leading, where the browser can. */
-function useAwakeScreen(awake: boolean): void {
-  useEffect(() => {
-    if (!awake || !("wakeLock" in navigator)) return;
-    let lock: WakeLockSentinel | undefined;
-    void navigator.wakeLock.request("screen").then(
-      (got) => {
-        lock = got;
-      },
-      () => undefined,
-    );
-    return () => void lock?.release();
-  }, [awake]);
 }

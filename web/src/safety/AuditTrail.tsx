@@ -9,6 +9,8 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   hold: "Held out",
   clearance: "Clearance",
   referral: "Referral note",
+  decision: "Decision",
+  access: "Sign-in cards",
   export: "Export",
 };
 

@@ -2,10 +2,11 @@
 import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import type { Today, TodayEntry } from "../app/api";
+import { serverApi, type Today, type TodayEntry } from "../app/api";
 import { EntryLine } from "./TodayPage";
 
 export function DayClock({ today, now, next }: { today: Today; now: number; next?: TodayEntry }) {
+  const lead = serverApi.useMeQuery().data?.account?.role === "lead";
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
       {today.crews.map((crew) => {
@@ -28,9 +29,13 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
           >
             <Box>
               <Typography variant="h3">
-                <TextLink component={Link} to={`/crews/${crew.id}/day-plan`} color="inherit">
-                  {crew.name}
-                </TextLink>
+                {lead ? (
+                  crew.name
+                ) : (
+                  <TextLink component={Link} to={`/crews/${crew.id}/day-plan`} color="inherit">
+                    {crew.name}
+                  </TextLink>
+                )}
               </Typography>
               <Typography sx={{ color: "text.secondary" }}>{crew.people} people</Typography>
               <Typography sx={{ color: "text.secondary" }}>
@@ -44,7 +49,7 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
               {entries.length > 0 ? (
                 <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, mt: 1 }}>
                   {entries.map((entry) => (
-                    <EntryLine key={entry.placementId} entry={entry} isNext={entry === next} />
+                    <EntryLine key={entry.placementId} entry={entry} isNext={entry === next} lead={lead} />
                   ))}
                 </Box>
               ) : (
@@ -52,9 +57,11 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
                   <Typography sx={{ color: "text.secondary" }}>
                     {crew.programs === 0 ? "No program yet." : "Nothing placed today."}
                   </Typography>
-                  <Button component={Link} to={crew.programs === 0 ? `/crews/${crew.id}/program` : `/crews/${crew.id}/day-plan`}>
-                    {crew.programs === 0 ? "Make a program" : "Plan the week"}
-                  </Button>
+                  {!lead && (
+                    <Button component={Link} to={crew.programs === 0 ? `/crews/${crew.id}/program` : `/crews/${crew.id}/day-plan`}>
+                      {crew.programs === 0 ? "Make a program" : "Plan the week"}
+                    </Button>
+                  )}
                 </Box>
               )}
             </Box>

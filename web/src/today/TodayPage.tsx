@@ -120,17 +120,22 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
   );
 }
 
-export function EntryLine({ entry, isNext }: { entry: TodayEntry; isNext: boolean }) {
+export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: boolean; lead: boolean }) {
   return (
     <Box component="li" sx={{ display: "grid", gridTemplateColumns: "64px 1fr auto", alignItems: "center", gap: 1.5, minHeight: 48 }}>
       <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{wallTime(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
       <Typography noWrap>
-        {entry.sessionName}{" "}
+        {entry.sessionName}
+        {entry.groupName && `, ${entry.groupName}`}{" "}
         <Box component="span" sx={{ color: "text.secondary" }}>
           {clockText(entry.totalSec)}
         </Box>
       </Typography>
-      {entry.runId ? (
+      {entry.runId && lead ? (
+        <Typography sx={{ display: "inline-flex", gap: 0.75, alignItems: "center" }}>
+          <CheckCircle2 size={20} aria-hidden /> Led
+        </Typography>
+      ) : entry.runId ? (
         <TextLink
           component={Link}
           to={`/crews/${entry.crewId}/runs/${entry.runId}`}

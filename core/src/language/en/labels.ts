@@ -16,6 +16,22 @@ export const labels = {
     elbowOuter: "Elbow, outer",
     shoulderNeck: "Shoulder girdle and neck",
   },
+  /** The same places as somebody without the names of muscles would point at them. */
+  place: {
+    fingerFlexors: "Fingers, palm side",
+    fingerExtensors: "Fingers, back",
+    thumbBase: "Base of the thumb",
+    handIntrinsics: "Palm of the hand",
+    wristFlexors: "Forearm, palm side",
+    wristExtensors: "Forearm, back",
+    thumbSideWrist: "Wrist, thumb side",
+    littleFingerSideWrist: "Wrist, little-finger side",
+    pronators: "Below the elbow, inside",
+    supinators: "Below the elbow, outside",
+    elbowInner: "Elbow, inside",
+    elbowOuter: "Elbow, outside",
+    shoulderNeck: "Shoulder or neck",
+  },
   setting: { any: "Anywhere", table: "Table", wall: "Wall", floor: "Floor", bar: "Bar overhead", home: "At home" },
   kit: {
     dumbbell: "Dumbbells",

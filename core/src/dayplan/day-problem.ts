@@ -1,0 +1,148 @@
+/** What is to be placed on one shift, and what it has to keep to. Made once; solved by first fit and by the 0/1 programme alike. */
+import { findMovement, tensionRegions } from "../library";
+import type { Session, SlotKind } from "../session";
+import type { Group } from "./groups";
+import { GRID_MIN } from "./placement";
+import { SPACING } from "./rules";
+import type { Shift, Span } from "./shifts";
+
+const minute = 60_000;
+
+/** One session of one group. */
+export interface Wish {
+  id: string;
+  group: number;
+  people: number;
+  sessionId: string;
+  slot: SlotKind;
+  lengthMs: number;
+  idealMs: number;
+  /** Starts it may have, in order. One only when pinned. */
+  starts: readonly number[];
+  glides: boolean;
+  /** Regions it strengthens. */
+  strengthens: readonly string[];
+}
+
+export interface DayProblem {
+  wishes: readonly Wish[];
+  breaks: readonly Span[];
+  /** People off the job at the same moment, outside breaks. */
+  mostOffJob: number;
+  /** Sessions that can be led at the same moment. */
+  leaders: number;
+}
+
+export interface WantedSession {
+  session: Session;
+  lengthMs: number;
+  /** How often in the shift; only breaks more than once. */
+  times: number;
+}
+
+/** How far from its ideal time a session may be, minutes. Practice rule; a pre-shift one has to be before the work has run long. */
+export const REACH_MIN: Readonly<Record<SlotKind, number>> = { preShift: 60, break: 90, postShift: 60 };
+
+/**
+ * @param notBeforeMs nothing starts earlier: for planning the rest of a day
+ * @param hardFrom moments from which strain is high: strengthening keeps clear of the hour before
+ * @param pinned wish id → start
+ */
+export function dayProblem(
+  shift: Shift,
+  groups: readonly Group[],
+  wanted: readonly WantedSession[],
+  limits: Pick<DayProblem, "mostOffJob" | "leaders">,
+  { notBeforeMs = 0, hardFrom = [], pinned = new Map<string, number>(), reach = REACH_MIN as Record<SlotKind, number> } = {} as {
+    notBeforeMs?: number;
+    hardFrom?: readonly number[];
+    pinned?: ReadonlyMap<string, number>;
+    reach?: Readonly<Record<SlotKind, number>>;
+  },
+): DayProblem {
+  const wishes = groups.flatMap((group, g) =>
+    wanted.flatMap(({ session, lengthMs, times }) =>
+      Array.from({ length: times }, (_, n): Wish => {
+        const id = `${g}.${session.id}.${n}`;
+        const idealMs = idealOf(session.slot, lengthMs, shift, n, times);
+        const strengthens = strengthened(session);
+        const pin = pinned.get(id);
+        return {
+          id,
+          group: g,
+          people: group.people.length,
+          sessionId: session.id,
+          slot: session.slot,
+          lengthMs,
+          idealMs,
+          starts:
+            pin === undefined
+              ? startsAround(idealMs, reach[session.slot], shift, lengthMs).filter(
+                  (at) =>
+                    at >= notBeforeMs &&
+                    (strengthens.length === 0 || !hardFrom.some((hard) => hard > at && hard - at - lengthMs < 60 * minute)),
+                )
+              : [pin],
+          glides: session.items.some(({ movementId }) => findMovement(movementId)?.phase === "glide"),
+          strengthens,
+        };
+      }),
+    ),
+  );
+  return { wishes, breaks: shift.breaks, ...limits };
+}
+
+/** Warm-ups at the start, last sessions so that they end with the shift, breaks in the breaks or evenly between. */
+function idealOf(slot: SlotKind, lengthMs: number, shift: Shift, n: number, times: number): number {
+  if (slot === "preShift") return shift.startMs;
+  if (slot === "postShift") return shift.endMs - lengthMs;
+  const even = shift.startMs + ((n + 1) / (times + 1)) * (shift.endMs - shift.startMs);
+  const near = [...shift.breaks].sort((a, b) => Math.abs(a.startMs - even) - Math.abs(b.startMs - even))[0];
+  return near && Math.abs(near.startMs - even) <= 60 * minute ? near.startMs : even;
+}
+
+function startsAround(idealMs: number, reachMin: number, shift: Shift, lengthMs: number): number[] {
+  const grid = GRID_MIN * minute;
+  const from = Math.ceil(Math.max(shift.startMs, idealMs - reachMin * minute) / grid) * grid;
+  const until = Math.min(shift.endMs - lengthMs, idealMs + reachMin * minute);
+  const starts: number[] = [];
+  for (let at = from; at <= until; at += grid) starts.push(at);
+  return starts;
+}
+
+function strengthened(session: Session): string[] {
+  return [
+    ...new Set(
+      session.items
+        .filter(({ movementId }) => findMovement(movementId)?.phase === "strengthen")
+        .flatMap(({ movementId }) => tensionRegions(movementId)),
+    ),
+  ];
+}
+
+/** Whether two sessions of one group may not start at these moments. */
+export function tooClose(a: Wish, aAt: number, b: Wish, bAt: number): boolean {
+  const [first, firstAt, second, secondAt] = aAt <= bAt ? [a, aAt, b, bAt] : [b, bAt, a, aAt];
+  const gapMin = (secondAt - firstAt - first.lengthMs) / minute;
+  if (gapMin < 0) return true;
+  if (first.strengthens.some((region) => second.strengthens.includes(region)) && gapMin < SPACING.strengthenSameRegionMin) return true;
+  return (first.slot === second.slot || (first.glides && second.glides)) && gapMin < SPACING.sameKindMin;
+}
+
+/** What a start costs: work lost counts more than distance from the ideal, both by person and minute. Planning figures of this practice. */
+export const COST = { lostMin: 3, apartMin: 1, unplaced: 100_000 } as const;
+
+export function costOf({ people, lengthMs, idealMs }: Wish, at: number, breaks: readonly Span[]): number {
+  const inBreak = breaks.reduce((sum, pause) => sum + Math.max(0, Math.min(at + lengthMs, pause.endMs) - Math.max(at, pause.startMs)), 0);
+  return people * (COST.lostMin * ((lengthMs - inBreak) / minute) + COST.apartMin * (Math.abs(at - idealMs) / minute));
+}
+
+/** The 5-minute cells a session lies in, as starts. */
+export function cellsOf({ lengthMs }: Pick<Wish, "lengthMs">, at: number): number[] {
+  const grid = GRID_MIN * minute;
+  return Array.from({ length: Math.max(1, Math.ceil(lengthMs / grid)) }, (_, i) => at + i * grid);
+}
+
+export function isInBreak(cell: number, breaks: readonly Span[]): boolean {
+  return breaks.some((pause) => cell >= pause.startMs && cell < pause.endMs);
+}

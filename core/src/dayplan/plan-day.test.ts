@@ -1,0 +1,241 @@
+import fc from "fast-check";
+import { DEFAULT_STYLE, movementOf, newItem } from "../library";
+import { solveInNode } from "../compose/sample";
+import { sampleId, sampleSession } from "../session/sample";
+import type { SlotKind } from "../session";
+import {
+  bestPlan,
+  clashesOf,
+  dayProblem,
+  firstFit,
+  formGroups,
+  mostWithKit,
+  patternPreset,
+  planCost,
+  relaxationsOf,
+  relaxationText,
+  shiftsFrom,
+  type DayPlan,
+  type DayProblem,
+  type Shift,
+  type WantedSession,
+} from ".";
+
+const minute = 60_000;
+const session = (slot: SlotKind, ...movements: string[]) =>
+  sampleSession(
+    movements.map((id) => newItem(movementOf(id), DEFAULT_STYLE, sampleId())),
+    { slot, name: slot },
+  );
+const wanted = (slot: SlotKind, lengthMin: number, times = 1, ...movements: string[]): WantedSession => ({
+  session: session(slot, ...(movements.length > 0 ? movements : ["shake-out"])),
+  lengthMs: lengthMin * minute,
+  times,
+});
+const shiftOn = (date: string, zone = "Europe/Dublin", preset: "weekdays" | "daysThenNights" = "weekdays"): Shift =>
+  shiftsFrom(patternPreset(preset, "2026-03-02"), zone, date, 7)[0]!;
+const groupsOf = (...sizes: number[]) =>
+  sizes.map((size, i) => ({ name: `G${i + 1}`, people: Array.from({ length: size }, (_, n) => `p${i}-${n}`) }));
+const places = (problem: DayProblem, plan: DayPlan) => problem.wishes.map(({ id }) => plan.get(id));
+
+/** Shares no code with the planner: looks at every minute of the day. */
+function broken({ wishes, breaks, leaders, mostOffJob }: DayProblem, plan: DayPlan): string[] {
+  const found: string[] = [];
+  const placed = wishes.flatMap((wish) =>
+    plan.has(wish.id) ? [{ ...wish, from: plan.get(wish.id)!, to: plan.get(wish.id)! + wish.lengthMs }] : [],
+  );
+  for (const each of placed) if (each.from % (5 * minute) !== 0) found.push("off the grid");
+  const first = Math.min(...placed.map(({ from }) => from));
+  const last = Math.max(...placed.map(({ to }) => to));
+  for (let at = first; at < last; at += minute) {
+    const on = placed.filter(({ from, to }) => from <= at && at < to);
+    if (on.length > leaders) found.push("leaders");
+    const inBreak = breaks.some(({ startMs, endMs }) => startMs <= at && at < endMs);
+    if (!inBreak && on.reduce((sum, { people }) => sum + people, 0) > mostOffJob) found.push("off the job");
+  }
+  for (const a of placed)
+    for (const b of placed) {
+      if (a === b || a.group !== b.group || a.from > b.from) continue;
+      const gap = (b.from - a.to) / minute;
+      if (gap < 0) found.push("a group in two places");
+      if ((a.slot === b.slot || (a.glides && b.glides)) && gap < 120) found.push("same kind too close");
+    }
+  return found;
+}
+
+describe("groups", () => {
+  const people = Array.from({ length: 11 }, (_, i) => `p${i}`);
+  it("are as few and as even as the limits allow", () => {
+    expect(formGroups(people, [], 5).map((group) => group.people.length)).toEqual([4, 4, 3]);
+    expect(formGroups(people, [], 11)).toHaveLength(1);
+    expect(formGroups(people, [], 11, 2).map((group) => group.people.length)).toEqual([6, 5]);
+    expect(formGroups([], [], 5)).toEqual([]);
+    expect(
+      formGroups(people, [], 5)
+        .flatMap((group) => group.people)
+        .sort(),
+    ).toEqual([...people].sort());
+  });
+  it("put those with easier forms together", () => {
+    const one = session("break", "palm-away");
+    one.items[0]!.personal = { p9: { formId: "elbow-90" }, p4: { formId: "elbow-90" } };
+    expect(formGroups(people, [one], 4)[0]!.people.slice(0, 2).sort()).toEqual(["p4", "p9"]);
+  });
+  it("are no larger than the kit", () => {
+    const lift = sampleSession([{ ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, sampleId()), formId: "load", loadKg: 1 }]);
+    const kit = [
+      { kind: "dumbbell" as const, massKg: 1, count: 4 },
+      { kind: "dumbbell" as const, massKg: 2, count: 9 },
+    ];
+    expect(mostWithKit([lift], kit)).toBe(4);
+    expect(mostWithKit([session("break")], kit)).toBe(Infinity);
+  });
+});
+
+describe("a day", () => {
+  it("one group that fits the breaks stands at its ideal times and loses no work to them", () => {
+    const shift = shiftOn("2026-03-24");
+    const problem = dayProblem(shift, groupsOf(5), [wanted("preShift", 8), wanted("break", 3), wanted("postShift", 10)], {
+      mostOffJob: 5,
+      leaders: 1,
+    });
+    const plan = firstFit(problem);
+    expect(places(problem, plan)).toEqual([shift.startMs, shift.breaks[1]!.startMs, shift.endMs - 10 * minute]);
+  });
+  it("two groups with one leader follow one another", () => {
+    const shift = shiftOn("2026-03-24");
+    const problem = dayProblem(shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 10, leaders: 1 });
+    expect(places(problem, firstFit(problem))).toEqual([shift.startMs, shift.startMs + 10 * minute]);
+    const both = { ...problem, leaders: 2 };
+    expect(places(both, firstFit(both))).toEqual([shift.startMs, shift.startMs]);
+  });
+  it("never more off the job than allowed, but in a break", () => {
+    const shift = shiftOn("2026-03-24");
+    const problem = dayProblem(shift, groupsOf(5, 5), [wanted("break", 3)], { mostOffJob: 5, leaders: 2 });
+    expect(new Set(places(problem, firstFit(problem)))).toEqual(new Set([shift.breaks[1]!.startMs]));
+    const work = dayProblem(shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 5, leaders: 2 });
+    expect(new Set(places(work, firstFit(work))).size).toBe(2);
+  });
+  it("keeps pins, and plans the rest of a day from now on", () => {
+    const shift = shiftOn("2026-03-24");
+    const sessions = [wanted("preShift", 8), wanted("break", 3)];
+    const free = dayProblem(shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 });
+    const pin = free.wishes[0]!.starts[5]!;
+    const pinned = dayProblem(
+      shift,
+      groupsOf(5),
+      sessions,
+      { mostOffJob: 5, leaders: 1 },
+      { pinned: new Map([[free.wishes[0]!.id, pin]]) },
+    );
+    expect(firstFit(pinned).get(free.wishes[0]!.id)).toBe(pin);
+    const noon = shift.startMs + 5 * 3600_000;
+    const rest = dayProblem(shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 }, { notBeforeMs: noon });
+    expect(rest.wishes.map(({ starts }) => starts.every((at) => at >= noon))).toEqual([true, true]);
+  });
+  it("strengthening keeps clear of the hour before hard work", () => {
+    const shift = shiftOn("2026-03-24");
+    const hard = shift.endMs - 2 * 3600_000;
+    const problem = (hardFrom: number[]) =>
+      dayProblem(shift, groupsOf(3), [wanted("break", 10, 1, "squeeze")], { mostOffJob: 5, leaders: 1 }, { hardFrom });
+    const starts = problem([hard]).wishes[0]!.starts;
+    expect(starts.some((at) => at + 10 * minute > hard - 60 * minute && at < hard)).toBe(false);
+    expect(problem([]).wishes[0]!.starts.length).toBeGreaterThan(starts.length);
+  });
+  it("what cannot be placed is said, with the smallest change that helps", async () => {
+    const shift = shiftOn("2026-03-24");
+    const sessions = [wanted("preShift", 12)];
+    const problem = (addMin = 0) =>
+      dayProblem(
+        shift,
+        groupsOf(4, 4, 4, 4, 4),
+        sessions,
+        { mostOffJob: 4, leaders: 1 },
+        { reach: { preShift: 45 + addMin, break: 90, postShift: 60 } },
+      );
+    const plan = await bestPlan(problem(), solveInNode, { timeLimitSec: 2, gap: 0.01 });
+    expect(plan.size).toBe(4);
+    const found = await relaxationsOf(problem(), problem, solveInNode);
+    expect(found).toEqual([{ change: "reach", addMin: 30 }]);
+    expect(relaxationText(found[0]!)).toBe("Up to 30 min further from the ideal times everything finds a place.");
+    const twoLeaders = await relaxationsOf({ ...problem(), mostOffJob: 8 }, problem, solveInNode);
+    expect(twoLeaders[0]).toEqual({ change: "leaders", to: 2 });
+  });
+});
+
+/** Crews and rosters by chance; days of a clock change among them. */
+const crewDay = fc.record({
+  date: fc.constantFrom("2026-03-24", "2026-03-28", "2026-03-29", "2026-10-24", "2026-10-25", "2026-03-16"),
+  preset: fc.constantFrom("weekdays" as const, "daysThenNights" as const),
+  sizes: fc.array(fc.integer({ min: 1, max: 8 }), { minLength: 1, maxLength: 6 }),
+  mostOffJob: fc.integer({ min: 2, max: 12 }),
+  leaders: fc.integer({ min: 1, max: 2 }),
+  breaks: fc.integer({ min: 1, max: 3 }),
+  long: fc.integer({ min: 2, max: 14 }),
+});
+const problemFrom = ({
+  date,
+  preset,
+  sizes,
+  mostOffJob,
+  leaders,
+  breaks,
+  long,
+}: typeof crewDay extends fc.Arbitrary<infer T> ? T : never) => {
+  const shift = shiftOn(date, "Europe/Dublin", preset);
+  return {
+    shift,
+    problem: dayProblem(
+      shift,
+      groupsOf(...sizes),
+      [wanted("preShift", long), wanted("break", 3, breaks, "median-glide"), wanted("postShift", long + 4)],
+      { mostOffJob, leaders },
+    ),
+  };
+};
+
+it("300 crews and rosters by chance: the first answer breaks no limit", () => {
+  fc.assert(
+    fc.property(crewDay, (day) => {
+      const { problem } = problemFrom(day);
+      expect(broken(problem, firstFit(problem))).toEqual([]);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+it("25 of them: the best breaks none either and never costs more than the first", async () => {
+  await fc.assert(
+    fc.asyncProperty(crewDay, async (day) => {
+      const { problem } = problemFrom(day);
+      const best = await bestPlan(problem, solveInNode, { timeLimitSec: 1, gap: 0.01 });
+      expect(broken(problem, best)).toEqual([]);
+      expect(planCost(problem, best)).toBeLessThanOrEqual(planCost(problem, firstFit(problem)) + 1e-6);
+    }),
+    { numRuns: 25, endOnFailure: true },
+  );
+}, 120_000);
+
+it("the plan of groups is without clashes where every session finds a place and leaders do not overlap", () => {
+  const shift = shiftOn("2026-03-24");
+  const groups = groupsOf(4, 4);
+  const sessions = [wanted("preShift", 8), wanted("break", 3), wanted("postShift", 10)];
+  const problem = dayProblem(shift, groups, sessions, { mostOffJob: 4, leaders: 1 });
+  const plan = firstFit(problem);
+  const placed = problem.wishes.map((wish) => ({
+    id: wish.id,
+    session: sessions.find((each) => each.session.id === wish.sessionId)!.session,
+    startMs: plan.get(wish.id)!,
+    endMs: plan.get(wish.id)! + wish.lengthMs,
+    people: groups[wish.group]!.people,
+  }));
+  expect(clashesOf(placed, [shift], "Europe/Dublin").filter(({ weight }) => weight === "stop")).toEqual([]);
+  // The same two breaks for everybody would be too close.
+  expect(
+    clashesOf(
+      placed.map((each) => ({ ...each, people: null })),
+      [shift],
+      "Europe/Dublin",
+    ).some(({ kind }) => kind === "sameKindTooClose"),
+  ).toBe(true);
+});

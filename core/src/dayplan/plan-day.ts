@@ -1,0 +1,132 @@
+/** Groups' sessions placed on a shift: a quick first answer, then the best there is (0/1 programme, docs/dayplan.md). */
+import { cellsOf, COST, costOf, isInBreak, tooClose, type DayProblem, type Wish } from "./day-problem";
+
+/** Wish id → start; wishes that found no place are missing. */
+export type DayPlan = ReadonlyMap<string, number>;
+
+/** A solver of LP text, e.g. HiGHS. */
+type Solve = (lp: string, options: { timeLimitSec: number; gap: number }) => Promise<Map<string, number> | undefined>;
+
+/** The sum of all costs; what found no place counts very much. */
+export function planCost({ wishes, breaks }: DayProblem, plan: DayPlan): number {
+  return wishes.reduce((sum, wish) => {
+    const at = plan.get(wish.id);
+    return sum + (at === undefined ? COST.unplaced : costOf(wish, at, breaks));
+  }, 0);
+}
+
+/** Each wish in turn, the least free first, at the cheapest start that still fits. */
+export function firstFit(problem: DayProblem): DayPlan {
+  const plan = new Map<string, number>();
+  const taken = new Map<number, { led: number; off: number }>();
+  const order = [...problem.wishes].sort((a, b) => a.starts.length - b.starts.length || a.idealMs - b.idealMs || a.id.localeCompare(b.id));
+  for (const wish of order) {
+    const at = [...wish.starts]
+      .sort((a, b) => costOf(wish, a, problem.breaks) - costOf(wish, b, problem.breaks) || a - b)
+      .find((start) => fits(wish, start, problem, plan, taken));
+    if (at === undefined) continue;
+    plan.set(wish.id, at);
+    for (const cell of cellsOf(wish, at)) {
+      const there = taken.get(cell) ?? { led: 0, off: 0 };
+      taken.set(cell, { led: there.led + 1, off: there.off + (isInBreak(cell, problem.breaks) ? 0 : wish.people) });
+    }
+  }
+  return plan;
+}
+
+function fits(
+  wish: Wish,
+  at: number,
+  { wishes, breaks, leaders, mostOffJob }: DayProblem,
+  plan: DayPlan,
+  taken: ReadonlyMap<number, { led: number; off: number }>,
+): boolean {
+  const room = cellsOf(wish, at).every((cell) => {
+    const there = taken.get(cell) ?? { led: 0, off: 0 };
+    return there.led < leaders && (isInBreak(cell, breaks) || there.off + wish.people <= mostOffJob);
+  });
+  return (
+    room && wishes.every((other) => other.group !== wish.group || !plan.has(other.id) || !tooClose(wish, at, other, plan.get(other.id)!))
+  );
+}
+
+/** The best plan by the solver, or the first fit where that is no worse. */
+export async function bestPlan(problem: DayProblem, solve: Solve, effort: { timeLimitSec: number; gap: number }): Promise<DayPlan> {
+  const first = firstFit(problem);
+  if (problem.wishes.length === 0) return first;
+  const columns = await solve(lpOf(problem), effort);
+  if (!columns) return first;
+  const best = new Map(
+    problem.wishes.flatMap((wish, w): [string, number][] => {
+      const s = wish.starts.findIndex((_, i) => (columns.get(x(w, i)) ?? 0) > 0.5);
+      return s < 0 ? [] : [[wish.id, wish.starts[s]!]];
+    }),
+  );
+  return planCost(problem, best) <= planCost(problem, first) ? best : first;
+}
+
+const x = (wish: number, start: number) => `x${wish}_${start}`;
+
+/** CPLEX LP text; one function a family of rows. */
+export function lpOf(problem: DayProblem): string {
+  const { wishes, breaks } = problem;
+  const terms = wishes.flatMap((wish, w) => [
+    ...wish.starts.map((at, s) => `${costOf(wish, at, breaks).toFixed(3)} ${x(w, s)}`),
+    `${COST.unplaced} u${w}`,
+  ]);
+  const rows = [...onePlaceEach(wishes), ...notTooMany(problem), ...apart(wishes)];
+  const binaries = wishes.flatMap((wish, w) => [...wish.starts.map((_, s) => x(w, s)), `u${w}`]);
+  return [
+    "Minimize",
+    ` cost: ${folded(terms)}`,
+    "Subject To",
+    ...rows.map((row, i) => ` r${i}: ${row}`),
+    "Binary",
+    ` ${binaries.join("\n ")}`,
+    "End",
+    "",
+  ].join("\n");
+}
+
+function onePlaceEach(wishes: readonly Wish[]): string[] {
+  return wishes.map((wish, w) => `${folded([...wish.starts.map((_, s) => x(w, s)), `u${w}`])} = 1`);
+}
+
+/** In each 5-minute cell: no more led than there are leaders, no more off the job than allowed. */
+function notTooMany({ wishes, breaks, leaders, mostOffJob }: DayProblem): string[] {
+  const cells = new Map<number, { led: string[]; off: string[] }>();
+  wishes.forEach((wish, w) =>
+    wish.starts.forEach((at, s) => {
+      for (const cell of cellsOf(wish, at)) {
+        const there = cells.get(cell) ?? { led: [], off: [] };
+        there.led.push(x(w, s));
+        if (!isInBreak(cell, breaks)) there.off.push(`${wish.people} ${x(w, s)}`);
+        cells.set(cell, there);
+      }
+    }),
+  );
+  return [...cells.values()].flatMap(({ led, off }) => [
+    ...(led.length > leaders ? [`${folded(led)} <= ${leaders}`] : []),
+    ...(off.length > 0 ? [`${folded(off)} <= ${mostOffJob}`] : []),
+  ]);
+}
+
+/** Sessions of one group keep their distance: a start and all the starts of another that are too close to it, at most one of them. */
+function apart(wishes: readonly Wish[]): string[] {
+  return wishes.flatMap((a, i) =>
+    wishes.flatMap((b, j) => {
+      if (j <= i || a.group !== b.group) return [];
+      return a.starts.flatMap((aAt, s) => {
+        const close = b.starts.flatMap((bAt, t) => (tooClose(a, aAt, b, bAt) ? [x(j, t)] : []));
+        return close.length > 0 ? [`${folded([x(i, s), ...close])} <= 1`] : [];
+      });
+    }),
+  );
+}
+
+/** LP lines have a length limit. */
+function folded(terms: readonly string[]): string {
+  const lines: string[] = [];
+  for (let i = 0; i < terms.length; i += 12) lines.push(terms.slice(i, i + 12).join(" + "));
+  return lines.join("\n + ");
+}

@@ -1,0 +1,64 @@
+/** What the next block should be led by, from what this one came to. A proposal with its reasons; the trainer composes. */
+
+export interface BlockFigures {
+  /** Items done ÷ items due; null when nothing was due. */
+  adherence: number | null;
+  /** Share of mornings above the usual level; null without answers. */
+  raised: number | null;
+  /** People measured in both rounds, and those of them with something better, or worse, beyond noise. */
+  measured: number;
+  better: number;
+  worse: number;
+}
+
+export type BlockReason =
+  | { reason: "tooLittleDone"; adherence: number }
+  | { reason: "morningsRaised"; raised: number }
+  | { reason: "moreWorse"; worse: number; better: number }
+  | { reason: "goesWell"; better: number; measured: number }
+  | { reason: "notMeasured" };
+
+export interface NextBlock {
+  aim: "loadLed" | "reliefLed";
+  weeks: 4 | 8;
+  /** Shorter sessions before anything else. */
+  shorter: boolean;
+  reasons: BlockReason[];
+}
+
+/** Under this share of what was due the block was too long for its slots. The share of rule 5. */
+export const ENOUGH_DONE = 0.7;
+/** More mornings than this above the usual level, and the next block gives relief first. Practice rule. */
+export const MANY_RAISED = 0.2;
+
+/** Eight weeks only when it was done, mornings are quiet and it did some good; otherwise four, and look again. */
+export function nextBlock({ adherence, raised, measured, better, worse }: BlockFigures): NextBlock {
+  const reasons: BlockReason[] = [];
+  const shorter = adherence !== null && adherence < ENOUGH_DONE;
+  if (shorter) reasons.push({ reason: "tooLittleDone", adherence: adherence! });
+  const sore = raised !== null && raised > MANY_RAISED;
+  if (sore) reasons.push({ reason: "morningsRaised", raised: raised! });
+  const worsened = worse > better;
+  if (worsened) reasons.push({ reason: "moreWorse", worse, better });
+  if (measured === 0) reasons.push({ reason: "notMeasured" });
+  else if (!worsened && better > 0) reasons.push({ reason: "goesWell", better, measured });
+  const well = !shorter && !sore && !worsened && better > 0;
+  return { aim: sore || worsened ? "reliefLed" : "loadLed", weeks: well ? 8 : 4, shorter, reasons };
+}
+
+/** One sentence a reason. */
+export function blockReasonText(found: BlockReason): string {
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  switch (found.reason) {
+    case "tooLittleDone":
+      return `${percent(found.adherence)} of what was due was done, under ${percent(ENOUGH_DONE)}: make the sessions shorter first.`;
+    case "morningsRaised":
+      return `${percent(found.raised)} of the mornings were above the usual level, over ${percent(MANY_RAISED)}: relief first.`;
+    case "moreWorse":
+      return `More people measured worse (${found.worse}) than better (${found.better}) beyond noise: relief first, and look at the work.`;
+    case "goesWell":
+      return `${found.better} of ${found.measured} people measured better beyond noise: go on with load.`;
+    case "notMeasured":
+      return "Nobody was measured twice: measure again before a long block.";
+  }
+}

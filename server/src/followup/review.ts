@@ -1,0 +1,159 @@
+/** The review of a block: for the trainer, down to the person. */
+import { changesBetween, type Change } from "@kind-grip/core/baseline";
+import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { adherenceOf, MIN_ANSWERS, nextBlock, trendOf, type NextBlock } from "@kind-grip/core/followup";
+import type { DecisionKind } from "@kind-grip/core/response";
+import { grouped } from "@kind-grip/core/units";
+import { Op } from "sequelize";
+import { noteSeen } from "../audit/audit";
+import type { Caller } from "../auth/caller";
+import { crewOf } from "../crew/crews";
+import type { Db } from "../db/connection";
+import { latestSymptoms } from "../safety/participations";
+
+export interface ReviewAnswer {
+  from: string;
+  until: string;
+  days: {
+    day: string;
+    people: number;
+    /** Minutes of work and holds for each person who took part. */
+    minPerPerson: number;
+    itemsDue: number;
+    itemsDone: number;
+    meanEffort: number | null;
+    meanMorning: number | null;
+    mornings: number;
+  }[];
+  adherence: number | null;
+  raised: number | null;
+  answers: number;
+  people: {
+    personId: string;
+    name: string;
+    adherence: number | null;
+    meanEffort: number | null;
+    /** Points a week; null under five answers. */
+    morningTrend: number | null;
+    answers: number;
+    decisions: Partial<Record<DecisionKind, number>>;
+    changes: Change[];
+  }[];
+  rounds: { first: string; last: string } | null;
+  next: NextBlock;
+}
+
+export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReviewAnswer> {
+  const crew = await crewOf(db, caller, crewId);
+  const until = dateAt(at.getTime(), crew.detail.timeZone);
+  const from = addDays(until, -7 * weeks + 1);
+  const day = { [Op.between]: [from, until] as [string, string] };
+  const [dayRows, morningRows, felt, people, decisionRows, rounds] = await Promise.all([
+    db.models.PersonDay.findAll({ where: { crewId, day }, order: ["day"] }),
+    db.models.CheckIn.findAll({ where: { crewId, day }, order: ["day"] }),
+    latestSymptoms(db, [crewId]),
+    db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
+    db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
+    changesOf(db, crewId),
+  ]);
+  await noteSeen(db, caller, at, { crewId, personId: null, subject: "decision", what: "review of a block" });
+  const days = dayRows.map((row) => row.get({ plain: true }));
+  const mornings = morningRows.map((row) => row.get({ plain: true }));
+  const usual = new Map(felt.map(({ personId, symptoms }) => [personId, Math.max(0, ...symptoms.map(({ level }) => level))]));
+  const morningsByDay = grouped(mornings, (each) => each.day);
+  const daysByPerson = grouped(days, (each) => each.personId);
+  const morningsByPerson = grouped(mornings, (each) => each.personId);
+  const decided = grouped(
+    decisionRows.map((row) => row.get()),
+    (each) => each.personId,
+  );
+  const raised =
+    mornings.length === 0 ? null : mornings.filter(({ personId, level }) => level > (usual.get(personId) ?? 0)).length / mornings.length;
+  const adherence = adherenceOf(days);
+  const verdicts = [...rounds.changes.values()];
+  return {
+    from,
+    until,
+    days: [...grouped(days, (each) => each.day)].map(([date, list]) => {
+      const ran = list.filter(({ runs }) => runs > 0);
+      const felt = morningsByDay.get(date) ?? [];
+      return {
+        day: date,
+        people: ran.length,
+        minPerPerson: ran.length === 0 ? 0 : sum(ran, ({ doneSec }) => doneSec) / 60 / ran.length,
+        itemsDue: sum(list, ({ itemsDue }) => itemsDue),
+        itemsDone: sum(list, ({ itemsDue, itemsDone }) => Math.min(itemsDue, itemsDone)),
+        meanEffort: ratio(
+          sum(list, ({ effortSum }) => effortSum),
+          sum(list, ({ efforts }) => efforts),
+        ),
+        meanMorning: ratio(
+          sum(felt, ({ level }) => level),
+          felt.length,
+        ),
+        mornings: felt.length,
+      };
+    }),
+    adherence,
+    raised,
+    answers: mornings.length,
+    people: people.map((row) => {
+      const { id: personId, name } = row.get();
+      const own = daysByPerson.get(personId) ?? [];
+      const felt = morningsByPerson.get(personId) ?? [];
+      const trend =
+        felt.length < MIN_ANSWERS ? undefined : trendOf(felt.map((each) => ({ x: Date.parse(each.day) / 86_400_000, y: each.level })));
+      return {
+        personId,
+        name,
+        adherence: adherenceOf(own),
+        meanEffort: ratio(
+          sum(own, ({ effortSum }) => effortSum),
+          sum(own, ({ efforts }) => efforts),
+        ),
+        morningTrend: trend ? trend.slope * 7 : null,
+        answers: felt.length,
+        decisions: Object.fromEntries(
+          [...grouped(decided.get(personId) ?? [], (each) => each.decided)].map(([kind, list]) => [kind, list.length]),
+        ),
+        changes: (rounds.changes.get(personId) ?? []).filter(({ verdict }) => verdict !== "noise"),
+      };
+    }),
+    rounds: rounds.names,
+    next: nextBlock({
+      adherence,
+      raised,
+      measured: verdicts.length,
+      better: verdicts.filter((list) => count(list, "better") > count(list, "worse")).length,
+      worse: verdicts.filter((list) => count(list, "worse") > count(list, "better")).length,
+    }),
+  };
+}
+
+/** First round against the latest, person by person. */
+async function changesOf(
+  db: Db,
+  crewId: string,
+): Promise<{ names: { first: string; last: string } | null; changes: Map<string, Change[]> }> {
+  const rounds = (await db.models.Round.findAll({ where: { crewId }, order: ["startedOn"] })).map((row) => row.get());
+  const [first, last] = [rounds[0], rounds.at(-1)];
+  if (!first || !last || first.id === last.id) return { names: null, changes: new Map() };
+  const records = (await db.models.Baseline.findAll({ where: { roundId: [first.id, last.id] } })).map((row) => row.get({ plain: true }));
+  const before = new Map(records.filter(({ roundId }) => roundId === first.id).map((each) => [each.personId, each.document]));
+  const changes = new Map<string, Change[]>();
+  for (const { roundId, personId, document } of records)
+    if (roundId === last.id && before.has(personId)) changes.set(personId, changesBetween(before.get(personId)!, document));
+  return { names: { first: first.name, last: last.name }, changes };
+}
+
+function count(list: readonly Change[], verdict: Change["verdict"]): number {
+  return list.filter((change) => change.verdict === verdict).length;
+}
+
+function sum<Row>(rows: readonly Row[], of: (row: Row) => number): number {
+  return rows.reduce((total, row) => total + of(row), 0);
+}
+
+function ratio(over: number, under: number): number | null {
+  return under === 0 ? null : over / under;
+}

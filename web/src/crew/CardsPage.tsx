@@ -1,0 +1,167 @@
+/** Sign-in cards of crew members: code, PIN and a square to photograph; shown this once, to print and cut. */
+import { Alert, Box, Button, Typography } from "@mui/material";
+import { ArrowLeft, Printer } from "lucide-react";
+import { toString } from "qrcode";
+import { useEffect, useState } from "react";
+import { Link } from "react-router";
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/dayplan";
+import { problemOf, serverApi, type Card } from "../app/api";
+import { useNow } from "../app/now";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { Toggle } from "../parts/Toggle";
+import { useCrew } from "./CrewFrame";
+
+export default function CardsPage() {
+  const crew = useCrew();
+  const people = serverApi.usePeopleQuery(crew.id);
+  const access = serverApi.useAccessQuery(crew.id);
+  const [issue, { data: issued, isLoading, error }] = serverApi.useIssueCardsMutation();
+  const [withdraw, withdrawing] = serverApi.useWithdrawAccessMutation();
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const today = dateAt(useNow(), crew.timeZone);
+  const problem = error ?? withdrawing.error;
+  return (
+    <>
+      <PageTitle
+        title="Sign-in cards"
+        lead="A crew member opens their own page with the square on the card, or with the crew code and their PIN at /me. New cards end the old ones."
+      >
+        <Button component={Link} to=".." relative="path" startIcon={<ArrowLeft size={20} />}>
+          People
+        </Button>
+        {issued && (
+          <Button variant="contained" startIcon={<Printer size={20} />} onClick={() => print()}>
+            Print {issued.cards.length} {issued.cards.length === 1 ? "card" : "cards"}
+          </Button>
+        )}
+      </PageTitle>
+      {problem && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          {problemOf(problem).message}
+        </Alert>
+      )}
+      {issued ? (
+        <>
+          <Alert severity="warning" variant="outlined" sx={{ mb: 2, "@media print": { display: "none" } }}>
+            PINs and squares are shown only now. Print them before you leave this page.
+          </Alert>
+          <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 2 }}>
+            {issued.cards.map((card) => (
+              <CardFace key={card.personId} card={card} code={issued.code} crewName={crew.name} />
+            ))}
+          </Box>
+        </>
+      ) : (
+        <Loaded query={people}>
+          {(list) => (
+            <Loaded query={access}>
+              {({ code, people: withCard }) => {
+                const here = list.filter((person) => isHere(person, today));
+                const has = (id: string) => withCard.some(({ personId }) => personId === id);
+                const without = here.filter(({ id }) => !has(id));
+                const picked = [...chosen];
+                return (
+                  <>
+                    <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap", mb: 2 }}>
+                      <Typography sx={{ flex: 1 }}>
+                        {code ? (
+                          <>
+                            Crew code <strong>{code}</strong>.{" "}
+                          </>
+                        ) : null}
+                        {here.length - without.length} of {here.length} have a card.
+                      </Typography>
+                      {without.length > 0 && (
+                        <Button onClick={() => setChosen(new Set(without.map(({ id }) => id)))}>
+                          Choose all {without.length} without one
+                        </Button>
+                      )}
+                      <Button
+                        variant="outlined"
+                        disabled={!picked.some(has)}
+                        onClick={() => void withdraw({ crewId: crew.id, personIds: picked.filter(has) }).then(() => setChosen(new Set()))}
+                      >
+                        Withdraw
+                      </Button>
+                      <Button
+                        variant="contained"
+                        disabled={picked.length === 0 || isLoading}
+                        onClick={() => void issue({ crewId: crew.id, personIds: picked })}
+                      >
+                        {isLoading ? "Making cards …" : `Make ${picked.length || ""} ${picked.length === 1 ? "card" : "cards"}`}
+                      </Button>
+                    </Box>
+                    <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
+                      {here.map((person) => (
+                        <Toggle
+                          key={person.id}
+                          label={has(person.id) ? `${person.name} · has a card` : person.name}
+                          pressed={chosen.has(person.id)}
+                          onChange={(on) => {
+                            const next = new Set(chosen);
+                            if (on) next.add(person.id);
+                            else next.delete(person.id);
+                            setChosen(next);
+                          }}
+                        />
+                      ))}
+                    </Box>
+                  </>
+                );
+              }}
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </>
+  );
+}
+
+function CardFace({ card, code, crewName }: { card: Card; code: string; crewName: string }) {
+  const [square, setSquare] = useState("");
+  const address = `${location.origin}/me/sign-in#card=${card.token}`;
+  useEffect(() => {
+    let gone = false;
+    void toString(address, { type: "svg", margin: 0, errorCorrectionLevel: "M" }).then((svg) => !gone && setSquare(svg));
+    return () => {
+      gone = true;
+    };
+  }, [address]);
+  return (
+    <Box
+      component="article"
+      aria-label={`Card of ${card.name}`}
+      sx={{
+        border: "2px dashed",
+        borderColor: "line",
+        borderRadius: 2,
+        p: 2,
+        display: "grid",
+        gridTemplateColumns: "118px 1fr",
+        gap: 2,
+        breakInside: "avoid",
+        bgcolor: "background.paper",
+      }}
+    >
+      <Box
+        role="img"
+        aria-label="Square to photograph with a phone"
+        sx={{ bgcolor: "#fff", p: 0.75, "& svg": { display: "block", width: "100%" } }}
+        dangerouslySetInnerHTML={{ __html: square }}
+      />
+      <Box>
+        <Typography sx={{ fontWeight: 750, fontSize: "1.15rem", lineHeight: 1.2 }}>{card.name}</Typography>
+        <Typography sx={{ color: "text.secondary" }}>{crewName}</Typography>
+        <Typography sx={{ mt: 0.5 }}>
+          Code <strong>{code}</strong>
+          <br />
+          PIN <strong>{card.pin}</strong>
+          <br />
+          {location.host}/me
+        </Typography>
+      </Box>
+    </Box>
+  );
+}

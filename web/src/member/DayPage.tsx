@@ -1,0 +1,175 @@
+/** My day: the morning's question first, then what is next, then the rest; stop-and-tell always within reach. */
+import { Box, Button, Typography } from "@mui/material";
+import { Check, Hand, Play } from "lucide-react";
+import { Link } from "react-router";
+import { dateAt, wallTime } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { clockText } from "@kind-grip/core/units";
+import type { MemberSession } from "../app/api";
+import { MovementThumb } from "../figure/MovementThumb";
+import { PhoneTitle, useDay } from "./PhoneFrame";
+import { sessionAddress } from "./session-address";
+import { practiceTime } from "./use-phone";
+
+export default function DayPage() {
+  const words = wordsIn();
+  const phone = useDay();
+  const { day, done, checkedIn } = phone;
+  const zone = day.crew.timeZone;
+  const now = practiceTime(phone);
+  const today = dateAt(now, zone);
+  const isDone = (entry: MemberSession) => entry.done || (entry.placementId !== null && done.includes(entry.placementId));
+  const dayOf = (entry: MemberSession) => dateAt(Date.parse(entry.startsAt!), zone);
+  const todays = day.sessions.filter((entry) => dayOf(entry) === today);
+  const later = day.sessions.filter((entry) => dayOf(entry) > today);
+  const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
+  return (
+    <>
+      <PhoneTitle title={words.member("hello", { name: day.person.name.split(" ")[0]! })} lead={day.crew.name} />
+      {!checkedIn && (
+        <Box
+          component={Link}
+          to="/me/check-in"
+          sx={{
+            display: "flex",
+            gap: 2,
+            alignItems: "center",
+            bgcolor: "warm.light",
+            color: "text.primary",
+            textDecoration: "none",
+            borderRadius: 3,
+            p: 2,
+            mb: 2.5,
+            minHeight: 76,
+          }}
+        >
+          <Hand size={30} aria-hidden />
+          <Box>
+            <Typography sx={{ fontWeight: 750, fontSize: "1.15rem", lineHeight: 1.25 }}>{words.member("morningAsk")}</Typography>
+            <Typography>{words.member("morningShort")}</Typography>
+          </Box>
+        </Box>
+      )}
+      {day.heldOut ? (
+        <Box sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 2, mb: 3 }}>
+          <Typography variant="h2">{words.member("heldOut")}</Typography>
+          <Typography>{words.member("heldOutText")}</Typography>
+        </Box>
+      ) : (
+        <>
+          {day.shortOfEndDeg !== null && (
+            <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: day.shortOfEndDeg })}</Typography>
+          )}
+          {next && <NextCard entry={next} zone={zone} />}
+          <List
+            title={words.member("today")}
+            entries={todays.filter((entry) => entry !== next)}
+            zone={zone}
+            isDone={isDone}
+            none={next ? undefined : words.member("nothingToday")}
+          />
+          <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />
+          <List title={words.member("anyTime")} entries={day.anyTime} zone={zone} isDone={isDone} />
+        </>
+      )}
+    </>
+  );
+}
+
+function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
+  const words = wordsIn();
+  return (
+    <Box
+      component="section"
+      aria-label={entry.session.name}
+      sx={{ bgcolor: "primary.main", color: "primary.contrastText", borderRadius: 3, p: 2.25, mb: 3 }}
+    >
+      <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between", gap: 1 }}>
+        <Typography component="p" sx={{ fontSize: "2.6rem", fontWeight: 750, lineHeight: 1 }}>
+          {wallTime(Date.parse(entry.startsAt!), zone)}
+        </Typography>
+        <Typography component="p" sx={{ fontSize: "1.3rem", fontWeight: 650 }}>
+          {clockText(entry.totalSec)}
+        </Typography>
+      </Box>
+      <Typography variant="h2" sx={{ mt: 0.5 }}>
+        {entry.session.name}
+      </Typography>
+      <Box sx={{ display: "flex", gap: 0.75, my: 1.5, overflow: "hidden", borderRadius: 2 }} aria-hidden>
+        {entry.session.items.slice(0, 4).map((item) => (
+          <Box key={item.id} sx={{ flex: 1, minWidth: 0, maxWidth: 96 }}>
+            <MovementThumb movementId={item.movementId} formId={item.formId} />
+          </Box>
+        ))}
+      </Box>
+      <Button
+        component={Link}
+        to={sessionAddress(entry)}
+        fullWidth
+        startIcon={<Play size={22} fill="currentColor" />}
+        sx={{
+          bgcolor: "background.paper",
+          color: "primary.dark",
+          minHeight: 60,
+          fontSize: "1.25rem",
+          "&:hover": { bgcolor: "background.default" },
+        }}
+      >
+        {words.member("start")}
+      </Button>
+    </Box>
+  );
+}
+
+interface ListProps {
+  title: string;
+  entries: readonly MemberSession[];
+  zone: string;
+  isDone(entry: MemberSession): boolean;
+  none?: string;
+}
+
+function List({ title, entries, zone, isDone, none }: ListProps) {
+  const words = wordsIn();
+  if (entries.length === 0 && !none) return null;
+  return (
+    <Box component="section" aria-label={title} sx={{ mb: 3 }}>
+      <Typography variant="h3" component="h2" sx={{ color: "text.secondary", mb: 0.5 }}>
+        {title}
+      </Typography>
+      {entries.length === 0 && <Typography>{none}</Typography>}
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {entries.map((entry) => (
+          <Box
+            component="li"
+            key={`${entry.placementId} ${entry.session.id}`}
+            sx={{ display: "flex", alignItems: "center", gap: 1.5, borderTop: "1px solid", borderColor: "line", minHeight: 60 }}
+          >
+            {entry.startsAt && (
+              <Typography sx={{ fontWeight: 700, fontSize: "1.15rem", width: 56 }}>{wallTime(Date.parse(entry.startsAt), zone)}</Typography>
+            )}
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <Typography sx={{ fontWeight: 650 }} noWrap>
+                {entry.session.name}
+              </Typography>
+              <Typography sx={{ color: "text.secondary" }}>{clockText(entry.totalSec)}</Typography>
+            </Box>
+            {isDone(entry) && (
+              <Typography sx={{ display: "flex", gap: 0.5, alignItems: "center", color: "primary.main", fontWeight: 650 }}>
+                <Check size={20} aria-hidden /> {words.member("done")}
+              </Typography>
+            )}
+            <Button
+              component={Link}
+              to={sessionAddress(entry)}
+              variant="outlined"
+              aria-label={`${words.member("start")}: ${entry.session.name}`}
+            >
+              {isDone(entry) ? words.member("again") : words.member("start")}
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,130 @@
+/** My four weeks: a square a day, minutes in all, mornings as a line of bars. Kept on the phone for when there is no connection. */
+import { Box, Button, Typography } from "@mui/material";
+import { DateTime } from "luxon";
+import { useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+import { addDays, mondayOf } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { serverApi, type MemberProgress } from "../app/api";
+import { PhoneTitle, useDay } from "./PhoneFrame";
+import { forgetEverything, keep, kept } from "./phone-store";
+
+const WEEKS = 4;
+
+export default function MyProgressPage() {
+  const words = wordsIn();
+  const navigate = useNavigate();
+  const { day, waiting } = useDay();
+  const { data } = serverApi.useMemberProgressQuery();
+  const [before, setBefore] = useState<MemberProgress>();
+  const [signOut] = serverApi.useSignOutMutation();
+  useEffect(() => {
+    if (data) void keep("progress", data);
+    else void kept("progress").then(setBefore);
+  }, [data]);
+  const progress = data ?? before;
+  const leave = async () => {
+    const { error } = await signOut();
+    if (error) return;
+    await forgetEverything();
+    await navigate("/me/sign-in", { replace: true });
+  };
+  return (
+    <>
+      <PhoneTitle title={words.member("progress")} />
+      {progress && progress.days.length + progress.mornings.length > 0 ? (
+        <Figures progress={progress} today={day.today} />
+      ) : (
+        <Typography>{words.member("progressNone")}</Typography>
+      )}
+      <Box sx={{ mt: 5 }}>
+        {waiting.length > 0 ? (
+          <Typography sx={{ color: "text.secondary" }}>{words.member("signOutWaits")}</Typography>
+        ) : (
+          <Button onClick={() => void leave()}>{words.member("signOut")}</Button>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function Figures({ progress, today }: { progress: MemberProgress; today: string }) {
+  const words = wordsIn();
+  const from = addDays(mondayOf(today), -7 * (WEEKS - 1));
+  const days = Array.from({ length: 7 * WEEKS }, (_, i) => addDays(from, i));
+  const byDay = new Map(progress.days.map((each) => [each.day, each]));
+  const morningOf = new Map(progress.mornings.map((each) => [each.day, each.level]));
+  const shown = progress.days.filter((each) => each.day >= from);
+  const minutes = Math.round(shown.reduce((sum, each) => sum + each.doneSec, 0) / 60);
+  const dayName = (date: string) => DateTime.fromISO(date).toFormat("cccc d LLLL");
+  return (
+    <>
+      <Typography component="p" sx={{ fontSize: "2.4rem", fontWeight: 750, lineHeight: 1.1 }}>
+        {words.member("progressMinutes", { minutes })}
+      </Typography>
+      <Typography sx={{ mb: 2, color: "text.secondary" }}>
+        {words.member("progressDays", { days: shown.filter((each) => each.runs > 0).length })}
+      </Typography>
+      <Box role="list" sx={{ display: "grid", gridTemplateColumns: "repeat(7, 1fr)", gap: 0.75, mb: 4 }}>
+        {days.map((date) => {
+          const each = byDay.get(date);
+          const share = each && each.itemsDue > 0 ? Math.min(1, each.itemsDone / each.itemsDue) : each && each.runs > 0 ? 1 : 0;
+          return (
+            <Box
+              key={date}
+              role="listitem"
+              aria-label={words.member("dayText", { day: dayName(date), done: each?.itemsDone ?? 0, due: each?.itemsDue ?? 0 })}
+              sx={{
+                height: 42,
+                borderRadius: 1.5,
+                border: "2px solid",
+                borderColor: date === today ? "text.primary" : "line",
+                position: "relative",
+                overflow: "hidden",
+                bgcolor: "background.paper",
+              }}
+            >
+              <Box sx={{ position: "absolute", left: 0, right: 0, bottom: 0, height: `${share * 100}%`, bgcolor: "primary.main" }} />
+              <Box
+                component="span"
+                sx={{
+                  position: "relative",
+                  p: 0.5,
+                  fontSize: "0.9rem",
+                  fontWeight: 650,
+                  color: share > 0.6 ? "primary.contrastText" : "text.secondary",
+                }}
+              >
+                {Number(date.slice(8))}
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+      <Typography variant="h3" component="h2" sx={{ mb: 1 }}>
+        {words.member("progressMornings")}
+      </Typography>
+      <Box
+        role="list"
+        sx={{ display: "flex", alignItems: "flex-end", gap: "3px", height: 96, borderBottom: "2px solid", borderColor: "line" }}
+      >
+        {days.map((date) => {
+          const level = morningOf.get(date);
+          return (
+            <Box
+              key={date}
+              role="listitem"
+              aria-label={level === undefined ? dayName(date) : words.member("morningText", { day: dayName(date), level })}
+              sx={{
+                flex: 1,
+                height: level === undefined ? 0 : `${6 + level * 9}%`,
+                bgcolor: (level ?? 0) > 2 ? "warm.main" : "primary.main",
+                borderRadius: "3px 3px 0 0",
+              }}
+            />
+          );
+        })}
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,100 @@
+/** Signing in on a phone: crew code and PIN, or the card's own address, which carries its secret behind the #. */
+import { Alert, Box, Button, TextField, Typography } from "@mui/material";
+import { useEffect, useRef, useState, type FormEvent } from "react";
+import { useLocation, useNavigate } from "react-router";
+import { wordsIn } from "@kind-grip/core/language";
+import { problemOf, serverApi } from "../app/api";
+import { Loading } from "../parts/Loading";
+import { keepPage } from "./keep-page";
+import { forgetEverything } from "./phone-store";
+import { takeDay } from "./use-phone";
+
+export default function PhoneSignIn() {
+  const words = wordsIn();
+  const { hash } = useLocation();
+  const navigate = useNavigate();
+  const { data: me } = serverApi.useMeQuery();
+  const [signIn, pinState] = serverApi.useMemberSignInMutation();
+  const [openCard, cardState] = serverApi.useMemberCardMutation();
+  const [code, setCode] = useState("");
+  const [pin, setPin] = useState("");
+  const token = new URLSearchParams(hash.slice(1)).get("card");
+  const tried = useRef(false);
+  useEffect(keepPage, []);
+  useEffect(() => {
+    document.title = `${words.member("signIn")} – Kind Grip`;
+  }, [words]);
+  // The token that every change carries comes with the first answer of the server.
+  useEffect(() => {
+    if (!token || !me || tried.current) return;
+    tried.current = true;
+    void openCard({ token }).then(async ({ data }) => {
+      if (!data) return;
+      await forgetEverything();
+      await takeDay(data);
+      await navigate("/me", { replace: true });
+    });
+  }, [token, me, openCard, navigate]);
+  const error = pinState.error ?? cardState.error;
+  const problem = error ? problemOf(error) : undefined;
+  const field = (path: string) => problem?.fields.find((each) => each.path === path)?.message;
+  if (token && !problem) return <Loading />;
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const { data } = await signIn({ code, pin });
+    if (!data) return;
+    await forgetEverything();
+    await takeDay(data);
+    await navigate("/me", { replace: true });
+  };
+  return (
+    <Box component="main" sx={{ minHeight: "100dvh", maxWidth: 480, mx: "auto", display: "flex", flexDirection: "column" }}>
+      <Box sx={{ bgcolor: "#17594F", color: "#F6F2E9", px: 3, pt: 5, pb: 4 }}>
+        <Box component="img" src="/mark.svg" alt="" sx={{ width: 44, mb: 2 }} />
+        <Typography variant="h1" sx={{ fontSize: "2.2rem" }}>
+          {words.member("signInTitle")}
+        </Typography>
+      </Box>
+      <Box component="form" noValidate onSubmit={(event) => void submit(event)} sx={{ display: "grid", gap: 2, p: 3 }}>
+        {problem && problem.fields.length === 0 && (
+          <Alert severity="error" variant="outlined">
+            {problem.message}
+          </Alert>
+        )}
+        <TextField
+          label={words.member("code")}
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
+          error={!!field("code")}
+          helperText={field("code")}
+          slotProps={{
+            htmlInput: { autoCapitalize: "characters", autoComplete: "username", style: { fontSize: "1.4rem", letterSpacing: "0.1em" } },
+          }}
+        />
+        <TextField
+          label={words.member("pin")}
+          value={pin}
+          onChange={(event) => setPin(event.target.value)}
+          error={!!field("pin")}
+          helperText={field("pin")}
+          slotProps={{
+            htmlInput: { inputMode: "numeric", autoComplete: "current-password", style: { fontSize: "1.4rem", letterSpacing: "0.1em" } },
+          }}
+        />
+        <Button
+          type="submit"
+          variant="contained"
+          size="large"
+          disabled={pinState.isLoading || !me}
+          sx={{ minHeight: 56, fontSize: "1.15rem" }}
+        >
+          {words.member("signIn")}
+        </Button>
+        <Typography sx={{ color: "text.secondary" }}>{words.member("signInHelp")}</Typography>
+        <Typography variant="caption" sx={{ color: "text.secondary" }}>
+          {words.paper("prevention")}
+        </Typography>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,66 @@
+/** What a crew member's phone keeps: the last day it was told, and what still has to be sent, in order. */
+import Dexie, { type Table } from "dexie";
+import type { CheckIn, Tell } from "@kind-grip/core/response";
+import type { RunRecord } from "@kind-grip/core/run";
+import type { MemberDay, MemberProgress } from "../app/api";
+
+export type Sending = { kind: "runs"; body: RunRecord } | { kind: "check-ins"; body: CheckIn } | { kind: "tells"; body: Tell };
+
+export type Waiting = Sending & {
+  seq?: number;
+  /** What the server said when it will not take it; stays until it is read. */
+  refused?: string;
+};
+
+interface Kept {
+  key: string;
+  value: unknown;
+}
+
+class PhoneStore extends Dexie {
+  declare kept: Table<Kept, string>;
+  declare outbox: Table<Waiting, number>;
+
+  constructor() {
+    super("kind-grip-member");
+    this.version(1).stores({ kept: "key", outbox: "++seq" });
+  }
+}
+
+export const phone = new PhoneStore();
+
+interface KeptValues {
+  day: MemberDay;
+  /** When the day was fetched, real time of the phone, ms: carries the practice's clock on. */
+  fetchedMs: number;
+  progress: MemberProgress;
+  /** Placements done here and not yet in the day. */
+  done: string[];
+  /** The day that was checked in on here. */
+  checkedIn: string;
+}
+
+export async function keep<Key extends keyof KeptValues>(key: Key, value: KeptValues[Key]): Promise<void> {
+  await phone.kept.put({ key, value });
+}
+
+export async function kept<Key extends keyof KeptValues>(key: Key): Promise<KeptValues[Key] | undefined> {
+  return (await phone.kept.get(key))?.value as KeptValues[Key] | undefined;
+}
+
+/** In the same write as what it changes on the page, so that one is never there without the other. */
+export async function putAway(sending: Sending, placementId: string | null = null): Promise<void> {
+  await phone.transaction("rw", phone.kept, phone.outbox, async () => {
+    await phone.outbox.add(sending);
+    if (sending.kind === "check-ins") await keep("checkedIn", sending.body.day);
+    if (placementId) await keep("done", [...((await kept("done")) ?? []), placementId]);
+  });
+}
+
+/** Nothing of anybody stays on a phone that was signed out. */
+export async function forgetEverything(): Promise<void> {
+  await phone.transaction("rw", phone.kept, phone.outbox, async () => {
+    await phone.kept.clear();
+    await phone.outbox.clear();
+  });
+}

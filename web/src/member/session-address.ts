@@ -1,0 +1,6 @@
+import type { MemberSession } from "../app/api";
+
+/** Where a session is followed alone. */
+export function sessionAddress({ session, placementId }: Pick<MemberSession, "session" | "placementId">): string {
+  return `/me/session/${session.id}${placementId ? `?placement=${placementId}` : ""}`;
+}

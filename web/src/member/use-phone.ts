@@ -1,0 +1,105 @@
+/** The crew member's day on this phone: from its store at once, from the server when there is one; and the sender. */
+import { liveQuery } from "dexie";
+import { useEffect, useState } from "react";
+import { problemOf, serverApi, type MemberDay } from "../app/api";
+import { useAppDispatch } from "../app/store";
+import { isFinal, sendWaiting, type Outcome } from "./send-waiting";
+import { keep, kept, phone, type Waiting } from "./phone-store";
+
+export interface Phone {
+  /** Undefined while the store is read, null when nobody is signed in here. */
+  day: MemberDay | null | undefined;
+  /** Real time of the phone when the day was fetched, ms. */
+  fetchedMs: number;
+  done: readonly string[];
+  checkedIn: boolean;
+  waiting: readonly Waiting[];
+}
+
+/** Follows the store; every page of the phone sees the same. */
+export function usePhone(): Phone {
+  const [state, setState] = useState<Phone>({ day: undefined, fetchedMs: 0, done: [], checkedIn: false, waiting: [] });
+  useEffect(() => {
+    const subscription = liveQuery(async (): Promise<Phone> => {
+      const day = (await kept("day")) ?? null;
+      return {
+        day,
+        fetchedMs: (await kept("fetchedMs")) ?? 0,
+        done: (await kept("done")) ?? [],
+        checkedIn: !!day && (day.checkedIn || (await kept("checkedIn")) === day.today),
+        waiting: await phone.outbox.toArray(),
+      };
+    }).subscribe({ next: setState });
+    return () => subscription.unsubscribe();
+  }, []);
+  return state;
+}
+
+/** The moment it is at the practice, carried on from when the day was fetched. */
+export function practiceTime({ day, fetchedMs }: Pick<Phone, "day" | "fetchedMs">): number {
+  return day ? Date.parse(day.now) + (Date.now() - fetchedMs) : Date.now();
+}
+
+export async function takeDay(day: MemberDay): Promise<void> {
+  await phone.transaction("rw", phone.kept, async () => {
+    await keep("day", day);
+    await keep("fetchedMs", Date.now());
+  });
+}
+
+const EVERY_MS = 8000;
+
+/** Sends what waits, then fetches the day, again and again while the page is open. @returns whether the server was reached last time */
+export function useSender(): { reached: boolean; signedOut: boolean } {
+  const dispatch = useAppDispatch();
+  const [state, setState] = useState({ reached: true, signedOut: false });
+  useEffect(() => {
+    let gone = false;
+    let busy = false;
+    const send = async (waiting: Waiting): Promise<Outcome> => {
+      const { data, error } = await dispatch(serverApi.endpoints.memberSend.initiate({ kind: waiting.kind, body: waiting.body }));
+      if (data) return { done: true };
+      const status = (error as { status?: number | string } | undefined)?.status;
+      return { done: false, final: isFinal(status), message: problemOf(error).message };
+    };
+    const round = async () => {
+      if (busy) return;
+      busy = true;
+      // One page at a time sends, should two be open.
+      const everything = await withLock(() =>
+        sendWaiting(
+          {
+            first: async () => (await phone.outbox.orderBy("seq").toArray()).find(({ refused }) => refused === undefined),
+            drop: (seq) => phone.outbox.delete(seq),
+            refuse: async (seq, why) => void (await phone.outbox.update(seq, { refused: why })),
+          },
+          send,
+        ),
+      );
+      const asked = await dispatch(serverApi.endpoints.memberDay.initiate(undefined, { forceRefetch: true, subscribe: false }));
+      const status = (asked.error as { status?: number } | undefined)?.status;
+      // A day fetched while something still waits would take back what was just done here.
+      if (asked.data && everything) {
+        await takeDay(asked.data);
+        await keep("done", []);
+      }
+      busy = false;
+      if (!gone) setState({ reached: asked.error === undefined || typeof status === "number", signedOut: status === 401 });
+    };
+    void round();
+    const timer = setInterval(() => void round(), EVERY_MS);
+    const subscription = liveQuery(() => phone.outbox.count()).subscribe({ next: () => void round() });
+    addEventListener("online", round);
+    return () => {
+      gone = true;
+      clearInterval(timer);
+      subscription.unsubscribe();
+      removeEventListener("online", round);
+    };
+  }, [dispatch]);
+  return state;
+}
+
+function withLock<T>(run: () => Promise<T>): Promise<T> {
+  return "locks" in navigator ? navigator.locks.request("kind-grip-sender", run) : run();
+}

@@ -1,0 +1,100 @@
+/** What the practice sets for itself: the style new programs begin with, and the thresholds decisions are taken by. */
+import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
+import { USUAL_SETTINGS, type PracticeSettings, type ResponseThresholds } from "@kind-grip/core/response";
+import { problemOf, serverApi, type SettingsEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { Loaded } from "../parts/Loaded";
+import { Stepper } from "../parts/Stepper";
+
+const THRESHOLDS: readonly { key: keyof ResponseThresholds; label: string; unit: string; min: number; max: number }[] = [
+  { key: "progressRuns", label: "Clean runs in a row before more", unit: "runs", min: 2, max: 10 },
+  { key: "progressMargin", label: "Effort below the cap before more", unit: "points", min: 0, max: 3 },
+  { key: "settlingDays", label: "Settling-in", unit: "days", min: 1, max: 14 },
+  { key: "settlingRise", label: "Morning rise expected then", unit: "points", min: 1, max: 4 },
+  { key: "noGainDays", label: "No better after", unit: "days", min: 5, max: 28 },
+  { key: "noGainPercent", label: "With at least so much done", unit: "%", min: 50, max: 100 },
+];
+
+export function SettingsForm() {
+  const query = serverApi.useSettingsQuery();
+  return <Loaded query={query}>{(entry) => <Form key={entry.version} entry={entry} />}</Loaded>;
+}
+
+function Form({ entry }: { entry: SettingsEntry }) {
+  const words = wordsIn();
+  const [save, { isLoading, error }] = serverApi.useSaveSettingsMutation();
+  const [settings, setSettings] = useState<PracticeSettings>(entry.settings);
+  const dispatch = useAppDispatch();
+  const { style, thresholds } = settings;
+  const changed = JSON.stringify(settings) !== JSON.stringify(entry.settings);
+  const store = async (next: PracticeSettings) => {
+    const answer = await save({ version: entry.version, settings: next });
+    if (answer.data) {
+      const { version } = answer.data;
+      dispatch(notify({ text: `Kept as version ${version}.`, undo: () => void save({ version, settings: entry.settings }) }));
+    }
+  };
+  return (
+    <Box component="section" aria-label="Rules of the practice" sx={{ display: "grid", gap: 2 }}>
+      <Typography variant="h2">Rules of the practice</Typography>
+      <Typography sx={{ color: "text.secondary" }}>
+        New programs begin with this style. Decisions are proposed by these thresholds; each decision keeps the version it was taken with.
+        This is version {entry.version}.
+      </Typography>
+      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
+        <TextField
+          select
+          label="Stretching"
+          value={style.stretch}
+          onChange={(event) => setSettings({ ...settings, style: { ...style, stretch: event.target.value as StretchSchool } })}
+        >
+          {STRETCH_SCHOOLS.map((school) => (
+            <MenuItem key={school} value={school}>
+              {words.label("stretchSchool", school)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Loading"
+          value={style.load}
+          onChange={(event) => setSettings({ ...settings, style: { ...style, load: event.target.value as LoadSchool } })}
+        >
+          {LOAD_SCHOOLS.map((school) => (
+            <MenuItem key={school} value={school}>
+              {words.label("loadSchool", school)}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, columnGap: 2, rowGap: 1.5 }}>
+        {THRESHOLDS.map(({ key, ...field }) => (
+          <Stepper
+            key={key}
+            {...field}
+            step={key === "noGainPercent" ? 5 : 1}
+            value={thresholds[key]}
+            onChange={(value) => setSettings({ ...settings, thresholds: { ...thresholds, [key]: value } })}
+          />
+        ))}
+      </Box>
+      {error && (
+        <Alert severity="error" variant="outlined">
+          {problemOf(error).message}
+        </Alert>
+      )}
+      <Box sx={{ display: "flex", gap: 1 }}>
+        <Button variant="contained" disabled={!changed || isLoading} onClick={() => void store(settings)}>
+          Keep these rules
+        </Button>
+        <Button disabled={JSON.stringify(settings) === JSON.stringify(USUAL_SETTINGS)} onClick={() => setSettings(USUAL_SETTINGS)}>
+          The usual ones
+        </Button>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,169 @@
+/** Crew leads and employer contacts: who signs in, for which crews; the first password is shown once. */
+import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { Plus } from "lucide-react";
+import { useState } from "react";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type CrewListEntry, type StaffEntry } from "../app/api";
+import { Choice } from "../parts/Choice";
+import { ConfirmDialog } from "../parts/ConfirmDialog";
+import { Loaded } from "../parts/Loaded";
+import { Toggle } from "../parts/Toggle";
+
+const ROLE = { trainer: "Trainer", lead: "Crew lead", employer: "Employer contact" } as const;
+const SEES = {
+  lead: "Leads runs; sees names and forms, no health answers.",
+  employer: "Sees crew figures of at least five people, never a person.",
+} as const;
+
+export function Staff() {
+  const staff = serverApi.useStaffQuery();
+  const crews = serverApi.useCrewsQuery();
+  const [adding, setAdding] = useState(false);
+  return (
+    <Box component="section" aria-label="Staff">
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          Staff
+        </Typography>
+        <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setAdding(true)}>
+          Give somebody a sign-in
+        </Button>
+      </Box>
+      <Loaded query={staff}>
+        {(list) => <Loaded query={crews}>{(own) => list.map((person) => <Person key={person.id} person={person} crews={own} />)}</Loaded>}
+      </Loaded>
+      {adding && <AddDialog crews={crews.data ?? []} onClose={() => setAdding(false)} />}
+    </Box>
+  );
+}
+
+function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewListEntry[] }) {
+  const [change] = serverApi.useChangeStaffMutation();
+  const [remove] = serverApi.useRemoveStaffMutation();
+  const [asking, setAsking] = useState(false);
+  return (
+    <Box sx={{ borderTop: "1px solid", borderColor: "line", py: 1.25 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, flexWrap: "wrap" }}>
+        <Typography sx={{ flex: 1, minWidth: 220 }}>
+          <strong>{person.name}</strong> · {ROLE[person.role]}
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {" "}
+            {person.email}
+          </Box>
+        </Typography>
+        {person.role !== "trainer" && <Button onClick={() => setAsking(true)}>End sign-in</Button>}
+      </Box>
+      {person.role !== "trainer" && (
+        <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.75 }}>
+          {crews.map(({ id, name }) => (
+            <Toggle
+              key={id}
+              label={name}
+              pressed={person.crewIds.includes(id)}
+              onChange={(on) =>
+                void change({ id: person.id, crewIds: on ? [...person.crewIds, id] : person.crewIds.filter((each) => each !== id) })
+              }
+            />
+          ))}
+        </Box>
+      )}
+      <ConfirmDialog
+        open={asking}
+        title={`End the sign-in of ${person.name}?`}
+        confirm="End it"
+        onConfirm={() => void remove(person.id)}
+        onClose={() => setAsking(false)}
+      >
+        They are signed out at once. What they led stays in the record.
+      </ConfirmDialog>
+    </Box>
+  );
+}
+
+function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClose(): void }) {
+  const [add, { isLoading, error, data }] = serverApi.useAddStaffMutation();
+  const [id] = useState(() => uuid());
+  const [role, setRole] = useState<"lead" | "employer">("lead");
+  const [name, setName] = useState("");
+  const [email, setEmail] = useState("");
+  const [crewIds, setCrewIds] = useState<string[]>([]);
+  const problem = error ? problemOf(error) : undefined;
+  const field = (path: string) => problem?.fields.find((each) => each.path === path)?.message;
+  if (data)
+    return (
+      <Dialog open onClose={onClose} aria-labelledby="password-title">
+        <DialogTitle id="password-title">{name} can sign in</DialogTitle>
+        <DialogContent>
+          <Typography>With {email} and this first password, shown only now:</Typography>
+          <Typography component="p" sx={{ fontSize: "1.8rem", fontWeight: 700, my: 1, userSelect: "all" }}>
+            {data.password}
+          </Typography>
+          <Typography sx={{ color: "text.secondary" }}>They change it after signing in.</Typography>
+        </DialogContent>
+        <DialogActions>
+          <Button variant="contained" onClick={onClose}>
+            Done
+          </Button>
+        </DialogActions>
+      </Dialog>
+    );
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="staff-title" fullWidth maxWidth="sm">
+      <DialogTitle id="staff-title">Give somebody a sign-in</DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2 }}>
+        <Box>
+          <Choice<"lead" | "employer">
+            label="Role"
+            value={role}
+            onChange={setRole}
+            options={[
+              { value: "lead", label: ROLE.lead },
+              { value: "employer", label: ROLE.employer },
+            ]}
+          />
+          <Typography sx={{ mt: 1, color: "text.secondary" }}>{SEES[role]}</Typography>
+        </Box>
+        <TextField
+          label="Name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={!!field("name")}
+          helperText={field("name")}
+        />
+        <TextField
+          label="E-mail"
+          type="email"
+          value={email}
+          onChange={(event) => setEmail(event.target.value)}
+          error={!!field("email")}
+          helperText={field("email")}
+        />
+        <Box>
+          <Typography sx={{ mb: 0.5 }}>Crews</Typography>
+          <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
+            {crews.map((crew) => (
+              <Toggle
+                key={crew.id}
+                label={crew.name}
+                pressed={crewIds.includes(crew.id)}
+                onChange={(on) => setCrewIds(on ? [...crewIds, crew.id] : crewIds.filter((each) => each !== crew.id))}
+              />
+            ))}
+          </Box>
+          {field("crewIds") && <Typography sx={{ color: "error.main" }}>{field("crewIds")}</Typography>}
+        </Box>
+        {problem && problem.fields.length === 0 && (
+          <Alert severity="error" variant="outlined">
+            {problem.message}
+          </Alert>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Not now</Button>
+        <Button variant="contained" disabled={isLoading} onClick={() => void add({ id, name, email, role, crewIds })}>
+          Make the sign-in
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,124 @@
+/** The review at the end of a block: done, felt, measured; who changed and why; what the next block should be. */
+import { Box, Button, Typography } from "@mui/material";
+import { useMemo, useState } from "react";
+import { Link } from "react-router";
+import { shiftsFrom } from "@kind-grip/core/dayplan";
+import { blockReasonText } from "@kind-grip/core/followup";
+import { dayOf, harderHand } from "@kind-grip/core/strain";
+import { serverApi, type CrewEntry, type ReviewEntry } from "../app/api";
+import { changeWords } from "../baseline/change-words";
+import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { Table } from "../parts/Table";
+import { DecisionMark } from "../response/DecisionMark";
+import { Figure } from "./Figure";
+import { ReviewChart } from "./ReviewChart";
+
+export function Review({ crew }: { crew: CrewEntry }) {
+  const [weeks, setWeeks] = useState<"4" | "8">("8");
+  const query = serverApi.useReviewQuery({ crewId: crew.id, weeks: Number(weeks) });
+  return (
+    <>
+      <Box sx={{ mb: 2, "@media print": { display: "none" } }}>
+        <Choice<"4" | "8">
+          label="Weeks looked back on"
+          value={weeks}
+          onChange={setWeeks}
+          options={[
+            { value: "4", label: "4 weeks" },
+            { value: "8", label: "8 weeks" },
+          ]}
+        />
+      </Box>
+      <Loaded query={query}>
+        {(review) =>
+          review.days.length === 0 ? (
+            <Empty title="No run in these weeks" text="A review looks back on what was done, felt and measured." />
+          ) : (
+            <Block crew={crew} review={review} />
+          )
+        }
+      </Loaded>
+    </>
+  );
+}
+
+function Block({ crew, review }: { crew: CrewEntry; review: ReviewEntry }) {
+  const work = serverApi.useWorkQuery(crew.id).data?.work;
+  const strain = useMemo(() => {
+    const day = work && work.tasks.length > 0 ? dayOf(work) : undefined;
+    if (!work || !day) return new Map<string, number>();
+    const { value } = harderHand(work, day);
+    const count = Math.round((Date.parse(review.until) - Date.parse(review.from)) / 86_400_000) + 1;
+    return new Map(shiftsFrom(crew.shiftPattern, crew.timeZone, review.from, count).map(({ date }) => [date, value]));
+  }, [work, crew, review]);
+  const measured = review.people.filter(({ changes }) => changes.length > 0);
+  const better = measured.filter(({ changes }) => changes.some(({ verdict }) => verdict === "better")).length;
+  return (
+    <>
+      <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", mb: 2 }}>
+        <Figure value={percent(review.adherence)} label="of the items due were done" />
+        <Figure value={percent(review.raised)} label={`of ${review.answers} mornings above usual`} />
+        <Figure value={review.rounds ? `${better}` : "–"} label={review.rounds ? "people better beyond noise" : "nobody measured twice"} />
+      </Box>
+      <ReviewChart days={review.days} strain={strain} />
+      <Next crew={crew} next={review.next} />
+      <Table
+        caption={`Who changed, and why${review.rounds ? `: ${review.rounds.first} against ${review.rounds.last}` : ""}`}
+        head={["Person", "Done", "Effort", "Mornings a week", "Decisions", "Measured, beyond noise"]}
+        rows={review.people.map((person) => ({
+          key: person.personId,
+          cells: [
+            person.name,
+            percent(person.adherence),
+            person.meanEffort === null ? "–" : person.meanEffort.toFixed(1),
+            person.morningTrend === null ? `${person.answers} answers` : signed(person.morningTrend),
+            <Box key="d" sx={{ display: "flex", columnGap: 2, flexWrap: "wrap" }}>
+              {(["pauseAndRefer", "ease", "progress", "hold"] as const).flatMap((kind) =>
+                person.decisions[kind]
+                  ? [
+                      <span key={kind}>
+                        {<DecisionMark kind={kind} size={17} />} {person.decisions[kind]}
+                      </span>,
+                    ]
+                  : [],
+              )}
+            </Box>,
+            person.changes.length === 0 ? "–" : person.changes.map(changeWords).join("; "),
+          ],
+        }))}
+      />
+    </>
+  );
+}
+
+function Next({ crew, next }: { crew: CrewEntry; next: ReviewEntry["next"] }) {
+  return (
+    <Box component="section" aria-label="Next block" sx={{ borderLeft: "4px solid", borderColor: "warm.main", pl: 2.5, py: 1, my: 3 }}>
+      <Typography variant="h2">
+        Next: {next.weeks} weeks, {next.aim === "loadLed" ? "load-led" : "relief-led"}
+        {next.shorter && ", shorter sessions"}
+      </Typography>
+      {next.reasons.map((reason) => (
+        <Typography key={reason.reason}>{blockReasonText(reason)}</Typography>
+      ))}
+      <Button
+        component={Link}
+        to={`/crews/${crew.id}/program/compose?aim=${next.aim}&weeks=${next.weeks}`}
+        variant="outlined"
+        sx={{ mt: 1.5, "@media print": { display: "none" } }}
+      >
+        Compose it
+      </Button>
+    </Box>
+  );
+}
+
+function percent(share: number | null): string {
+  return share === null ? "–" : `${Math.round(share * 100)}\u00a0%`;
+}
+
+function signed(value: number): string {
+  return Math.abs(value) < 0.05 ? "level" : `${value > 0 ? "+" : "−"}${Math.abs(value).toFixed(1)} points`;
+}

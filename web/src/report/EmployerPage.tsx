@@ -1,0 +1,53 @@
+/** What an employer contact sees: the reports of the crews they were given, and nothing else. */
+import { Box, Button, Typography } from "@mui/material";
+import { useState } from "react";
+import { Navigate } from "react-router";
+import { serverApi } from "../app/api";
+import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { Loading } from "../parts/Loading";
+import { CrewReport } from "./CrewReport";
+
+export default function EmployerPage() {
+  const { data: me } = serverApi.useMeQuery();
+  const crews = serverApi.useCrewsQuery(undefined, { skip: me?.account?.role !== "employer" });
+  const [signOut] = serverApi.useSignOutMutation();
+  const [chosen, setChosen] = useState<string | null>(null);
+  if (!me) return <Loading />;
+  if (me.account?.role !== "employer") return <Navigate to="/" replace />;
+  return (
+    <Box component="main" id="main" sx={{ px: { xs: 2, md: 5 }, py: 3, maxWidth: 1280, mx: "auto" }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 3, "@media print": { display: "none" } }}>
+        <Box component="img" src="/mark.svg" alt="" sx={{ width: 40 }} />
+        <Typography sx={{ flex: 1 }}>
+          <strong>{me.account.practice}</strong> for {me.account.name}
+        </Typography>
+        <Button variant="outlined" onClick={() => void signOut()}>
+          Sign out
+        </Button>
+      </Box>
+      <Loaded query={crews}>
+        {(list) => {
+          const shown = chosen ?? list[0]?.id;
+          if (!shown) return <Empty title="No crew yet" text="The practice has not given you a crew to see." />;
+          return (
+            <>
+              {list.length > 1 && (
+                <Box sx={{ mb: 3, "@media print": { display: "none" } }}>
+                  <Choice
+                    label="Crew"
+                    value={shown}
+                    onChange={setChosen}
+                    options={list.map(({ id, name }) => ({ value: id, label: name }))}
+                  />
+                </Box>
+              )}
+              <CrewReport key={shown} crewId={shown} />
+            </>
+          );
+        }}
+      </Loaded>
+    </Box>
+  );
+}

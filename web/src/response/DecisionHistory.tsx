@@ -1,0 +1,142 @@
+/** Every decision of a crew, newest first: what was proposed and decided, by whom, why, and what it rested on. Pauses are ended here. */
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { DateTime } from "luxon";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { changeText, DECISION_WORDS, firedText } from "@kind-grip/core/response";
+import { problemOf, serverApi, type CrewEntry, type DecisionEntry } from "../app/api";
+import { Empty } from "../parts/Empty";
+import { Loaded } from "../parts/Loaded";
+import { Why } from "../parts/Why";
+import { DecisionMark } from "./DecisionMark";
+
+export function DecisionHistory({ crew }: { crew: CrewEntry }) {
+  const [page, setPage] = useState(0);
+  const query = serverApi.useDecisionHistoryQuery({ crewId: crew.id, page });
+  const people = serverApi.usePeopleQuery(crew.id).data ?? [];
+  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? "somebody gone";
+  return (
+    <Loaded query={query}>
+      {({ decisions, total, pageSize }) =>
+        total === 0 ? (
+          <Empty title="Nothing decided yet" text="Each decision is kept here with the rules and figures it rested on." />
+        ) : (
+          <>
+            {decisions.map((decision) => (
+              <Line key={decision.id} decision={decision} name={nameOf(decision.personId)} timeZone={crew.timeZone} />
+            ))}
+            {total > pageSize && (
+              <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 2 }}>
+                <Button disabled={page === 0} onClick={() => setPage(page - 1)}>
+                  Newer
+                </Button>
+                <Typography>
+                  {page * pageSize + 1}–{Math.min(total, (page + 1) * pageSize)} of {total}
+                </Typography>
+                <Button disabled={(page + 1) * pageSize >= total} onClick={() => setPage(page + 1)}>
+                  Older
+                </Button>
+              </Box>
+            )}
+          </>
+        )
+      }
+    </Loaded>
+  );
+}
+
+function Line({ decision, name, timeZone }: { decision: DecisionEntry; name: string; timeZone: string }) {
+  const words = wordsIn();
+  const [ending, setEnding] = useState(false);
+  const { proposed, decided, response, movementId, settings, settingsVersion } = decision;
+  const paused = decided === "pauseAndRefer" && decision.resumedAt === null;
+  const day = (at: string) => DateTime.fromISO(at, { zone: timeZone }).toFormat("d LLL, HH:mm");
+  const change = changeText({ ...response, kind: decided }, movementId, words);
+  return (
+    <Box
+      component="article"
+      aria-label={`${name}, ${words.movementName(movementId)}, ${day(decision.decidedAt)}`}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { md: "130px 170px 1fr auto" },
+        columnGap: 2,
+        py: 1,
+        borderTop: "1px solid",
+        borderColor: "line",
+        alignItems: "start",
+      }}
+    >
+      <Typography sx={{ color: "text.secondary" }}>{day(decision.decidedAt)}</Typography>
+      <DecisionMark kind={decided} />
+      <Box>
+        <Typography>
+          <strong>{name}</strong> · {words.movementName(movementId)}. {change}
+        </Typography>
+        {proposed !== decided && (
+          <Typography>
+            Instead of {DECISION_WORDS[proposed].toLowerCase()}: {decision.why}
+          </Typography>
+        )}
+        {decision.resumedAt && (
+          <Typography>
+            Taken up again {day(decision.resumedAt)}: {decision.resumedWhy}
+          </Typography>
+        )}
+        <Why label={`By ${decision.by}: what it rested on`}>
+          {response.fired.map((fired, i) => (
+            <Typography key={i}>{firedText(fired)}</Typography>
+          ))}
+          <Typography sx={{ color: "text.secondary" }}>
+            Thresholds, version {settingsVersion}: {settings.progressRuns} clean runs, effort {settings.progressMargin} below the cap,
+            mornings up by {settings.settlingRise} expected for {settings.settlingDays} days, no better after {settings.noGainDays} days
+            with {settings.noGainPercent} % done.
+          </Typography>
+        </Why>
+      </Box>
+      {paused && (
+        <Button variant="outlined" onClick={() => setEnding(true)}>
+          Take up again
+        </Button>
+      )}
+      {ending && (
+        <ResumeDialog
+          id={decision.id}
+          title={`${name}: ${words.movementName(movementId).toLowerCase()} again`}
+          onClose={() => setEnding(false)}
+        />
+      )}
+    </Box>
+  );
+}
+
+function ResumeDialog({ id, title, onClose }: { id: string; title: string; onClose(): void }) {
+  const [resume, { isLoading, error }] = serverApi.useResumeMutation();
+  const [why, setWhy] = useState("");
+  const problem = error ? problemOf(error) : undefined;
+  const store = async () => {
+    if (!(await resume({ id, why })).error) onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="resume-title" fullWidth maxWidth="sm">
+      <DialogTitle id="resume-title">{title}</DialogTitle>
+      <DialogContent>
+        <TextField
+          label="Why: who looked at it, and what they said"
+          multiline
+          minRows={2}
+          value={why}
+          onChange={(event) => setWhy(event.target.value)}
+          error={!!problem}
+          helperText={problem ? (problem.fields[0]?.message ?? problem.message) : " "}
+          sx={{ mt: 1 }}
+        />
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Not now</Button>
+        <Button variant="contained" disabled={isLoading || why.trim().length < 3} onClick={() => void store()}>
+          Take up again
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

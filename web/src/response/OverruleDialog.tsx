@@ -1,0 +1,56 @@
+/** Deciding otherwise: another kind, and why. The reason is kept with the decision. */
+import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import { wordsIn } from "@kind-grip/core/language";
+import { DECISION_KINDS, DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type WaitingDecision } from "../app/api";
+import { Choice } from "../parts/Choice";
+
+export function OverruleDialog({ crewId, each, onClose }: { crewId: string; each: WaitingDecision; onClose(): void }) {
+  const [decide, { isLoading, error }] = serverApi.useDecideMutation();
+  const [decided, setDecided] = useState<DecisionKind | null>(null);
+  const [why, setWhy] = useState("");
+  const problem = error ? problemOf(error) : undefined;
+  const { personId, programId, itemId, response } = each;
+  const store = async () => {
+    const decision = { id: uuid(), personId, programId, itemId, proposed: response.kind, decided: decided!, why: why.trim() || null };
+    if (!(await decide({ crewId, decisions: [decision] })).error) onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="overrule-title" fullWidth maxWidth="sm">
+      <DialogTitle id="overrule-title">
+        {each.name}, {wordsIn().movementName(each.movementId).toLowerCase()}
+      </DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2 }}>
+        <Typography>Proposed: {DECISION_WORDS[response.kind].toLowerCase()}. What instead?</Typography>
+        <Choice<DecisionKind>
+          label="Decision"
+          value={decided}
+          onChange={setDecided}
+          options={DECISION_KINDS.filter((kind) => kind !== response.kind).map((kind) => ({ value: kind, label: DECISION_WORDS[kind] }))}
+        />
+        <TextField
+          label="Why"
+          multiline
+          minRows={2}
+          value={why}
+          onChange={(event) => setWhy(event.target.value)}
+          error={!!problem?.fields.length}
+          helperText={problem?.fields[0]?.message ?? "Kept with the decision."}
+        />
+        {problem && problem.fields.length === 0 && (
+          <Alert severity="warning" variant="outlined">
+            {problem.message}
+          </Alert>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Not now</Button>
+        <Button variant="contained" disabled={isLoading || decided === null || why.trim().length < 3} onClick={() => void store()}>
+          Decide
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
