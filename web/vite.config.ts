@@ -28,7 +28,7 @@ export default defineConfig({
       workbox: {
         globPatterns: ["**/*.{html,js,css,woff2,svg}"],
         // What only a trainer's screens load.
-        globIgnores: ["**/plotly*", "**/highs*", "**/*compose*"],
+        globIgnores: ["**/plotly*", "**/highs*", "**/*ompose*", "**/solver*"],
         maximumFileSizeToCacheInBytes: 3_000_000,
         navigateFallback: "/index.html",
         navigateFallbackAllowlist: [/^\/me(\/|$)/],

@@ -10,3 +10,4 @@ export { dayProblem, REACH_MIN, type DayProblem, type WantedSession, type Wish }
 export { formGroups, mostWithKit, type Group } from "./groups";
 export { bestPlan, firstFit, planCost, type DayPlan } from "./plan-day";
 export { relaxationsOf, relaxationText, type Relaxation } from "./relax";
+export { hardMoments, ribbonOf, type RibbonPart, type RibbonPiece } from "./ribbon";

@@ -30,6 +30,7 @@ export interface TodayEntry {
   people: number;
   /** The group, when it is not for the whole crew. */
   groupName: string | null;
+  groupPeople: string[] | null;
   /** The run that delivered it, when there is one. */
   runId: string | null;
 }
@@ -130,6 +131,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
         movementIds: session.items.map((item) => item.movementId),
         startsAt: row.startsAt.toISOString(),
         groupName: row.groupName ?? null,
+        groupPeople: row.people ?? null,
         totalSec,
         people: here.length,
         runId: ranBy.get(row.id) ?? null,

@@ -2,6 +2,7 @@
 import { wordsIn, type Words } from "@kind-grip/core/language";
 import { figureOf, findMovement, FORM_TIMINGS, OWN_PREFIX, stage } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
+import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
@@ -41,6 +42,32 @@ export async function handOut(program: Program, crewName: string, names: Readonl
     const { pdf, pages } = await render(content, `${program.name} – ${crewName}`, words);
     if (pages === sessions.length) return pdf;
     last = pdf;
+  }
+  return last!;
+}
+
+/** Personal sheets: a page for each person and session, in their own forms, without what they leave out. One program, many sheets. */
+export async function personalSheets(
+  program: Program,
+  crewName: string,
+  people: readonly { id: string; name: string; participation: Participation | undefined }[],
+): Promise<Buffer> {
+  const words = wordsIn("en");
+  const pages = people.flatMap(({ id, name, participation }) =>
+    program.sessions.flatMap((session) => {
+      const own = personalSession(session, id, participation);
+      return own.items.length === 0 ? [] : [{ name, own }];
+    }),
+  );
+  if (pages.length === 0) return (await render([{ text: "There is nothing to put on a sheet." }], program.name, words)).pdf;
+  let last: Buffer | undefined;
+  for (const shrink of SHRINKS) {
+    const content = pages.flatMap(({ name, own }, i) =>
+      page(own, `${name} · ${crewName}`, new Map([[name, name]]), words, usualScale(own) * shrink, i > 0),
+    );
+    const made = await render(content, `${program.name} – ${crewName}`, words);
+    if (made.pages === pages.length) return made.pdf;
+    last = made.pdf;
   }
   return last!;
 }

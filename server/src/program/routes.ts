@@ -1,4 +1,6 @@
 /** Programs, their file, and their hand-out. */
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/dayplan";
 import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
 import { Program } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
@@ -13,7 +15,7 @@ import { CrewParams, Version } from "../http/params";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { participationsIn } from "../safety/participations";
-import { handOut } from "./hand-out";
+import { handOut, personalSheets } from "./hand-out";
 import { createProgram, listPrograms, programOf, saveProgram, setProgramRemoved } from "./programs";
 
 const ProgramParams = v.object({ programId: Id });
@@ -90,6 +92,22 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     async handle({ caller, params, response }) {
       const { program } = await programOf(db, caller, params.programId);
       sendFile(response, `${program.name}.kind-grip.json`, "application/json", JSON.stringify(writeProgramFile(program), null, 2));
+    },
+  });
+  routes.add({
+    method: "get",
+    path: "/api/programs/:programId/sheets.pdf",
+    summary: "Personal sheets: a page for each person and session, in their own forms",
+    params: ProgramParams,
+    async handle({ caller, params, response }) {
+      const { program, crewId } = await programOf(db, caller, params.programId);
+      const crew = await crewOf(db, caller, crewId);
+      const at = await now(caller);
+      const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, at);
+      const today = dateAt(at.getTime(), crew.detail.timeZone);
+      const people = notHeldOut(await listPeople(db, caller, crewId), participations).filter((person) => isHere(person, today));
+      const sheets = people.map(({ id, name }) => ({ id, name, participation: participations.get(id) }));
+      sendFile(response, `${program.name} sheets.pdf`, "application/pdf", await personalSheets(program, crew.name, sheets));
     },
   });
   routes.add({

@@ -64,6 +64,7 @@ export interface TodayEntry {
   totalSec: number;
   people: number;
   groupName: string | null;
+  groupPeople: string[] | null;
   runId: string | null;
 }
 export interface TodayShift {

@@ -3,7 +3,7 @@ import { wrap } from "comlink";
 import { useEffect, useState } from "react";
 import { compose, type ComposeInput, type Proposal } from "@kind-grip/core/compose";
 import { v7 as uuid } from "uuid";
-import type { ComposeSolver } from "./compose.worker";
+import type { SolverWorker } from "../parts/solver.worker";
 
 /** Changes come in bursts: a stepper held down, a slider pulled. */
 const AFTER_MS = 350;
@@ -24,8 +24,8 @@ export function useProposal(input: ComposeInput | null): ProposalState {
     if (!asked) return;
     let worker: Worker | undefined;
     const timer = setTimeout(async () => {
-      worker = new Worker(new URL("./compose.worker.ts", import.meta.url), { type: "module", name: "compose" });
-      const remote = wrap<ComposeSolver>(worker);
+      worker = new Worker(new URL("../parts/solver.worker.ts", import.meta.url), { type: "module", name: "solver" });
+      const remote = wrap<SolverWorker>(worker);
       const solve = (lp: string, effort: { timeLimitSec: number; gap: number }) => remote.solve(lp, effort);
       const first = await compose({ ...asked, rough: true }, solve, FIRST, () => uuid());
       if (first) setState({ proposal: first, stage: "first", key });

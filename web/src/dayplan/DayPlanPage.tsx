@@ -1,7 +1,7 @@
 /** The day plan: a week of shift ribbons with sessions pinned on them, their spacing and what clashes. */
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, Tooltip, Typography } from "@mui/material";
 
-import { CalendarArrowDown, Check, ChevronLeft, ChevronRight, CloudOff, Redo2, Undo2 } from "lucide-react";
+import { BellRing, CalendarArrowDown, Check, ChevronLeft, ChevronRight, CloudOff, Redo2, Undo2, UsersRound } from "lucide-react";
 import { DateTime } from "luxon";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -10,7 +10,7 @@ import { addDays, clashesOf, clashText, dateAt, mondayOf, shiftsFrom, suggestSta
 import { wordsIn } from "@kind-grip/core/language";
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
-import { serverApi, type CrewEntry, type WeekPlanEntry } from "../app/api";
+import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
@@ -19,6 +19,9 @@ import { PageTitle } from "../parts/PageTitle";
 import { useParticipations } from "../safety/use-participations";
 import { placeableSessions, placedOf, sameIn, type PlaceableSession } from "./placed";
 import { PlacementPanel } from "./PlacementPanel";
+import { PlanDayDialog } from "./PlanDayDialog";
+import { RemindersDialog } from "./RemindersDialog";
+import { ribbonParts } from "./work-ribbon";
 import { usePlan } from "./plan-state";
 import { ShiftRow } from "./ShiftRow";
 
@@ -31,17 +34,22 @@ export default function DayPlanPage() {
   const plan = serverApi.useWeekPlanQuery({ crewId: crew.id, weekStart: mondayOf(weekStart) }, { refetchOnMountOrArgChange: true });
   const today = dateAt(now, crew.timeZone);
   const participations = useParticipations(crew.id);
+  const here = useMemo(
+    () =>
+      notHeldOut(
+        (people.data ?? []).filter((person) => isHere(person, today)),
+        participations,
+      ),
+    [people.data, today, participations],
+  );
   const sessions = useMemo(
     () =>
       placeableSessions(
         programs.data ?? [],
-        notHeldOut(
-          (people.data ?? []).filter((person) => isHere(person, today)),
-          participations,
-        ).map((person) => person.id),
+        here.map((person) => person.id),
         participations,
       ),
-    [programs.data, people.data, today, participations],
+    [programs.data, here, participations],
   );
   if (plan.isFetching && plan.data?.weekStart !== mondayOf(weekStart)) return <WeekTitle crew={crew} weekStart={mondayOf(weekStart)} />;
   return (
@@ -62,7 +70,7 @@ export default function DayPlanPage() {
                 </Empty>
               </>
             ) : (
-              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} />
+              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} people={here} />
             )
           }
         </Loaded>
@@ -75,7 +83,7 @@ function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; weekStart: 
   const monday = DateTime.fromISO(weekStart);
   const to = (days: number) => `/crews/${crew.id}/day-plan/${addDays(weekStart, days)}`;
   return (
-    <PageTitle title={`Week of ${monday.toFormat("d LLLL yyyy")}`}>
+    <PageTitle title={`Week of ${monday.toFormat("d LLLL")}`}>
       <IconButton component={Link} to={to(-7)} aria-label="Week before">
         <ChevronLeft />
       </IconButton>
@@ -94,17 +102,24 @@ function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; weekStart: 
 }
 
 interface WeekProps {
+  /** Who may take part today. */
+  people: PersonEntry[];
   crew: CrewEntry;
   entry: WeekPlanEntry;
   sessions: PlaceableSession[];
   now: number;
 }
 
-function Week({ crew, entry, sessions, now }: WeekProps) {
+function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const words = wordsIn();
   // A session that was taken out of its program since leaves the plan with the next change.
   const plan = usePlan({ ...entry, placements: entry.placements.filter((each) => placedOf([each], sessions).length > 0) });
   const [chosenId, setChosenId] = useState<string | null>(null);
+  const [open, setOpen] = useState<"planDay" | "outgoing" | null>(null);
+  const work = serverApi.useWorkQuery(crew.id).data?.work;
+  const parts = useMemo(() => ribbonParts(work), [work]);
+  const today = serverApi.useTodayQuery().data;
+  const led = new Set(today?.entries.flatMap((each) => (each.runId ? [each.placementId] : [])));
   const { weekStart } = entry;
   const around = useMemo(() => shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(weekStart, -2), 11), [crew, weekStart]);
   const shifts = around.filter((shift) => shift.date >= weekStart && shift.date < addDays(weekStart, 7));
@@ -152,6 +167,7 @@ function Week({ crew, entry, sessions, now }: WeekProps) {
   const chosen = placed.find((each) => each.id === chosenId);
   const shiftOf = (startMs: number) =>
     shifts.find((shift) => startMs >= shift.startMs - 2 * 3600_000 && startMs < shift.endMs + 2 * 3600_000);
+  const onDay = (date: string) => plan.placements.filter((each) => shiftOf(Date.parse(each.startsAt))?.date === date);
   const repeat = (id: string) => {
     const placement = plan.placements.find((each) => each.id === id);
     const each = placed.find((one) => one.id === id);
@@ -178,6 +194,14 @@ function Week({ crew, entry, sessions, now }: WeekProps) {
   return (
     <>
       <WeekTitle crew={crew} weekStart={weekStart}>
+        {shifts.length > 0 && (
+          <Button variant="outlined" startIcon={<UsersRound size={20} />} onClick={() => setOpen("planDay")}>
+            Plan a day
+          </Button>
+        )}
+        <Button startIcon={<BellRing size={20} />} onClick={() => setOpen("outgoing")}>
+          Reminders
+        </Button>
         <Tooltip title="Undo">
           <span>
             <IconButton aria-label="Undo" disabled={plan.past.length === 0} onClick={() => plan.dispatch({ type: "undone" })}>
@@ -207,6 +231,29 @@ function Week({ crew, entry, sessions, now }: WeekProps) {
           {!plan.unsaved ? "Saved" : (plan.failed ?? "Saving …")}
         </Box>
       </WeekTitle>
+      {open === "outgoing" && <RemindersDialog crew={crew} onClose={() => setOpen(null)} />}
+      {open === "planDay" && (
+        <PlanDayDialog
+          crew={crew}
+          shifts={shifts}
+          sessions={sessions}
+          people={people}
+          parts={parts}
+          now={now}
+          today={dateAt(now, crew.timeZone)}
+          keptOn={(date) => onDay(date).filter(({ id }) => led.has(id))}
+          onUse={(date, placements) => {
+            const gone = new Set(
+              onDay(date)
+                .filter(({ id }) => !led.has(id))
+                .map(({ id }) => id),
+            );
+            plan.change([...plan.placements.filter(({ id }) => !gone.has(id)), ...placements]);
+            setOpen(null);
+          }}
+          onClose={() => setOpen(null)}
+        />
+      )}
       {shifts.length === 0 && (
         <Alert severity="info" variant="outlined" sx={{ mb: 2 }}>
           This crew has no shift in this week. The pattern is under the crew&apos;s settings.
@@ -222,6 +269,7 @@ function Week({ crew, entry, sessions, now }: WeekProps) {
                 key={date}
                 date={date}
                 shift={shift}
+                parts={parts}
                 placed={inShift}
                 sessions={sessions}
                 clashes={clashes}
@@ -244,6 +292,8 @@ function Week({ crew, entry, sessions, now }: WeekProps) {
               placed={chosen}
               shift={shiftOf(chosen.startMs)}
               programId={plan.placements.find((each) => each.id === chosen.id)?.programId ?? ""}
+              groupName={plan.placements.find((each) => each.id === chosen.id)?.groupName ?? null}
+              stored={!plan.unsaved}
               onMove={(startMs) => move(chosen.id, startMs)}
               onRepeat={() => repeat(chosen.id)}
               onRemove={() => remove(chosen.id)}

@@ -1,12 +1,14 @@
 /** The chosen session of the plan: exact time, repeat, lead, take out. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
-import { Play, Repeat, Trash2, X } from "lucide-react";
+import { BellRing, Play, Repeat, Trash2, X } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { onGrid, wallTime, type Placed, type Shift } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
-import type { CrewEntry } from "../app/api";
+import { problemOf, serverApi, type CrewEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
 import { SessionFigures } from "../figure/SessionFigures";
 import { TimeField } from "../parts/TimeField";
 import { runAddress } from "../run/address";
@@ -16,14 +18,39 @@ interface PlacementPanelProps {
   placed: Placed;
   shift: Shift | undefined;
   programId: string;
+  groupName: string | null;
+  /** Not yet stored placements cannot remind anybody. */
+  stored: boolean;
   onMove(startMs: number): void;
   onRepeat(): void;
   onRemove(): void;
   onClose(): void;
 }
 
-export function PlacementPanel({ crew, placed, shift, programId, onMove, onRepeat, onRemove, onClose }: PlacementPanelProps) {
+export function PlacementPanel({
+  crew,
+  placed,
+  shift,
+  programId,
+  groupName,
+  stored,
+  onMove,
+  onRepeat,
+  onRemove,
+  onClose,
+}: PlacementPanelProps) {
   const words = wordsIn();
+  const [remind, reminding] = serverApi.useRemindMutation();
+  const dispatch = useAppDispatch();
+  const tell = async () => {
+    const { data, error } = await remind({ crewId: crew.id, placementId: placed.id });
+    const text = !data
+      ? problemOf(error).message
+      : data.queued === 0
+        ? `All ${data.people} were reminded before.`
+        : `${data.queued} of ${data.people} ${data.queued === 1 ? "gets" : "get"} a reminder.`;
+    dispatch(notify({ text }));
+  };
   const setTime = (text: string) => {
     const [hour = 0, minute = 0] = text.split(":").map(Number);
     const from = (shift?.startMs ?? placed.startMs) - 2 * 3600_000;
@@ -42,6 +69,7 @@ export function PlacementPanel({ crew, placed, shift, programId, onMove, onRepea
         <Box sx={{ flex: 1 }}>
           <Typography variant="h3">{placed.session.name}</Typography>
           <Typography sx={{ color: "text.secondary" }}>
+            {groupName && `${groupName} · `}
             {words.label("slot", placed.session.slot)} · {clockText((placed.endMs - placed.startMs) / 1000)}
           </Typography>
         </Box>
@@ -63,6 +91,9 @@ export function PlacementPanel({ crew, placed, shift, programId, onMove, onRepea
         startIcon={<Play size={18} />}
       >
         Lead it now
+      </Button>
+      <Button variant="outlined" startIcon={<BellRing size={18} />} disabled={!stored || reminding.isLoading} onClick={() => void tell()}>
+        Remind everybody
       </Button>
       <Button color="error" startIcon={<Trash2 size={18} />} onClick={onRemove}>
         Take out

@@ -3,7 +3,8 @@ import { Box, IconButton, Menu, MenuItem, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { DateTime } from "luxon";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import { GRID_MIN, onGrid, wallTime, type Clash, type Placed, type Shift } from "@kind-grip/core/dayplan";
+import { GRID_MIN, onGrid, wallTime, type Clash, type Placed, type Shift, ribbonOf, type RibbonPart } from "@kind-grip/core/dayplan";
+import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { PlaceableSession } from "./placed";
@@ -11,6 +12,8 @@ import type { PlaceableSession } from "./placed";
 interface ShiftRowProps {
   date: string;
   shift: Shift | undefined;
+  /** What the hands do along the shift; the ribbon has one thickness while nobody has described it. */
+  parts: readonly RibbonPart[];
   placed: Placed[];
   sessions: PlaceableSession[];
   clashes: Clash[];
@@ -26,11 +29,16 @@ interface ShiftRowProps {
 }
 
 const BEFORE_MIN = 75;
+/** Thickness of the ribbon, px, and the strain index it is thickest at. */
+const THINNEST = 5;
+const THICKEST = 30;
+const THICKEST_AT = 25;
 const minute = 60_000;
 
 export function ShiftRow({
   date,
   shift,
+  parts,
   placed,
   sessions,
   clashes,
@@ -88,18 +96,7 @@ export function ShiftRow({
       <Box ref={strip} sx={{ position: "relative", height: shift ? 96 : 0 }}>
         {shift && (
           <>
-            <Box
-              aria-hidden
-              sx={{
-                position: "absolute",
-                left: `${x(shift.startMs)}%`,
-                width: `${x(shift.endMs) - x(shift.startMs)}%`,
-                top: 52,
-                height: 18,
-                bgcolor: "primary.light",
-                borderRadius: 1,
-              }}
-            />
+            <Work shift={shift} parts={parts} x={x} />
             {shift.breaks.map((pause) => (
               <Box
                 key={pause.startMs}
@@ -201,6 +198,60 @@ interface PinProps {
   onMove(startMs: number): void;
   onChoose(): void;
   onRemove(): void;
+}
+
+/** The work of a shift as a ribbon: as thick as its strain, warm where that is raised. */
+function Work({ shift, parts, x }: { shift: Shift; parts: readonly RibbonPart[]; x(ms: number): number }) {
+  const middle = 61;
+  if (parts.length === 0)
+    return (
+      <Box
+        aria-hidden
+        sx={{
+          position: "absolute",
+          left: `${x(shift.startMs)}%`,
+          width: `${x(shift.endMs) - x(shift.startMs)}%`,
+          top: middle - 9,
+          height: 18,
+          bgcolor: "primary.light",
+          borderRadius: 1,
+        }}
+      />
+    );
+  return (
+    <>
+      <Box
+        aria-hidden
+        sx={{
+          position: "absolute",
+          left: `${x(shift.startMs)}%`,
+          width: `${x(shift.endMs) - x(shift.startMs)}%`,
+          top: middle - 1,
+          height: 2,
+          bgcolor: "line",
+        }}
+      />
+      {ribbonOf(shift, parts).map((piece, i) => {
+        const thick = THINNEST + Math.min(1, piece.strain / THICKEST_AT) * (THICKEST - THINNEST);
+        return (
+          <Box
+            key={i}
+            aria-hidden
+            title={`${piece.name}: strain index ${piece.strain.toFixed(1)}`}
+            sx={{
+              position: "absolute",
+              left: `${x(piece.startMs)}%`,
+              width: `calc(${x(piece.endMs) - x(piece.startMs)}% - 1px)`,
+              top: middle - thick / 2,
+              height: thick,
+              bgcolor: piece.strain > RAISED_STRAIN ? "warm.light" : "primary.light",
+              borderRadius: 0.5,
+            }}
+          />
+        );
+      })}
+    </>
+  );
 }
 
 /** A session pinned on the ribbon: dragged along it, or moved with the arrow keys on the 5-minute grid. */

@@ -37,7 +37,9 @@ export function placedOf(placements: readonly Placement[], sessions: readonly Pl
   return placements.flatMap((placement) => {
     const found = sessions.find((each) => each.programId === placement.programId && each.session.id === placement.sessionId);
     const startMs = Date.parse(placement.startsAt);
-    return found ? [{ id: placement.id, session: found.session, startMs, endMs: startMs + found.lengthSec * 1000 }] : [];
+    return found
+      ? [{ id: placement.id, session: found.session, startMs, endMs: startMs + found.lengthSec * 1000, people: placement.people }]
+      : [];
   });
 }
 

@@ -9,9 +9,10 @@ import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { practiceNow, useNow } from "../app/now";
-import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import { serverApi, type CrewEntry, type PersonEntry, type Today } from "../app/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
+import { Loading } from "../parts/Loading";
 import { useTabTitle } from "../parts/PageTitle";
 import { BeforeRun } from "./BeforeRun";
 import { FinishRun } from "./FinishRun";
@@ -28,6 +29,10 @@ export default function RunPage() {
   const people = serverApi.usePeopleQuery(crewId!);
   const program = serverApi.useProgramQuery(programId!);
   const participation = useParticipationQuery(crewId!);
+  const [search] = useSearchParams();
+  const placement = search.get("placement");
+  // A session placed for a group is led for that group.
+  const today = serverApi.useTodayQuery(undefined, { skip: !placement });
   return (
     <Loaded query={crew}>
       {(crewEntry) => (
@@ -38,16 +43,20 @@ export default function RunPage() {
                 const session = entry.program.sessions.find((each) => each.id === sessionId);
                 return session && session.items.length > 0 ? (
                   <Loaded query={participation}>
-                    {(said) => (
-                      <Resume
-                        key={session.id}
-                        crew={crewEntry}
-                        people={list}
-                        programId={entry.id}
-                        session={session}
-                        said={participationsFrom(said)}
-                      />
-                    )}
+                    {(said) =>
+                      placement && !today.data && !today.error ? (
+                        <Loading />
+                      ) : (
+                        <Resume
+                          key={session.id}
+                          crew={crewEntry}
+                          people={groupOf(list, today.data, placement)}
+                          programId={entry.id}
+                          session={session}
+                          said={participationsFrom(said)}
+                        />
+                      )
+                    }
                   </Loaded>
                 ) : (
                   <Box sx={{ p: 4 }}>
@@ -65,6 +74,11 @@ export default function RunPage() {
       )}
     </Loaded>
   );
+}
+
+function groupOf(people: PersonEntry[], today: Today | undefined, placementId: string | null): PersonEntry[] {
+  const group = today?.entries.find((each) => each.placementId === placementId)?.groupPeople;
+  return group ? people.filter(({ id }) => group.includes(id)) : people;
 }
 
 interface RunProps {

@@ -1,4 +1,4 @@
-/** Solves the compose model off the page's thread. */
+/** Solves 0/1 programmes (LP text) off the page's thread. */
 import { expose } from "comlink";
 import loadHighs from "highs";
 import wasm from "highs/runtime?url";
@@ -14,5 +14,5 @@ const solver = {
     return values.every(([, value]) => value === 0) ? undefined : new Map(values);
   },
 };
-export type ComposeSolver = typeof solver;
+export type SolverWorker = typeof solver;
 expose(solver);

@@ -1,0 +1,229 @@
+/**
+ * From plan to habit: a day of the oyster line's night week is planned for groups, led, followed on two phones of which one is offline,
+ * checked in, decided and reported. Twice in a row, with the same result.
+ */
+import { readFileSync } from "node:fs";
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Browser, type Page } from "@playwright/test";
+import { signIn, toStep } from "./browser";
+
+interface Phone {
+  page: Page;
+  offline(off: boolean): Promise<void>;
+}
+
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, timezoneId: "Europe/Dublin" };
+
+/** A phone that opens the address of its card. */
+async function phoneWith(browser: Browser, token: string): Promise<Phone> {
+  const context = await browser.newContext(PHONE);
+  const page = await context.newPage();
+  await page.goto(`/me/sign-in#card=${token}`);
+  await expect(page.getByRole("heading", { name: /^Hello/ })).toBeVisible();
+  return { page, offline: (off) => context.setOffline(off) };
+}
+
+/** A session followed to its end by skipping through it. */
+async function followAlone(page: Page, name: string, effort: number): Promise<void> {
+  await page
+    .getByRole("region", { name: "Any time" })
+    .getByRole("link", { name: `Start: ${name}` })
+    .click();
+  await page.getByRole("button", { name: "Start" }).click();
+  for (let i = 0; i < 12; i++) {
+    if (await page.getByRole("heading", { name: "How hard was it?" }).isVisible()) break;
+    await page.getByRole("button", { name: "Skip" }).click();
+  }
+  await page.getByRole("button", { name: String(effort), exact: true }).click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+}
+
+async function noSerious(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
+    .exclude(".figure svg")
+    .analyze();
+  const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
+  expect(serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`)).toEqual([]);
+}
+
+for (const round of [1, 2])
+  test(`a night of the oyster line, planned, led, followed, checked in, decided and reported, ${round} of 2`, async ({ page, browser }) => {
+    await signIn(page);
+    const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
+    const crewId = crews.find(({ name }) => name.startsWith("Saltmarsh"))!.id;
+    const runsBefore = ((await (await page.request.get(`/api/crews/${crewId}/runs`)).json()) as { total: number }).total;
+    let cards: { name: string; token: string }[] = [];
+    // Two who have not said yet how their hands are this morning.
+    const { people, checkIns } = (await (await page.request.get(`/api/crews/${crewId}/export.json`)).json()) as {
+      people: { id: string; name: string }[];
+      checkIns: { personId: string; day: string }[];
+    };
+    const asked = new Set(checkIns.filter(({ day }) => day === "2026-03-26").map(({ personId }) => personId));
+    const free = people.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
+    const other = people.find(({ id }) => asked.has(id))!.name;
+    const names = [free[0]!, other] as const;
+
+    await test.step("plan the night for groups; a pin stays; use it", async () => {
+      await page.goto(`/crews/${crewId}/day-plan`);
+      await page.getByRole("button", { name: "Plan a day" }).click();
+      const dialog = page.getByRole("dialog", { name: "Plan a day for groups" });
+      await expect(dialog.getByText("3 groups are needed")).toBeVisible();
+      await dialog.getByRole("radio", { name: "Sat 28" }).click();
+      await expect(dialog.getByRole("region", { name: "Group 3" })).toBeVisible();
+      await expect(dialog.getByText(/^Within 1 %/)).toBeVisible();
+      const third = dialog.getByRole("region", { name: "Group 3" }).getByRole("button", { name: /Quay warm-up/ });
+      await third.focus();
+      await page.keyboard.press("ArrowRight");
+      await expect(third).toHaveAttribute("aria-pressed", "true");
+      const pinnedAt = (await third.textContent())!.slice(0, 5);
+      await expect(dialog.getByText(/^Within 1 %/)).toBeVisible();
+      await expect(third).toContainText(pinnedAt);
+      await dialog.getByRole("button", { name: "Use it for Sat 28" }).click();
+      await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+      await page
+        .getByRole("button", { name: new RegExp(`^Quay warm-up at ${pinnedAt}`) })
+        .first()
+        .click();
+      await expect(page.getByRole("region", { name: "Chosen session" })).toContainText("Group 3");
+      await page.getByRole("button", { name: "Remind everybody" }).click();
+      await expect(page.getByText(/gets? a reminder\.$/)).toBeVisible();
+      await page.getByRole("button", { name: "Remind everybody" }).click();
+      await expect(page.getByText(/were reminded before\.$/)).toBeVisible();
+    });
+
+    await test.step("reminders reach the gateway, each once", async () => {
+      await page.getByRole("button", { name: "Reminders" }).click();
+      const dialog = page.getByRole("dialog", { name: "Reminders and calendars" });
+      await expect(dialog.getByText("sent", { exact: true }).first()).toBeVisible();
+      await dialog.getByRole("button", { name: "Make a link" }).click();
+      const address = (await dialog.getByText(/\/api\/calendar\//).textContent())!.trim();
+      const calendar = async () => (await page.request.get(new URL(address).pathname)).status();
+      expect(await calendar()).toBe(200);
+      await dialog.getByRole("button", { name: "Withdraw" }).first().click();
+      await page.getByRole("button", { name: "Withdraw it" }).click();
+      await expect.poll(calendar).toBe(404);
+      await dialog.getByRole("button", { name: "Done" }).click();
+      const gateway = ((await (await page.request.get("/api/gateway")).json()) as { address: string }).address;
+      const { messages } = (await (await page.request.get(`${gateway}/messages`)).json()) as { messages: { id: string }[] };
+      expect(new Set(messages.map(({ id }) => id)).size).toBe(messages.length);
+      expect(messages.length).toBeGreaterThan(0);
+    });
+
+    await test.step("cards for two crew members", async () => {
+      await page.goto(`/crews/${crewId}/people/cards`);
+      for (const name of names) await page.getByRole("button", { name: new RegExp(name) }).click();
+      const made = page.waitForResponse((answer) => answer.url().endsWith("/access") && answer.request().method() === "POST");
+      await page.getByRole("button", { name: "Make 2 cards" }).click();
+      ({ cards } = (await (await made).json()) as { cards: typeof cards });
+      await expect(page.getByRole("article", { name: `Card of ${names[0]}` })).toContainText("SHUCK7");
+    });
+
+    await test.step("lead the line break", async () => {
+      const [program] = (await (await page.request.get(`/api/crews/${crewId}/programs`)).json()) as {
+        id: string;
+        program: { sessions: { id: string; slot: string }[] };
+      }[];
+      const session = program!.program.sessions.find(({ slot }) => slot === "break")!;
+      await page.goto(`/crews/${crewId}/run/${program!.id}/${session.id}`);
+      await page.getByRole("button", { name: "Start", exact: true }).click();
+      await page.keyboard.press("s");
+      await page.getByRole("button", { name: `${names[1]}: 2` }).click();
+      await page.getByRole("button", { name: "Keep this run" }).click();
+      await page.waitForURL("**/today");
+    });
+
+    await test.step("two phones, one of them without a connection: nothing lost, nothing doubled", async () => {
+      const [online, away] = await Promise.all(
+        [names[1], names[0]].map((name) => phoneWith(browser, cards.find((card) => card.name === name)!.token)),
+      );
+      // The page itself is kept once its worker is in charge.
+      await away!.page.evaluate(async () => void (await navigator.serviceWorker.ready));
+      if (round === 1) await noSerious(online!.page, "my day");
+      await away!.offline(true);
+      await followAlone(online!.page, "Line break", 2);
+      await followAlone(away!.page, "Line break", 3);
+      await expect(away!.page.getByRole("status").filter({ hasText: "1 thing waits to be sent" })).toBeVisible();
+      await away!.page.getByRole("link", { name: /How are your hands/ }).click();
+      await away!.page.getByRole("button", { name: "1", exact: true }).click();
+      await away!.page.getByRole("button", { name: "Forearm, back" }).click();
+      await away!.page.getByRole("button", { name: "Keep it" }).click();
+      await away!.page.getByRole("link", { name: "Stop and tell" }).click();
+      await away!.page.getByRole("button", { name: "Tingling or numb" }).click();
+      await away!.page.getByRole("button", { name: "Tell my trainer" }).click();
+      await expect(away!.page.getByText("Your trainer will see it.")).toBeVisible();
+      await expect(away!.page.getByRole("status").filter({ hasText: /things wait to be sent/ })).toBeVisible();
+      // Away and back: the page opens from what the phone keeps, with everything that waits.
+      await away!.page.goto("/me");
+      await expect(away!.page.getByRole("heading", { name: `Hello ${names[0].split(" ")[0]}` })).toBeVisible();
+      await expect(away!.page.getByRole("status").filter({ hasText: /things wait to be sent/ })).toBeVisible();
+      await away!.offline(false);
+      await expect(away!.page.getByText("Everything is sent.")).toBeVisible();
+      await expect
+        .poll(async () => ((await (await page.request.get(`/api/crews/${crewId}/runs`)).json()) as { total: number }).total)
+        .toBe(runsBefore + 3);
+      await away!.page.getByRole("link", { name: "My four weeks" }).click();
+      await expect(away!.page.getByText(/min of hand work$/)).toBeVisible();
+      if (round === 1) await noSerious(away!.page, "my four weeks");
+      await Promise.all([online!.page.context().close(), away!.page.context().close()]);
+    });
+
+    await test.step("what was told stands on Today, and is seen", async () => {
+      await page.goto("/today");
+      const told = page.getByText("Stopped and told you");
+      await expect(told).toBeVisible();
+      await page
+        .getByRole("button", { name: `Seen: ${names[0]}` })
+        .first()
+        .click();
+      await expect(told).toBeHidden();
+    });
+
+    await test.step("decide: one confirmed, one overruled with a reason; the history has both", async () => {
+      await page.goto(`/crews/${crewId}/progress`);
+      const row = page.getByRole("article").first();
+      const name = (await row.getAttribute("aria-label"))!;
+      const count = await page.getByRole("article").count();
+      await row.getByRole("button", { name: `Confirm: ${name}` }).click();
+      await expect(page.getByRole("article")).toHaveCount(count - 1);
+      const otherwise = (await page.getByRole("article").first().getAttribute("aria-label"))!;
+      await page.getByRole("button", { name: `Decide otherwise: ${otherwise}` }).click();
+      const dialog = page.getByRole("dialog");
+      await dialog.getByRole("radio", { name: "Hold" }).click();
+      await dialog.getByLabel("Why").fill("Wait until the night week is over");
+      await dialog.getByRole("button", { name: "Decide" }).click();
+      await expect(page.getByRole("article")).toHaveCount(count - 2);
+      await page.getByRole("radio", { name: "History" }).click();
+      await expect(page.getByRole("article").filter({ hasText: "Wait until the night week is over" }).first()).toBeVisible();
+    });
+
+    await test.step("review and report; the employer contact sees no name", async () => {
+      await page.getByRole("radio", { name: "Review" }).click();
+      await expect(page.getByRole("region", { name: "Next block" })).toContainText("Nobody was measured twice");
+      await toStep(page, "Report");
+      await expect(page.getByText("people took part")).toBeVisible();
+      const [csv] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "CSV", exact: true }).click()]);
+      expect(readFileSync(await csv.path(), "utf8")).toContain("week,people,adherence");
+      const employer = await (await browser.newContext()).newPage();
+      await employer.goto("/sign-in");
+      await employer.getByLabel("E-mail").fill("greta@fernhollow.example");
+      await employer.getByLabel("Password").fill("fernhollow-hands");
+      await employer.getByRole("button", { name: "Sign in" }).click();
+      await expect(employer.getByRole("heading", { name: /Ridgeline slate crew: report/ })).toBeVisible();
+      expect(await employer.locator("main").textContent()).not.toMatch(/Thistlewood|Okonjo|Quill/);
+      if (round === 1) await noSerious(employer, "report");
+      await employer.context().close();
+    });
+  });
+
+test("a crew lead leads, and sees nothing else", async ({ page }) => {
+  await signIn(page, { email: "ivo@fernhollow.example", password: "fernhollow-hands" });
+  await expect(page.getByRole("navigation", { name: "Places" }).getByRole("link")).toHaveCount(2);
+  await expect(page.getByText("Held out")).toHaveCount(0);
+  await page.getByRole("link", { name: "Lead it" }).click();
+  await page.getByRole("button", { name: "Start", exact: true }).click();
+  await page.keyboard.press("s");
+  await page.getByRole("button", { name: "Keep this run" }).click();
+  await page.waitForURL("**/today");
+  await expect(page.getByText("Led").first()).toBeVisible();
+});

@@ -1,0 +1,172 @@
+/** What goes out from a plan: reminders to people, calendars to subscribe to by a secret link that can be withdrawn. */
+import {
+  Alert,
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  Link as TextLink,
+  MenuItem,
+  TextField,
+  Typography,
+} from "@mui/material";
+import { DateTime } from "luxon";
+import { useState } from "react";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi, type CrewEntry } from "../app/api";
+import { ConfirmDialog } from "../parts/ConfirmDialog";
+import { Loaded } from "../parts/Loaded";
+
+const STATE = { waiting: "waiting", sent: "sent", failed: "not sent" } as const;
+
+export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose(): void }) {
+  const messages = serverApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
+  const links = serverApi.useCalendarLinksQuery(crew.id);
+  const people = serverApi.usePeopleQuery(crew.id).data ?? [];
+  const gateway = serverApi.useGatewayQuery().data?.address;
+  const [make, making] = serverApi.useMakeCalendarLinkMutation();
+  const [withdraw] = serverApi.useWithdrawCalendarLinkMutation();
+  const [who, setWho] = useState("");
+  const [ending, setEnding] = useState<string | null>(null);
+  const nameOf = (id: string | null) =>
+    id === null ? "the whole crew" : (people.find((person) => person.id === id)?.name ?? "somebody gone");
+  const day = (at: string) => DateTime.fromISO(at, { zone: crew.timeZone }).toFormat("d LLL, HH:mm");
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="outgoing">
+      <DialogTitle id="outgoing">Reminders and calendars</DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 4 }}>
+        <Box component="section" aria-label="Calendars">
+          <Typography variant="h3" sx={{ mb: 1 }}>
+            Calendars to subscribe to
+          </Typography>
+          <Box sx={{ display: "flex", gap: 1.5, mb: 1.5 }}>
+            <TextField
+              select
+              label="For"
+              value={who}
+              onChange={(event) => setWho(event.target.value)}
+              slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+            >
+              <MenuItem value="">the whole crew</MenuItem>
+              {people
+                .filter(({ leftOn }) => leftOn === null)
+                .map(({ id, name }) => (
+                  <MenuItem key={id} value={id}>
+                    {name}
+                  </MenuItem>
+                ))}
+            </TextField>
+            <Button
+              variant="outlined"
+              disabled={making.isLoading}
+              sx={{ whiteSpace: "nowrap" }}
+              onClick={() => void make({ crewId: crew.id, id: uuid(), name: nameOf(who || null), personId: who || null })}
+            >
+              Make a link
+            </Button>
+          </Box>
+          {making.error && (
+            <Alert severity="error" variant="outlined">
+              {problemOf(making.error).message}
+            </Alert>
+          )}
+          {making.data && (
+            <Alert severity="success" variant="outlined" sx={{ mb: 1.5 }}>
+              The address, shown only now:{" "}
+              <Box component="span" sx={{ userSelect: "all", overflowWrap: "anywhere", fontWeight: 650 }}>
+                {location.origin}
+                {making.data.path}
+              </Box>
+            </Alert>
+          )}
+          <Loaded query={links}>
+            {(list) => (
+              <>
+                {list.map((link) => (
+                  <Box
+                    key={link.id}
+                    sx={{ display: "flex", alignItems: "center", gap: 1.5, borderTop: "1px solid", borderColor: "line", minHeight: 48 }}
+                  >
+                    <Typography sx={{ flex: 1, color: link.withdrawnAt ? "text.secondary" : "text.primary" }}>
+                      <strong>{link.name}</strong>, made {day(link.madeAt)}
+                      {link.withdrawnAt
+                        ? `, withdrawn ${day(link.withdrawnAt)}`
+                        : link.lastReadAt
+                          ? `, last read ${day(link.lastReadAt)}`
+                          : ", not read yet"}
+                    </Typography>
+                    {!link.withdrawnAt && <Button onClick={() => setEnding(link.id)}>Withdraw</Button>}
+                  </Box>
+                ))}
+              </>
+            )}
+          </Loaded>
+        </Box>
+        <Box component="section" aria-label="Reminders">
+          <Typography variant="h3" sx={{ mb: 1 }}>
+            Reminders
+          </Typography>
+          <Typography sx={{ color: "text.secondary", mb: 1 }}>
+            A placed session reminds its people from its own panel, each person once.
+            {gateway && (
+              <>
+                {" "}
+                They go to the{" "}
+                <TextLink href={gateway} target="_blank" rel="noreferrer">
+                  message gateway stand-in
+                </TextLink>
+                .
+              </>
+            )}
+          </Typography>
+          <Loaded query={messages}>
+            {(list) => (
+              <>
+                {list.length === 0 && <Typography>Nobody was reminded yet.</Typography>}
+                {list.map((message) => (
+                  <Box
+                    key={message.id}
+                    sx={{
+                      display: "grid",
+                      gridTemplateColumns: "190px 1fr auto",
+                      gap: 1.5,
+                      borderTop: "1px solid",
+                      borderColor: "line",
+                      py: 0.75,
+                    }}
+                  >
+                    <strong>{message.name}</strong>
+                    <span>{message.text}</span>
+                    <Box component="span" sx={{ color: message.state === "failed" ? "error.main" : "text.secondary" }}>
+                      {STATE[message.state]}
+                      {message.state !== "sent" && message.tries > 0 && `, tried ${message.tries} times: ${message.problem}`}
+                    </Box>
+                  </Box>
+                ))}
+              </>
+            )}
+          </Loaded>
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+      <ConfirmDialog
+        open={ending !== null}
+        title="Withdraw this calendar?"
+        confirm="Withdraw it"
+        onConfirm={() => {
+          void withdraw({ crewId: crew.id, id: ending! });
+          setEnding(null);
+        }}
+        onClose={() => setEnding(null)}
+      >
+        Whoever subscribed to it gets nothing more.
+      </ConfirmDialog>
+    </Dialog>
+  );
+}
