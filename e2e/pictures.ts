@@ -27,10 +27,6 @@ const PICTURES: Record<string, Picture> = {
       .getByRole("button", { name: /Nailing/ })
       .click();
   },
-  need: async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Saltmarsh")}/work?view=need`);
-    await page.waitForTimeout(2500);
-  },
   baseline: async (page, crew) => {
     await openRound(page, await crew("Ridgeline"), 0, "");
     await page.getByRole("radio", { name: /Symptoms/ }).click();
@@ -41,19 +37,10 @@ const PICTURES: Record<string, Picture> = {
     await openRound(page, await crew("Ridgeline"), 0, "/findings");
     await page.waitForTimeout(2500);
   },
-  import: async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Stillwater")}/people/import`);
-    await page.getByLabel("Roster file").setInputFiles(path.resolve(import.meta.dirname, "../web/public/sample-roster.csv"));
-    await page.getByText("good rows").waitFor();
-  },
   library: (page) => goTo(page, "/library"),
   movement: async (page) => {
     await goTo(page, "/library/palm-away");
     await page.waitForTimeout(1500);
-  },
-  studio: async (page) => {
-    await goTo(page, "/library/studio");
-    await page.waitForTimeout(1200);
   },
   program: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/program`);
@@ -67,32 +54,14 @@ const PICTURES: Record<string, Picture> = {
       .first()
       .click();
   },
-  "before-run": async (page) => {
+  run: async (page) => {
     await goTo(page, "/today");
     await page.getByRole("link", { name: "Lead it" }).click();
-    await page.getByRole("button", { name: "Start" }).waitFor();
-  },
-  run: async (page) => {
-    await PICTURES["before-run"]!(page, async () => "");
     await page.getByRole("button", { name: "Start" }).click();
     for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowRight");
     await page.keyboard.press("l");
     await page.waitForTimeout(2600);
     await page.keyboard.press(" ");
-  },
-  finish: async (page) => {
-    await PICTURES["before-run"]!(page, async () => "");
-    const fresh = page.getByRole("button", { name: "Start again" });
-    if (await fresh.isVisible()) await fresh.click();
-    await page.getByRole("button", { name: "Start" }).click();
-    await page.keyboard.press("s");
-    for (const [i, effort] of [2, 3, 2, 4, 2, 1].entries())
-      await page
-        .getByRole("group", { name: /^Effort of/ })
-        .nth(i)
-        .getByRole("button")
-        .nth(effort)
-        .click();
   },
   compose: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/program/compose`);
@@ -101,9 +70,49 @@ const PICTURES: Record<string, Picture> = {
   },
   bench: (page) => goTo(page, "/bench/lever"),
   tape: (page) => goTo(page, "/bench/tape"),
-  progress: async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Tansy")}/progress`);
+  decisions: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Ridgeline")}/progress`);
+    await page.getByRole("article").first().waitFor();
+    await page.waitForTimeout(1500);
+  },
+  review: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Ridgeline")}/progress?view=review`);
     await page.locator(".main-svg").first().waitFor();
+  },
+  report: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Tansy")}/report`);
+    await page.getByText("people took part").waitFor();
+  },
+  "plan-a-day": async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
+    await page.getByRole("button", { name: "Plan a day" }).click();
+    await page.getByText(/^Within 1 %/).waitFor();
+  },
+  phone: async (page, crew) => {
+    const crewId = await crew("Tansy");
+    const people = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as { id: string; name: string }[];
+    await goTo(page, `/crews/${crewId}/people/cards`);
+    await page.getByRole("button", { name: new RegExp(people.at(-1)!.name) }).click();
+    const made = page.waitForResponse((answer) => answer.url().endsWith("/access") && answer.request().method() === "POST");
+    await page.getByRole("button", { name: "Make 1 card" }).click();
+    const { cards } = (await (await made).json()) as { cards: { token: string }[] };
+    const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, serviceWorkers: "block" });
+    await phone.goto(`/me/sign-in#card=${cards[0]!.token}`);
+    await phone.getByRole("heading", { name: /^Hello/ }).waitFor();
+    await phone.waitForTimeout(2500);
+    await phone.screenshot({ path: path.join(values.out, "phone.png") });
+    await phone
+      .getByRole("link", { name: "Start", exact: true })
+      .or(phone.getByRole("link", { name: /^Start: / }))
+      .first()
+      .click();
+    await phone.getByRole("button", { name: "Start" }).click();
+    for (let i = 0; i < 1; i++) await phone.getByRole("button", { name: "Skip" }).click();
+    await phone.waitForTimeout(11_000);
+    await phone.getByRole("button", { name: "Pause" }).click();
+    await phone.waitForTimeout(400);
+    await phone.screenshot({ path: path.join(values.out, "phone-follow.png") });
+    await phone.close();
   },
 };
 
@@ -135,7 +144,7 @@ for (const name of wanted) {
       return bottom < 0 || top > innerHeight || sheet.firstElementChild !== null;
     }),
   );
-  await page.screenshot({ path: path.join(values.out, `${name}.png`) });
+  if (name !== "phone") await page.screenshot({ path: path.join(values.out, `${name}.png`) });
   process.stdout.write(`${name}\n`);
 }
 await browser.close();

@@ -203,6 +203,7 @@ test("from a crew list to a led session and its log", async ({ page }) => {
     await expect(page.getByText("Tingling (palm-away stretch)")).toBeVisible();
     await expect(page.getByText("Away: Gisla Jessamy")).toBeVisible();
     await toStep(page, "Progress");
+    await page.getByRole("radio", { name: "Figures" }).click();
     await expect(page.getByRole("row", { name: /Fenja Ironside/ })).toContainText("1 of 1");
     await expect(page.getByRole("row", { name: /Fenja Ironside/ })).toContainText("5.0");
     await expect(page.locator(".main-svg").first()).toBeVisible();

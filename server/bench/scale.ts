@@ -1,0 +1,249 @@
+/**
+ * How the answers hold up at scale: 1,000 people in 40 crews, a year of runs. `npm run bench:scale`. Each answer is measured beside the
+ * bare SQL it needs, on a database made for this and thrown away.
+ */
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { performance } from "node:perf_hooks";
+import { patternPreset } from "@kind-grip/core/dayplan";
+import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import { QueryTypes } from "sequelize";
+import { createApp } from "../src/app";
+import { hashPassword } from "../src/auth/password";
+import { connect, type Db } from "../src/db/connection";
+import { migrate } from "../src/db/migrate";
+import { startPrivateServer } from "../src/db/private-server";
+import { diceFrom } from "../src/demo/dice";
+
+const CREWS = 40;
+const PEOPLE = 25;
+const DAYS = 365;
+const A_DAY = 3;
+const ITEMS = 6;
+const TIMES = 60;
+const NOW = new Date("2026-03-26T12:00:00Z");
+
+const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-scale-"));
+const server = await startPrivateServer({ dataDir, throwaway: true });
+const db = connect(server.url);
+await migrate(db);
+const crewIds = await fill(db);
+const app = createApp({ db, secret: "bench", logLevel: "silent" });
+const listening = app.listen(0, "127.0.0.1");
+await new Promise((resolve) => listening.once("listening", resolve));
+const base = `http://127.0.0.1:${(listening.address() as { port: number }).port}`;
+const cookie = await signIn();
+const [counts] = await db.sequelize.query<Record<string, number>>(
+  "SELECT (SELECT COUNT(*) FROM people) AS people, (SELECT COUNT(*) FROM runs) AS runs, (SELECT COUNT(*) FROM run_items) AS items, (SELECT COUNT(*) FROM run_people) AS attendances, (SELECT COUNT(*) FROM person_days) AS days",
+  { type: QueryTypes.SELECT },
+);
+process.stdout.write(`${JSON.stringify(counts)}\n`);
+const crewId = crewIds[17]!;
+const since = "2026-02-26";
+const table: [name: string, address: string, sql: string[]][] = [
+  [
+    "Today",
+    "/api/today",
+    [
+      "SELECT * FROM crews",
+      "SELECT * FROM placements WHERE startsAt BETWEEN '2026-03-25' AND '2026-03-28'",
+      "SELECT * FROM programs",
+      "SELECT * FROM people",
+      "SELECT crewId, kind, COUNT(*) FROM proposals GROUP BY crewId, kind",
+      "SELECT * FROM holds",
+      "SELECT * FROM tells WHERE seenAt IS NULL",
+    ],
+  ],
+  [
+    "Progress",
+    `/api/crews/${crewId}/progress?days=28`,
+    [
+      `SELECT r.id, r.startedAt, r.sessionName, p.id, p.name, rp.present, rp.effort, rp.markCount FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN people p ON p.id = rp.personId WHERE r.crewId = '${crewId}' AND r.startedAt >= '${since}'`,
+    ],
+  ],
+  [
+    "Report",
+    `/api/crews/${crewId}/report?weeks=8`,
+    [
+      `SELECT * FROM person_days WHERE crewId = '${crewId}' AND day BETWEEN '2026-01-26' AND '2026-03-22'`,
+      `SELECT * FROM check_ins WHERE crewId = '${crewId}' AND day BETWEEN '2026-01-26' AND '2026-03-22'`,
+    ],
+  ],
+];
+process.stdout.write("answer      p95 ms   bare SQL p95 ms   ratio\n");
+for (const [name, address, sql] of table) {
+  const answered = await p95(async () => {
+    const answer = await fetch(base + address, { headers: { cookie } });
+    if (!answer.ok) throw new Error(`${name}: ${answer.status}`);
+    await answer.arrayBuffer();
+  });
+  const bare = await p95(() => Promise.all(sql.map((query) => db.sequelize.query(query, { type: QueryTypes.SELECT }))));
+  process.stdout.write(
+    `${name.padEnd(10)} ${answered.toFixed(1).padStart(8)} ${bare.toFixed(1).padStart(16)} ${(answered / bare).toFixed(2).padStart(8)}\n`,
+  );
+}
+listening.close();
+app.stop();
+await db.sequelize.close();
+await server.stop();
+rmSync(dataDir, { recursive: true, force: true });
+process.exit();
+
+async function p95(run: () => Promise<unknown>): Promise<number> {
+  const times: number[] = [];
+  for (let i = 0; i < TIMES + 5; i++) {
+    const start = performance.now();
+    await run();
+    // The first few warm the caches.
+    if (i >= 5) times.push(performance.now() - start);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!;
+}
+
+async function signIn(): Promise<string> {
+  const first = await fetch(`${base}/api/me`);
+  const { csrfToken } = (await first.json()) as { csrfToken: string };
+  const before = first.headers.getSetCookie()[0]!.split(";")[0]!;
+  const answer = await fetch(`${base}/api/sign-in`, {
+    method: "POST",
+    headers: { "content-type": "application/json", "x-csrf-token": csrfToken, cookie: before },
+    body: JSON.stringify({ email: "bench@practice.example", password: "bench bench bench" }),
+  });
+  return answer.headers.getSetCookie()[0]!.split(";")[0]!;
+}
+
+/** Three led sessions a day and crew, written in large pieces; roll-ups as storing them one by one would have made them. */
+async function fill({ models, sequelize }: Db): Promise<string[]> {
+  const dice = diceFrom(1);
+  const [practiceId, trainerId] = [dice.id(), dice.id()];
+  await models.Practice.create({ id: practiceId, name: "Scale", demoNow: NOW });
+  const passwordHash = await hashPassword("bench bench bench");
+  await models.Account.create({ id: trainerId, practiceId, role: "trainer", email: "bench@practice.example", name: "Bench", passwordHash });
+  const ids: string[] = [];
+  for (let c = 0; c < CREWS; c++) {
+    const id = dice.id();
+    ids.push(id);
+    const detail = {
+      trade: "Bench",
+      place: "Bench",
+      timeZone: "UTC",
+      settings: [],
+      conditions: [],
+      slots: { preShift: 480, break: 180, postShift: 600 },
+      kit: [],
+      mostOffJob: 10,
+      shiftPattern: patternPreset("weekdays", "2026-03-02"),
+    };
+    await models.Crew.create({ id, trainerId, name: `Crew ${c}`, detail, version: 1, removedAt: null });
+    const people = Array.from({ length: PEOPLE }, (_, p) => ({
+      id: dice.id(),
+      crewId: id,
+      name: `Person ${c}-${p}`,
+      badge: null,
+      handedness: null,
+      startedOn: null,
+      leftOn: null,
+      version: 1,
+    }));
+    await models.Person.bulkCreate(people);
+    const movements = ["fist-and-star", "wrist-nod", "palm-turn", "palm-away", "hand-drop", "shake-out"];
+    const session = {
+      id: dice.id(),
+      name: "Warm-up",
+      slot: "preShift" as const,
+      items: movements.slice(0, ITEMS).map((movement) => newItem(movementOf(movement), DEFAULT_STYLE, dice.id())),
+    };
+    const program: Program = { name: "Bench", style: DEFAULT_STYLE, weeks: 4, sessions: [session] };
+    const programId = dice.id();
+    await models.Program.create({
+      id: programId,
+      crewId: id,
+      name: "Bench",
+      document: program,
+      version: 1,
+      changedAt: NOW,
+      removedAt: null,
+    });
+    await models.WeekPlan.create({ crewId: id, weekStart: "2026-03-23", version: 1 });
+    await models.Placement.create({
+      id: dice.id(),
+      crewId: id,
+      weekStart: "2026-03-23",
+      programId,
+      sessionId: session.id,
+      startsAt: new Date("2026-03-26T13:00:00Z"),
+    });
+    const runs = Array.from({ length: DAYS * A_DAY }, (_, n) => {
+      const startedAt = new Date(NOW.getTime() - (Math.floor(n / A_DAY) + 1) * 86_400_000 + (n % A_DAY) * 3 * 3600_000);
+      return {
+        id: dice.id(),
+        crewId: id,
+        ledBy: trainerId,
+        programId,
+        placementId: null,
+        sessionName: session.name,
+        slot: session.slot,
+        session,
+        startedAt,
+        endedAt: startedAt,
+        plannedSec: 300,
+        doneSec: 300,
+        alone: false,
+      };
+    });
+    await models.Run.bulkCreate(runs);
+    await models.RunItem.bulkCreate(
+      runs.flatMap((run) =>
+        session.items.map((item, position) => ({
+          runId: run.id,
+          position,
+          itemId: item.id,
+          movementId: item.movementId,
+          formId: item.formId,
+          plannedSec: 50,
+          doneSec: 50,
+          status: "done" as const,
+        })),
+      ),
+    );
+    for (let from = 0; from < runs.length; from += 73)
+      await models.RunPerson.bulkCreate(
+        runs
+          .slice(from, from + 73)
+          .flatMap((run) =>
+            people.map((person) => ({
+              runId: run.id,
+              personId: person.id,
+              present: dice.chance(0.9),
+              effort: dice.whole(1, 3),
+              markCount: 0,
+              marks: [],
+              forms: {},
+              leftOut: [],
+            })),
+          ),
+      );
+    await models.CheckIn.bulkCreate(
+      people.flatMap((person) =>
+        Array.from({ length: 60 }, (_, d) => ({
+          id: dice.id(),
+          crewId: id,
+          personId: person.id,
+          day: new Date(NOW.getTime() - d * 86_400_000).toISOString().slice(0, 10),
+          level: dice.whole(0, 1),
+          regions: [],
+          tingling: false,
+          at: NOW,
+        })),
+      ),
+    );
+  }
+  await sequelize.query(
+    `INSERT INTO person_days (personId, day, crewId, itemsDue, itemsDone, doneSec, runs, effortSum, efforts, marks)
+     SELECT rp.personId, DATE(r.startedAt), r.crewId, SUM(${ITEMS}), SUM(IF(rp.present, ${ITEMS}, 0)), SUM(IF(rp.present, 300, 0)), SUM(rp.present), SUM(rp.effort), COUNT(*), 0
+     FROM runs r JOIN run_people rp ON rp.runId = r.id GROUP BY rp.personId, DATE(r.startedAt), r.crewId`,
+  );
+  return ids;
+}
