@@ -19,7 +19,7 @@ import { diceFrom } from "../src/demo/dice";
 
 const CREWS = 40;
 const PEOPLE = 25;
-const DAYS = 365;
+const DAYS = Number(process.env.DAYS ?? 365);
 const A_DAY = 3;
 const ITEMS = 6;
 const TIMES = 60;
@@ -54,13 +54,19 @@ const table: [name: string, address: string, sql: string[]][] = [
       "SELECT crewId, kind, COUNT(*) FROM proposals GROUP BY crewId, kind",
       "SELECT * FROM holds",
       "SELECT * FROM tells WHERE seenAt IS NULL",
+      "SELECT * FROM clearances",
+      "SELECT crewId, COUNT(*) FROM people WHERE leftOn IS NULL GROUP BY crewId",
+      "SELECT crewId, COUNT(*) FROM programs WHERE removedAt IS NULL GROUP BY crewId",
+      "SELECT crewId, personId, movementId FROM decisions WHERE decided = 'pauseAndRefer' AND resumedAt IS NULL",
+      "SELECT r.crewId, b.personId, b.symptoms FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId",
+      "SELECT id, placementId FROM runs WHERE placementId IN (SELECT id FROM placements WHERE startsAt BETWEEN '2026-03-25' AND '2026-03-28')",
     ],
   ],
   [
     "Progress",
     `/api/crews/${crewId}/progress?days=28`,
     [
-      `SELECT r.id, r.startedAt, r.sessionName, p.id, p.name, rp.present, rp.effort, rp.markCount FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN people p ON p.id = rp.personId WHERE r.crewId = '${crewId}' AND r.startedAt >= '${since}'`,
+      `SELECT r.id, r.startedAt, r.sessionName, p.id AS personId, p.name, rp.present, rp.effort, rp.markCount FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN people p ON p.id = rp.personId WHERE r.crewId = '${crewId}' AND r.startedAt >= '${since}'`,
     ],
   ],
   [
@@ -210,20 +216,18 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
     );
     for (let from = 0; from < runs.length; from += 73)
       await models.RunPerson.bulkCreate(
-        runs
-          .slice(from, from + 73)
-          .flatMap((run) =>
-            people.map((person) => ({
-              runId: run.id,
-              personId: person.id,
-              present: dice.chance(0.9),
-              effort: dice.whole(1, 3),
-              markCount: 0,
-              marks: [],
-              forms: {},
-              leftOut: [],
-            })),
-          ),
+        runs.slice(from, from + 73).flatMap((run) =>
+          people.map((person) => ({
+            runId: run.id,
+            personId: person.id,
+            present: dice.chance(0.9),
+            effort: dice.whole(1, 3),
+            markCount: 0,
+            marks: [],
+            forms: {},
+            leftOut: [],
+          })),
+        ),
       );
     await models.CheckIn.bulkCreate(
       people.flatMap((person) =>

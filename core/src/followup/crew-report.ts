@@ -43,7 +43,8 @@ export function crewReport(
   mornings: readonly ReportMorning[],
   changes: readonly ReportChange[],
 ): CrewReport {
-  const weekOf = (day: string) => [...weekStarts].reverse().find((start) => start <= day && day < weekAfter(start));
+  const inWeek = new Map(weekStarts.flatMap((start) => daysOf(start).map((day) => [day, start] as const)));
+  const weekOf = (day: string) => inWeek.get(day);
   const inWeeks = days.flatMap((each) => (weekOf(each.day) ? [{ ...each, week: weekOf(each.day)! }] : []));
   const answered = mornings.flatMap((each) => (weekOf(each.day) ? [{ ...each, week: weekOf(each.day)! }] : []));
   const due = inWeeks.filter(({ itemsDue }) => itemsDue > 0);
@@ -98,6 +99,6 @@ function sum<Row>(rows: readonly Row[], of: (row: Row) => number): number {
   return rows.reduce((total, row) => total + of(row), 0);
 }
 
-function weekAfter(weekStart: string): string {
-  return new Date(Date.parse(`${weekStart}T00:00:00Z`) + 7 * 86_400_000).toISOString().slice(0, 10);
+function daysOf(weekStart: string): string[] {
+  return Array.from({ length: 7 }, (_, i) => new Date(Date.parse(`${weekStart}T00:00:00Z`) + i * 86_400_000).toISOString().slice(0, 10));
 }

@@ -1,5 +1,6 @@
 /** Programs: sessions in one style, checked against the library, and re-dosed when the style changes. */
 export { MAX_SESSIONS, Program, programProblems, type ProgramProblem } from "./program";
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
+export { isSettling, sessionOn, settlingDose } from "./settling";
 export { personalStarts, type Measured, type PersonalStart } from "./personal-starts";
 export { nextRaise, weeksAhead, type Present, type Surroundings, type Week } from "./weeks-ahead";

@@ -2,7 +2,7 @@
 import * as v from "valibot";
 import { findMovement, rungOf, Style } from "../library";
 import { Session } from "../session";
-import { NonEmptyText } from "../units";
+import { IsoDate, NonEmptyText } from "../units";
 
 export const MAX_SESSIONS = 12;
 
@@ -15,6 +15,8 @@ export const Program = v.strictObject({
     v.minValue(1, "must be 1 to 52 weeks"),
     v.maxValue(52, "must be 1 to 52 weeks"),
   ),
+  /** First day of the settling-in week; none when left out or null. */
+  settlingFrom: v.optional(v.nullable(IsoDate)),
   sessions: v.pipe(v.array(Session), v.maxLength(MAX_SESSIONS, `at most ${MAX_SESSIONS} sessions in a program`)),
 });
 export type Program = v.InferOutput<typeof Program>;

@@ -7,9 +7,8 @@ import { findMovement, FORM_TIMINGS, misfitsOf, type KitKind, type Movement, typ
 import { firstLoadKg, SMALL_STEP } from "../load";
 import { boutsOf, doseInForm, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
+import { settlingDose } from "./settling";
 
-/** The first week is done at about this share: people learn the shapes. Practice rule. */
-const SETTLING_SHARE = 0.6;
 /** One raise of repetitions or hold is at most this much. Practice rule. */
 const MOST_RAISE = 1.34;
 
@@ -47,11 +46,8 @@ export interface Surroundings {
 export function weeksAhead(item: Item, weeks: number, place: Surroundings): Week[] {
   const movement = findMovement(item.movementId);
   if (!movement) return [];
-  const settling = doseLadder(item.dose).reduce((best, step) =>
-    Math.abs(step.share - SETTLING_SHARE) < Math.abs(best.share - SETTLING_SHARE) ? step : best,
-  ).dose;
   const list: Week[] = [
-    { week: 1, formId: item.formId, dose: settling, loadKg: item.loadKg, change: "settling" },
+    { week: 1, formId: item.formId, dose: settlingDose(item.dose), loadKg: item.loadKg, change: "settling" },
     { week: 2, formId: item.formId, dose: item.dose, loadKg: item.loadKg, change: "asWritten" },
   ];
   while (list.length < weeks) list.push(next(list.at(-1)!, item, movement, place));

@@ -1,6 +1,7 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
 import { randomBytes } from "node:crypto";
-import { addDays } from "@kind-grip/core/dayplan";
+import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { Id, NonEmptyText } from "@kind-grip/core/units";
 import * as v from "valibot";
@@ -133,11 +134,14 @@ async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: 
   ]);
   const sessions = new Map(
     programs.flatMap((program) =>
-      program.get().document.sessions.map((session) => [`${program.get().id} ${session.id}`, session] as const),
+      program
+        .get()
+        .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
     ),
   );
   const entries = rows.flatMap((row) => {
-    const session = sessions.get(`${row.programId} ${row.sessionId}`);
+    const found = sessions.get(`${row.programId} ${row.sessionId}`);
+    const session = found && sessionOn(found.program, found.session, dateAt(row.startsAt.getTime(), timeZone));
     if (!session || (personId && row.people && !row.people.includes(personId))) return [];
     const shown = personId ? personalSession(session, personId, participations.get(personId)) : sessionWithin(session, participations);
     return personId && shown.items.length === 0 ? [] : [{ id: row.id, startsAt: row.startsAt, session: shown }];

@@ -2,9 +2,11 @@
 import { dateAt, shiftsFrom, addDays } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { DecisionKind, TellKind } from "@kind-grip/core/response";
+import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
 import { endsSoon, notHeldOut, questionOf, sessionWithin, type Participations } from "@kind-grip/core/safety";
+import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { listCrews, type CrewListEntry } from "../crew/crews";
@@ -78,7 +80,12 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
   const [participations, programs, people, runs] = await Promise.all([
     participationsOf(db, crews, now),
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
-    db.models.Person.findAll({ where: { crewId: { [Op.in]: crewIds } } }),
+    // Plain rows: a thousand of them as models would cost more than everything else here.
+    db.models.Person.findAll({
+      where: { crewId: { [Op.in]: crewIds } },
+      attributes: ["id", "crewId", "name", "startedOn", "leftOn"],
+      raw: true,
+    }) as unknown as Promise<PersonRow[]>,
     db.models.Run.findAll({
       where: { placementId: { [Op.in]: rows.map((row) => row.id) }, alone: false },
       attributes: ["id", "placementId"],
@@ -86,14 +93,19 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
   ]);
   const sessions = new Map(
     programs.flatMap((program) =>
-      program.get().document.sessions.map((session) => [`${program.get().id} ${session.id}`, session] as const),
+      program
+        .get()
+        .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
     ),
   );
+  const peopleOf = grouped(people, ({ crewId }) => crewId);
+  const dates = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
   const ranBy = new Map(runs.map((run) => [run.get().placementId, run.get().id]));
   const entries = rows.flatMap((row): TodayEntry[] => {
     const crew = crews.find((each) => each.id === row.crewId)!;
-    const session = sessions.get(`${row.programId} ${row.sessionId}`);
-    const date = dateAt(now.getTime(), crew.timeZone);
+    const found = sessions.get(`${row.programId} ${row.sessionId}`);
+    const date = dates.get(crew.id)!;
+    const session = found && sessionOn(found.program, found.session, date);
     const startMs = row.startsAt.getTime();
     const inNight = shifts
       .get(crew.id)!
@@ -107,9 +119,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
     if (!session || (dateAt(startMs, crew.timeZone) !== date && !inNight)) return [];
     const may = participations.get(crew.id)!;
     const here = notHeldOut(
-      people
-        .map((person) => person.get())
-        .filter((person) => person.crewId === crew.id && isHere(person, date) && (!row.people || row.people.includes(person.id))),
+      (peopleOf.get(crew.id) ?? []).filter((person) => isHere(person, date) && (!row.people || row.people.includes(person.id))),
       may,
     );
     const { totalSec } = compileGroup(
@@ -157,15 +167,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
         .map(({ date, kind, startMs, endMs, breaks }) => ({ date, name: kind.name, startMs, endMs, breaks })),
     })),
     entries,
-    ...(caller.role === "lead"
-      ? NOTHING_TO_DECIDE
-      : await needsYou(
-          db,
-          crews,
-          people.map((person) => person.get({ plain: true })),
-          participations,
-          now,
-        )),
+    ...(caller.role === "lead" ? NOTHING_TO_DECIDE : await needsYou(db, crews, people, participations, now)),
   };
 }
 
@@ -180,7 +182,8 @@ async function needsYou(
   participations: ReadonlyMap<string, Participations>,
   now: Date,
 ): Promise<Pick<TodayAnswer, "heldOut" | "endingSoon" | "decisions" | "tells">> {
-  const dayIn = (crew: CrewListEntry) => dateAt(now.getTime(), crew.timeZone);
+  const days = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
+  const dayIn = (crew: CrewListEntry) => days.get(crew.id)!;
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
   const here = new Map(
     people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map((person) => [person.id, person]),

@@ -1,6 +1,7 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
 import { addDays, dateAt } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { sessionOn, type Program } from "@kind-grip/core/program";
 import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
 import { compilePerson, type Session } from "@kind-grip/core/session";
 import { Op } from "sequelize";
@@ -55,11 +56,14 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   const participation = participations.get(personId) ?? FULL_PARTICIPATION;
   const known = new Map(
     programs.flatMap((program) =>
-      program.get().document.sessions.map((session) => [`${program.get().id} ${session.id}`, session] as const),
+      program
+        .get()
+        .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
     ),
   );
-  const entry = (programId: string, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
-    const own = personalSession(session, personId, participation);
+  const entry = (programId: string, program: Program, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
+    const day = placed ? dateAt(placed.startsAt.getTime(), timeZone) : today;
+    const own = personalSession(sessionOn(program, session, day), personId, participation);
     if (own.items.length === 0) return [];
     return [
       {
@@ -86,12 +90,12 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     sessions: rows
       .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
       .flatMap((row) => {
-        const session = known.get(`${row.programId} ${row.sessionId}`);
-        return session ? entry(row.programId, session, row) : [];
+        const found = known.get(`${row.programId} ${row.sessionId}`);
+        return found ? entry(row.programId, found.program, found.session, row) : [];
       }),
     anyTime: programs
       .slice(0, 1)
-      .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, session))),
+      .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, program.get().document, session))),
     checkedIn: checkedIn > 0,
   };
 }

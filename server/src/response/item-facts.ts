@@ -1,6 +1,7 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
 import { addDays, dateAt } from "@kind-grip/core/dayplan";
 import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
+import { isSettling, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
 import type { ItemFacts, ItemRun, Present } from "@kind-grip/core/response";
 import { capFor, FULL_PARTICIPATION, refusalOf, type Participation, type Symptom } from "@kind-grip/core/safety";
@@ -58,10 +59,10 @@ export async function itemFacts(
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
   ]);
   const last = new Map(decisions.map((row) => [`${row.get().personId} ${row.get().itemId}`, row.get({ plain: true })]));
-  const items = new Map<string, { programId: string; item: Item }>();
+  const items = new Map<string, { programId: string; item: Item; program: Program }>();
   for (const program of programs)
     for (const session of program.get().document.sessions)
-      for (const item of session.items) items.set(item.id, { programId: program.get().id, item });
+      for (const item of session.items) items.set(item.id, { programId: program.get().id, item, program: program.get().document });
 
   const groups = grouped(
     runs.filter(({ itemId }) => items.has(itemId)),
@@ -75,7 +76,7 @@ export async function itemFacts(
   const symptoms = new Map(felt.map((each) => [each.personId, each.symptoms]));
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
-    const { programId, item } = items.get(itemId)!;
+    const { programId, item, program } = items.get(itemId)!;
     const decision = last.get(key);
     const away = (day: string) =>
       absences.some((row) => row.get().personId === personId && row.get().fromDay <= day && day <= row.get().untilDay);
@@ -91,7 +92,7 @@ export async function itemFacts(
         present: presentOf(item, personId),
         since: start,
         eased: decision?.decided === "ease",
-        ...runFacts(counted, item, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) => movements.get(runId)!),
+        ...runFacts(counted, item, program, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) => movements.get(runId)!),
         mornings: (answered.get(personId) ?? [])
           .filter((row) => row.day >= start)
           .map(({ day, level, regions, tingling }) => ({ day, level, regions, tingling: Boolean(tingling) })),
@@ -117,6 +118,7 @@ export function presentOf(item: Item, personId: string): Present {
 function runFacts(
   list: readonly FlatRun[],
   { id: itemId, movementId }: Item,
+  program: Program,
   participation: Participation,
   away: (day: string) => boolean,
   movementsOf: (runId: string) => ReadonlySet<string>,
@@ -133,7 +135,8 @@ function runFacts(
       const most = sessionCap(movementsOf(run.runId), participation);
       return {
         day: run.day,
-        status: run.status,
+        // The settling-in week is below the dose: done, but not to its top.
+        status: run.status === "done" && isSettling(program, run.day) ? "part" : run.status,
         effort: run.effort,
         sessionCap: most,
         // A mark set after the session names no item: like its effort it is about its hardest ones.

@@ -14,7 +14,7 @@ import {
   type Unmet,
 } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
@@ -431,8 +431,10 @@ function Make({ crew, state }: { crew: CrewEntry; state: ProposalState }) {
   const [create, { isLoading, error }] = serverApi.useCreateProgramMutation();
   const navigate = useNavigate();
   const { proposal, stage } = state;
+  // A composed program settles in from the coming Monday; Weeks ahead changes that.
+  const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
   const make = async () => {
-    const answer = await create({ crewId: crew.id, id: uuid(), program: proposal!.program });
+    const answer = await create({ crewId: crew.id, id: uuid(), program: { ...proposal!.program, settlingFrom: nextMonday } });
     if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
   };
   return (

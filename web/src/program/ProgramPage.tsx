@@ -222,13 +222,22 @@ function PersonalStartsButton(props: Omit<ComponentProps<typeof PersonalStartsDi
 
 function WeeksButton({ session, crew }: { session: Session; crew: CrewEntry }) {
   const [open, setOpen] = useState(false);
-  const { program } = useEdit();
+  const { program, change } = useEdit();
   return (
     <>
       <Button startIcon={<TrendingUp size={18} />} onClick={() => setOpen(true)}>
         Weeks ahead
       </Button>
-      {open && <WeeksDialog session={session} crew={crew} weeks={program.weeks} onClose={() => setOpen(false)} />}
+      {open && (
+        <WeeksDialog
+          session={session}
+          crew={crew}
+          weeks={program.weeks}
+          settlingFrom={program.settlingFrom ?? null}
+          onSettling={(settlingFrom) => change({ ...program, settlingFrom })}
+          onClose={() => setOpen(false)}
+        />
+      )}
     </>
   );
 }

@@ -1,5 +1,5 @@
 /** The weeks ahead if all goes well: one thing raised at a time, and where it will stop. */
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { wordsIn } from "@kind-grip/core/language";
 import { weeksAhead, type Week } from "@kind-grip/core/program";
 import { doseText, type Session } from "@kind-grip/core/session";
@@ -7,7 +7,16 @@ import type { CrewEntry } from "../app/api";
 
 const LEAST_WEEKS = 4;
 
-export function WeeksDialog({ session, crew, weeks, onClose }: { session: Session; crew: CrewEntry; weeks: number; onClose(): void }) {
+interface WeeksDialogProps {
+  session: Session;
+  crew: CrewEntry;
+  weeks: number;
+  settlingFrom: string | null;
+  onSettling(day: string | null): void;
+  onClose(): void;
+}
+
+export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, onClose }: WeeksDialogProps) {
   const words = wordsIn();
   const count = Math.min(12, Math.max(LEAST_WEEKS, weeks));
   const place = { settings: crew.settings, kit: crew.kit };
@@ -45,6 +54,22 @@ export function WeeksDialog({ session, crew, weeks, onClose }: { session: Sessio
           If all goes well. A raise waits for the top of the dose in three runs in a row, effort at least one below the cap, and mornings
           not raised.
         </Typography>
+        <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 2, flexWrap: "wrap" }}>
+          <TextField
+            label="Settling-in week from"
+            type="date"
+            value={settlingFrom ?? ""}
+            onChange={(event) => onSettling(event.target.value || null)}
+            sx={{ width: 220 }}
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+          <Typography sx={{ flex: 1, minWidth: 260 }}>
+            {settlingFrom
+              ? "For seven days every session of this program is led, planned and followed lighter, without load."
+              : "No settling-in week is set: sessions are as written from the first day."}
+          </Typography>
+          {settlingFrom && <Button onClick={() => onSettling(null)}>Take it out</Button>}
+        </Box>
         <Box tabIndex={0} role="region" aria-label="Weeks" sx={{ overflowX: "auto" }}>
           <Box
             component="table"

@@ -5,6 +5,7 @@ import { useMemo, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/dayplan";
+import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
@@ -29,6 +30,7 @@ export default function RunPage() {
   const people = serverApi.usePeopleQuery(crewId!);
   const program = serverApi.useProgramQuery(programId!);
   const participation = useParticipationQuery(crewId!);
+  const now = useNow(60_000);
   const [search] = useSearchParams();
   const placement = search.get("placement");
   // A session placed for a group is led for that group.
@@ -40,7 +42,8 @@ export default function RunPage() {
           {(list) => (
             <Loaded query={program}>
               {(entry) => {
-                const session = entry.program.sessions.find((each) => each.id === sessionId);
+                const written = entry.program.sessions.find((each) => each.id === sessionId);
+                const session = written && sessionOn(entry.program, written, dateAt(now, crewEntry.timeZone));
                 return session && session.items.length > 0 ? (
                   <Loaded query={participation}>
                     {(said) =>
