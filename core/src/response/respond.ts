@@ -133,11 +133,13 @@ function eased(facts: ItemFacts, movement: Movement, fired: Fired[]): Response {
   return next ? { kind: "ease", fired, next, raised: null, largeStep: false } : paused(fired);
 }
 
-function easierThan({ present, item }: ItemFacts, movement: Movement): Present | undefined {
+function easierThan({ present, item, place }: ItemFacts, movement: Movement): Present | undefined {
   const form = easierForm(movement, present.formId);
   if (form) {
     const timing = FORM_TIMINGS.get(movement.id)?.get(form.id);
-    const loaded = form.kit.length > 0 || movement.kit.length > 0;
+    // A band has no mass: what was in the hand before is put down.
+    const kinds = [...form.kit, ...movement.kit];
+    const loaded = place.kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
     return { formId: form.id, dose: doseInForm(item.dose, timing), loadKg: loaded ? present.loadKg : null };
   }
   const smaller = doseLadder(item.dose)

@@ -183,6 +183,10 @@ describe("easing", () => {
     const high = item("palm-away", { formId: stretch.forms.at(-1)!.id });
     expect(respond(facts({ item: high, ...sore }))!.next!.formId).toBe(easierForm(stretch, high.formId)!.id);
   });
+  it("puts a load down where the easier form has none", () => {
+    const lift = item("lift-palm-up", { formId: "load", loadKg: 1 });
+    expect(respond(facts({ item: lift, ...sore }))!.next!.loadKg).toBeNull();
+  });
   it("a glide goes one step less", () => {
     const glide = item("median-glide", { formId: "steps-4" });
     expect(respond(facts({ item: glide, ...sore }))!.next).toMatchObject({ formId: "steps-3", dose: { stepsUsed: 3 } });

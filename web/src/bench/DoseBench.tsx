@@ -15,6 +15,7 @@ import {
 import { boutsOf, compilePerson, type Dose } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { MovementPick } from "./MovementPick";
+import { SendToProgram } from "./SendToProgram";
 
 const START = "palm-away";
 
@@ -53,6 +54,7 @@ export function DoseBench() {
             <th style={{ width: "30%" }}>Time, both sides</th>
             <th>Under tension a side</th>
             <th>Repetitions a side</th>
+            <th aria-label="Use"></th>
           </tr>
         </thead>
         <tbody>
@@ -78,6 +80,9 @@ export function DoseBench() {
               </td>
               <td>{Math.round(tensionSec)} s</td>
               <td>{reps === 0 ? "–" : reps}</td>
+              <td>
+                <SendToProgram what="it" fits={(item) => item.movementId === movementId} change={(item) => ({ ...item, dose })} />
+              </td>
             </tr>
           ))}
         </tbody>

@@ -13,11 +13,13 @@ import {
   type Step,
   type Tool,
 } from "@kind-grip/core/load";
+import { findMovement } from "@kind-grip/core/library";
 import { torqueText } from "@kind-grip/core/units";
 import { serverApi } from "../app/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Why } from "../parts/Why";
+import { SendToProgram } from "./SendToProgram";
 import { ToolDrawing } from "./ToolDrawing";
 import { toolFrom, USUAL_TOOLS } from "./tools";
 
@@ -32,6 +34,7 @@ export function LeverBench() {
   const gripM = tool.kind === "lever" ? Math.min(Math.max(grip, HAND_HALF_M), tool.lengthM - HAND_HALF_M) : 0;
   const torqueNm = tool.kind === "lever" ? leverTorqueNm(tool, gripM) : supportedWristTorqueNm(tool.massKg, reachM);
   const ladder = loadLadder(kit, reachM);
+  const massKg = Math.round((tool.kind === "lever" ? tool.massKg + tool.headKg : tool.massKg) * 100) / 100;
   const choose = (load: Load) => {
     setTool(load.tool);
     if (load.gripM !== undefined) setGrip(load.gripM);
@@ -157,6 +160,15 @@ export function LeverBench() {
                 <Typography>Nothing else in this kit comes within 10 %.</Typography>
               )}
             </>
+          )}
+          {massKg >= 0.1 && (
+            <Box sx={{ my: 1.5 }}>
+              <SendToProgram
+                what={`${massKg} kg`}
+                fits={(item) => item.loadKg !== null || findMovement(item.movementId)?.phase === "strengthen"}
+                change={(item) => ({ ...item, loadKg: massKg })}
+              />
+            </Box>
           )}
           <Why label="How it is worked out">
             Torque at the hand = 9.81 × (shaft mass × (half the length − where the hand is) + end mass × (length − where the hand is)); for

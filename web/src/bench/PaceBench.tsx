@@ -9,6 +9,7 @@ import { compilePerson, positionAt, tempoSec, type Tempo } from "@kind-grip/core
 import { Stepper } from "../parts/Stepper";
 import { PaceBar } from "../run/PaceBar";
 import { CuePlayer } from "../run/sound";
+import { SendToProgram } from "./SendToProgram";
 
 const PARTS: readonly { key: keyof Tempo; label: string }[] = [
   { key: "outSec", label: "Out" },
@@ -86,6 +87,11 @@ export function PaceBench() {
         <Typography>
           {tempoSec(tempo)} s each, {Math.round(reps * tempoSec(tempo))} s for {reps}.
         </Typography>
+        <SendToProgram
+          what="this pace"
+          fits={(item) => item.dose.kind === "reps"}
+          change={(item) => (item.dose.kind === "reps" ? { ...item, dose: { ...item.dose, reps, tempo } } : item)}
+        />
       </Box>
       {position && (
         <Box>
