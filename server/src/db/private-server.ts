@@ -32,7 +32,7 @@ const DATABASE = "kind_grip";
 const USER = "kind_grip";
 
 export async function startPrivateServer({ dataDir, patienceSec = 60, throwaway = false }: PrivateServerOptions): Promise<PrivateServer> {
-  mkdirSync(dataDir, { recursive: true, mode: 0o700 });
+  mkdirSync(path.join(dataDir, "working"), { recursive: true, mode: 0o700 });
   const user = userInfo().username;
   const tables = path.join(dataDir, "tables");
   const socketPath = path.join(dataDir, "socket");
@@ -95,6 +95,8 @@ function argumentsFor({ dataDir, tables, socketPath, port, user, throwaway }: La
     "--no-defaults",
     `--datadir=${tables}`,
     `--socket=${socketPath}`,
+    // Its own: a database that starts clears away what others left in a shared one, also what they are using.
+    `--tmpdir=${path.join(dataDir, "working")}`,
     `--pid-file=${path.join(dataDir, "pid")}`,
     "--bind-address=127.0.0.1",
     `--port=${port}`,
