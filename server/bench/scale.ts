@@ -27,75 +27,79 @@ const NOW = new Date("2026-03-26T12:00:00Z");
 
 const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-scale-"));
 const server = await startPrivateServer({ dataDir, throwaway: true });
-const db = connect(server.url);
-await migrate(db);
-const crewIds = await fill(db);
-const app = createApp({ db, secret: "bench", logLevel: "silent" });
-const listening = app.listen(0, "127.0.0.1");
-await new Promise((resolve) => listening.once("listening", resolve));
-const base = `http://127.0.0.1:${(listening.address() as { port: number }).port}`;
-const cookie = await signIn();
-const [counts] = await db.sequelize.query<Record<string, number>>(
-  "SELECT (SELECT COUNT(*) FROM people) AS people, (SELECT COUNT(*) FROM runs) AS runs, (SELECT COUNT(*) FROM run_items) AS items, (SELECT COUNT(*) FROM run_people) AS attendances, (SELECT COUNT(*) FROM person_days) AS days",
-  { type: QueryTypes.SELECT },
-);
-process.stdout.write(`${JSON.stringify(counts)}\n`);
-const crewId = crewIds[17]!;
-const since = "2026-02-26";
-const table: [name: string, address: string, sql: string[]][] = [
-  [
-    "Today",
-    "/api/today",
-    [
-      "SELECT * FROM crews",
-      "SELECT * FROM placements WHERE startsAt BETWEEN '2026-03-25' AND '2026-03-28'",
-      "SELECT * FROM programs",
-      "SELECT * FROM people",
-      "SELECT crewId, kind, COUNT(*) FROM proposals GROUP BY crewId, kind",
-      "SELECT * FROM holds",
-      "SELECT * FROM tells WHERE seenAt IS NULL",
-      "SELECT * FROM clearances",
-      "SELECT crewId, COUNT(*) FROM people WHERE leftOn IS NULL GROUP BY crewId",
-      "SELECT crewId, COUNT(*) FROM programs WHERE removedAt IS NULL GROUP BY crewId",
-      "SELECT crewId, personId, movementId FROM decisions WHERE decided = 'pauseAndRefer' AND resumedAt IS NULL",
-      "SELECT r.crewId, b.personId, b.symptoms FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId",
-      "SELECT id, placementId FROM runs WHERE placementId IN (SELECT id FROM placements WHERE startsAt BETWEEN '2026-03-25' AND '2026-03-28')",
-    ],
-  ],
-  [
-    "Progress",
-    `/api/crews/${crewId}/progress?days=28`,
-    [
-      `SELECT r.id, r.startedAt, r.sessionName, p.id AS personId, p.name, rp.present, rp.effort, rp.markCount FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN people p ON p.id = rp.personId WHERE r.crewId = '${crewId}' AND r.startedAt >= '${since}'`,
-    ],
-  ],
-  [
-    "Report",
-    `/api/crews/${crewId}/report?weeks=8`,
-    [
-      `SELECT * FROM person_days WHERE crewId = '${crewId}' AND day BETWEEN '2026-01-26' AND '2026-03-22'`,
-      `SELECT * FROM check_ins WHERE crewId = '${crewId}' AND day BETWEEN '2026-01-26' AND '2026-03-22'`,
-    ],
-  ],
-];
-process.stdout.write("answer      p95 ms   bare SQL p95 ms   ratio\n");
-for (const [name, address, sql] of table) {
-  const answered = await p95(async () => {
-    const answer = await fetch(base + address, { headers: { cookie } });
-    if (!answer.ok) throw new Error(`${name}: ${answer.status}`);
-    await answer.arrayBuffer();
-  });
-  const bare = await p95(() => Promise.all(sql.map((query) => db.sequelize.query(query, { type: QueryTypes.SELECT }))));
-  process.stdout.write(
-    `${name.padEnd(10)} ${answered.toFixed(1).padStart(8)} ${bare.toFixed(1).padStart(16)} ${(answered / bare).toFixed(2).padStart(8)}\n`,
-  );
+// Whatever happens, the database ends with this.
+try {
+  await measure(connect(server.url));
+} finally {
+  await server.stop();
+  rmSync(dataDir, { recursive: true, force: true });
 }
-listening.close();
-app.stop();
-await db.sequelize.close();
-await server.stop();
-rmSync(dataDir, { recursive: true, force: true });
 process.exit();
+
+async function measure(db: Db): Promise<void> {
+  await migrate(db);
+  const crewIds = await fill(db);
+  const app = createApp({ db, secret: "bench", logLevel: "silent" });
+  const listening = app.listen(0, "127.0.0.1");
+  await new Promise((resolve) => listening.once("listening", resolve));
+  const base = `http://127.0.0.1:${(listening.address() as { port: number }).port}`;
+  const cookie = await signIn(base);
+  const [counts] = await db.sequelize.query<Record<string, number>>(
+    "SELECT (SELECT COUNT(*) FROM people) AS people, (SELECT COUNT(*) FROM runs) AS runs, (SELECT COUNT(*) FROM run_items) AS items, (SELECT COUNT(*) FROM run_people) AS attendances, (SELECT COUNT(*) FROM person_days) AS days",
+    { type: QueryTypes.SELECT },
+  );
+  process.stdout.write(`${JSON.stringify(counts)}\n`);
+  const crewId = crewIds[17]!;
+  const since = "2026-02-26";
+  const table: [name: string, address: string, sql: string[]][] = [
+    [
+      "Today",
+      "/api/today",
+      [
+        "SELECT * FROM crews",
+        "SELECT * FROM placements WHERE startsAt BETWEEN '2026-03-25' AND '2026-03-28'",
+        "SELECT * FROM programs",
+        "SELECT * FROM people",
+        "SELECT crewId, kind, COUNT(*) FROM proposals GROUP BY crewId, kind",
+        "SELECT * FROM holds",
+        "SELECT * FROM tells WHERE seenAt IS NULL",
+        "SELECT * FROM clearances",
+        "SELECT crewId, COUNT(*) FROM people WHERE leftOn IS NULL GROUP BY crewId",
+        "SELECT crewId, COUNT(*) FROM programs WHERE removedAt IS NULL GROUP BY crewId",
+        "SELECT crewId, personId, movementId FROM decisions WHERE decided = 'pauseAndRefer' AND resumedAt IS NULL",
+        "SELECT r.crewId, b.personId, b.symptoms FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId",
+        "SELECT id, placementId FROM runs WHERE placementId IN (SELECT id FROM placements WHERE startsAt BETWEEN '2026-03-25' AND '2026-03-28')",
+      ],
+    ],
+    [
+      "Progress",
+      `/api/crews/${crewId}/progress?days=28`,
+      [
+        `SELECT r.id, r.startedAt, r.sessionName, p.id AS personId, p.name, rp.present, rp.effort, rp.markCount FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN people p ON p.id = rp.personId WHERE r.crewId = '${crewId}' AND r.startedAt >= '${since}'`,
+      ],
+    ],
+    [
+      "Report",
+      `/api/crews/${crewId}/report?weeks=8`,
+      [
+        `SELECT * FROM person_days WHERE crewId = '${crewId}' AND day BETWEEN '2026-01-26' AND '2026-03-22'`,
+        `SELECT * FROM check_ins WHERE crewId = '${crewId}' AND day BETWEEN '2026-01-26' AND '2026-03-22'`,
+      ],
+    ],
+  ];
+  process.stdout.write("answer      p95 ms   bare SQL p95 ms   ratio\n");
+  for (const [name, address, sql] of table) {
+    const answered = await p95(async () => {
+      const answer = await fetch(base + address, { headers: { cookie } });
+      if (!answer.ok) throw new Error(`${name}: ${answer.status}`);
+      await answer.arrayBuffer();
+    });
+    const bare = await p95(() => Promise.all(sql.map((query) => db.sequelize.query(query, { type: QueryTypes.SELECT }))));
+    process.stdout.write(
+      `${name.padEnd(10)} ${answered.toFixed(1).padStart(8)} ${bare.toFixed(1).padStart(16)} ${(answered / bare).toFixed(2).padStart(8)}\n`,
+    );
+  }
+}
 
 async function p95(run: () => Promise<unknown>): Promise<number> {
   const times: number[] = [];
@@ -108,7 +112,7 @@ async function p95(run: () => Promise<unknown>): Promise<number> {
   return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!;
 }
 
-async function signIn(): Promise<string> {
+async function signIn(base: string): Promise<string> {
   const first = await fetch(`${base}/api/me`);
   const { csrfToken } = (await first.json()) as { csrfToken: string };
   const before = first.headers.getSetCookie()[0]!.split(";")[0]!;

@@ -1,7 +1,7 @@
 /** The sign-in: the only page without it. */
-import { Alert, Box, Button, TextField, Typography } from "@mui/material";
+import { Alert, Box, Button, Link as TextLink, TextField, Typography } from "@mui/material";
 import { type FormEvent, useState } from "react";
-import { Navigate, useSearchParams } from "react-router";
+import { Link, Navigate, useSearchParams } from "react-router";
 import { problemOf, serverApi } from "../app/api";
 import { useTabTitle } from "../parts/PageTitle";
 
@@ -84,6 +84,12 @@ export default function SignInPage() {
         <Button type="submit" variant="contained" size="large" disabled={isLoading}>
           {isLoading ? "Signing in …" : "Sign in"}
         </Button>
+        <Typography>
+          In a crew?{" "}
+          <TextLink component={Link} to="/me">
+            Open my day
+          </TextLink>
+        </Typography>
       </Box>
     </Box>
   );

@@ -9,6 +9,7 @@ import { problemOf, serverApi, type PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
 import { Choice } from "../parts/Choice";
+import { Excused } from "./Excused";
 
 interface PersonDialogProps {
   crewId: string;
@@ -138,6 +139,7 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
               </Button>
             </Box>
           )}
+          {person && <Excused crewId={crewId} personId={person.id} today={today} />}
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose}>Cancel</Button>

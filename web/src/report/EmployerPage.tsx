@@ -7,12 +7,14 @@ import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
+import { Password } from "../practice/Password";
 import { CrewReport } from "./CrewReport";
 
 export default function EmployerPage() {
   const { data: me } = serverApi.useMeQuery();
   const crews = serverApi.useCrewsQuery(undefined, { skip: me?.account?.role !== "employer" });
   const [signOut] = serverApi.useSignOutMutation();
+  const [account, setAccount] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
   if (!me) return <Loading />;
   if (me.account?.role !== "employer") return <Navigate to="/" replace />;
@@ -23,10 +25,18 @@ export default function EmployerPage() {
         <Typography sx={{ flex: 1 }}>
           <strong>{me.account.practice}</strong> for {me.account.name}
         </Typography>
+        <Button aria-pressed={account} onClick={() => setAccount(!account)}>
+          Password
+        </Button>
         <Button variant="outlined" onClick={() => void signOut()}>
           Sign out
         </Button>
       </Box>
+      {account && (
+        <Box sx={{ maxWidth: 480, mb: 4 }}>
+          <Password />
+        </Box>
+      )}
       <Loaded query={crews}>
         {(list) => {
           const shown = chosen ?? list[0]?.id;

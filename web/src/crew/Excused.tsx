@@ -1,0 +1,65 @@
+/** Days somebody is excused: nothing is due then, and nothing counts as missed. */
+import { Box, Button, TextField, Typography } from "@mui/material";
+import { Trash2 } from "lucide-react";
+import { useState } from "react";
+import { v7 as uuid } from "uuid";
+import { problemOf, serverApi } from "../app/api";
+
+export function Excused({ crewId, personId, today }: { crewId: string; personId: string; today: string }) {
+  const all = serverApi.useAbsencesQuery(crewId).data ?? [];
+  const [add, { error, isLoading }] = serverApi.useAddAbsenceMutation();
+  const [remove] = serverApi.useRemoveAbsenceMutation();
+  const [from, setFrom] = useState(today);
+  const [until, setUntil] = useState(today);
+  const problem = error ? problemOf(error) : undefined;
+  return (
+    <Box component="section" aria-label="Excused days" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        Excused days
+      </Typography>
+      {all
+        .filter((absence) => absence.personId === personId)
+        .map((absence) => (
+          <Box key={absence.id} sx={{ display: "flex", alignItems: "center", minHeight: 44 }}>
+            <Typography sx={{ flex: 1 }}>
+              {absence.from === absence.until ? absence.from : `${absence.from} to ${absence.until}`}
+            </Typography>
+            <Button
+              type="button"
+              startIcon={<Trash2 size={18} />}
+              aria-label={`Take back ${absence.from} to ${absence.until}`}
+              onClick={() => void remove({ crewId, id: absence.id })}
+            >
+              Take back
+            </Button>
+          </Box>
+        ))}
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "flex-start" }}>
+        <TextField
+          label="From"
+          type="date"
+          value={from}
+          onChange={(event) => setFrom(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField
+          label="Until"
+          type="date"
+          value={until}
+          onChange={(event) => setUntil(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true } }}
+          error={!!problem}
+          helperText={problem?.fields[0]?.message ?? problem?.message}
+        />
+        <Button
+          type="button"
+          variant="outlined"
+          disabled={isLoading || !from || !until}
+          onClick={() => void add({ crewId, id: uuid(), personId, from, until })}
+        >
+          Excuse
+        </Button>
+      </Box>
+    </Box>
+  );
+}

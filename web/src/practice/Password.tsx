@@ -1,0 +1,57 @@
+/** Changing one's own password. */
+import { Alert, Box, Button, TextField, Typography } from "@mui/material";
+import { type FormEvent, useState } from "react";
+import { problemOf, serverApi } from "../app/api";
+
+export function Password() {
+  const [change, { isLoading, error, isSuccess, reset }] = serverApi.useChangePasswordMutation();
+  const [current, setCurrent] = useState("");
+  const [next, setNext] = useState("");
+  const problem = error ? problemOf(error) : undefined;
+  const message = (path: string) => problem?.fields.find((field) => field.path === path)?.message;
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const done = await change({ current, next });
+    if ("error" in done) return;
+    setCurrent("");
+    setNext("");
+  };
+  return (
+    <Box component="form" onSubmit={submit} noValidate sx={{ display: "grid", gap: 1.5 }}>
+      <Typography variant="h2">Your password</Typography>
+      {isSuccess && (
+        <Alert severity="success" variant="outlined" onClose={reset}>
+          Your password is changed.
+        </Alert>
+      )}
+      {problem && problem.fields.length === 0 && (
+        <Alert severity="error" variant="outlined">
+          {problem.message}
+        </Alert>
+      )}
+      <TextField
+        label="Password now"
+        type="password"
+        autoComplete="current-password"
+        value={current}
+        onChange={(event) => setCurrent(event.target.value)}
+        error={!!message("current")}
+        helperText={message("current")}
+      />
+      <TextField
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        value={next}
+        onChange={(event) => setNext(event.target.value)}
+        error={!!message("next")}
+        helperText={message("next") ?? "At least 10 characters"}
+      />
+      <Box>
+        <Button type="submit" variant="outlined" disabled={isLoading}>
+          Change it
+        </Button>
+      </Box>
+    </Box>
+  );
+}
