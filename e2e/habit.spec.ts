@@ -220,7 +220,7 @@ test("a crew lead leads, and sees nothing else", async ({ page }) => {
   await signIn(page, { email: "ivo@fernhollow.example", password: "fernhollow-hands" });
   await expect(page.getByRole("navigation", { name: "Places" }).getByRole("link")).toHaveCount(2);
   await expect(page.getByText("Held out")).toHaveCount(0);
-  await page.getByRole("link", { name: "Lead it" }).click();
+  await page.getByRole("link", { name: /^Lead Webbing break/ }).click();
   await page.getByRole("button", { name: "Start", exact: true }).click();
   await page.keyboard.press("s");
   await page.getByRole("button", { name: "Keep this run" }).click();

@@ -86,7 +86,18 @@ export const theme = createTheme({
     MuiButton: {
       defaultProps: { disableElevation: true, variant: "text" },
       styleOverrides: {
-        root: { minHeight: 44, paddingInline: 18, borderRadius: 8 },
+        root: {
+          minHeight: 44,
+          paddingInline: 18,
+          borderRadius: 8,
+          variants: [
+            // The warm mark itself is too light under text.
+            {
+              props: { variant: "contained", color: "warm" },
+              style: { backgroundColor: "var(--mui-palette-warm-dark)", "&:hover": { backgroundColor: "var(--mui-palette-warm-dark)" } },
+            },
+          ],
+        },
         text: { paddingInline: 12 },
         outlined: { borderWidth: 2, borderColor: "var(--mui-palette-line)", backgroundColor: "var(--mui-palette-background-paper)" },
       },

@@ -7,7 +7,8 @@ import type { SolverWorker } from "../parts/solver.worker";
 
 /** Changes come in bursts: a stepper held down, a slider pulled. */
 const AFTER_MS = 350;
-const FIRST = { timeLimitSec: 1, gap: 0.1 } as const;
+/** The first answer is there within the blink of a change, or the best one follows without it. */
+const FIRST = { timeLimitSec: 0.25, gap: 0.2 } as const;
 const BEST = { timeLimitSec: 8, gap: 0.01 } as const;
 
 export interface ProposalState {
