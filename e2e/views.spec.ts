@@ -124,8 +124,8 @@ for (const floor of ["light", "dark"] as const) {
       await then?.();
       // Dialogs and menus fade in; what fades has no contrast yet.
       if (then) await page.waitForTimeout(350);
-      titles.add(await page.title());
       await check(address);
+      titles.add(await page.title());
     }
     expect(titles.size).toBeGreaterThanOrEqual(floor === "light" ? 27 : 9);
     expect(errors).toEqual([]);
