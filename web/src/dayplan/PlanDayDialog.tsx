@@ -56,7 +56,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   const [pinned, setPinned] = useState<ReadonlyMap<string, number>>(new Map());
 
   // The moment matters to the minute only.
-  const minuteNow = Math.floor(now / 60_000);
+  const notBeforeMs = begun && fromNow ? Math.floor(now / 60_000) * 60_000 : 0;
   const { problem, withReach, groups, needed } = useMemo(() => {
     const chosen = sessions.filter(({ session }) => !left.has(session.id));
     const wanted = chosen.map(({ session, lengthSec }): WantedSession => ({
@@ -75,14 +75,14 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
         wanted,
         { mostOffJob, leaders },
         {
-          notBeforeMs: begun && fromNow ? minuteNow * 60_000 : 0,
+          notBeforeMs,
           hardFrom: hardMoments(ribbonOf(shift, parts), RAISED_STRAIN),
           pinned,
           reach: { preShift: REACH_MIN.preShift + addMin, break: REACH_MIN.break + addMin, postShift: REACH_MIN.postShift + addMin },
         },
       );
     return { problem: make(0), withReach: make, groups: made, needed: least.length };
-  }, [sessions, left, breaks, people, mostOffJob, leaders, count, shift, begun, fromNow, parts, pinned, crew.kit, minuteNow]);
+  }, [sessions, left, breaks, people, mostOffJob, leaders, count, shift, parts, pinned, crew.kit, notBeforeMs]);
   const { plan, stage, saved, relaxations } = useDayPlanner(problem, withReach);
   const missing = problem.wishes.filter(({ id }) => !plan.has(id));
   const nameOf = (sessionId: string) => sessions.find(({ session }) => session.id === sessionId)!.session.name;

@@ -16,10 +16,10 @@ export interface Planned {
   relaxations: Relaxation[];
 }
 
+/** @param problem, withReach have to stay the same ones as long as nothing changed */
 export function useDayPlanner(problem: DayProblem, withReach: (addMin: number) => DayProblem): Planned {
-  const key = useMemo(() => JSON.stringify(problem), [problem]);
   const first = useMemo(() => firstFit(problem), [problem]);
-  const [better, setBetter] = useState<{ key: string; plan: DayPlan; relaxations: Relaxation[] } | null>(null);
+  const [better, setBetter] = useState<{ problem: DayProblem; plan: DayPlan; relaxations: Relaxation[] } | null>(null);
   useEffect(() => {
     let worker: Worker | undefined;
     const timer = setTimeout(async () => {
@@ -27,18 +27,16 @@ export function useDayPlanner(problem: DayProblem, withReach: (addMin: number) =
       const remote = wrap<SolverWorker>(worker);
       const solve = (lp: string, effort: { timeLimitSec: number; gap: number }) => remote.solve(lp, effort);
       const plan = await bestPlan(problem, solve, BEST);
-      setBetter({ key, plan, relaxations: [] });
-      if (plan.size < problem.wishes.length) setBetter({ key, plan, relaxations: await relaxationsOf(problem, withReach, solve) });
+      setBetter({ problem, plan, relaxations: [] });
+      if (plan.size < problem.wishes.length) setBetter({ problem, plan, relaxations: await relaxationsOf(problem, withReach, solve) });
       worker.terminate();
     }, AFTER_MS);
     return () => {
       clearTimeout(timer);
       worker?.terminate();
     };
-    // The key stands for the problem and for what it was made of.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
-  if (better?.key !== key) return { plan: first, stage: "first", saved: 0, relaxations: [] };
+  }, [problem, withReach]);
+  if (better?.problem !== problem) return { plan: first, stage: "first", saved: 0, relaxations: [] };
   const before = planCost(problem, first);
   return { ...better, stage: "best", saved: before === 0 ? 0 : 1 - planCost(problem, better.plan) / before };
 }
