@@ -3,9 +3,9 @@
  * checked in, decided and reported. Twice in a row, with the same result.
  */
 import { readFileSync } from "node:fs";
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Browser, type Page } from "@playwright/test";
 import { signIn, toStep } from "./browser";
+import { seriousOn, WCAG } from "./serious";
 
 interface Phone {
   page: Page;
@@ -39,12 +39,7 @@ async function followAlone(page: Page, name: string, effort: number): Promise<vo
 }
 
 async function noSerious(page: Page, where: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
-    .exclude(".figure svg")
-    .analyze();
-  const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-  expect(serious.map(({ id, nodes }) => `${where}: ${id} ${nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`)).toEqual([]);
+  expect((await seriousOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
 }
 
 for (const round of [1, 2])

@@ -1,7 +1,8 @@
-/** Every main view: a title of its own, no error on the console, nothing serious for axe, in bright and dim light. */
-import AxeBuilder from "@axe-core/playwright";
+/** Every main view, and the phone: a title of its own, no error on the console, nothing serious for axe, in bright and dim light. */
 import { expect, test, type Page } from "@playwright/test";
+import type { RunOnly } from "axe-core";
 import { signIn } from "./browser";
+import { seriousOn, WCAG } from "./serious";
 
 const crewId = async (page: Page, name: string) =>
   ((await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[]).find((crew) => crew.name.startsWith(name))!.id;
@@ -84,50 +85,95 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
   ];
 }
 
-for (const floor of ["light", "dark"] as const) {
-  test(`axe finds nothing serious on any main view, ${floor} floor`, async ({ page }) => {
-    // A busy machine takes several times as long; what matters is that it ends.
-    test.setTimeout(420_000);
-    const errors: string[] = [];
-    page.on("pageerror", (error) => errors.push(error.message));
-    page.on("console", (message) => message.type() === "error" && !message.text().includes("404") && errors.push(message.text()));
-    // A hand that moves is a picture that is never done; it is looked at standing still.
-    await page.emulateMedia({ reducedMotion: "reduce" });
-    await page.addInitScript((mode) => localStorage.setItem("mui-mode", mode), floor);
-    await page.goto("/sign-in");
-    const check = async (address: string) => {
-      // Not by role: behind an open dialog the page's title is there, but hidden from it.
-      await page.locator("h1, h2").first().waitFor({ state: "attached", timeout: 60_000 });
-      await expect(page.getByRole("status", { name: "Loading" })).toHaveCount(0);
-      const all = new AxeBuilder({ page });
-      // The dim floor changes colours and nothing else: their contrast is what is looked at there.
-      const { violations } = await (
-        floor === "dark" ? all.withRules(["color-contrast"]) : all.withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"])
-      )
-        .exclude(".js-plotly-plot")
-        // A drawing is one picture with one text; its hundreds of strokes are nothing to look into.
-        .exclude(".figure svg")
-        .analyze();
-      const serious = violations.filter(({ impact }) => impact === "serious" || impact === "critical");
-      expect
-        .soft(serious.map(({ id, nodes }) => `${address}: ${id} ${nodes.map((node) => node.html.slice(0, 160)).join(" | ")}`))
-        .toEqual([]);
-    };
-    await check("/sign-in");
-    await signIn(page);
-    const titles = new Set<string>();
-    for (const [i, [address, then]] of (await views(page)).entries()) {
-      // All pages share their colours: every third view is enough there; those of a run build on one another.
-      if (floor === "dark" && i % 3 !== 0 && !address.includes("/run/")) continue;
-      await page.goto(address);
-      await page.waitForLoadState("networkidle");
-      await then?.();
-      // Dialogs and menus fade in; what fades has no contrast yet.
-      if (then) await page.waitForTimeout(350);
-      await check(address);
-      titles.add(await page.title());
-    }
-    expect(titles.size).toBeGreaterThanOrEqual(floor === "light" ? 27 : 9);
-    expect(errors).toEqual([]);
-  });
+const errors: string[] = [];
+
+test.beforeEach(async ({ page }) => {
+  errors.length = 0;
+  page.on("pageerror", (error) => errors.push(error.message));
+  page.on("console", (message) => message.type() === "error" && !message.text().includes("404") && errors.push(message.text()));
+  // A hand that moves is a picture that is never done; it is looked at standing still.
+  await page.emulateMedia({ reducedMotion: "reduce" });
+  // What fades has no contrast yet.
+  await page.addInitScript(() =>
+    addEventListener("DOMContentLoaded", () => {
+      const still = document.createElement("style");
+      still.textContent = "*, *::before, *::after { transition: none !important; animation: none !important }";
+      document.head.append(still);
+    }),
+  );
+});
+
+/** What axe finds serious on the page as it is: everything, or the contrast of the dim floor only, which changes colours and nothing else. */
+async function look(page: Page, address: string, dim: boolean): Promise<void> {
+  // Not by role: behind an open dialog the page's title is there, but hidden from it.
+  await page.locator("h1, h2").first().waitFor({ state: "attached", timeout: 60_000 });
+  await expect(page.getByRole("status", { name: "Loading" })).toHaveCount(0);
+  const check = async (floor: string, runOnly: RunOnly) =>
+    expect.soft((await seriousOn(page, runOnly)).map((problem) => `${address}, ${floor}: ${problem}`)).toEqual([]);
+  await check("bright", WCAG);
+  if (!dim) return;
+  const floor = (name: string) => page.evaluate((value) => document.documentElement.setAttribute("data-floor", value), name);
+  await floor("dark");
+  await check("dim", { type: "rule", values: ["color-contrast"] });
+  await floor("light");
 }
+
+/** Moves within the application as a link does. */
+async function go(page: Page, address: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, "", to);
+    dispatchEvent(new PopStateEvent("popstate", { state: null }));
+  }, address);
+  // The old page stands until the new one is loaded; a frame or two, then its data.
+  await page.waitForTimeout(150);
+  await page.waitForLoadState("networkidle");
+}
+
+test("axe finds nothing serious on any main view, on the bright floor and the dim one", async ({ page }) => {
+  // A busy machine takes several times as long; what matters is that it ends.
+  test.setTimeout(420_000);
+  await page.goto("/sign-in");
+  await look(page, "/sign-in", true);
+  await signIn(page);
+  const titles = new Set<string>();
+  for (const [i, [address, then]] of (await views(page)).entries()) {
+    // A run begins on a page of its own; the others are gone to.
+    if (address.includes("/run/") || page.url().endsWith(address)) await page.goto(address);
+    else await go(page, address);
+    await then?.();
+    if (then) await page.waitForTimeout(350);
+    // All pages share their colours: every third view is enough on the dim floor; those of a run are made for it.
+    await look(page, address, i % 3 === 0 || address.includes("/run/"));
+    titles.add(await page.title());
+    if (then) await page.keyboard.press("Escape");
+  }
+  expect(titles.size).toBeGreaterThanOrEqual(27);
+  expect(errors).toEqual([]);
+});
+
+test("axe finds nothing serious on a crew member's phone", async ({ page }) => {
+  // Tall enough that nothing lies under the bar at the foot.
+  await page.setViewportSize({ width: 390, height: 1800 });
+  await page.goto("/me/sign-in");
+  await look(page, "/me/sign-in", true);
+  await page.getByLabel("Crew code").fill("RDGE24");
+  await page.getByLabel("PIN").fill("001-24680");
+  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("heading", { name: /^Hello/ }).waitFor();
+  await look(page, "/me", true);
+  for (const address of ["/me/check-in", "/me/tell", "/me/progress"]) {
+    await go(page, address);
+    await look(page, address, true);
+  }
+  await go(page, "/me");
+  await page
+    .getByRole("link", { name: /^Start: / })
+    .first()
+    .click();
+  await page.getByRole("button", { name: "Start" }).waitFor();
+  await look(page, "before following", true);
+  await page.getByRole("button", { name: "Start" }).click();
+  await page.getByRole("button", { name: "Skip" }).waitFor();
+  await look(page, "following", true);
+  expect(errors).toEqual([]);
+});

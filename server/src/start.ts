@@ -128,6 +128,7 @@ function startStandIn(name: "meter" | "gateway", port: number, ...more: string[]
   return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port), ...more], {
     cwd: root,
     stdio: ["ignore", "inherit", "inherit", "ipc"],
+    env: { ...process.env, STARTER_PID: String(process.pid) },
   });
 }
 

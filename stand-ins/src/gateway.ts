@@ -6,6 +6,7 @@
 import { appendFileSync, existsSync, readFileSync } from "node:fs";
 import { createServer, type IncomingMessage, type ServerResponse } from "node:http";
 import { parseArgs } from "node:util";
+import { endWithStarter } from "./starter";
 
 const { values } = parseArgs({
   options: {
@@ -73,8 +74,4 @@ server.on("error", (error: NodeJS.ErrnoException) => {
   process.exit(1);
 });
 server.listen(Number(values.port), "127.0.0.1");
-process.on("disconnect", () => process.exit(0));
-// A starter that was killed says nothing: it is noticed by who the parent is.
-const parent = process.ppid;
-setInterval(() => process.ppid !== parent && process.exit(0), 1000).unref();
-process.on("SIGTERM", () => process.exit(0));
+endWithStarter();

@@ -1,5 +1,6 @@
 /** Serves the simulated meters on loopback (docs/formats/meter.md). Options: --port N, --seed N. Ends with whoever started it. */
 import { parseArgs } from "node:util";
+import { endWithStarter } from "./starter";
 import { readMessage, ToMeter, type FromMeter } from "@kind-grip/core/meter";
 import { WebSocketServer, type WebSocket } from "ws";
 import { READINGS_PER_SEC, SimulatedMeter } from "./simulated-meter";
@@ -62,8 +63,4 @@ server.on("error", (error: NodeJS.ErrnoException) => {
   process.stderr.write(`The simulated meter could not start: ${error.code ?? error.message}\n`);
   process.exit(1);
 });
-process.on("disconnect", () => process.exit(0));
-// A starter that was killed says nothing: it is noticed by who the parent is.
-const parent = process.ppid;
-setInterval(() => process.ppid !== parent && process.exit(0), 1000).unref();
-process.on("SIGTERM", () => process.exit(0));
+endWithStarter();

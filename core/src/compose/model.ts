@@ -3,7 +3,7 @@
  * solver itself is handed in by whoever has one: a web worker in the interface, Node in the tests.
  */
 import type { Opposite } from "../need";
-import type { Region, WorkPosture } from "../library";
+import type { Phase, Region, WorkPosture } from "../library";
 import { SPACING } from "../dayplan";
 import type { SlotKind } from "../session";
 import { KINDS, SLOTS, type Candidate, type Kind } from "./candidates";
@@ -52,6 +52,7 @@ export function modelOf(candidates: readonly Candidate[], wanted: Wanted, limits
     ...daily(candidates, limits),
     ...coverage(candidates, targets),
     ...reversed(candidates, wanted),
+    ...betterFirst(candidates, targets, wanted, locked),
     ...[...locked].map((i): Row => ({ name: `lock${i}`, terms: [[1, x(i)]], sense: "=", bound: 1 })),
   ];
   const objective: Term[] = [
@@ -66,7 +67,7 @@ export function modelOf(candidates: readonly Candidate[], wanted: Wanted, limits
   const binaries = [
     ...candidates.map((_, i) => x(i)),
     ...movementsOf(candidates).map(y),
-    ...SLOTS.flatMap((slot) => [`s_${slot}`, `g_${slot}`, `t_${slot}`]),
+    ...SLOTS.flatMap((slot) => [...(slot === "break" ? [] : [`s_${slot}`]), `g_${slot}`, `t_${slot}`]),
   ];
   const bounds = [
     ...targets.map(({ region, kind, target }) => ` 0 <= c_${kind}_${region} <= ${number(target)}`),
@@ -98,39 +99,27 @@ function withinSlots(candidates: readonly Candidate[], { slotSec }: ComposeLimit
   );
 }
 
-/** A movement stands at most once in a session, in one dose; a session with anything in it is a session. */
+/** A movement stands at most once in a session, in one dose, and then it is one of the movements to remember. */
 function oneDoseEach(candidates: readonly Candidate[]): Row[] {
-  return SLOTS.flatMap((slot) =>
-    movementsOf(candidates).flatMap((id) =>
-      row(
-        `once_${slot}_${name(id)}`,
-        [
-          ...inSlot(candidates, slot)
-            .filter(([c]) => c.movement.id === id)
-            .map(([, i]): Term => [1, x(i)]),
-        ],
-        "<=",
-        1,
-      ),
-    ),
-  );
+  return standings(candidates).map(({ slot, id, terms }) => ({
+    name: `once_${slot}_${name(id)}`,
+    terms: [...terms, [-1, y(id)]],
+    sense: "<=",
+    bound: 0,
+  }));
 }
 
 /** Few enough items in a session, few enough different movements in all. */
 function fewEnough(candidates: readonly Candidate[], { mostItems, mostMovements }: ComposeLimits): Row[] {
   return [
     ...SLOTS.flatMap((slot) =>
-      row(`items_${slot}`, [...inSlot(candidates, slot).map(([, i]): Term => [1, x(i)]), [-mostItems, `s_${slot}`]], "<=", 0),
+      row(
+        `items_${slot}`,
+        inSlot(candidates, slot).map(([, i]): Term => [1, x(i)]),
+        "<=",
+        mostItems,
+      ),
     ),
-    ...candidates.map(({ movement }, i): Row => ({
-      name: `knows_${i}`,
-      terms: [
-        [1, x(i)],
-        [-1, y(movement.id)],
-      ],
-      sense: "<=",
-      bound: 0,
-    })),
     ...row(
       "movements",
       movementsOf(candidates).map((id): Term => [1, y(id)]),
@@ -140,10 +129,11 @@ function fewEnough(candidates: readonly Candidate[], { mostItems, mostMovements 
   ];
 }
 
-/** Before the shift and after it, something gets ready first. */
+/** Before the shift and after it, something gets ready first; a session with anything in it is a session. */
 function readyFirst(candidates: readonly Candidate[]): Row[] {
-  return (["preShift", "postShift"] as const).flatMap((slot) =>
-    row(
+  return (["preShift", "postShift"] as const).flatMap((slot) => [
+    ...marks("s", slot, standings(candidates)),
+    ...row(
       `ready_${slot}`,
       [
         ...inSlot(candidates, slot)
@@ -154,29 +144,99 @@ function readyFirst(candidates: readonly Candidate[]): Row[] {
       ">=",
       0,
     ),
-  );
+  ]);
 }
 
 /** At most so many sessions a day with glides, with mobility or stretching; one glide a session. */
 function daily(candidates: readonly Candidate[], { breaksADay }: ComposeLimits): Row[] {
   const times = (slot: SlotKind) => (slot === "break" ? breaksADay : 1);
-  const kinds = [
-    { mark: "g", phases: ["glide"], most: SPACING.glidesPerDay },
-    { mark: "t", phases: ["mobility", "stretch"], most: SPACING.mobilityPerDay },
-  ] as const;
-  return kinds.flatMap(({ mark, phases, most }) => [
-    ...SLOTS.flatMap((slot) => {
-      const own = inSlot(candidates, slot).filter(([c]) => (phases as readonly string[]).includes(c.movement.phase));
-      const few = mark === "g" ? 1 : 20;
-      return row(`${mark}any_${slot}`, [...own.map(([, i]): Term => [1, x(i)]), [-few, `${mark}_${slot}`]], "<=", 0);
-    }),
-    ...row(
+  const gliding = candidates.filter(({ movement }) => movement.phase === "glide");
+  const moving = standings(candidates).filter(({ phase }) => phase === "mobility" || phase === "stretch");
+  const most = (mark: string, sessions: number) =>
+    row(
       `${mark}daily`,
       SLOTS.map((slot): Term => [times(slot), `${mark}_${slot}`]),
       "<=",
-      most,
+      sessions,
+    );
+  return [
+    ...SLOTS.flatMap((slot) =>
+      row(
+        `gany_${slot}`,
+        [...inSlot(candidates, slot).flatMap(([c, i]): Term[] => (gliding.includes(c) ? [[1, x(i)]] : [])), [-1, `g_${slot}`]],
+        "<=",
+        0,
+      ),
     ),
-  ]);
+    ...most("g", SPACING.glidesPerDay),
+    ...SLOTS.flatMap((slot) => marks("t", slot, moving)),
+    ...most("t", SPACING.mobilityPerDay),
+  ];
+}
+
+/** Whatever stands in a session marks it. A row each, not one for all: it says the same and is proven far sooner. */
+function marks(mark: string, slot: SlotKind, standing: readonly Standing[]): Row[] {
+  return standing
+    .filter((each) => each.slot === slot)
+    .map(({ id, terms }) => ({
+      name: `${mark}any_${slot}_${name(id)}`,
+      terms: [...terms, [-1, `${mark}_${slot}`]],
+      sense: "<=",
+      bound: 0,
+    }));
+}
+
+/**
+ * Of two movements of which one does all the other does in no more time, the better one stands in a session before the other may. No
+ * proposal is lost that is better than those kept; without it a solver has to try every way round. A movement
+ * that is locked somewhere is left as it is.
+ */
+function betterFirst(
+  candidates: readonly Candidate[],
+  targets: readonly Target[],
+  { opposites }: Wanted,
+  locked: ReadonlySet<number>,
+): Row[] {
+  const asked = new Set(targets.map(({ kind, region }) => `${kind} ${region}`));
+  const postures = opposites.map(({ posture }) => posture);
+  const all = standings(candidates).map((standing) => ({
+    ...standing,
+    doses: inSlot(candidates, standing.slot).filter(([{ movement }]) => movement.id === standing.id),
+  }));
+  const does = (one: Candidate, other: Candidate) =>
+    one.sec <= other.sec &&
+    one.gives === other.gives &&
+    [...other.points].every(([region, points]) => !asked.has(`${other.gives} ${region}`) || (one.points.get(region) ?? 0) >= points) &&
+    postures.every(
+      (posture) => !other.movement.reverses.includes(posture as WorkPosture) || one.movement.reverses.includes(posture as WorkPosture),
+    );
+  const covers = (one: string, other: string) =>
+    all
+      .filter(({ id }) => id === other)
+      .every(({ slot, doses }) => {
+        const own = all.find((each) => each.slot === slot && each.id === one)?.doses ?? [];
+        return doses.every(([dose]) => own.some(([mine]) => does(mine, dose)));
+      });
+  const order = movementsOf(candidates);
+  const stays = new Set([...locked].map((i) => candidates[i]!.movement.id));
+  const phases = new Map(candidates.map(({ movement }) => [movement.id, movement.phase]));
+  return order.flatMap((better, i) =>
+    order.flatMap((other, j) =>
+      i !== j && !stays.has(other) && phases.get(better) === phases.get(other) && covers(better, other) && (i < j || !covers(other, better))
+        ? all
+            .filter((each) => each.id === other)
+            .map(({ slot, terms }): Row => {
+              const own = all.find((each) => each.slot === slot && each.id === better)!;
+              return {
+                name: `first_${slot}_${name(better)}_${name(other)}`,
+                terms: [...terms, ...own.terms.map(([, variable]): Term => [-1, variable])],
+                sense: "<=",
+                bound: 0,
+              };
+            })
+        : [],
+    ),
+  );
 }
 
 export interface Target {
@@ -216,6 +276,26 @@ function reversed(candidates: readonly Candidate[], { opposites }: Wanted): Row[
       0,
     ),
   );
+}
+
+interface Standing {
+  slot: SlotKind;
+  id: string;
+  phase: Phase;
+  /** 1 for the doses it could have there. */
+  terms: Term[];
+}
+
+/** Every movement in every session it could stand in. */
+function standings(candidates: readonly Candidate[]): Standing[] {
+  const found = new Map<string, Standing>();
+  candidates.forEach(({ slot, movement: { id, phase } }, i) => {
+    const key = `${slot} ${id}`;
+    const standing = found.get(key) ?? { slot, id, phase, terms: [] };
+    standing.terms.push([1, x(i)]);
+    found.set(key, standing);
+  });
+  return [...found.values()];
 }
 
 function inSlot(candidates: readonly Candidate[], slot: SlotKind): [Candidate, number][] {

@@ -96,7 +96,8 @@ function misplaced(inOrder: readonly Placed[], shifts: readonly Shift[], dayOf: 
     const within = shifts.find((shift) => placed.startMs >= shift.startMs && placed.endMs <= shift.endMs);
     switch (placed.session.slot) {
       case "break": {
-        if (!within) return clash("outsideShift", 0, 0);
+        if (!within || within.away.some((gap) => placed.startMs < gap.endMs && placed.endMs > gap.startMs))
+          return clash("outsideShift", 0, 0);
         const pause = within.breaks.find((each) => placed.startMs >= each.startMs && placed.startMs < each.endMs);
         return pause && placed.endMs > pause.endMs
           ? clash("longerThanBreak", minutesUp(placed.endMs - placed.startMs), minutesUp(pause.endMs - pause.startMs))
@@ -170,6 +171,7 @@ function longWork(inOrder: readonly Placed[], shifts: readonly Shift[]): Clash[]
   return shifts.flatMap((shift) => {
     const relief: Span[] = [
       ...shift.breaks,
+      ...shift.away,
       ...inOrder.filter((placed) => placed.endMs > shift.startMs && placed.startMs < shift.endMs),
     ].sort((a, b) => a.startMs - b.startMs);
     const clashes: Clash[] = [];

@@ -98,7 +98,9 @@ function idealOf(slot: SlotKind, lengthMs: number, shift: Shift, n: number, time
   if (slot === "postShift") return shift.endMs - lengthMs;
   const even = shift.startMs + ((n + 1) / (times + 1)) * (shift.endMs - shift.startMs);
   const near = [...shift.breaks].sort((a, b) => Math.abs(a.startMs - even) - Math.abs(b.startMs - even))[0];
-  return near && Math.abs(near.startMs - even) <= 60 * minute ? near.startMs : even;
+  if (near && Math.abs(near.startMs - even) <= 60 * minute) return near.startMs;
+  const gap = shift.away.find(({ startMs, endMs }) => even + lengthMs > startMs && even < endMs);
+  return !gap ? even : even - gap.startMs < gap.endMs - even ? gap.startMs - lengthMs : gap.endMs;
 }
 
 function startsAround(idealMs: number, reachMin: number, shift: Shift, lengthMs: number): number[] {
@@ -106,7 +108,8 @@ function startsAround(idealMs: number, reachMin: number, shift: Shift, lengthMs:
   const from = Math.ceil(Math.max(shift.startMs, idealMs - reachMin * minute) / grid) * grid;
   const until = Math.min(shift.endMs - lengthMs, idealMs + reachMin * minute);
   const starts: number[] = [];
-  for (let at = from; at <= until; at += grid) starts.push(at);
+  for (let at = from; at <= until; at += grid)
+    if (!shift.away.some((gap) => at < gap.endMs && at + lengthMs > gap.startMs)) starts.push(at);
   return starts;
 }
 

@@ -5,6 +5,7 @@ import type { SlotKind } from "../session";
 import {
   clashesOf,
   clashText,
+  dayProblem,
   mondayOf,
   onGrid,
   patternPreset,
@@ -13,6 +14,7 @@ import {
   SPACING,
   suggestStart,
   wallTime,
+  workingSpans,
   type Placed,
   type Shift,
 } from ".";
@@ -54,6 +56,63 @@ describe("shifts", () => {
   it("of two weeks days and one week nights come round after three weeks", () => {
     const names = shiftsFrom(patternPreset("daysThenNights", "2026-03-02"), "UTC", "2026-03-02", 28).map((shift) => shift.kind.id);
     expect(names).toEqual([...Array(10).fill("day"), ...Array(5).fill("night"), ...Array(5).fill("day")]);
+  });
+
+  it("go another way on days that differ, and by the cycle again after them", () => {
+    const pattern: ShiftPattern = {
+      ...patternPreset("daysThenNights", "2026-03-02"),
+      otherDays: [
+        { date: "2026-03-04", shift: null },
+        { date: "2026-03-07", shift: "night" },
+      ],
+    };
+    expect(v.parse(ShiftPattern, pattern)).toEqual(pattern);
+    expect(shiftsFrom(pattern, "UTC", "2026-03-02", 8).map(({ date, kind }) => `${date.slice(8)} ${kind.id}`)).toEqual([
+      "02 day",
+      "03 day",
+      "05 day",
+      "06 day",
+      "07 night",
+      "09 day",
+    ]);
+  });
+
+  it.each([
+    ["an unknown shift", [{ date: "2026-03-04", shift: "late" }]],
+    [
+      "the same day twice",
+      [
+        { date: "2026-03-04", shift: null },
+        { date: "2026-03-04", shift: "day" },
+      ],
+    ],
+    ["no real day", [{ date: "2026-02-30", shift: null }]],
+  ])("refuse days that differ with %s", (_, otherDays) => {
+    expect(v.is(ShiftPattern, { ...patternPreset("weekdays", "2026-03-02"), otherDays })).toBe(false);
+  });
+
+  it("that are split leave nobody there in between: no break, no work, and nothing to place", () => {
+    const [split] = shiftsFrom(patternPreset("splitShift", "2026-03-02"), "UTC", "2026-03-02", 1);
+    const at = (time: string) => Date.parse(`2026-03-02T${time}:00Z`);
+    expect(split!.away).toEqual([{ startMs: at("10:00"), endMs: at("14:00") }]);
+    expect(split!.breaks.map(({ startMs }) => startMs)).toEqual([at("08:00"), at("16:00")]);
+    expect(workingSpans(split!)).toEqual([
+      { startMs: at("06:00"), endMs: at("08:00") },
+      { startMs: at("08:15"), endMs: at("10:00") },
+      { startMs: at("14:00"), endMs: at("16:00") },
+      { startMs: at("16:15"), endMs: at("18:00") },
+    ]);
+    const session = sampleSession([], { slot: "break" });
+    const placed = (time: string): Placed => ({ id: time, session, startMs: at(time), endMs: at(time) + 3 * minute });
+    const outside = (time: string) => clashesOf([placed(time)], [split!], "UTC").some(({ kind }) => kind === "outsideShift");
+    expect(["09:57", "09:58", "12:00", "13:59", "14:00"].map(outside)).toEqual([false, true, true, true, false]);
+    const { wishes } = dayProblem(split!, [{ name: "All", people: ["a"] }], [{ session, lengthMs: 3 * minute, times: 1 }], {
+      mostOffJob: 10,
+      leaders: 1,
+    });
+    expect(wishes[0]!.starts.length).toBeGreaterThan(0);
+    for (const start of wishes[0]!.starts) expect(start + 3 * minute <= at("10:00") || start >= at("14:00")).toBe(true);
+    expect(suggestStart("break", 180, { ...split!, breaks: [] }, [])).toBe(at("08:00"));
   });
 
   it("refuse a break outside, overlapping breaks, and a cycle that names no shift", () => {

@@ -39,10 +39,11 @@ export function hardMoments(pieces: readonly RibbonPiece[], above: number): numb
   return pieces.flatMap(({ startMs, strain }, i) => (strain > above && !(i > 0 && pieces[i - 1]!.strain > above) ? [startMs] : []));
 }
 
-function workingSpans({ startMs, endMs, breaks }: Shift): Span[] {
+/** The times of a shift at which people work, in order. */
+export function workingSpans({ startMs, endMs, breaks, away }: Shift): Span[] {
   const spans: Span[] = [];
   let from = startMs;
-  for (const pause of breaks) {
+  for (const pause of [...breaks, ...away].sort((a, b) => a.startMs - b.startMs)) {
     if (pause.startMs > from) spans.push({ startMs: from, endMs: pause.startMs });
     from = Math.max(from, pause.endMs);
   }

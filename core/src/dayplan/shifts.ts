@@ -1,6 +1,6 @@
 /** Real shifts: a pattern laid on the calendar of a place, in moments of the world clock. */
 import { DateTime } from "luxon";
-import type { ShiftKind, ShiftPattern } from "./shift-pattern";
+import { LONGEST_BREAK_MIN, type ShiftKind, type ShiftPattern } from "./shift-pattern";
 
 export interface Span {
   startMs: number;
@@ -12,6 +12,8 @@ export interface Shift extends Span {
   date: string;
   kind: ShiftKind;
   breaks: Span[];
+  /** Time between the parts of a split shift: nobody is there. */
+  away: Span[];
   /** Minutes the clock change adds to (+) or takes from (−) the shift; 0 on ordinary days. */
   clockChangeMin: number;
 }
@@ -52,6 +54,8 @@ export function isTimeZone(name: string): boolean {
 }
 
 function shiftKindOn(pattern: ShiftPattern, date: string): ShiftKind | undefined {
+  const other = pattern.otherDays?.find((each) => each.date === date);
+  if (other) return pattern.shifts.find((shift) => shift.id === other.shift);
   const day = Math.round((Date.parse(`${date}T00:00:00Z`) - Date.parse(`${pattern.anchorDate}T00:00:00Z`)) / 86_400_000);
   const length = pattern.cycle.length;
   const id = pattern.cycle[((day % length) + length) % length];
@@ -62,12 +66,15 @@ function shiftOn(kind: ShiftKind, timeZone: string, date: string): Shift {
   const at = (afterMin: number) => wallClock(date, kind.start, afterMin, timeZone);
   const startMs = at(0);
   const endMs = at(kind.lengthMin);
+  const spans = (of: ShiftKind["breaks"]) =>
+    of.map((pause) => ({ startMs: at(pause.afterMin), endMs: at(pause.afterMin + pause.lengthMin) }));
   return {
     date,
     kind,
     startMs,
     endMs,
-    breaks: kind.breaks.map((pause) => ({ startMs: at(pause.afterMin), endMs: at(pause.afterMin + pause.lengthMin) })),
+    breaks: spans(kind.breaks.filter(({ lengthMin }) => lengthMin <= LONGEST_BREAK_MIN)),
+    away: spans(kind.breaks.filter(({ lengthMin }) => lengthMin > LONGEST_BREAK_MIN)),
     clockChangeMin: Math.round((endMs - startMs) / 60_000) - kind.lengthMin,
   };
 }

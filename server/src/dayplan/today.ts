@@ -164,7 +164,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAns
             shift.endMs > now.getTime() - 12 * 3600_000 &&
             (shift.date === dateAt(now.getTime(), crew.timeZone) || shift.endMs > now.getTime()),
         )
-        .map(({ date, kind, startMs, endMs, breaks }) => ({ date, name: kind.name, startMs, endMs, breaks })),
+        .map(({ date, kind, startMs, endMs, breaks, away }) => ({ date, name: kind.name, startMs, endMs, breaks: [...breaks, ...away] })),
     })),
     entries,
     ...(caller.role === "lead" ? NOTHING_TO_DECIDE : await needsYou(db, crews, people, participations, now)),

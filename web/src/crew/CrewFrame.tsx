@@ -1,5 +1,6 @@
 /** Inside a crew: its name and the path in working order. Each step shows whether anything is there yet. */
 import { Box, Link as TextLink, Typography } from "@mui/material";
+import { Fragment } from "react";
 import { Check, CircleAlert, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import { serverApi, type CrewEntry } from "../app/api";
@@ -9,7 +10,7 @@ import { useParticipations } from "../safety/use-participations";
 /** The crew of the address, loaded; pages below {@link CrewFrame} can rely on it. */
 export function useCrew(): CrewEntry {
   const { crewId } = useParams();
-  const { data } = serverApi.useCrewQuery(crewId!);
+  const { currentData: data } = serverApi.useCrewQuery(crewId!);
   if (!data) throw new Error("useCrew is for pages inside CrewFrame");
   return data;
 }
@@ -20,7 +21,8 @@ export default function CrewFrame() {
   return (
     <Loaded query={query}>
       {(crew) => (
-        <>
+        // What was chosen or begun on another crew's page is not carried over to this one.
+        <Fragment key={crew.id}>
           <Box
             sx={{
               display: "flex",
@@ -49,7 +51,7 @@ export default function CrewFrame() {
             <Path crewId={crew.id} />
           </Box>
           <Outlet />
-        </>
+        </Fragment>
       )}
     </Loaded>
   );

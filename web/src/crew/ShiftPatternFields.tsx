@@ -1,13 +1,14 @@
 /** A shift pattern to fill in: kinds of shift with their breaks, and the cycle of days as cells to tap. */
-import { Box, Button, ButtonBase, IconButton, TextField, Typography } from "@mui/material";
+import { Box, Button, ButtonBase, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
-import { patternPreset, type PatternPreset, type ShiftKind, type ShiftPattern } from "@kind-grip/core/dayplan";
+import { addDays, LONGEST_BREAK_MIN, patternPreset, type PatternPreset, type ShiftKind, type ShiftPattern } from "@kind-grip/core/dayplan";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
 
 const PRESETS: readonly { value: PatternPreset; label: string }[] = [
   { value: "weekdays", label: "Monday to Friday" },
   { value: "fourOnFourOff", label: "4 on, 4 off" },
+  { value: "splitShift", label: "Split shift" },
   { value: "daysThenNights", label: "Two weeks days, one week nights" },
 ];
 const SHIFT_TONES = ["primary.main", "hand.left", "warm.dark", "text.secondary", "hand.right", "text.primary"];
@@ -26,7 +27,12 @@ export function ShiftPatternFields({
     onChange({ ...value, shifts: value.shifts.map((shift, i) => (i === index ? { ...shift, ...change } : shift)) });
   const removeShift = (index: number) => {
     const gone = value.shifts[index]!.id;
-    onChange({ ...value, shifts: value.shifts.filter((_, i) => i !== index), cycle: value.cycle.map((id) => (id === gone ? null : id)) });
+    onChange({
+      ...value,
+      shifts: value.shifts.filter((_, i) => i !== index),
+      cycle: value.cycle.map((id) => (id === gone ? null : id)),
+      ...(value.otherDays && { otherDays: value.otherDays.map((day) => (day.shift === gone ? { ...day, shift: null } : day)) }),
+    });
   };
   const addShift = () => {
     const id = ["a", "b", "c", "d", "e", "f"]
@@ -97,12 +103,15 @@ export function ShiftPatternFields({
                   label="Minutes"
                   value={pause.lengthMin}
                   min={5}
-                  max={120}
+                  max={600}
                   step={5}
                   onChange={(lengthMin) =>
                     setShift(i, { breaks: shift.breaks.map((each, j) => (j === b ? { ...each, lengthMin } : each)) })
                   }
                 />
+                {pause.lengthMin > LONGEST_BREAK_MIN && (
+                  <Typography sx={{ color: "text.secondary", pb: 1 }}>away: the shift is split</Typography>
+                )}
                 <IconButton
                   aria-label={`Remove break ${b + 1} of ${shift.name}`}
                   onClick={() => setShift(i, { breaks: shift.breaks.filter((_, j) => j !== b) })}
@@ -182,6 +191,7 @@ export function ShiftPatternFields({
           );
         })}
       </Box>
+      <OtherDays value={value} onChange={onChange} />
       {problem && (
         <Typography color="error" role="alert">
           Shifts: {problem}.
@@ -189,6 +199,68 @@ export function ShiftPatternFields({
       )}
     </Box>
   );
+}
+
+/** Public holidays and swapped shifts: days the cycle does not know of. */
+function OtherDays({ value, onChange }: { value: ShiftPattern; onChange(value: ShiftPattern): void }) {
+  const days = value.otherDays ?? [];
+  const set = (otherDays: NonNullable<ShiftPattern["otherDays"]>) =>
+    onChange({ ...value, otherDays: otherDays.length > 0 ? otherDays : undefined });
+  const add = () => {
+    const last =
+      days
+        .map(({ date }) => date)
+        .sort()
+        .at(-1) ?? value.anchorDate;
+    set([...days, { date: addDays(last, 1), shift: null }]);
+  };
+  return (
+    <Box role="group" aria-label="Days that differ" sx={{ display: "grid", gap: 1 }}>
+      <Typography sx={{ color: "text.secondary" }}>Days that differ: public holidays, swapped shifts</Typography>
+      {days.map((day, i) => (
+        <Box key={i} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
+          <TextField
+            label={`Day ${i + 1} that differs`}
+            type="date"
+            value={day.date}
+            onChange={(event) => event.target.value && set(days.map((each, j) => (j === i ? { ...each, date: event.target.value } : each)))}
+            error={days.some((each, j) => j < i && each.date === day.date)}
+            helperText={days.some((each, j) => j < i && each.date === day.date) ? "is named above already" : weekdayOf(day.date)}
+            sx={{ maxWidth: 190 }}
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+          <TextField
+            select
+            label="Then"
+            value={day.shift ?? ""}
+            onChange={(event) => set(days.map((each, j) => (j === i ? { ...each, shift: event.target.value || null } : each)))}
+            helperText=" "
+            sx={{ minWidth: 150 }}
+            slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+          >
+            <MenuItem value="">Off</MenuItem>
+            {value.shifts.map((shift) => (
+              <MenuItem key={shift.id} value={shift.id}>
+                {shift.name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <IconButton aria-label={`Remove day ${i + 1} that differs`} onClick={() => set(days.filter((_, j) => j !== i))}>
+            <Trash2 size={18} />
+          </IconButton>
+        </Box>
+      ))}
+      {days.length < 120 && (
+        <Button startIcon={<Plus size={18} />} onClick={add} sx={{ justifySelf: "start" }}>
+          Add a day that differs
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function weekdayOf(date: string): string {
+  return WEEKDAYS[(new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7]!;
 }
 
 function timeAfter(start: string, afterMin: number): string {

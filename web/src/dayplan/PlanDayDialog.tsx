@@ -283,7 +283,7 @@ function GroupRow({ shift, crew, name, people, wishes, plan, pinned, parts, name
             }}
           />
         ))}
-        {shift.breaks.map((pause) => (
+        {[...shift.breaks, ...shift.away].map((pause) => (
           <Box
             key={pause.startMs}
             sx={{

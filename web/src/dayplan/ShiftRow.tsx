@@ -97,6 +97,25 @@ export function ShiftRow({
         {shift && (
           <>
             <Work shift={shift} parts={parts} x={x} />
+            {shift.away.map((gap) => (
+              <Box
+                key={gap.startMs}
+                sx={{
+                  position: "absolute",
+                  left: `${x(gap.startMs)}%`,
+                  width: `${x(gap.endMs) - x(gap.startMs)}%`,
+                  top: 44,
+                  height: 26,
+                  bgcolor: "background.default",
+                  display: "grid",
+                  placeItems: "center",
+                  fontSize: "0.85rem",
+                  color: "text.secondary",
+                }}
+              >
+                away
+              </Box>
+            ))}
             {shift.breaks.map((pause) => (
               <Box
                 key={pause.startMs}

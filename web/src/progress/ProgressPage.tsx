@@ -55,7 +55,7 @@ function FiguresView({ crew }: { crew: CrewEntry }) {
       <Box sx={{ mb: 2 }}>
         <Choice<"7" | "28" | "84"> label="Time shown" value={days} onChange={setDays} options={SPANS} />
       </Box>
-      <Loaded query={query}>
+      <Loaded query={query} keepShown>
         {(progress) =>
           progress.runs.length === 0 ? (
             <Empty title="No run in this time" text="Attendance and effort appear here after the first led session." />

@@ -31,7 +31,7 @@ export function Review({ crew }: { crew: CrewEntry }) {
           ]}
         />
       </Box>
-      <Loaded query={query}>
+      <Loaded query={query} keepShown>
         {(review) =>
           review.days.length === 0 ? (
             <Empty title="No run in these weeks" text="A review looks back on what was done, felt and measured." />

@@ -21,7 +21,7 @@ export function CrewReport({ crewId }: { crewId: string }) {
   const [weeks, setWeeks] = useState<"4" | "8">("8");
   const query = serverApi.useReportQuery({ crewId, weeks: Number(weeks) });
   return (
-    <Loaded query={query}>
+    <Loaded query={query} keepShown>
       {(report) => (
         <>
           <PageTitle

@@ -18,7 +18,7 @@ export default function RunsPage() {
   const [page, setPage] = useState(0);
   const query = serverApi.useRunsQuery({ crewId: crew.id, page });
   return (
-    <Loaded query={query}>
+    <Loaded query={query} keepShown>
       {({ runs, total, pageSize }) => (
         <>
           <PageTitle title={total === 0 ? "Runs" : `${total} ${total === 1 ? "run" : "runs"}`}>
