@@ -65,7 +65,7 @@ const PICTURES: Record<string, Picture> = {
   },
   compose: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/program/compose`);
-    await page.getByText("Nothing better").waitFor();
+    await page.getByText(/of the best there is|Proven best/).waitFor();
     await page.waitForTimeout(1500);
   },
   bench: (page) => goTo(page, "/bench/lever"),

@@ -118,11 +118,11 @@ for (const [name, run, aimMs] of table) {
   process.stdout.write(`${name.padEnd(44)} ${ms.toFixed(4).padStart(10)} ms${verdict}\n`);
 }
 const planStart = performance.now();
-const best = await bestPlan(largeDay, solveInNode, { timeLimitSec: 6, gap: 0.01 });
+const { plan: best, gap } = await bestPlan(largeDay, solveInNode, { timeLimitSec: 6, gap: 0.01 });
 const planMs = performance.now() - planStart;
 const [firstCost, bestCost] = [planCost(largeDay, firstFit(largeDay)), planCost(largeDay, best)];
 process.stdout.write(
-  `its best answer: ${(planMs / 1000).toFixed(2)} s, ${best.size} of ${largeDay.wishes.length} placed, cost ${bestCost.toFixed(0)} against ${firstCost.toFixed(0)} of the first (aim: within 1 % under 6 s, never worse)\n`,
+  `its best answer: ${(planMs / 1000).toFixed(2)} s, ${best.size} of ${largeDay.wishes.length} placed, cost ${bestCost.toFixed(0)} against ${firstCost.toFixed(0)} of the first, within ${(gap * 100).toFixed(1)} % of proven best (aim: within 1 % under 6 s, never worse)\n`,
 );
-missed ||= bestCost > firstCost;
+missed ||= bestCost > firstCost || gap > 0.0101;
 process.exitCode = missed ? 1 : 0;

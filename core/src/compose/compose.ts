@@ -3,24 +3,20 @@ import { MOVEMENTS, type Movement, type Region } from "../library";
 import type { RegionNeed } from "../need";
 import { candidatesFor, type Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
-import { modelOf, type Wanted } from "./model";
-import { proposalFrom, type Proposal } from "./proposal";
-
-/** A solver of LP text, e.g. HiGHS. Columns by name; undefined when it found nothing within its limits. */
-export type Solver = (lp: string, options: { timeLimitSec: number; gap: number }) => Promise<Map<string, number> | undefined>;
+import { gapOf, type Effort, type Solver } from "../solver";
+import { columnsOf, modelOf, type Wanted } from "./model";
+import { proposalFrom, type Place, type Proposal } from "./proposal";
 
 export interface ComposeInput {
   needs: readonly RegionNeed[];
   opposites: Wanted["opposites"];
   limits: ComposeLimits;
   /** Items that must be in again: movement, slot and dose of a former proposal. */
-  locked?: readonly { slot: Candidate["slot"]; movementId: string; share: number }[];
+  locked?: readonly Place[];
   /** Movements the trainer does not want. */
   excluded?: readonly string[];
   name: string;
   movements?: readonly Movement[];
-  /** Full doses only: half the choices, for a first answer. */
-  rough?: boolean;
 }
 
 /** The need of each region on the side that needs it more: both sides are always trained alike. */
@@ -30,30 +26,47 @@ export function neediest(needs: readonly RegionNeed[]): Map<Region, number> {
   return most;
 }
 
-/**
- * @param effort how long the solver may think and how close to proven best it has to come
- * @param makeId ids, in order: the same input with the same ids gives the same proposal
- * @returns undefined when no program keeps to all limits (locked items that do not fit)
- */
-export async function compose(
-  input: ComposeInput,
-  solve: Solver,
-  effort: { timeLimitSec: number; gap: number },
-  makeId: () => string,
-): Promise<Proposal | undefined> {
+/** A first answer within the blink of an eye, and the best there is. Both are asked of the same candidates. */
+export interface Composer {
+  /** Full doses only: half the choices. @returns undefined when nothing was found in that time */
+  first(solve: Solver, timeLimitSec: number): Promise<Proposal | undefined>;
+  /**
+   * @param effort how long the solver may think and how close to proven best it has to come; `from` a proposal it begins with
+   * @returns undefined when no program keeps to all limits (locked items that do not fit), or none was found in that time
+   */
+  best(solve: Solver, effort: Effort & { from?: Proposal }): Promise<Proposal | undefined>;
+}
+
+/** @param makeId ids, in order: the same input with the same ids gives the same proposal */
+export function composer(input: ComposeInput, makeId: () => string): Composer {
   const wanted: Wanted = { needs: neediest(input.needs), opposites: input.opposites };
-  const { candidates: all, left } = candidatesFor(
+  const { candidates, left } = candidatesFor(
     (input.movements ?? MOVEMENTS).filter(({ id }) => !input.excluded?.includes(id)),
     input.limits,
     makeId,
   );
-  const isLocked = ({ slot, movement, share }: Candidate) =>
-    input.locked?.some((lock) => lock.slot === slot && lock.movementId === movement.id && Math.abs(lock.share - share) < 1e-6) ?? false;
-  const candidates = input.rough ? all.filter((each) => each.share === 1 || isLocked(each)) : all;
-  const locked = (input.locked ?? []).map(({ slot, movementId, share }) =>
-    candidates.findIndex((each) => each.slot === slot && each.movement.id === movementId && Math.abs(each.share - share) < 1e-6),
-  );
-  if (locked.includes(-1)) return undefined;
-  const columns = await solve(modelOf(candidates, wanted, input.limits, new Set(locked)).lp, effort);
-  return columns && proposalFrom(candidates, left, wanted, input.limits, columns, input.name, makeId);
+  const locks = input.locked ?? [];
+  const isOneOf = (places: readonly Place[], { slot, movement, share }: Candidate) =>
+    places.some((place) => place.slot === slot && place.movementId === movement.id && Math.abs(place.share - share) < 1e-6);
+  const placesIn = (list: readonly Candidate[], places: readonly Place[]) =>
+    new Set(list.flatMap((each, i) => (isOneOf(places, each) ? [i] : [])));
+  const ask = async (list: readonly Candidate[], solve: Solver, effort: Effort) => {
+    const locked = placesIn(list, locks);
+    if (locked.size < locks.length) return undefined;
+    const solved = await solve(modelOf(list, wanted, input.limits, locked, effort.hasty).lp, effort);
+    return solved && { ...proposalFrom(list, left, wanted, input.limits, solved.columns, input.name, makeId), gap: gapOf(solved) };
+  };
+  return {
+    first: (solve, timeLimitSec) =>
+      ask(
+        candidates.filter((each) => each.share === 1 || isOneOf(locks, each)),
+        solve,
+        { timeLimitSec, gap: 0.2, hasty: true },
+      ),
+    best: (solve, { from, ...effort }) =>
+      ask(candidates, solve, {
+        ...effort,
+        ...(from && { start: columnsOf(candidates, placesIn(candidates, [...from.places.values()])) }),
+      }),
+  };
 }

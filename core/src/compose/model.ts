@@ -6,6 +6,7 @@ import type { Opposite } from "../need";
 import type { Phase, Region, WorkPosture } from "../library";
 import { SPACING } from "../dayplan";
 import type { SlotKind } from "../session";
+import { grouped } from "../units";
 import { KINDS, SLOTS, type Candidate, type Kind } from "./candidates";
 import type { ComposeLimits } from "./limits";
 
@@ -41,8 +42,14 @@ interface Row {
   bound: number;
 }
 
-/** @param locked candidates that must be in, by their place in the list */
-export function modelOf(candidates: readonly Candidate[], wanted: Wanted, limits: ComposeLimits, locked: ReadonlySet<number>): Model {
+/** @param locked candidates that must be in, by their place in the list @param hasty without what only a proof needs */
+export function modelOf(
+  candidates: readonly Candidate[],
+  wanted: Wanted,
+  limits: ComposeLimits,
+  locked: ReadonlySet<number>,
+  hasty = false,
+): Model {
   const targets = targetsOf(wanted, limits);
   const rows = [
     ...withinSlots(candidates, limits),
@@ -52,7 +59,7 @@ export function modelOf(candidates: readonly Candidate[], wanted: Wanted, limits
     ...daily(candidates, limits),
     ...coverage(candidates, targets),
     ...reversed(candidates, wanted),
-    ...betterFirst(candidates, targets, wanted, locked),
+    ...(hasty ? [] : betterFirst(candidates, targets, wanted, locked)),
     ...[...locked].map((i): Row => ({ name: `lock${i}`, terms: [[1, x(i)]], sense: "=", bound: 1 })),
   ];
   const objective: Term[] = [
@@ -198,44 +205,35 @@ function betterFirst(
   locked: ReadonlySet<number>,
 ): Row[] {
   const asked = new Set(targets.map(({ kind, region }) => `${kind} ${region}`));
-  const postures = opposites.map(({ posture }) => posture);
-  const all = standings(candidates).map((standing) => ({
-    ...standing,
-    doses: inSlot(candidates, standing.slot).filter(([{ movement }]) => movement.id === standing.id),
-  }));
+  const postures = opposites.map(({ posture }) => posture as WorkPosture);
   const does = (one: Candidate, other: Candidate) =>
     one.sec <= other.sec &&
     one.gives === other.gives &&
     [...other.points].every(([region, points]) => !asked.has(`${other.gives} ${region}`) || (one.points.get(region) ?? 0) >= points) &&
-    postures.every(
-      (posture) => !other.movement.reverses.includes(posture as WorkPosture) || one.movement.reverses.includes(posture as WorkPosture),
-    );
+    postures.every((posture) => !other.movement.reverses.includes(posture) || one.movement.reverses.includes(posture));
+  const standing = grouped(standings(candidates), ({ id }) => id);
+  const doses = (id: string, slot: SlotKind) => standing.get(id)!.find((each) => each.slot === slot)?.terms ?? [];
   const covers = (one: string, other: string) =>
-    all
-      .filter(({ id }) => id === other)
-      .every(({ slot, doses }) => {
-        const own = all.find((each) => each.slot === slot && each.id === one)?.doses ?? [];
-        return doses.every(([dose]) => own.some(([mine]) => does(mine, dose)));
-      });
-  const order = movementsOf(candidates);
+    standing
+      .get(other)!
+      .every(({ slot, places }) =>
+        places.every((place) =>
+          (standing.get(one)!.find((each) => each.slot === slot)?.places ?? []).some((mine) => does(candidates[mine]!, candidates[place]!)),
+        ),
+      );
   const stays = new Set([...locked].map((i) => candidates[i]!.movement.id));
-  const phases = new Map(candidates.map(({ movement }) => [movement.id, movement.phase]));
+  const order = movementsOf(candidates);
   return order.flatMap((better, i) =>
-    order.flatMap((other, j) =>
-      i !== j && !stays.has(other) && phases.get(better) === phases.get(other) && covers(better, other) && (i < j || !covers(other, better))
-        ? all
-            .filter((each) => each.id === other)
-            .map(({ slot, terms }): Row => {
-              const own = all.find((each) => each.slot === slot && each.id === better)!;
-              return {
-                name: `first_${slot}_${name(better)}_${name(other)}`,
-                terms: [...terms, ...own.terms.map(([, variable]): Term => [-1, variable])],
-                sense: "<=",
-                bound: 0,
-              };
-            })
-        : [],
-    ),
+    order.flatMap((other, j) => {
+      const alike = i !== j && !stays.has(other) && standing.get(better)![0]!.phase === standing.get(other)![0]!.phase;
+      if (!alike || !covers(better, other) || (i > j && covers(other, better))) return [];
+      return standing.get(other)!.map(({ slot, terms }): Row => ({
+        name: `first_${slot}_${name(better)}_${name(other)}`,
+        terms: [...terms, ...doses(better, slot).map(([, variable]): Term => [-1, variable])],
+        sense: "<=",
+        bound: 0,
+      }));
+    }),
   );
 }
 
@@ -282,7 +280,8 @@ interface Standing {
   slot: SlotKind;
   id: string;
   phase: Phase;
-  /** 1 for the doses it could have there. */
+  /** The doses it could have there, as places in the list of candidates, and as terms of 1. */
+  places: number[];
   terms: Term[];
 }
 
@@ -291,7 +290,8 @@ function standings(candidates: readonly Candidate[]): Standing[] {
   const found = new Map<string, Standing>();
   candidates.forEach(({ slot, movement: { id, phase } }, i) => {
     const key = `${slot} ${id}`;
-    const standing = found.get(key) ?? { slot, id, phase, terms: [] };
+    const standing = found.get(key) ?? { slot, id, phase, places: [], terms: [] };
+    standing.places.push(i);
     standing.terms.push([1, x(i)]);
     found.set(key, standing);
   });
@@ -313,6 +313,15 @@ function row(rowName: string, terms: readonly Term[], sense: Row["sense"], bound
 export function x(index: number): string {
   return `x${index}`;
 }
+/** The columns of an answer that has these candidates in it. */
+export function columnsOf(candidates: readonly Candidate[], chosen: ReadonlySet<number>): Map<string, number> {
+  const movements = new Set([...chosen].map((i) => candidates[i]!.movement.id));
+  return new Map([
+    ...candidates.map((_, i): [string, number] => [x(i), chosen.has(i) ? 1 : 0]),
+    ...movementsOf(candidates).map((id): [string, number] => [y(id), movements.has(id) ? 1 : 0]),
+  ]);
+}
+
 function y(movementId: string): string {
   return `y_${name(movementId)}`;
 }

@@ -39,7 +39,15 @@ export interface Proposal {
   /** Needed points that are covered, as a share, weighted by need. */
   covered: number;
   /** Item id → where it stands and with which share of its dose: what a lock has to name. */
-  places: Map<string, { slot: SlotKind; movementId: string; share: number }>;
+  places: Map<string, Place>;
+  /** By how much of its value the best there could be is better; 0 is proven best. */
+  gap: number;
+}
+
+export interface Place {
+  slot: SlotKind;
+  movementId: string;
+  share: number;
 }
 
 /** @param columns name → value, as the solver gives them @param makeId ids for the sessions */
@@ -51,7 +59,7 @@ export function proposalFrom(
   columns: ReadonlyMap<string, number>,
   name: string,
   makeId: () => string,
-): Proposal {
+): Omit<Proposal, "gap"> {
   const chosen = candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
   const bySlot = (slot: SlotKind) =>
     chosen.filter((each) => each.slot === slot).sort((a, b) => PHASES.indexOf(a.movement.phase) - PHASES.indexOf(b.movement.phase));

@@ -7,16 +7,9 @@ import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { targetOf, targetsOf, type Wanted } from "./model";
 import type { Proposal } from "./proposal";
-import type { Solver } from "./compose";
+import { solverWith } from "../solver";
 
-let loaded: ReturnType<typeof loadHighs> | undefined;
-
-export const solveInNode: Solver = async (lp, { timeLimitSec, gap }) => {
-  loaded ??= loadHighs();
-  const { Status, Columns } = (await loaded).solve(lp, { time_limit: timeLimitSec, mip_rel_gap: gap });
-  if (Status !== "Optimal" && Status !== "Time limit reached") return undefined;
-  return new Map(Object.entries(Columns).map(([name, column]) => [name, "Primal" in column ? column.Primal : 0]));
-};
+export const solveInNode = solverWith(() => loadHighs());
 
 /** The yardstick: again and again the item that covers most need a second, as long as it fits. Returns covered need as the model counts it. */
 export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, limits: ComposeLimits): number {

@@ -1,11 +1,9 @@
 /** Groups' sessions placed on a shift: a quick first answer, then the best there is (0/1 programme, docs/dayplan.md). */
+import { gapOf, type Effort, type Solver } from "../solver";
 import { cellsOf, COST, costOf, isInBreak, tooClose, type DayProblem, type Wish } from "./day-problem";
 
 /** Wish id → start; wishes that found no place are missing. */
 export type DayPlan = ReadonlyMap<string, number>;
-
-/** A solver of LP text, e.g. HiGHS. */
-type Solve = (lp: string, options: { timeLimitSec: number; gap: number }) => Promise<Map<string, number> | undefined>;
 
 /** The sum of all costs; what found no place counts very much. */
 export function planCost({ wishes, breaks }: DayProblem, plan: DayPlan): number {
@@ -50,19 +48,35 @@ function fits(
   );
 }
 
-/** The best plan by the solver, or the first fit where that is no worse. */
-export async function bestPlan(problem: DayProblem, solve: Solve, effort: { timeLimitSec: number; gap: number }): Promise<DayPlan> {
+export interface BestPlan {
+  plan: DayPlan;
+  /** By how much of its cost the best there could be is cheaper; 0 is proven best, Infinity when nothing is known. */
+  gap: number;
+}
+
+/** The best plan by the solver, which begins at the first fit; or the first fit where that is no worse. */
+export async function bestPlan(problem: DayProblem, solve: Solver, effort: Effort): Promise<BestPlan> {
   const first = firstFit(problem);
-  if (problem.wishes.length === 0) return first;
-  const columns = await solve(lpOf(problem), effort);
-  if (!columns) return first;
+  if (problem.wishes.length === 0) return { plan: first, gap: 0 };
+  const solved = await solve(lpOf(problem), { ...effort, start: columnsOf(problem, first) });
+  if (!solved) return { plan: first, gap: Infinity };
   const best = new Map(
     problem.wishes.flatMap((wish, w): [string, number][] => {
-      const s = wish.starts.findIndex((_, i) => (columns.get(x(w, i)) ?? 0) > 0.5);
+      const s = wish.starts.findIndex((_, i) => (solved.columns.get(x(w, i)) ?? 0) > 0.5);
       return s < 0 ? [] : [[wish.id, wish.starts[s]!]];
     }),
   );
-  return planCost(problem, best) <= planCost(problem, first) ? best : first;
+  const plan = planCost(problem, best) <= planCost(problem, first) ? best : first;
+  return { plan, gap: gapOf({ objective: planCost(problem, plan), bound: solved.bound }) };
+}
+
+function columnsOf({ wishes }: DayProblem, plan: DayPlan): Map<string, number> {
+  return new Map(
+    wishes.flatMap((wish, w): [string, number][] => [
+      ...wish.starts.map((at, s): [string, number] => [x(w, s), plan.get(wish.id) === at ? 1 : 0]),
+      [`u${w}`, plan.has(wish.id) ? 0 : 1],
+    ]),
+  );
 }
 
 const x = (wish: number, start: number) => `x${wish}_${start}`;

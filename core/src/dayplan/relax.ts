@@ -1,13 +1,12 @@
 /** When not everything finds a place: the smallest change of one limit after which it does. */
+import type { Solver } from "../solver";
 import type { DayProblem } from "./day-problem";
 import { bestPlan } from "./plan-day";
 
 export type Relaxation = { change: "leaders"; to: number } | { change: "mostOffJob"; to: number } | { change: "reach"; addMin: number };
 
-type Solve = Parameters<typeof bestPlan>[1];
-
 /** @param withReach the same problem with windows wider by so many minutes @returns one for each limit that helps by itself, the least first */
-export async function relaxationsOf(problem: DayProblem, withReach: (addMin: number) => DayProblem, solve: Solve): Promise<Relaxation[]> {
+export async function relaxationsOf(problem: DayProblem, withReach: (addMin: number) => DayProblem, solve: Solver): Promise<Relaxation[]> {
   const groups = Math.max(0, ...problem.wishes.map(({ group }) => group)) + 1;
   const sizes = [...new Set(problem.wishes.map(({ people }) => people))];
   const tries: Relaxation[][] = [
@@ -26,7 +25,7 @@ export async function relaxationsOf(problem: DayProblem, withReach: (addMin: num
   for (const list of tries)
     for (const relaxation of list) {
       const eased = relaxation.change === "reach" ? withReach(relaxation.addMin) : { ...problem, [relaxation.change]: relaxation.to };
-      const plan = await bestPlan(eased, solve, { timeLimitSec: 2, gap: 0.5 });
+      const { plan } = await bestPlan(eased, solve, { timeLimitSec: 2, gap: 0.5 });
       if (plan.size < eased.wishes.length) continue;
       found.push(relaxation);
       break;

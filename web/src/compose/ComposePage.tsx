@@ -20,6 +20,7 @@ import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, typ
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { notHeldOut } from "@kind-grip/core/safety";
 import type { SlotKind } from "@kind-grip/core/session";
+import { nearnessText } from "@kind-grip/core/solver";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
@@ -261,7 +262,7 @@ function Status({ state: { stage, proposal } }: { state: ProposalState }) {
   const text = {
     working: "Working it out …",
     first: "A first answer; looking for a better one …",
-    best: "Nothing better within 1 % was found",
+    best: nearnessText(proposal?.gap ?? Infinity),
     none: "",
   }[stage];
   return (

@@ -19,6 +19,7 @@ import {
   type Wish,
 } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { nearnessText } from "@kind-grip/core/solver";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "../app/api";
@@ -83,7 +84,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
       );
     return { problem: make(0), withReach: make, groups: made, needed: least.length };
   }, [sessions, left, breaks, people, mostOffJob, leaders, count, shift, parts, pinned, crew.kit, notBeforeMs]);
-  const { plan, stage, saved, relaxations } = useDayPlanner(problem, withReach);
+  const { plan, stage, gap, saved, relaxations } = useDayPlanner(problem, withReach);
   const missing = problem.wishes.filter(({ id }) => !plan.has(id));
   const nameOf = (sessionId: string) => sessions.find(({ session }) => session.id === sessionId)!.session.name;
 
@@ -199,7 +200,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             <Typography role="status" sx={{ flex: 1, fontWeight: 650 }}>
               {stage === "first"
                 ? "First answer; looking for a better one …"
-                : `Within 1 % of the best there is, or the best of six seconds.${saved > 0.005 ? ` ${Math.round(saved * 100)} % less lost than the first answer.` : ""}`}
+                : `${nearnessText(gap)}.${saved > 0.005 ? ` ${Math.round(saved * 100)} % less lost than the first answer.` : ""}`}
             </Typography>
             <Button disabled={pinned.size === 0} onClick={again} startIcon={<PinOff size={18} />}>
               Let go of {pinned.size || "no"} {pinned.size === 1 ? "pin" : "pins"}

@@ -1,0 +1,2 @@
+/** Solving 0/1 programmes: what a solver is asked and answers, and HiGHS as one. Whoever has HiGHS hands it in. */
+export { gapOf, nearnessText, solverWith, type Effort, type Solved, type Solver } from "./solver";
