@@ -11,9 +11,11 @@ export interface AppContext {
 /** The practice's clock: real time, or for a demo practice its own moment plus the time this server has been up. */
 export function practiceClock(db: Db): AppContext["now"] {
   const startedMs = Date.now();
+  // A practice is a demo from its beginning, or never.
+  const demoNows = new Map<string, Date | null>();
   return async ({ practiceId }) => {
-    const practice = await db.models.Practice.findByPk(practiceId);
-    const demoNow = practice?.get().demoNow;
+    if (!demoNows.has(practiceId)) demoNows.set(practiceId, (await db.models.Practice.findByPk(practiceId))?.get().demoNow ?? null);
+    const demoNow = demoNows.get(practiceId);
     return new Date(demoNow ? demoNow.getTime() + (Date.now() - startedMs) : Date.now());
   };
 }

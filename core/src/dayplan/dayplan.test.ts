@@ -1,10 +1,14 @@
+import fc from "fast-check";
+import { DateTime } from "luxon";
 import * as v from "valibot";
 import { movementOf, newItem, DEFAULT_STYLE } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
 import {
+  addDays,
   clashesOf,
   clashText,
+  dateAt,
   dayProblem,
   mondayOf,
   onGrid,
@@ -113,6 +117,31 @@ describe("shifts", () => {
     expect(wishes[0]!.starts.length).toBeGreaterThan(0);
     for (const start of wishes[0]!.starts) expect(start + 3 * minute <= at("10:00") || start >= at("14:00")).toBe(true);
     expect(suggestStart("break", 180, { ...split!, breaks: [] }, [])).toBe(at("08:00"));
+  });
+
+  it("lie where a calendar library puts them, whatever the place, the day and the clock change", () => {
+    const zones = ["America/Chicago", "Europe/Dublin", "Australia/Lord_Howe", "Asia/Kathmandu", "America/St_Johns", "UTC", "Pacific/Apia"];
+    const edges = ["2026-03-08", "2026-03-29", "2026-04-05", "2026-10-04", "2026-10-25", "2026-11-01"];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...zones),
+        fc.oneof(fc.constantFrom(...edges), fc.date({ min: new Date("2019-01-01"), max: new Date("2035-01-01"), noInvalidDate: true })),
+        fc.integer({ min: 0, max: 1439 }),
+        fc.integer({ min: 60, max: 960 }),
+        (zone, day, startMin, lengthMin) => {
+          const date = typeof day === "string" ? day : day.toISOString().slice(0, 10);
+          const start = DateTime.fromISO(`${date}T00:00`, { zone: "utc" }).plus({ minutes: startMin });
+          const kind = { id: "a", name: "A", start: start.toFormat("HH:mm"), lengthMin, breaks: [] };
+          const [shift] = shiftsFrom({ anchorDate: date, shifts: [kind], cycle: ["a"] }, zone, date, 1);
+          const at = (minutes: number) => start.plus({ minutes }).setZone(zone, { keepLocalTime: true });
+          expect([shift!.startMs, shift!.endMs]).toEqual([at(0).toMillis(), at(lengthMin).toMillis()]);
+          expect(dateAt(shift!.endMs, zone)).toBe(DateTime.fromMillis(shift!.endMs, { zone }).toFormat("yyyy-MM-dd"));
+          expect(mondayOf(date)).toBe(DateTime.fromISO(date, { zone: "utc" }).startOf("week").toFormat("yyyy-MM-dd"));
+          expect(addDays(date, startMin)).toBe(DateTime.fromISO(date, { zone: "utc" }).plus({ days: startMin }).toFormat("yyyy-MM-dd"));
+        },
+      ),
+      { numRuns: 2000 },
+    );
   });
 
   it("refuse a break outside, overlapping breaks, and a cycle that names no shift", () => {

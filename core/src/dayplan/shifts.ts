@@ -1,5 +1,5 @@
 /** Real shifts: a pattern laid on the calendar of a place, in moments of the world clock. */
-import { DateTime } from "luxon";
+import { DateTime, IANAZone } from "luxon";
 import { LONGEST_BREAK_MIN, type ShiftKind, type ShiftPattern } from "./shift-pattern";
 
 export interface Span {
@@ -31,16 +31,17 @@ export function shiftsFrom(pattern: ShiftPattern, timeZone: string, fromDate: st
 
 /** Monday of the week a day lies in. */
 export function mondayOf(date: string): string {
-  return isoDate(DateTime.fromISO(date, { zone: "utc" }).startOf("week"));
+  const weekday = (new Date(`${date}T00:00:00Z`).getUTCDay() + 6) % 7;
+  return addDays(date, -weekday);
 }
 
 export function addDays(date: string, days: number): string {
-  return isoDate(DateTime.fromISO(date, { zone: "utc" }).plus({ days }));
+  return dayOf(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000);
 }
 
 /** The day it is at a place at a moment. */
 export function dateAt(atMs: number, timeZone: string): string {
-  return isoDate(DateTime.fromMillis(atMs, { zone: timeZone }));
+  return dayOf(atMs + offsetMs(atMs, timeZone));
 }
 
 /** `HH:MM` on the wall at a place. */
@@ -81,10 +82,31 @@ function shiftOn(kind: ShiftKind, timeZone: string, date: string): Shift {
 
 /** The moment the wall clock shows `start` plus `afterMin` minutes; a time the clocks skip moves on by the skipped hour. */
 function wallClock(date: string, start: string, afterMin: number, timeZone: string): number {
-  const wall = DateTime.fromISO(`${date}T${start}`, { zone: "utc" }).plus({ minutes: afterMin });
-  return wall.setZone(timeZone, { keepLocalTime: true }).toMillis();
+  const wallMs = Date.parse(`${date}T${start}:00Z`) + afterMin * 60_000;
+  // The offset is that of the moment looked for: guessed, and guessed again from there. Two that disagree lie on both sides of a skip.
+  const first = offsetMs(wallMs, timeZone);
+  const second = offsetMs(wallMs - first, timeZone);
+  if (first === second) return wallMs - first;
+  const third = offsetMs(wallMs - second, timeZone);
+  return wallMs - (second === third ? second : Math.min(second, third));
 }
 
-function isoDate(time: DateTime): string {
-  return time.toFormat("yyyy-MM-dd");
+/** How far a place is ahead of UTC at a moment, ms. Asking the runtime is slow, and shifts ask it by the thousand. */
+function offsetMs(atMs: number, timeZone: string): number {
+  // No zone changes its offset but on a quarter of an hour.
+  const key = `${timeZone} ${Math.floor(atMs / 900_000)}`;
+  let offset = offsets.get(key);
+  if (offset === undefined) {
+    offset = IANAZone.create(timeZone).offset(atMs) * 60_000;
+    if (offsets.size >= OFFSETS_KEPT) offsets.clear();
+    offsets.set(key, offset);
+  }
+  return offset;
+}
+
+const offsets = new Map<string, number>();
+const OFFSETS_KEPT = 20_000;
+
+function dayOf(utcMs: number): string {
+  return new Date(utcMs).toISOString().slice(0, 10);
 }

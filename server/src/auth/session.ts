@@ -19,6 +19,7 @@ export function sessionMiddleware({ sequelize }: Db, secret: string) {
   );
   const Store = connectSessionSequelize(session.Store);
   const store = new Store({ db: sequelize, table: "signed_in_sessions", checkExpirationInterval: 15 * 60_000, expiration: EIGHT_HOURS_MS });
+  touchSeldom(store);
   const middleware = session({
     name: "kind-grip",
     secret,
@@ -30,6 +31,22 @@ export function sessionMiddleware({ sequelize }: Db, secret: string) {
     cookie: { httpOnly: true, sameSite: "strict", secure: "auto", maxAge: EIGHT_HOURS_MS },
   });
   return { middleware, stop: () => store.stopExpiringSessions() };
+}
+
+/** Of eight hours a minute more or less does not matter, and it need not be written with every call. */
+const TOUCH_EVERY_MS = 60_000;
+const TOUCHES_KEPT = 5000;
+
+function touchSeldom(store: session.Store): void {
+  const touch = store.touch!.bind(store);
+  const touchedMs = new Map<string, number>();
+  store.touch = (sid, data, done) => {
+    const now = Date.now();
+    if (now - (touchedMs.get(sid) ?? 0) < TOUCH_EVERY_MS) return done?.();
+    if (touchedMs.size >= TOUCHES_KEPT) touchedMs.clear();
+    touchedMs.set(sid, now);
+    return touch(sid, data, done);
+  };
 }
 
 const { generateToken, csrfSynchronisedProtection } = csrfSync({ getTokenFromRequest: (request) => request.get("x-csrf-token") });
