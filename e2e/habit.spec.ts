@@ -211,6 +211,37 @@ for (const round of [1, 2])
     });
   });
 
+test("two crews planned together by one leader, and taken back", async ({ page }) => {
+  await signIn(page);
+  const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
+  const idOf = (name: string) => crews.find((crew) => crew.name.startsWith(name))!.id;
+  const friday = async () =>
+    (
+      (await (await page.request.get(`/api/crews/${idOf("Tansy")}/plan/2026-03-23`)).json()) as {
+        placements: { startsAt: string; groupName: string | null }[];
+      }
+    ).placements.filter(({ startsAt }) => startsAt.startsWith("2026-03-27"));
+  const before = await friday();
+  await page.goto(`/crews/${idOf("Ridgeline")}/day-plan`);
+  await page.getByRole("button", { name: "Plan a day" }).click();
+  const dialog = page.getByRole("dialog", { name: "Plan a day for groups" });
+  await dialog.getByRole("radio", { name: "Fri 27" }).click();
+  await dialog.getByRole("button", { name: "Stillwater massage team" }).click();
+  await expect(dialog.getByRole("alert")).toContainText("has no session to place yet");
+  await dialog.getByRole("button", { name: "Tansy Lane upholstery" }).click();
+  const second = dialog.getByRole("region", { name: "Tansy Lane upholstery, group 2" });
+  await expect(second).toBeVisible();
+  await expect(dialog.getByRole("status")).toHaveText(/Proven best|Within [\d.]+ %/);
+  // No two are led at the same moment.
+  const times = await dialog.getByRole("button", { name: /^\d\d:\d\d / }).allTextContents();
+  expect(new Set(times.map((text) => text.slice(0, 5))).size).toBe(times.length);
+  await dialog.getByRole("button", { name: "Use it for Fri 27" }).click();
+  await expect(page.getByText("Planned for Tansy Lane upholstery too.")).toBeVisible();
+  expect(new Set((await friday()).map(({ groupName }) => groupName))).toEqual(new Set(["Group 1", "Group 2"]));
+  await page.getByRole("button", { name: "Undo" }).last().click();
+  await expect.poll(friday).toEqual(before);
+});
+
 test("a crew lead leads, and sees nothing else", async ({ page }) => {
   await signIn(page, { email: "ivo@fernhollow.example", password: "fernhollow-hands" });
   await expect(page.getByRole("navigation", { name: "Places" }).getByRole("link")).toHaveCount(2);

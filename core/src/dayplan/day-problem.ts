@@ -1,4 +1,4 @@
-/** What is to be placed on one shift, and what it has to keep to. Made once; solved by first fit and by the 0/1 programme alike. */
+/** What is to be placed on one shift, or on those of several crews at once, and what it has to keep to. Made once; solved by first fit and by the 0/1 programme alike. */
 import { findMovement, tensionRegions } from "../library";
 import type { Session, SlotKind } from "../session";
 import type { Group } from "./groups";
@@ -12,6 +12,8 @@ const minute = 60_000;
 export interface Wish {
   id: string;
   group: number;
+  /** Whose job stands still for it: a place in the list of jobs. */
+  job: number;
   people: number;
   sessionId: string;
   slot: SlotKind;
@@ -24,13 +26,31 @@ export interface Wish {
   strengthens: readonly string[];
 }
 
-export interface DayProblem {
-  wishes: readonly Wish[];
+/** The job of one crew, which has to keep running. */
+export interface Job {
   breaks: readonly Span[];
   /** People off the job at the same moment, outside breaks. */
   mostOffJob: number;
-  /** Sessions that can be led at the same moment. */
+}
+
+export interface DayProblem {
+  wishes: readonly Wish[];
+  jobs: readonly Job[];
+  /** Sessions that can be led at the same moment, of all crews together. */
   leaders: number;
+}
+
+/** Several crews' days as one: each job keeps running by itself, the leaders are shared. Ids of wishes stay. */
+export function joined(days: readonly DayProblem[], leaders: number): DayProblem {
+  const wishes: Wish[] = [];
+  const jobs: Job[] = [];
+  let groups = 0;
+  for (const day of days) {
+    wishes.push(...day.wishes.map((wish) => ({ ...wish, group: wish.group + groups, job: wish.job + jobs.length })));
+    jobs.push(...day.jobs);
+    groups = Math.max(groups, ...wishes.map(({ group }) => group + 1));
+  }
+  return { wishes, jobs, leaders };
 }
 
 export interface WantedSession {
@@ -52,7 +72,7 @@ export function dayProblem(
   shift: Shift,
   groups: readonly Group[],
   wanted: readonly WantedSession[],
-  limits: Pick<DayProblem, "mostOffJob" | "leaders">,
+  { mostOffJob, leaders }: { mostOffJob: number; leaders: number },
   { notBeforeMs = 0, hardFrom = [], pinned = new Map<string, number>(), reach = REACH_MIN as Record<SlotKind, number> } = {} as {
     notBeforeMs?: number;
     hardFrom?: readonly number[];
@@ -70,6 +90,7 @@ export function dayProblem(
         return {
           id,
           group: g,
+          job: 0,
           people: group.people.length,
           sessionId: session.id,
           slot: session.slot,
@@ -89,7 +110,7 @@ export function dayProblem(
       }),
     ),
   );
-  return { wishes, breaks: shift.breaks, ...limits };
+  return { wishes, jobs: [{ breaks: shift.breaks, mostOffJob }], leaders };
 }
 
 /** Warm-ups at the start, last sessions so that they end with the shift, breaks in the breaks or evenly between. */

@@ -6,7 +6,7 @@ export { SPACING } from "./rules";
 export { LONGEST_BREAK_MIN, longestWorkMin, ShiftKind, ShiftPattern, patternPreset, type PatternPreset } from "./shift-pattern";
 export { addDays, dateAt, isTimeZone, mondayOf, shiftsFrom, wallTime, type Shift, type Span } from "./shifts";
 export { suggestStart } from "./suggest";
-export { dayProblem, REACH_MIN, type DayProblem, type WantedSession, type Wish } from "./day-problem";
+export { dayProblem, joined, REACH_MIN, type Job, type DayProblem, type WantedSession, type Wish } from "./day-problem";
 export { formGroups, mostWithKit, type Group } from "./groups";
 export { bestPlan, firstFit, planCost, type DayPlan } from "./plan-day";
 export { relaxationsOf, relaxationText, type Relaxation } from "./relax";

@@ -8,6 +8,7 @@ import {
   clashesOf,
   dayProblem,
   firstFit,
+  joined,
   formGroups,
   mostWithKit,
   patternPreset,
@@ -39,7 +40,7 @@ const groupsOf = (...sizes: number[]) =>
 const places = (problem: DayProblem, plan: DayPlan) => problem.wishes.map(({ id }) => plan.get(id));
 
 /** Shares no code with the planner: looks at every minute of the day. */
-function broken({ wishes, breaks, leaders, mostOffJob }: DayProblem, plan: DayPlan): string[] {
+function broken({ wishes, jobs, leaders }: DayProblem, plan: DayPlan): string[] {
   const found: string[] = [];
   const placed = wishes.flatMap((wish) =>
     plan.has(wish.id) ? [{ ...wish, from: plan.get(wish.id)!, to: plan.get(wish.id)! + wish.lengthMs }] : [],
@@ -50,8 +51,11 @@ function broken({ wishes, breaks, leaders, mostOffJob }: DayProblem, plan: DayPl
   for (let at = first; at < last; at += minute) {
     const on = placed.filter(({ from, to }) => from <= at && at < to);
     if (on.length > leaders) found.push("leaders");
-    const inBreak = breaks.some(({ startMs, endMs }) => startMs <= at && at < endMs);
-    if (!inBreak && on.reduce((sum, { people }) => sum + people, 0) > mostOffJob) found.push("off the job");
+    jobs.forEach(({ breaks, mostOffJob }, j) => {
+      const inBreak = breaks.some(({ startMs, endMs }) => startMs <= at && at < endMs);
+      const off = on.filter(({ job }) => job === j).reduce((sum, { people }) => sum + people, 0);
+      if (!inBreak && off > mostOffJob) found.push("off the job");
+    });
   }
   for (const a of placed)
     for (const b of placed) {
@@ -158,7 +162,7 @@ describe("a day", () => {
     const found = await relaxationsOf(problem(), problem, solveInNode);
     expect(found).toEqual([{ change: "reach", addMin: 30 }]);
     expect(relaxationText(found[0]!)).toBe("Up to 30 min further from the ideal times everything finds a place.");
-    const twoLeaders = await relaxationsOf({ ...problem(), mostOffJob: 8 }, problem, solveInNode);
+    const twoLeaders = await relaxationsOf({ ...problem(), jobs: [{ ...problem().jobs[0]!, mostOffJob: 8 }] }, problem, solveInNode);
     expect(twoLeaders[0]).toEqual({ change: "leaders", to: 2 });
   });
 });
@@ -202,6 +206,52 @@ it("300 crews and rosters by chance: the first answer breaks no limit", () => {
     }),
     { numRuns: 300 },
   );
+});
+
+describe("several crews at once", () => {
+  const day = (sizes: number[], mostOffJob: number, preset: "weekdays" | "daysThenNights" = "weekdays") =>
+    dayProblem(
+      shiftOn("2026-03-24", "Europe/Dublin", preset),
+      groupsOf(...sizes),
+      [wanted("preShift", 8), wanted("break", 3, 1, "median-glide"), wanted("postShift", 10)],
+      { mostOffJob, leaders: 9 },
+    );
+
+  it("one leader is shared: no two groups of any crew are led at the same time", () => {
+    const both = joined([day([4, 4], 4), day([5], 5, "daysThenNights")], 1);
+    const plan = firstFit(both);
+    expect(broken(both, plan)).toEqual([]);
+    expect([...new Set(both.wishes.map(({ group, job }) => `${job}.${group}`))]).toEqual(["0.0", "0.1", "1.2"]);
+    const warmUps = both.wishes.filter(({ slot }) => slot === "preShift").map(({ id, group }) => plan.get(id) ?? `none ${group}`);
+    expect(new Set(warmUps).size).toBe(3);
+  });
+
+  it("with a leader each they are planned as if alone, and each job counts its own people only", () => {
+    const [one, two] = [day([4, 4], 8), day([5], 5)];
+    const plan = firstFit(joined([one, two], 3));
+    expect(plan).toEqual(new Map([...firstFit({ ...one, leaders: 3 }), ...firstFit({ ...two, leaders: 3 })]));
+  });
+
+  it("by chance: first and best break no limit, and the best costs no more", async () => {
+    await fc.assert(
+      fc.asyncProperty(crewDay, crewDay, async (a, b) => {
+        const both = joined([problemFrom(a).problem, problemFrom({ ...b, date: a.date }).problem], a.leaders);
+        const first = firstFit(both);
+        expect(broken(both, first)).toEqual([]);
+        const { plan } = await bestPlan(both, solveInNode, { timeLimitSec: 0.5, gap: 0.05 });
+        expect(broken(both, plan)).toEqual([]);
+        expect(planCost(both, plan)).toBeLessThanOrEqual(planCost(both, first) + 1e-6);
+      }),
+      { numRuns: 12, endOnFailure: true },
+    );
+  }, 60_000);
+
+  it("what would help names the crew whose limit it is", async () => {
+    const both = () => joined([day([3], 3), day([6], 4)], 3);
+    const found = await relaxationsOf(both(), both, solveInNode);
+    expect(found).toEqual([{ change: "mostOffJob", job: 1, to: 6 }]);
+    expect(relaxationText(found[0]!, ["Quay", "Yard"])).toBe("With 6 people of Yard off the job at once everything finds a place.");
+  });
 });
 
 it("25 of them: the best breaks none either and never costs more than the first", async () => {

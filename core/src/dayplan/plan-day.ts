@@ -6,43 +6,47 @@ import { cellsOf, COST, costOf, isInBreak, tooClose, type DayProblem, type Wish 
 export type DayPlan = ReadonlyMap<string, number>;
 
 /** The sum of all costs; what found no place counts very much. */
-export function planCost({ wishes, breaks }: DayProblem, plan: DayPlan): number {
+export function planCost({ wishes, jobs }: DayProblem, plan: DayPlan): number {
   return wishes.reduce((sum, wish) => {
     const at = plan.get(wish.id);
-    return sum + (at === undefined ? COST.unplaced : costOf(wish, at, breaks));
+    return sum + (at === undefined ? COST.unplaced : costOf(wish, at, jobs[wish.job]!.breaks));
   }, 0);
 }
 
 /** Each wish in turn, the least free first, at the cheapest start that still fits. */
 export function firstFit(problem: DayProblem): DayPlan {
   const plan = new Map<string, number>();
-  const taken = new Map<number, { led: number; off: number }>();
+  const cost = (wish: Wish, at: number) => costOf(wish, at, problem.jobs[wish.job]!.breaks);
+  const taken = new Taken();
   const order = [...problem.wishes].sort((a, b) => a.starts.length - b.starts.length || a.idealMs - b.idealMs || a.id.localeCompare(b.id));
   for (const wish of order) {
     const at = [...wish.starts]
-      .sort((a, b) => costOf(wish, a, problem.breaks) - costOf(wish, b, problem.breaks) || a - b)
+      .sort((a, b) => cost(wish, a) - cost(wish, b) || a - b)
       .find((start) => fits(wish, start, problem, plan, taken));
     if (at === undefined) continue;
     plan.set(wish.id, at);
-    for (const cell of cellsOf(wish, at)) {
-      const there = taken.get(cell) ?? { led: 0, off: 0 };
-      taken.set(cell, { led: there.led + 1, off: there.off + (isInBreak(cell, problem.breaks) ? 0 : wish.people) });
-    }
+    for (const cell of cellsOf(wish, at)) taken.add(wish, cell, isInBreak(cell, problem.jobs[wish.job]!.breaks));
   }
   return plan;
 }
 
-function fits(
-  wish: Wish,
-  at: number,
-  { wishes, breaks, leaders, mostOffJob }: DayProblem,
-  plan: DayPlan,
-  taken: ReadonlyMap<number, { led: number; off: number }>,
-): boolean {
-  const room = cellsOf(wish, at).every((cell) => {
-    const there = taken.get(cell) ?? { led: 0, off: 0 };
-    return there.led < leaders && (isInBreak(cell, breaks) || there.off + wish.people <= mostOffJob);
-  });
+/** How many are led, and how many are off each job, cell by cell. */
+class Taken {
+  private readonly leading = new Map<number, number>();
+  private readonly away = new Map<string, number>();
+  led = (cell: number) => this.leading.get(cell) ?? 0;
+  off = (job: number, cell: number) => this.away.get(`${job} ${cell}`) ?? 0;
+  add({ job, people }: Wish, cell: number, inBreak: boolean): void {
+    this.leading.set(cell, this.led(cell) + 1);
+    if (!inBreak) this.away.set(`${job} ${cell}`, this.off(job, cell) + people);
+  }
+}
+
+function fits(wish: Wish, at: number, { wishes, jobs, leaders }: DayProblem, plan: DayPlan, taken: Taken): boolean {
+  const { breaks, mostOffJob } = jobs[wish.job]!;
+  const room = cellsOf(wish, at).every(
+    (cell) => taken.led(cell) < leaders && (isInBreak(cell, breaks) || taken.off(wish.job, cell) + wish.people <= mostOffJob),
+  );
   return (
     room && wishes.every((other) => other.group !== wish.group || !plan.has(other.id) || !tooClose(wish, at, other, plan.get(other.id)!))
   );
@@ -83,9 +87,9 @@ const x = (wish: number, start: number) => `x${wish}_${start}`;
 
 /** CPLEX LP text; one function a family of rows. */
 export function lpOf(problem: DayProblem): string {
-  const { wishes, breaks } = problem;
+  const { wishes, jobs } = problem;
   const terms = wishes.flatMap((wish, w) => [
-    ...wish.starts.map((at, s) => `${costOf(wish, at, breaks).toFixed(3)} ${x(w, s)}`),
+    ...wish.starts.map((at, s) => `${costOf(wish, at, jobs[wish.job]!.breaks).toFixed(3)} ${x(w, s)}`),
     `${COST.unplaced} u${w}`,
   ]);
   const rows = [...onePlaceEach(wishes), ...notTooMany(problem), ...apart(wishes)];
@@ -107,21 +111,21 @@ function onePlaceEach(wishes: readonly Wish[]): string[] {
 }
 
 /** In each 5-minute cell: no more led than there are leaders, no more off the job than allowed. */
-function notTooMany({ wishes, breaks, leaders, mostOffJob }: DayProblem): string[] {
-  const cells = new Map<number, { led: string[]; off: string[] }>();
+function notTooMany({ wishes, jobs, leaders }: DayProblem): string[] {
+  const cells = new Map<number, { led: string[]; off: string[][] }>();
   wishes.forEach((wish, w) =>
     wish.starts.forEach((at, s) => {
       for (const cell of cellsOf(wish, at)) {
-        const there = cells.get(cell) ?? { led: [], off: [] };
+        const there = cells.get(cell) ?? { led: [], off: jobs.map(() => []) };
         there.led.push(x(w, s));
-        if (!isInBreak(cell, breaks)) there.off.push(`${wish.people} ${x(w, s)}`);
+        if (!isInBreak(cell, jobs[wish.job]!.breaks)) there.off[wish.job]!.push(`${wish.people} ${x(w, s)}`);
         cells.set(cell, there);
       }
     }),
   );
   return [...cells.values()].flatMap(({ led, off }) => [
     ...(led.length > leaders ? [`${folded(led)} <= ${leaders}`] : []),
-    ...(off.length > 0 ? [`${folded(off)} <= ${mostOffJob}`] : []),
+    ...off.flatMap((terms, job) => (terms.length > 0 ? [`${folded(terms)} <= ${jobs[job]!.mostOffJob}`] : [])),
   ]);
 }
 

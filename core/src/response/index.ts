@@ -2,6 +2,7 @@
 export { CheckIn } from "./check-in";
 export { DECISION_KINDS, NewDecision } from "./decision";
 export type { DecisionKind, Fired, ItemFacts, ItemRun, Morning, Present, Response } from "./facts";
+export { lengthsAfter, type SessionLength } from "./session-length";
 export { oneAtATime } from "./one-at-a-time";
 export { respond } from "./respond";
 export { changeText, DECISION_WORDS, firedText } from "./response-text";

@@ -15,3 +15,4 @@ setupListeners(store.dispatch);
 export type AppState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
 export const useAppSelector = useSelector.withTypes<AppState>();
+export type AppDispatch = typeof store.dispatch;

@@ -1,7 +1,16 @@
 /** A shift pattern to fill in: kinds of shift with their breaks, and the cycle of days as cells to tap. */
 import { Box, Button, ButtonBase, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
-import { addDays, LONGEST_BREAK_MIN, patternPreset, type PatternPreset, type ShiftKind, type ShiftPattern } from "@kind-grip/core/dayplan";
+import {
+  addDays,
+  dateAt,
+  LONGEST_BREAK_MIN,
+  patternPreset,
+  type PatternPreset,
+  type ShiftKind,
+  type ShiftPattern,
+} from "@kind-grip/core/dayplan";
+import { useNow } from "../app/now";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
 
@@ -204,6 +213,7 @@ export function ShiftPatternFields({
 /** Public holidays and swapped shifts: days the cycle does not know of. */
 function OtherDays({ value, onChange }: { value: ShiftPattern; onChange(value: ShiftPattern): void }) {
   const days = value.otherDays ?? [];
+  const now = useNow(60_000);
   const set = (otherDays: NonNullable<ShiftPattern["otherDays"]>) =>
     onChange({ ...value, otherDays: otherDays.length > 0 ? otherDays : undefined });
   const add = () => {
@@ -211,14 +221,14 @@ function OtherDays({ value, onChange }: { value: ShiftPattern; onChange(value: S
       days
         .map(({ date }) => date)
         .sort()
-        .at(-1) ?? value.anchorDate;
+        .at(-1) ?? dateAt(now, "UTC");
     set([...days, { date: addDays(last, 1), shift: null }]);
   };
   return (
     <Box role="group" aria-label="Days that differ" sx={{ display: "grid", gap: 1 }}>
       <Typography sx={{ color: "text.secondary" }}>Days that differ: public holidays, swapped shifts</Typography>
       {days.map((day, i) => (
-        <Box key={i} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
+        <Box key={i} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "start" }}>
           <TextField
             label={`Day ${i + 1} that differs`}
             type="date"
@@ -226,7 +236,7 @@ function OtherDays({ value, onChange }: { value: ShiftPattern; onChange(value: S
             onChange={(event) => event.target.value && set(days.map((each, j) => (j === i ? { ...each, date: event.target.value } : each)))}
             error={days.some((each, j) => j < i && each.date === day.date)}
             helperText={days.some((each, j) => j < i && each.date === day.date) ? "is named above already" : weekdayOf(day.date)}
-            sx={{ maxWidth: 190 }}
+            sx={{ width: 190 }}
             slotProps={{ inputLabel: { shrink: true } }}
           />
           <TextField
@@ -235,7 +245,7 @@ function OtherDays({ value, onChange }: { value: ShiftPattern; onChange(value: S
             value={day.shift ?? ""}
             onChange={(event) => set(days.map((each, j) => (j === i ? { ...each, shift: event.target.value || null } : each)))}
             helperText=" "
-            sx={{ minWidth: 150 }}
+            sx={{ width: 190 }}
             slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           >
             <MenuItem value="">Off</MenuItem>

@@ -160,8 +160,8 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
   };
   const move = (id: string, startMs: number) =>
     plan.change(plan.placements.map((each) => (each.id === id ? { ...each, startsAt: new Date(startMs).toISOString() } : each)));
-  const remove = (id: string) => {
-    plan.change(plan.placements.filter((each) => each.id !== id));
+  const remove = (...ids: string[]) => {
+    plan.change(plan.placements.filter((each) => !ids.includes(each.id)));
     setChosenId(null);
   };
   const chosen = placed.find((each) => each.id === chosenId);
@@ -241,6 +241,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
           parts={parts}
           now={now}
           today={dateAt(now, crew.timeZone)}
+          placedOn={onDay}
           keptOn={(date) => onDay(date).filter(({ id }) => led.has(id))}
           onUse={(date, placements) => {
             const gone = new Set(
@@ -263,7 +264,9 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
         <Box>
           {days.map((date) => {
             const shift = shifts.find((each) => each.date === date);
-            const inShift = shift ? placed.filter((each) => shiftOf(each.startMs)?.date === date) : [];
+            const inShift = placed.filter((each) =>
+              shift ? shiftOf(each.startMs)?.date === date : !shiftOf(each.startMs) && dateAt(each.startMs, crew.timeZone) === date,
+            );
             return (
               <ShiftRow
                 key={date}

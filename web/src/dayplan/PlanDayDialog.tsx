@@ -1,31 +1,20 @@
 /** Planning a day for groups: who with whom, when, with the fewest minutes lost; pins stay, the rest is planned again. */
-import { Alert, Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
-import { Pin, PinOff } from "lucide-react";
+import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
-import {
-  dayProblem,
-  formGroups,
-  GRID_MIN,
-  hardMoments,
-  mostWithKit,
-  REACH_MIN,
-  relaxationText,
-  ribbonOf,
-  wallTime,
-  type Placement,
-  type RibbonPart,
-  type Shift,
-  type WantedSession,
-  type Wish,
-} from "@kind-grip/core/dayplan";
-import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { relaxationText, wallTime, type Placement, type RibbonPart, type Shift, type Wish } from "@kind-grip/core/dayplan";
 import { nearnessText } from "@kind-grip/core/solver";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
-import type { CrewEntry, PersonEntry } from "../app/api";
+import { problemOf, serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
+import { inShift, meantFor, meeting, readOtherDay, type OtherDay } from "./crew-day";
+import { dayOfGroups } from "./day-of-groups";
+import { GroupRow } from "./GroupRow";
 import type { PlaceableSession } from "./placed";
 import { useDayPlanner } from "./use-day-planner";
 
@@ -37,18 +26,22 @@ interface PlanDayProps {
   parts: readonly RibbonPart[];
   now: number;
   today: string;
+  placedOn(date: string): Placement[];
   /** Placements of a day that were led already: they stay as they are. */
   keptOn(date: string): Placement[];
   onUse(date: string, placements: Placement[]): void;
   onClose(): void;
 }
 
-export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, today, keptOn, onUse, onClose }: PlanDayProps) {
+export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, today, placedOn, keptOn, onUse, onClose }: PlanDayProps) {
   const [date, setDate] = useState((shifts.find((shift) => shift.date >= today) ?? shifts[0])!.date);
   const shift = shifts.find((each) => each.date === date)!;
-  const begun = shift.startMs < now && now < shift.endMs;
   const over = shift.endMs <= now;
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const notMeant = (on: string) => {
+    const meant = meantFor(placedOn(on), sessions);
+    return new Set(sessions.flatMap((each) => (meant.includes(each) ? [] : [each.session.id])));
+  };
+  const [left, setLeft] = useState<ReadonlySet<string>>(() => notMeant(date));
   const [breaks, setBreaks] = useState(1);
   const [mostOffJob, setMostOffJob] = useState(crew.mostOffJob);
   const [leaders, setLeaders] = useState(1);
@@ -56,56 +49,96 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   const [fromNow, setFromNow] = useState(true);
   const [pinned, setPinned] = useState<ReadonlyMap<string, number>>(new Map());
 
+  const [others, setOthers] = useState<readonly OtherDay[]>([]);
+  const [reading, setReading] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const dispatch = useAppDispatch();
+  const [save, saving] = serverApi.useSavePlanMutation();
+  const begun = [shift, ...others.map((day) => day.shift)].some(({ startMs, endMs }) => startMs < now && now < endMs);
+  // The same list as long as it says the same: the page works it out anew at every look.
+  const keptNow = keptOn(date);
+  const [kept, setKept] = useState(keptNow);
+  if (keptNow.map(({ id }) => id).join() !== kept.map(({ id }) => id).join()) setKept(keptNow);
+
   // The moment matters to the minute only.
   const notBeforeMs = begun && fromNow ? Math.floor(now / 60_000) * 60_000 : 0;
   const { problem, withReach, groups, needed } = useMemo(() => {
-    const chosen = sessions.filter(({ session }) => !left.has(session.id));
-    const wanted = chosen.map(({ session, lengthSec }): WantedSession => ({
-      session,
-      lengthMs: lengthSec * 1000,
-      times: session.slot === "break" ? breaks : 1,
-    }));
-    const inSessions = chosen.map(({ session }) => session);
-    const ids = people.map(({ id }) => id);
-    const least = formGroups(ids, inSessions, Math.min(mostOffJob, mostWithKit(inSessions, crew.kit)));
-    const made = count === null ? least : formGroups(ids, inSessions, mostOffJob, count);
-    const make = (addMin: number) =>
-      dayProblem(
-        shift,
-        made,
-        wanted,
-        { mostOffJob, leaders },
-        {
-          notBeforeMs,
-          hardFrom: hardMoments(ribbonOf(shift, parts), RAISED_STRAIN),
-          pinned,
-          reach: { preShift: REACH_MIN.preShift + addMin, break: REACH_MIN.break + addMin, postShift: REACH_MIN.postShift + addMin },
-        },
-      );
-    return { problem: make(0), withReach: make, groups: made, needed: least.length };
-  }, [sessions, left, breaks, people, mostOffJob, leaders, count, shift, parts, pinned, crew.kit, notBeforeMs]);
+    const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people, parts, kept };
+    return dayOfGroups(
+      [{ day: own, mostOffJob, groupCount: count }, ...others.map((day) => ({ day, mostOffJob: day.crew.mostOffJob, groupCount: null }))],
+      { breaks, leaders, notBeforeMs, pinned },
+    );
+  }, [sessions, left, breaks, people, mostOffJob, leaders, count, crew, shift, parts, pinned, notBeforeMs, others, kept]);
+  const couldJoin = meeting(serverApi.useCrewsQuery().data ?? [], crew, shift);
   const { plan, stage, gap, saved, relaxations } = useDayPlanner(problem, withReach);
   const missing = problem.wishes.filter(({ id }) => !plan.has(id));
-  const nameOf = (sessionId: string) => sessions.find(({ session }) => session.id === sessionId)!.session.name;
+  const everySession = [...sessions, ...others.flatMap((day) => day.sessions)];
+  const nameOf = (sessionId: string) => everySession.find(({ session }) => session.id === sessionId)!.session.name;
+  const axis = {
+    startMs: Math.min(...groups.map(({ day }) => day.shift.startMs), shift.startMs),
+    endMs: Math.max(...groups.map(({ day }) => day.shift.endMs), shift.endMs),
+  };
 
-  const use = () => {
-    const placements = problem.wishes.flatMap((wish): Placement[] => {
+  const placementsOf = (crewId: string) =>
+    problem.wishes.flatMap((wish): Placement[] => {
       const at = plan.get(wish.id);
-      const found = sessions.find(({ session }) => session.id === wish.sessionId)!;
-      if (at === undefined) return [];
-      const whole = groups.length === 1;
+      const { day, name, people: inGroup, whole } = groups[wish.group]!;
+      if (at === undefined || day.crew.id !== crewId) return [];
       return [
         {
           id: uuid(),
-          programId: found.programId,
+          programId: day.sessions.find(({ session }) => session.id === wish.sessionId)!.programId,
           sessionId: wish.sessionId,
           startsAt: new Date(at).toISOString(),
-          people: whole ? null : groups[wish.group]!.people,
-          groupName: whole ? null : groups[wish.group]!.name,
+          people: whole ? null : inGroup,
+          groupName: whole ? null : name,
         },
       ];
     });
-    onUse(date, placements);
+  /** Other crews first: while one of them cannot be stored, this dialog stays open with everything in it. */
+  const use = async () => {
+    const stored: { before: OtherDay; version: number }[] = [];
+    for (const other of others) {
+      const { crewId, weekStart, version, placements } = other.week;
+      const kept = new Set(other.kept.map(({ id }) => id));
+      const gone = new Set(inShift(placements, other.shift).flatMap(({ id }) => (kept.has(id) ? [] : [id])));
+      const answer = await save({
+        crewId,
+        weekStart,
+        version,
+        placements: [...placements.filter(({ id }) => !gone.has(id)), ...placementsOf(crewId)],
+      });
+      if (answer.error) {
+        setTrouble(`${other.crew.name}: ${problemOf(answer.error).message}`);
+        setOthers(others.filter((each) => !stored.some(({ before }) => before === each)));
+        return;
+      }
+      stored.push({ before: other, version: answer.data.version });
+    }
+    if (stored.length > 0)
+      dispatch(
+        notify({
+          text: `Planned for ${stored.map(({ before }) => before.crew.name).join(", ")} too.`,
+          undo: () =>
+            stored.forEach(
+              ({ before: { week }, version }) =>
+                void save({ crewId: week.crewId, weekStart: week.weekStart, version, placements: week.placements }),
+            ),
+        }),
+      );
+    onUse(date, placementsOf(crew.id));
+  };
+  const join = async (other: { crew: CrewEntry; shift: Shift }) => {
+    setTrouble(null);
+    setReading(other.crew.id);
+    try {
+      const day = await readOtherDay(dispatch, other.crew, other.shift, now);
+      if (day.sessions.length === 0) setTrouble(`${other.crew.name} has no session to place yet.`);
+      else setOthers((list) => [...list, day]);
+    } catch (error) {
+      setTrouble(`${other.crew.name}: ${problemOf(error).message}`);
+    }
+    setReading(null);
   };
   const togglePin = (wish: Wish) => {
     const next = new Map(pinned);
@@ -113,12 +146,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     else if (plan.has(wish.id)) next.set(wish.id, plan.get(wish.id)!);
     setPinned(next);
   };
-  const nudge = (wish: Wish, steps: number) => {
-    const at = (plan.get(wish.id) ?? wish.idealMs) + steps * GRID_MIN * 60_000;
-    setPinned(new Map(pinned).set(wish.id, at));
-  };
   const again = () => setPinned(new Map());
-  const kept = keptOn(date).length;
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="plan-day">
@@ -132,6 +160,8 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             value={date}
             onChange={(next) => {
               setDate(next);
+              setOthers([]);
+              setLeft(notMeant(next));
               again();
             }}
             options={shifts.map((each) => ({ value: each.date, label: `${weekday(each)} ${Number(each.date.slice(8))}` }))}
@@ -168,7 +198,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             />
             <Stepper
               label="Groups"
-              value={groups.length}
+              value={groups.filter(({ day }) => day.crew.id === crew.id).length}
               min={1}
               max={Math.max(1, people.length)}
               onChange={(next) => {
@@ -190,9 +220,27 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             <Stepper label="Leaders" value={leaders} min={1} max={10} onChange={setLeaders} />
           </Box>
           {begun && <Toggle label={`Only from now, ${wallTime(now, crew.timeZone)}`} pressed={fromNow} onChange={setFromNow} />}
+          {couldJoin.length > 0 && (
+            <Box>
+              <Typography sx={{ mb: 0.5 }}>Led together with</Typography>
+              <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
+                {couldJoin.map((other) => (
+                  <Toggle
+                    key={other.crew.id}
+                    label={`${other.crew.name}${reading === other.crew.id ? " …" : ""}`}
+                    pressed={others.some(({ crew: { id } }) => id === other.crew.id)}
+                    onChange={(on) => {
+                      if (on) void join(other);
+                      else setOthers(others.filter(({ crew: { id } }) => id !== other.crew.id));
+                    }}
+                  />
+                ))}
+              </Box>
+            </Box>
+          )}
           <Typography sx={{ color: "text.secondary" }}>
             {people.length} people; {needed} {needed === 1 ? "group is" : "groups are"} needed for the job and the kit.
-            {kept > 0 && ` ${kept} sessions of this day were led already and stay.`}
+            {kept.length > 0 && ` ${kept.length} ${kept.length === 1 ? "session" : "sessions"} of this day led already: they stay.`}
           </Typography>
         </Box>
         <Box>
@@ -211,148 +259,53 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
               This shift is over.
             </Alert>
           )}
-          {missing.length > 0 && (
-            <Alert severity="warning" variant="outlined" sx={{ mb: 1.5 }}>
-              {missing.length} of {problem.wishes.length} sessions find no place within one leader a session, {mostOffJob} off the job and
-              the spacing. {relaxations.map(relaxationText).join(" ")}
+          {trouble && (
+            <Alert severity="error" variant="outlined" sx={{ mb: 1.5 }}>
+              {trouble}
             </Alert>
           )}
-          {groups.map((group, g) => (
+          {missing.length > 0 && (
+            <Alert severity="warning" variant="outlined" sx={{ mb: 1.5 }}>
+              {missing.length} of {problem.wishes.length} sessions find no place within{" "}
+              {leaders === 1 ? "one leader" : `${leaders} leaders`},{" "}
+              {others.length === 0 ? `${mostOffJob} off the job` : "what each job can spare"} and the spacing.{" "}
+              {relaxations
+                .map((each) =>
+                  relaxationText(
+                    each,
+                    [crew, ...others.map((day) => day.crew)].map(({ name }) => name),
+                  ),
+                )
+                .join(" ")}
+            </Alert>
+          )}
+          {groups.map(({ day, name, people: inGroup, whole }, g) => (
             <GroupRow
-              key={group.name}
-              shift={shift}
-              crew={crew}
-              name={group.name}
-              people={group.people.map((id) => people.find((person) => person.id === id)?.name ?? "")}
+              key={`${day.crew.id} ${name}`}
+              day={day}
+              axis={axis}
+              name={others.length === 0 ? name : whole ? day.crew.name : `${day.crew.name}, ${name.toLowerCase()}`}
+              people={inGroup.map((id) => day.people.find((person) => person.id === id)?.name ?? "")}
               wishes={problem.wishes.filter((wish) => wish.group === g)}
               plan={plan}
               pinned={pinned}
-              parts={parts}
               nameOf={nameOf}
               onPin={togglePin}
-              onNudge={nudge}
+              onMove={(wish, at) => setPinned(new Map(pinned).set(wish.id, at))}
             />
           ))}
           <Typography sx={{ color: "text.secondary", mt: 1 }}>
-            Tap a session to pin it, arrow keys move it; the rest is planned round it.
+            Drag a session, or tap it to pin it and move it with the arrow keys; the rest is planned round it.
           </Typography>
         </Box>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Not now</Button>
-        <Button variant="contained" disabled={plan.size === 0} onClick={use}>
+        <Button variant="contained" disabled={plan.size === 0 || saving.isLoading} onClick={() => void use()}>
           Use it for {weekday(shift)} {Number(date.slice(8))}
         </Button>
       </DialogActions>
     </Dialog>
-  );
-}
-
-interface GroupRowProps {
-  shift: Shift;
-  crew: CrewEntry;
-  name: string;
-  people: readonly string[];
-  wishes: readonly Wish[];
-  plan: ReadonlyMap<string, number>;
-  pinned: ReadonlyMap<string, number>;
-  parts: readonly RibbonPart[];
-  nameOf(sessionId: string): string;
-  onPin(wish: Wish): void;
-  onNudge(wish: Wish, steps: number): void;
-}
-
-function GroupRow({ shift, crew, name, people, wishes, plan, pinned, parts, nameOf, onPin, onNudge }: GroupRowProps) {
-  const x = (ms: number) => ((ms - shift.startMs) / (shift.endMs - shift.startMs)) * 100;
-  return (
-    <Box component="section" aria-label={name} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1, pb: 1.5 }}>
-      <Typography>
-        <strong>{name}</strong> · {people.join(", ")}
-      </Typography>
-      <Box sx={{ position: "relative", height: 26, mt: 0.5 }} aria-hidden>
-        <Box sx={{ position: "absolute", left: 0, right: 0, top: 12, height: 2, bgcolor: "line" }} />
-        {ribbonOf(shift, parts).map((piece, i) => (
-          <Box
-            key={i}
-            sx={{
-              position: "absolute",
-              left: `${x(piece.startMs)}%`,
-              width: `${x(piece.endMs) - x(piece.startMs)}%`,
-              height: `${4 + Math.min(1, piece.strain / 25) * 18}px`,
-              top: `${13 - (4 + Math.min(1, piece.strain / 25) * 18) / 2}px`,
-              bgcolor: piece.strain > RAISED_STRAIN ? "warm.light" : "primary.light",
-            }}
-          />
-        ))}
-        {[...shift.breaks, ...shift.away].map((pause) => (
-          <Box
-            key={pause.startMs}
-            sx={{
-              position: "absolute",
-              left: `${x(pause.startMs)}%`,
-              width: `${x(pause.endMs) - x(pause.startMs)}%`,
-              top: 0,
-              height: 26,
-              bgcolor: "background.paper",
-              borderInline: "2px solid",
-              borderColor: "line",
-            }}
-          />
-        ))}
-        {wishes.flatMap((wish) => {
-          const at = plan.get(wish.id);
-          return at === undefined
-            ? []
-            : [
-                <Box
-                  key={wish.id}
-                  sx={{
-                    position: "absolute",
-                    left: `${x(at)}%`,
-                    width: `max(6px, ${x(at + wish.lengthMs) - x(at)}%)`,
-                    top: 1,
-                    height: 24,
-                    bgcolor: pinned.has(wish.id) ? "text.primary" : "warm.main",
-                    borderRadius: 1,
-                  }}
-                />,
-              ];
-        })}
-      </Box>
-      <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.75 }}>
-        {[...wishes]
-          .sort((a, b) => (plan.get(a.id) ?? Infinity) - (plan.get(b.id) ?? Infinity))
-          .map((wish) => {
-            const at = plan.get(wish.id);
-            const pin = pinned.has(wish.id);
-            return (
-              <ButtonBase
-                key={wish.id}
-                aria-pressed={pin}
-                onClick={() => onPin(wish)}
-                onKeyDown={(event) => {
-                  if (event.key !== "ArrowLeft" && event.key !== "ArrowRight") return;
-                  event.preventDefault();
-                  onNudge(wish, event.key === "ArrowLeft" ? -1 : 1);
-                }}
-                sx={{
-                  minHeight: 40,
-                  px: 1.25,
-                  borderRadius: 2,
-                  border: "2px solid",
-                  borderColor: pin ? "text.primary" : "line",
-                  bgcolor: "background.paper",
-                  gap: 0.75,
-                  fontSize: "1rem",
-                }}
-              >
-                {pin && <Pin size={16} aria-label="pinned" />}
-                <strong>{at === undefined ? "no place" : wallTime(at, crew.timeZone)}</strong> {nameOf(wish.sessionId)}
-              </ButtonBase>
-            );
-          })}
-      </Box>
-    </Box>
   );
 }
 

@@ -1,5 +1,5 @@
 /** One day on the shift ribbon: breaks as gaps, sessions as pinned tabs, spacing as a tether between tabs. */
-import { Box, IconButton, Menu, MenuItem, Typography } from "@mui/material";
+import { Box, Button, IconButton, Menu, MenuItem, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { DateTime } from "luxon";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
@@ -25,7 +25,7 @@ interface ShiftRowProps {
   onPlace(session: PlaceableSession, date: string): void;
   onMove(id: string, startMs: number): void;
   onChoose(id: string): void;
-  onRemove(id: string): void;
+  onRemove(...ids: string[]): void;
 }
 
 const BEFORE_MIN = 75;
@@ -93,6 +93,9 @@ export function ShiftRow({
           <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>off</Typography>
         )}
       </Box>
+      {!shift && placed.length > 0 && (
+        <Stranded placed={placed} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
+      )}
       <Box ref={strip} sx={{ position: "relative", height: shift ? 96 : 0 }}>
         {shift && (
           <>
@@ -412,4 +415,27 @@ function hours(shift: Shift, timeZone: string): { ms: number; label: string }[] 
   if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
   for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: time.toFormat("H") });
   return list;
+}
+
+/** Sessions on a day that has no shift: nobody will come, and they would still be reminded. */
+function Stranded({
+  placed,
+  timeZone,
+  chosenId,
+  onChoose,
+  onRemove,
+}: Pick<ShiftRowProps, "placed" | "timeZone" | "chosenId" | "onChoose" | "onRemove">) {
+  return (
+    <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", py: 1, color: "warm.dark" }}>
+      {placed.map((each) => (
+        <Button key={each.id} variant="outlined" aria-pressed={each.id === chosenId} onClick={() => onChoose(each.id)}>
+          {wallTime(each.startMs, timeZone)} {each.session.name}
+        </Button>
+      ))}
+      <Typography sx={{ fontWeight: 650 }}>without a shift</Typography>
+      <Button onClick={() => onRemove(...placed.map(({ id }) => id))}>
+        {placed.length === 1 ? "Remove it" : `Remove all ${placed.length}`}
+      </Button>
+    </Box>
+  );
 }

@@ -1,8 +1,9 @@
 /** What waits for a decision, most urgent first: the proposal, the rules with their figures, what exactly changes; confirmed or overruled. */
 import { Alert, Box, Button, Typography } from "@mui/material";
-import { useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import { changeText, DECISION_WORDS, firedText, type DecisionKind } from "@kind-grip/core/response";
+import { changeText, DECISION_WORDS, firedText, lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
+import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi, type CrewEntry, type WaitingDecision } from "../app/api";
 import { notify } from "../app/notices";
@@ -11,6 +12,7 @@ import { MovementThumb } from "../figure/MovementThumb";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
+import { useParticipations } from "../safety/use-participations";
 import { DecisionMark } from "./DecisionMark";
 import { EvidenceChart } from "./EvidenceChart";
 import { OverruleDialog } from "./OverruleDialog";
@@ -50,7 +52,28 @@ export function Decisions({ crew }: { crew: CrewEntry }) {
   );
 }
 
+/** Sessions that would no longer fit their slot, said in words; the programs and people of the crew are known to its frame already. */
+function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => string[] {
+  const programs = serverApi.useProgramsQuery(crew.id).data;
+  const people = serverApi.usePeopleQuery(crew.id).data;
+  const may = useParticipations(crew.id);
+  return useCallback(
+    (list) => {
+      const here = (people ?? []).filter(({ leftOn }) => leftOn === null).map(({ id }) => id);
+      const changes = list.map(({ personId, itemId, response }) => ({ personId, itemId, next: response.next }));
+      return (programs ?? []).flatMap(({ program }) =>
+        lengthsAfter(program.sessions, here, may, changes)
+          .filter(({ session, nowSec, thenSec }) => thenSec > nowSec && thenSec > crew.slots[session.slot])
+          .map(({ session, thenSec }) => `${session.name} would take ${clockText(thenSec)} of ${clockText(crew.slots[session.slot])}`),
+      );
+    },
+    [crew, programs, people, may],
+  );
+}
+
 function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list: readonly WaitingDecision[] }) {
+  const overrunsOf = useOverruns(crew);
+  const allTogether = useMemo(() => (list.length > 1 ? overrunsOf(list) : []), [list, overrunsOf]);
   const [decide, { isLoading, error }] = serverApi.useDecideMutation();
   const [overruling, setOverruling] = useState<WaitingDecision | null>(null);
   const dispatch = useAppDispatch();
@@ -96,10 +119,16 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
           {problemOf(error).message}
         </Alert>
       )}
+      {allTogether.length > 0 && (
+        <Alert severity="warning" variant="outlined" sx={{ mt: 1.5 }}>
+          All together: {allTogether.join("; ")}. Confirm fewer, or use Fit on the session afterwards.
+        </Alert>
+      )}
       {list.map((each) => (
         <Row
           key={`${each.personId} ${each.itemId}`}
           each={each}
+          overruns={overrunsOf([each])}
           busy={isLoading}
           onConfirm={kind === "hold" ? undefined : () => void confirm([each])}
           onOther={() => setOverruling(each)}
@@ -112,12 +141,14 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
 
 interface RowProps {
   each: WaitingDecision;
+  /** Sessions that would no longer fit their slot. */
+  overruns: readonly string[];
   busy: boolean;
   onConfirm?: () => void;
   onOther(): void;
 }
 
-function Row({ each, busy, onConfirm, onOther }: RowProps) {
+function Row({ each, overruns, busy, onConfirm, onOther }: RowProps) {
   const words = wordsIn();
   const { movementId, was, response } = each;
   const change = changeText(response, movementId, words);
@@ -155,6 +186,11 @@ function Row({ each, busy, onConfirm, onOther }: RowProps) {
           </Typography>
         ))}
         {change && <Typography sx={{ fontWeight: 650, lineHeight: 1.35 }}>{change}</Typography>}
+        {overruns.map((text) => (
+          <Typography key={text} sx={{ color: "warm.dark", lineHeight: 1.35 }}>
+            {text}.
+          </Typography>
+        ))}
       </Box>
       <EvidenceChart runs={each.runs} mornings={each.mornings} usualLevel={each.usualLevel} />
       <Box sx={{ display: "flex", gap: 1 }}>

@@ -1,0 +1,150 @@
+/** One group of a plan for a day: its shift with the work on it, its sessions on that to drag, and as buttons to pin and move by keys. */
+import { Box, ButtonBase, Typography } from "@mui/material";
+import { Pin } from "lucide-react";
+import { useRef, useState, type PointerEvent } from "react";
+import { GRID_MIN, onGrid, ribbonOf, wallTime, type Span, type Wish } from "@kind-grip/core/dayplan";
+import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import type { CrewDay } from "./crew-day";
+
+interface GroupRowProps {
+  day: CrewDay;
+  /** What all rows show, so that times stand above each other. */
+  axis: Span;
+  name: string;
+  people: readonly string[];
+  wishes: readonly Wish[];
+  plan: ReadonlyMap<string, number>;
+  pinned: ReadonlyMap<string, number>;
+  nameOf(sessionId: string): string;
+  /** Pins it where it is, or lets it go. */
+  onPin(wish: Wish): void;
+  onMove(wish: Wish, startMs: number): void;
+}
+
+export function GroupRow({ day, axis, name, people, wishes, plan, pinned, nameOf, onPin, onMove }: GroupRowProps) {
+  const { crew, shift, parts } = day;
+  const x = (ms: number) => ((ms - axis.startMs) / (axis.endMs - axis.startMs)) * 100;
+  const strip = useRef<HTMLDivElement>(null);
+  const [dragged, setDragged] = useState<{ id: string; fromX: number; startMs: number; atMs: number } | null>(null);
+  const grab = (wish: Wish, startMs: number) => (event: PointerEvent<HTMLElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    setDragged({ id: wish.id, fromX: event.clientX, startMs, atMs: startMs });
+  };
+  const pull = (event: PointerEvent<HTMLElement>) => {
+    if (!dragged) return;
+    const msPerPx = (axis.endMs - axis.startMs) / (strip.current?.clientWidth ?? 1);
+    const to = dragged.startMs + (event.clientX - dragged.fromX) * msPerPx;
+    setDragged({ ...dragged, atMs: onGrid(Math.min(shift.endMs, Math.max(shift.startMs, to))) });
+  };
+  const drop = (wish: Wish) => () => {
+    if (dragged && dragged.atMs !== dragged.startMs) onMove(wish, dragged.atMs);
+    setDragged(null);
+  };
+  return (
+    <Box component="section" aria-label={name} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1, pb: 1.5 }}>
+      <Typography>
+        <strong>{name}</strong> · {people.join(", ")}
+      </Typography>
+      <Box ref={strip} sx={{ position: "relative", height: 30, mt: 0.5 }} aria-hidden>
+        <Box
+          sx={{
+            position: "absolute",
+            left: `${x(shift.startMs)}%`,
+            right: `${100 - x(shift.endMs)}%`,
+            top: 12,
+            height: 2,
+            bgcolor: "line",
+          }}
+        />
+        {ribbonOf(shift, parts).map((piece, i) => (
+          <Box
+            key={i}
+            sx={{
+              position: "absolute",
+              left: `${x(piece.startMs)}%`,
+              width: `${x(piece.endMs) - x(piece.startMs)}%`,
+              height: `${4 + Math.min(1, piece.strain / 25) * 18}px`,
+              top: `${13 - (4 + Math.min(1, piece.strain / 25) * 18) / 2}px`,
+              bgcolor: piece.strain > RAISED_STRAIN ? "warm.light" : "primary.light",
+            }}
+          />
+        ))}
+        {[...shift.breaks, ...shift.away].map((pause) => (
+          <Box
+            key={pause.startMs}
+            sx={{
+              position: "absolute",
+              left: `${x(pause.startMs)}%`,
+              width: `${x(pause.endMs) - x(pause.startMs)}%`,
+              top: 0,
+              height: 26,
+              bgcolor: "background.paper",
+              borderInline: "2px solid",
+              borderColor: "line",
+            }}
+          />
+        ))}
+        {wishes.flatMap((wish) => {
+          const planned = plan.get(wish.id);
+          if (planned === undefined) return [];
+          const at = dragged?.id === wish.id ? dragged.atMs : planned;
+          return [
+            <Box
+              key={wish.id}
+              title={`${nameOf(wish.sessionId)}, drag to move`}
+              onPointerDown={grab(wish, planned)}
+              onPointerMove={pull}
+              onPointerUp={drop(wish)}
+              onPointerCancel={() => setDragged(null)}
+              sx={{
+                position: "absolute",
+                left: `${x(at)}%`,
+                width: `max(10px, ${x(axis.startMs + wish.lengthMs)}%)`,
+                top: -1,
+                height: 28,
+                bgcolor: pinned.has(wish.id) || dragged?.id === wish.id ? "text.primary" : "warm.main",
+                borderRadius: 1,
+                cursor: "grab",
+                touchAction: "none",
+                "&:active": { cursor: "grabbing" },
+              }}
+            />,
+          ];
+        })}
+      </Box>
+      <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.75 }}>
+        {[...wishes]
+          .sort((a, b) => (plan.get(a.id) ?? Infinity) - (plan.get(b.id) ?? Infinity))
+          .map((wish) => {
+            const at = dragged?.id === wish.id ? dragged.atMs : plan.get(wish.id);
+            const pin = pinned.has(wish.id);
+            return (
+              <ButtonBase
+                key={wish.id}
+                aria-pressed={pin}
+                onClick={() => onPin(wish)}
+                onKeyDown={(event) => {
+                  if (event.key !== "ArrowLeft" && event.key !== "ArrowRight") return;
+                  event.preventDefault();
+                  onMove(wish, (at ?? wish.idealMs) + (event.key === "ArrowLeft" ? -1 : 1) * GRID_MIN * 60_000);
+                }}
+                sx={{
+                  minHeight: 40,
+                  px: 1.25,
+                  borderRadius: 2,
+                  border: "2px solid",
+                  borderColor: pin ? "text.primary" : "line",
+                  bgcolor: "background.paper",
+                  gap: 0.75,
+                  fontSize: "1rem",
+                }}
+              >
+                {pin && <Pin size={16} aria-label="pinned" />}
+                <strong>{at === undefined ? "no place" : wallTime(at, crew.timeZone)}</strong> {nameOf(wish.sessionId)}
+              </ButtonBase>
+            );
+          })}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,85 @@
+/** Everything planning a day needs of a crew, gathered once: its shift, sessions, people, work, and what is placed already. */
+import { isHere } from "@kind-grip/core/crew";
+import { dateAt, mondayOf, shiftsFrom, type Placement, type RibbonPart, type Shift } from "@kind-grip/core/dayplan";
+import { notHeldOut } from "@kind-grip/core/safety";
+import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
+import type { AppDispatch } from "../app/store";
+import { participationsFrom } from "../safety/use-participations";
+import { placeableSessions, type PlaceableSession } from "./placed";
+import { ribbonParts } from "./work-ribbon";
+
+export interface CrewDay {
+  crew: CrewEntry;
+  shift: Shift;
+  sessions: readonly PlaceableSession[];
+  people: readonly PersonEntry[];
+  parts: readonly RibbonPart[];
+  /** Led already: they stay. */
+  kept: readonly Placement[];
+}
+
+/** Another crew's day, with its week as it is stored. */
+export interface OtherDay extends CrewDay {
+  week: WeekPlanEntry;
+}
+
+/** Shifts of other crews on a day that meet a shift: planning them together is worth something. */
+export function meeting(crews: readonly CrewEntry[], own: CrewEntry, shift: Shift): { crew: CrewEntry; shift: Shift }[] {
+  return crews.flatMap((crew) => {
+    if (crew.id === own.id) return [];
+    const theirs = shiftsFrom(crew.shiftPattern, crew.timeZone, shift.date, 1)[0];
+    return theirs && theirs.startMs < shift.endMs && theirs.endMs > shift.startMs ? [{ crew, shift: theirs }] : [];
+  });
+}
+
+/** @throws whatever the server says when it cannot be read */
+export async function readOtherDay(dispatch: AppDispatch, crew: CrewEntry, shift: Shift, now: number): Promise<OtherDay> {
+  const { programs, people, work, participation, weekPlan, today } = serverApi.endpoints;
+  const fresh = { forceRefetch: true, subscribe: false } as const;
+  const [programList, everybody, itsWork, may, week, todays] = await Promise.all([
+    dispatch(programs.initiate(crew.id, fresh)).unwrap(),
+    dispatch(people.initiate(crew.id, fresh)).unwrap(),
+    dispatch(work.initiate(crew.id, fresh)).unwrap(),
+    dispatch(participation.initiate(crew.id, fresh)).unwrap(),
+    dispatch(weekPlan.initiate({ crewId: crew.id, weekStart: mondayOf(shift.date) }, fresh)).unwrap(),
+    dispatch(today.initiate(undefined, fresh)).unwrap(),
+  ]);
+  const participations = participationsFrom(may);
+  const here = notHeldOut(
+    everybody.filter((person) => isHere(person, dateAt(now, crew.timeZone))),
+    participations,
+  );
+  const placed = inShift(week.placements, shift);
+  const led = new Set(todays.entries.flatMap(({ runId, placementId }) => (runId ? [placementId] : [])));
+  return {
+    crew,
+    shift,
+    sessions: meantFor(
+      placed,
+      placeableSessions(
+        programList,
+        here.map(({ id }) => id),
+        participations,
+      ),
+    ),
+    people: here,
+    parts: ribbonParts(itsWork.work),
+    kept: placed.filter(({ id }) => led.has(id)),
+    week,
+  };
+}
+
+/** What a day is meant to have: the sessions placed on it already, or all when nothing is. */
+export function meantFor(placed: readonly Placement[], sessions: readonly PlaceableSession[]): PlaceableSession[] {
+  const on = sessions.filter(({ session }) => placed.some(({ sessionId }) => sessionId === session.id));
+  return on.length > 0 ? on : [...sessions];
+}
+
+/** Placements that belong to a shift: from two hours before it to two hours after. */
+export function inShift(placements: readonly Placement[], shift: Shift): Placement[] {
+  const reach = 2 * 3600_000;
+  return placements.filter(({ startsAt }) => {
+    const at = Date.parse(startsAt);
+    return at >= shift.startMs - reach && at < shift.endMs + reach;
+  });
+}

@@ -1,0 +1,79 @@
+/** Groups of one or several crews for a day, and what is to be placed for them. Pure: the dialog asks it at every change. */
+import {
+  dayProblem,
+  formGroups,
+  hardMoments,
+  joined,
+  mostWithKit,
+  REACH_MIN,
+  ribbonOf,
+  type DayProblem,
+  type Group,
+} from "@kind-grip/core/dayplan";
+import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import type { CrewDay } from "./crew-day";
+
+export interface PlannedDay {
+  day: CrewDay;
+  mostOffJob: number;
+  /** As many groups, where the trainer says so; null for as few as the job and the kit allow. */
+  groupCount: number | null;
+}
+
+export interface DayOfGroups {
+  problem: DayProblem;
+  /** The same with windows wider by so many minutes. */
+  withReach(addMin: number): DayProblem;
+  /** In the order of the problem's groups. `whole`: its crew has no other. */
+  groups: (Group & { day: CrewDay; whole: boolean })[];
+  /** Groups the first crew needs at least. */
+  needed: number;
+}
+
+/** @param options times of a stretch break a shift, sessions led at once, nothing before a moment, wish id → pinned start */
+export function dayOfGroups(
+  days: readonly PlannedDay[],
+  { breaks, leaders, notBeforeMs, pinned }: { breaks: number; leaders: number; notBeforeMs: number; pinned: ReadonlyMap<string, number> },
+): DayOfGroups {
+  const made = days.map(({ day, mostOffJob, groupCount }) => {
+    const inSessions = day.sessions.map(({ session }) => session);
+    const ids = day.people.map(({ id }) => id);
+    const least = formGroups(ids, inSessions, Math.min(mostOffJob, mostWithKit(inSessions, day.crew.kit)));
+    return { day, mostOffJob, least, groups: groupCount === null ? least : formGroups(ids, inSessions, mostOffJob, groupCount) };
+  });
+  const withReach = (addMin: number) =>
+    joined(
+      made.map(({ day, mostOffJob, groups }) => {
+        const asked = dayProblem(
+          day.shift,
+          groups,
+          day.sessions.map(({ session, lengthSec }) => ({
+            session,
+            lengthMs: lengthSec * 1000,
+            times: session.slot === "break" ? breaks : 1,
+          })),
+          { mostOffJob, leaders },
+          {
+            notBeforeMs,
+            hardFrom: hardMoments(ribbonOf(day.shift, day.parts), RAISED_STRAIN),
+            pinned,
+            reach: { preShift: REACH_MIN.preShift + addMin, break: REACH_MIN.break + addMin, postShift: REACH_MIN.postShift + addMin },
+          },
+        );
+        return { ...asked, wishes: asked.wishes.filter((wish) => !wasLed(wish.sessionId, groups[wish.group]!, day.kept)) };
+      }),
+      leaders,
+    );
+  return {
+    problem: withReach(0),
+    withReach,
+    groups: made.flatMap(({ day, groups }) => groups.map((group) => ({ ...group, day, whole: groups.length === 1 }))),
+    needed: made[0]!.least.length,
+  };
+}
+
+/** What was led for everybody of a group already is not asked of them again. */
+function wasLed(sessionId: string, group: Group, kept: CrewDay["kept"]): boolean {
+  const led = kept.filter((each) => each.sessionId === sessionId);
+  return group.people.every((id) => led.some(({ people }) => !people || people.includes(id)));
+}
