@@ -9,6 +9,7 @@ import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Why } from "../parts/Why";
 import { MovementPick } from "./MovementPick";
+import { SendToProgram } from "./SendToProgram";
 import { useBenchItem } from "./use-item";
 
 const START = "lift-palm-down";
@@ -74,6 +75,15 @@ export function KitBench() {
           </Box>
         ))}
       </Box>
+      {movement.sideModes.length > 1 && (
+        <Box>
+          <SendToProgram
+            what={`“${words.label("sides", sides).toLowerCase()}”`}
+            fits={(each) => each.movementId === movementId && each.sides !== sides}
+            change={(each) => ({ ...each, sides })}
+          />
+        </Box>
+      )}
       <Why label="How it is worked out">
         Partners: one works while the other rests; rest is only added where the partner&apos;s bout did not cover it. Waves: one group after
         the other. Handing a piece over takes 5 s. What has the same torque is found under Lever and load.

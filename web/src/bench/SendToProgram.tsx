@@ -1,12 +1,12 @@
 /** Sends what was worked out on the bench into an item of a program. */
-import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
-import { CornerDownRight } from "lucide-react";
+import { MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import type { Item } from "@kind-grip/core/session";
-import { problemOf, serverApi } from "../app/api";
+import { serverApi } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
+import { SendButton, SendFrame } from "./SendFrame";
 
 interface SendToProgramProps {
   /** What is sent, e.g. "this dose". */
@@ -17,20 +17,11 @@ interface SendToProgramProps {
 }
 
 export function SendToProgram(props: SendToProgramProps) {
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <Button variant="outlined" startIcon={<CornerDownRight size={20} />} sx={{ whiteSpace: "nowrap" }} onClick={() => setOpen(true)}>
-        Use {props.what} in a program
-      </Button>
-      {open && <SendDialog {...props} onClose={() => setOpen(false)} />}
-    </>
-  );
+  return <SendButton label={`Use ${props.what} in a program`} dialog={(onClose) => <SendDialog {...props} onClose={onClose} />} />;
 }
 
 function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onClose(): void }) {
   const words = wordsIn();
-  const crews = serverApi.useCrewsQuery().data ?? [];
   const [crewId, setCrewId] = useState("");
   const programs = serverApi.useProgramsQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true });
   const [itemId, setItemId] = useState("");
@@ -65,51 +56,31 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="send-title">
-      <DialogTitle id="send-title">Use {what} in a program</DialogTitle>
-      <DialogContent>
-        <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
-          <TextField
-            select
-            label="Crew"
-            value={crewId}
-            onChange={(event) => {
-              setCrewId(event.target.value);
-              setItemId("");
-            }}
-          >
-            {crews.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-          {crewId !== "" && programs.currentData && choices.length === 0 && (
-            <Typography>No program of this crew has an item it fits.</Typography>
-          )}
-          {choices.length > 0 && (
-            <TextField select label="Item" value={itemId} onChange={(event) => setItemId(event.target.value)}>
-              {choices.map(({ entry, session, item }) => (
-                <MenuItem key={item.id} value={item.id}>
-                  {entry.program.name}, {session.name}: {words.movementName(item.movementId)}, {words.dose(item.dose)}
-                  {item.loadKg !== null && `, ${item.loadKg} kg`}
-                </MenuItem>
-              ))}
-            </TextField>
-          )}
-          {error && (
-            <Alert severity="error" variant="outlined">
-              {problemOf(error).message}
-            </Alert>
-          )}
-        </Box>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
-        <Button variant="contained" disabled={itemId === "" || isLoading} onClick={() => void send()}>
-          Use it
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <SendFrame
+      title={`Use ${what} in a program`}
+      crewId={crewId}
+      onCrew={(id) => {
+        setCrewId(id);
+        setItemId("");
+      }}
+      error={error}
+      ready={itemId !== "" && !isLoading}
+      onSend={() => void send()}
+      onClose={onClose}
+    >
+      {crewId !== "" && programs.currentData && choices.length === 0 && (
+        <Typography>No program of this crew has an item it fits.</Typography>
+      )}
+      {choices.length > 0 && (
+        <TextField select label="Item" value={itemId} onChange={(event) => setItemId(event.target.value)}>
+          {choices.map(({ entry, session, item }) => (
+            <MenuItem key={item.id} value={item.id}>
+              {entry.program.name}, {session.name}: {words.movementName(item.movementId)}, {words.dose(item.dose)}
+              {item.loadKg !== null && `, ${item.loadKg} kg`}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+    </SendFrame>
   );
 }

@@ -5,6 +5,7 @@ import { singleChanges, strainIndex, workProblems, type Task } from "@kind-grip/
 import { EffortFields, Slide } from "../work/EffortFields";
 import { newEffort } from "../work/new-task";
 import { StrainChain } from "../work/StrainChain";
+import { SendToWork } from "./SendToWork";
 
 export function StrainBench() {
   const [effort, setEffort] = useState(() => newEffort("one effort"));
@@ -20,7 +21,10 @@ export function StrainBench() {
         <Slide label="Hours in a shift" told={`${hours} h`} value={hours} min={0.5} max={12} step={0.5} onChange={setHours} />
       </Box>
       <EffortFields effort={effort} problem={problem} onChange={setEffort} />
-      <Typography sx={{ color: "text.secondary" }}>A crew&apos;s own tasks, with the whole shift, are under Work.</Typography>
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
+        {!problem && <SendToWork task={task} minutes={hours * 60} />}
+        <Typography sx={{ color: "text.secondary" }}>A crew&apos;s own tasks, with the whole shift, are under Work.</Typography>
+      </Box>
     </Box>
   );
 }

@@ -25,14 +25,14 @@ export function taskFrom(starter: TaskStarter | undefined): Task {
 
 const FIRST_MIN = 120;
 
-/** The work with a new task in it, and two hours of it in every day that has room. */
-export function withTask(work: Work, task: Task, shiftMin: number): Work {
+/** The work with a new task in it, and so many minutes of it (two hours when left out) in every day that has room. */
+export function withTask(work: Work, task: Task, shiftMin: number, wantedMin = FIRST_MIN): Work {
   const days: WorkDay[] = work.days.length > 0 ? work.days : [{ id: uuid(), name: "Usual shift", parts: [], personIds: [] }];
   return {
     tasks: [...work.tasks, task],
     days: days.map((day) => {
       const left = shiftMin - day.parts.reduce((sum, { minutes }) => sum + minutes, 0);
-      const minutes = Math.min(FIRST_MIN, left);
+      const minutes = Math.min(wantedMin, left);
       return minutes >= 5 ? { ...day, parts: [...day.parts, { taskId: task.id, minutes }] } : day;
     }),
   };

@@ -1,0 +1,61 @@
+/** Sends a task worked out on the bench into a crew's work, with its hours in every day that has room. */
+import { TextField } from "@mui/material";
+import { useState } from "react";
+import { longestWorkMin } from "@kind-grip/core/dayplan";
+import type { Task } from "@kind-grip/core/strain";
+import { v7 as uuid } from "uuid";
+import { serverApi } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { withTask } from "../work/new-task";
+import { SendButton, SendFrame } from "./SendFrame";
+
+interface SendToWorkProps {
+  task: Task;
+  minutes: number;
+}
+
+export function SendToWork(props: SendToWorkProps) {
+  return <SendButton label="Add it to a crew's work" dialog={(onClose) => <SendDialog {...props} onClose={onClose} />} />;
+}
+
+function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): void }) {
+  const [crewId, setCrewId] = useState("");
+  const [name, setName] = useState("");
+  const crew = serverApi.useCrewQuery(crewId, { skip: crewId === "" }).currentData;
+  const stored = serverApi.useWorkQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true }).currentData;
+  const [save, { isLoading, error }] = serverApi.useSaveWorkMutation();
+  const dispatch = useAppDispatch();
+  const send = async () => {
+    if (!crew || !stored) return;
+    const made = { ...task, id: uuid(), name: name.trim(), efforts: task.efforts.map((effort) => ({ ...effort, id: uuid() })) };
+    const work = withTask(stored.work, made, longestWorkMin(crew.shiftPattern), minutes);
+    const { data } = await save({ crewId, version: stored.version, work });
+    if (!data) return;
+    dispatch(
+      notify({
+        text: `${crew.name} has it under Work.`,
+        undo: () => void save({ crewId, version: data.version, work: stored.work }),
+      }),
+    );
+    onClose();
+  };
+  return (
+    <SendFrame
+      title="Add it to a crew's work"
+      crewId={crewId}
+      onCrew={setCrewId}
+      error={error}
+      ready={name.trim() !== "" && crew !== undefined && stored !== undefined && !isLoading}
+      onSend={() => void send()}
+      onClose={onClose}
+    >
+      <TextField
+        label="Name of the task"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+    </SendFrame>
+  );
+}
