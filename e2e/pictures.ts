@@ -1,5 +1,5 @@
 /**
- * Takes the pictures of docs/screenshots from a running demo: `npm run pictures -- [--base URL] [--out DIR] [--only name,name]`.
+ * Takes the pictures of docs/screenshots and docs/composed from a running demo: `npm run pictures -- [--base URL] [--out DIR] [--only name,name]`.
  * Start the demo freshly (`bin/start --reset`) so that they come out the same each time.
  */
 import path from "node:path";
@@ -10,10 +10,13 @@ import { BROWSER, signIn } from "./browser";
 const { values } = parseArgs({
   options: {
     base: { type: "string", default: "http://127.0.0.1:4100" },
-    out: { type: "string", default: path.resolve(import.meta.dirname, "../docs/screenshots") },
+    out: { type: "string" },
     only: { type: "string", default: "" },
   },
 });
+
+const docs = path.resolve(import.meta.dirname, "../docs");
+const folderOf = (name: string) => values.out ?? path.join(docs, name.startsWith("compose-") ? "composed" : "screenshots");
 
 type Picture = (page: Page, crew: (name: string) => Promise<string>) => Promise<void>;
 
@@ -63,10 +66,26 @@ const PICTURES: Record<string, Picture> = {
     await page.waitForTimeout(2600);
     await page.keyboard.press(" ");
   },
-  compose: async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Ridgeline")}/program/compose`);
-    await page.getByText(/of the best there is|Proven best/).waitFor();
-    await page.waitForTimeout(1500);
+  compose: async (page, crew) => composed(page, await crew("Ridgeline")),
+  "compose-oyster": async (page, crew) => composed(page, await crew("Saltmarsh")),
+  "compose-massage": async (page, crew) => composed(page, await crew("Stillwater")),
+  "compose-upholstery": async (page, crew) => {
+    const crewId = await crew("Tansy");
+    // The demo leaves its work to be described: three tasks from the menu, as a trainer would begin.
+    await goTo(page, `/crews/${crewId}/work`);
+    for (const task of ["Stapling", "Stretching webbing", "Hand sewing"]) {
+      if (
+        await page
+          .getByRole("list", { name: "Tasks" })
+          .getByRole("button", { name: new RegExp(task) })
+          .count()
+      )
+        continue;
+      await page.getByRole("button", { name: "Add a task" }).click();
+      await page.getByRole("menuitem", { name: new RegExp(`^${task}`) }).click();
+    }
+    await page.getByText("Saved", { exact: true }).waitFor();
+    await composed(page, crewId);
   },
   bench: (page) => goTo(page, "/bench/lever"),
   tape: (page) => goTo(page, "/bench/tape"),
@@ -86,7 +105,7 @@ const PICTURES: Record<string, Picture> = {
   "plan-a-day": async (page, crew) => {
     await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
     await page.getByRole("button", { name: "Plan a day" }).click();
-    await page.getByText(/^Within 1 %/).waitFor();
+    await page.getByText(/^(Proven best|Within [\d.]+ %)/).waitFor();
   },
   phone: async (page, crew) => {
     const crewId = await crew("Tansy");
@@ -100,7 +119,7 @@ const PICTURES: Record<string, Picture> = {
     await phone.goto(`/me/sign-in#card=${cards[0]!.token}`);
     await phone.getByRole("heading", { name: /^Hello/ }).waitFor();
     await phone.waitForTimeout(2500);
-    await phone.screenshot({ path: path.join(values.out, "phone.png") });
+    await phone.screenshot({ path: path.join(folderOf("phone"), "phone.png") });
     await phone
       .getByRole("link", { name: "Start", exact: true })
       .or(phone.getByRole("link", { name: /^Start: / }))
@@ -111,10 +130,16 @@ const PICTURES: Record<string, Picture> = {
     await phone.waitForTimeout(11_000);
     await phone.getByRole("button", { name: "Pause" }).click();
     await phone.waitForTimeout(400);
-    await phone.screenshot({ path: path.join(values.out, "phone-follow.png") });
+    await phone.screenshot({ path: path.join(folderOf("phone-follow"), "phone-follow.png") });
     await phone.close();
   },
 };
+
+async function composed(page: Page, crewId: string): Promise<void> {
+  await goTo(page, `/crews/${crewId}/program/compose`);
+  await page.getByText(/of the best there is|Proven best/).waitFor();
+  await page.waitForTimeout(1500);
+}
 
 /** @param index 0 is the newest */
 async function openRound(page: Page, crewId: string, index: number, rest: string): Promise<void> {
@@ -136,6 +161,8 @@ const crews = (await (await page.request.get("/api/crews")).json()) as { id: str
 const crew = async (name: string) => crews.find((each) => each.name.startsWith(name))!.id;
 const wanted = values.only ? values.only.split(",") : Object.keys(PICTURES);
 for (const name of wanted) {
+  // A composed program is shown whole.
+  await page.setViewportSize({ width: 1280, height: name.startsWith("compose-") ? 1900 : 800 });
   await PICTURES[name]!(page, crew);
   await page.waitForTimeout(350);
   await page.waitForFunction(() =>
@@ -144,7 +171,7 @@ for (const name of wanted) {
       return bottom < 0 || top > innerHeight || sheet.firstElementChild !== null;
     }),
   );
-  if (name !== "phone") await page.screenshot({ path: path.join(values.out, `${name}.png`) });
+  if (name !== "phone") await page.screenshot({ path: path.join(folderOf(name), `${name}.png`) });
   process.stdout.write(`${name}\n`);
 }
 await browser.close();

@@ -74,7 +74,8 @@ export function proposalFrom(
   const weight = targets.reduce((sum, { need, target }) => sum + need * target, 0);
   const unmet = targets
     .map((each) => ({ region: each.region, kind: each.kind, need: each.need, covered: Math.min(1, points(each) / each.target) }))
-    .filter(({ covered }) => covered < 0.995)
+    // What is almost there is there: nobody would act on the last few percent.
+    .filter(({ covered }) => covered < 0.97)
     .sort((a, b) => b.need * (1 - b.covered) - a.need * (1 - a.covered))
     .map((each): Unmet => ({ ...each, because: hindranceOf(each, candidates, left, chosen, limits) }));
   return {

@@ -27,7 +27,7 @@ export interface Words {
   cue(key: keyof Catalogue["cues"], values?: Record<string, string | number>): string;
   /** A dose as a crew member reads it. */
   dose(dose: Dose): string;
-  paper(key: keyof Catalogue["paper"], values?: Record<string, string | number>): string;
+  paper(key: PaperKey, values?: Record<string, string | number>): string;
   /** A figure told in words, from its poses, for the side that does it. */
   figure(figure: Figure, side: SideName, name: string): string;
   handShape(name: HandShapeName): string;
@@ -43,6 +43,16 @@ export interface Words {
 }
 
 type Member = Catalogue["member"];
+/** Keys of counted words go without the ending that tells one from many. */
+type PaperKey = Catalogue["paper"] extends infer P
+  ? keyof P extends infer K
+    ? K extends `${infer Base}_one`
+      ? Base
+      : K extends `${string}_other`
+        ? never
+        : K
+    : never
+  : never;
 type MemberKey =
   | Exclude<keyof Member, "tellKind" | "mark" | "waiting_one" | "waiting_other">
   | "waiting"
@@ -104,7 +114,7 @@ function wordsFrom(instance: i18n, language: string): Words {
   };
 }
 
-function doseIn(paper: (key: keyof Catalogue["paper"], values: Record<string, string | number>) => string, dose: Dose): string {
+function doseIn(paper: (key: PaperKey, values: Record<string, string | number>) => string, dose: Dose): string {
   switch (dose.kind) {
     case "holds":
       return paper(dose.reps === 1 ? "oneHold" : "holds", { ...dose });
@@ -115,8 +125,10 @@ function doseIn(paper: (key: keyof Catalogue["paper"], values: Record<string, st
     case "timed":
       return paper(dose.sets === 1 ? "timed" : "timedInSets", { ...dose });
     case "steps": {
-      const slides = dose.slides * dose.slideReps;
-      return paper(dose.slides > 0 ? "steps" : "shapes", { ...dose, slides });
+      const counted = (key: "step" | "slide" | "round" | "shape", count: number) => paper(key, { count });
+      return dose.slides > 0
+        ? paper("steps", { steps: counted("step", dose.stepsUsed), slides: counted("slide", dose.slides * dose.slideReps) })
+        : paper("shapes", { rounds: counted("round", dose.rounds), shapes: counted("shape", dose.stepsUsed) });
     }
   }
 }
