@@ -4,7 +4,7 @@
  */
 import { mkdirSync } from "node:fs";
 import path from "node:path";
-import { chromium } from "playwright-core";
+import { chromium } from "@playwright/test";
 import { StagedFigure } from "@kind-grip/core/figure";
 import { COACHING_CARDS, figuresOf, lookOf, MOVEMENTS, poseProblems, stage } from "@kind-grip/core/library";
 

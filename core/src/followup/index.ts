@@ -5,3 +5,5 @@ export { adherenceOf, type PersonDay } from "./person-day";
 export { FEWEST_PEOPLE, publishable } from "./small-groups";
 export { MIN_ANSWERS, trendOf, type Trend } from "./trend";
 export { blockReasonText, nextBlock, type BlockFigures, type BlockReason, type NextBlock } from "./next-block";
+export type { ReviewAnswer } from "./review-answer";
+export { loadRises, NOTABLE_RISE, type LoadedRun, type LoadKind, type LoadRise } from "./weekly-load";

@@ -1,7 +1,8 @@
 /** Today: what runs when, for which crew. */
+import type { Today, TodayEntry } from "@kind-grip/core/answers";
 import { dateAt, shiftsFrom, addDays } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
-import type { DecisionKind, TellKind } from "@kind-grip/core/response";
+import type { DecisionKind } from "@kind-grip/core/response";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
@@ -15,62 +16,8 @@ import type { ClearanceRow, HoldRow, PersonRow } from "../db/models";
 import { participationsOf } from "../safety/participations";
 import { placementsBetween } from "./plans";
 
-export interface TodayEntry {
-  placementId: string;
-  crewId: string;
-  crewName: string;
-  place: string;
-  timeZone: string;
-  programId: string;
-  sessionId: string;
-  sessionName: string;
-  slot: "preShift" | "break" | "postShift";
-  movementIds: string[];
-  startsAt: string;
-  totalSec: number;
-  /** Who may take part. */
-  people: number;
-  /** The group, when it is not for the whole crew. */
-  groupName: string | null;
-  groupPeople: string[] | null;
-  /** The run that delivered it, when there is one. */
-  runId: string | null;
-}
-
-export interface TodayAnswer {
-  now: string;
-  crews: {
-    id: string;
-    name: string;
-    trade: string;
-    timeZone: string;
-    people: number;
-    programs: number;
-    shifts: { date: string; name: string; startMs: number; endMs: number; breaks: { startMs: number; endMs: number }[] }[];
-  }[];
-  entries: TodayEntry[];
-  /** Who is out of everything. Not why: that is on the crew's own page. */
-  heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
-  /** Clearances that are good today and end within the week. */
-  endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
-  /** How many decisions wait, by crew and kind. */
-  decisions: { crewId: string; crewName: string; kind: DecisionKind; count: number }[];
-  /** What crew members told and nobody has seen yet, newest first. */
-  tells: {
-    id: string;
-    crewId: string;
-    crewName: string;
-    personId: string;
-    name: string;
-    kind: TellKind;
-    movementId: string | null;
-    words: string | null;
-    at: string;
-  }[];
-}
-
 /** Every placement of the crews' local today, and night shifts that reach into it from yesterday. */
-export async function today(db: Db, caller: Caller, now: Date): Promise<TodayAnswer> {
+export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
   const crews = await listCrews(db, caller);
   const crewIds = crews.map((crew) => crew.id);
   const shifts = new Map(
@@ -181,7 +128,7 @@ async function needsYou(
   people: readonly PersonRow[],
   participations: ReadonlyMap<string, Participations>,
   now: Date,
-): Promise<Pick<TodayAnswer, "heldOut" | "endingSoon" | "decisions" | "tells">> {
+): Promise<Pick<Today, "heldOut" | "endingSoon" | "decisions" | "tells">> {
   const days = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
   const dayIn = (crew: CrewListEntry) => days.get(crew.id)!;
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));

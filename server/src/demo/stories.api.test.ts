@@ -2,7 +2,8 @@
 import { firedText, respond, type DecisionKind } from "@kind-grip/core/response";
 import { openTestApp, TestCaller, type TestApp } from "../test/test-app";
 import { itemFacts } from "../response/item-facts";
-import type { DecisionAnswer, WaitingDecision } from "../response/decisions";
+import type { WaitingDecision } from "@kind-grip/core/answers";
+import type { DecisionAnswer } from "../response/decisions";
 import { DEMO_MEMBER, DEMO_NOW, DEMO_PASSWORD, DEMO_SIGN_INS, seedDemo } from "./load";
 
 let test: TestApp;

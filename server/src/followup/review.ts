@@ -1,8 +1,8 @@
 /** The review of a block: for the trainer, down to the person. */
 import { changesBetween, type Change } from "@kind-grip/core/baseline";
-import { addDays, dateAt } from "@kind-grip/core/dayplan";
-import { adherenceOf, MIN_ANSWERS, nextBlock, trendOf, type NextBlock } from "@kind-grip/core/followup";
-import type { DecisionKind } from "@kind-grip/core/response";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/dayplan";
+import { adherenceOf, loadRises, MIN_ANSWERS, nextBlock, trendOf, type LoadedRun, type ReviewAnswer } from "@kind-grip/core/followup";
+import { findMovement } from "@kind-grip/core/library";
 import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import { noteSeen } from "../audit/audit";
@@ -11,50 +11,20 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { latestSymptoms } from "../safety/participations";
 
-export interface ReviewAnswer {
-  from: string;
-  until: string;
-  days: {
-    day: string;
-    people: number;
-    /** Minutes of work and holds for each person who took part. */
-    minPerPerson: number;
-    itemsDue: number;
-    itemsDone: number;
-    meanEffort: number | null;
-    meanMorning: number | null;
-    mornings: number;
-  }[];
-  adherence: number | null;
-  raised: number | null;
-  answers: number;
-  people: {
-    personId: string;
-    name: string;
-    adherence: number | null;
-    meanEffort: number | null;
-    /** Points a week; null under five answers. */
-    morningTrend: number | null;
-    answers: number;
-    decisions: Partial<Record<DecisionKind, number>>;
-    changes: Change[];
-  }[];
-  rounds: { first: string; last: string } | null;
-  next: NextBlock;
-}
-
 export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReviewAnswer> {
   const crew = await crewOf(db, caller, crewId);
   const until = dateAt(at.getTime(), crew.detail.timeZone);
   const from = addDays(until, -7 * weeks + 1);
   const day = { [Op.between]: [from, until] as [string, string] };
-  const [dayRows, morningRows, felt, people, decisionRows, rounds] = await Promise.all([
+  const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
+  const [dayRows, morningRows, felt, people, decisionRows, rounds, runs] = await Promise.all([
     db.models.PersonDay.findAll({ where: { crewId, day }, order: ["day"] }),
     db.models.CheckIn.findAll({ where: { crewId, day }, order: ["day"] }),
     latestSymptoms(db, [crewId]),
     db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
     changesOf(db, crewId),
+    loadedRuns(db, crewId, mondays[0]!, until, crew.detail.timeZone),
   ]);
   await noteSeen(db, caller, at, { crewId, personId: null, subject: "decision", what: "review of a block" });
   const days = dayRows.map((row) => row.get({ plain: true }));
@@ -120,6 +90,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
       };
     }),
     rounds: rounds.names,
+    rises: loadRises(runs, mondays),
     next: nextBlock({
       adherence,
       raised,
@@ -128,6 +99,40 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
       worse: verdicts.filter((list) => count(list, "worse") > count(list, "better")).length,
     }),
   };
+}
+
+/** Runs with strengthening in them, as the weekly load is counted from. */
+async function loadedRuns({ models }: Db, crewId: string, from: string, until: string, timeZone: string): Promise<LoadedRun[]> {
+  const runs = (
+    await models.Run.findAll({
+      where: {
+        crewId,
+        startedAt: { [Op.between]: [new Date(`${addDays(from, -1)}T00:00:00Z`), new Date(`${addDays(until, 2)}T00:00:00Z`)] },
+      },
+      attributes: ["id", "startedAt", "session"],
+    })
+  )
+    .map((row) => row.get({ plain: true }))
+    .filter(({ session }) => session.items.some(({ movementId }) => findMovement(movementId)?.phase === "strengthen"));
+  const runId = runs.map(({ id }) => id);
+  const [items, people] = await Promise.all([
+    models.RunItem.findAll({ where: { runId }, attributes: ["runId", "itemId", "status", "plannedSec", "doneSec"] }),
+    models.RunPerson.findAll({ where: { runId }, attributes: ["runId", "personId", "present", "effort", "leftOut"] }),
+  ]);
+  const itemsOf = grouped(
+    items.map((row) => row.get({ plain: true })),
+    (each) => each.runId,
+  );
+  const peopleOf = grouped(
+    people.map((row) => row.get({ plain: true })),
+    (each) => each.runId,
+  );
+  return runs.map(({ id, startedAt, session }) => ({
+    day: dateAt(startedAt.getTime(), timeZone),
+    session,
+    items: itemsOf.get(id) ?? [],
+    people: peopleOf.get(id) ?? [],
+  }));
 }
 
 /** First round against the latest, person by person. */

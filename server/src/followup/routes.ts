@@ -1,19 +1,12 @@
 /** Progress, first form: attendance and effort per person and per run. */
-import { followUpByPerson, followUpByRun, type PersonFollowUp, type RunFollowUp } from "@kind-grip/core/followup";
+import type { Progress } from "@kind-grip/core/answers";
+import { followUpByPerson, followUpByRun } from "@kind-grip/core/followup";
 import * as v from "valibot";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { runRows } from "../run/rows";
-
-export interface ProgressAnswer {
-  days: number;
-  runs: (RunFollowUp & { sessionName: string })[];
-  people: (PersonFollowUp & { name: string })[];
-  /** Efforts given in the time shown, counted by value 0 to 10. */
-  efforts: number[];
-}
 
 const Query = v.object({
   days: v.optional(
@@ -35,7 +28,7 @@ export function addFollowUpRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Attendance and effort of a crew over the last days",
     params: CrewParams,
     query: Query,
-    async handle({ caller, params, query }): Promise<ProgressAnswer> {
+    async handle({ caller, params, query }): Promise<Progress> {
       const crew = await crewOf(db, caller, params.crewId);
       const since = new Date((await now(caller)).getTime() - query.days * 86_400_000);
       const flat = await runRows(db, crew.id, since);

@@ -1,4 +1,5 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
+import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/answers";
 import { addDays, dateAt } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { sessionOn, type Program } from "@kind-grip/core/program";
@@ -15,29 +16,6 @@ import { participationsIn } from "../safety/participations";
 /** Enough to be without a connection for a day, whatever the hour. */
 const DAYS_AHEAD = 2;
 const PROGRESS_DAYS = 28;
-
-export interface MemberSession {
-  /** Null for a session that may be done at any time. */
-  placementId: string | null;
-  programId: string;
-  startsAt: string | null;
-  totalSec: number;
-  session: Session;
-  done: boolean;
-}
-
-export interface MemberDay {
-  now: string;
-  today: string;
-  person: { id: string; name: string };
-  crew: { id: string; name: string; place: string; timeZone: string };
-  /** Out of everything until a clearance. Why is not sent to a phone. */
-  heldOut: boolean;
-  shortOfEndDeg: number | null;
-  sessions: MemberSession[];
-  anyTime: MemberSession[];
-  checkedIn: boolean;
-}
 
 export async function memberDay(db: Db, caller: Caller, at: Date): Promise<MemberDay> {
   const personId = caller.accountId;
@@ -112,11 +90,6 @@ async function donePlacements(db: Db, crewId: string, personId: string, since: D
   });
   const ids = new Set(took.map((row) => row.get().runId));
   return new Set(runs.flatMap((row) => (ids.has(row.get().id) ? [row.get().placementId!] : [])));
-}
-
-export interface MemberProgress {
-  days: { day: string; itemsDue: number; itemsDone: number; doneSec: number; runs: number; meanEffort: number | null }[];
-  mornings: { day: string; level: number }[];
 }
 
 /** Four weeks of the member's own. */

@@ -1,4 +1,5 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
+import type { WaitingDecision } from "@kind-grip/core/answers";
 import { findMovement } from "@kind-grip/core/library";
 import { oneAtATime, respond, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
 import { refusalOf } from "@kind-grip/core/safety";
@@ -13,20 +14,6 @@ import type { CrewRow, DecisionRow, ProposalRow } from "../db/models";
 import { invalid, notFound, Problem } from "../http/problem";
 import { settingsOf } from "../practice/settings";
 import { itemFacts, type PersonItem } from "./item-facts";
-
-export interface WaitingDecision {
-  personId: string;
-  name: string;
-  programId: string;
-  itemId: string;
-  movementId: string;
-  was: Present;
-  response: Response;
-  /** For the small chart: efforts of the runs and levels of the mornings that count. */
-  runs: { day: string; effort: number | null; status: string; marks: number }[];
-  mornings: { day: string; level: number }[];
-  usualLevel: number;
-}
 
 interface Proposed extends PersonItem {
   response: Response;

@@ -1,24 +1,16 @@
 /** The server's answers as RTK Query endpoints. One list, one token, one way to tell that the connection is away. */
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
-import type { BaselineRecord, Change } from "@kind-grip/core/baseline";
+import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import type { Placement } from "@kind-grip/core/dayplan";
 import { knowOwnMovements, type OwnMovement, type Phase } from "@kind-grip/core/library";
-import type { CrewReport, NextBlock, PersonFollowUp, RunFollowUp } from "@kind-grip/core/followup";
+import type { CrewReport, ReviewAnswer } from "@kind-grip/core/followup";
 import type { Program } from "@kind-grip/core/program";
-import type {
-  DecisionKind,
-  NewDecision,
-  PracticeSettings,
-  Present,
-  Response,
-  ResponseThresholds,
-  TellKind,
-} from "@kind-grip/core/response";
+import type { DecisionKind, NewDecision, PracticeSettings, Present, Response, ResponseThresholds } from "@kind-grip/core/response";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import type { NewClearance, Participation, QuestionId } from "@kind-grip/core/safety";
-import type { Session } from "@kind-grip/core/session";
 import type { Work } from "@kind-grip/core/strain";
+import type { MemberDay, MemberProgress, Progress, Today, WaitingDecision } from "@kind-grip/core/answers";
 import { connectionFound, connectionLost } from "./connection";
 
 export type Role = "trainer" | "lead" | "employer" | "member";
@@ -49,62 +41,6 @@ export interface WeekPlanEntry {
   placements: Placement[];
   neighbours: Placement[];
 }
-export interface TodayEntry {
-  placementId: string;
-  crewId: string;
-  crewName: string;
-  place: string;
-  timeZone: string;
-  programId: string;
-  sessionId: string;
-  sessionName: string;
-  slot: "preShift" | "break" | "postShift";
-  movementIds: string[];
-  startsAt: string;
-  totalSec: number;
-  people: number;
-  groupName: string | null;
-  groupPeople: string[] | null;
-  runId: string | null;
-}
-export interface TodayShift {
-  date: string;
-  name: string;
-  startMs: number;
-  endMs: number;
-  breaks: { startMs: number; endMs: number }[];
-}
-export interface Today {
-  now: string;
-  crews: { id: string; name: string; trade: string; timeZone: string; people: number; programs: number; shifts: TodayShift[] }[];
-  entries: TodayEntry[];
-  heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
-  endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
-  decisions: { crewId: string; crewName: string; kind: DecisionKind; count: number }[];
-  tells: {
-    id: string;
-    crewId: string;
-    crewName: string;
-    personId: string;
-    name: string;
-    kind: TellKind;
-    movementId: string | null;
-    words: string | null;
-    at: string;
-  }[];
-}
-export interface WaitingDecision {
-  personId: string;
-  name: string;
-  programId: string;
-  itemId: string;
-  movementId: string;
-  was: Present;
-  response: Response;
-  runs: { day: string; effort: number | null; status: string; marks: number }[];
-  mornings: { day: string; level: number }[];
-  usualLevel: number;
-}
 export interface DecisionEntry {
   id: string;
   personId: string;
@@ -127,35 +63,6 @@ export interface ReportEntry extends CrewReport {
   crew: { id: string; name: string; trade: string };
   from: string;
   until: string;
-}
-export interface ReviewEntry {
-  from: string;
-  until: string;
-  days: {
-    day: string;
-    people: number;
-    minPerPerson: number;
-    itemsDue: number;
-    itemsDone: number;
-    meanEffort: number | null;
-    meanMorning: number | null;
-    mornings: number;
-  }[];
-  adherence: number | null;
-  raised: number | null;
-  answers: number;
-  people: {
-    personId: string;
-    name: string;
-    adherence: number | null;
-    meanEffort: number | null;
-    morningTrend: number | null;
-    answers: number;
-    decisions: Partial<Record<DecisionKind, number>>;
-    changes: Change[];
-  }[];
-  rounds: { first: string; last: string } | null;
-  next: NextBlock;
 }
 export interface StaffEntry {
   id: string;
@@ -202,29 +109,6 @@ export interface MessageEntry {
 export interface SettingsEntry {
   settings: PracticeSettings;
   version: number;
-}
-export interface MemberSession {
-  placementId: string | null;
-  programId: string;
-  startsAt: string | null;
-  totalSec: number;
-  session: Session;
-  done: boolean;
-}
-export interface MemberDay {
-  now: string;
-  today: string;
-  person: { id: string; name: string };
-  crew: { id: string; name: string; place: string; timeZone: string };
-  heldOut: boolean;
-  shortOfEndDeg: number | null;
-  sessions: MemberSession[];
-  anyTime: MemberSession[];
-  checkedIn: boolean;
-}
-export interface MemberProgress {
-  days: { day: string; itemsDue: number; itemsDone: number; doneSec: number; runs: number; meanEffort: number | null }[];
-  mornings: { day: string; level: number }[];
 }
 export interface WorkEntry {
   crewId: string;
@@ -284,12 +168,6 @@ export interface AuditEntry {
   lastAt: string;
   times: number;
   by: string;
-}
-export interface Progress {
-  days: number;
-  runs: (RunFollowUp & { sessionName: string })[];
-  people: (PersonFollowUp & { name: string })[];
-  efforts: number[];
 }
 
 /** The body of every answer that is not 2xx. */
@@ -561,7 +439,7 @@ export const serverApi = createApi({
       query: ({ crewId, weeks }) => `/crews/${crewId}/report?weeks=${weeks}`,
       providesTags: ["Runs"],
     }),
-    review: make.query<ReviewEntry, { crewId: string; weeks: number }>({
+    review: make.query<ReviewAnswer, { crewId: string; weeks: number }>({
       query: ({ crewId, weeks }) => `/crews/${crewId}/review?weeks=${weeks}`,
       providesTags: ["Runs", "Decisions"],
       keepUnusedDataFor: 0,

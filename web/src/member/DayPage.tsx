@@ -5,7 +5,8 @@ import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
-import type { MemberSession } from "../app/api";
+import type { MemberSession } from "@kind-grip/core/answers";
+
 import { MovementThumb } from "../figure/MovementThumb";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { sessionAddress } from "./session-address";

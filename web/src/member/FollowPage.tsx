@@ -6,7 +6,8 @@ import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-r
 import { wordsIn } from "@kind-grip/core/language";
 import { itemsDone, MARKS, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
-import type { MemberDay, MemberSession } from "../app/api";
+import type { MemberDay, MemberSession } from "@kind-grip/core/answers";
+
 import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
 import { ZeroToTen } from "../parts/ZeroToTen";

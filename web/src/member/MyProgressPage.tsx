@@ -5,7 +5,8 @@ import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { addDays, mondayOf } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
-import { serverApi, type MemberProgress } from "../app/api";
+import type { MemberProgress } from "@kind-grip/core/answers";
+import { serverApi } from "../app/api";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { forgetEverything, keep, kept } from "./phone-store";
 

@@ -4,7 +4,8 @@ import { CalendarCheck, CloudOff, LineChart, OctagonX } from "lucide-react";
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
-import type { MemberDay } from "../app/api";
+import type { MemberDay } from "@kind-grip/core/answers";
+
 import { Loading } from "../parts/Loading";
 import { keepPage } from "./keep-page";
 import { phone as store } from "./phone-store";

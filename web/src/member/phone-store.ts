@@ -2,7 +2,7 @@
 import Dexie, { type Table } from "dexie";
 import type { CheckIn, Tell } from "@kind-grip/core/response";
 import type { RunRecord } from "@kind-grip/core/run";
-import type { MemberDay, MemberProgress } from "../app/api";
+import type { MemberDay, MemberProgress } from "@kind-grip/core/answers";
 
 export type Sending = { kind: "runs"; body: RunRecord } | { kind: "check-ins"; body: CheckIn } | { kind: "tells"; body: Tell };
 

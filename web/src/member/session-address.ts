@@ -1,4 +1,4 @@
-import type { MemberSession } from "../app/api";
+import type { MemberSession } from "@kind-grip/core/answers";
 
 /** Where a session is followed alone. */
 export function sessionAddress({ session, placementId }: Pick<MemberSession, "session" | "placementId">): string {

@@ -1,7 +1,8 @@
 /** The crew member's day on this phone: from its store at once, from the server when there is one; and the sender. */
 import { liveQuery } from "dexie";
 import { useEffect, useState } from "react";
-import { problemOf, serverApi, type MemberDay } from "../app/api";
+import type { MemberDay } from "@kind-grip/core/answers";
+import { problemOf, serverApi } from "../app/api";
 import { useAppDispatch } from "../app/store";
 import { isFinal, sendWaiting, type Outcome } from "./send-waiting";
 import { keep, kept, phone, type Waiting } from "./phone-store";

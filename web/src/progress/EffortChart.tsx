@@ -3,7 +3,8 @@ import { DateTime } from "luxon";
 import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
 import type { Trend } from "@kind-grip/core/followup";
-import type { Progress } from "../app/api";
+import type { Progress } from "@kind-grip/core/answers";
+
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
 interface EffortChartProps {

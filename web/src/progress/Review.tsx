@@ -2,10 +2,13 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
-import { shiftsFrom } from "@kind-grip/core/dayplan";
-import { blockReasonText } from "@kind-grip/core/followup";
+import { addDays, shiftsFrom } from "@kind-grip/core/dayplan";
+import { wordsIn } from "@kind-grip/core/language";
+import { grouped } from "@kind-grip/core/units";
+import { DateTime } from "luxon";
+import { blockReasonText, type LoadRise, type ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
-import { serverApi, type CrewEntry, type ReviewEntry } from "../app/api";
+import { serverApi, type CrewEntry } from "../app/api";
 import { changeWords } from "../baseline/change-words";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -44,7 +47,7 @@ export function Review({ crew }: { crew: CrewEntry }) {
   );
 }
 
-function Block({ crew, review }: { crew: CrewEntry; review: ReviewEntry }) {
+function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
   const work = serverApi.useWorkQuery(crew.id).data?.work;
   const strain = useMemo(() => {
     const day = work && work.tasks.length > 0 ? dayOf(work) : undefined;
@@ -63,6 +66,7 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewEntry }) {
         <Figure value={review.rounds ? `${better}` : "–"} label={review.rounds ? "people better beyond noise" : "nobody measured twice"} />
       </Box>
       <ReviewChart days={review.days} strain={strain} />
+      <Rises rises={review.rises} strain={strain} />
       <Next crew={crew} next={review.next} />
       <Table
         caption={`Who changed, and why${review.rounds ? `: ${review.rounds.first} against ${review.rounds.last}` : ""}`}
@@ -78,7 +82,7 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewEntry }) {
               {(["pauseAndRefer", "ease", "progress", "hold"] as const).flatMap((kind) =>
                 person.decisions[kind]
                   ? [
-                      <span key={kind}>
+                      <span key={kind} style={{ whiteSpace: "nowrap" }}>
                         {<DecisionMark kind={kind} size={17} />} {person.decisions[kind]}
                       </span>,
                     ]
@@ -93,7 +97,36 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewEntry }) {
   );
 }
 
-function Next({ crew, next }: { crew: CrewEntry; next: ReviewEntry["next"] }) {
+/** Weeks in which strengthening grew faster than hands adapt, beside the work of the same days. */
+function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: ReadonlyMap<string, number> }) {
+  const words = wordsIn();
+  const weeks = grouped(rises, ({ weekStart }) => weekStart);
+  const workIn = (weekStart: string) => {
+    const values = [...strain].flatMap(([day, value]) => (day >= weekStart && day < addDays(weekStart, 7) ? [value] : []));
+    return values.length === 0 ? "" : `; strain of the work ${Math.max(...values).toFixed(1)} on ${values.length} days`;
+  };
+  if (rises.length === 0)
+    return <Typography sx={{ color: "text.secondary" }}>In no week did the load of strengthening rise by more than a tenth.</Typography>;
+  return (
+    <Box component="section" aria-label="Fast rises" sx={{ mt: 1 }}>
+      <Typography variant="h3">More strengthening than the week before</Typography>
+      {[...weeks].map(([weekStart, list]) => (
+        <Typography key={weekStart}>
+          <strong>{DateTime.fromISO(weekStart).toFormat("d LLLL")}</strong>:{" "}
+          {list
+            .map(
+              ({ region, kind, rise }) =>
+                `${words.label("region", region)} +${Math.round(rise * 100)} %${kind === "effort" ? " (by effort)" : ""}`,
+            )
+            .join(", ")}
+          {workIn(weekStart)}
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+function Next({ crew, next }: { crew: CrewEntry; next: ReviewAnswer["next"] }) {
   return (
     <Box component="section" aria-label="Next block" sx={{ borderLeft: "4px solid", borderColor: "warm.main", pl: 2.5, py: 1, my: 3 }}>
       <Typography variant="h2">

@@ -1,11 +1,11 @@
 /** A block day by day on one time axis: hand work of the job above, the exercise under it, how mornings and efforts went. */
 import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
-import type { ReviewEntry } from "../app/api";
+import type { ReviewAnswer } from "@kind-grip/core/followup";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
 interface ReviewChartProps {
-  days: ReviewEntry["days"];
+  days: ReviewAnswer["days"];
   /** Day → strain index of the job's work in the harder hand; empty while the work is not described. */
   strain: ReadonlyMap<string, number>;
 }
@@ -24,7 +24,7 @@ export function ReviewChart({ days, strain }: ReviewChartProps) {
   );
 }
 
-function dataOf(days: ReviewEntry["days"], strain: ReadonlyMap<string, number>, { quiet, spruce, warm, ink }: PlotColours): Data[] {
+function dataOf(days: ReviewAnswer["days"], strain: ReadonlyMap<string, number>, { quiet, spruce, warm, ink }: PlotColours): Data[] {
   const x = days.map(({ day }) => day);
   return [
     {

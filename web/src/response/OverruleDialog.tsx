@@ -4,7 +4,8 @@ import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import { DECISION_KINDS, DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type WaitingDecision } from "../app/api";
+import type { WaitingDecision } from "@kind-grip/core/answers";
+import { problemOf, serverApi } from "../app/api";
 import { Choice } from "../parts/Choice";
 
 export function OverruleDialog({ crewId, each, onClose }: { crewId: string; each: WaitingDecision; onClose(): void }) {

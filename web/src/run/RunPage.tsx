@@ -10,7 +10,8 @@ import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { practiceNow, useNow } from "../app/now";
-import { serverApi, type CrewEntry, type PersonEntry, type Today } from "../app/api";
+import type { Today } from "@kind-grip/core/answers";
+import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";

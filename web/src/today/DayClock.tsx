@@ -2,7 +2,8 @@
 import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import { serverApi, type Today, type TodayEntry } from "../app/api";
+import type { Today, TodayEntry } from "@kind-grip/core/answers";
+import { serverApi } from "../app/api";
 import { EntryLine } from "./TodayPage";
 
 export function DayClock({ today, now, next }: { today: Today; now: number; next?: TodayEntry }) {

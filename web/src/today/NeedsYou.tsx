@@ -7,7 +7,8 @@ import type { ReactNode } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import { DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
-import { serverApi, type Today } from "../app/api";
+import type { Today } from "@kind-grip/core/answers";
+import { serverApi } from "../app/api";
 
 /** Most urgent first. */
 const KINDS: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];

@@ -1,0 +1,89 @@
+import { DEFAULT_STYLE, movementOf, newItem, tensionRegions } from "../library";
+import { sampleId, sampleSession } from "../session/sample";
+import type { Item } from "../session";
+import { loadRises, type LoadedRun } from ".";
+
+const WEEKS = ["2026-03-02", "2026-03-09", "2026-03-16", "2026-03-23"];
+const dose = (reps: number): Item["dose"] => ({
+  kind: "reps",
+  sets: 2,
+  reps,
+  tempo: { outSec: 3, endPauseSec: 0, backSec: 3, startPauseSec: 1 },
+  restSec: 30,
+});
+const lift = (loadKg: number | null, reps = 10): Item => ({
+  ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, sampleId()),
+  dose: dose(reps),
+  loadKg,
+});
+const REGIONS = tensionRegions("lift-palm-down");
+const run = (day: string, item: Item, change: Partial<LoadedRun> = {}): LoadedRun => ({
+  day,
+  session: sampleSession([item], { slot: "postShift" }),
+  items: [{ itemId: item.id, status: "done", plannedSec: 100, doneSec: 100 }],
+  people: [{ personId: "ann", present: true, effort: 4, leftOut: [] }],
+  ...change,
+});
+/** One run a week, with these items. */
+const byWeek = (...items: Item[]) => items.map((item, i) => run(WEEKS[i]!, item));
+
+it("repetitions × torque: 20 at 1.5 kg, 8 cm from the wrist, are 23.5 N·m a side", () => {
+  const [first] = loadRises(byWeek(lift(1), lift(1), lift(1.5)), WEEKS.slice(0, 3));
+  expect(first).toMatchObject({ kind: "torque", weekStart: "2026-03-16" });
+  expect(first!.after).toBeCloseTo(20 * 1.5 * 9.81 * 0.08, 9);
+  expect(first!.rise).toBeCloseTo(0.5, 9);
+  expect(loadRises(byWeek(lift(1), lift(1), lift(1.5)), WEEKS.slice(0, 3)).map(({ region }) => region)).toEqual([...REGIONS].sort());
+});
+
+it("without a load, seconds under tension × effort", () => {
+  const [first] = loadRises(byWeek(lift(null), lift(null), lift(null, 12)), WEEKS.slice(0, 3));
+  expect(first).toMatchObject({ kind: "effort" });
+  expect(first!.after).toBeCloseTo(2 * 12 * 6 * 4, 9);
+});
+
+it.each([
+  ["a tenth is not named", 1, 1.1, 0],
+  ["a little more is", 1, 1.11, REGIONS.length],
+  ["less is not", 1.5, 1, 0],
+])("%s", (_, before, after, count) => expect(loadRises(byWeek(lift(1), lift(before), lift(after)), WEEKS.slice(0, 3))).toHaveLength(count));
+
+it("what rises in the first two weeks is what was planned, and from nothing there is no rise", () => {
+  expect(loadRises(byWeek(lift(0.5), lift(2)), WEEKS.slice(0, 2))).toEqual([]);
+  expect(loadRises([run(WEEKS[2]!, lift(2))], WEEKS.slice(0, 3))).toEqual([]);
+});
+
+it("counts people who took part: twice as many of them are no rise, and who is absent or leaves it out carries nothing", () => {
+  const two = (item: Item, change: object = {}) =>
+    ["ann", "ben"].map((personId) => ({
+      personId,
+      present: true,
+      effort: 4,
+      leftOut: [] as string[],
+      ...(personId === "ben" ? change : {}),
+      item,
+    }));
+  const item = lift(1);
+  const week = (people: LoadedRun["people"]) => [...byWeek(item, item), run(WEEKS[2]!, item, { people })];
+  expect(loadRises(week(two(item)), WEEKS.slice(0, 3))).toEqual([]);
+  expect(loadRises(week(two(item, { present: false })), WEEKS.slice(0, 3))).toEqual([]);
+  // Ben took part and left it out: the mean falls.
+  expect(loadRises([...week(two(item, { leftOut: [item.id] })), run(WEEKS[3]!, item)], WEEKS)[0]).toMatchObject({
+    weekStart: WEEKS[3],
+    rise: 1,
+  });
+});
+
+it("an own dose and load count for the person who has them, a part counts as a part, what was skipped does not", () => {
+  const item = lift(1);
+  const own: Item = { ...item, personal: { ann: { formId: item.formId, loadKg: 2 } } };
+  expect(loadRises([...byWeek(item, item), run(WEEKS[2]!, own)], WEEKS.slice(0, 3))[0]!.rise).toBeCloseTo(1, 9);
+  const half = run(WEEKS[1]!, item, { items: [{ itemId: item.id, status: "part", plannedSec: 100, doneSec: 50 }] });
+  expect(loadRises([run(WEEKS[0]!, item), half, run(WEEKS[2]!, item)], WEEKS.slice(0, 3))[0]!.rise).toBeCloseTo(1, 9);
+  const none = run(WEEKS[2]!, lift(9), { items: [{ itemId: item.id, status: "skipped", plannedSec: 100, doneSec: 0 }] });
+  expect(loadRises([...byWeek(item, item), none], WEEKS.slice(0, 3))).toEqual([]);
+});
+
+it("stretching is no load", () => {
+  const stretch = (loadKg: number | null) => ({ ...newItem(movementOf("palm-away"), DEFAULT_STYLE, sampleId()), loadKg });
+  expect(loadRises(byWeek(stretch(null), stretch(null), { ...stretch(null), dose: dose(30) }), WEEKS.slice(0, 3))).toEqual([]);
+});
