@@ -44,8 +44,11 @@ export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise
   await db.sequelize.transaction(async (transaction) => {
     const taken = (await db.models.Account.findOne({ where: { email: staff.email }, transaction }))?.get();
     if (taken && taken.id !== staff.id) throw invalid([{ path: "email", message: "has a sign-in already" }]);
+    // An id names the same request sent again, and nothing else: no account is written over by it.
+    const before = (await db.models.Account.findByPk(staff.id, { transaction, lock: transaction.LOCK.UPDATE }))?.get();
+    const again = before && before.practiceId === caller.practiceId && before.email === staff.email && before.role === staff.role;
+    if (before && !again) throw new Problem(409, "taken", "This id belongs to another sign-in.");
     const { crewIds, ...account } = staff;
-    if (taken && taken.practiceId !== caller.practiceId) throw invalid([{ path: "email", message: "has a sign-in already" }]);
     await db.models.Account.upsert({ ...account, practiceId: caller.practiceId, passwordHash }, { transaction });
     await giveCrews(db, caller, staff.id, crewIds, transaction);
   });

@@ -1,0 +1,81 @@
+import type { ReviewAnswer } from "@kind-grip/core/followup";
+import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { addDays, mondayOf } from "@kind-grip/core/dayplan";
+import { v7 as uuid } from "uuid";
+import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
+import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
+
+let test: TestApp;
+let trainer: TestTrainer;
+let world: SampleWorld;
+beforeAll(async () => {
+  test = await openTestApp();
+  trainer = await TestTrainer.make(test);
+});
+beforeEach(async () => {
+  world = await makeWorld(trainer);
+});
+afterAll(() => test.close());
+
+const today = new Date().toISOString().slice(0, 10);
+const item = { ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, uuid()), sides: "inTurn" as const };
+/** Led on the Monday so many weeks ago, with a load. */
+const lead = async (weeksAgo: number, loadKg: number, change: object = {}) => {
+  const at = `${addDays(mondayOf(today), -7 * weeksAgo)}T12:00:00.000Z`;
+  const run = sampleRun(world);
+  const session = { ...run.session, id: uuid(), slot: "postShift" as const, items: [{ ...item, loadKg }] };
+  const items = [{ ...run.items[0]!, itemId: item.id, movementId: item.movementId, formId: item.formId }];
+  const people = run.people.map((person) => ({ ...person, present: true, effort: 3, marks: [] }));
+  const sent = { ...run, session, items, people, startedAt: at, endedAt: at, ...change };
+  expect((await trainer.send("put", `/api/runs/${sent.id}`, sent)).status).toBe(200);
+};
+const review = async (weeks = 4): Promise<ReviewAnswer> => (await trainer.get(`/api/crews/${world.crewId}/review?weeks=${weeks}`)).body;
+
+it("of a crew that did nothing says so without a figure", async () => {
+  expect(await review()).toMatchObject({ days: [], adherence: null, raised: null, answers: 0, rounds: null, rises: [] });
+});
+
+it("counts what was done, day by day and person by person", async () => {
+  await lead(2, 1);
+  await lead(1, 1, {
+    items: [{ itemId: item.id, movementId: item.movementId, formId: item.formId, plannedSec: 60, doneSec: 0, status: "skipped" }],
+  });
+  const { days, adherence, people } = await review();
+  expect(days).toMatchObject([
+    { people: 3, itemsDue: 3, itemsDone: 3, meanEffort: 3, minPerPerson: 1, meanMorning: null },
+    { people: 3, itemsDue: 3, itemsDone: 0, minPerPerson: 0 },
+  ]);
+  expect(adherence).toBe(0.5);
+  expect(people.map(({ meanEffort, morningTrend, answers }) => [meanEffort, morningTrend, answers])).toEqual(Array(3).fill([3, null, 0]));
+});
+
+it("names the weeks in which strengthening rose by more than a tenth", async () => {
+  for (const [weeksAgo, loadKg] of [
+    [5, 1],
+    [4, 1.5],
+    [3, 1.6],
+    [2, 2],
+  ] as const)
+    await lead(weeksAgo, loadKg);
+  const { rises } = await review(8);
+  const byWeek = new Map(rises.map(({ weekStart, kind, rise }) => [weekStart, `${kind} ${Math.round(rise * 100)} %`]));
+  // From 1.5 to 1.6 kg is less than a tenth.
+  expect(byWeek).toEqual(
+    new Map([
+      [addDays(mondayOf(today), -28), "torque 50 %"],
+      [addDays(mondayOf(today), -14), "torque 25 %"],
+    ]),
+  );
+  // Looked at over four weeks, the third of them is the first that counts.
+  expect((await review(4)).rises).toEqual([]);
+});
+
+it("is in the trail as seen, and is nobody else's", async () => {
+  await review();
+  const { entries } = (await trainer.get(`/api/crews/${world.crewId}/audit`)).body;
+  expect(entries).toMatchObject([{ act: "saw", what: "review of a block" }]);
+  const other = await TestTrainer.make(test);
+  expect((await other.get(`/api/crews/${world.crewId}/review`)).status).toBe(404);
+  const employer = await trainer.staff(test, "employer", [world.crewId]);
+  expect((await employer.get(`/api/crews/${world.crewId}/review`)).status).toBe(403);
+});

@@ -1,0 +1,133 @@
+import { USUAL_SETTINGS } from "@kind-grip/core/response";
+import { v7 as uuid } from "uuid";
+import { makeWorld } from "../test/samples";
+import { fieldsOf, openTestApp, PASSWORD, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
+
+let test: TestApp;
+let practiceId: string;
+let trainer: TestTrainer;
+let crewId: string;
+beforeAll(async () => {
+  test = await openTestApp();
+});
+beforeEach(async () => {
+  practiceId = uuid();
+  trainer = await TestTrainer.make(test, practiceId);
+  ({ crewId } = await makeWorld(trainer));
+});
+afterAll(() => test.close());
+
+describe("settings of the practice", () => {
+  const settings = (thresholds: object) => ({ ...USUAL_SETTINGS, thresholds: { ...USUAL_SETTINGS.thresholds, ...thresholds } });
+  const save = (version: number, thresholds: object) =>
+    trainer.send("put", "/api/practice/settings", { version, settings: settings(thresholds) });
+
+  it("are the usual ones until they are changed, and then have a version that grows", async () => {
+    expect((await trainer.get("/api/practice/settings")).body).toEqual({ settings: USUAL_SETTINGS, version: 1 });
+    expect((await save(1, { progressRuns: 4 })).body.version).toBe(2);
+    expect((await trainer.get("/api/practice/settings")).body).toEqual({ settings: settings({ progressRuns: 4 }), version: 2 });
+  });
+
+  it("saved by two at once, the second sees what the first made of them; the same twice is once", async () => {
+    await save(1, { progressRuns: 4 });
+    const late = await save(1, { progressRuns: 5 });
+    expect([late.status, late.body.detail.settings.thresholds.progressRuns]).toEqual([409, 4]);
+    const again = await save(1, { progressRuns: 4 });
+    expect([again.status, again.body.version]).toEqual([200, 2]);
+  });
+
+  it.each([
+    ["settlingDays", 0, 1, "must be 1 to 14"],
+    ["settlingDays", 15, 14, "must be 1 to 14"],
+    ["noGainPercent", 49, 50, "must be 50 to 100"],
+    ["progressRuns", 1, 2, "must be 2 to 10"],
+    ["progressMargin", 1.5, 2, "must be a whole number"],
+  ])("%s of %d is refused at its field, %d is not", async (field, bad, good, message) => {
+    expect(fieldsOf(await save(1, { [field]: bad }))).toEqual({ [`settings.thresholds.${field}`]: message });
+    expect((await save(1, { [field]: good })).status).toBe(200);
+  });
+
+  it("are each practice's own", async () => {
+    await save(1, { progressRuns: 6 });
+    const other = await TestTrainer.make(test);
+    expect((await other.get("/api/practice/settings")).body).toEqual({ settings: USUAL_SETTINGS, version: 1 });
+  });
+});
+
+describe("staff", () => {
+  const staff = (change: object = {}) => ({
+    id: uuid(),
+    name: "Ivo",
+    email: `${uuid()}@test.example`,
+    role: "lead",
+    crewIds: [crewId],
+    ...change,
+  });
+  const add = (someone: object, by = trainer) => by.send("post", "/api/practice/staff", someone);
+  const signIn = (email: string, password: string) => TestCaller.signedIn(test, "/api/sign-in", { email, password });
+
+  it("get a first password that is shown once, and see the crews they are given", async () => {
+    const ivo = staff();
+    const { body } = await add(ivo);
+    expect(body.staff).toContainEqual({ id: ivo.id, name: "Ivo", email: ivo.email, role: "lead", crewIds: [crewId] });
+    const theirs = await signIn(ivo.email, body.password);
+    expect((await theirs.get("/api/crews")).body.map(({ id }: { id: string }) => id)).toEqual([crewId]);
+    expect(JSON.stringify((await trainer.get("/api/practice/staff")).body)).not.toContain(body.password);
+  });
+
+  it("sent again after a lost answer are one account with a new password", async () => {
+    const ivo = staff();
+    const [first, second] = [(await add(ivo)).body, (await add(ivo)).body];
+    expect(second.staff.filter(({ email }: { email: string }) => email === ivo.email)).toHaveLength(1);
+    await expect(signIn(ivo.email, first.password)).rejects.toThrow(/401/);
+    await signIn(ivo.email, second.password);
+  });
+
+  it("never write over an account that is there: not a trainer's, not another practice's, not under another address", async () => {
+    const accounts = async () =>
+      (await test.db.models.Account.findAll({ where: { practiceId }, order: ["email"] })).map((row) => row.get({ plain: true }));
+    const me = (await accounts())[0]!;
+    expect((await add(staff({ id: me.id }))).status).toBe(409);
+    expect((await add(staff({ id: me.id, email: me.email }))).status).toBe(409);
+    const other = await TestTrainer.make(test);
+    const theirs = staff({ crewIds: [(await makeWorld(other)).crewId] });
+    expect((await add(theirs, other)).status).toBe(200);
+    expect((await add(staff({ id: theirs.id }))).status).toBe(409);
+    expect(fieldsOf(await add(staff({ email: theirs.email })))).toEqual({ email: "has a sign-in already" });
+    expect(await accounts()).toEqual([me]);
+    await signIn(me.email, PASSWORD);
+  });
+
+  it("are given the trainer's own crews only, and lose what is taken at once", async () => {
+    const other = await makeWorld(await TestTrainer.make(test));
+    expect(fieldsOf(await add(staff({ crewIds: [other.crewId] })))).toEqual({ crewIds: "names a crew that is not yours" });
+    const ivo = staff();
+    const theirs = await signIn(ivo.email, (await add(ivo)).body.password);
+    const second = await makeWorld(trainer);
+    const change = (crewIds: string[]) => trainer.send("put", `/api/practice/staff/${ivo.id}`, { crewIds });
+    expect(fieldsOf(await change([other.crewId]))).toEqual({ crewIds: "names a crew that is not yours" });
+    await change([second.crewId]);
+    expect((await theirs.get("/api/crews")).body.map(({ id }: { id: string }) => id)).toEqual([second.crewId]);
+    expect((await theirs.get(`/api/crews/${crewId}/people`)).status).toBe(404);
+  });
+
+  it("whose sign-in is ended are out with the next call; a trainer's cannot be ended here", async () => {
+    const ivo = staff();
+    const theirs = await signIn(ivo.email, (await add(ivo)).body.password);
+    expect((await trainer.send("delete", `/api/practice/staff/${ivo.id}`)).body.map(({ name }: { name: string }) => name)).not.toContain(
+      "Ivo",
+    );
+    expect((await theirs.get("/api/crews")).status).toBe(401);
+    const [me] = await test.db.models.Account.findAll({ where: { practiceId } });
+    expect((await trainer.send("delete", `/api/practice/staff/${me!.get().id}`)).status).toBe(409);
+    expect((await trainer.send("delete", `/api/practice/staff/${uuid()}`)).status).toBe(404);
+  });
+
+  it.each([
+    [{ email: "ivo" }, { email: "is not an e-mail address" }],
+    [{ role: "trainer" }, { role: "must be crew lead or employer contact" }],
+    [{ crewIds: [] }, { crewIds: "names no crew" }],
+  ])("with %j are refused at their field", async (change, fields) => {
+    expect(fieldsOf(await add(staff(change)))).toEqual(fields);
+  });
+});
