@@ -64,6 +64,35 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await expect(page.getByRole("button", { name: /Short hold/ })).toBeVisible();
   });
 
+  await test.step("the last session to seven minutes, to the second", async () => {
+    await page
+      .getByRole("group", { name: "Sessions" })
+      .getByRole("button", { name: /After the shift/ })
+      .click();
+    await page.getByRole("button", { name: /Fit to a length|over: fit it/ }).click();
+    await page.getByRole("textbox", { name: "Minutes" }).fill("7");
+    await page.keyboard.press("Enter");
+    await page.getByRole("button", { name: /^Make it / }).click();
+    const told = await page.getByText(/After the shift takes \d:\d\d now/).textContent();
+    const [minutes, seconds] = told!
+      .match(/(\d):(\d\d) now/)!
+      .slice(1)
+      .map(Number);
+    expect(minutes! * 60 + seconds!).toBeLessThanOrEqual(7 * 60);
+    expect(minutes! * 60 + seconds!).toBeGreaterThan(5 * 60);
+  });
+
+  await test.step("one person does an easier form", async () => {
+    await page
+      .getByRole("option", { name: /lift|lower|clench|hook|press/i })
+      .first()
+      .click();
+    await page.getByRole("button", { name: /Somebody does an(other|\s*easier) form/ }).click();
+    await page.getByRole("option", { name: "Orla Pemberley" }).click();
+    await expect(page.getByRole("button", { name: /does the same as everybody/ })).toHaveCount(1);
+    await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  });
+
   await test.step("personal starts from what was measured, in the slate crew's program", async () => {
     const roof = crews.find(({ name }) => name.startsWith("Ridgeline"))!.id;
     await page.goto(`/crews/${roof}/program`);

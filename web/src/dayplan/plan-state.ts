@@ -3,7 +3,7 @@ import { useCallback, useEffect, useReducer } from "react";
 import type { Placement } from "@kind-grip/core/dayplan";
 import { problemOf, serverApi, type WeekPlanEntry } from "../app/api";
 
-interface PlanState {
+export interface PlanState {
   version: number;
   placements: Placement[];
   saved: Placement[];
@@ -22,7 +22,7 @@ type Action =
   | { type: "saveFailed"; message: string }
   | { type: "conflict"; entry: WeekPlanEntry };
 
-function reduce(state: PlanState, action: Action): PlanState {
+export function reducePlan(state: PlanState, action: Action): PlanState {
   switch (action.type) {
     case "changed":
       return { ...state, placements: action.placements, past: [...state.past, state.placements].slice(-100), future: [] };
@@ -59,7 +59,7 @@ function reduce(state: PlanState, action: Action): PlanState {
 }
 
 export function usePlan(entry: WeekPlanEntry) {
-  const [state, dispatch] = useReducer(reduce, {
+  const [state, dispatch] = useReducer(reducePlan, {
     version: entry.version,
     placements: entry.placements,
     saved: entry.placements,
