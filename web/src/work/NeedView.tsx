@@ -1,6 +1,6 @@
 /** Where the work, and what was measured, ask for attention: on the hands, in figures, with the working; and what would be the opposite. */
 import { Box, Link as TextLink, MenuItem, TextField, Typography } from "@mui/material";
-import { useMemo, useState } from "react";
+import { Fragment, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
 import { MAP_VIEWS } from "@kind-grip/core/figure";
@@ -23,6 +23,9 @@ import { CoachingCardList } from "../library/CoachingCards";
 import { Empty } from "../parts/Empty";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
+
+/** More than these are named, not drawn. */
+const PICTURED = 6;
 
 export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; people: PersonEntry[] }) {
   const [personId, setPersonId] = useState("");
@@ -252,7 +255,7 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
                 <Typography>Nothing in the library fits this place and kit.</Typography>
               ) : (
                 <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(118px, 1fr))", gap: 1.5 }}>
-                  {movements.slice(0, 6).map((movement) => (
+                  {movements.slice(0, PICTURED).map((movement) => (
                     <TextLink
                       key={movement.id}
                       component={Link}
@@ -263,6 +266,19 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
                       {words.movementName(movement.id)}
                     </TextLink>
                   ))}
+                  {movements.length > PICTURED && (
+                    <Typography sx={{ gridColumn: "1 / -1", color: "text.secondary" }}>
+                      Also:{" "}
+                      {movements.slice(PICTURED).map((movement, i) => (
+                        <Fragment key={movement.id}>
+                          {i > 0 && ", "}
+                          <TextLink component={Link} to={`/library/${movement.id}`} sx={{ color: "text.primary" }}>
+                            {words.movementName(movement.id)}
+                          </TextLink>
+                        </Fragment>
+                      ))}
+                    </Typography>
+                  )}
                 </Box>
               )}
             </Box>
