@@ -5,7 +5,14 @@ const [project, ...rest] = process.argv.slice(2);
 const results = process.env.JEST_RESULTS ? ["--json", `--outputFile=${process.env.JEST_RESULTS}`] : [];
 const { status } = spawnSync(
   "npx",
-  ["jest", "--selectProjects", project, ...(project === "api" ? ["--runInBand", "--forceExit", "--testTimeout=60000"] : []), ...results, ...rest],
+  [
+    "jest",
+    "--selectProjects",
+    project,
+    ...(project === "api" ? ["--runInBand", "--forceExit", "--testTimeout=60000"] : []),
+    ...results,
+    ...rest,
+  ],
   {
     stdio: ["ignore", process.env.JEST_RESULTS ? "ignore" : "inherit", "inherit"],
   },

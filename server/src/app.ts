@@ -119,16 +119,13 @@ export function createApp({ db, secret, webRoot, meterAddress, gatewayAddress, l
       next();
     },
     csrfProtection,
-    async (request, _response, next) => {
-      const practiceId = request.session?.caller?.practiceId;
-      if (practiceId) await readOwnMovements(db, practiceId);
-      next();
-    },
   );
 
   const context: AppContext = { db, now: practiceClock(db) };
   const routes = new Routes(async (caller) => {
-    if (await isStillGood(db, caller, (await context.now(caller)).toISOString().slice(0, 10))) return;
+    const today = (await context.now(caller)).toISOString().slice(0, 10);
+    const [good] = await Promise.all([isStillGood(db, caller, today), readOwnMovements(db, caller.practiceId)]);
+    if (good) return;
     throw new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
   });
   for (const add of [

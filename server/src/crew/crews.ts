@@ -38,7 +38,7 @@ async function theirCrew({ models }: Db, caller: Caller, crewId: string, options
 }
 
 /** Every crew of the caller, by name. */
-async function theirCrews({ models }: Db, caller: Caller): Promise<CrewRow[]> {
+export async function theirCrews({ models }: Db, caller: Caller): Promise<CrewRow[]> {
   const given =
     caller.role === "trainer"
       ? { trainerId: caller.accountId }
@@ -51,8 +51,11 @@ export function crewAnswer({ id, name, detail, version }: CrewRow): CrewAnswer {
 }
 
 export async function listCrews(db: Db, caller: Caller): Promise<CrewListEntry[]> {
-  const crews = await theirCrews(db, caller);
-  const { models } = db;
+  return withCounts(db, await theirCrews(db, caller));
+}
+
+/** With how many people are here and how many programs there are. */
+export async function withCounts({ models }: Db, crews: readonly CrewRow[]): Promise<CrewListEntry[]> {
   const crewId = { [Op.in]: crews.map((crew) => crew.id) };
   const [people, programs] = await Promise.all([
     models.Person.count({ where: { crewId, leftOn: null }, group: ["crewId"] }),

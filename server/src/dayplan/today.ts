@@ -10,40 +10,46 @@ import { endsSoon, notHeldOut, questionOf, sessionWithin, type Participations } 
 import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { listCrews, type CrewListEntry } from "../crew/crews";
+import { theirCrews, withCounts, type CrewListEntry } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ClearanceRow, HoldRow, PersonRow } from "../db/models";
 import { participationsOf } from "../safety/participations";
+import { ownMovementsAsOf } from "../library/own-movements";
 import { placementsBetween } from "./plans";
 
 /** Every placement of the crews' local today, and night shifts that reach into it from yesterday. */
 export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
-  const crews = await listCrews(db, caller);
-  const crewIds = crews.map((crew) => crew.id);
-  const shifts = new Map(
-    crews.map((crew) => [crew.id, shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(dateAt(now.getTime(), crew.timeZone), -1), 2)]),
-  );
-  const rows = await placementsBetween(db, crewIds, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000));
-  const [participations, programs, people, runs] = await Promise.all([
-    participationsOf(db, crews, now),
-    db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
+  const rowsOfCrews = await theirCrews(db, caller);
+  const crewIds = rowsOfCrews.map(({ id }) => id);
+  const places = rowsOfCrews.map(({ id, detail }) => ({ id, timeZone: detail.timeZone }));
+  // Everything that needs to know the crews only, at once: each wait is a round trip to the database.
+  const [crews, rows, participations, people, needs] = await Promise.all([
+    withCounts(db, rowsOfCrews),
+    placementsBetween(db, crewIds, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000)),
+    participationsOf(db, places, now),
     // Plain rows: a thousand of them as models would cost more than everything else here.
     db.models.Person.findAll({
       where: { crewId: { [Op.in]: crewIds } },
       attributes: ["id", "crewId", "name", "startedOn", "leftOn"],
       raw: true,
     }) as unknown as Promise<PersonRow[]>,
+    caller.role === "lead" ? null : readNeeds(db, crewIds),
+  ]);
+  const shifts = new Map(
+    crews.map((crew) => [crew.id, shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(dateAt(now.getTime(), crew.timeZone), -1), 2)]),
+  );
+  const [programs, runs] = await Promise.all([
+    db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
       where: { placementId: { [Op.in]: rows.map((row) => row.id) }, alone: false },
       attributes: ["id", "placementId"],
     }),
   ]);
   const sessions = new Map(
-    programs.flatMap((program) =>
-      program
-        .get()
-        .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
-    ),
+    programs.flatMap((row) => {
+      const { id, document, version } = row.get();
+      return document.sessions.map((session) => [`${id} ${session.id}`, { program: document, version, session }] as const);
+    }),
   );
   const peopleOf = grouped(people, ({ crewId }) => crewId);
   const dates = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
@@ -69,11 +75,17 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
       (peopleOf.get(crew.id) ?? []).filter((person) => isHere(person, date) && (!row.people || row.people.includes(person.id))),
       may,
     );
-    const { totalSec } = compileGroup(
-      sessionWithin(session, may),
-      FORM_TIMINGS,
-      here.map((person) => person.id),
-    );
+    const ids = here.map((person) => person.id);
+    const key = [
+      row.programId,
+      found.version,
+      ownMovementsAsOf(caller.practiceId),
+      session.id,
+      date,
+      ...ids,
+      JSON.stringify([...may]),
+    ].join(" ");
+    const totalSec = keptLength(key, () => compileGroup(sessionWithin(session, may), FORM_TIMINGS, ids).totalSec);
     return [
       {
         placementId: row.id,
@@ -114,34 +126,52 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
         .map(({ date, kind, startMs, endMs, breaks, away }) => ({ date, name: kind.name, startMs, endMs, breaks: [...breaks, ...away] })),
     })),
     entries,
-    ...(caller.role === "lead" ? NOTHING_TO_DECIDE : await needsYou(db, crews, people, participations, now)),
+    ...(needs ? needsYou(needs, crews, people, participations, now) : NOTHING_TO_DECIDE),
   };
+}
+
+/** Lengths worked out before: Today is asked every minute, and a session changes once a week. */
+const lengths = new Map<string, number>();
+const LENGTHS_KEPT = 5000;
+function keptLength(key: string, workOut: () => number): number {
+  let length = lengths.get(key);
+  if (length === undefined) {
+    if (lengths.size >= LENGTHS_KEPT) lengths.clear();
+    lengths.set(key, (length = workOut()));
+  }
+  return length;
 }
 
 /** A crew lead leads; who is held out and what waits for a decision is the trainer's. */
 const NOTHING_TO_DECIDE = { heldOut: [], endingSoon: [], decisions: [], tells: [] };
 
+type Needs = Awaited<ReturnType<typeof readNeeds>>;
+
+async function readNeeds({ models }: Db, crewIds: readonly string[]) {
+  const crewId = { [Op.in]: [...crewIds] };
+  const [holds, clearances, waiting, told] = await Promise.all([
+    models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
+    models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
+    models.Proposal.count({ where: { crewId }, group: ["crewId", "kind"] }),
+    models.Tell.findAll({ where: { crewId, seenAt: null }, order: [["at", "DESC"]], limit: 50 }),
+  ]);
+  return { holds, clearances, waiting, told };
+}
+
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */
-async function needsYou(
-  db: Db,
+function needsYou(
+  { holds, clearances, waiting, told }: Needs,
   crews: readonly CrewListEntry[],
   people: readonly PersonRow[],
   participations: ReadonlyMap<string, Participations>,
   now: Date,
-): Promise<Pick<Today, "heldOut" | "endingSoon" | "decisions" | "tells">> {
+): Pick<Today, "heldOut" | "endingSoon" | "decisions" | "tells"> {
   const days = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
   const dayIn = (crew: CrewListEntry) => days.get(crew.id)!;
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
   const here = new Map(
     people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map((person) => [person.id, person]),
   );
-  const crewId = { [Op.in]: crews.map(({ id }) => id) };
-  const [holds, clearances, waiting, told] = await Promise.all([
-    db.models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
-    db.models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
-    db.models.Proposal.count({ where: { crewId }, group: ["crewId", "kind"] }),
-    db.models.Tell.findAll({ where: { crewId, seenAt: null }, order: [["at", "DESC"]], limit: 50 }),
-  ]);
   const named = (personId: string) => {
     const { name, crewId: id } = here.get(personId)!;
     return { crewId: id, crewName: crewsById.get(id)!.name, personId, name };

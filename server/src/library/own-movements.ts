@@ -28,6 +28,11 @@ export async function listOwnMovements(db: Db, caller: Caller): Promise<OwnMovem
 
 /** Newest change this process has read, by practice. */
 const known = new Map<string, Date>();
+/** Changes with every change of a practice's own movements this process has read. */
+export function ownMovementsAsOf(practiceId: string): number {
+  return known.get(practiceId)?.getTime() ?? 0;
+}
+
 /** Looked at again each time: a change stamped earlier may have been committed later. */
 const OVERLAP_MS = 10_000;
 

@@ -250,9 +250,11 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
                 ? "First answer; looking for a better one …"
                 : `${nearnessText(gap)}.${saved > 0.005 ? ` ${Math.round(saved * 100)} % less lost than the first answer.` : ""}`}
             </Typography>
-            <Button disabled={pinned.size === 0} onClick={again} startIcon={<PinOff size={18} />}>
-              Let go of {pinned.size || "no"} {pinned.size === 1 ? "pin" : "pins"}
-            </Button>
+            {pinned.size > 0 && (
+              <Button onClick={again} startIcon={<PinOff size={18} />}>
+                Let go of {pinned.size} {pinned.size === 1 ? "pin" : "pins"}
+              </Button>
+            )}
           </Box>
           {over && (
             <Alert severity="info" variant="outlined" sx={{ mb: 1.5 }}>
