@@ -13,7 +13,12 @@ export default {
       ...shared,
       displayName: "unit",
       testPathIgnorePatterns: ["/node_modules/", "\\.api\\.test\\.ts$"],
-      testMatch: ["<rootDir>/core/src/**/*.test.ts", "<rootDir>/web/src/**/*.test.ts", "<rootDir>/server/src/**/*.test.ts", "<rootDir>/stand-ins/src/**/*.test.ts"],
+      testMatch: [
+        "<rootDir>/core/src/**/*.test.ts",
+        "<rootDir>/web/src/**/*.test.ts",
+        "<rootDir>/server/src/**/*.test.ts",
+        "<rootDir>/stand-ins/src/**/*.test.ts",
+      ],
     },
     {
       ...shared,

@@ -37,11 +37,11 @@ export function sessionMiddleware({ sequelize }: Db, secret: string) {
 const TOUCH_EVERY_MS = 60_000;
 const TOUCHES_KEPT = 5000;
 
-function touchSeldom(store: session.Store): void {
+export function touchSeldom(store: session.Store, nowMs: () => number = Date.now): void {
   const touch = store.touch!.bind(store);
   const touchedMs = new Map<string, number>();
   store.touch = (sid, data, done) => {
-    const now = Date.now();
+    const now = nowMs();
     if (now - (touchedMs.get(sid) ?? 0) < TOUCH_EVERY_MS) return done?.();
     if (touchedMs.size >= TOUCHES_KEPT) touchedMs.clear();
     touchedMs.set(sid, now);
