@@ -240,6 +240,49 @@ test("two crews planned together by one leader, and taken back", async ({ page }
   await expect.poll(friday).toEqual(before);
 });
 
+test("a public holiday leaves its sessions to be taken out; a tab that is dragged stays", async ({ page }) => {
+  await signIn(page);
+  const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
+  const crewId = crews.find(({ name }) => name.startsWith("Ridgeline"))!.id;
+  const save = async () => {
+    const saved = page.waitForResponse((answer) => answer.request().method() === "PUT" && answer.url().endsWith(`/crews/${crewId}`));
+    await page.getByRole("button", { name: "Save", exact: true }).click();
+    expect((await saved).status()).toBe(200);
+  };
+  await page.goto(`/crews/${crewId}/settings`);
+  await page.getByRole("button", { name: "Add a day that differs" }).click();
+  await page.getByLabel("Day 1 that differs", { exact: true }).fill("2026-03-27");
+  await save();
+  await page.goto(`/crews/${crewId}/day-plan`);
+  const friday = page.getByRole("region", { name: "Friday 27 March" });
+  await expect(friday).toContainText("without a shift");
+  await friday.getByRole("button", { name: /^Remove / }).click();
+  await expect(friday.getByText("without a shift")).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect(friday).toContainText("without a shift");
+  await page.goto(`/crews/${crewId}/settings`);
+  await page.getByRole("button", { name: "Remove day 1 that differs" }).click();
+  await save();
+
+  await page.goto(`/crews/${crewId}/day-plan`);
+  await page.getByRole("button", { name: "Plan a day" }).click();
+  const dialog = page.getByRole("dialog", { name: "Plan a day for groups" });
+  await dialog.getByRole("radio", { name: "Fri 27" }).click();
+  await expect(dialog.getByRole("status")).toHaveText(/Proven best|Within [\d.]+ %/);
+  const group = dialog.getByRole("region", { name: "Group 1" });
+  const tab = (await group.locator('[title^="Ridge break"]').boundingBox())!;
+  await page.mouse.move(tab.x + 4, tab.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(tab.x + 90, tab.y + 10, { steps: 5 });
+  await page.mouse.up();
+  const moved = group.getByRole("button", { name: /Ridge break$/ });
+  await expect(moved).toHaveAttribute("aria-pressed", "true");
+  await expect(moved).not.toHaveText(/^12:15/);
+  await dialog.getByRole("button", { name: "Let go of 1 pin" }).click();
+  await expect(moved).toHaveText(/^12:15/);
+  await dialog.getByRole("button", { name: "Not now" }).click();
+});
+
 test("a crew lead leads, and sees nothing else", async ({ page }) => {
   await signIn(page, { email: "ivo@fernhollow.example", password: "fernhollow-hands" });
   await expect(page.getByRole("navigation", { name: "Places" }).getByRole("link")).toHaveCount(2);
