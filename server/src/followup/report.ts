@@ -9,7 +9,7 @@ import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../db/models";
+import type { CheckInRow, CrewRow, PersonDayRow } from "../db/models";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
@@ -82,30 +82,27 @@ async function reportOf(db: Db, caller: Caller, at: Date, crewId: string, weeks:
   const weekStarts = Array.from({ length: weeks }, (_, i) => addDays(from, 7 * i));
   const day = { [Op.between]: [from, until] as [string, string] };
   const [days, mornings, changes] = await Promise.all([
-    db.models.PersonDay.findAll({ where: { crewId, day } }),
+    // Plain rows, here and below: weeks of a crew are thousands of them.
+    db.models.PersonDay.findAll({ where: { crewId, day }, raw: true }) as unknown as Promise<PersonDayRow[]>,
     raisedMornings(db, crew, from, until),
     measuredChanges(db, crewId),
   ]);
-  const report = crewReport(
-    weekStarts,
-    days.map((row) => row.get({ plain: true })),
-    mornings,
-    changes,
-  );
+  const report = crewReport(weekStarts, days, mornings, changes);
   return { crew: { id: crew.id, name: crew.name, trade: crew.detail.trade }, from, until, ...report };
 }
 
 /** Mornings above the person's usual level: what was felt when they were last asked. */
 async function raisedMornings(db: Db, crew: CrewRow, from: string, until: string): Promise<ReportMorning[]> {
   const [rows, felt] = await Promise.all([
-    db.models.CheckIn.findAll({ where: { crewId: crew.id, day: { [Op.between]: [from, until] } } }),
+    db.models.CheckIn.findAll({
+      where: { crewId: crew.id, day: { [Op.between]: [from, until] } },
+      attributes: ["personId", "day", "level"],
+      raw: true,
+    }) as unknown as Promise<Pick<CheckInRow, "personId" | "day" | "level">[]>,
     latestSymptoms(db, [crew.id]),
   ]);
   const usual = new Map(felt.map(({ personId, symptoms }) => [personId, Math.max(0, ...symptoms.map(({ level }) => level))]));
-  return rows.map((row) => {
-    const { personId, day, level } = row.get();
-    return { personId, day, raised: level > (usual.get(personId) ?? 0) };
-  });
+  return rows.map(({ personId, day, level }) => ({ personId, day, raised: level > (usual.get(personId) ?? 0) }));
 }
 
 /** First round against the latest, people measured in both. Function effort is turned round so that up is better. */
