@@ -260,6 +260,7 @@ test("a public holiday leaves its sessions to be taken out; a tab that is dragge
   await expect(friday.getByText("without a shift")).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(friday).toContainText("without a shift");
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
   await page.goto(`/crews/${crewId}/settings`);
   await page.getByRole("button", { name: "Remove day 1 that differs" }).click();
   await save();
