@@ -19,6 +19,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { useParticipations } from "../safety/use-participations";
 import { placeableSessions, placedOf, sameIn, type PlaceableSession } from "./placed";
 import { PlacementPanel } from "./PlacementPanel";
+import { belongsTo } from "./crew-day";
 import { PlanDayDialog } from "./PlanDayDialog";
 import { RemindersDialog } from "./RemindersDialog";
 import { ribbonParts } from "./work-ribbon";
@@ -165,8 +166,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
     setChosenId(null);
   };
   const chosen = placed.find((each) => each.id === chosenId);
-  const shiftOf = (startMs: number) =>
-    shifts.find((shift) => startMs >= shift.startMs - 2 * 3600_000 && startMs < shift.endMs + 2 * 3600_000);
+  const shiftOf = (startMs: number) => shifts.find((shift) => belongsTo(shift, startMs));
   const onDay = (date: string) => plan.placements.filter((each) => shiftOf(Date.parse(each.startsAt))?.date === date);
   const repeat = (id: string) => {
     const placement = plan.placements.find((each) => each.id === id);

@@ -75,11 +75,12 @@ export function meantFor(placed: readonly Placement[], sessions: readonly Placea
   return on.length > 0 ? on : [...sessions];
 }
 
-/** Placements that belong to a shift: from two hours before it to two hours after. */
-export function inShift(placements: readonly Placement[], shift: Shift): Placement[] {
+/** What begins from two hours before a shift to two hours after it belongs to it. */
+export function belongsTo(shift: Shift, startMs: number): boolean {
   const reach = 2 * 3600_000;
-  return placements.filter(({ startsAt }) => {
-    const at = Date.parse(startsAt);
-    return at >= shift.startMs - reach && at < shift.endMs + reach;
-  });
+  return startMs >= shift.startMs - reach && startMs < shift.endMs + reach;
+}
+
+export function inShift(placements: readonly Placement[], shift: Shift): Placement[] {
+  return placements.filter(({ startsAt }) => belongsTo(shift, Date.parse(startsAt)));
 }
