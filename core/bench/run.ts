@@ -1,7 +1,8 @@
 /** Speed, as time per operation: `npm run bench`. Minimum of several rounds, so that a busy machine does not colour it. */
 import { performance } from "node:perf_hooks";
 import { readRoster, guessColumns, readRosterText } from "../src/crew";
-import { bestPlan, clashesOf, dayProblem, firstFit, formGroups, patternPreset, planCost, shiftsFrom, type Placed } from "../src/dayplan";
+import { patternPreset, shiftsFrom } from "../src/calendar";
+import { bestPlan, clashesOf, dayProblem, firstFit, formGroups, planCost, type Placed } from "../src/dayplan";
 import { solveInNode } from "../src/compose/sample";
 import { wordsIn } from "../src/language";
 import { FORM_TIMINGS, MOVEMENTS, newItem, stage, tensionRegions, DEFAULT_STYLE } from "../src/library";

@@ -6,7 +6,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { performance } from "node:perf_hooks";
-import { patternPreset } from "@kind-grip/core/dayplan";
+import { patternPreset } from "@kind-grip/core/calendar";
 import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { QueryTypes } from "sequelize";

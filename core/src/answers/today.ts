@@ -1,4 +1,4 @@
-import type { Span } from "../dayplan";
+import type { Span } from "../calendar";
 import type { DecisionKind, TellKind } from "../response";
 import type { SlotKind } from "../session";
 

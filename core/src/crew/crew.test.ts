@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { patternPreset } from "../dayplan";
+import { patternPreset } from "../calendar";
 import { Crew, guessColumns, guessEncoding, isHere, readRoster, readRosterText, type ColumnMap } from ".";
 
 const bytes = (text: string) => new TextEncoder().encode(text);

@@ -1,6 +1,6 @@
 /** A crew: who, where, on which shifts, with what at hand. */
 import * as v from "valibot";
-import { isTimeZone, ShiftPattern } from "../dayplan";
+import { isTimeZone, ShiftPattern } from "../calendar";
 import { KitKind, Setting } from "../library";
 import { NonEmptyText } from "../units";
 

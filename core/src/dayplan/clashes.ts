@@ -3,7 +3,7 @@ import { findMovement, tensionRegions, type Phase } from "../library";
 import type { Session } from "../session";
 import { grouped } from "../units";
 import { SPACING } from "./rules";
-import { dateAt, type Shift, type Span } from "./shifts";
+import { workingDay, type Shift, type Span } from "../calendar";
 
 /** A placed session with what the checks need to know of it. */
 export interface Placed extends Span {
@@ -43,9 +43,7 @@ export interface Clash {
 /** The clashes of a plan. `placed` may come in any order; the days before and after the week should be included for spacing. */
 export function clashesOf(placed: readonly Placed[], shifts: readonly Shift[], timeZone: string): Clash[] {
   const inOrder = [...placed].sort((a, b) => a.startMs - b.startMs || a.id.localeCompare(b.id));
-  const dayOf = (span: Span) =>
-    shifts.find((shift) => span.startMs >= shift.startMs - nearMs && span.startMs < shift.endMs + nearMs)?.date ??
-    dateAt(span.startMs, timeZone);
+  const dayOf = (span: Span) => workingDay(shifts, span.startMs, timeZone);
   return [
     ...overlaps(inOrder, dayOf),
     ...misplaced(inOrder, shifts, dayOf),

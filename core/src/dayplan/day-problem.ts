@@ -3,8 +3,9 @@ import { findMovement, tensionRegions } from "../library";
 import type { Session, SlotKind } from "../session";
 import type { Group } from "./groups";
 import { GRID_MIN } from "./placement";
+import { workingSpans } from "./ribbon";
 import { SPACING } from "./rules";
-import type { Shift, Span } from "./shifts";
+import type { Shift, Span } from "../calendar";
 
 const minute = 60_000;
 
@@ -98,7 +99,7 @@ export function dayProblem(
           idealMs,
           starts:
             pin === undefined
-              ? startsAround(idealMs, reach[session.slot], shift, lengthMs).filter(
+              ? startsAround(session.slot, idealMs, reach[session.slot], shift, lengthMs).filter(
                   (at) =>
                     at >= notBeforeMs &&
                     (strengthens.length === 0 || !hardFrom.some((hard) => hard > at && hard - at - lengthMs < 60 * minute)),
@@ -113,24 +114,48 @@ export function dayProblem(
   return { wishes, jobs: [{ breaks: shift.breaks, mostOffJob }], leaders };
 }
 
-/** Warm-ups at the start, last sessions so that they end with the shift, breaks in the breaks or evenly between. */
+/** Warm-ups at the start, last sessions so that they end with the shift, breaks in the breaks or so that the work between them is even. */
 function idealOf(slot: SlotKind, lengthMs: number, shift: Shift, n: number, times: number): number {
   if (slot === "preShift") return shift.startMs;
   if (slot === "postShift") return shift.endMs - lengthMs;
-  const even = shift.startMs + ((n + 1) / (times + 1)) * (shift.endMs - shift.startMs);
-  const near = [...shift.breaks].sort((a, b) => Math.abs(a.startMs - even) - Math.abs(b.startMs - even))[0];
+  const even = afterWork(shift, (n + 1) / (times + 1));
+  const near = shift.breaks
+    .filter(({ startMs }) => workBefore(shift, startMs) >= SPACING.workBeforeBreakMin * minute)
+    .sort((a, b) => Math.abs(a.startMs - even) - Math.abs(b.startMs - even))[0];
   if (near && Math.abs(near.startMs - even) <= 60 * minute) return near.startMs;
   const gap = shift.away.find(({ startMs, endMs }) => even + lengthMs > startMs && even < endMs);
-  return !gap ? even : even - gap.startMs < gap.endMs - even ? gap.startMs - lengthMs : gap.endMs;
+  return gap ? gap.startMs - lengthMs : even;
 }
 
-function startsAround(idealMs: number, reachMin: number, shift: Shift, lengthMs: number): number[] {
+/** The moment at which a share of the shift's work is done: time away and breaks are no work. */
+function afterWork(shift: Shift, share: number): number {
+  const spans = workingSpans(shift);
+  let left = share * spans.reduce((sum, { startMs, endMs }) => sum + (endMs - startMs), 0);
+  for (const { startMs, endMs } of spans) {
+    if (left <= endMs - startMs) return startMs + left;
+    left -= endMs - startMs;
+  }
+  return shift.endMs;
+}
+
+/** Work since the shift began or people came back from hours away, up to a moment, ms. */
+function workBefore(shift: Shift, atMs: number): number {
+  const backMs = Math.max(shift.startMs, ...shift.away.map(({ endMs }) => endMs).filter((endMs) => endMs <= atMs));
+  return workingSpans(shift).reduce((sum, { startMs, endMs }) => sum + Math.max(0, Math.min(endMs, atMs) - Math.max(startMs, backMs)), 0);
+}
+
+/** A stretch break follows work: none is due in the first minutes of a shift, or after hours away. */
+function startsAround(slot: SlotKind, idealMs: number, reachMin: number, shift: Shift, lengthMs: number): number[] {
   const grid = GRID_MIN * minute;
   const from = Math.ceil(Math.max(shift.startMs, idealMs - reachMin * minute) / grid) * grid;
   const until = Math.min(shift.endMs - lengthMs, idealMs + reachMin * minute);
   const starts: number[] = [];
   for (let at = from; at <= until; at += grid)
-    if (!shift.away.some((gap) => at < gap.endMs && at + lengthMs > gap.startMs)) starts.push(at);
+    if (
+      !shift.away.some((gap) => at < gap.endMs && at + lengthMs > gap.startMs) &&
+      (slot !== "break" || workBefore(shift, at) >= SPACING.workBeforeBreakMin * minute)
+    )
+      starts.push(at);
   return starts;
 }
 
@@ -167,6 +192,8 @@ export function cellsOf({ lengthMs }: Pick<Wish, "lengthMs">, at: number): numbe
   return Array.from({ length: Math.max(1, Math.ceil(lengthMs / grid)) }, (_, i) => at + i * grid);
 }
 
-export function isInBreak(cell: number, breaks: readonly Span[]): boolean {
-  return breaks.some((pause) => cell >= pause.startMs && cell < pause.endMs);
+/** Whether all of a session that lies in a cell is in a break: one that runs out of its break by a minute stops the job in that cell. */
+export function isInBreak(cell: number, sessionEndMs: number, breaks: readonly Span[]): boolean {
+  const until = Math.min(cell + GRID_MIN * minute, sessionEndMs);
+  return breaks.some((pause) => cell >= pause.startMs && until <= pause.endMs);
 }

@@ -1,100 +1,14 @@
 import fc from "fast-check";
-import { DateTime } from "luxon";
-import * as v from "valibot";
 import { movementOf, newItem, DEFAULT_STYLE } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
-import {
-  addDays,
-  clashesOf,
-  clashText,
-  dateAt,
-  dayProblem,
-  mondayOf,
-  onGrid,
-  patternPreset,
-  ShiftPattern,
-  shiftsFrom,
-  SPACING,
-  suggestStart,
-  wallTime,
-  workingSpans,
-  type Placed,
-  type Shift,
-} from ".";
+import { patternPreset, shiftsFrom, wallTime, type Shift, type ShiftPattern } from "../calendar";
+import { clashesOf, clashText, dayProblem, onGrid, SPACING, suggestStart, workingSpans, type Placed } from ".";
+import { isInBreak } from "./day-problem";
 
 const minute = 60_000;
-const night: ShiftPattern = {
-  anchorDate: "2026-03-23",
-  shifts: [{ id: "night", name: "Night", start: "22:00", lengthMin: 480, breaks: [{ afterMin: 240, lengthMin: 30 }] }],
-  cycle: ["night"],
-};
-const hoursOf = (shift: Shift) => (shift.endMs - shift.startMs) / 3600_000;
 
 describe("shifts", () => {
-  it("across midnight belong to the day they start on", () => {
-    const [shift] = shiftsFrom(night, "Europe/Dublin", "2026-03-24", 1);
-    expect([shift!.date, new Date(shift!.startMs).toISOString(), new Date(shift!.endMs).toISOString()]).toEqual([
-      "2026-03-24",
-      "2026-03-24T22:00:00.000Z",
-      "2026-03-25T06:00:00.000Z",
-    ]);
-  });
-
-  it.each([
-    ["the night the clocks go forward", "2026-03-28", 7, -60],
-    ["an ordinary night", "2026-03-27", 8, 0],
-    ["the night they go back", "2026-10-24", 9, 60],
-  ])("%s end at six by the wall clock", (_, date, hours, change) => {
-    const [shift] = shiftsFrom(night, "Europe/Dublin", date, 1);
-    expect([hoursOf(shift!), shift!.clockChangeMin, wallTime(shift!.endMs, "Europe/Dublin")]).toEqual([hours, change, "06:00"]);
-  });
-
-  it("repeat their cycle in both directions from the anchor", () => {
-    const pattern = patternPreset("fourOnFourOff", "2026-03-02");
-    const days = (from: string, count: number) => shiftsFrom(pattern, "UTC", from, count).map((shift) => shift.date.slice(8));
-    expect(days("2026-03-02", 9)).toEqual(["02", "03", "04", "05", "10"]);
-    expect(days("2026-02-22", 8)).toEqual(["22", "23", "24", "25"]);
-  });
-
-  it("of two weeks days and one week nights come round after three weeks", () => {
-    const names = shiftsFrom(patternPreset("daysThenNights", "2026-03-02"), "UTC", "2026-03-02", 28).map((shift) => shift.kind.id);
-    expect(names).toEqual([...Array(10).fill("day"), ...Array(5).fill("night"), ...Array(5).fill("day")]);
-  });
-
-  it("go another way on days that differ, and by the cycle again after them", () => {
-    const pattern: ShiftPattern = {
-      ...patternPreset("daysThenNights", "2026-03-02"),
-      otherDays: [
-        { date: "2026-03-04", shift: null },
-        { date: "2026-03-07", shift: "night" },
-      ],
-    };
-    expect(v.parse(ShiftPattern, pattern)).toEqual(pattern);
-    expect(shiftsFrom(pattern, "UTC", "2026-03-02", 8).map(({ date, kind }) => `${date.slice(8)} ${kind.id}`)).toEqual([
-      "02 day",
-      "03 day",
-      "05 day",
-      "06 day",
-      "07 night",
-      "09 day",
-    ]);
-  });
-
-  it.each([
-    ["an unknown shift", [{ date: "2026-03-04", shift: "late" }]],
-    [
-      "the same day twice",
-      [
-        { date: "2026-03-04", shift: null },
-        { date: "2026-03-04", shift: "day" },
-      ],
-    ],
-    ["no real day", [{ date: "2026-02-30", shift: null }]],
-  ])("refuse days that differ with %s", (_, otherDays) => {
-    expect(v.is(ShiftPattern, { ...patternPreset("weekdays", "2026-03-02"), otherDays })).toBe(false);
-  });
-
   it("that are split leave nobody there in between: no break, no work, and nothing to place", () => {
     const [split] = shiftsFrom(patternPreset("splitShift", "2026-03-02"), "UTC", "2026-03-02", 1);
     const at = (time: string) => Date.parse(`2026-03-02T${time}:00Z`);
@@ -118,62 +32,6 @@ describe("shifts", () => {
     for (const start of wishes[0]!.starts) expect(start + 3 * minute <= at("10:00") || start >= at("14:00")).toBe(true);
     expect(suggestStart("break", 180, { ...split!, breaks: [] }, [])).toBe(at("08:00"));
   });
-
-  it("lie where a calendar library puts them, whatever the place, the day and the clock change", () => {
-    const zones = ["America/Chicago", "Europe/Dublin", "Australia/Lord_Howe", "Asia/Kathmandu", "America/St_Johns", "UTC", "Pacific/Apia"];
-    const edges = ["2026-03-08", "2026-03-29", "2026-04-05", "2026-10-04", "2026-10-25", "2026-11-01"];
-    fc.assert(
-      fc.property(
-        fc.constantFrom(...zones),
-        fc.oneof(fc.constantFrom(...edges), fc.date({ min: new Date("2019-01-01"), max: new Date("2035-01-01"), noInvalidDate: true })),
-        fc.integer({ min: 0, max: 1439 }),
-        fc.integer({ min: 60, max: 960 }),
-        (zone, day, startMin, lengthMin) => {
-          const date = typeof day === "string" ? day : day.toISOString().slice(0, 10);
-          const start = DateTime.fromISO(`${date}T00:00`, { zone: "utc" }).plus({ minutes: startMin });
-          const kind = { id: "a", name: "A", start: start.toFormat("HH:mm"), lengthMin, breaks: [] };
-          const [shift] = shiftsFrom({ anchorDate: date, shifts: [kind], cycle: ["a"] }, zone, date, 1);
-          const at = (minutes: number) => start.plus({ minutes }).setZone(zone, { keepLocalTime: true });
-          expect([shift!.startMs, shift!.endMs]).toEqual([at(0).toMillis(), at(lengthMin).toMillis()]);
-          expect(dateAt(shift!.endMs, zone)).toBe(DateTime.fromMillis(shift!.endMs, { zone }).toFormat("yyyy-MM-dd"));
-          expect(mondayOf(date)).toBe(DateTime.fromISO(date, { zone: "utc" }).startOf("week").toFormat("yyyy-MM-dd"));
-          expect(addDays(date, startMin)).toBe(DateTime.fromISO(date, { zone: "utc" }).plus({ days: startMin }).toFormat("yyyy-MM-dd"));
-        },
-      ),
-      { numRuns: 2000 },
-    );
-  });
-
-  it("refuse a break outside, overlapping breaks, and a cycle that names no shift", () => {
-    const ok = (change: (pattern: typeof night) => void) => {
-      const pattern = structuredClone(night);
-      change(pattern);
-      return v.safeParse(ShiftPattern, pattern).success;
-    };
-    expect(ok((p) => (p.shifts[0]!.breaks = [{ afterMin: 450, lengthMin: 30 }]))).toBe(true);
-    expect(ok((p) => (p.shifts[0]!.breaks = [{ afterMin: 451, lengthMin: 30 }]))).toBe(false);
-    expect(
-      ok(
-        (p) =>
-          (p.shifts[0]!.breaks = [
-            { afterMin: 60, lengthMin: 30 },
-            { afterMin: 90, lengthMin: 30 },
-          ]),
-      ),
-    ).toBe(true);
-    expect(
-      ok(
-        (p) =>
-          (p.shifts[0]!.breaks = [
-            { afterMin: 60, lengthMin: 30 },
-            { afterMin: 89, lengthMin: 30 },
-          ]),
-      ),
-    ).toBe(false);
-    expect(ok((p) => (p.cycle = ["dawn"]))).toBe(false);
-  });
-
-  it("weeks begin on Monday", () => expect([mondayOf("2026-03-29"), mondayOf("2026-03-30")]).toEqual(["2026-03-23", "2026-03-30"]));
 });
 
 const session = (slot: SlotKind, ...movements: string[]) =>
@@ -284,6 +142,46 @@ describe("clashes, on both sides of each threshold", () => {
         (region) => region,
       ),
     ).toBe("A and B are 1 h apart; the same kind needs 2 h.");
+  });
+});
+
+describe("a stretch break", () => {
+  const wishesOf = (pattern: ShiftPattern, times: number, lengthMin = 8) => {
+    const [shift] = shiftsFrom(pattern, "UTC", "2026-03-02", 1);
+    const { wishes } = dayProblem(
+      shift!,
+      [{ name: "All", people: ["a"] }],
+      [{ session: session("break", "shake-out"), lengthMs: lengthMin * minute, times }],
+      { mostOffJob: 10, leaders: 1 },
+    );
+    return { shift: shift!, wishes };
+  };
+
+  it.each([1, 2, 3, 4])(
+    `follows ${SPACING.workBeforeBreakMin} minutes of work, since the start and since hours away: %i a shift`,
+    (times) => {
+      const { shift, wishes } = wishesOf(patternPreset("splitShift", "2026-03-02"), times);
+      const backs = [shift.startMs, ...shift.away.map(({ endMs }) => endMs)];
+      for (const { starts, idealMs } of wishes) {
+        expect(starts.length).toBeGreaterThan(0);
+        for (const at of [...starts, idealMs])
+          for (const back of backs) expect(at < back || at - back >= SPACING.workBeforeBreakMin * minute).toBe(true);
+      }
+    },
+  );
+
+  it("is meant for where the work between is even, hours away left out", () => {
+    const kind = { id: "s", name: "S", start: "06:00", lengthMin: 720, breaks: [{ afterMin: 240, lengthMin: 240 }] };
+    const ideals = (times: number) =>
+      wishesOf({ anchorDate: "2026-03-02", shifts: [kind], cycle: ["s"] }, times).wishes.map(({ idealMs }) => wallTime(idealMs, "UTC"));
+    expect([ideals(1), ideals(3)]).toEqual([["09:52"], ["08:00", "09:52", "16:00"]]);
+  });
+
+  it("stops the job in a cell in which it runs out of its fixed break, by whatever part", () => {
+    const pause = { startMs: 0, endMs: 12 * minute };
+    expect([10, 11, 12].map((endMin) => isInBreak(10 * minute, endMin * minute, [pause]))).toEqual([true, true, true]);
+    expect([13, 15, 20].map((endMin) => isInBreak(10 * minute, endMin * minute, [pause]))).toEqual([false, false, false]);
+    expect(isInBreak(5 * minute, 20 * minute, [pause])).toBe(true);
   });
 });
 

@@ -3,8 +3,6 @@ export { clashText } from "./clash-text";
 export { clashesOf, type Clash, type ClashKind, type Placed } from "./clashes";
 export { GRID_MIN, Placement, WeekPlan, onGrid } from "./placement";
 export { SPACING } from "./rules";
-export { LONGEST_BREAK_MIN, longestWorkMin, ShiftKind, ShiftPattern, patternPreset, type PatternPreset } from "./shift-pattern";
-export { addDays, dateAt, isTimeZone, mondayOf, shiftsFrom, wallTime, type Shift, type Span } from "./shifts";
 export { suggestStart } from "./suggest";
 export { dayProblem, joined, REACH_MIN, type Job, type DayProblem, type WantedSession, type Wish } from "./day-problem";
 export { formGroups, mostWithKit, type Group } from "./groups";

@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { patternPreset, shiftsFrom, type Shift } from "../calendar";
 import { DEFAULT_STYLE, movementOf, newItem } from "../library";
 import { solveInNode } from "../compose/sample";
 import { sampleId, sampleSession } from "../session/sample";
@@ -11,14 +12,11 @@ import {
   joined,
   formGroups,
   mostWithKit,
-  patternPreset,
   planCost,
   relaxationsOf,
   relaxationText,
-  shiftsFrom,
   type DayPlan,
   type DayProblem,
-  type Shift,
   type WantedSession,
 } from ".";
 

@@ -25,7 +25,7 @@ export function firstFit(problem: DayProblem): DayPlan {
       .find((start) => fits(wish, start, problem, plan, taken));
     if (at === undefined) continue;
     plan.set(wish.id, at);
-    for (const cell of cellsOf(wish, at)) taken.add(wish, cell, isInBreak(cell, problem.jobs[wish.job]!.breaks));
+    for (const cell of cellsOf(wish, at)) taken.add(wish, cell, isInBreak(cell, at + wish.lengthMs, problem.jobs[wish.job]!.breaks));
   }
   return plan;
 }
@@ -45,7 +45,8 @@ class Taken {
 function fits(wish: Wish, at: number, { wishes, jobs, leaders }: DayProblem, plan: DayPlan, taken: Taken): boolean {
   const { breaks, mostOffJob } = jobs[wish.job]!;
   const room = cellsOf(wish, at).every(
-    (cell) => taken.led(cell) < leaders && (isInBreak(cell, breaks) || taken.off(wish.job, cell) + wish.people <= mostOffJob),
+    (cell) =>
+      taken.led(cell) < leaders && (isInBreak(cell, at + wish.lengthMs, breaks) || taken.off(wish.job, cell) + wish.people <= mostOffJob),
   );
   return (
     room && wishes.every((other) => other.group !== wish.group || !plan.has(other.id) || !tooClose(wish, at, other, plan.get(other.id)!))
@@ -118,7 +119,7 @@ function notTooMany({ wishes, jobs, leaders }: DayProblem): string[] {
       for (const cell of cellsOf(wish, at)) {
         const there = cells.get(cell) ?? { led: [], off: jobs.map(() => []) };
         there.led.push(x(w, s));
-        if (!isInBreak(cell, jobs[wish.job]!.breaks)) there.off[wish.job]!.push(`${wish.people} ${x(w, s)}`);
+        if (!isInBreak(cell, at + wish.lengthMs, jobs[wish.job]!.breaks)) there.off[wish.job]!.push(`${wish.people} ${x(w, s)}`);
         cells.set(cell, there);
       }
     }),

@@ -1,4 +1,5 @@
-import { hardMoments, patternPreset, ribbonOf, shiftsFrom } from ".";
+import { patternPreset, shiftsFrom } from "../calendar";
+import { hardMoments, ribbonOf } from ".";
 
 const shift = shiftsFrom(patternPreset("weekdays", "2026-03-02"), "UTC", "2026-03-24", 1)[0]!;
 const at = (min: number) => shift.startMs + min * 60_000;

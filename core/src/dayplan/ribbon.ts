@@ -1,5 +1,5 @@
 /** The shift ribbon: what the hands do along a shift, how hard, with breaks as gaps. */
-import type { Shift, Span } from "./shifts";
+import type { Shift, Span } from "../calendar";
 
 export interface RibbonPart {
   name: string;

@@ -6,6 +6,8 @@ export const SPACING = {
   strengthenSameRegionMin: 20 * 60,
   /** No stretch of hand work longer than this without a break or a session. */
   longestWorkMin: 120,
+  /** A stretch break follows at least this much work since the shift began or since hours away. Practice rule. */
+  workBeforeBreakMin: 30,
   /** Most sessions a day with glides in them. */
   glidesPerDay: 2,
   /** Most sessions a day with mobility or stretching in them. */

@@ -2,7 +2,7 @@
 import type { SlotKind } from "../session";
 import { onGrid } from "./placement";
 import { workingSpans } from "./ribbon";
-import type { Shift } from "./shifts";
+import type { Shift } from "../calendar";
 
 /**
  * Pre-shift: at the start of the shift. Post-shift: so that it ends with the shift.

@@ -1,7 +1,7 @@
 /** Baseline rounds of a crew and the records in them. A record is stored together with the holds its answers call for. */
 import { emptyRecord, isEmpty, isFinished, type BaselineRecord } from "@kind-grip/core/baseline";
 import { holdsCalledFor } from "@kind-grip/core/safety";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";

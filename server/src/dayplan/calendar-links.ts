@@ -1,6 +1,6 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
 import { randomBytes } from "node:crypto";
-import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { addDays, dateAt } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { Id, NonEmptyText } from "@kind-grip/core/units";

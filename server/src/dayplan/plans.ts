@@ -1,5 +1,6 @@
 /** A crew's week: which session starts when. Saved whole with a version, like a program. */
-import { addDays, type Placement } from "@kind-grip/core/dayplan";
+import { addDays } from "@kind-grip/core/calendar";
+import { type Placement } from "@kind-grip/core/dayplan";
 import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";

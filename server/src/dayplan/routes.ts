@@ -1,5 +1,6 @@
 /** Day plans, the calendar file, and Today. */
-import { mondayOf, Placement } from "@kind-grip/core/dayplan";
+import { mondayOf } from "@kind-grip/core/calendar";
+import { Placement } from "@kind-grip/core/dayplan";
 import { IsoDate, Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";

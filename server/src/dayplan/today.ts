@@ -1,6 +1,6 @@
 /** Today: what runs when, for which crew. */
 import type { Today, TodayEntry } from "@kind-grip/core/answers";
-import { dateAt, shiftsFrom, addDays } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { DecisionKind } from "@kind-grip/core/response";
 import { sessionOn } from "@kind-grip/core/program";
@@ -17,7 +17,7 @@ import { participationsOf } from "../safety/participations";
 import { ownMovementsAsOf } from "../library/own-movements";
 import { placementsBetween } from "./plans";
 
-/** Every placement of the crews' local today, and night shifts that reach into it from yesterday. */
+/** Every placement of the crews' working day, and of the night shift from yesterday that is still on. */
 export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
   const rowsOfCrews = await theirCrews(db, caller);
   const crewIds = rowsOfCrews.map(({ id }) => id);
@@ -35,9 +35,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
     }) as unknown as Promise<PersonRow[]>,
     caller.role === "lead" ? null : readNeeds(db, crewIds),
   ]);
-  const shifts = new Map(
-    crews.map((crew) => [crew.id, shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(dateAt(now.getTime(), crew.timeZone), -1), 2)]),
-  );
+  const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));
   const [programs, runs] = await Promise.all([
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
@@ -58,33 +56,21 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
     const crew = crews.find((each) => each.id === row.crewId)!;
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
     const date = dates.get(crew.id)!;
-    const session = found && sessionOn(found.program, found.session, date);
     const startMs = row.startsAt.getTime();
-    const inNight = shifts
-      .get(crew.id)!
-      .some(
-        (shift) =>
-          startMs >= shift.startMs - 3600_000 &&
-          startMs < shift.endMs + 3600_000 &&
-          shift.endMs > now.getTime() &&
-          shift.startMs <= now.getTime(),
-      );
-    if (!session || (dateAt(startMs, crew.timeZone) !== date && !inNight)) return [];
+    const shift = shiftOf(shifts.get(crew.id)!, startMs);
+    const day = shift?.date ?? dateAt(startMs, crew.timeZone);
+    const session = found && sessionOn(found.program, found.session, day);
+    const isOn = shift && shift.startMs <= now.getTime() && now.getTime() < shift.endMs;
+    if (!session || (day !== date && !isOn)) return [];
     const may = participations.get(crew.id)!;
     const here = notHeldOut(
       (peopleOf.get(crew.id) ?? []).filter((person) => isHere(person, date) && (!row.people || row.people.includes(person.id))),
       may,
     );
     const ids = here.map((person) => person.id);
-    const key = [
-      row.programId,
-      found.version,
-      ownMovementsAsOf(caller.practiceId),
-      session.id,
-      date,
-      ...ids,
-      JSON.stringify([...may]),
-    ].join(" ");
+    const key = [row.programId, found.version, ownMovementsAsOf(caller.practiceId), session.id, day, ...ids, JSON.stringify([...may])].join(
+      " ",
+    );
     const totalSec = keptLength(key, () => compileGroup(sessionWithin(session, may), FORM_TIMINGS, ids).totalSec);
     return [
       {
@@ -120,8 +106,9 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
         .get(crew.id)!
         .filter(
           (shift) =>
+            shift.date <= dates.get(crew.id)! &&
             shift.endMs > now.getTime() - 12 * 3600_000 &&
-            (shift.date === dateAt(now.getTime(), crew.timeZone) || shift.endMs > now.getTime()),
+            (shift.date === dates.get(crew.id)! || shift.endMs > now.getTime()),
         )
         .map(({ date, kind, startMs, endMs, breaks, away }) => ({ date, name: kind.name, startMs, endMs, breaks: [...breaks, ...away] })),
     })),

@@ -1,6 +1,6 @@
 /** The four crews of the demo practice. Every person and place is made up. */
 import type { Crew } from "@kind-grip/core/crew";
-import type { ShiftPattern } from "@kind-grip/core/dayplan";
+import type { ShiftPattern } from "@kind-grip/core/calendar";
 
 /** Monday the demo's cycles are counted from, three weeks before its today. */
 export const ANCHOR = "2026-03-02";

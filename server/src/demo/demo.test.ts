@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { Crew } from "@kind-grip/core/crew";
-import { clashesOf, longestWorkMin, shiftsFrom, suggestStart } from "@kind-grip/core/dayplan";
+import { longestWorkMin, shiftsFrom } from "@kind-grip/core/calendar";
+import { clashesOf, suggestStart } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS, misfitsOf, movementOf } from "@kind-grip/core/library";
 import { Program, programProblems } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";

@@ -2,7 +2,8 @@
  * Loads the demo practice: four crews, three programs, this week's plan, eight weeks of runs, mornings and decisions, work, measuring rounds.
  * Same seed, same demo. */
 import { createHash } from "node:crypto";
-import { addDays, dateAt, mondayOf, shiftsFrom, suggestStart, type Shift } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
+import { suggestStart } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Session, type SlotKind } from "@kind-grip/core/session";

@@ -3,7 +3,7 @@
  * rules as everybody's, asked every Monday, and the trainer of the demo confirms most of them. Stories: a flare that settled, a week
  * without gain, a load step that came too soon.
  */
-import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { addDays, dateAt } from "@kind-grip/core/calendar";
 import type { Region } from "@kind-grip/core/library";
 import type { NewDecision } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";

@@ -1,6 +1,6 @@
 /** The crew report: for the trainer and for the employer contact, by whole weeks, from the roll-ups. */
 import { changesBetween } from "@kind-grip/core/baseline";
-import { addDays, dateAt, mondayOf } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { crewReport, type CrewReport, type ReportChange, type ReportMorning } from "@kind-grip/core/followup";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { Op } from "sequelize";

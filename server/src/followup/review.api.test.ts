@@ -1,6 +1,6 @@
 import type { ReviewAnswer } from "@kind-grip/core/followup";
 import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
-import { addDays, mondayOf } from "@kind-grip/core/dayplan";
+import { addDays, mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";

@@ -1,6 +1,6 @@
 /** The review of a block: for the trainer, down to the person. */
 import { changesBetween, type Change } from "@kind-grip/core/baseline";
-import { addDays, dateAt, mondayOf } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { adherenceOf, loadRises, MIN_ANSWERS, nextBlock, trendOf, type LoadedRun, type ReviewAnswer } from "@kind-grip/core/followup";
 import { findMovement } from "@kind-grip/core/library";
 import { grouped } from "@kind-grip/core/units";

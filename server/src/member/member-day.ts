@@ -1,6 +1,6 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
 import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/answers";
-import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { sessionOn, type Program } from "@kind-grip/core/program";
 import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
@@ -39,8 +39,10 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
         .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
     ),
   );
+  const shifts = shiftsFrom(crew.detail.shiftPattern, timeZone, addDays(today, -1), DAYS_AHEAD + 2);
+  const dayOf = (startsAt: Date) => shiftOf(shifts, startsAt.getTime())?.date ?? dateAt(startsAt.getTime(), timeZone);
   const entry = (programId: string, program: Program, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
-    const day = placed ? dateAt(placed.startsAt.getTime(), timeZone) : today;
+    const day = placed ? dayOf(placed.startsAt) : today;
     const own = personalSession(sessionOn(program, session, day), personId, participation);
     if (own.items.length === 0) return [];
     return [
@@ -54,9 +56,11 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       },
     ];
   };
+  /** Of today's shift or a later one, or of the night shift that is still on. */
   const near = (startsAt: Date) => {
-    const day = dateAt(startsAt.getTime(), timeZone);
-    return day >= today && day < addDays(today, DAYS_AHEAD);
+    const day = dayOf(startsAt);
+    const shift = shiftOf(shifts, startsAt.getTime());
+    return day < addDays(today, DAYS_AHEAD) && (day >= today || (shift !== undefined && shift.endMs > at.getTime()));
   };
   return {
     now: at.toISOString(),

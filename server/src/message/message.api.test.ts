@@ -1,5 +1,5 @@
 import { v7 as uuid } from "uuid";
-import { mondayOf } from "@kind-grip/core/dayplan";
+import { mondayOf } from "@kind-grip/core/calendar";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { sendDue, type Gateway } from "./worker";

@@ -1,5 +1,5 @@
 /** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
-import { dateAt, wallTime } from "@kind-grip/core/dayplan";
+import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { v7 as uuid } from "uuid";

@@ -1,6 +1,6 @@
 /** Programs, their file, and their hand-out. */
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
 import { Program } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";

@@ -1,5 +1,5 @@
 /** Next-morning check-ins, and stop-and-tell. Both are sent from phones that may be offline: stored once, in whatever order they come. */
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import type { CheckIn, Tell } from "@kind-grip/core/response";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";

@@ -1,5 +1,5 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
-import { addDays, dateAt } from "@kind-grip/core/dayplan";
+import { addDays, dateAt } from "@kind-grip/core/calendar";
 import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
 import { isSettling, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";

@@ -1,5 +1,5 @@
 /** Roll-ups by person and day, written in the transaction that stores a run: crew figures are read from these, not from the runs. */
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import type { RunRecord } from "@kind-grip/core/run";
 import { Op, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";

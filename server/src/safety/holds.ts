@@ -1,5 +1,5 @@
 /** Holds and clearances: raised at once, lifted only by a clearance, withdrawn only with a reason; all of it in the trail. */
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { liftedPhases, questionOf, type NewClearance, type QuestionId } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";

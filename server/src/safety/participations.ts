@@ -1,5 +1,5 @@
 /** Who of a crew may do what at a moment: read wherever items are handed out. Says nothing about why. */
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { FULL_PARTICIPATION, participationOf, type Clearance, type Hold, type Participation, type Symptom } from "@kind-grip/core/safety";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";

@@ -1,5 +1,5 @@
 /** A page for the person to take to a clinician: what was said and what is felt, in plain words, with room for the answer. */
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { questionOf } from "@kind-grip/core/safety";
 import { DateTime } from "luxon";

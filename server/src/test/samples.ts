@@ -1,6 +1,6 @@
 /** Valid things to send. */
 import type { Crew, NewPerson } from "@kind-grip/core/crew";
-import { patternPreset } from "@kind-grip/core/dayplan";
+import { patternPreset } from "@kind-grip/core/calendar";
 import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";

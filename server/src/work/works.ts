@@ -1,6 +1,6 @@
 /** The work of a crew: one document, saved whole with a version. */
 import { EMPTY_WORK, workProblems, type Work } from "@kind-grip/core/strain";
-import { longestWorkMin } from "@kind-grip/core/dayplan";
+import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { emptyRecord, isEmpty, isFinished, PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { holdsCalledFor, questionOf, type Participations } from "@kind-grip/core/safety";
 import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";

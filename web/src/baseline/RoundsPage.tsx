@@ -5,7 +5,7 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi, type RoundEntry } from "../app/api";
 import { notify } from "../app/notices";

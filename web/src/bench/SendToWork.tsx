@@ -1,7 +1,7 @@
 /** Sends a task worked out on the bench into a crew's work, with its hours in every day that has room. */
 import { TextField } from "@mui/material";
 import { useState } from "react";
-import { longestWorkMin } from "@kind-grip/core/dayplan";
+import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Task } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
 import { serverApi } from "../app/api";

@@ -14,7 +14,7 @@ import {
   type Unmet,
 } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
-import { addDays, dateAt, mondayOf } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";

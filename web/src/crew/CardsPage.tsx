@@ -5,7 +5,7 @@ import { toString } from "qrcode";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { problemOf, serverApi, type Card } from "../app/api";
 import { useNow } from "../app/now";
 import { Loaded } from "../parts/Loaded";

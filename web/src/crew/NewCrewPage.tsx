@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { useNavigate } from "react-router";
 import type { Crew } from "@kind-grip/core/crew";
-import { dateAt, mondayOf, patternPreset } from "@kind-grip/core/dayplan";
+import { dateAt, mondayOf, patternPreset } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi } from "../app/api";
 import { useNow } from "../app/now";

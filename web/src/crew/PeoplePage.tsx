@@ -5,7 +5,7 @@ import { Ban, Download, FileUp, Plus, QrCode } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import type { Participation, Participations } from "@kind-grip/core/safety";
 import { serverApi, type PersonEntry } from "../app/api";
 import { useNow } from "../app/now";

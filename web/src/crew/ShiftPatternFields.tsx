@@ -9,7 +9,7 @@ import {
   type PatternPreset,
   type ShiftKind,
   type ShiftPattern,
-} from "@kind-grip/core/dayplan";
+} from "@kind-grip/core/calendar";
 import { useNow } from "../app/now";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";

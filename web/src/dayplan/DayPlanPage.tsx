@@ -6,7 +6,8 @@ import { DateTime } from "luxon";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { addDays, clashesOf, clashText, dateAt, mondayOf, shiftsFrom, suggestStart, type Clash } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
+import { clashesOf, clashText, suggestStart, type Clash } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
@@ -19,7 +20,6 @@ import { PageTitle } from "../parts/PageTitle";
 import { useParticipations } from "../safety/use-participations";
 import { placeableSessions, placedOf, sameIn, type PlaceableSession } from "./placed";
 import { PlacementPanel } from "./PlacementPanel";
-import { belongsTo } from "./crew-day";
 import { PlanDayDialog } from "./PlanDayDialog";
 import { RemindersDialog } from "./RemindersDialog";
 import { ribbonParts } from "./work-ribbon";
@@ -135,12 +135,11 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
     );
   }, [placed, entry.neighbours, sessions, around, crew.timeZone, weekStart]);
 
+  const shiftAt = (startMs: number) => shiftOf(around, startMs);
   const place = (found: PlaceableSession, date: string) => {
     const shift = shifts.find((each) => each.date === date);
     if (!shift) return;
-    const taken = placed
-      .filter((each) => each.startMs >= shift.startMs - 3600_000 && each.startMs < shift.endMs)
-      .map((each) => each.startMs);
+    const taken = placed.filter((each) => shiftAt(each.startMs) === shift).map((each) => each.startMs);
     const made = {
       id: uuid(),
       people: null,
@@ -166,12 +165,11 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
     setChosenId(null);
   };
   const chosen = placed.find((each) => each.id === chosenId);
-  const shiftOf = (startMs: number) => shifts.find((shift) => belongsTo(shift, startMs));
-  const onDay = (date: string) => plan.placements.filter((each) => shiftOf(Date.parse(each.startsAt))?.date === date);
+  const onDay = (date: string) => plan.placements.filter((each) => shiftAt(Date.parse(each.startsAt))?.date === date);
   const repeat = (id: string) => {
     const placement = plan.placements.find((each) => each.id === id);
     const each = placed.find((one) => one.id === id);
-    const from = each && shiftOf(each.startMs);
+    const from = each && shiftAt(each.startMs);
     if (!placement || !each || !from) return;
     const copies = shifts
       .filter((shift) => shift !== from && shift.kind.id === from.kind.id)
@@ -265,7 +263,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
           {days.map((date) => {
             const shift = shifts.find((each) => each.date === date);
             const inShift = placed.filter((each) =>
-              shift ? shiftOf(each.startMs)?.date === date : !shiftOf(each.startMs) && dateAt(each.startMs, crew.timeZone) === date,
+              shift ? shiftAt(each.startMs)?.date === date : !shiftAt(each.startMs) && dateAt(each.startMs, crew.timeZone) === date,
             );
             return (
               <ShiftRow
@@ -293,7 +291,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
             <PlacementPanel
               crew={crew}
               placed={chosen}
-              shift={shiftOf(chosen.startMs)}
+              shift={shiftAt(chosen.startMs)}
               programId={plan.placements.find((each) => each.id === chosen.id)?.programId ?? ""}
               groupName={plan.placements.find((each) => each.id === chosen.id)?.groupName ?? null}
               stored={!plan.unsaved}

@@ -2,7 +2,8 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
 import { Pin } from "lucide-react";
 import { useRef, useState, type PointerEvent } from "react";
-import { GRID_MIN, onGrid, ribbonOf, wallTime, type Span, type Wish } from "@kind-grip/core/dayplan";
+import { wallTime, type Span } from "@kind-grip/core/calendar";
+import { GRID_MIN, onGrid, ribbonOf, type Wish } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import type { CrewDay } from "./crew-day";
 

@@ -1,9 +1,9 @@
 /** The chosen session of the plan: exact time, repeat, lead, take out. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { BellRing, Play, Repeat, Trash2, X } from "lucide-react";
-import { DateTime } from "luxon";
 import { Link } from "react-router";
-import { onGrid, wallTime, type Placed, type Shift } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, momentAt, SHIFT_REACH_MIN, wallTime, type Shift } from "@kind-grip/core/calendar";
+import { onGrid, type Placed } from "@kind-grip/core/dayplan";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import { problemOf, serverApi, type CrewEntry } from "../app/api";
@@ -52,12 +52,11 @@ export function PlacementPanel({
     dispatch(notify({ text }));
   };
   const setTime = (text: string) => {
-    const [hour = 0, minute = 0] = text.split(":").map(Number);
-    const from = (shift?.startMs ?? placed.startMs) - 2 * 3600_000;
+    const from = (shift?.startMs ?? placed.startMs) - SHIFT_REACH_MIN * 60_000;
     // The typed time is the first such time after the shift's approach: half past one in a night shift is the next morning.
-    let time = DateTime.fromMillis(from, { zone: crew.timeZone }).set({ hour, minute, second: 0, millisecond: 0 });
-    if (time.toMillis() < from) time = time.plus({ days: 1 });
-    onMove(onGrid(time.toMillis()));
+    const date = dateAt(from, crew.timeZone);
+    const at = momentAt(date, text, 0, crew.timeZone);
+    onMove(onGrid(at < from ? momentAt(addDays(date, 1), text, 0, crew.timeZone) : at));
   };
   return (
     <Box

@@ -2,7 +2,8 @@
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
-import { relaxationText, wallTime, type Placement, type RibbonPart, type Shift, type Wish } from "@kind-grip/core/dayplan";
+import { wallTime, type Shift } from "@kind-grip/core/calendar";
+import { relaxationText, type Placement, type RibbonPart, type Wish } from "@kind-grip/core/dayplan";
 import { nearnessText } from "@kind-grip/core/solver";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
@@ -101,7 +102,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     for (const other of others) {
       const { crewId, weekStart, version, placements } = other.week;
       const kept = new Set(other.kept.map(({ id }) => id));
-      const gone = new Set(inShift(placements, other.shift).flatMap(({ id }) => (kept.has(id) ? [] : [id])));
+      const gone = new Set(inShift(placements, other.crew, other.shift).flatMap(({ id }) => (kept.has(id) ? [] : [id])));
       const answer = await save({
         crewId,
         weekStart,

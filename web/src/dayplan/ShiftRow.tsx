@@ -3,7 +3,8 @@ import { Box, Button, IconButton, Menu, MenuItem, Typography } from "@mui/materi
 import { Plus } from "lucide-react";
 import { DateTime } from "luxon";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import { GRID_MIN, onGrid, wallTime, type Clash, type Placed, type Shift, ribbonOf, type RibbonPart } from "@kind-grip/core/dayplan";
+import { wallTime, type Shift } from "@kind-grip/core/calendar";
+import { GRID_MIN, onGrid, type Clash, type Placed, ribbonOf, type RibbonPart } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";

@@ -1,6 +1,7 @@
 /** Everything planning a day needs of a crew, gathered once: its shift, sessions, people, work, and what is placed already. */
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt, mondayOf, shiftsFrom, type Placement, type RibbonPart, type Shift } from "@kind-grip/core/dayplan";
+import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
+import { type Placement, type RibbonPart } from "@kind-grip/core/dayplan";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
 import type { AppDispatch } from "../app/store";
@@ -49,7 +50,7 @@ export async function readOtherDay(dispatch: AppDispatch, crew: CrewEntry, shift
     everybody.filter((person) => isHere(person, dateAt(now, crew.timeZone))),
     participations,
   );
-  const placed = inShift(week.placements, shift);
+  const placed = inShift(week.placements, crew, shift);
   const led = new Set(todays.entries.flatMap(({ runId, placementId }) => (runId ? [placementId] : [])));
   return {
     crew,
@@ -75,12 +76,12 @@ export function meantFor(placed: readonly Placement[], sessions: readonly Placea
   return on.length > 0 ? on : [...sessions];
 }
 
-/** What begins from two hours before a shift to two hours after it belongs to it. */
-export function belongsTo(shift: Shift, startMs: number): boolean {
-  const reach = 2 * 3600_000;
-  return startMs >= shift.startMs - reach && startMs < shift.endMs + reach;
-}
-
-export function inShift(placements: readonly Placement[], shift: Shift): Placement[] {
-  return placements.filter(({ startsAt }) => belongsTo(shift, Date.parse(startsAt)));
+/** The placements that belong to a shift of a crew. */
+export function inShift(
+  placements: readonly Placement[],
+  { shiftPattern, timeZone }: Pick<CrewEntry, "shiftPattern" | "timeZone">,
+  { date, startMs }: Shift,
+): Placement[] {
+  const around = shiftsFrom(shiftPattern, timeZone, addDays(date, -1), 3);
+  return placements.filter(({ startsAt }) => shiftOf(around, Date.parse(startsAt))?.startMs === startMs);
 }

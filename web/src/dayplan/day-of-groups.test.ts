@@ -1,5 +1,6 @@
 import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
-import { firstFit, patternPreset, shiftsFrom, type Placement } from "@kind-grip/core/dayplan";
+import { patternPreset, shiftsFrom } from "@kind-grip/core/calendar";
+import { firstFit, type Placement } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "../app/api";
 import { inShift, meantFor, meeting, type CrewDay } from "./crew-day";
@@ -140,9 +141,9 @@ describe("other crews of a day", () => {
   it.each([
     ["04:59", 0],
     ["05:00", 1],
-    ["17:29", 1],
-    ["17:30", 0],
+    ["17:30", 1],
+    ["17:31", 0],
   ])("a placement at %s belongs to a shift from 07:00 to 15:30: %d", (time, count) => {
-    expect(inShift([placed(sessionOf("break"), `${DATE}T${time}:00.000Z`)], shift!)).toHaveLength(count);
+    expect(inShift([placed(sessionOf("break"), `${DATE}T${time}:00.000Z`)], own, shift!)).toHaveLength(count);
   });
 });

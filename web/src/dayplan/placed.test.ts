@@ -1,4 +1,4 @@
-import { shiftsFrom, wallTime, type ShiftPattern } from "@kind-grip/core/dayplan";
+import { shiftsFrom, wallTime, type ShiftPattern } from "@kind-grip/core/calendar";
 import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { placeableSessions, placedOf, sameIn } from "./placed";

@@ -1,5 +1,6 @@
 /** Placements with the session they place and how long the group takes for it. */
-import type { Placed, Placement, Shift } from "@kind-grip/core/dayplan";
+import type { Shift } from "@kind-grip/core/calendar";
+import type { Placed, Placement } from "@kind-grip/core/dayplan";
 import { onGrid } from "@kind-grip/core/dayplan";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { sessionWithin, type Participations } from "@kind-grip/core/safety";

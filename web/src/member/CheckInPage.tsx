@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { REGIONS, type Region } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";

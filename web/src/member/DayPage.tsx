@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Check, Hand, Play } from "lucide-react";
 import { Link } from "react-router";
-import { dateAt, wallTime } from "@kind-grip/core/dayplan";
+import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/answers";

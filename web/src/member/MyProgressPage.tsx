@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { addDays, mondayOf } from "@kind-grip/core/dayplan";
+import { addDays, mondayOf } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import type { MemberProgress } from "@kind-grip/core/answers";
 import { serverApi } from "../app/api";

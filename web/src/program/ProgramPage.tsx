@@ -5,7 +5,7 @@ import { FoldHorizontal, TrendingUp, UserRoundCheck } from "lucide-react";
 import { useEffect, useMemo, useState, type ComponentProps, type ReactNode } from "react";
 import { useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { movementOf, newItem } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";

@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
-import { addDays, shiftsFrom } from "@kind-grip/core/dayplan";
+import { addDays, shiftsFrom } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { grouped } from "@kind-grip/core/units";
 import { DateTime } from "luxon";

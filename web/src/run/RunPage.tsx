@@ -4,7 +4,7 @@ import { useColorScheme } from "@mui/material/styles";
 import { useMemo, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
@@ -44,7 +44,7 @@ export default function RunPage() {
             <Loaded query={program}>
               {(entry) => {
                 const written = entry.program.sessions.find((each) => each.id === sessionId);
-                const session = written && sessionOn(entry.program, written, dateAt(now, crewEntry.timeZone));
+                const session = written && sessionOn(entry.program, written, workingDayNow(crewEntry, now));
                 return session && session.items.length > 0 ? (
                   <Loaded query={participation}>
                     {(said) =>
@@ -92,6 +92,11 @@ interface RunProps {
   session: Session;
   /** Who may do what. */
   said: Participations;
+}
+
+/** The day a session is led for: in a night shift after midnight still that of the shift. */
+function workingDayNow({ shiftPattern, timeZone }: CrewEntry, now: number): string {
+  return workingDay(shiftsAround(shiftPattern, timeZone, now), now, timeZone);
 }
 
 /** A run that was interrupted in this browser can go on where it was. */

@@ -1,7 +1,7 @@
 /** A clinician's clearance: by whom, for what, from when until when. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { addDays } from "@kind-grip/core/dayplan";
+import { addDays } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { PHASES, type Phase } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";

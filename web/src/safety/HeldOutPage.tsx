@@ -5,7 +5,7 @@ import { DateTime } from "luxon";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/dayplan";
+import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { MOVEMENTS } from "@kind-grip/core/library";
 import { endsSoon, isMeant, questionOf } from "@kind-grip/core/safety";

@@ -3,7 +3,7 @@ import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { CheckCircle2, Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import { wallTime } from "@kind-grip/core/dayplan";
+import { wallTime } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/answers";

@@ -4,7 +4,7 @@ import { FileText, Plus } from "lucide-react";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { dateAt, longestWorkMin } from "@kind-grip/core/dayplan";
+import { dateAt, longestWorkMin } from "@kind-grip/core/calendar";
 import {
   MAX_TASKS,
   minutesByTask,

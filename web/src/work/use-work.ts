@@ -1,6 +1,6 @@
 /** The crew's work as it is edited: kept, saved, undone. */
 import { workProblems, type Work } from "@kind-grip/core/strain";
-import { longestWorkMin } from "@kind-grip/core/dayplan";
+import { longestWorkMin } from "@kind-grip/core/calendar";
 import { serverApi, type CrewEntry, type WorkEntry } from "../app/api";
 import { useKeptDocument } from "../parts/kept-document";
 
