@@ -1,6 +1,9 @@
 import type { Span } from "../calendar";
-import type { DecisionKind, TellKind } from "../response";
+import type { Region } from "../library";
+import type { DecisionKind } from "../response";
+import type { AlertAnswer, AlertCause, AlertKind } from "../safety";
 import type { SlotKind } from "../session";
+import type { HandSide } from "../units";
 
 export interface TodayEntry {
   placementId: string;
@@ -49,18 +52,47 @@ export interface Today {
   heldOut: { crewId: string; crewName: string; personId: string; name: string; since: string }[];
   /** Clearances that are good today and end within the week. */
   endingSoon: { crewId: string; crewName: string; personId: string; name: string; until: string }[];
-  /** How many decisions wait, by crew and kind. */
-  decisions: { crewId: string; crewName: string; kind: DecisionKind; count: number }[];
-  /** What crew members told and nobody has seen yet, newest first. */
-  tells: {
-    id: string;
+  /** People for whom something waits to be decided, by crew; each counted under the most urgent of what waits. */
+  decisions: { crewId: string; crewName: string; kind: DecisionKind; people: number }[];
+  /** What people reported and nobody has answered yet: one entry a person, the newest first. */
+  alerts: PersonAlert[];
+  /** Late runs with somebody who is out of it by now. */
+  clashes: {
+    runId: string;
     crewId: string;
     crewName: string;
     personId: string;
     name: string;
-    kind: TellKind;
+    sessionName: string;
+    startedAt: string;
+    receivedAt: string;
+    kind: "heldOut" | "outOfItem";
+  }[];
+}
+
+/** Everything one person reported that waits for an answer. */
+export interface PersonAlert {
+  crewId: string;
+  crewName: string;
+  timeZone: string;
+  personId: string;
+  name: string;
+  /** Whether anything is paused by it. */
+  pauses: boolean;
+  /** Held out of everything by an answer of rule 2. */
+  heldOut: boolean;
+  reports: {
+    alertId: string;
+    cause: AlertCause;
+    kind: AlertKind;
+    side: HandSide | null;
+    regions: Region[];
     movementId: string | null;
     words: string | null;
     at: string;
+    /** Of a morning, 0–10. */
+    level: number | null;
+    pauses: boolean;
+    answer: AlertAnswer["answer"] | null;
   }[];
 }

@@ -4,3 +4,4 @@ export { Handedness, NewPerson, Person, isHere } from "./person";
 export { guessDateOrder, readRoster, type DateOrder, type KnownPerson, type RosterRow } from "./roster";
 export { ROSTER_FIELDS, guessColumns, type ColumnMap, type RosterField } from "./roster-columns";
 export { guessEncoding, readRosterText, type Encoding, type RosterText } from "./roster-text";
+export { areSimilarNames } from "./similar-name";

@@ -1,8 +1,7 @@
-import fc from "fast-check";
 import { movementOf, newItem, DEFAULT_STYLE } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
-import { patternPreset, shiftsFrom, wallTime, type Shift, type ShiftPattern } from "../calendar";
+import { patternPreset, shiftsFrom, wallTime, type ShiftPattern } from "../calendar";
 import { clashesOf, clashText, dayProblem, onGrid, SPACING, suggestStart, workingSpans, type Placed } from ".";
 import { isInBreak } from "./day-problem";
 

@@ -5,7 +5,7 @@
 import i18next, { type i18n } from "i18next";
 import { findMovement, findOwn } from "../library";
 import type { Dose } from "../session";
-import type { QuestionId, Symptom } from "../safety";
+import type { HoldReason, Symptom } from "../safety";
 import type { Figure, HandShapeName, SideName } from "../figure";
 import { en } from "./en";
 import { figureText } from "./figure-text";
@@ -34,7 +34,7 @@ export interface Words {
   /** What a coaching card says. */
   coaching(id: string): { title: string; why: string };
   /** A safety question: as it is asked, and its short name. */
-  safety(id: QuestionId): { ask: string; short: string };
+  safety(id: HoldReason): { ask: string; short: string };
   referral(key: keyof Catalogue["referral"], values?: Record<string, string | number>): string;
   symptomKind(kind: Symptom["kind"]): string;
   nights(nights: Symptom["nights"]): string;
@@ -54,9 +54,10 @@ type PaperKey = Catalogue["paper"] extends infer P
     : never
   : never;
 type MemberKey =
-  | Exclude<keyof Member, "tellKind" | "mark" | "waiting_one" | "waiting_other">
+  | Exclude<keyof Member, "reportKind" | "answerIs" | "mark" | "waiting_one" | "waiting_other">
   | "waiting"
-  | `tellKind.${keyof Member["tellKind"]}`
+  | `reportKind.${keyof Member["reportKind"]}`
+  | `answerIs.${keyof Member["answerIs"]}`
   | `mark.${keyof Member["mark"]}`;
 
 const made = new Map<string, Words>();

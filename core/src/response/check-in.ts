@@ -12,5 +12,7 @@ export const CheckIn = v.strictObject({
   regions: v.pipe(v.array(Region), v.maxLength(13)),
   /** Tingling or numbness in the night or now. */
   tingling: v.boolean(),
+  /** Asked when it tingled: whether it is still there; null when it was not asked. */
+  stillThere: v.optional(v.nullable(v.boolean()), null),
 });
 export type CheckIn = v.InferOutput<typeof CheckIn>;

@@ -2,12 +2,11 @@
  * One person's answers to one item, turned into a proposal: progress, hold, ease, or pause and refer. Pure: same facts, same answer.
  * Rules 4 to 7 of docs/safety.md. What protects comes first: a rule further down is not looked at when one above it applies.
  */
-import { easierForm, findMovement, FORM_TIMINGS, type Movement } from "../library";
+import { findMovement, type Movement } from "../library";
 import { nextRaise } from "../program";
 import { capFor, refusalOf } from "../safety";
-import { doseInForm } from "../session";
-import { doseLadder } from "../slot";
-import type { Fired, ItemFacts, Morning, Present, Response } from "./facts";
+import { easierThan } from "./easing";
+import type { Fired, ItemFacts, Morning, MorningPattern, Response } from "./facts";
 import { GAIN_POINTS, NO_GAIN_ANSWERS, USUAL_THRESHOLDS, type ResponseThresholds } from "./thresholds";
 
 /** Two runs in a row over the cap, or two "too much" in the last three runs, ease an item. Practice rule. */
@@ -15,11 +14,23 @@ const OVER_CAP_RUNS = 2;
 const MARK_WINDOW = 3;
 /** Mornings in a row that are a little up before that counts as raised. Practice rule. */
 const RAISED_MORNINGS = 2;
-/** Without an easier form the dose is lowered to about this share. Practice rule. */
-const EASED_SHARE = 0.6;
+/** Three of the last five mornings count like two in a row. Design rule of docs/arithmetic.md. */
+const OFTEN = { raised: 3, of: 5 };
+/** One rise of more points than this is not forgotten the next day. */
+const HIGH_RISE = 4;
+/** One session this far above its cap eases. */
+const FAR_OVER_CAP = 3;
+
+/** The proposal for one person and one item. A proposal the trainer chose against rests until there is something new. */
+export function respond(facts: ItemFacts, thresholds: ResponseThresholds = USUAL_THRESHOLDS): Response | undefined {
+  const response = proposal(facts, thresholds);
+  return response && response.kind !== "hold" && response.kind === facts.overruled
+    ? held([...response.fired, { rule: "overruled", proposed: response.kind }])
+    : response;
+}
 
 /** @returns undefined for an item the library does not know, or that the person is held out of: there is nothing to decide */
-export function respond(facts: ItemFacts, thresholds: ResponseThresholds = USUAL_THRESHOLDS): Response | undefined {
+function proposal(facts: ItemFacts, thresholds: ResponseThresholds): Response | undefined {
   const movement = findMovement(facts.item.movementId);
   if (!movement || refusalOf(facts.participation, movement.id) !== null) return undefined;
   const cap = capFor(facts.participation, movement);
@@ -58,18 +69,40 @@ function stoppedEarly({ runs, eased: afterEasing }: ItemFacts) {
   return marks > 0 ? { rule: "stoppedEarly" as const, marks, afterEasing } : undefined;
 }
 
-/** Looks at the latest mornings: what settled is settled. One morning a little up is noise, two in a row are not. */
-function morningRule({ since, usualLevel, eased: afterEasing }: ItemFacts, mornings: readonly Morning[], thresholds: ResponseThresholds) {
+/**
+ * Looks at the latest mornings: what settled is settled. One morning a little up is noise; two in a row are not, nor three of the last
+ * five, nor one that rose by very much. Each morning is compared with what was usual on that day.
+ */
+function morningRule({ since, eased: afterEasing }: ItemFacts, mornings: readonly Morning[], thresholds: ResponseThresholds) {
   const latest = mornings.at(-1);
   if (!latest) return undefined;
-  const rise = latest.level - usualLevel;
-  const day = daysBetween(since, latest.day);
-  const figures = { day, rise, allowed: thresholds.settlingRise, days: thresholds.settlingDays };
-  if (rise <= 0) return undefined;
-  const again = mornings.slice(-RAISED_MORNINGS).filter(({ level }) => level > usualLevel).length === RAISED_MORNINGS;
-  if (rise > thresholds.settlingRise || (again && (day > thresholds.settlingDays || afterEasing)))
-    return { rule: "morningRaised" as const, ...figures, afterEasing };
-  return day > thresholds.settlingDays ? undefined : { rule: "settling" as const, ...figures };
+  const recent = mornings.slice(-OFTEN.of);
+  const isPast = (morning: Morning) => daysBetween(since, morning.day) > thresholds.settlingDays || afterEasing;
+  const allowed = thresholds.settlingRise;
+  const told = (morning: Morning, pattern: MorningPattern) => ({
+    rule: "morningRaised" as const,
+    day: daysBetween(since, morning.day),
+    rise: riseOf(morning),
+    allowed,
+    days: thresholds.settlingDays,
+    afterEasing,
+    pattern,
+  });
+  const rise = riseOf(latest);
+  if (rise > allowed) return told(latest, "last");
+  const high = recent.findLast((morning) => riseOf(morning) > HIGH_RISE);
+  if (high) return told(high, "high");
+  const raised = recent.filter((morning) => riseOf(morning) > 0);
+  const worst = raised.reduce<Morning | undefined>((most, each) => (most && riseOf(most) >= riseOf(each) ? most : each), undefined);
+  const inARow = mornings.slice(-RAISED_MORNINGS).filter((morning) => riseOf(morning) > 0).length === RAISED_MORNINGS;
+  if (inARow && isPast(latest)) return told(latest, "inARow");
+  if (raised.filter(isPast).length >= OFTEN.raised) return told(worst!, "often");
+  if (rise <= 0 || daysBetween(since, latest.day) > thresholds.settlingDays) return undefined;
+  return { rule: "settling" as const, day: daysBetween(since, latest.day), rise, allowed, days: thresholds.settlingDays };
+}
+
+function riseOf({ level, usualLevel }: Morning): number {
+  return level - usualLevel;
 }
 
 function noGain({ today, since, startLevel, due, done }: ItemFacts, mornings: readonly Morning[], thresholds: ResponseThresholds) {
@@ -87,15 +120,18 @@ function tooMuch({ runs }: ItemFacts, cap: number) {
   const marks = countMarks(recent, "tooMuch");
   // A session's effort says something of its hardest items; of an easier one beside them it says nothing.
   const answered = runs.filter(({ effort }) => effort !== null).slice(-OVER_CAP_RUNS);
-  const overCap = answered.filter(({ effort, sessionCap }) => cap >= sessionCap && effort! > cap).length;
-  return marks >= OVER_CAP_RUNS || overCap >= OVER_CAP_RUNS ? { rule: "tooMuch" as const, marks, overCap, cap } : undefined;
+  const over = answered.filter(({ effort, sessionCap }) => cap >= sessionCap && effort! > cap);
+  const farOver = Math.max(0, ...over.map(({ effort }) => effort!).filter((effort) => effort - cap >= FAR_OVER_CAP));
+  return marks >= OVER_CAP_RUNS || over.length >= OVER_CAP_RUNS || farOver > 0
+    ? { rule: "tooMuch" as const, marks, overCap: over.length, cap, ...(farOver > 0 && { farOver }) }
+    : undefined;
 }
 
 function raiseOrHold(facts: ItemFacts, mornings: readonly Morning[], { progressRuns, progressMargin }: ResponseThresholds): Response {
   const clean = cleanRunsAtTheEnd(facts, progressMargin);
   const last = clean.slice(-progressRuns);
   const [first] = last;
-  const quiet = mornings.every(({ day, level }) => (first && day < first.day) || level <= facts.usualLevel);
+  const quiet = mornings.every((morning) => (first && morning.day < first.day) || riseOf(morning) <= 0);
   if (last.length < progressRuns || !quiet) return held([{ rule: "notYet", cleanRuns: quiet ? last.length : 0, wanted: progressRuns }]);
   const { next, change, stop, large } = nextRaise(facts.item, facts.present, facts.place);
   if (stop || change === "none") return held([{ rule: "atTheTop", stop: stop?.kind ?? "top" }]);
@@ -127,27 +163,10 @@ function cleanRunsAtTheEnd({ runs }: ItemFacts, margin: number) {
   return runs.slice(from);
 }
 
-/** One form easier; without an easier form a smaller dose; without either a pause. */
-function eased(facts: ItemFacts, movement: Movement, fired: Fired[]): Response {
-  const next = easierThan(facts, movement);
+/** One step easier; a pause where there is none. */
+function eased({ present, place, beforeRaise, eased: already }: ItemFacts, movement: Movement, fired: Fired[]): Response {
+  const next = easierThan({ present, place, before: beforeRaise, eased: already }, movement);
   return next ? { kind: "ease", fired, next, raised: null, largeStep: false } : paused(fired);
-}
-
-function easierThan({ present, item, place }: ItemFacts, movement: Movement): Present | undefined {
-  const form = easierForm(movement, present.formId);
-  if (form) {
-    const timing = FORM_TIMINGS.get(movement.id)?.get(form.id);
-    // A band has no mass: what was in the hand before is put down.
-    const kinds = [...form.kit, ...movement.kit];
-    const loaded = place.kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
-    return { formId: form.id, dose: doseInForm(item.dose, timing), loadKg: loaded ? present.loadKg : null };
-  }
-  const smaller = doseLadder(item.dose)
-    .filter(({ share }) => share <= EASED_SHARE + 1e-9)
-    .at(0)?.dose;
-  return smaller && JSON.stringify(smaller) !== JSON.stringify(present.dose) && JSON.stringify(present.dose) === JSON.stringify(item.dose)
-    ? { ...present, dose: smaller }
-    : undefined;
 }
 
 function paused(fired: Fired[]): Response {

@@ -1,5 +1,6 @@
 /** A proposal in words, each rule with its figures. Trainers' screens are English. */
 import type { Words } from "../language";
+import type { AlertKind } from "../safety";
 import type { Fired, Response } from "./facts";
 
 export const DECISION_WORDS = {
@@ -8,6 +9,17 @@ export const DECISION_WORDS = {
   ease: "Ease",
   pauseAndRefer: "Pause and refer",
 } as const;
+
+/** What an alert is about, in the middle of a sentence. */
+export const ALERT_NAMES: Readonly<Record<AlertKind, string>> = {
+  sharpPain: "sharp pain",
+  tingling: "tingling",
+  numbness: "numbness",
+  weakness: "weakness",
+  swelling: "swelling",
+  other: "something else",
+  morning: "a bad morning",
+};
 
 /** One sentence a rule. */
 export function firedText(fired: Fired): string {
@@ -19,16 +31,24 @@ export function firedText(fired: Fired): string {
     case "stoppedEarly":
       return `Stopped early ${times(fired.marks)}${fired.afterEasing ? ", again after easing" : ""}.`;
     case "tooMuch":
+      if (fired.farOver !== undefined) return `Effort ${fired.farOver} in one session, far over the cap of ${fired.cap}.`;
       return fired.overCap >= 2
         ? `Effort over the cap of ${fired.cap} in the last ${fired.overCap} runs.`
         : `"Too much" ${times(fired.marks)} in the last three runs.`;
     case "settling":
       return `Mornings up by ${points(fired.rise)} on day ${fired.day}. Up to ${fired.allowed} in the first ${fired.days} days is expected: ease the stretch, keep going.`;
     case "morningRaised":
+      if (fired.pattern === "high") return `A morning up by ${points(fired.rise)}; ${fired.allowed} is the most that is expected.`;
+      if (fired.pattern === "often" && !fired.afterEasing)
+        return `Mornings up on three or more of the last five, by up to ${points(fired.rise)}; it should settle within ${fired.days} days.`;
       if (fired.afterEasing) return `Mornings up by ${points(fired.rise)} again on the eased form.`;
       return fired.rise > fired.allowed
         ? `Mornings up by ${points(fired.rise)}; ${fired.allowed} is the most that is expected.`
         : `Mornings still up by ${points(fired.rise)} on day ${fired.day}; it should settle within ${fired.days} days.`;
+    case "reported":
+      return `Reported: ${ALERT_NAMES[fired.kind]}.`;
+    case "overruled":
+      return `You chose against "${DECISION_WORDS[fired.proposed].toLowerCase()}", and nothing new has come in since.`;
     case "noGain":
       return `No better after ${fired.days} days with ${Math.round(fired.donePercent)} % of the sessions done: ${figure(fired.before)} at the start, ${figure(fired.now)} now.`;
     case "readyForMore":

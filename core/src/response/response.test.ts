@@ -1,5 +1,6 @@
 import * as v from "valibot";
-import { DEFAULT_STYLE, easierForm, movementOf, newItem } from "../library";
+import { DEFAULT_STYLE, easierForm, MOVEMENTS, movementOf, newItem } from "../library";
+import type { Dose } from "../session";
 import { FULL_PARTICIPATION } from "../safety";
 import { sampleId } from "../session/sample";
 import { wordsIn } from "../language";
@@ -7,7 +8,9 @@ import {
   changeText,
   CheckIn,
   firedText,
+  isNoMore,
   oneAtATime,
+  presentOf,
   respond,
   ResponseThresholds,
   USUAL_THRESHOLDS,
@@ -33,6 +36,7 @@ const run = (n: number, change: Partial<ItemRun> = {}): ItemRun => ({
 const morning = (n: number, level: number, change: Partial<Morning> = {}): Morning => ({
   day: day(n),
   level,
+  usualLevel: 1,
   regions: [],
   tingling: false,
   ...change,
@@ -42,9 +46,11 @@ const facts = (change: Partial<ItemFacts> = {}): ItemFacts => {
   return {
     today: day(20),
     item: written,
-    present: { formId: written.formId, dose: written.dose, loadKg: written.loadKg },
+    present: presentOf(written, "somebody"),
     since: day(2),
     eased: false,
+    beforeRaise: null,
+    overruled: null,
     runs: [],
     due: 0,
     done: 0,
@@ -55,6 +61,19 @@ const facts = (change: Partial<ItemFacts> = {}): ItemFacts => {
     place: { settings: ["any", "table", "wall", "floor"], kit: [{ kind: "dumbbell", massKg: 1, count: 10 }] },
     ...change,
   };
+};
+const scaledDose = (dose: Dose, share: number): Dose => {
+  const times = (count: number) => Math.max(1, Math.round(count * share));
+  switch (dose.kind) {
+    case "holds":
+      return { ...dose, reps: times(dose.reps) };
+    case "reps":
+      return { ...dose, reps: times(dose.reps) };
+    case "timed":
+      return { ...dose, workSec: Math.max(5, Math.round(dose.workSec * share)) };
+    case "steps":
+      return { ...dose, slideReps: times(dose.slideReps) };
+  }
 };
 const kindOf = (change: Partial<ItemFacts>) => respond(facts(change))?.kind;
 const ruleOf = (change: Partial<ItemFacts>) => respond(facts(change))?.fired.map(({ rule }) => rule);
@@ -127,18 +146,72 @@ describe("no better", () => {
     today: day(9),
     due: 10,
     done: 7,
-    mornings: [5, 6, 7].map((n) => morning(n, 4)),
+    mornings: [5, 6, 7].map((n) => morning(n, 4, { usualLevel: 4 })),
   };
   it.each([
     ["after 7 days with 70 % done", {}, "pauseAndRefer"],
     ["after 6 days", { today: day(8) }, "hold"],
     ["with 69 % done", { due: 100, done: 69 }, "hold"],
-    ["better by a point", { mornings: [5, 6, 7].map((n) => morning(n, 3)) }, "hold"],
-    ["better by less than a point", { mornings: [morning(5, 4), morning(6, 3), morning(7, 3)] }, "pauseAndRefer"],
-    ["with two mornings answered", { mornings: [morning(6, 4), morning(7, 4)] }, "hold"],
+    ["better by a point", { mornings: [5, 6, 7].map((n) => morning(n, 3, { usualLevel: 4 })) }, "hold"],
+    [
+      "better by less than a point",
+      { mornings: [morning(5, 4), morning(6, 3), morning(7, 3)].map((each) => ({ ...each, usualLevel: 4 })) },
+      "pauseAndRefer",
+    ],
+    ["with two mornings answered", { mornings: [morning(6, 4), morning(7, 4)].map((each) => ({ ...each, usualLevel: 4 })) }, "hold"],
     ["when nothing was felt at the start", { startLevel: null }, "hold"],
     ["with nothing due", { due: 0, done: 0 }, "hold"],
   ] as const)("%s", (_, change, kind) => expect(kindOf({ ...stuck, ...change })).toBe(kind));
+});
+
+describe("what is usual is what was usual then", () => {
+  it("somebody who went from 5 to 2 and was measured again at 2 has gained, and is not raised", () => {
+    const mornings = [
+      ...[3, 4, 5].map((n) => morning(n, 4, { usualLevel: 5 })),
+      // Measured again on the 6th, at 2.
+      ...[7, 8, 9].map((n) => morning(n, 2, { usualLevel: 2 })),
+    ];
+    expect(ruleOf({ startLevel: 5, usualLevel: 2, today: day(12), due: 10, done: 10, mornings })).toEqual(["notYet"]);
+    expect(ruleOf({ startLevel: 5, usualLevel: 2, today: day(12), due: 10, done: 10, runs: three(), mornings })).toEqual(["readyForMore"]);
+  });
+  it("a bad week before a measuring is not judged by it", () => {
+    const mornings = [3, 4, 5, 6].map((n) => morning(n, 3, { usualLevel: 3 }));
+    expect(kindOf({ usualLevel: 1, mornings })).toBe("hold");
+  });
+});
+
+describe("mornings that are raised again and again", () => {
+  const every = (levels: readonly number[], from = 7) => levels.map((level, i) => morning(from + i, level));
+  it.each([
+    ["every second morning: three of five", { mornings: every([2, 1, 2, 1, 2]) }, "ease"],
+    ["two of five", { mornings: every([2, 1, 1, 1, 2]) }, "hold"],
+    ["three of six", { mornings: every([2, 1, 1, 2, 1, 2]) }, "hold"],
+    ["three of five while it may settle", { mornings: every([2, 1, 2, 1, 2], 2) }, "hold"],
+    ["one rise of 5, quiet since", { mornings: every([6, 1, 1]) }, "ease"],
+    ["one rise of 4, quiet since", { mornings: every([5, 1, 1]) }, "hold"],
+    ["one rise of 5, five quiet ones since", { mornings: every([6, 1, 1, 1, 1, 1]) }, "hold"],
+    ["one rise of 5 on the eased form", { eased: true, mornings: every([6, 1]) }, "pauseAndRefer"],
+  ] as const)("%s", (_, change, kind) => expect(kindOf(change)).toBe(kind));
+});
+
+describe("one session far over its cap", () => {
+  it.each([
+    ["3 above", { runs: [run(3), run(4, { effort: 6 })] }, "ease"],
+    ["2 above", { runs: [run(3), run(4, { effort: 5 })] }, "hold"],
+    ["3 above, two sessions ago", { runs: [run(3, { effort: 6 }), run(4), run(5)] }, "hold"],
+    ["3 above, of an easier item beside harder ones", { runs: [run(4, { effort: 8, sessionCap: 5 })] }, "hold"],
+  ] as const)("%s", (_, change, kind) => expect(kindOf(change)).toBe(kind));
+});
+
+describe("overruled", () => {
+  const sore = { mornings: [morning(7, 6)] };
+  it("rests until there is something new, with its evidence kept", () => {
+    expect(kindOf(sore)).toBe("ease");
+    expect(ruleOf({ ...sore, overruled: "ease" })).toEqual(["morningRaised", "overruled"]);
+    expect(kindOf({ ...sore, overruled: "ease" })).toBe("hold");
+    // Something more urgent than what was overruled is said all the same.
+    expect(kindOf({ ...sore, eased: true, overruled: "ease" })).toBe("pauseAndRefer");
+  });
 });
 
 describe("marks and effort", () => {
@@ -187,6 +260,35 @@ describe("easing", () => {
     const lift = item("lift-palm-up", { formId: "load", loadKg: 1 });
     expect(respond(facts({ item: lift, ...sore }))!.next!.loadKg).toBeNull();
   });
+  it("after a raise that was too hard is the step back to what was well, before the form", () => {
+    const written = item();
+    const was = presentOf(written, "somebody");
+    const more = { ...was, dose: { ...was.dose, reps: 12 } as typeof was.dose };
+    expect(respond(facts({ item: written, present: more, beforeRaise: was, ...sore }))!.next).toEqual(was);
+    expect(respond(facts({ item: written, present: was, beforeRaise: null, ...sore }))!.next!.formId).not.toBe(was.formId);
+    const easiest = item("palm-away", { formId: stretch.forms[0]!.id });
+    const low = presentOf(easiest, "somebody");
+    expect(
+      respond(facts({ item: easiest, present: { ...low, dose: { ...low.dose, reps: 12 } as typeof low.dose }, beforeRaise: low, ...sore })),
+    ).toMatchObject({ kind: "ease", next: low });
+  });
+  it("keeps a dose of one's own: two holds of ten seconds do not become three of 25", () => {
+    const written = item("palm-away", { dose: { kind: "holds", reps: 3, holdSec: 25, restSec: 10 } });
+    const own = { kind: "holds" as const, reps: 2, holdSec: 10, restSec: 10 };
+    const { next } = respond(facts({ item: written, present: { ...presentOf(written, "somebody"), dose: own }, ...sore }))!;
+    expect(next!.dose).toEqual(own);
+  });
+  it("never raises seconds under tension, hold or load: every movement, every form, written, lower and higher doses", () => {
+    for (const movement of MOVEMENTS)
+      for (const form of movement.forms)
+        for (const share of [0.5, 1, 1.5]) {
+          const written = item(movement.id, { formId: form.id, loadKg: movement.kit.length > 0 ? 1 : null });
+          const present = presentOf(written, "somebody");
+          const scaled = { ...present, dose: scaledDose(present.dose, share) };
+          const { next } = respond(facts({ item: written, present: scaled, ...sore })) ?? { next: null };
+          if (next) expect([movement.id, form.id, share, isNoMore(next, scaled)]).toEqual([movement.id, form.id, share, true]);
+        }
+  });
   it("a glide goes one step less", () => {
     const glide = item("median-glide", { formId: "steps-4" });
     expect(respond(facts({ item: glide, ...sore }))!.next).toMatchObject({ formId: "steps-3", dose: { stepsUsed: 3 } });
@@ -196,7 +298,7 @@ describe("easing", () => {
     const once = respond(facts({ item: low, ...sore }))!;
     expect([once.kind, once.next!.formId]).toEqual(["ease", low.formId]);
     expect(once.next!.dose).not.toEqual(low.dose);
-    expect(kindOf({ item: low, present: once.next!, ...sore })).toBe("pauseAndRefer");
+    expect(kindOf({ item: low, present: once.next!, ...sore, eased: true })).toBe("pauseAndRefer");
   });
   it("a lowered dose comes back to the written one before anything else is raised", () => {
     const low = item("palm-away", { formId: stretch.forms[0]!.id });
@@ -225,6 +327,7 @@ it("a practice's own thresholds count", () => {
   expect(USUAL_THRESHOLDS).toEqual({
     settlingDays: 4,
     settlingRise: 2,
+    alarmMorning: 6,
     noGainDays: 7,
     noGainPercent: 70,
     progressRuns: 3,

@@ -1,5 +1,6 @@
 /** The thresholds decisions are taken by: one table, settings of the practice, printed with every decision they led to. */
 import * as v from "valibot";
+import { ALARM_MORNING } from "../safety";
 
 const whole = (min: number, max: number) => {
   const message = `must be ${min} to ${max}`;
@@ -17,6 +18,8 @@ export const ResponseThresholds = v.strictObject({
   noGainPercent: v.optional(whole(50, 100), 70),
   /** Runs in a row at the top of the dose before anything is raised. */
   progressRuns: v.optional(whole(2, 10), 3),
+  /** A morning at this level or above, and above what is usual for the person, pauses until the trainer has answered. */
+  alarmMorning: v.optional(whole(3, 10), ALARM_MORNING),
   /** Effort stays at least this far below the cap. */
   progressMargin: v.optional(whole(0, 3), 1),
 });

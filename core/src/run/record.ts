@@ -3,8 +3,8 @@ import * as v from "valibot";
 import { FormId, MovementId, Session, SlotKind } from "../session";
 import { Effort, Id, IsoInstant } from "../units";
 
-/** One tap: too much, tingling, felt it elsewhere, stopped. */
-export const MARKS = ["tooMuch", "tingling", "elsewhere", "stopped"] as const;
+/** One tap: too much, tingling, sharp pain, felt it elsewhere, stopped. */
+export const MARKS = ["tooMuch", "tingling", "sharpPain", "elsewhere", "stopped"] as const;
 export const MarkKind = v.picklist(MARKS);
 export type MarkKind = v.InferOutput<typeof MarkKind>;
 

@@ -11,7 +11,7 @@ export {
   type Refusal,
 } from "./allowed";
 export { holdsCalledFor, NIGHTS, SafetyAnswers, Symptom, SYMPTOM_KINDS, unasked } from "./answers";
-export { personalSession } from "./personal-session";
+export { personalSession, sessionWithout } from "./personal-session";
 export { endsSoon, ENDS_SOON_DAYS, LONGEST_CLEARANCE_DAYS, NewClearance } from "./clearance";
 export {
   clearanceIsOn,
@@ -22,14 +22,34 @@ export {
   type Clearance,
   type Hold,
   type Participation,
+  type SymptomPause,
   type When,
 } from "./participation";
 export {
   QUESTION_IDS,
-  questionOf,
+  consequenceOf,
+  HOLD_REASONS,
   SAFETY_QUESTIONS,
   SHORT_OF_END_DEG,
+  type HoldReason,
   type ItemScope,
   type QuestionId,
   type SafetyQuestion,
 } from "./questions";
+export {
+  ALARM_MORNING,
+  ALERT_ANSWERS,
+  ALERT_KINDS,
+  AlertAnswer,
+  ASKED_AT_ONCE,
+  holdsOfReport,
+  markAlarm,
+  morningAlarm,
+  pauseScope,
+  REPORT_KINDS,
+  ReportKind,
+  reportPauses,
+  SymptomReport,
+  type AlertCause,
+  type AlertKind,
+} from "./symptom-report";

@@ -4,13 +4,14 @@
  */
 import type { Phase, Region } from "../library";
 import { PHASES } from "../library";
-import { questionOf, type ItemScope, type QuestionId } from "./questions";
+import { consequenceOf, type HoldReason, type ItemScope } from "./questions";
+import { pauseScope } from "./symptom-report";
 import type { Symptom } from "./answers";
 
 export interface Hold {
   id: string;
   personId: string;
-  question: QuestionId;
+  question: HoldReason;
   /** ISO 8601 moments. */
   since: string;
   /** Set when it was entered by mistake. */
@@ -64,13 +65,22 @@ export function liftedPhases(holdId: string, clearances: readonly Clearance[], w
   return new Set(clearances.filter((each) => each.holdId === holdId && clearanceIsOn(each, when)).flatMap(({ allows }) => allows));
 }
 
-/** @param holds, clearances, symptoms of one person; symptoms of their latest answers @param paused movements a decision paused */
+/** What a symptom report pauses until it is answered; no regions: everything. */
+export interface SymptomPause {
+  regions: readonly Region[];
+}
+
+/**
+ * @param holds, clearances, symptoms of one person; symptoms of their latest answers
+ * @param paused movements a decision paused @param symptomPauses those that are not answered yet
+ */
 export function participationOf(
   holds: readonly Hold[],
   clearances: readonly Clearance[],
   symptoms: readonly Pick<Symptom, "region" | "level">[],
   when: When,
   paused: readonly string[] = [],
+  symptomPauses: readonly SymptomPause[] = [],
 ): Participation {
   const result: Participation = {
     ...FULL_PARTICIPATION,
@@ -78,12 +88,17 @@ export function participationOf(
     cappedRegions: [...new Set(symptoms.filter(({ level }) => level > 0).map(({ region }) => region))],
   };
   if (paused.length > 0) result.outOf.push({ movements: [...paused] });
+  for (const { regions } of symptomPauses) {
+    const scope = pauseScope(regions);
+    if (scope) result.outOf.push(scope);
+    else result.heldOut = true;
+  }
   for (const hold of holds) {
     if (!holdIsOn(hold, when)) continue;
     const lifted = liftedPhases(hold.id, clearances, when);
     const still = PHASES.filter((phase) => !lifted.has(phase));
     if (still.length === 0) continue;
-    const question = questionOf(hold.question);
+    const question = consequenceOf(hold.question);
     switch (question.kind) {
       case "stop":
         if (lifted.size === 0) result.heldOut = true;

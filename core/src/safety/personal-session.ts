@@ -2,6 +2,7 @@
 import { removeItem, type Session } from "../session";
 import { itemsLeftOut } from "./allowed";
 import { FULL_PARTICIPATION, type Participation } from "./participation";
+import type { ItemScope } from "./questions";
 
 /** No items at all for somebody held out. Other people's forms are not in it. */
 export function personalSession(session: Session, personId: string, participation: Participation = FULL_PARTICIPATION): Session {
@@ -20,4 +21,9 @@ export function personalSession(session: Session, personId: string, participatio
       };
     }),
   };
+}
+
+/** A session without the items some scopes are about: what a phone leaves out by itself before the server knows. Unknown movements go too. */
+export function sessionWithout(session: Session, scopes: readonly ItemScope[]): Session {
+  return itemsLeftOut({ ...FULL_PARTICIPATION, outOf: [...scopes] }, session).reduce(removeItem, session);
 }

@@ -16,7 +16,7 @@ import {
   notHeldOut,
   participationOf,
   QUESTION_IDS,
-  questionOf,
+  consequenceOf,
   refusalOf,
   SAFETY_QUESTIONS,
   SafetyAnswers,
@@ -310,7 +310,7 @@ it("whatever holds and clearances there are, a stop hold without a good clearanc
       );
       const participation = participationOf(held, list, [], NOON);
       const uncovered = held.some(
-        (each) => questionOf(each.question).kind === "stop" && !list.some((one) => one.holdId === each.id && clearanceIsOn(one, NOON)),
+        (each) => consequenceOf(each.question).kind === "stop" && !list.some((one) => one.holdId === each.id && clearanceIsOn(one, NOON)),
       );
       expect(participation.heldOut).toBe(uncovered);
       if (uncovered) expect(refusedBy(participation)).toHaveLength(MOVEMENTS.length);

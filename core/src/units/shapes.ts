@@ -11,6 +11,7 @@ export const NonEmptyText = v.pipe(
   v.trim(),
   v.minLength(1, "is missing"),
   v.maxLength(120, "is longer than 120 characters"),
+  v.check((text) => !/[\p{Cc}\p{Cs}]/u.test(text), "has characters that are no text"),
 );
 
 /** Calendar day, `YYYY-MM-DD`. */

@@ -160,7 +160,7 @@ describe("somebody else's things", () => {
     ).toBe(204);
     const member = await owner.member(test, world.crewId, world.people[1]!.id);
     const tell = { id: uuid(), at: new Date().toISOString(), kind: "other", movementId: null, words: null };
-    await member.send("put", `/api/member/tells/${tell.id}`, tell);
+    await member.send("put", `/api/member/symptom-reports/${tell.id}`, tell);
     const linkId = uuid();
     await owner.send("post", `/api/crews/${world.crewId}/calendar-links`, { id: linkId, name: "L", personId: null });
     const absence = { id: uuid(), personId, from: "2026-03-02", until: "2026-03-03" };
@@ -170,7 +170,7 @@ describe("somebody else's things", () => {
     await owner.send("post", "/api/practice/staff", employer);
     const ids: Record<string, string> = {
       decisionId,
-      tellId: tell.id,
+      reportId: tell.id,
       linkId,
       absenceId: absence.id,
       accountId: employer.id,
@@ -211,6 +211,9 @@ describe("somebody else's things", () => {
       "post /api/crews/:crewId/decisions": { decisions: [{ ...decision, id: uuid() }] },
       "post /api/decisions/:decisionId/resume": { why: "stolen" },
       "put /api/practice/staff/:accountId": { crewIds: [] },
+      "post /api/crews/:crewId/people/:personId/alerts/answer": { alertIds: [uuid()], answer: { answer: "giveBack", reply: null } },
+      "put /api/crews/:crewId/people/:personId/symptom-reports/:reportId": { ...tell },
+      "post /api/runs/:runId/clashes/:personId": { answer: "before" },
     };
     const crewBody = bodies["put /api/crews/:crewId"] as { crew: Record<string, unknown> };
     delete crewBody.crew.id;

@@ -45,6 +45,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/movements",
     "get /api/programs/:programId",
     "get /api/today",
+    "put /api/crews/:crewId/people/:personId/symptom-reports/:reportId",
     "put /api/me/password",
     "put /api/runs/:runId",
   ],
@@ -54,7 +55,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/member/progress",
     "put /api/member/check-ins/:checkInId",
     "put /api/member/runs/:runId",
-    "put /api/member/tells/:tellId",
+    "put /api/member/symptom-reports/:reportId",
   ],
 };
 
@@ -90,7 +91,7 @@ it("a crew lead sees names, no badges, no hands, nobody held out and nothing to 
   expect(people.map(({ name, badge, handedness }) => [name, badge, handedness])).toEqual(own.people.map(({ name }) => [name, null, null]));
   await callers.trainer.send("post", `/api/crews/${own.crewId}/holds`, { personId: own.people[2]!.id, question: "hotJoint" });
   const today = (await callers.lead.get("/api/today")).body;
-  expect([today.heldOut, today.decisions, today.tells]).toEqual([[], [], []]);
+  expect([today.heldOut, today.decisions, today.alerts, today.clashes]).toEqual([[], [], [], []]);
   const may = (await callers.lead.get(`/api/crews/${own.crewId}/participation`)).text;
   expect(may).toContain(own.people[2]!.id);
   expect(may).not.toMatch(/hotJoint/);

@@ -8,6 +8,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { BaselineRow, RoundRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { raiseHolds } from "../safety/holds";
 
@@ -101,7 +102,7 @@ export async function saveRecord(
   record: BaselineRecord,
 ): Promise<RecordAnswer> {
   const round = await roundOf(db, caller, roundId);
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, round.crewId, transaction);
     if (!(await db.models.Person.findOne({ where: { id: personId, crewId: round.crewId }, transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);

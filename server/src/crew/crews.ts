@@ -32,7 +32,10 @@ async function theirCrew({ models }: Db, caller: Caller, crewId: string, options
       ? crew.trainerId === caller.accountId
       : caller.role === "member"
         ? crew.id === caller.crewId
-        : (await models.CrewAccess.count({ where: { accountId: caller.accountId, crewId } })) > 0;
+        : (await models.CrewAccess.count({
+            where: { accountId: caller.accountId, crewId },
+            transaction: options.transaction ?? undefined,
+          })) > 0;
   if (!theirs) throw notFound("crew");
   return crew;
 }

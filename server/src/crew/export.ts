@@ -35,7 +35,8 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       runPeople: await all(models.RunPerson, { runId }),
       personDays: await all(models.PersonDay),
       checkIns: await all(models.CheckIn),
-      tells: await all(models.Tell),
+      symptomReports: await all(models.SymptomReport),
+      symptomAlerts: await all(models.SymptomAlert),
       decisions: await all(models.Decision),
     };
   });

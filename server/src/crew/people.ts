@@ -4,8 +4,10 @@ import { type Transaction, UniqueConstraintError } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { PersonRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { crewOf, lockCrew } from "./crews";
+import { carryOver, samePeople, type SamePerson } from "./same-person";
 
 export type PersonAnswer = Person & { id: string; version: number };
 
@@ -24,23 +26,45 @@ function nameOnly(person: PersonAnswer): PersonAnswer {
 /**
  * Adds people, all or none. People whose id is in the crew already are left as they are, so that a repeated
  * request after a lost answer adds nobody twice.
- * @throws Problem 400 naming each row whose badge is taken
+ * @param answers who of them is somebody that is known here
+ * @throws Problem 400 naming each row whose badge is taken; 409 naming each whose name is known and was not asked about
  */
-export async function addPeople(db: Db, caller: Caller, crewId: string, people: readonly NewPerson[]): Promise<PersonAnswer[]> {
-  return db.sequelize.transaction(async (transaction) => {
+export async function addPeople(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  crewId: string,
+  people: readonly NewPerson[],
+  answers: readonly SamePerson[],
+): Promise<PersonAnswer[]> {
+  return inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crewId, transaction);
     const there = (await db.models.Person.findAll({ where: { crewId }, transaction })).map((person) => person.get({ plain: true }));
     const known = new Set(there.map((person) => person.id));
-    const fresh = people.filter((person) => !known.has(person.id));
+    const news = people.filter((person) => !known.has(person.id));
+    const same = await samePeople(db, caller, at, crewId, news, answers, transaction);
+    const isBack = (person: NewPerson) => same.get(person.id)?.crewId === crewId;
+    const fresh = news.filter((person) => !isBack(person));
     refuseTakenBadges(there, fresh, people);
     await insert(db, crewId, fresh, transaction);
+    for (const person of news) {
+      const before = same.get(person.id);
+      if (!before) continue;
+      if (before.crewId === crewId) await takeBack(db, before, transaction);
+      else await carryOver(db, before, { id: person.id, crewId }, transaction);
+    }
     const added = await db.models.Person.findAll({
-      where: { crewId, id: people.map((person) => person.id) },
+      where: { crewId, id: people.map((person) => (isBack(person) ? same.get(person.id)!.id : person.id)) },
       order: ["name", "id"],
       transaction,
     });
     return added.map((person) => answer(person.get({ plain: true })));
   });
+}
+
+/** Somebody who left is here again, with everything that is on record of them. */
+async function takeBack({ models }: Db, { id, version }: PersonRow, transaction: Transaction): Promise<void> {
+  await models.Person.update({ leftOn: null, version: version + 1 }, { where: { id }, transaction });
 }
 
 export async function changePerson(

@@ -73,7 +73,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     method: "post",
     path: "/api/crews/:crewId/people",
-    summary: "Add people, all or none",
+    summary: "Add people, all or none; 409 with those whose name is known here, to be answered",
     params: CrewParams,
     body: v.strictObject({
       people: v.pipe(
@@ -81,9 +81,11 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
         v.minLength(1, "names nobody"),
         v.maxLength(MOST_PEOPLE_AT_ONCE, `at most ${MOST_PEOPLE_AT_ONCE} people at once`),
       ),
+      /** Of those whose name is known here: who they are, or null for somebody else. */
+      answers: v.optional(v.pipe(v.array(v.strictObject({ id: Id, sameAs: v.nullable(Id) })), v.maxLength(MOST_PEOPLE_AT_ONCE)), []),
     }),
     bodyLimit: "2mb",
-    handle: ({ caller, params, body }) => addPeople(db, caller, params.crewId, body.people),
+    handle: async ({ caller, params, body }) => addPeople(db, caller, await now(caller), params.crewId, body.people, body.answers),
   });
   routes.add({
     method: "put",

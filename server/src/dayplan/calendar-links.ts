@@ -1,9 +1,10 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
 import { randomBytes } from "node:crypto";
-import { addDays, dateAt } from "@kind-grip/core/calendar";
+import { addDays, shiftsAround, workingDay } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { Id, NonEmptyText } from "@kind-grip/core/units";
+import type { Response } from "express";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
@@ -14,6 +15,7 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { invalid, notFound } from "../http/problem";
 import type { Routes } from "../http/route";
+import { readOwnMovements } from "../library/own-movements";
 import { hashOf } from "../member/access";
 import { participationsIn } from "../safety/participations";
 import { calendarOf } from "./calendar";
@@ -39,7 +41,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     params: CrewParams,
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);
-      sendFile(response, `${crew.name}.ics`, "text/calendar", await calendarText(db, crew, null, await now(caller)));
+      sendCalendar(response, crew.name, await calendarText(db, crew, null, await now(caller)));
     },
   });
   routes.add({
@@ -101,7 +103,8 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
       if (!link || !crew || !account) throw notFound("calendar");
       const at = await now({ role: "trainer", accountId: account.id, practiceId: account.practiceId });
       await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
-      sendFile(response, `${crew.name}.ics`, "text/calendar", await calendarText(db, crew, link.personId, at));
+      await readOwnMovements(db, account.practiceId);
+      sendCalendar(response, crew.name, await calendarText(db, crew, link.personId, at));
     },
   });
 }
@@ -122,6 +125,20 @@ async function listLinks(db: Db, caller: Caller, crewId: string): Promise<Calend
   });
 }
 
+function workingDayOf({ detail: { shiftPattern, timeZone } }: CrewRow, startsAt: Date): string {
+  return workingDay(shiftsAround(shiftPattern, timeZone, startsAt.getTime()), startsAt.getTime(), timeZone);
+}
+
+function latest(a: Date | null | undefined, b: Date): Date {
+  return a && a > b ? a : b;
+}
+
+/** A calendar to keep: looked at again each time, and not sent again while it is the same. */
+function sendCalendar(response: Response, crewName: string, text: string): void {
+  response.setHeader("Cache-Control", "private, no-cache");
+  sendFile(response, `${crewName}.ics`, "text/calendar", text);
+}
+
 /** For one person: their groups' sessions in their own form; nothing while they are held out. */
 async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
   const { timeZone, place } = crew.detail;
@@ -136,15 +153,23 @@ async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: 
     programs.flatMap((program) =>
       program
         .get()
-        .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
+        .document.sessions.map(
+          (session) =>
+            [
+              `${program.get().id} ${session.id}`,
+              { program: program.get().document, changedAt: program.get().changedAt, session },
+            ] as const,
+        ),
     ),
   );
   const entries = rows.flatMap((row) => {
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
-    const session = found && sessionOn(found.program, found.session, dateAt(row.startsAt.getTime(), timeZone));
+    const session = found && sessionOn(found.program, found.session, workingDayOf(crew, row.startsAt));
     if (!session || (personId && row.people && !row.people.includes(personId))) return [];
     const shown = personId ? personalSession(session, personId, participations.get(personId)) : sessionWithin(session, participations);
-    return personId && shown.items.length === 0 ? [] : [{ id: row.id, startsAt: row.startsAt, session: shown }];
+    return personId && shown.items.length === 0
+      ? []
+      : [{ id: row.id, startsAt: row.startsAt, changedAt: latest(row.changedAt, found.changedAt), session: shown }];
   });
   const ids = personId
     ? [personId]

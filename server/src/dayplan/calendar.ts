@@ -1,18 +1,29 @@
 /** The day plan as iCalendar (RFC 5545), with the rules of the crew's time zone inside the file. */
+import { dateAt, momentAt, wallTime } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { compileGroup, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
-import ical, { ICalCalendarMethod } from "ical-generator";
+import ical, { escape, ICalCalendarMethod } from "ical-generator";
+import { DateTime } from "luxon";
 import { tzlib_get_ical_block as zoneBlock } from "timezones-ical-library";
 
 export interface CalendarEntry {
   id: string;
   startsAt: Date;
+  /** When its place or what is done in it changed last. */
+  changedAt: Date;
   session: Session;
 }
 
-/** @param personIds who takes part: the length is that of the group */
+/** How soon a subscribed calendar should look again, s. */
+const LOOK_AGAIN_SEC = 3600;
+
+/**
+ * Times are written in the crew's zone, whatever zone the process is in. Nothing in it depends on when it is asked, so that the same
+ * calendar is the same text.
+ * @param personIds who takes part: the length is that of the group
+ */
 export function calendarOf(
   crewName: string,
   place: string,
@@ -22,19 +33,27 @@ export function calendarOf(
 ): string {
   const words = wordsIn("en");
   const calendar = ical({
-    name: `${crewName} – hand work`,
+    name: escape(`${crewName} – hand work`, false),
     method: ICalCalendarMethod.PUBLISH,
+    ttl: LOOK_AGAIN_SEC,
     prodId: { company: "Kind Grip", product: "Day plan", language: "EN" },
-    timezone: { name: timeZone, generator: (zone) => String(zoneBlock(zone)[0] ?? "") || null },
+    // Without a name: with one, the stamp of each event would be written in it too.
+    timezone: { name: null, generator: (zone) => String(zoneBlock(zone)[0] ?? "") || null },
   });
-  for (const { id, startsAt, session } of entries) {
+  for (const { id, startsAt, changedAt, session } of entries) {
     const { totalSec } = compileGroup(session, FORM_TIMINGS, personIds);
+    const endsAt = new Date(startsAt.getTime() + Math.max(1, Math.ceil(totalSec / 60)) * 60_000);
+    // The second of two equal wall times cannot be told from the first in the place's own time.
+    const zone = [startsAt, endsAt].every((at) => isOneMoment(at, timeZone)) ? timeZone : "UTC";
     calendar.createEvent({
       id: `${id}@kind-grip`,
-      start: startsAt,
+      start: DateTime.fromJSDate(startsAt, { zone }),
       // Calendars show whole minutes; a session never looks shorter than it is.
-      end: new Date(startsAt.getTime() + Math.max(1, Math.ceil(totalSec / 60)) * 60_000),
-      timezone: timeZone,
+      end: DateTime.fromJSDate(endsAt, { zone }),
+      stamp: changedAt,
+      lastModified: changedAt,
+      sequence: revisionAt(changedAt),
+      timezone: zone,
       summary: `${session.name} (${clockText(totalSec)})`,
       location: place,
       description: [
@@ -45,4 +64,15 @@ export function calendarOf(
     });
   }
   return calendar.toString();
+}
+
+/** Whether the wall time a moment is shown as leads back to that moment. */
+function isOneMoment(at: Date, timeZone: string): boolean {
+  const minuteMs = Math.floor(at.getTime() / 60_000) * 60_000;
+  return momentAt(dateAt(minuteMs, timeZone), wallTime(minuteMs, timeZone), 0, timeZone) === minuteMs;
+}
+
+/** Grows with every change, and fits the 32 bits of the format: minutes since the first of them could have been made. */
+function revisionAt(changedAt: Date): number {
+  return Math.max(0, Math.floor((changedAt.getTime() - Date.UTC(2020, 0, 1)) / 60_000));
 }

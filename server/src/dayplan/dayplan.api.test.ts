@@ -1,7 +1,10 @@
+import type { Placement } from "@kind-grip/core/dayplan";
 import ICAL from "ical.js";
 import { v7 as uuid } from "uuid";
+import type { Caller } from "../auth/caller";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
+import { saveWeekPlan } from "./plans";
 
 let test: TestApp;
 let trainer: TestTrainer;
@@ -14,6 +17,13 @@ beforeEach(async () => {
   world = await makeWorld(trainer);
 });
 afterAll(() => test.close());
+
+/** As the service does it for a request, on the database of one of two servers. @returns the version stored */
+async function saveWeekPlanOn({ db }: TestApp, crewId: string, week: string, placements: Placement[]): Promise<number> {
+  const crew = await db.models.Crew.findByPk(crewId, { rejectOnEmpty: true });
+  const caller = { role: "trainer", accountId: crew.get().trainerId, practiceId: "" } as Caller;
+  return (await saveWeekPlan(db, caller, new Date(), crewId, week, 0, placements)).version;
+}
 
 const WEEK = "2026-03-23";
 const place = (startsAt: string, session = 0) => ({
@@ -86,6 +96,53 @@ describe("the calendar file", () => {
       new ICAL.Time({ year, month, day: 15, hour: 12, minute: 0, second: 0, isDate: false }, zone).utcOffset();
     expect([offset(1), offset(7)]).toEqual([0, 3600]);
   });
+});
+
+it("a calendar that did not change is not sent again; one that did is, with a higher revision of what moved", async () => {
+  const monday = new Date(Date.now() - ((new Date().getUTCDay() + 6) % 7) * 86_400_000).toISOString().slice(0, 10);
+  const [stays, moves] = [place(`${monday}T06:30:00.000Z`), place(`${monday}T12:30:00.000Z`, 1)];
+  await save(0, [stays, moves], monday);
+  const link = await trainer.send("post", `/api/crews/${world.crewId}/calendar-links`, { id: uuid(), name: "L", personId: null });
+  const read = (etag = "") => trainer.get(link.body.path).set("If-None-Match", etag);
+  const first = await read();
+  expect(first.headers["cache-control"]).toBe("private, no-cache");
+  expect((await read(first.headers.etag)).status).toBe(304);
+  // Placements from before revisions were kept, long ago.
+  await test.db.models.Placement.update({ changedAt: new Date("2026-01-01T00:00:00Z") }, { where: { crewId: world.crewId } });
+  await test.db.models.Program.update({ changedAt: new Date("2026-01-01T00:00:00Z") }, { where: { crewId: world.crewId } });
+  const old = await read();
+  await save(1, [stays, { ...moves, startsAt: `${monday}T13:00:00.000Z` }], monday);
+  const changed = await read(old.headers.etag);
+  expect(changed.status).toBe(200);
+  const sequences = (text: string) =>
+    [...text.matchAll(/UID:(\S+?)@[^]*?SEQUENCE:(\d+)/g)].map(([, id, sequence]) => [id, Number(sequence)] as const);
+  const [before, after] = [new Map(sequences(old.text)), new Map(sequences(changed.text))];
+  expect(after.get(stays.id)).toBe(before.get(stays.id));
+  expect(after.get(moves.id)).toBeGreaterThan(before.get(moves.id)!);
+});
+
+it("fifty plans of six crews saved at once on two servers: every one is stored", async () => {
+  const second = await openTestApp();
+  const worlds = await Promise.all([1, 2, 3, 4, 5, 6].map(() => makeWorld(trainer)));
+  const answers = await Promise.all(
+    Array.from({ length: 50 }, (_, i) => {
+      const there = worlds[i % 6]!;
+      const week = new Date(Date.UTC(2026, 2, 2 + 7 * Math.floor(i / 6))).toISOString().slice(0, 10);
+      const placements = [
+        {
+          id: uuid(),
+          programId: there.programId,
+          sessionId: there.program.sessions[0]!.id,
+          startsAt: `${week}T07:00:00.000Z`,
+          people: null,
+          groupName: null,
+        },
+      ];
+      return saveWeekPlanOn(i % 2 ? second : test, there.crewId, week, placements);
+    }),
+  );
+  expect(answers).toEqual(Array(50).fill(1));
+  await second.close();
 });
 
 it("Today lists what is placed today and what was led of it", async () => {

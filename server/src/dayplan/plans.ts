@@ -1,12 +1,15 @@
 /** A crew's week: which session starts when. Saved whole with a version, like a program. */
 import { addDays } from "@kind-grip/core/calendar";
 import { type Placement } from "@kind-grip/core/dayplan";
-import { Op } from "sequelize";
+import { FULL_PARTICIPATION, itemsLeftOut } from "@kind-grip/core/safety";
+import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { PlacementRow } from "../db/models";
+import type { CrewRow, PlacementRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, stale } from "../http/problem";
+import { participationsIn } from "../safety/participations";
 
 export interface WeekPlanAnswer {
   crewId: string;
@@ -41,21 +44,34 @@ export async function weekPlan(db: Db, caller: Caller, crewId: string, weekStart
 export async function saveWeekPlan(
   db: Db,
   caller: Caller,
+  at: Date,
   crewId: string,
   weekStart: string,
   version: number,
   placements: readonly Placement[],
 ): Promise<WeekPlanAnswer> {
-  await crewOf(db, caller, crewId);
+  const crew = await crewOf(db, caller, crewId);
   refuseOutsideWeek(weekStart, placements);
-  const saved = await db.sequelize.transaction(async (transaction) => {
+  const saved = await inTransaction(db, async (transaction) => {
     await db.models.WeekPlan.findOrCreate({ where: { crewId, weekStart }, defaults: { crewId, weekStart, version: 0 }, transaction });
     const [changed] = await db.models.WeekPlan.update({ version: version + 1 }, { where: { crewId, weekStart, version }, transaction });
     if (changed === 0) return false;
-    await refuseForeignSessions(db, crewId, placements);
+    await refuseForeignSessions(db, crewId, placements, transaction);
+    const before = new Map(
+      (await db.models.Placement.findAll({ where: { crewId, weekStart }, transaction })).map((row) => [
+        row.get().id,
+        row.get({ plain: true }),
+      ]),
+    );
+    const isNew = (each: Placement) => !before.has(each.id) || placementKey(placement(before.get(each.id)!)) !== placementKey(each);
+    await refuseForNobody(db, crew, at, placements, isNew, transaction);
+    const changedAt = new Date();
     await db.models.Placement.destroy({ where: { crewId, weekStart }, transaction });
     await db.models.Placement.bulkCreate(
-      placements.map((each) => ({ ...each, crewId, weekStart, startsAt: new Date(each.startsAt) })),
+      placements.map((each) => {
+        const moved = isNew(each) ? changedAt : (before.get(each.id)!.changedAt ?? null);
+        return { ...each, crewId, weekStart, startsAt: new Date(each.startsAt), changedAt: moved };
+      }),
       { transaction },
     );
     return true;
@@ -85,9 +101,10 @@ function refuseOutsideWeek(weekStart: string, placements: readonly Placement[]):
   if (fields.length > 0) throw invalid(fields);
 }
 
-async function refuseForeignSessions(db: Db, crewId: string, placements: readonly Placement[]): Promise<void> {
+async function refuseForeignSessions(db: Db, crewId: string, placements: readonly Placement[], transaction: Transaction): Promise<void> {
   const programs = await db.models.Program.findAll({
     where: { crewId, id: { [Op.in]: [...new Set(placements.map((each) => each.programId))] } },
+    transaction,
   });
   const sessions = new Set(
     programs.flatMap((program) => program.get().document.sessions.map((session) => `${program.get().id} ${session.id}`)),
@@ -99,7 +116,9 @@ async function refuseForeignSessions(db: Db, crewId: string, placements: readonl
   );
   const named = placements.flatMap((each) => each.people ?? []);
   if (named.length > 0) {
-    const there = new Set((await db.models.Person.findAll({ where: { crewId }, attributes: ["id"] })).map((person) => person.get().id));
+    const there = new Set(
+      (await db.models.Person.findAll({ where: { crewId }, attributes: ["id"], transaction })).map((person) => person.get().id),
+    );
     for (const [i, each] of placements.entries())
       if (each.people?.some((id) => !there.has(id)))
         fields.push({ path: `placements.${i}.people`, message: "names somebody who is not in this crew" });
@@ -107,13 +126,40 @@ async function refuseForeignSessions(db: Db, crewId: string, placements: readonl
   if (fields.length > 0) throw invalid(fields);
 }
 
+/** A session newly placed for people none of whom may do any of it. What was placed before they were held out stays, for nobody. */
+async function refuseForNobody(
+  db: Db,
+  crew: CrewRow,
+  at: Date,
+  placements: readonly Placement[],
+  isNew: (each: Placement) => boolean,
+  transaction: Transaction,
+): Promise<void> {
+  const named = placements.filter((each) => each.people && isNew(each));
+  if (named.length === 0) return;
+  const [may, programs] = await Promise.all([
+    participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at, transaction),
+    db.models.Program.findAll({ where: { id: named.map(({ programId }) => programId) }, transaction }),
+  ]);
+  const sessions = programs.flatMap((row) => row.get().document.sessions);
+  const fields = placements.flatMap((each, i) => {
+    const session = sessions.find(({ id }) => id === each.sessionId);
+    if (!named.includes(each) || !session) return [];
+    const isOut = (id: string) => itemsLeftOut(may.get(id) ?? FULL_PARTICIPATION, session).length === session.items.length;
+    return session.items.length > 0 && each.people!.every(isOut)
+      ? [{ path: `placements.${i}.people`, message: "names only people who are held out of it" }]
+      : [];
+  });
+  if (fields.length > 0) throw invalid(fields);
+}
+
 function samePlacements(a: readonly Placement[], b: readonly Placement[]): boolean {
-  const keys = (list: readonly Placement[]) =>
-    list
-      .map((each) => `${each.id} ${each.programId} ${each.sessionId} ${Date.parse(each.startsAt)} ${each.people?.join() ?? ""}`)
-      .sort()
-      .join("|");
+  const keys = (list: readonly Placement[]) => list.map(placementKey).sort().join("|");
   return keys(a) === keys(b);
+}
+
+function placementKey({ id, programId, sessionId, startsAt, people, groupName }: Placement): string {
+  return JSON.stringify([id, programId, sessionId, Date.parse(startsAt), people ?? null, groupName ?? null]);
 }
 
 function placement({ id, programId, sessionId, startsAt, people, groupName }: PlacementRow): Placement {

@@ -3,6 +3,7 @@ import { mondayOf } from "@kind-grip/core/calendar";
 import { Placement } from "@kind-grip/core/dayplan";
 import { IsoDate, Id } from "@kind-grip/core/units";
 import * as v from "valibot";
+import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { Version } from "../http/params";
 import type { Routes } from "../http/route";
@@ -23,7 +24,13 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
     path: "/api/today",
     summary: "What runs today, for which crew",
     roles: ["trainer", "lead"],
-    handle: async ({ caller }) => today(db, caller, await now(caller)),
+    async handle({ caller }) {
+      const at = await now(caller);
+      const answer = await today(db, caller, at);
+      for (const crewId of new Set(answer.alerts.map((alert) => alert.crewId)))
+        await noteSeen(db, caller, at, { crewId, personId: null, subject: "report", what: "symptom reports on Today" });
+      return answer;
+    },
   });
   routes.add({
     method: "get",
@@ -42,6 +49,7 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
       version: Version,
       placements: v.pipe(v.array(Placement), v.maxLength(200, "at most 200 placed sessions in a week")),
     }),
-    handle: ({ caller, params, body }) => saveWeekPlan(db, caller, params.crewId, params.weekStart, body.version, body.placements),
+    handle: async ({ caller, params, body }) =>
+      saveWeekPlan(db, caller, await now(caller), params.crewId, params.weekStart, body.version, body.placements),
   });
 }

@@ -6,14 +6,15 @@ import type { DecisionKind } from "@kind-grip/core/response";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
-import { endsSoon, notHeldOut, questionOf, sessionWithin, type Participations } from "@kind-grip/core/safety";
+import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
-import { Op } from "sequelize";
+import { Op, QueryTypes } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { theirCrews, withCounts, type CrewListEntry } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { ClearanceRow, HoldRow, PersonRow } from "../db/models";
+import type { ClearanceRow, HoldRow, PersonRow, ProposalRow } from "../db/models";
 import { participationsOf } from "../safety/participations";
+import { reportsByPerson } from "../safety/person-alerts";
 import { ownMovementsAsOf } from "../library/own-movements";
 import { placementsBetween } from "./plans";
 
@@ -130,29 +131,32 @@ function keptLength(key: string, workOut: () => number): number {
 }
 
 /** A crew lead leads; who is held out and what waits for a decision is the trainer's. */
-const NOTHING_TO_DECIDE = { heldOut: [], endingSoon: [], decisions: [], tells: [] };
+const NOTHING_TO_DECIDE = { heldOut: [], endingSoon: [], decisions: [], alerts: [], clashes: [] };
 
 type Needs = Awaited<ReturnType<typeof readNeeds>>;
 
-async function readNeeds({ models }: Db, crewIds: readonly string[]) {
+async function readNeeds({ models, sequelize }: Db, crewIds: readonly string[]) {
   const crewId = { [Op.in]: [...crewIds] };
-  const [holds, clearances, waiting, told] = await Promise.all([
+  const [holds, clearances, waiting, alerts, late] = await Promise.all([
     models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
     models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
-    models.Proposal.count({ where: { crewId }, group: ["crewId", "kind"] }),
-    models.Tell.findAll({ where: { crewId, seenAt: null }, order: [["at", "DESC"]], limit: 50 }),
+    models.Proposal.findAll({ where: { crewId }, attributes: ["crewId", "personId", "kind"], raw: true }) as unknown as Promise<
+      Pick<ProposalRow, "crewId" | "personId" | "kind">[]
+    >,
+    reportsByPerson({ models, sequelize }, crewIds, false),
+    lateRuns(sequelize, crewIds),
   ]);
-  return { holds, clearances, waiting, told };
+  return { holds, clearances, waiting, alerts, late };
 }
 
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */
 function needsYou(
-  { holds, clearances, waiting, told }: Needs,
+  { holds, clearances, waiting, alerts, late }: Needs,
   crews: readonly CrewListEntry[],
   people: readonly PersonRow[],
   participations: ReadonlyMap<string, Participations>,
   now: Date,
-): Pick<Today, "heldOut" | "endingSoon" | "decisions" | "tells"> {
+): Pick<Today, "heldOut" | "endingSoon" | "decisions" | "alerts" | "clashes"> {
   const days = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
   const dayIn = (crew: CrewListEntry) => days.get(crew.id)!;
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
@@ -171,7 +175,7 @@ function needsYou(
       clearances.map((row) => row.get()).filter(({ holdId }) => holdId === hold.get().id),
     );
     const out = here.has(personId) && participations.get(id)?.get(personId)?.heldOut;
-    if (out && questionOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
+    if (out && consequenceOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
   }
   return {
     heldOut: [...since].map(([personId, from]) => ({ ...named(personId), since: from })),
@@ -182,17 +186,61 @@ function needsYou(
         return !withdrawnAt && here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
       })
       .map(({ personId, untilDay }) => ({ ...named(personId), until: untilDay })),
-    decisions: waiting.map(({ crewId: id, kind, count }) => ({
-      crewId: String(id),
-      crewName: crewsById.get(String(id))!.name,
-      kind: kind as DecisionKind,
-      count,
+    decisions: peopleByUrgency(waiting.filter(({ personId }) => here.has(personId))).map(({ crewId: id, kind, people: count }) => ({
+      crewId: id,
+      crewName: crewsById.get(id)!.name,
+      kind,
+      people: count,
     })),
-    tells: told
-      .map((row) => row.get())
+    alerts: [...alerts]
+      .filter(([personId]) => here.has(personId))
+      .map(([personId, reports]) => ({
+        ...named(personId),
+        timeZone: crewsById.get(here.get(personId)!.crewId)!.timeZone,
+        pauses: reports.some((report) => report.pauses),
+        heldOut: since.has(personId),
+        reports,
+      })),
+    clashes: late
       .filter(({ personId }) => here.has(personId))
-      .map(({ id, personId, kind, movementId, words, at }) => ({ id, ...named(personId), kind, movementId, words, at: at.toISOString() })),
+      .map(({ runId, personId, sessionName, startedAt, receivedAt, clash }) => ({
+        runId,
+        ...named(personId),
+        sessionName,
+        startedAt: new Date(startedAt).toISOString(),
+        receivedAt: new Date(receivedAt).toISOString(),
+        kind: clash,
+      })),
   };
+}
+
+const URGENCY: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];
+
+/** People by crew and the most urgent of what waits for them: nine decisions about one person are one. */
+function peopleByUrgency(waiting: readonly Pick<ProposalRow, "crewId" | "personId" | "kind">[]) {
+  const most = [...grouped(waiting, ({ personId }) => personId).values()].map((list) => ({
+    crewId: list[0]!.crewId,
+    kind: URGENCY.find((kind) => list.some((each) => each.kind === kind)) ?? "hold",
+  }));
+  return [...grouped(most, ({ crewId, kind }) => `${crewId} ${kind}`).values()].map((list) => ({ ...list[0]!, people: list.length }));
+}
+
+interface LateRun {
+  runId: string;
+  personId: string;
+  sessionName: string;
+  startedAt: Date;
+  receivedAt: Date;
+  clash: "heldOut" | "outOfItem";
+}
+
+function lateRuns(sequelize: Db["sequelize"], crewIds: readonly string[]): Promise<LateRun[]> {
+  if (crewIds.length === 0) return Promise.resolve([]);
+  return sequelize.query<LateRun>(
+    `SELECT rp.runId, rp.personId, r.sessionName, r.startedAt, r.receivedAt, rp.clash FROM run_people rp JOIN runs r ON r.id = rp.runId
+     WHERE r.crewId IN (:crewIds) AND rp.clash IS NOT NULL AND rp.clashAnswer IS NULL ORDER BY r.startedAt DESC LIMIT 50`,
+    { replacements: { crewIds: [...crewIds] }, type: QueryTypes.SELECT },
+  );
 }
 
 /** Since when a hold that is on really holds: since it was raised, or since the last clearance ran out or was withdrawn. */

@@ -6,12 +6,14 @@ import { wholePath } from "./migrations/0001-the-whole-path";
 import { ownMovements } from "./migrations/0002-own-movements";
 import { workAndBaseline } from "./migrations/0003-work-and-baseline";
 import { fromPlanToHabit } from "./migrations/0004-from-plan-to-habit";
+import { theLoopCloses } from "./migrations/0005-the-loop-closes";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
   "0002-own-movements": ownMovements,
   "0003-work-and-baseline": workAndBaseline,
   "0004-from-plan-to-habit": fromPlanToHabit,
+  "0005-the-loop-closes": theLoopCloses,
 };
 
 /** Runs what has not run yet; returns the names. */

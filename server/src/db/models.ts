@@ -1,13 +1,14 @@
 /** The tables as Sequelize models. Columns that hold a whole document are JSON and pass a core schema on the way in. */
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew } from "@kind-grip/core/crew";
-import type { PersonDay } from "@kind-grip/core/followup";
+import type { Behind, ChangeMeasure, CrewFigure, CrewFigures, MeasuredChange, PersonDay } from "@kind-grip/core/followup";
 import type { OwnMovement, Phase, Region } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
-import type { DecisionKind, PracticeSettings, Present, Response, ResponseThresholds, TellKind } from "@kind-grip/core/response";
+import type { DecisionKind, PracticeSettings, Present, Response, ResponseThresholds } from "@kind-grip/core/response";
 import type { RunRecord } from "@kind-grip/core/run";
-import type { QuestionId, Symptom } from "@kind-grip/core/safety";
+import type { AlertAnswer, AlertCause, AlertKind, HoldReason, ReportKind, Symptom } from "@kind-grip/core/safety";
 import type { Work } from "@kind-grip/core/strain";
+import type { HandSide } from "@kind-grip/core/units";
 import type { Role } from "../auth/caller";
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from "sequelize";
 
@@ -85,6 +86,8 @@ export interface PlacementRow {
   /** Who of the crew; null for everybody. */
   people?: string[] | null;
   groupName?: string | null;
+  /** Last time it was put somewhere else; null for those from before this was kept. */
+  changedAt?: Date | null;
 }
 
 export interface RunRow {
@@ -102,6 +105,8 @@ export interface RunRow {
   doneSec: number;
   /** Followed by one person on their own page, not led. */
   alone?: boolean;
+  /** When the server got it, by its own clock; null for those from before this was kept. */
+  receivedAt?: Date | null;
 }
 
 export interface RunPersonRow {
@@ -114,6 +119,9 @@ export interface RunPersonRow {
   forms: Record<string, string>;
   /** Items left out because the person is held out of them. */
   leftOut: string[];
+  /** It arrived when the person was out of it already, and says that it began before. Not evidence until the trainer has said so. */
+  clash?: "heldOut" | "outOfItem" | null;
+  clashAnswer?: "before" | "mistake" | null;
 }
 
 export interface RunItemRow {
@@ -166,8 +174,10 @@ export interface HoldRow {
   id: string;
   crewId: string;
   personId: string;
-  question: QuestionId;
+  question: HoldReason;
   since: Date;
+  /** What a trainer wrote, for a reason that is none of the questions. */
+  words?: string | null;
   /** The round whose answer it came from; null when a trainer entered it. */
   roundId: string | null;
   withdrawnAt: Date | null;
@@ -190,7 +200,7 @@ export interface ClearanceRow {
   withdrawnWhy: string | null;
 }
 
-export type AuditSubject = "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access";
+export type AuditSubject = "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access" | "report" | "run";
 
 export interface AuditRow {
   id?: number;
@@ -231,19 +241,64 @@ export interface CheckInRow {
   level: number;
   regions: Region[];
   tingling: boolean;
+  stillThere?: boolean | null;
   at: Date;
 }
 
-export interface TellRow {
+export interface SymptomReportRow {
   id: string;
   crewId: string;
   personId: string;
   movementId: string | null;
-  kind: TellKind;
+  kind: ReportKind;
   words: string | null;
   at: Date;
   seenAt: Date | null;
   seenBy: string | null;
+  side?: HandSide | null;
+  regions?: Region[] | null;
+  stillThere?: boolean | null;
+  freshInjury?: boolean | null;
+}
+
+/** What a symptom paused by itself, and what the trainer made of it. */
+export interface SymptomAlertRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  cause: AlertCause;
+  /** The report, check-in or run it came from. */
+  causeId: string;
+  kind: AlertKind;
+  side: HandSide | null;
+  /** Empty: everything. */
+  regions: Region[];
+  since: Date;
+  answer: AlertAnswer["answer"] | null;
+  reply: string | null;
+  answeredAt: Date | null;
+  answeredBy: string | null;
+  /** Nothing is paused any more, or nothing ever was. */
+  endedAt: Date | null;
+}
+
+/** Crew figures of four weeks as they were given out: what comes later never changes them. */
+export interface FrozenBlockRow {
+  crewId: string;
+  blockStart: string;
+  frozenAt: Date;
+  figures: CrewFigures;
+  /** Figure → people behind it, for the rules that compare blocks. Never sent. */
+  behind: Behind<CrewFigure>;
+}
+
+export interface FrozenChangesRow {
+  crewId: string;
+  roundId: string;
+  frozenAt: Date;
+  changes: MeasuredChange[];
+  /** Measure → people behind it. Never sent. */
+  behind: Behind<ChangeMeasure>;
 }
 
 export interface DecisionRow {
@@ -341,12 +396,15 @@ export interface Models {
   CrewAccess: Table<CrewAccessRow>;
   MemberAccess: Table<MemberAccessRow>;
   CheckIn: Table<CheckInRow>;
-  Tell: Table<TellRow>;
+  SymptomReport: Table<SymptomReportRow>;
   Decision: Table<DecisionRow>;
   Proposal: Table<ProposalRow>;
   PersonDay: Table<PersonDayRow>;
   Absence: Table<AbsenceRow>;
   CalendarLink: Table<CalendarLinkRow>;
+  SymptomAlert: Table<SymptomAlertRow>;
+  FrozenBlock: Table<FrozenBlockRow>;
+  FrozenChanges: Table<FrozenChangesRow>;
   Message: Table<MessageRow>;
 }
 
@@ -411,6 +469,7 @@ export function defineModels(sequelize: Sequelize): Models {
       startsAt: moment,
       people: json,
       groupName: text,
+      changedAt: moment,
     }),
     Run: sequelize.define("runs", {
       id,
@@ -426,6 +485,7 @@ export function defineModels(sequelize: Sequelize): Models {
       plannedSec: real,
       doneSec: real,
       alone: DataTypes.BOOLEAN,
+      receivedAt: moment,
     }),
     RunPerson: sequelize.define("run_people", {
       runId: { type: uuid, primaryKey: true },
@@ -436,6 +496,8 @@ export function defineModels(sequelize: Sequelize): Models {
       marks: json,
       forms: json,
       leftOut: json,
+      clash: text,
+      clashAnswer: text,
     }),
     RunItem: sequelize.define("run_items", {
       runId: { type: uuid, primaryKey: true },
@@ -462,6 +524,7 @@ export function defineModels(sequelize: Sequelize): Models {
       crewId: uuid,
       personId: uuid,
       question: text,
+      words: DataTypes.STRING(600),
       since: moment,
       roundId: uuid,
       withdrawnAt: moment,
@@ -511,9 +574,10 @@ export function defineModels(sequelize: Sequelize): Models {
       level: whole,
       regions: json,
       tingling: DataTypes.BOOLEAN,
+      stillThere: DataTypes.BOOLEAN,
       at: moment,
     }),
-    Tell: sequelize.define("tells", {
+    SymptomReport: sequelize.define("tells", {
       id,
       crewId: uuid,
       personId: uuid,
@@ -523,6 +587,40 @@ export function defineModels(sequelize: Sequelize): Models {
       at: moment,
       seenAt: moment,
       seenBy: uuid,
+      side: text,
+      regions: json,
+      stillThere: DataTypes.BOOLEAN,
+      freshInjury: DataTypes.BOOLEAN,
+    }),
+    SymptomAlert: sequelize.define("symptom_alerts", {
+      id,
+      crewId: uuid,
+      personId: uuid,
+      cause: text,
+      causeId: uuid,
+      kind: text,
+      side: text,
+      regions: json,
+      since: moment,
+      answer: text,
+      reply: DataTypes.STRING(600),
+      answeredAt: moment,
+      answeredBy: uuid,
+      endedAt: moment,
+    }),
+    FrozenBlock: sequelize.define("frozen_blocks", {
+      crewId: { type: uuid, primaryKey: true },
+      blockStart: { type: day, primaryKey: true },
+      frozenAt: moment,
+      figures: json,
+      behind: json,
+    }),
+    FrozenChanges: sequelize.define("frozen_changes", {
+      crewId: { type: uuid, primaryKey: true },
+      roundId: { type: uuid, primaryKey: true },
+      frozenAt: moment,
+      changes: json,
+      behind: json,
     }),
     Decision: sequelize.define("decisions", {
       id,

@@ -14,6 +14,7 @@ import type { Caller } from "../auth/caller";
 import { PERSON_DAY_SUMS, personDays } from "../run/person-days";
 import type { Db } from "../db/connection";
 import type { PersonDayRow, PlacementRow, RunItemRow, RunPersonRow, RunRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
 import { DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
 import { type Dice, diceFrom } from "./dice";
@@ -58,7 +59,7 @@ export async function seedDemo(db: Db): Promise<void> {
   const seeded: SeededCrew[] = [];
   let trainer: Caller | undefined;
   const passwordHash = await hashPassword(DEMO_PASSWORD);
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const practiceId = dice.id();
     await db.models.Practice.create({ id: practiceId, name: "Fernhollow Hand Works", demoNow: DEMO_NOW }, { transaction });
     const [maren] = await db.models.Account.bulkCreate(

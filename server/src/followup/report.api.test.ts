@@ -1,4 +1,7 @@
+import { emptyRecord } from "@kind-grip/core/baseline";
+import { BLOCK_DAYS, readableBlocks } from "@kind-grip/core/followup";
 import { v7 as uuid } from "uuid";
+import type { ReportAnswer } from "./report";
 import { makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
@@ -15,51 +18,126 @@ beforeEach(async () => {
 afterAll(() => test.close());
 
 const grow = async (count: number) => {
-  const more = samplePeople(count, { badge: null });
+  const more = samplePeople(count, { badge: null }).map((person, i) => ({ ...person, name: `Grown ${world.people.length + i}` }));
   await trainer.send("post", `/api/crews/${world.crewId}/people`, { people: more });
   world.people.push(...more);
 };
-/** Everybody there, so many weeks ago. */
-const lead = async (weeksAgo: number, change: object = {}) => {
-  const at = new Date(Date.now() - weeksAgo * 7 * 86_400_000).toISOString();
+const DAY = 86_400_000;
+const dayOf = (ms: number) => new Date(ms).toISOString().slice(0, 10);
+/** A Wednesday in the block so many blocks before the one that was closed last. */
+const inBlock = (blocksBack = 0) => {
+  const latest = readableBlocks(dayOf(Date.now() - 400 * DAY), dayOf(Date.now())).at(-1)!;
+  return Date.parse(`${latest}T07:00:00Z`) + 2 * DAY - blocksBack * BLOCK_DAYS * DAY;
+};
+/** Some people there, on a day. */
+const lead = async (atMs: number, who = world.people, change: object = {}) => {
+  const at = new Date(atMs).toISOString();
   const run = sampleRun(world);
-  const people = run.people.map((person) => ({ ...person, present: true, effort: 2, marks: [] }));
+  const people = who.map(({ id }) => ({ ...run.people[0]!, personId: id, present: true, effort: 2, marks: [] }));
   const sent = { ...run, startedAt: at, endedAt: at, people, ...change };
   expect((await trainer.send("put", `/api/runs/${sent.id}`, sent)).status).toBe(200);
   return sent;
 };
-const report = async (weeks = 4) => (await trainer.get(`/api/crews/${world.crewId}/report?weeks=${weeks}`)).body;
+const report = async () => (await trainer.get(`/api/crews/${world.crewId}/report`)).body as ReportAnswer;
 
 it("a crew of four has no figures, one of five has", async () => {
   await grow(1);
-  await lead(1);
-  expect((await report()).whole).toEqual({ people: null, adherence: null, secPerPersonDay: null, meanEffort: null, morningsRaised: null });
-  await grow(1);
-  await lead(1);
-  expect((await report()).whole).toMatchObject({ people: 5, adherence: 1, meanEffort: 2 });
+  await lead(inBlock());
+  expect((await report()).blocks.at(0)!.figures).toEqual({
+    people: null,
+    adherence: null,
+    secPerPersonDay: null,
+    meanEffort: null,
+    morningsRaised: null,
+  });
+  world = await makeWorld(trainer);
+  await grow(2);
+  await lead(inBlock());
+  expect((await report()).blocks.at(0)!.figures).toMatchObject({ people: 5, adherence: 1, meanEffort: 2 });
 });
 
-it("is the same for the employer contact, and has no name in it", async () => {
+it("is the same for the employer contact, and has no name in it; the CSV is rounded for people", async () => {
   await grow(3);
-  await lead(1);
+  await lead(inBlock());
+  await lead(inBlock() + DAY, world.people, { items: sampleRun(world).items.map((item) => ({ ...item, doneSec: 37.33333 })) });
   const employer = await trainer.staff(test, "employer", [world.crewId]);
   const theirs = await employer.get(`/api/crews/${world.crewId}/report`);
   expect(theirs.body).toEqual(await report());
-  expect(theirs.text).not.toMatch(/Person \d/);
-  expect((await employer.get(`/api/crews/${world.crewId}/report.csv`)).text).not.toMatch(/Person \d/);
-  expect((await employer.get(`/api/crews/${world.crewId}/report?weeks=3`)).status).toBe(400);
+  expect(theirs.text).not.toMatch(/Person \d|Grown|behind/);
+  const csv = (await employer.get(`/api/crews/${world.crewId}/report.csv`)).text;
+  expect(csv).not.toMatch(/Person \d|Grown/);
+  expect(csv).not.toMatch(/\d\.\d{4}/);
 });
 
-it("the running week is not in it: tomorrow's figure minus today's would be somebody", async () => {
+it("a block is frozen when it was first read: what comes later never changes it", async () => {
   await grow(3);
-  await lead(0);
-  expect((await report()).whole.people).toBeNull();
+  await lead(inBlock());
+  const before = await report();
+  await lead(inBlock() + DAY, world.people, { items: sampleRun(world).items.map((item) => ({ ...item, status: "skipped", doneSec: 0 })) });
+  await lead(inBlock(3));
+  expect((await report()).blocks[0]).toEqual(before.blocks[0]);
+});
+
+it("the block that goes on, and the week after its end, are not in it; it says when they will be", async () => {
+  await grow(3);
+  await lead(Date.now() - 60_000);
+  const { blocks, next } = await report();
+  expect(blocks).toEqual([]);
+  expect(next.from <= dayOf(Date.now()) && dayOf(Date.now()) < next.readableOn).toBe(true);
+});
+
+it("read at once by two on two servers it is worked out once", async () => {
+  const { app, close } = await openTestApp();
+  await grow(3);
+  await lead(inBlock());
+  const employer = await trainer.staff({ ...test, app }, "employer", [world.crewId]);
+  const answers = await Promise.all([0, 1, 2, 3].map((i) => (i % 2 ? employer : trainer).get(`/api/crews/${world.crewId}/report`)));
+  expect(new Set(answers.map(({ text }) => text)).size).toBe(1);
+  await close();
+});
+
+it("somebody who came is in no figure that, beside an earlier one, would show them", async () => {
+  await grow(3);
+  const known = world.people.slice(0, 6);
+  await lead(inBlock(1), known);
+  await grow(1);
+  await lead(inBlock(0));
+  const [latest, earlier] = (await report()).blocks;
+  expect([earlier!.figures.people, latest!.figures.people]).toEqual([6, 6]);
+});
+
+it("what was measured is shown once both rounds are closed, of five people on, and then stays", async () => {
+  await grow(3);
+  const measure = async (name: string, kg: number, who: readonly { id: string }[]) => {
+    const roundId = uuid();
+    await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name });
+    const save = (id: string, version: number, grip: number) =>
+      trainer.send("put", `/api/rounds/${roundId}/people/${id}`, {
+        version,
+        record: { ...emptyRecord(), grip: { left: trials(grip), right: trials(grip) } },
+      });
+    for (const [i, { id }] of who.entries()) expect((await save(id, 0, kg + i)).status).toBe(200);
+    const close = (closed: boolean) => trainer.send("put", `/api/rounds/${roundId}`, { name, closed });
+    return { close, save };
+  };
+  const trials = (kg: number) => [kg, kg, kg].map((each) => ({ kg: each, faults: [], from: "typed" }));
+  const first = await measure("First", 30, world.people);
+  const second = await measure("Second", 34, world.people);
+  expect((await report()).changes).toEqual([]);
+  await first.close(true);
+  await second.close(true);
+  const { changes } = await report();
+  expect(changes).toMatchObject([{ first: "First", last: "Second", changes: [{ measure: "grip", people: 6, mean: 4 }] }]);
+  await second.close(false);
+  await second.save(world.people[0]!.id, 1, 99);
+  await second.close(true);
+  expect((await report()).changes).toEqual(changes);
 });
 
 it("roll-ups are written with the run: stored twice counts once, led and followed alone is due once", async () => {
   const member = await trainer.member(test, world.crewId, world.people[0]!.id);
   const placementId = uuid();
-  const run = await lead(0, { placementId });
+  const run = await lead(Date.now() - 60_000, world.people, { placementId });
   await trainer.send("put", `/api/runs/${run.id}`, run);
   const alone = { ...run, id: uuid(), alone: true, people: [run.people[0]!] };
   expect((await member.send("put", `/api/member/runs/${alone.id}`, alone)).body.stored).toBe("new");
@@ -96,7 +174,7 @@ it("fifty people finishing at the same moment on two servers: every row once", a
 });
 
 it("everything of a crew comes out as one open file, and that is in the trail", async () => {
-  await lead(1);
+  await lead(Date.now() - DAY);
   const answer = await trainer.get(`/api/crews/${world.crewId}/export.json`);
   expect(answer.body).toMatchObject({ format: "kind-grip-crew", version: 1, people: [{}, {}, {}], runs: [{}], runPeople: [{}, {}, {}] });
   const { entries } = (await trainer.get(`/api/crews/${world.crewId}/audit`)).body;

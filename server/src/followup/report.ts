@@ -1,29 +1,46 @@
-/** The crew report: for the trainer and for the employer contact, by whole weeks, from the roll-ups. */
+/**
+ * The crew report: for the trainer and for the employer contact alike, by blocks of four weeks. A block is worked out once, under the
+ * lock of the crew, when it can first be read, and stored: from then on it is what it is.
+ */
 import { changesBetween } from "@kind-grip/core/baseline";
-import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
-import { crewReport, type CrewReport, type ReportChange, type ReportMorning } from "@kind-grip/core/followup";
+import { addDays, dateAt } from "@kind-grip/core/calendar";
+import {
+  BLOCK_DAYS,
+  blockFigures,
+  blockStartOf,
+  measuredChanges,
+  readableBlocks,
+  readableOn,
+  type CrewFigures,
+  type MeasuredChange,
+  type ReportChange,
+} from "@kind-grip/core/followup";
 import { writeCsv } from "@kind-grip/core/exchange";
-import { Op } from "sequelize";
+import { Op, type Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
-import { crewOf } from "../crew/crews";
+import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CheckInRow, CrewRow, PersonDayRow } from "../db/models";
+import type { CrewRow, PersonDayRow, RoundRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
+import { raisedMornings } from "./mornings";
 import { reviewOf } from "./review";
-import { latestSymptoms } from "../safety/participations";
 
-export interface ReportAnswer extends CrewReport {
+export interface ReportAnswer {
   crew: { id: string; name: string; trade: string };
-  from: string;
-  until: string;
+  /** Frozen blocks, newest first. */
+  blocks: { from: string; until: string; figures: CrewFigures }[];
+  /** The first block that cannot be read yet, and the day from which it can. */
+  next: { from: string; until: string; readableOn: string };
+  /** First round against a later, closed one; newest first. */
+  changes: { first: string; last: string; on: string; changes: MeasuredChange[] }[];
 }
 
-/** Blocks of these lengths only: with free dates two reports could be subtracted from one another. */
-const Query = v.object({
+const ReviewQuery = v.object({
   weeks: v.optional(v.pipe(v.picklist(["4", "8"], "must be 4 or 8"), v.transform(Number)), "4"),
 });
 const READERS = ["trainer", "employer"] as const;
@@ -32,18 +49,17 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/report",
-    summary: "Crew figures of the last whole weeks; none of fewer than five people",
+    summary: "Crew figures by frozen blocks of four weeks; none of fewer than five people",
     roles: READERS,
     params: CrewParams,
-    query: Query,
-    handle: async ({ caller, params, query }) => reportOf(db, caller, await now(caller), params.crewId, query.weeks),
+    handle: async ({ caller, params }) => reportOf(db, caller, await now(caller), params.crewId),
   });
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/review",
     summary: "The review of a block, down to the person",
     params: CrewParams,
-    query: Query,
+    query: ReviewQuery,
     handle: async ({ caller, params, query }) => reviewOf(db, caller, await now(caller), params.crewId, query.weeks),
   });
   routes.add({
@@ -52,73 +68,127 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "The same as CSV",
     roles: READERS,
     params: CrewParams,
-    query: Query,
-    async handle({ caller, params, query, response }) {
-      const report = await reportOf(db, caller, await now(caller), params.crewId, query.weeks);
-      const figures = ({ people, adherence, secPerPersonDay, meanEffort, morningsRaised }: CrewReport["whole"]) => [
-        people,
-        adherence,
-        secPerPersonDay,
-        meanEffort,
-        morningsRaised,
-      ];
+    async handle({ caller, params, response }) {
+      const report = await reportOf(db, caller, await now(caller), params.crewId);
       const csv = writeCsv(
-        ["week", "people", "adherence", "secPerPersonDay", "meanEffort", "morningsRaised"],
-        [
-          [`${report.from} to ${report.until}`, ...figures(report.whole)],
-          ...report.weeks.map(({ weekStart, figures: of }) => [weekStart, ...figures(of)]),
-        ],
+        ["from", "until", "people", "adherence", "secPerPersonDay", "meanEffort", "morningsRaised"],
+        report.blocks.map(({ from, until, figures: { people, adherence, secPerPersonDay, meanEffort, morningsRaised } }) => [
+          from,
+          until,
+          people,
+          adherence,
+          secPerPersonDay,
+          meanEffort,
+          morningsRaised,
+        ]),
       );
       sendFile(response, `${report.crew.name} report.csv`, "text/csv", csv);
     },
   });
 }
 
-async function reportOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReportAnswer> {
+async function reportOf(db: Db, caller: Caller, at: Date, crewId: string): Promise<ReportAnswer> {
   const crew = await crewOf(db, caller, crewId);
-  const thisWeek = mondayOf(dateAt(at.getTime(), crew.detail.timeZone));
-  const from = addDays(thisWeek, -7 * weeks);
-  const until = addDays(thisWeek, -1);
-  const weekStarts = Array.from({ length: weeks }, (_, i) => addDays(from, 7 * i));
-  const day = { [Op.between]: [from, until] as [string, string] };
-  const [days, mornings, changes] = await Promise.all([
-    // Plain rows, here and below: weeks of a crew are thousands of them.
-    db.models.PersonDay.findAll({ where: { crewId, day }, raw: true }) as unknown as Promise<PersonDayRow[]>,
-    raisedMornings(db, crew, from, until),
-    measuredChanges(db, crewId),
-  ]);
-  const report = crewReport(weekStarts, days, mornings, changes);
-  return { crew: { id: crew.id, name: crew.name, trade: crew.detail.trade }, from, until, ...report };
+  const today = dateAt(at.getTime(), crew.detail.timeZone);
+  const [blocks, changes] = [await frozenBlocks(db, caller, crew, at, today), await frozenChanges(db, caller, crew, at)];
+  const next = addDays(blocks.at(-1)?.blockStart ?? addDays(blockStartOf(await firstDay(db, crewId, today)), -BLOCK_DAYS), BLOCK_DAYS);
+  return {
+    crew: { id: crew.id, name: crew.name, trade: crew.detail.trade },
+    blocks: blocks.map(({ blockStart, figures }) => ({ from: blockStart, until: addDays(blockStart, BLOCK_DAYS - 1), figures })).reverse(),
+    next: { from: next, until: addDays(next, BLOCK_DAYS - 1), readableOn: readableOn(next) },
+    changes: changes.reverse(),
+  };
 }
 
-/** Mornings above the person's usual level: what was felt when they were last asked. */
-async function raisedMornings(db: Db, crew: CrewRow, from: string, until: string): Promise<ReportMorning[]> {
-  const [rows, felt] = await Promise.all([
-    db.models.CheckIn.findAll({
-      where: { crewId: crew.id, day: { [Op.between]: [from, until] } },
-      attributes: ["personId", "day", "level"],
-      raw: true,
-    }) as unknown as Promise<Pick<CheckInRow, "personId" | "day" | "level">[]>,
-    latestSymptoms(db, [crew.id]),
-  ]);
-  const usual = new Map(felt.map(({ personId, symptoms }) => [personId, Math.max(0, ...symptoms.map(({ level }) => level))]));
-  return rows.map(({ personId, day, level }) => ({ personId, day, raised: level > (usual.get(personId) ?? 0) }));
+/** The first day anything was done, or today. */
+async function firstDay(db: Db, crewId: string, today: string, transaction?: Transaction): Promise<string> {
+  const day = (await db.models.PersonDay.min("day", { where: { crewId }, transaction })) as string | null;
+  return day ?? today;
 }
 
-/** First round against the latest, people measured in both. Function effort is turned round so that up is better. */
-async function measuredChanges(db: Db, crewId: string): Promise<ReportChange[]> {
-  const rounds = await db.models.Round.findAll({ where: { crewId }, order: ["startedOn"] });
-  const [first, last] = [rounds[0]?.get(), rounds.at(-1)?.get()];
-  if (!first || !last || first.id === last.id) return [];
-  const records = (await db.models.Baseline.findAll({ where: { roundId: [first.id, last.id] } })).map((row) => row.get({ plain: true }));
+/** Blocks that can be read, oldest first; those that could not be before are worked out now and kept. */
+async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, today: string) {
+  const wanted = readableBlocks(await firstDay(db, crew.id, today), today);
+  const stored = async (transaction?: Transaction) =>
+    (await db.models.FrozenBlock.findAll({ where: { crewId: crew.id }, order: ["blockStart"], transaction })).map((row) =>
+      row.get({ plain: true }),
+    );
+  const known = await stored();
+  if (wanted.every((start) => known.some(({ blockStart }) => blockStart === start))) return known;
+  return inTransaction(db, async (transaction) => {
+    await lockCrew(db, caller, crew.id, transaction);
+    const frozen = await stored(transaction);
+    for (const blockStart of wanted) {
+      if (frozen.some((block) => block.blockStart === blockStart)) continue;
+      const until = addDays(blockStart, BLOCK_DAYS - 1);
+      const days = (await db.models.PersonDay.findAll({
+        where: { crewId: crew.id, day: { [Op.between]: [blockStart, until] as [string, string] } },
+        raw: true,
+        transaction,
+      })) as unknown as PersonDayRow[];
+      const mornings = await raisedMornings(db, crew.id, blockStart, until, transaction);
+      const worked = blockFigures(
+        blockStart,
+        days,
+        mornings,
+        frozen.map(({ behind }) => behind),
+      );
+      const row = { crewId: crew.id, blockStart, frozenAt: at, ...worked };
+      await db.models.FrozenBlock.create(row, { transaction });
+      frozen.push(row);
+    }
+    return frozen.sort((a, b) => a.blockStart.localeCompare(b.blockStart));
+  });
+}
+
+/** What was measured in closed rounds, each against the first; worked out once and kept, whatever happens to the round afterwards. */
+async function frozenChanges(db: Db, caller: Caller, crew: CrewRow, at: Date): Promise<ReportAnswer["changes"]> {
+  const rounds = (await db.models.Round.findAll({ where: { crewId: crew.id }, order: ["startedOn", "id"] })).map((row) =>
+    row.get({ plain: true }),
+  );
+  const [first, ...later] = rounds;
+  if (!first) return [];
+  const stored = async (transaction?: Transaction) =>
+    (await db.models.FrozenChanges.findAll({ where: { crewId: crew.id }, order: ["frozenAt"], transaction })).map((row) =>
+      row.get({ plain: true }),
+    );
+  let known = await stored();
+  const closed = later.filter(({ closedAt }) => first.closedAt && closedAt);
+  if (closed.some(({ id }) => !known.some(({ roundId }) => roundId === id)))
+    known = await inTransaction(db, async (transaction) => {
+      await lockCrew(db, caller, crew.id, transaction);
+      const frozen = await stored(transaction);
+      for (const round of closed) {
+        if (frozen.some(({ roundId }) => roundId === round.id)) continue;
+        const worked = measuredChanges(
+          await changesOfRound(db, first, round, transaction),
+          frozen.map(({ behind }) => behind),
+        );
+        const row = { crewId: crew.id, roundId: round.id, frozenAt: at, ...worked };
+        await db.models.FrozenChanges.create(row, { transaction });
+        frozen.push(row);
+      }
+      return frozen;
+    });
+  return later.flatMap((round) => {
+    const found = known.find(({ roundId }) => roundId === round.id);
+    return found && found.changes.length > 0 ? [{ first: first.name, last: round.name, on: round.startedOn, changes: found.changes }] : [];
+  });
+}
+
+/** Of people measured in both rounds. Function effort is turned round so that up is better. */
+async function changesOfRound(db: Db, first: RoundRow, last: RoundRow, transaction: Transaction): Promise<ReportChange[]> {
+  const records = (await db.models.Baseline.findAll({ where: { roundId: [first.id, last.id] }, transaction })).map((row) =>
+    row.get({ plain: true }),
+  );
   return records
     .filter(({ roundId }) => roundId === last.id)
     .flatMap((after) => {
       const before = records.find(({ roundId, personId }) => roundId === first.id && personId === after.personId);
       if (!before) return [];
-      return changesBetween(before.document, after.document).map(({ measure, before: was, after: is, verdict }): ReportChange => {
+      return changesBetween(before.document, after.document).map(({ measure, before: was, after: is }): ReportChange => {
         const kind = measure === "grip" || measure === "function" ? measure : "range";
-        return { personId: after.personId, measure: kind, change: kind === "function" ? was - is : is - was, counts: verdict !== "noise" };
+        return { personId: after.personId, measure: kind, change: kind === "function" ? was - is : is - was };
       });
     });
 }

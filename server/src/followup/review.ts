@@ -9,7 +9,7 @@ import { noteSeen } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import { latestSymptoms } from "../safety/participations";
+import { raisedMornings } from "./mornings";
 
 export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReviewAnswer> {
   const crew = await crewOf(db, caller, crewId);
@@ -17,10 +17,9 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   const from = addDays(until, -7 * weeks + 1);
   const day = { [Op.between]: [from, until] as [string, string] };
   const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
-  const [dayRows, morningRows, felt, people, decisionRows, rounds, runs] = await Promise.all([
+  const [dayRows, mornings, people, decisionRows, rounds, runs] = await Promise.all([
     db.models.PersonDay.findAll({ where: { crewId, day }, order: ["day"] }),
-    db.models.CheckIn.findAll({ where: { crewId, day }, order: ["day"] }),
-    latestSymptoms(db, [crewId]),
+    raisedMornings(db, crewId, from, until),
     db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
     changesOf(db, crewId),
@@ -28,8 +27,6 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   ]);
   await noteSeen(db, caller, at, { crewId, personId: null, subject: "decision", what: "review of a block" });
   const days = dayRows.map((row) => row.get({ plain: true }));
-  const mornings = morningRows.map((row) => row.get({ plain: true }));
-  const usual = new Map(felt.map(({ personId, symptoms }) => [personId, Math.max(0, ...symptoms.map(({ level }) => level))]));
   const morningsByDay = grouped(mornings, (each) => each.day);
   const daysByPerson = grouped(days, (each) => each.personId);
   const morningsByPerson = grouped(mornings, (each) => each.personId);
@@ -37,8 +34,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
     decisionRows.map((row) => row.get()),
     (each) => each.personId,
   );
-  const raised =
-    mornings.length === 0 ? null : mornings.filter(({ personId, level }) => level > (usual.get(personId) ?? 0)).length / mornings.length;
+  const raised = mornings.length === 0 ? null : mornings.filter((morning) => morning.raised).length / mornings.length;
   const adherence = adherenceOf(days);
   const verdicts = [...rounds.changes.values()];
   return {

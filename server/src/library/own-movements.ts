@@ -1,9 +1,10 @@
 /** A practice's own movements: stored whole, removed ones kept so that old programs can still be read. */
 import { knowOwnMovements, OWN_PREFIX, ownMovementProblems, type OwnMovement } from "@kind-grip/core/library";
-import { Op } from "sequelize";
+import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { OwnMovementRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, stale } from "../http/problem";
 
 export interface OwnMovementAnswer {
@@ -60,7 +61,7 @@ export async function storeOwnMovement(db: Db, caller: Caller, id: string, versi
   const problems = ownMovementProblems(own);
   if (own.movement.id !== OWN_PREFIX + id) problems.push({ path: "movement.id", message: `must be "${OWN_PREFIX}${id}"` });
   if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `own.${path}`, message })));
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     const found = await db.models.OwnMovement.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
     const now = { name: own.words.name, document: own, version: version + 1, changedAt: new Date(), removedAt: null };
     if (!found) {
@@ -87,10 +88,18 @@ export async function setOwnMovementRemoved(db: Db, caller: Caller, id: string, 
 }
 
 /** Own movements among these ids that the practice does not have. */
-export async function foreignOwnMovements(db: Db, practiceId: string, movementIds: readonly string[]): Promise<string[]> {
+export async function foreignOwnMovements(
+  db: Db,
+  practiceId: string,
+  movementIds: readonly string[],
+  transaction?: Transaction,
+): Promise<string[]> {
   const own = [...new Set(movementIds.filter((id) => id.startsWith(OWN_PREFIX)))];
   if (own.length === 0) return [];
-  const rows = await db.models.OwnMovement.findAll({ where: { practiceId, id: own.map((id) => id.slice(OWN_PREFIX.length)) } });
+  const rows = await db.models.OwnMovement.findAll({
+    where: { practiceId, id: own.map((id) => id.slice(OWN_PREFIX.length)) },
+    transaction,
+  });
   const mine = new Set(rows.map((row) => OWN_PREFIX + row.get().id));
   return own.filter((id) => !mine.has(id));
 }

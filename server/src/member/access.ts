@@ -8,6 +8,7 @@ import { hashPassword, passwordMatches } from "../auth/password";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow, MemberAccessRow, PersonRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, Problem } from "../http/problem";
 
 /** Letters and digits nobody takes for another. */
@@ -50,7 +51,7 @@ export async function issueCards(
   crewId: string,
   personIds: readonly string[],
 ): Promise<{ code: string; cards: Card[] }> {
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     const people = (await db.models.Person.findAll({ where: { crewId, id: [...personIds] }, transaction })).map((row) => row.get());
     if (people.length !== new Set(personIds).size)
@@ -86,7 +87,7 @@ export async function withdrawAccess(
   crewId: string,
   personIds: readonly string[],
 ): Promise<AccessAnswer> {
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crewId, transaction);
     const gone = await db.models.MemberAccess.destroy({ where: { crewId, personId: [...personIds] }, transaction });
     if (gone > 0)

@@ -11,7 +11,9 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { placementsBetween } from "../dayplan/plans";
 import { notFound } from "../http/problem";
-import { participationsIn } from "../safety/participations";
+import { settingsOf } from "../practice/settings";
+import { isHeldByHold, mostFelt, participationsIn, symptomHistory, symptomsOn } from "../safety/participations";
+import { alertsOf } from "../safety/symptom-alerts";
 
 /** Enough to be without a connection for a day, whatever the hour. */
 const DAYS_AHEAD = 2;
@@ -24,12 +26,17 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   if (!person) throw notFound("person");
   const { timeZone, place } = crew.detail;
   const today = dateAt(at.getTime(), timeZone);
-  const [rows, programs, participations, checkedIn, ran] = await Promise.all([
+  const [rows, programs, participations, checkedIn, ran, alerts, history, { settings }, trainer, clinicianFirst] = await Promise.all([
     placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.CheckIn.count({ where: { personId, day: today } }),
     donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
+    alertsOf(db, personId, at),
+    symptomHistory(db, crew.id),
+    settingsOf(db, caller.practiceId),
+    db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
+    isHeldByHold(db, personId, timeZone, at),
   ]);
   const participation = participations.get(personId) ?? FULL_PARTICIPATION;
   const known = new Map(
@@ -67,8 +74,29 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     today,
     person: { id: person.id, name: person.name },
     crew: { id: crew.id, name: crew.name, place, timeZone },
+    trainer: trainer?.get().name ?? "",
     heldOut: participation.heldOut,
+    clinicianFirst,
     shortOfEndDeg: participation.shortOfEndDeg,
+    alerts: alerts.map(({ id, causeId, kind, side, regions, since, endedAt, answer, reply, answeredAt }) => ({
+      id,
+      causeId,
+      kind,
+      side,
+      regions,
+      at: since.toISOString(),
+      pauses: endedAt === null,
+      answer,
+      reply,
+      answeredAt: answeredAt?.toISOString() ?? null,
+    })),
+    usualLevel: mostFelt(
+      symptomsOn(
+        history.filter((asked) => asked.personId === personId),
+        today,
+      ),
+    ),
+    alarmMorning: settings.thresholds.alarmMorning,
     sessions: rows
       .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
       .flatMap((row) => {

@@ -1,3 +1,4 @@
+import type { PersonAlert } from "@kind-grip/core/answers";
 import { v7 as uuid } from "uuid";
 import { LIMIT } from "../auth/attempts";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
@@ -125,15 +126,18 @@ describe("one's own page", () => {
     const body = checkIn({ day: new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10) });
     expect(fieldsOf(await member.send("put", `/api/member/check-ins/${body.id}`, body))).toEqual({ day: message });
   });
-  it("stop and tell stands on the trainer's Today until it is seen", async () => {
+  it("stop and tell stands on the trainer's Today until it is answered", async () => {
     const member = await trainer.member(test, world.crewId, world.people[0]!.id);
     const tell = { id: uuid(), at: new Date().toISOString(), kind: "sharpPain", movementId: "palm-away", words: "left thumb" };
     for (const stored of ["new", "already"])
-      expect((await member.send("put", `/api/member/tells/${tell.id}`, tell)).body.stored).toBe(stored);
-    const tells = async () =>
-      ((await trainer.get("/api/today")).body.tells as { crewId: string; id: string }[]).filter(({ crewId }) => crewId === world.crewId);
-    expect(await tells()).toMatchObject([{ id: tell.id, name: "Person 1", kind: "sharpPain", words: "left thumb" }]);
-    await trainer.send("post", `/api/tells/${tell.id}/seen`);
-    expect(await tells()).toEqual([]);
+      expect((await member.send("put", `/api/member/symptom-reports/${tell.id}`, tell)).body.stored).toBe(stored);
+    const alerts = async () =>
+      ((await trainer.get("/api/today")).body.alerts as PersonAlert[]).filter(({ crewId }) => crewId === world.crewId);
+    const [alert] = await alerts();
+    expect(alert).toMatchObject({ name: "Person 1", pauses: true, reports: [{ kind: "sharpPain", words: "left thumb" }] });
+    const answer = { answer: "giveBack", reply: "Go on" };
+    const address = `/api/crews/${world.crewId}/people/${alert!.personId}/alerts/answer`;
+    expect((await trainer.send("post", address, { alertIds: alert!.reports.map(({ alertId }) => alertId), answer })).status).toBe(204);
+    expect(await alerts()).toEqual([]);
   });
 });

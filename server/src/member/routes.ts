@@ -1,6 +1,7 @@
 /** Crew members: cards and PINs, signing in, and their own page. */
-import { CheckIn, Tell } from "@kind-grip/core/response";
+import { CheckIn } from "@kind-grip/core/response";
 import { RunRecord } from "@kind-grip/core/run";
+import { SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
@@ -8,7 +9,8 @@ import { freshSession, MEMBER_DAYS } from "../auth/session";
 import { CrewParams } from "../http/params";
 import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
-import { storeCheckIn, storeTell } from "../response/check-ins";
+import { storeCheckIn } from "../response/check-ins";
+import { storeReport } from "../safety/symptom-alerts";
 import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
 import { memberDay, memberProgress } from "./member-day";
@@ -93,13 +95,13 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     params: v.object({ runId: Id }),
     body: RunRecord,
     bodyLimit: "1mb",
-    handle({ caller, params, body }) {
+    async handle({ caller, params, body }) {
       const [person] = body.people;
       if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       if (body.crewId !== caller.crewId) throw invalid([{ path: "crewId", message: "is not your crew" }]);
       if (!body.alone || body.people.length !== 1 || person!.personId !== caller.accountId)
         throw invalid([{ path: "people", message: "has to be you, alone" }]);
-      return storeRun(db, caller, body);
+      return storeRun(db, caller, await now(caller), body);
     },
   });
   routes.add({
@@ -116,14 +118,15 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
   });
   routes.add({
     method: "put",
-    path: "/api/member/tells/:tellId",
-    summary: "Stop and tell the trainer",
+    path: "/api/member/symptom-reports/:reportId",
+    summary: "Stop and tell: pauses by itself until the trainer has answered. Sending it again changes nothing",
     ...Own,
-    params: v.object({ tellId: Id }),
-    body: Tell,
-    handle({ caller, params, body }) {
-      if (params.tellId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
-      return storeTell(db, caller, { crewId: caller.crewId!, personId: caller.accountId }, body);
+    params: v.object({ reportId: Id }),
+    body: SymptomReport,
+    async handle({ caller, params, body }) {
+      if (params.reportId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      const of = { crewId: caller.crewId!, personId: caller.accountId, cause: "report" as const };
+      return storeReport(db, caller, await now(caller), of, body);
     },
   });
 }

@@ -6,6 +6,7 @@ import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 
 export const NewStaff = v.strictObject({
@@ -41,7 +42,7 @@ export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise
   await refuseForeignCrews(db, caller, staff.crewIds);
   const password = randomBytes(9).toString("base64url");
   const passwordHash = await hashPassword(password);
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const taken = (await db.models.Account.findOne({ where: { email: staff.email }, transaction }))?.get();
     if (taken && taken.id !== staff.id) throw invalid([{ path: "email", message: "has a sign-in already" }]);
     // An id names the same request sent again, and nothing else: no account is written over by it.
@@ -58,14 +59,14 @@ export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise
 export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, crewIds: readonly string[]): Promise<StaffAnswer[]> {
   await staffMember(db, caller, accountId);
   await refuseForeignCrews(db, caller, crewIds);
-  await db.sequelize.transaction((transaction) => giveCrews(db, caller, accountId, crewIds, transaction));
+  await inTransaction(db, (transaction) => giveCrews(db, caller, accountId, crewIds, transaction));
   return listStaff(db, caller);
 }
 
 /** Their sign-in ends at once. What they led stays in the record. */
 export async function removeStaff(db: Db, caller: Caller, accountId: string): Promise<StaffAnswer[]> {
   await staffMember(db, caller, accountId);
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     await db.models.CrewAccess.destroy({ where: { accountId }, transaction });
     await db.models.Account.destroy({ where: { id: accountId }, transaction });
   });
@@ -80,7 +81,9 @@ async function giveCrews(
   crewIds: readonly string[],
   transaction: Transaction,
 ): Promise<void> {
-  const own = (await models.Crew.findAll({ where: { trainerId: caller.accountId }, attributes: ["id"] })).map((row) => row.get().id);
+  const own = (await models.Crew.findAll({ where: { trainerId: caller.accountId }, attributes: ["id"], transaction })).map(
+    (row) => row.get().id,
+  );
   await models.CrewAccess.destroy({ where: { accountId, crewId: own.filter((id) => !crewIds.includes(id)) }, transaction });
   await models.CrewAccess.bulkCreate(
     crewIds.map((crewId) => ({ accountId, crewId })),

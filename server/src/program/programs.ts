@@ -6,6 +6,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ProgramRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { foreignOwnMovements } from "../library/own-movements";
 import { invalid, notFound, stale } from "../http/problem";
 import { participationsIn } from "../safety/participations";
@@ -42,7 +43,7 @@ export async function createProgram(
   id: string,
   program: Program,
 ): Promise<ProgramAnswer> {
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     await crewOf(db, caller, crewId, transaction);
     await refuseProblems(db, caller, at, crewId, program, undefined, transaction);
     const [row] = await db.models.Program.findOrCreate({
@@ -65,7 +66,7 @@ export async function saveProgram(
   program: Program,
 ): Promise<ProgramAnswer> {
   const before = await programOf(db, caller, programId);
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     await refuseProblems(db, caller, at, before.crewId, program, before.program, transaction);
     const [changed] = await db.models.Program.update(
       { name: program.name, document: program, version: version + 1, changedAt: new Date() },
@@ -113,6 +114,7 @@ async function refuseProblems(
     db,
     caller.practiceId,
     items.map(({ movementId }) => movementId),
+    transaction,
   );
   for (const { movementId, path } of items)
     if (foreign.includes(movementId)) problems.push({ path, message: `the library has no movement "${movementId}"` });

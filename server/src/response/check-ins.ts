@@ -1,10 +1,15 @@
-/** Next-morning check-ins, and stop-and-tell. Both are sent from phones that may be offline: stored once, in whatever order they come. */
-import { dateAt } from "@kind-grip/core/calendar";
-import type { CheckIn, Tell } from "@kind-grip/core/response";
+/** Next-morning check-ins, sent from phones that may be offline: stored once, in whatever order they come. A bad morning pauses by itself. */
+import { addDays, dateAt } from "@kind-grip/core/calendar";
+import type { CheckIn } from "@kind-grip/core/response";
+import { morningAlarm } from "@kind-grip/core/safety";
 import type { Caller } from "../auth/caller";
-import { crewOf, lockCrew } from "../crew/crews";
+import { lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import { invalid, notFound } from "../http/problem";
+import { inTransaction } from "../db/transaction";
+import { invalid } from "../http/problem";
+import { settingsOf } from "../practice/settings";
+import { mostFelt, symptomHistory, symptomsOn } from "../safety/participations";
+import { raiseAlert } from "../safety/symptom-alerts";
 import { refreshProposals } from "./decisions";
 
 /** A phone that was off for a while still brings these; older ones are refused. */
@@ -16,41 +21,25 @@ export async function storeCheckIn(
   caller: Caller,
   at: Date,
   place: { crewId: string; personId: string },
-  { id, day, level, regions, tingling }: CheckIn,
+  { id, day, level, regions, tingling, stillThere }: CheckIn,
 ): Promise<{ id: string; stored: "new" | "already" }> {
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, place.crewId, transaction);
     const today = dateAt(at.getTime(), crew.detail.timeZone);
     if (day > today) throw invalid([{ path: "day", message: "has not come yet" }]);
     if (Date.parse(day) < Date.parse(today) - OLDEST_DAYS * 86_400_000) throw invalid([{ path: "day", message: "is too long ago" }]);
     const known = await db.models.CheckIn.findOne({ where: { personId: place.personId, day }, transaction });
     if (known) return { id: known.get().id, stored: "already" };
-    await db.models.CheckIn.create({ id, ...place, day, level, regions, tingling, at }, { transaction });
+    await db.models.CheckIn.create({ id, ...place, day, level, regions, tingling, stillThere, at }, { transaction });
+    const { settings } = await settingsOf(db, caller.practiceId, transaction);
+    const history = (await symptomHistory(db, crew.id, transaction)).filter(({ personId }) => personId === place.personId);
+    const alarm = morningAlarm({ level, tingling, stillThere }, mostFelt(symptomsOn(history, day)), settings.thresholds.alarmMorning);
+    // A morning that comes days later is no news of now.
+    if (alarm && day >= addDays(today, -1)) {
+      const told = { cause: "checkIn" as const, causeId: id, kind: alarm, side: null, regions, pauses: true };
+      await raiseAlert(db, caller, crew, at, { personId: place.personId, since: at }, told, transaction);
+    }
     await refreshProposals(db, caller.practiceId, crew, at, [place.personId], transaction);
     return { id, stored: "new" };
   });
-}
-
-export async function storeTell(
-  db: Db,
-  caller: Caller,
-  place: { crewId: string; personId: string },
-  { id, at, kind, movementId, words }: Tell,
-): Promise<{ id: string; stored: "new" | "already" }> {
-  await crewOf(db, caller, place.crewId);
-  const [row, isNew] = await db.models.Tell.findOrCreate({
-    where: { id },
-    defaults: { id, ...place, movementId, kind, words: words || null, at: new Date(at), seenAt: null, seenBy: null },
-  });
-  if (row.get().personId !== place.personId) throw notFound("thing");
-  return { id, stored: isNew ? "new" : "already" };
-}
-
-export async function markTellSeen(db: Db, caller: Caller, at: Date, tellId: string): Promise<void> {
-  const row = (await db.models.Tell.findByPk(tellId))?.get();
-  if (!row) throw notFound("message");
-  await crewOf(db, caller, row.crewId).catch(() => {
-    throw notFound("message");
-  });
-  await db.models.Tell.update({ seenAt: at, seenBy: caller.accountId }, { where: { id: tellId, seenAt: null } });
 }

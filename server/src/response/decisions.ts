@@ -11,6 +11,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow, DecisionRow, ProposalRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { settingsOf } from "../practice/settings";
 import { itemFacts, type PersonItem } from "./item-facts";
@@ -102,7 +103,7 @@ export interface DecisionAnswer extends Omit<DecisionRow, "decidedAt" | "resumed
  * is stored and the new proposals are looked at first. Deciding the same thing twice decides it once.
  */
 export async function decide(db: Db, caller: Caller, at: Date, crewId: string, decisions: readonly NewDecision[]): Promise<void> {
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     const known = new Set(
       (await db.models.Decision.findAll({ where: { id: decisions.map(({ id }) => id) }, attributes: ["id"], transaction })).map(
@@ -224,7 +225,7 @@ export async function resume(db: Db, caller: Caller, at: Date, decisionId: strin
   await crewOf(db, caller, row.crewId).catch(() => {
     throw notFound("decision");
   });
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Decision.update(
       { resumedAt: at, resumedWhy: why },
       { where: { id: decisionId, decided: "pauseAndRefer", resumedAt: null }, transaction },

@@ -1,16 +1,16 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
 import { addDays, dateAt } from "@kind-grip/core/calendar";
-import { findMovement, FORM_TIMINGS } from "@kind-grip/core/library";
+import { findMovement } from "@kind-grip/core/library";
 import { isSettling, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
-import type { ItemFacts, ItemRun, Present } from "@kind-grip/core/response";
-import { capFor, FULL_PARTICIPATION, refusalOf, type Participation, type Symptom } from "@kind-grip/core/safety";
-import { doseInForm, type Item } from "@kind-grip/core/session";
+import { presentOf, sameDoing, type DecisionKind, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
+import { capFor, FULL_PARTICIPATION, refusalOf, type Participation } from "@kind-grip/core/safety";
+import type { Item } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../db/models";
-import { latestSymptoms, participationsIn } from "../safety/participations";
+import type { CrewRow, DecisionRow } from "../db/models";
+import { participationsIn, symptomHistory, symptomsOn, type AskedSymptoms } from "../safety/participations";
 
 /** How far back evidence reaches, days: a block of eight weeks. */
 const REACH_DAYS = 56;
@@ -53,12 +53,19 @@ export async function itemFacts(
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
     flatRuns(db, crew, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
     db.models.Decision.findAll({ where: { crewId: crew.id, decidedAt: { [Op.lte]: at }, ...of }, order: ["decidedAt"], transaction }),
-    db.models.CheckIn.findAll({ where: { crewId: crew.id, day: { [Op.lte]: today }, ...of }, order: ["day"], transaction }),
-    latestSymptoms(db, [crew.id], transaction, today),
+    db.models.CheckIn.findAll({
+      where: { crewId: crew.id, day: { [Op.between]: [since, today] as [string, string] }, ...of },
+      order: ["day"],
+      transaction,
+    }),
+    symptomHistory(db, crew.id, transaction),
     db.models.Absence.findAll({ where: { crewId: crew.id, ...of }, transaction }),
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
   ]);
-  const last = new Map(decisions.map((row) => [`${row.get().personId} ${row.get().itemId}`, row.get({ plain: true })]));
+  const decided = grouped(
+    decisions.map((row) => row.get({ plain: true })),
+    ({ personId, itemId }) => `${personId} ${itemId}`,
+  );
   const items = new Map<string, { programId: string; item: Item; program: Program }>();
   for (const program of programs)
     for (const session of program.get().document.sessions)
@@ -73,11 +80,19 @@ export async function itemFacts(
     mornings.map((row) => row.get({ plain: true })),
     ({ personId }) => personId,
   );
-  const symptoms = new Map(felt.map((each) => [each.personId, each.symptoms]));
+  const asked = grouped(
+    felt.filter(({ askedOn }) => askedOn <= today),
+    ({ personId }) => personId,
+  );
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
     const { programId, item, program } = items.get(itemId)!;
-    const decision = last.get(key);
+    const own = decided.get(key) ?? [];
+    // Choosing against a proposal says what is done meanwhile; the evidence and the clocks stay.
+    const decision = own.findLast(changesSomething);
+    const present = presentOf(item, personId);
+    const history = asked.get(personId) ?? [];
+    const theirs = (answered.get(personId) ?? []).filter((row) => !decision || row.day > dateAt(decision.decidedAt.getTime(), timeZone));
     const away = (day: string) =>
       absences.some((row) => row.get().personId === personId && row.get().fromDay <= day && day <= row.get().untilDay);
     const counted = decision ? list.filter((run) => run.startedAt > decision.decidedAt) : list;
@@ -89,14 +104,20 @@ export async function itemFacts(
       facts: {
         today,
         item,
-        present: presentOf(item, personId),
+        present,
         since: start,
         eased: decision?.decided === "ease",
+        beforeRaise: beforeRaise(decision, present),
+        overruled: overruledOn(own.at(-1), list, theirs),
         ...runFacts(counted, item, program, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) => movements.get(runId)!),
-        mornings: (answered.get(personId) ?? [])
+        mornings: theirs
           .filter((row) => row.day >= start)
-          .map(({ day, level, regions, tingling }) => ({ day, level, regions, tingling: Boolean(tingling) })),
-        ...levels(item, symptoms.get(personId) ?? []),
+          .map(({ day, level, regions, tingling }) => {
+            const usualLevel = feltIn(item, symptomsOn(history, day)) ?? 0;
+            return { day, level, usualLevel, regions, tingling: Boolean(tingling) };
+          }),
+        usualLevel: feltIn(item, symptomsOn(history, today)) ?? 0,
+        startLevel: feltIn(item, symptomsOn(history, start)),
         participation: participations.get(personId) ?? FULL_PARTICIPATION,
         place: { settings: crew.detail.settings, kit: crew.detail.kit },
       },
@@ -104,15 +125,22 @@ export async function itemFacts(
   });
 }
 
-/** What a person does of an item now. */
-export function presentOf(item: Item, personId: string): Present {
-  const own = item.personal[personId];
-  const formId = own?.formId ?? item.formId;
-  return {
-    formId,
-    dose: own?.dose ?? doseInForm(item.dose, FORM_TIMINGS.get(item.movementId)?.get(formId)),
-    loadKg: own?.loadKg === undefined ? item.loadKg : own.loadKg,
-  };
+/** Whether a decision changed what is done: a raise, an easing, a pause. Choosing "hold" changes nothing. */
+function changesSomething({ decided, response }: DecisionRow): boolean {
+  return decided === "pauseAndRefer" || (decided !== "hold" && response.next !== null);
+}
+
+/** What was done before a raise that is still what is done. */
+function beforeRaise(decision: DecisionRow | undefined, present: ItemFacts["present"]): ItemFacts["present"] | null {
+  const raisedTo = decision?.decided === "progress" ? decision.response.next : null;
+  return raisedTo && sameDoing(raisedTo, present) ? decision!.was : null;
+}
+
+/** What the trainer chose against with their last decision, while no run and no morning has come in since. */
+function overruledOn(last: DecisionRow | undefined, runs: readonly FlatRun[], mornings: readonly { at: Date }[]): DecisionKind | null {
+  if (!last || last.decided !== "hold" || last.proposed === "hold") return null;
+  const isNews = runs.some(({ startedAt }) => startedAt > last.decidedAt) || mornings.some(({ at }) => at > last.decidedAt);
+  return isNews ? null : last.proposed;
 }
 
 function runFacts(
@@ -157,12 +185,12 @@ function sessionCap(movementIds: ReadonlySet<string>, participation: Participati
   );
 }
 
-/** What was felt where the item works or stretches, when the person was last asked: what mornings are compared with. */
-function levels(item: Item, symptoms: readonly Pick<Symptom, "region" | "level">[]): { usualLevel: number; startLevel: number | null } {
+/** The most of what was felt where the item works, stretches or releases; null when nothing was. */
+function feltIn(item: Item, symptoms: AskedSymptoms["symptoms"]): number | null {
   const regions = findMovement(item.movementId)?.regions;
   const touched: readonly string[] = regions ? [...regions.worked, ...regions.stretched, ...regions.released] : [];
   const found = symptoms.filter(({ region, level }) => level > 0 && touched.includes(region)).map(({ level }) => level);
-  return { usualLevel: Math.max(0, ...found), startLevel: found.length > 0 ? Math.max(...found) : null };
+  return found.length > 0 ? Math.max(...found) : null;
 }
 
 async function flatRuns(
@@ -175,7 +203,7 @@ async function flatRuns(
   const rows = await sequelize.query<FlatRun>(
     `SELECT r.id AS runId, i.movementId, rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, rp.marks, rp.leftOut
      FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN run_items i ON i.runId = r.id
-     WHERE r.crewId = :crewId AND r.startedAt >= :since AND r.startedAt <= :until ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
+     WHERE r.crewId = :crewId AND r.startedAt >= :since AND r.startedAt <= :until AND (rp.clash IS NULL OR rp.clashAnswer = 'before') ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
     { replacements: { crewId, since, until, personIds }, type: QueryTypes.SELECT, transaction },
   );
   // Working out the day of a moment at a place is slow, and there are many rows of each run.

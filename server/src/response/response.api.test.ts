@@ -61,7 +61,7 @@ it("three clean runs wait for a decision, on Today too; confirmed, the next sess
   await lead(1, 1);
   const [found] = await waiting();
   expect(found).toMatchObject({ name: "Person 1", response: { kind: "progress", raised: "dose" } });
-  expect(await onToday()).toMatchObject([{ kind: "progress", count: 1 }]);
+  expect(await onToday()).toMatchObject([{ kind: "progress", people: 1 }]);
   expect((await decide(decision())).status).toBe(204);
   expect(await formOf()).toEqual(found!.response.next);
   expect([await waiting(), await onToday()]).toEqual([[], []]);

@@ -1,4 +1,4 @@
-/** Decisions waiting and taken, and what crew members told. */
+/** Decisions waiting and taken. */
 import { NewDecision } from "@kind-grip/core/response";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
@@ -6,7 +6,6 @@ import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { CrewParams, Page, Why } from "../http/params";
 import type { Routes } from "../http/route";
-import { markTellSeen } from "./check-ins";
 import { decide, decisionHistory, resume, waitingDecisions } from "./decisions";
 
 const MOST_DECISIONS_AT_ONCE = 500;
@@ -46,7 +45,12 @@ export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Decisions taken, newest first, a page at a time",
     params: CrewParams,
     query: v.object({ ...Page.entries, personId: v.optional(Id) }),
-    handle: ({ caller, params, query }) => decisionHistory(db, caller, params.crewId, query),
+    async handle({ caller, params, query }) {
+      const history = await decisionHistory(db, caller, params.crewId, query);
+      const personId = query.personId ?? null;
+      await noteSeen(db, caller, await now(caller), { crewId: params.crewId, personId, subject: "decision", what: "decisions taken" });
+      return history;
+    },
   });
   routes.add({
     method: "post",
@@ -55,12 +59,5 @@ export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void
     params: v.object({ decisionId: Id }),
     body: Why,
     handle: async ({ caller, params, body }) => resume(db, caller, await now(caller), params.decisionId, body.why),
-  });
-  routes.add({
-    method: "post",
-    path: "/api/tells/:tellId/seen",
-    summary: "Mark what a crew member told as seen",
-    params: v.object({ tellId: Id }),
-    handle: async ({ caller, params }) => markTellSeen(db, caller, await now(caller), params.tellId),
   });
 }

@@ -1,8 +1,10 @@
 /** Runs and their CSV. */
+import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { RunRecord } from "@kind-grip/core/run";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
+import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
@@ -10,11 +12,12 @@ import { CrewParams, Page } from "../http/params";
 import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { runRows } from "./rows";
+import { answerClash } from "./answer-clash";
 import { listRuns, runOf, storeRun } from "./runs";
 
 const RunParams = v.object({ runId: Id });
 
-export function addRunRoutes(routes: Routes, { db }: AppContext): void {
+export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     method: "get",
     path: "/api/crews/:crewId/runs",
@@ -28,7 +31,26 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     path: "/api/runs/:runId",
     summary: "One run, whole",
     params: RunParams,
-    handle: ({ caller, params }) => runOf(db, caller, params.runId),
+    async handle({ caller, params }) {
+      const run = await runOf(db, caller, params.runId);
+      await noteSeen(db, caller, await now(caller), {
+        crewId: run.crewId,
+        personId: null,
+        subject: "run",
+        what: "marks and efforts of a run",
+      });
+      return run;
+    },
+  });
+  routes.add({
+    method: "post",
+    path: "/api/runs/:runId/clashes/:personId",
+    summary: "Say whether a late run with somebody who is out of it was before, or a mistake",
+    params: v.object({ runId: Id, personId: Id }),
+    body: v.strictObject({ answer: v.picklist(["before", "mistake"], "must be before or mistake") }),
+    async handle({ caller, params, body }) {
+      await answerClash(db, caller, await now(caller), params.runId, params.personId, body.answer);
+    },
   });
   routes.add({
     method: "put",
@@ -40,7 +62,7 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     bodyLimit: "1mb",
     async handle({ caller, params, body }) {
       if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
-      return storeRun(db, caller, body);
+      return storeRun(db, caller, await now(caller), body);
     },
   });
   routes.add({
@@ -51,10 +73,29 @@ export function addRunRoutes(routes: Routes, { db }: AppContext): void {
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);
       const rows = await runRows(db, crew.id);
+      const { timeZone } = crew.detail;
+      await noteSeen(db, caller, await now(caller), { crewId: crew.id, personId: null, subject: "export", what: "runs as CSV" });
       const csv = writeCsv(
-        ["startedAt", "session", "slot", "plannedSec", "doneSec", "person", "badge", "present", "effort", "marks"],
+        [
+          "startedAt",
+          "localDay",
+          "localTime",
+          "timeZone",
+          "session",
+          "slot",
+          "plannedSec",
+          "doneSec",
+          "person",
+          "badge",
+          "present",
+          "effort",
+          "marks",
+        ],
         rows.map((row) => [
           row.startedAt.toISOString(),
+          dateAt(row.startedAt.getTime(), timeZone),
+          wallTime(row.startedAt.getTime(), timeZone),
+          timeZone,
           row.sessionName,
           row.slot,
           row.plannedSec,

@@ -70,7 +70,7 @@ it("come out as CSV, one row a person and run", async () => {
   await store(sampleRun(world));
   const lines = (await trainer.get(`/api/crews/${world.crewId}/runs.csv`)).text.trim().split("\r\n");
   expect(lines).toHaveLength(4);
-  expect(lines[2]).toBe("2026-03-03T07:00:00.000Z,Warm-up,preShift,174,120,Person 2,B-2,yes,3,1");
+  expect(lines[2]).toBe("2026-03-03T07:00:00.000Z,2026-03-03,07:00,Europe/Dublin,Warm-up,preShift,174,120,Person 2,B-2,yes,3,1");
 });
 
 it("are paged, newest first", async () => {

@@ -1,14 +1,36 @@
 /** Runs: stored once, whole, however often they are sent. */
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
-import { itemsLeftOut, type Participations } from "@kind-grip/core/safety";
-import { fn, col, literal } from "sequelize";
+import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
+import { fn, col, literal, Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
+import type { CrewRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
 import { refreshProposals } from "../response/decisions";
+import { raiseAlert } from "../safety/symptom-alerts";
+import { byServerClock, clashesNow } from "./clashes";
 import { addToPersonDays } from "./person-days";
 import { participationsIn } from "../safety/participations";
+
+/** A placement of another crew would mark their session as led. One that was taken out of the plan meanwhile is nobody's. */
+async function refuseForeignPlacement({ models }: Db, crewId: string, placementId: string, transaction: Transaction): Promise<void> {
+  const placement = (await models.Placement.findByPk(placementId, { attributes: ["crewId"], transaction }))?.get();
+  if (placement && placement.crewId !== crewId) throw invalid([{ path: "placementId", message: "is not of this crew" }]);
+}
+
+/** Marks that pause by themselves. What was reported at once while the run went on has done so already. */
+async function pauseByMarks(db: Db, caller: Caller, crew: CrewRow, at: Date, run: RunRecord, transaction: Transaction): Promise<void> {
+  for (const { personId, marks } of run.people) {
+    const kind = markAlarm(marks);
+    if (!kind) continue;
+    const since = { [Op.gte]: new Date(run.startedAt) };
+    if ((await db.models.SymptomAlert.count({ where: { personId, since }, transaction })) > 0) continue;
+    const told = { cause: "run" as const, causeId: run.id, kind, side: null, regions: [], pauses: true };
+    await raiseAlert(db, caller, crew, at, { personId, since: at }, told, transaction);
+  }
+}
 
 /**
  * Stores a run in one transaction. A run that is there already stays as it is and is answered again: sending twice
@@ -16,8 +38,9 @@ import { participationsIn } from "../safety/participations";
  * @throws Problem 400 for people who are not in the crew; 409 when the id is another run's, and when somebody took part in what they
  * were held out of as the run began: the answer says of whom and what, so that it can be stored without
  */
-export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
-  return db.sequelize.transaction(async (transaction) => {
+export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
+  const run = byServerClock(sent, at);
+  return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, run.crewId, transaction);
     const known = (await db.models.Run.findByPk(run.id, { transaction }))?.get();
     if (known && known.crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
@@ -32,13 +55,10 @@ export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<
     if (run.programId && !(await db.models.Program.findOne({ where: { id: run.programId, crewId: run.crewId }, transaction })))
       throw invalid([{ path: "programId", message: "is not a program of this crew" }]);
 
-    const participations = await participationsIn(
-      db,
-      { id: crew.id, timeZone: crew.detail.timeZone },
-      new Date(run.startedAt),
-      transaction,
-    );
-    refuseHeldOut(run, participations);
+    if (run.placementId) await refuseForeignPlacement(db, run.crewId, run.placementId, transaction);
+    const place = { id: crew.id, timeZone: crew.detail.timeZone };
+    refuseHeldOut(run, await participationsIn(db, place, new Date(run.startedAt), transaction));
+    const clashes = await clashesNow(db, run, await participationsIn(db, place, at, transaction), at, transaction);
     const { session } = run;
     const doneSec = run.items.reduce((sum, item) => sum + item.doneSec, 0);
     await db.models.Run.create(
@@ -56,6 +76,7 @@ export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<
         plannedSec: run.plannedSec,
         doneSec,
         alone: run.alone,
+        receivedAt: at,
       },
       { transaction },
     );
@@ -73,12 +94,15 @@ export async function storeRun(db: Db, caller: Caller, run: RunRecord): Promise<
         marks,
         forms,
         leftOut,
+        clash: clashes.get(personId) ?? null,
+        clashAnswer: null,
       })),
       { transaction },
     );
-    await addToPersonDays(db, crew, run, transaction);
+    await addToPersonDays(db, crew, { ...run, people: run.people.filter(({ personId }) => !clashes.has(personId)) }, transaction);
+    await pauseByMarks(db, caller, crew, at, run, transaction);
     const present = run.people.flatMap((person) => (person.present ? [person.personId] : []));
-    await refreshProposals(db, caller.practiceId, crew, new Date(run.endedAt), present, transaction);
+    await refreshProposals(db, caller.practiceId, crew, at, present, transaction);
     return { id: run.id, stored: "new" };
   });
 }
@@ -195,7 +219,7 @@ export async function runOf(db: Db, caller: Caller, runId: string): Promise<RunR
       return rest;
     }),
     people: people.map((person) => {
-      const { runId: _run, markCount: _count, ...rest } = person.get({ plain: true });
+      const { runId: _run, markCount: _count, clash: _clash, clashAnswer: _answer, ...rest } = person.get({ plain: true });
       return { ...rest, present: Boolean(rest.present) };
     }),
   };

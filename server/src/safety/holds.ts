@@ -1,6 +1,6 @@
 /** Holds and clearances: raised at once, lifted only by a clearance, withdrawn only with a reason; all of it in the trail. */
 import { dateAt } from "@kind-grip/core/calendar";
-import { liftedPhases, questionOf, type NewClearance, type QuestionId } from "@kind-grip/core/safety";
+import { consequenceOf, liftedPhases, type HoldReason, type NewClearance } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
@@ -8,26 +8,32 @@ import { noteChanged } from "../audit/audit";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ClearanceRow, CrewRow, HoldRow } from "../db/models";
+import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { clearanceFrom } from "./participations";
+import { reportsByPerson, type AlertReport } from "./person-alerts";
 
 type Dated<Row> = { [Key in keyof Row]: Row[Key] extends Date ? string : Row[Key] extends Date | null ? string | null : Row[Key] };
 
 export interface HeldOutAnswer {
   holds: Dated<Omit<HoldRow, "crewId">>[];
   clearances: Dated<Omit<ClearanceRow, "crewId">>[];
+  /** What people reported that waits for an answer or still pauses. */
+  reports: { personId: string; reports: AlertReport[] }[];
 }
 
 /** Every hold and clearance of a crew, newest first, those that are over too. */
 export async function heldOut(db: Db, caller: Caller, crewId: string): Promise<HeldOutAnswer> {
   await crewOf(db, caller, crewId);
-  const [holds, clearances] = await Promise.all([
+  const [reports, holds, clearances] = await Promise.all([
+    reportsByPerson(db, [crewId], true),
     db.models.Hold.findAll({ where: { crewId }, order: [["since", "DESC"]] }),
     db.models.Clearance.findAll({ where: { crewId }, order: [["enteredAt", "DESC"]] }),
   ]);
   return {
     holds: holds.map((row) => dated(row.get({ plain: true }))),
     clearances: clearances.map((row) => dated(row.get({ plain: true }))),
+    reports: [...reports].map(([personId, list]) => ({ personId, reports: list })),
   };
 }
 
@@ -42,9 +48,11 @@ export async function raiseHolds(
   at: Date,
   crew: Pick<CrewRow, "id" | "detail">,
   person: { personId: string; roundId: string | null },
-  questions: readonly QuestionId[],
+  questions: readonly HoldReason[],
   transaction: Transaction,
+  words: string | null = null,
 ): Promise<void> {
+  if (questions.length === 0) return;
   const place = { crewId: crew.id, ...person };
   const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.detail.timeZone) };
   const where = { personId: person.personId, withdrawnAt: null };
@@ -53,10 +61,13 @@ export async function raiseHolds(
   const fresh = questions.filter((question) => {
     const same = on.filter((hold) => hold.question === question);
     const stillHolds = same.some(({ id }) => liftedPhases(id, clearances, when).size === 0);
-    return questionOf(question).kind === "stop" ? !stillHolds : same.length === 0;
+    return consequenceOf(question).kind === "stop" ? !stillHolds : same.length === 0;
   });
   for (const question of fresh) {
-    await db.models.Hold.create({ id: uuid(), ...place, question, since: at, withdrawnAt: null, withdrawnWhy: null }, { transaction });
+    await db.models.Hold.create(
+      { id: uuid(), ...place, question, words, since: at, withdrawnAt: null, withdrawnWhy: null },
+      { transaction },
+    );
     await noteChanged(db, caller, at, { crewId: place.crewId, personId: place.personId, subject: "hold", what: "raised" }, transaction);
   }
 }
@@ -67,13 +78,13 @@ export async function enterHold(
   caller: Caller,
   at: Date,
   crewId: string,
-  hold: { personId: string; question: QuestionId },
+  hold: { personId: string; question: HoldReason; words: string | null },
 ): Promise<HeldOutAnswer> {
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     if (!(await db.models.Person.findOne({ where: { id: hold.personId, crewId }, transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);
-    await raiseHolds(db, caller, at, crew, { personId: hold.personId, roundId: null }, [hold.question], transaction);
+    await raiseHolds(db, caller, at, crew, { personId: hold.personId, roundId: null }, [hold.question], transaction, hold.words || null);
   });
   return heldOut(db, caller, crewId);
 }
@@ -81,7 +92,7 @@ export async function enterHold(
 /** Ends a hold that was entered by mistake. A reason is asked for and kept. */
 export async function withdrawHold(db: Db, caller: Caller, at: Date, holdId: string, why: string): Promise<HeldOutAnswer> {
   const hold = await holdOf(db, caller, holdId);
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Hold.update(
       { withdrawnAt: at, withdrawnWhy: why },
       { where: { id: holdId, withdrawnAt: null }, transaction },
@@ -100,7 +111,7 @@ export async function withdrawHold(db: Db, caller: Caller, at: Date, holdId: str
 
 /** Storing the same clearance twice stores it once. */
 export async function enterClearance(db: Db, caller: Caller, at: Date, crewId: string, clearance: NewClearance): Promise<HeldOutAnswer> {
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     const hold = (await db.models.Hold.findOne({ where: { id: clearance.holdId, crewId }, transaction }))?.get({ plain: true });
     if (!hold || hold.withdrawnAt) throw invalid([{ path: "holdId", message: "is not a hold of this crew" }]);
@@ -133,7 +144,7 @@ export async function enterClearance(db: Db, caller: Caller, at: Date, crewId: s
 
 export async function withdrawClearance(db: Db, caller: Caller, at: Date, clearanceId: string, why: string): Promise<HeldOutAnswer> {
   const clearance = await clearanceOf(db, caller, clearanceId);
-  await db.sequelize.transaction(async (transaction) => {
+  await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Clearance.update(
       { withdrawnAt: at, withdrawnWhy: why },
       { where: { id: clearanceId, withdrawnAt: null }, transaction },

@@ -5,6 +5,7 @@ import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import type { ClearanceRow, HoldRow } from "../db/models";
 import { pausedMovements } from "../response/pauses";
+import { symptomPauses } from "./symptom-pauses";
 
 export function holdFrom({ id, personId, question, since, withdrawnAt }: HoldRow): Hold {
   return { id, personId, question, since: since.toISOString(), withdrawnAt: withdrawnAt?.toISOString() ?? null };
@@ -33,20 +34,13 @@ export async function participationsOf(
 ): Promise<Map<string, Map<string, Participation>>> {
   if (crews.length === 0) return new Map();
   const crewId = { [Op.in]: crews.map(({ id }) => id) };
-  const [holds, clearances, felt, paused] = await Promise.all([
+  const ids = crews.map(({ id }) => id);
+  const [holds, clearances, felt, paused, pauses] = await Promise.all([
     db.models.Hold.findAll({ where: { crewId, since: { [Op.lte]: at } }, transaction }),
     db.models.Clearance.findAll({ where: { crewId }, transaction }),
-    latestSymptoms(
-      db,
-      crews.map(({ id }) => id),
-      transaction,
-    ),
-    pausedMovements(
-      db,
-      crews.map(({ id }) => id),
-      at,
-      transaction,
-    ),
+    latestSymptoms(db, ids, transaction),
+    pausedMovements(db, ids, at, transaction),
+    symptomPauses(db, ids, at, transaction),
   ]);
   const held = holds.map((row) => row.get({ plain: true }));
   const cleared = clearances.map((row) => row.get({ plain: true }));
@@ -55,8 +49,9 @@ export async function participationsOf(
       const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.timeZone) };
       const own = held.filter((hold) => hold.crewId === crew.id);
       const symptoms = felt.filter((each) => each.crewId === crew.id);
-      const pauses = [...paused].flatMap(([personId, { crewId: of }]) => (of === crew.id ? [{ personId }] : []));
-      const people = new Set([...own, ...symptoms, ...pauses].map(({ personId }) => personId));
+      const decided = [...paused].flatMap(([personId, { crewId: of }]) => (of === crew.id ? [{ personId }] : []));
+      const reported = pauses.filter((each) => each.crewId === crew.id);
+      const people = new Set([...own, ...symptoms, ...decided, ...reported].map(({ personId }) => personId));
       const entries = [...people].map((personId): [string, Participation] => [
         personId,
         participationOf(
@@ -65,6 +60,7 @@ export async function participationsOf(
           symptoms.filter((each) => each.personId === personId).flatMap((each) => each.symptoms),
           when,
           paused.get(personId)?.movementIds,
+          reported.filter((each) => each.personId === personId),
         ),
       ]);
       return [crew.id, new Map(entries.filter(([, participation]) => !isFull(participation)))];
@@ -74,6 +70,21 @@ export async function participationsOf(
 
 function isFull(participation: Participation): boolean {
   return JSON.stringify(participation) === JSON.stringify(FULL_PARTICIPATION);
+}
+
+/** Whether a hold, not only something reported, keeps a person out of everything. */
+export async function isHeldByHold(db: Db, personId: string, timeZone: string, at: Date): Promise<boolean> {
+  const [holds, clearances] = await Promise.all([
+    db.models.Hold.findAll({ where: { personId, since: { [Op.lte]: at } } }),
+    db.models.Clearance.findAll({ where: { personId } }),
+  ]);
+  const when = { instant: at.toISOString(), day: dateAt(at.getTime(), timeZone) };
+  return participationOf(
+    holds.map((row) => holdFrom(row.get({ plain: true }))),
+    clearances.map((row) => clearanceFrom(row.get({ plain: true }))),
+    [],
+    when,
+  ).heldOut;
 }
 
 /** What each person felt when they were last asked. @param until day of the last round that counts */
@@ -91,4 +102,36 @@ export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string
     ...row,
     symptoms: typeof row.symptoms === "string" ? (JSON.parse(row.symptoms) as Pick<Symptom, "region" | "level">[]) : row.symptoms,
   }));
+}
+
+/** What was felt, and where, on the days people were asked. */
+export interface AskedSymptoms {
+  personId: string;
+  askedOn: string;
+  symptoms: Pick<Symptom, "region" | "level">[];
+}
+
+/** Every time each person of a crew was asked what they feel, oldest first: what was usual on a day is what was said last before it. */
+export async function symptomHistory({ sequelize }: Db, crewId: string, transaction?: Transaction): Promise<AskedSymptoms[]> {
+  const rows = await sequelize.query<{ personId: string; askedOn: string; symptoms: string | AskedSymptoms["symptoms"] }>(
+    `SELECT b.personId, DATE_FORMAT(r.startedOn, '%Y-%m-%d') AS askedOn, b.symptoms
+     FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
+     WHERE r.crewId = :crewId AND (JSON_VALUE(b.document, '$.symptomsAsked') = 1 OR JSON_LENGTH(b.symptoms) > 0)
+     ORDER BY r.startedOn, b.changedAt`,
+    { replacements: { crewId }, type: QueryTypes.SELECT, transaction },
+  );
+  return rows.map((row) => ({
+    ...row,
+    symptoms: typeof row.symptoms === "string" ? (JSON.parse(row.symptoms) as AskedSymptoms["symptoms"]) : row.symptoms,
+  }));
+}
+
+/** What somebody had said last on a day; the first they ever said for days before that. Empty when they were never asked. */
+export function symptomsOn(history: readonly AskedSymptoms[], day: string): AskedSymptoms["symptoms"] {
+  return (history.findLast(({ askedOn }) => askedOn <= day) ?? history[0])?.symptoms ?? [];
+}
+
+/** The most of some symptoms, 0–10; 0 for none. */
+export function mostFelt(symptoms: AskedSymptoms["symptoms"]): number {
+  return Math.max(0, ...symptoms.map(({ level }) => level));
 }

@@ -1,7 +1,7 @@
 /** A page for the person to take to a clinician: what was said and what is felt, in plain words, with room for the answer. */
 import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
-import { questionOf } from "@kind-grip/core/safety";
+import { consequenceOf } from "@kind-grip/core/safety";
 import { DateTime } from "luxon";
 import type { Content } from "pdfmake/interfaces";
 import type { Db } from "../db/connection";
@@ -18,7 +18,7 @@ export async function referralNote(db: Db, hold: HoldRow, at: Date): Promise<Buf
   const { name } = person.get();
   const { timeZone } = crew.get().detail;
   const day = (moment: Date) => DateTime.fromISO(dateAt(moment.getTime(), timeZone)).toFormat("d LLLL yyyy");
-  const question = questionOf(hold.question);
+  const question = consequenceOf(hold.question);
   const emergency = question.kind === "stop" && question.emergency;
   const line: Content = {
     canvas: [{ type: "line", x1: 0, y1: 0, x2: 485, y2: 0, lineWidth: 0.7, lineColor: LINE }],
@@ -34,7 +34,7 @@ export async function referralNote(db: Db, hold: HoldRow, at: Date): Promise<Buf
     { text: `${name} · ${day(at)}`, fontSize: 13, color: QUIET, margin: [0, 2, 0, 14] },
     ...(emergency ? [{ text: words.referral("emergency"), bold: true, fontSize: 15, color: WARM, margin: [0, 0, 0, 12] } as Content] : []),
     { text: words.referral("opening", { name, date: day(hold.since) }), margin: [0, 0, 0, 6] },
-    { ul: [words.safety(hold.question).ask.replace(/\?$/, ": yes.")], margin: [0, 0, 0, 10], bold: true, fontSize: 14 },
+    { ul: [hold.words ?? words.safety(hold.question).ask.replace(/\?$/, ": yes.")], margin: [0, 0, 0, 10], bold: true, fontSize: 14 },
     ...(felt.length > 0
       ? ([
           { text: words.referral("felt"), bold: true },

@@ -1,5 +1,5 @@
 /** Who may do what, holds, clearances, the referral note. */
-import { NewClearance, QUESTION_IDS } from "@kind-grip/core/safety";
+import { AlertAnswer, HOLD_REASONS, NewClearance, SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { auditOf, noteSeen } from "../audit/audit";
@@ -7,10 +7,12 @@ import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
 import { CrewParams, Page, Why } from "../http/params";
+import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { enterClearance, enterHold, heldOut, holdOf, withdrawClearance, withdrawHold } from "./holds";
 import { participationsIn } from "./participations";
 import { referralNote } from "./referral-note";
+import { answerAlerts, storeReport } from "./symptom-alerts";
 
 export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
@@ -44,10 +46,45 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     method: "post",
     path: "/api/crews/:crewId/holds",
-    summary: "Hold a person out, for one of the safety questions",
+    summary: "Hold a person out, for one of the safety questions, sharp pain, or something else in words",
     params: CrewParams,
-    body: v.strictObject({ personId: Id, question: v.picklist(QUESTION_IDS, "is not one of the safety questions") }),
+    body: v.pipe(
+      v.strictObject({
+        personId: Id,
+        question: v.picklist(HOLD_REASONS, "is not one of the reasons"),
+        words: v.optional(v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(600, "is longer than 600 characters"))), null),
+      }),
+      v.forward(
+        v.check(({ question, words }) => question !== "other" || (words ?? "").length >= 3, "say in words what it is"),
+        ["words"],
+      ),
+    ),
     handle: async ({ caller, params, body }) => enterHold(db, caller, await now(caller), params.crewId, body),
+  });
+  routes.add({
+    method: "post",
+    path: "/api/crews/:crewId/people/:personId/alerts/answer",
+    summary: "Answer what a person reported: give back, ease, keep paused, or refer and hold out; with a reply to them",
+    params: v.object({ crewId: Id, personId: Id }),
+    body: v.strictObject({
+      alertIds: v.pipe(v.array(Id), v.minLength(1, "names none"), v.maxLength(50, "at most 50")),
+      answer: AlertAnswer,
+    }),
+    async handle({ caller, params, body }) {
+      await answerAlerts(db, caller, await now(caller), { ...params, alertIds: body.alertIds }, body.answer);
+    },
+  });
+  routes.add({
+    method: "put",
+    path: "/api/crews/:crewId/people/:personId/symptom-reports/:reportId",
+    summary: "What somebody felt in a run that is being led; pauses at once. Sending it again changes nothing",
+    roles: ["trainer", "lead"],
+    params: v.object({ crewId: Id, personId: Id, reportId: Id }),
+    body: SymptomReport,
+    async handle({ caller, params: { crewId, personId, reportId }, body }) {
+      if (reportId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeReport(db, caller, await now(caller), { crewId, personId, cause: "run" }, body);
+    },
   });
   routes.add({
     method: "post",

@@ -277,12 +277,13 @@ const CHANGING: Record<string, "tried above" | "no item for a person"> = {
   "post /api/crews/:crewId/decisions": "tried above",
   "post /api/decisions/:decisionId/resume": "no item for a person",
   "put /api/member/check-ins/:checkInId": "no item for a person",
-  "put /api/member/tells/:tellId": "no item for a person",
+  "put /api/member/symptom-reports/:reportId": "no item for a person",
+  "post /api/runs/:runId/clashes/:personId": "no item for a person",
   "post /api/member/card": "no item for a person",
   "post /api/member/sign-in": "no item for a person",
   "post /api/programs/:programId/restore": "no item for a person",
   "delete /api/programs/:programId": "no item for a person",
-  "put /api/crews/:crewId/plan/:weekStart": "no item for a person",
+  "put /api/crews/:crewId/plan/:weekStart": "tried above",
 };
 it("every route that could carry an item to a person is one of those tried", () => {
   const changing = test.app.declared

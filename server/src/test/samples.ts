@@ -63,7 +63,9 @@ export async function makeWorld(trainer: TestTrainer): Promise<SampleWorld> {
   const people = samplePeople(3);
   const program = sampleProgram();
   await trainer.send("post", "/api/crews", { id: crewId, crew: sampleCrew() });
-  await trainer.send("post", `/api/crews/${crewId}/people`, { people });
+  // The same names stand in every world: they are other people.
+  const answers = people.map(({ id }) => ({ id, sameAs: null }));
+  await trainer.send("post", `/api/crews/${crewId}/people`, { people, answers });
   await trainer.send("post", `/api/crews/${crewId}/programs`, { id: programId, program });
   return { crewId, people, programId, program };
 }

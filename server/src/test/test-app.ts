@@ -5,6 +5,7 @@ import { createApp } from "../app";
 import { hashPassword } from "../auth/password";
 import { connect, type Db } from "../db/connection";
 import { migrate } from "../db/migrate";
+import { refuseSecondConnections } from "../db/transaction";
 
 export const PASSWORD = "a long enough password";
 
@@ -17,6 +18,7 @@ export interface TestApp {
 /** @param log collects what the application logs; silent when left out */
 export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: string[]): Promise<TestApp> {
   const db = connect(url);
+  refuseSecondConnections(db.sequelize);
   await migrate(db);
   const app = createApp({
     db,

@@ -4,6 +4,7 @@ import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { inTransaction } from "../db/transaction";
 import { invalid, stale } from "../http/problem";
 
 export interface WorkAnswer {
@@ -23,7 +24,7 @@ export async function workOf(db: Db, caller: Caller, crewId: string): Promise<Wo
  * @throws Problem 400 for contradictory answers and people of other crews, 409 when somebody else saved in between
  */
 export async function saveWork(db: Db, caller: Caller, at: Date, crewId: string, version: number, work: Work): Promise<WorkAnswer> {
-  return db.sequelize.transaction(async (transaction) => {
+  return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     const problems = workProblems(work, longestWorkMin(crew.detail.shiftPattern));
     const there = new Set(

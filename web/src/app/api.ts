@@ -4,13 +4,13 @@ import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import type { Placement } from "@kind-grip/core/dayplan";
 import { knowOwnMovements, type OwnMovement, type Phase } from "@kind-grip/core/library";
-import type { CrewReport, ReviewAnswer } from "@kind-grip/core/followup";
+import type { CrewFigures, MeasuredChange, ReviewAnswer } from "@kind-grip/core/followup";
 import type { Program } from "@kind-grip/core/program";
 import type { DecisionKind, NewDecision, PracticeSettings, Present, Response, ResponseThresholds } from "@kind-grip/core/response";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
-import type { NewClearance, Participation, QuestionId } from "@kind-grip/core/safety";
+import type { AlertAnswer, HoldReason, NewClearance, Participation, SymptomReport } from "@kind-grip/core/safety";
 import type { Work } from "@kind-grip/core/strain";
-import type { MemberDay, MemberProgress, Progress, Today, WaitingDecision } from "@kind-grip/core/answers";
+import type { MemberDay, MemberProgress, PersonAlert, Progress, Today, WaitingDecision } from "@kind-grip/core/answers";
 import { connectionFound, connectionLost } from "./connection";
 
 export type Role = "trainer" | "lead" | "employer" | "member";
@@ -59,10 +59,11 @@ export interface DecisionEntry {
   resumedWhy: string | null;
   by: string;
 }
-export interface ReportEntry extends CrewReport {
+export interface ReportEntry {
   crew: { id: string; name: string; trade: string };
-  from: string;
-  until: string;
+  blocks: { from: string; until: string; figures: CrewFigures }[];
+  next: { from: string; until: string; readableOn: string };
+  changes: { first: string; last: string; on: string; changes: MeasuredChange[] }[];
 }
 export interface StaffEntry {
   id: string;
@@ -134,7 +135,8 @@ export type ParticipationEntry = Participation & { personId: string };
 export interface HoldEntry {
   id: string;
   personId: string;
-  question: QuestionId;
+  question: HoldReason;
+  words: string | null;
   since: string;
   roundId: string | null;
   withdrawnAt: string | null;
@@ -157,12 +159,13 @@ export interface ClearanceEntry {
 export interface HeldOut {
   holds: HoldEntry[];
   clearances: ClearanceEntry[];
+  reports: { personId: string; reports: PersonAlert["reports"] }[];
 }
 export interface AuditEntry {
   id: string;
   personId: string | null;
   act: "saw" | "changed";
-  subject: "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access";
+  subject: "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access" | "report" | "run";
   what: string;
   at: string;
   lastAt: string;
@@ -254,8 +257,8 @@ export const serverApi = createApi({
     }),
 
     people: make.query<PersonEntry[], string>({ query: (crewId) => `/crews/${crewId}/people`, providesTags: ["People"] }),
-    addPeople: make.mutation<PersonEntry[], { crewId: string; people: NewPerson[] }>({
-      query: ({ crewId, people }) => ({ url: `/crews/${crewId}/people`, method: "POST", body: { people } }),
+    addPeople: make.mutation<PersonEntry[], { crewId: string; people: NewPerson[]; answers?: { id: string; sameAs: string | null }[] }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/people`, method: "POST", body }),
       invalidatesTags: (done) => (done ? ["People"] : []),
     }),
     changePerson: make.mutation<PersonEntry, { crewId: string; personId: string; version: number; person: Person }>({
@@ -393,7 +396,7 @@ export const serverApi = createApi({
       providesTags: ["Safety"],
       keepUnusedDataFor: 0,
     }),
-    enterHold: make.mutation<HeldOut, { crewId: string; personId: string; question: QuestionId }>({
+    enterHold: make.mutation<HeldOut, { crewId: string; personId: string; question: HoldReason; words: string | null }>({
       query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/holds`, method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Safety"] : []),
     }),
@@ -431,14 +434,24 @@ export const serverApi = createApi({
       query: ({ id, why }) => ({ url: `/decisions/${id}/resume`, method: "POST", body: { why } }),
       invalidatesTags: (_, error) => (error ? [] : ["Decisions", "Safety"]),
     }),
-    markTellSeen: make.mutation<void, string>({
-      query: (id) => ({ url: `/tells/${id}/seen`, method: "POST" }),
-      invalidatesTags: ["Decisions"],
+    answerAlerts: make.mutation<void, { crewId: string; personId: string; alertIds: string[]; answer: AlertAnswer }>({
+      query: ({ crewId, personId, ...body }) => ({ url: `/crews/${crewId}/people/${personId}/alerts/answer`, method: "POST", body }),
+      invalidatesTags: ["Decisions", "Safety", "Programs"],
     }),
-    report: make.query<ReportEntry, { crewId: string; weeks: number }>({
-      query: ({ crewId, weeks }) => `/crews/${crewId}/report?weeks=${weeks}`,
-      providesTags: ["Runs"],
+    /** What somebody felt in a run that is being led. */
+    reportInRun: make.mutation<{ id: string; stored: "new" | "already" }, { crewId: string; personId: string; report: SymptomReport }>({
+      query: ({ crewId, personId, report }) => ({
+        url: `/crews/${crewId}/people/${personId}/symptom-reports/${report.id}`,
+        method: "PUT",
+        body: report,
+      }),
+      invalidatesTags: (done) => (done ? ["Safety", "Decisions"] : []),
     }),
+    answerClash: make.mutation<void, { runId: string; personId: string; answer: "before" | "mistake" }>({
+      query: ({ runId, personId, answer }) => ({ url: `/runs/${runId}/clashes/${personId}`, method: "POST", body: { answer } }),
+      invalidatesTags: ["Runs", "Decisions"],
+    }),
+    report: make.query<ReportEntry, string>({ query: (crewId) => `/crews/${crewId}/report`, providesTags: ["Runs"] }),
     review: make.query<ReviewAnswer, { crewId: string; weeks: number }>({
       query: ({ crewId, weeks }) => `/crews/${crewId}/review?weeks=${weeks}`,
       providesTags: ["Runs", "Decisions"],
@@ -509,7 +522,7 @@ export const serverApi = createApi({
     memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
     /** What a phone kept until it could be sent. */
-    memberSend: make.mutation<{ id: string; stored: "new" | "already" }, { kind: "runs" | "check-ins" | "tells"; body: { id: string } }>({
+    memberSend: make.mutation<{ id: string; stored: "new" | "already" }, { kind: "runs" | "check-ins" | "symptom-reports"; body: { id: string } }>({
       query: ({ kind, body }) => ({ url: `/member/${kind}/${body.id}`, method: "PUT", body }),
     }),
     meter: make.query<{ address: string | null }, void>({ query: () => "/meter" }),

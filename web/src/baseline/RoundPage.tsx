@@ -7,7 +7,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { emptyRecord, isEmpty, isFinished, PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
 import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
-import { holdsCalledFor, questionOf, type Participations } from "@kind-grip/core/safety";
+import { holdsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
 import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -232,7 +232,7 @@ function PersonRecord({
 }: PersonRecordProps) {
   const edited = useRecord(round.id, person.id, entry);
   const record = edited.value;
-  const said = holdsCalledFor(record.safety, record.symptoms).filter((id) => questionOf(id).kind === "stop");
+  const said = holdsCalledFor(record.safety, record.symptoms).filter((id) => consequenceOf(id).kind === "stop");
   // At once, before the server has answered; and for as long as the server says so.
   const waiting = edited.status === "saving" && said.length > 0;
   const heldOut = (participations.get(person.id)?.heldOut ?? false) || waiting;
@@ -325,7 +325,7 @@ function PersonRecord({
 
 function HeldOutNotice({ crewId, name, said }: { crewId: string; name: string; said: ReturnType<typeof holdsCalledFor> }) {
   const words = wordsIn();
-  const emergency = said.map(questionOf).some((question) => question.kind === "stop" && question.emergency);
+  const emergency = said.map(consequenceOf).some((question) => question.kind === "stop" && question.emergency);
   return (
     <Box
       role="alert"

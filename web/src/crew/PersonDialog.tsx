@@ -10,6 +10,7 @@ import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
 import { Choice } from "../parts/Choice";
 import { Excused } from "./Excused";
+import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
 
 interface PersonDialogProps {
   crewId: string;
@@ -35,9 +36,10 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
   const message = (field: keyof Person) =>
     formState.errors[field]?.message ?? problem?.fields.find(({ path }) => path.endsWith(`.${field}`))?.message;
 
-  const store = async (next: Person, done: string) => {
+  const asked = problem?.code === "similar" ? (problem.detail as SameQuestion[]) : undefined;
+  const store = async (next: Person, done: string, answers: SameAnswer[] = []) => {
     if (!person) {
-      const added = await add({ crewId, people: [{ id: newId, ...next }] });
+      const added = await add({ crewId, people: [{ id: newId, ...next }], answers });
       if (added.data) onClose();
       return;
     }
@@ -68,7 +70,14 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
       <Box component="form" noValidate onSubmit={handleSubmit((next) => store(next, `${next.name} is saved.`))}>
         <DialogTitle id="person-title">{person ? person.name : "Add a person"}</DialogTitle>
         <DialogContent sx={{ display: "grid", gap: 2, pt: "12px !important" }}>
-          {problem && (
+          {asked && (
+            <SamePeople
+              questions={asked}
+              busy={adding.isLoading}
+              onAnswer={(answers) => void handleSubmit((next) => store(next, "", answers))()}
+            />
+          )}
+          {problem && !asked && (
             <Alert severity="error" variant="outlined">
               {problem.code === "stale"
                 ? "Somebody else changed this person meanwhile. Saving again replaces their change."

@@ -26,6 +26,7 @@ import { Empty } from "../parts/Empty";
 import { FilePick } from "../parts/FilePick";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
 import { useCrew } from "./CrewFrame";
 
 const FIELD_NAMES: Record<RosterField, string> = {
@@ -97,8 +98,8 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
   const good = rows.filter((row) => row.person !== null);
   const bad = rows.filter((row) => row.person === null);
 
-  const keep = async () => {
-    const added = await add({ crewId, people: good.map((row) => ({ id: ids.get(row.line)!, ...row.person! })) });
+  const keep = async (answers: SameAnswer[] = []) => {
+    const added = await add({ crewId, people: good.map((row) => ({ id: ids.get(row.line)!, ...row.person! })), answers });
     if (!added.data) return;
     dispatch(notify({ text: `${added.data.length} people are in.${bad.length > 0 ? ` ${bad.length} rows were left out.` : ""}` }));
     await navigate("..", { relative: "path" });
@@ -106,6 +107,7 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
 
   if (!file) return <DropPlace onPick={(picked) => void pick(picked)} unreadable={unreadable} />;
   const problem = error ? problemOf(error) : undefined;
+  const asked = problem?.code === "similar" ? (problem.detail as SameQuestion[]) : undefined;
   const dated = columns.startedOn !== undefined || columns.leftOn !== undefined;
   return (
     <Box sx={{ display: "grid", gap: 2.5 }}>
@@ -181,7 +183,7 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
               ]}
             />
             <Box sx={{ ml: "auto", display: "flex", gap: 2, alignItems: "center" }}>
-              {problem && (
+              {problem && !asked && (
                 <Typography color="error" role="alert">
                   {problem.message}{" "}
                   {problem.fields
@@ -199,6 +201,7 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
               </Button>
             </Box>
           </Box>
+          {asked && <SamePeople questions={asked} busy={isLoading} onAnswer={(answers) => void keep(answers)} />}
           <RowsTable rows={shown === "bad" ? bad : rows} />
         </>
       )}

@@ -4,13 +4,15 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
-import { REGIONS, type Region } from "@kind-grip/core/library";
+import type { Region } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";
 import { Toggle } from "../parts/Toggle";
 import { ZeroToTen } from "../parts/ZeroToTen";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
+import { Places } from "./Places";
 import { practiceTime } from "./use-phone";
+import { YesNo } from "./YesNo";
 
 export default function CheckInPage() {
   const words = wordsIn();
@@ -19,39 +21,36 @@ export default function CheckInPage() {
   const [level, setLevel] = useState<number | null>(null);
   const [regions, setRegions] = useState<Region[]>([]);
   const [tingling, setTingling] = useState(false);
+  const [stillThere, setStillThere] = useState<boolean | null>(null);
   const store = async () => {
     const day = dateAt(practiceTime(phone), phone.day.crew.timeZone);
-    await putAway({ kind: "check-ins", body: { id: uuid(), day, level: level!, regions: level === 0 ? [] : regions, tingling } });
+    await putAway({
+      kind: "check-ins",
+      body: { id: uuid(), day, level: level!, regions: level === 0 ? [] : regions, tingling, stillThere: tingling ? stillThere : null },
+    });
+    // What it paused, and whom to turn to, is the first thing there.
     await navigate("/me");
   };
   return (
     <>
-      <PhoneTitle title={words.member("morningAsk")} lead={words.member("morningNothing")} />
+      <PhoneTitle title={words.member("morningAsk")} lead={words.member("morningWorst")} />
       <ZeroToTen label={words.member("morningAsk")} nameOf={(value) => `${value}`} value={level} onChange={setLevel} size="thumb" />
       {level !== null && level > 0 && (
         <Box sx={{ mt: 3 }}>
           <Typography variant="h3" component="h2" sx={{ mb: 1 }}>
             {words.member("where")}
           </Typography>
-          <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
-            {REGIONS.map((region) => (
-              <Toggle
-                key={region}
-                label={words.label("place", region)}
-                pressed={regions.includes(region)}
-                onChange={(on) => setRegions(on ? [...regions, region] : regions.filter((each) => each !== region))}
-              />
-            ))}
-          </Box>
+          <Places label={words.member("where")} value={regions} onChange={setRegions} />
         </Box>
       )}
       <Box sx={{ my: 3 }}>
         <Toggle label={words.member("tinglingNight")} pressed={tingling} onChange={setTingling} />
       </Box>
+      {tingling && <YesNo question={words.member("tinglingStill")} value={stillThere} onChange={setStillThere} />}
       <Button
         variant="contained"
         fullWidth
-        disabled={level === null}
+        disabled={level === null || (tingling && stillThere === null)}
         onClick={() => void store()}
         sx={{ minHeight: 60, fontSize: "1.2rem" }}
       >

@@ -7,6 +7,8 @@ import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/answers";
 
+import { Alerts } from "./Alerts";
+import { phoneDay } from "./paused";
 import { MovementThumb } from "../figure/MovementThumb";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { sessionAddress } from "./session-address";
@@ -15,18 +17,23 @@ import { practiceTime } from "./use-phone";
 export default function DayPage() {
   const words = wordsIn();
   const phone = useDay();
-  const { day, done, checkedIn } = phone;
+  const { day, done, checkedIn, waiting } = phone;
+  const { alerts, out, sessions, anyTime } = phoneDay(day, waiting);
   const zone = day.crew.timeZone;
   const now = practiceTime(phone);
   const today = dateAt(now, zone);
   const isDone = (entry: MemberSession) => entry.done || (entry.placementId !== null && done.includes(entry.placementId));
   const dayOf = (entry: MemberSession) => dateAt(Date.parse(entry.startsAt!), zone);
-  const todays = day.sessions.filter((entry) => dayOf(entry) === today);
-  const later = day.sessions.filter((entry) => dayOf(entry) > today);
+  const todays = sessions.filter((entry) => dayOf(entry) === today);
+  const later = sessions.filter((entry) => dayOf(entry) > today);
   const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
+  const still = [
+    ...new Set([...todays, ...anyTime].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId)))),
+  ];
   return (
     <>
       <PhoneTitle title={words.member("hello", { name: day.person.name.split(" ")[0]! })} lead={day.crew.name} />
+      <Alerts alerts={alerts} out={out} trainer={day.trainer} still={still} />
       {!checkedIn && (
         <Box
           component={Link}
@@ -51,12 +58,7 @@ export default function DayPage() {
           </Box>
         </Box>
       )}
-      {day.heldOut ? (
-        <Box sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 2, mb: 3 }}>
-          <Typography variant="h2">{words.member("heldOut")}</Typography>
-          <Typography>{words.member("heldOutText")}</Typography>
-        </Box>
-      ) : (
+      {!out && (
         <>
           {day.shortOfEndDeg !== null && (
             <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: day.shortOfEndDeg })}</Typography>
@@ -70,7 +72,7 @@ export default function DayPage() {
             none={next ? undefined : words.member("nothingToday")}
           />
           <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />
-          <List title={words.member("anyTime")} entries={day.anyTime} zone={zone} isDone={isDone} />
+          <List title={words.member("anyTime")} entries={anyTime} zone={zone} isDone={isDone} />
         </>
       )}
     </>

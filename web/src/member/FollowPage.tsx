@@ -18,6 +18,7 @@ import { dropUnderWay, underWay } from "../run/run-store";
 import { useSoundChoice } from "../run/sound-choice";
 import { useAwakeScreen } from "../run/use-awake-screen";
 import { useRun } from "../run/use-run";
+import { phoneDay } from "./paused";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
 import { practiceTime } from "./use-phone";
@@ -26,13 +27,14 @@ export default function FollowPage() {
   const { sessionId } = useParams();
   const [search] = useSearchParams();
   const phone = useDay();
-  // What is followed is settled as the page opens: a day fetched meanwhile does not change a session under way.
-  const [opened] = useState(() => {
-    const all = [...phone.day.sessions, ...phone.day.anyTime];
-    const placement = search.get("placement");
-    return all.find((each) => each.session.id === sessionId && (!placement || each.placementId === placement));
-  });
-  if (!opened || phone.day.heldOut) return <Navigate to="/me" replace />;
+  // What is followed is settled as the page opens: a day fetched meanwhile does not change a session under way, but for a pause.
+  const { sessions, anyTime, out } = phoneDay(phone.day, phone.waiting);
+  const placement = search.get("placement");
+  const there = [...sessions, ...anyTime].find((each) => each.session.id === sessionId && (!placement || each.placementId === placement));
+  const [opened] = useState(there);
+  // What was paused since then is not gone on with: everything, or something that is in it.
+  const paused = !there || opened?.session.items.some(({ id }) => !there.session.items.some((item) => item.id === id));
+  if (!opened || out || paused) return <Navigate to="/me" replace />;
   return <Follow entry={opened} day={phone.day} now={() => practiceTime(phone)} />;
 }
 

@@ -1,10 +1,12 @@
 /** What a crew member's phone keeps: the last day it was told, and what still has to be sent, in order. */
 import Dexie, { type Table } from "dexie";
-import type { CheckIn, Tell } from "@kind-grip/core/response";
+import type { CheckIn } from "@kind-grip/core/response";
+import type { SymptomReport } from "@kind-grip/core/safety";
 import type { RunRecord } from "@kind-grip/core/run";
 import type { MemberDay, MemberProgress } from "@kind-grip/core/answers";
 
-export type Sending = { kind: "runs"; body: RunRecord } | { kind: "check-ins"; body: CheckIn } | { kind: "tells"; body: Tell };
+export type Sending =
+  { kind: "runs"; body: RunRecord } | { kind: "check-ins"; body: CheckIn } | { kind: "symptom-reports"; body: SymptomReport };
 
 export type Waiting = Sending & {
   seq?: number;
@@ -24,6 +26,19 @@ class PhoneStore extends Dexie {
   constructor() {
     super("kind-grip-member");
     this.version(1).stores({ kept: "key", outbox: "++seq" });
+    // What an earlier version of this page kept under another name still goes out.
+    this.version(2)
+      .stores({ kept: "key", outbox: "++seq" })
+      .upgrade((transaction) =>
+        transaction
+          .table<{ kind: string; body: object }>("outbox")
+          .toCollection()
+          .modify((waiting) => {
+            if (waiting.kind !== "tells") return;
+            waiting.kind = "symptom-reports";
+            waiting.body = { side: null, regions: [], stillThere: null, freshInjury: null, ...waiting.body };
+          }),
+      );
   }
 }
 

@@ -2,7 +2,7 @@ import { isFinal, sendWaiting, type Outcome } from "./send-waiting";
 import type { Waiting } from "./phone-store";
 
 const boxOf = (...ids: string[]) => {
-  const list = ids.map((id, i) => ({ seq: i + 1, kind: "tells", body: { id } }) as Waiting);
+  const list = ids.map((id, i) => ({ seq: i + 1, kind: "symptom-reports", body: { id } }) as Waiting);
   return {
     list,
     first: async () => list.find(({ refused }) => refused === undefined),

@@ -1,11 +1,10 @@
-/** The crew report as trainer and employer contact see it: whole weeks, no person, nothing of fewer than five. */
+/** The crew report as trainer and employer contact see it: frozen blocks of four weeks, no person, nothing of fewer than five. */
 import { Box, Button, Typography } from "@mui/material";
 import { Download, Printer } from "lucide-react";
 import { DateTime } from "luxon";
-import { useState } from "react";
-import { FEWEST_PEOPLE, type CrewFigures } from "@kind-grip/core/followup";
+import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "@kind-grip/core/followup";
 import { serverApi, type ReportEntry } from "../app/api";
-import { Choice } from "../parts/Choice";
+import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { Table } from "../parts/Table";
@@ -18,82 +17,96 @@ const MEASURES = {
 } as const;
 
 export function CrewReport({ crewId }: { crewId: string }) {
-  const [weeks, setWeeks] = useState<"4" | "8">("8");
-  const query = serverApi.useReportQuery({ crewId, weeks: Number(weeks) });
+  const query = serverApi.useReportQuery(crewId);
   return (
     <Loaded query={query} keepShown>
-      {(report) => (
-        <>
-          <PageTitle
-            title={`${report.crew.name}: report`}
-            lead={`${report.crew.trade}. Whole weeks from ${day(report.from)} to ${day(report.until)}.`}
-          >
-            <Choice<"4" | "8">
-              label="Weeks"
-              value={weeks}
-              onChange={setWeeks}
-              options={[
-                { value: "4", label: "4 weeks" },
-                { value: "8", label: "8 weeks" },
-              ]}
-            />
-            <Button variant="outlined" startIcon={<Printer size={20} />} onClick={() => print()}>
-              Print
-            </Button>
-            <Button component="a" href={`/api/crews/${crewId}/report.csv?weeks=${weeks}`} startIcon={<Download size={20} />}>
-              CSV
-            </Button>
-          </PageTitle>
-          <Whole report={report} />
-          <Table
-            caption="Week by week"
-            head={["Week of", "People", "Done of what was due", "Minutes a person and day", "Effort of 10", "Mornings above usual"]}
-            rows={report.weeks.map(({ weekStart, figures }) => ({
-              key: weekStart,
-              cells: [
-                day(weekStart),
-                shown(figures.people, String),
-                <Share key="done" share={figures.adherence} />,
-                shown(figures.secPerPersonDay, minutes),
-                shown(figures.meanEffort, (value) => value.toFixed(1)),
-                shown(figures.morningsRaised, percent),
-              ],
-            }))}
-          />
-          {report.changes.length > 0 && (
-            <Table
-              caption="Measured twice: first round against the latest"
-              head={["Measure", "People", "Mean change"]}
-              rows={report.changes.map(({ measure, people, mean }) => ({
-                key: measure,
-                cells: [
-                  MEASURES[measure].name,
-                  people,
-                  `${mean > 0 ? "+" : mean < 0 ? "−" : ""}${Math.abs(mean).toFixed(1)} ${MEASURES[measure].unit}`,
-                ],
-              }))}
-            />
-          )}
-          <Typography sx={{ mt: 3, color: "text.secondary", maxWidth: 820 }}>
-            Figures are of the crew, never of a person. None is drawn from fewer than {FEWEST_PEOPLE} people, and none is shown that could
-            be subtracted from another to get at fewer; a dash stands where that would be so. This is prevention, not treatment. Follow site
-            rules, local law and the advice of licensed professionals.
-          </Typography>
-        </>
-      )}
+      {(report) => {
+        const [latest] = report.blocks;
+        return (
+          <>
+            <PageTitle
+              title={`${report.crew.name}: report`}
+              lead={`${report.crew.trade}. ${latest ? `Four weeks from ${day(latest.from)} to ${day(latest.until)}.` : "No four weeks are closed yet."}`}
+            >
+              <Button variant="outlined" startIcon={<Printer size={20} />} onClick={() => print()}>
+                Print
+              </Button>
+              <Button component="a" href={`/api/crews/${crewId}/report.csv`} startIcon={<Download size={20} />}>
+                CSV
+              </Button>
+            </PageTitle>
+            {latest ? (
+              <Latest figures={latest.figures} />
+            ) : (
+              <Empty
+                title={`The first report is here on ${day(report.next.readableOn)}`}
+                text={`It covers ${day(report.next.from)} to ${day(report.next.until)}, and ${FREEZE_AFTER_DAYS} days are left for what arrives late.`}
+              />
+            )}
+            {report.blocks.length > 0 && <Blocks blocks={report.blocks} />}
+            {latest && (
+              <Typography sx={{ mt: 1.5 }}>
+                The next four weeks, {day(report.next.from)} to {day(report.next.until)}, can be read from {day(report.next.readableOn)} on.
+              </Typography>
+            )}
+            {report.changes.map(({ first, last, on, changes }) => (
+              <Table
+                key={on}
+                caption={`Measured twice: ${first} against ${last}, ${day(on)}`}
+                head={["Measure", "People", "Mean change"]}
+                rows={changes.map(({ measure, people, mean }) => ({
+                  key: measure,
+                  cells: [
+                    MEASURES[measure].name,
+                    people,
+                    `${mean > 0 ? "+" : mean < 0 ? "−" : ""}${Math.abs(mean)} ${MEASURES[measure].unit}`,
+                  ],
+                }))}
+              />
+            ))}
+            <Typography sx={{ mt: 3, color: "text.secondary", maxWidth: 820 }}>
+              Figures are of the crew, never of a person. None is drawn from fewer than {FEWEST_PEOPLE} people, and no two, however far
+              apart, are of people that differ by fewer: somebody who came or went may be left out, and a dash stands where it would show
+              them. They cover fixed blocks of {BLOCK_DAYS / 7} weeks, are rounded so that one person moves them by one step at most, and do
+              not change once they are here. This is prevention, not treatment. Follow site rules, local law and the advice of licensed
+              professionals.
+            </Typography>
+          </>
+        );
+      }}
     </Loaded>
   );
 }
 
-function Whole({ report: { whole } }: { report: ReportEntry }) {
+function Latest({ figures }: { figures: CrewFigures }) {
   return (
     <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-      <Figure value={shown(whole.adherence, percent)} label="of what was due was done" />
-      <Figure value={shown(whole.people, String)} label="people took part" />
-      <Figure value={shown(whole.secPerPersonDay, minutes)} label="minutes a person and day" />
-      <Figure value={shown(whole.meanEffort, (value) => value.toFixed(1))} label="effort of 10, mean" />
-      <Figure value={shown(whole.morningsRaised, percent)} label="of mornings above usual" />
+      <Figure value={shown(figures.adherence, percent)} label="of what was due was done" />
+      <Figure value={shown(figures.people, String)} label="people these figures are of" />
+      <Figure value={shown(figures.secPerPersonDay, minutes)} label="minutes a person and day" />
+      <Figure value={shown(figures.meanEffort, String)} label="effort of 10, mean" />
+      <Figure value={shown(figures.morningsRaised, percent)} label="of mornings above usual" />
     </Box>
+  );
+}
+
+function Blocks({ blocks }: { blocks: ReportEntry["blocks"] }) {
+  return (
+    <Table
+      caption="Four weeks at a time"
+      head={["From", "People", "Done of what was due", "Minutes a person and day", "Effort of 10", "Mornings above usual"]}
+      rows={blocks.map(({ from, until, figures }) => ({
+        key: from,
+        cells: [
+          `${day(from)} to ${day(until)}`,
+          shown(figures.people, String),
+          <Share key="done" share={figures.adherence} />,
+          shown(figures.secPerPersonDay, minutes),
+          shown(figures.meanEffort, String),
+          shown(figures.morningsRaised, percent),
+        ],
+      }))}
+    />
   );
 }
 
@@ -118,7 +131,7 @@ function percent(share: number): string {
 }
 
 function minutes(sec: number): string {
-  return (sec / 60).toFixed(1);
+  return String(Math.round(sec / 6) / 10);
 }
 
 function day(date: string): string {

@@ -1,11 +1,12 @@
 /** Before a run: what is coming, what to have at hand, who does an easier form; one button starts it. */
 import { Box, Button, Typography } from "@mui/material";
-import { ArrowLeft, Ban, Play } from "lucide-react";
+import { ArrowLeft, Play } from "lucide-react";
 import { useEffect } from "react";
 import { Link } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import { movementOf } from "@kind-grip/core/library";
-import { refusalOf, type Participations } from "@kind-grip/core/safety";
+import type { MarkKind } from "@kind-grip/core/run";
+import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { clockText } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry } from "../app/api";
 import { MovementThumb } from "../figure/MovementThumb";
@@ -16,18 +17,18 @@ import type { useRun } from "./use-run";
 export interface RunScreenProps {
   crew: CrewEntry;
   people: PersonEntry[];
-  /** In the crew today, but out of everything. */
-  heldOut: PersonEntry[];
   /** Who may do what at this moment. */
   participations: Participations;
   run: ReturnType<typeof useRun>;
+  /** @returns whether the person is out from now on */
+  onMark(personId: string, kind: MarkKind): boolean;
   sound: SoundChoice;
   onSound(choice: SoundChoice): void;
   dim: boolean;
   onDim(dim: boolean): void;
 }
 
-export function BeforeRun({ crew, people, heldOut, participations, run, ...switches }: RunScreenProps) {
+export function BeforeRun({ crew, people, participations, run, onMark: _, ...switches }: RunScreenProps) {
   const words = wordsIn();
   const { session, timeline, start } = run;
   const kit = [
@@ -38,20 +39,17 @@ export function BeforeRun({ crew, people, heldOut, participations, run, ...switc
       }),
     ),
   ];
-  const easier = people.flatMap((person) =>
+  // A screen that others read says forms, never reasons: who does not take part is simply not named.
+  const taking = notHeldOut(people, participations);
+  const easier = taking.flatMap((person) =>
     session.items.flatMap((item) =>
-      item.personal[person.id]
+      item.personal[person.id] && !isOut(participations, person.id, item.movementId)
         ? [
             `${person.name}: ${words.movementName(item.movementId).toLowerCase()}, ${words.formName(item.movementId, item.personal[person.id]!.formId).toLowerCase()}`,
           ]
         : [],
     ),
   );
-  const leavingOut = people.flatMap((person) => {
-    const own = participations.get(person.id);
-    const out = own ? session.items.filter((item) => refusalOf(own, item.movementId) !== null) : [];
-    return out.length > 0 ? [`${person.name}: ${out.map((item) => words.movementName(item.movementId).toLowerCase()).join(", ")}`] : [];
-  });
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key !== " " || event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return;
@@ -74,7 +72,7 @@ export function BeforeRun({ crew, people, heldOut, participations, run, ...switc
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" }, columnGap: 8, rowGap: 4, alignItems: "center" }}>
         <Box>
           <Typography sx={{ fontSize: "1.3rem", color: "text.secondary" }}>
-            {crew.name} · {people.length} people
+            {crew.name} · {taking.length} people
           </Typography>
           <Typography variant="h1" sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" } }}>
             {session.name}
@@ -128,31 +126,6 @@ export function BeforeRun({ crew, people, heldOut, participations, run, ...switc
               <strong>Own form:</strong> {easier.join("; ")}
             </Typography>
           )}
-          {leavingOut.length > 0 && (
-            <Typography sx={{ mt: 1, fontSize: "inherit" }}>
-              <strong>Leaving out:</strong> {leavingOut.join("; ")}
-            </Typography>
-          )}
-          {heldOut.length > 0 && (
-            <Box
-              role="note"
-              sx={{
-                mt: 1.5,
-                px: 2,
-                py: 1,
-                display: "flex",
-                gap: 1,
-                alignItems: "center",
-                borderLeft: "6px solid",
-                borderColor: "error.main",
-              }}
-            >
-              <Ban size={22} aria-hidden />
-              <span>
-                <strong>Held out, not in this run:</strong> {heldOut.map((person) => person.name).join(", ")}
-              </span>
-            </Box>
-          )}
         </Box>
       </Box>
       <Typography sx={{ color: "text.secondary" }}>
@@ -160,4 +133,9 @@ export function BeforeRun({ crew, people, heldOut, participations, run, ...switc
       </Typography>
     </Box>
   );
+}
+
+function isOut(participations: Participations, personId: string, movementId: string): boolean {
+  const participation = participations.get(personId);
+  return participation !== undefined && refusalOf(participation, movementId) !== null;
 }

@@ -1,7 +1,7 @@
 /** After a run: who was there, effort with one tap each, marks. Kept in the browser until the server has confirmed it. */
 import { Box, Button, ButtonBase, Typography } from "@mui/material";
 import { Check } from "lucide-react";
-import { useState } from "react";
+import { useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
@@ -20,15 +20,17 @@ interface FinishRunProps {
   crew: CrewEntry;
   people: PersonEntry[];
   participations: Participations;
+  /** Person id → items they were taken out of while the run went on. */
+  takenOut: RefObject<ReadonlyMap<string, ReadonlySet<string>>>;
   programId: string;
   placementId: string | null;
   run: ReturnType<typeof useRun>;
   practiceNow(): number;
 }
 
-const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling"];
+const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling", "sharpPain"];
 
-export function FinishRun({ crew, people, participations, programId, placementId, run, practiceNow }: FinishRunProps) {
+export function FinishRun({ crew, people, participations, takenOut, programId, placementId, run, practiceNow }: FinishRunProps) {
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
   const [efforts, setEfforts] = useState<Record<string, number>>({});
   const [marks, setMarks] = useState(run.marks);
@@ -70,7 +72,12 @@ export function FinishRun({ crew, people, participations, programId, placementId
         forms: Object.fromEntries(
           run.session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
         ),
-        leftOut: itemsLeftOut(participations.get(person.id) ?? FULL_PARTICIPATION, run.session),
+        leftOut: [
+          ...new Set([
+            ...itemsLeftOut(participations.get(person.id) ?? FULL_PARTICIPATION, run.session),
+            ...(takenOut.current.get(person.id) ?? []),
+          ]),
+        ],
       })),
     };
     putInOutbox(record);

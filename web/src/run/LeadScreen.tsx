@@ -11,7 +11,7 @@ import { PaceBar } from "./PaceBar";
 import { RunFigure } from "./RunFigure";
 import { RunSwitches } from "./RunSwitches";
 
-export function LeadScreen({ people, participations, run, ...switches }: RunScreenProps) {
+export function LeadScreen({ people, participations, run, onMark, ...switches }: RunScreenProps) {
   const words = wordsIn();
   const { position, session, timeline, atSec, clock } = run;
   useRunKeys(run);
@@ -116,7 +116,7 @@ export function LeadScreen({ people, participations, run, ...switches }: RunScre
         </Box>
       </Box>
 
-      <NameStrip people={people} participations={participations} run={run} item={item} />
+      <NameStrip people={people} participations={participations} run={run} item={item} onMark={onMark} />
 
       <Box
         sx={{

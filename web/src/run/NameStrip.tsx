@@ -1,10 +1,9 @@
-/** The names of the group with their own form; a tap on a name eases or marks. */
-import { Ban } from "lucide-react";
+/** The names of those who do this item, with their own form and never a reason: others read the screen. A tap on a name eases or marks. */
 import { Box, ButtonBase, Divider, Menu, MenuItem, Typography } from "@mui/material";
 import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import { easierForm, movementOf, type Movement } from "@kind-grip/core/library";
-import { capFor, refusalOf, type Participation } from "@kind-grip/core/safety";
+import { easierForm, movementOf } from "@kind-grip/core/library";
+import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
 import type { PersonEntry } from "../app/api";
@@ -13,24 +12,23 @@ import { useAppDispatch } from "../app/store";
 import { MARK_NAMES } from "./mark-names";
 import type { RunScreenProps } from "./BeforeRun";
 
-type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run"> & { item: Item };
+type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & { item: Item };
 
-export function NameStrip({ people, participations, run, item }: NameStripProps) {
+export function NameStrip({ people, participations, run, item, onMark }: NameStripProps) {
   const words = wordsIn();
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<{ person: PersonEntry; at: HTMLElement } | null>(null);
   const movement = movementOf(item.movementId);
-  const marksOf = (personId: string) => [...new Set(run.marks.filter((mark) => mark.personId === personId).map((mark) => mark.kind))];
-  const limitOf = (personId: string) => limitIn(participations.get(personId), movement);
-  const own = people.filter((person) => item.personal[person.id] || limitOf(person.id) || marksOf(person.id).length > 0);
-  const others = people.filter((person) => !own.includes(person));
+  const taking = people.filter(({ id }) => {
+    const participation = participations.get(id);
+    return !participation || refusalOf(participation, movement.id) === null;
+  });
+  const own = taking.filter((person) => item.personal[person.id]);
+  const others = taking.filter((person) => !own.includes(person));
   const mark = (person: PersonEntry, kind: MarkKind) => {
-    run.mark(person.id, kind);
     setOpen(null);
-    const text =
-      kind === "tingling"
-        ? `${person.name}: ease one step. If it stays, stop this one for them.`
-        : `${MARK_NAMES[kind]} noted for ${person.name}.`;
+    if (onMark(person.id, kind)) return void dispatch(notify({ text: `${person.name} is out from now on. You answer on Today.` }));
+    const text = kind === "tingling" ? `${person.name}: ease one step. If it stays, mark it again.` : `Noted for ${person.name}.`;
     dispatch(notify({ text, undo: () => run.unmark(person.id, kind) }));
   };
   const easier = open && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
@@ -42,9 +40,6 @@ export function NameStrip({ people, participations, run, item }: NameStripProps)
     >
       {[...own, ...others].map((person) => {
         const form = item.personal[person.id]?.formId;
-        const marks = marksOf(person.id);
-        const limit = limitOf(person.id);
-        const stopped = marks.includes("stopped") || limit?.out;
         return (
           <ButtonBase
             key={person.id}
@@ -59,24 +54,12 @@ export function NameStrip({ people, participations, run, item }: NameStripProps)
               bgcolor: form ? "warm.light" : "background.paper",
               fontSize: "1.05rem",
               gap: 0.75,
-              textDecoration: stopped ? "line-through" : "none",
             }}
           >
             <Box component="span" sx={{ fontWeight: form ? 750 : 500 }}>
               {person.name}
             </Box>
-            {limit && (
-              <Box component="span" sx={{ color: "error.main", fontWeight: 750, display: "inline-flex", alignItems: "center", gap: 0.5 }}>
-                {limit.out && <Ban size={18} aria-hidden />}
-                {limit.text}
-              </Box>
-            )}
-            {form && !limit?.out && <Box component="span">{words.formName(item.movementId, form).toLowerCase()}</Box>}
-            {marks.length > 0 && (
-              <Box component="span" sx={{ color: "warm.dark", fontWeight: 650 }}>
-                {marks.map((kind) => MARK_NAMES[kind].toLowerCase()).join(", ")}
-              </Box>
-            )}
+            {form && <Box component="span">{words.formName(item.movementId, form).toLowerCase()}</Box>}
           </ButtonBase>
         );
       })}
@@ -89,7 +72,7 @@ export function NameStrip({ people, participations, run, item }: NameStripProps)
       >
         <Typography sx={{ px: 2, pb: 0.5, fontWeight: 700 }}>{open?.person.name}</Typography>
         <MenuItem
-          disabled={!easier || (open !== null && limitOf(open.person.id)?.out)}
+          disabled={!easier}
           onClick={() => {
             run.ease(open!.person.id);
             setOpen(null);
@@ -106,18 +89,4 @@ export function NameStrip({ people, participations, run, item }: NameStripProps)
       </Menu>
     </Box>
   );
-}
-
-/** What somebody does differently because of what they were asked; never why. */
-function limitIn(participation: Participation | undefined, movement: Movement): { text: string; out: boolean } | undefined {
-  if (!participation) return undefined;
-  const refusal = refusalOf(participation, movement.id);
-  if (refusal === "heldOut") return { text: "held out: stop now", out: true };
-  if (refusal) return { text: "leaves this out", out: true };
-  const cap = capFor(participation, movement);
-  if (cap < movement.effortCap) return { text: `at most ${cap} of 10`, out: false };
-  const { shortOfEndDeg } = participation;
-  return shortOfEndDeg !== null && movement.phase === "stretch"
-    ? { text: `stops ${shortOfEndDeg}° before the end`, out: false }
-    : undefined;
 }

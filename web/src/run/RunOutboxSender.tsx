@@ -4,18 +4,30 @@ import { problemOf, serverApi } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
 import { REFUSAL_NOTED } from "./HeldOutRuns";
+import { dropReport, REPORT_PUT, reportsWaiting } from "./report-outbox";
 import { dropFromOutbox, noteRefusal, outbox, refusals, type HeldOutRefusal } from "./run-store";
 
 const EVERY_MS = 5000;
 
 export function RunOutboxSender() {
   const [store] = serverApi.useStoreRunMutation();
+  const [report] = serverApi.useReportInRunMutation();
   const dispatch = useAppDispatch();
   useEffect(() => {
     let sending = false;
     const send = async () => {
       if (sending) return;
       sending = true;
+      for (const waiting of reportsWaiting()) {
+        const answer = await report(waiting);
+        const { code } = problemOf(answer.error);
+        // Kept until the server has it; what it will never take is said.
+        if (answer.data) dropReport(waiting.report.id);
+        else if (["invalid", "notFound", "taken"].includes(code)) {
+          dropReport(waiting.report.id);
+          dispatch(notify({ text: `A mark in a run could not be stored: ${problemOf(answer.error).message}` }));
+        } else break;
+      }
       for (const run of outbox()) {
         // Waits for the trainer's word: see HeldOutRuns.
         if (refusals()[run.id]) continue;
@@ -38,12 +50,14 @@ export function RunOutboxSender() {
       sending = false;
     };
     void send();
-    const timer = setInterval(() => outbox().length > 0 && void send(), EVERY_MS);
+    const timer = setInterval(() => outbox().length + reportsWaiting().length > 0 && void send(), EVERY_MS);
     addEventListener("kind-grip-run-finished", send);
+    addEventListener(REPORT_PUT, send);
     return () => {
+      removeEventListener(REPORT_PUT, send);
       clearInterval(timer);
       removeEventListener("kind-grip-run-finished", send);
     };
-  }, [store, dispatch]);
+  }, [store, report, dispatch]);
   return null;
 }

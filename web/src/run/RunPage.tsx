@@ -1,7 +1,7 @@
 /** Leading a session, full screen: before it, during it, after it. */
 import { Box, Button } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
@@ -24,6 +24,7 @@ import { useSoundChoice } from "./sound-choice";
 import { participationsFrom, useParticipationQuery, useParticipations } from "../safety/use-participations";
 import { useAwakeScreen } from "./use-awake-screen";
 import { useRun } from "./use-run";
+import { useTakenOut } from "./use-taken-out";
 
 export default function RunPage() {
   const { crewId, programId, sessionId } = useParams();
@@ -129,20 +130,25 @@ function Resume(props: RunProps) {
   return <Run {...props} resumed={choice === "resume" ? found : undefined} />;
 }
 
+/** What is reported on a phone reaches the screen of a run that is being led within a second. */
+const WHILE_LEADING_MS = 1000;
+
 function Run({ crew, people, programId, session: asWritten, said, resumed }: RunProps & { resumed?: RunUnderWay }) {
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
   const now = useNow(60_000);
   const today = dateAt(now, crew.timeZone);
-  // Who takes part is settled as the screen opens, so that the clock does not jump; who is held out since then is shown at once.
+  // Who takes part is settled as the screen opens, so that the clock does not jump; who is taken out since then leaves the strip at once.
   const [participations] = useState(said);
-  const live = useParticipations(crew.id);
+  const live = useParticipations(crew.id, WHILE_LEADING_MS);
   const crewHere = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
   const here = useMemo(() => notHeldOut(crewHere, participations), [crewHere, participations]);
   const session = useMemo(() => sessionWithin(resumed?.session ?? asWritten, participations), [resumed, asWritten, participations]);
   const personIds = useMemo(() => here.map((person) => person.id), [here]);
   const [sound, setSound] = useSoundChoice();
-  const run = useRun({ programId, session, personIds, participations, resumed, practiceNow: () => practiceNow(me?.account?.now), sound });
+  const nowAtPractice = useCallback(() => practiceNow(me?.account?.now), [me?.account?.now]);
+  const run = useRun({ programId, session, personIds, participations, resumed, practiceNow: nowAtPractice, sound });
+  const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice);
   const { mode, setMode } = useColorScheme();
   useTabTitle(`Leading ${session.name}`);
   useAwakeScreen(run.clock.status === "running");
@@ -150,8 +156,8 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
   const screen = {
     crew,
     people: here,
-    heldOut: crewHere.filter((person) => !here.includes(person)),
-    participations: live,
+    participations: takenOut.participations,
+    onMark: takenOut.mark,
     run,
     sound,
     onSound: setSound,
@@ -165,10 +171,11 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
         crew={crew}
         people={here}
         participations={participations}
+        takenOut={takenOut.leftOut}
         programId={programId}
         placementId={search.get("placement")}
         run={run}
-        practiceNow={() => practiceNow(me?.account?.now)}
+        practiceNow={nowAtPractice}
       />
     );
   return <LeadScreen {...screen} />;

@@ -12,6 +12,8 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   decision: "Decision",
   access: "Sign-in cards",
   export: "Export",
+  report: "Symptom reports",
+  run: "Runs",
 };
 
 export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId: string): string }) {

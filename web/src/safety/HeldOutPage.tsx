@@ -8,18 +8,20 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { wordsIn } from "@kind-grip/core/language";
 import { MOVEMENTS } from "@kind-grip/core/library";
-import { endsSoon, isMeant, questionOf } from "@kind-grip/core/safety";
+import { endsSoon, isMeant, consequenceOf } from "@kind-grip/core/safety";
 import { serverApi, type ClearanceEntry, type CrewEntry, type HeldOut, type HoldEntry, type PersonEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { AnswerDialog } from "./AnswerDialog";
 import { AuditTrail } from "./AuditTrail";
 import { ClearanceDialog } from "./ClearanceDialog";
 import { HoldDialog } from "./HoldDialog";
 import { holdStates, type HoldState } from "./hold-state";
 import { ReasonDialog } from "./ReasonDialog";
+import { pausedWords, reportWords } from "./report-words";
 
 export default function HeldOutPage() {
   const crew = useCrew();
@@ -30,9 +32,14 @@ export default function HeldOutPage() {
   );
 }
 
-type Asked = { kind: "clear" | "mistake"; hold: HoldEntry } | { kind: "withdraw"; clearance: ClearanceEntry } | { kind: "hold" };
+type Asked =
+  | { kind: "answer"; alert: HeldOut["reports"][number] }
+  | { kind: "clear" | "mistake"; hold: HoldEntry }
+  | { kind: "withdraw"; clearance: ClearanceEntry }
+  | { kind: "hold" };
 
 function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people: PersonEntry[] }) {
+  const words = wordsIn();
   const now = useNow();
   const today = dateAt(now, crew.timeZone);
   const [asked, setAsked] = useState<Asked | null>(null);
@@ -64,7 +71,38 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
           Hold somebody out
         </Button>
       </PageTitle>
-      {states.length === 0 && (
+      <Group title="Paused, or told and not answered yet">
+        {data.reports.map((alert) => (
+          <Box
+            component="li"
+            key={alert.personId}
+            sx={{
+              display: "flex",
+              columnGap: 2,
+              rowGap: 0.5,
+              alignItems: "start",
+              flexWrap: "wrap",
+              py: 1.5,
+              borderTop: "1px solid",
+              borderColor: "line",
+            }}
+          >
+            <Typography sx={{ fontWeight: 750, fontSize: "1.1rem", width: 220 }}>{nameOf(alert.personId)}</Typography>
+            <Box sx={{ flex: 1, minWidth: 260 }}>
+              {alert.reports.map((report) => (
+                <Typography key={report.alertId}>{reportWords(report, words, crew.timeZone)}</Typography>
+              ))}
+              <Typography sx={{ fontWeight: 650 }}>
+                {pausedWords(alert.reports, words)} {alert.reports.every(({ answer }) => answer === "keepPaused") && "You keep it paused."}
+              </Typography>
+            </Box>
+            <Button variant="contained" onClick={() => setAsked({ kind: "answer", alert })} aria-label={`Answer ${nameOf(alert.personId)}`}>
+              Answer
+            </Button>
+          </Box>
+        ))}
+      </Group>
+      {states.length === 0 && data.reports.length === 0 && (
         <Empty
           title="No holds, no clearances"
           text="A yes to a safety question holds a person out by itself, in every program, run and export. You can also hold somebody out here, for something said in passing."
@@ -75,6 +113,12 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
       <Group title="Cleared">{of("cleared").map(row)}</Group>
       <Group title="Entered by mistake">{of("over").map(row)}</Group>
       <AuditTrail crew={crew} nameOf={nameOf} />
+      {asked?.kind === "answer" && (
+        <AnswerDialog
+          alert={{ ...asked.alert, crewId: crew.id, timeZone: crew.timeZone, name: nameOf(asked.alert.personId) }}
+          onClose={close}
+        />
+      )}
       {asked?.kind === "hold" && <HoldDialog crewId={crew.id} people={people.filter((person) => isHere(person, today))} onClose={close} />}
       {asked?.kind === "clear" && (
         <ClearanceDialog crewId={crew.id} hold={asked.hold} name={nameOf(asked.hold.personId)} today={today} onClose={close} />
@@ -137,7 +181,7 @@ function Row({
   onAsk(asked: Asked): void;
 }) {
   const words = wordsIn();
-  const question = questionOf(hold.question);
+  const question = consequenceOf(hold.question);
   const Icon = state === "out" ? Ban : state === "cleared" || state === "over" ? BadgeCheck : TriangleAlert;
   const count = question.kind === "ask" ? MOVEMENTS.filter((movement) => isMeant(question.outOf, movement)).length : 0;
   return (
@@ -160,7 +204,7 @@ function Row({
       <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>{name}</Typography>
       <Box sx={{ minWidth: 0 }}>
         <Typography>
-          <strong>{words.safety(hold.question).short}</strong>, since{" "}
+          <strong>{hold.words ?? words.safety(hold.question).short}</strong>, since{" "}
           {DateTime.fromISO(hold.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm")}
         </Typography>
         {question.kind === "stop" && question.emergency && state === "out" && (

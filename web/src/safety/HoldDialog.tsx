@@ -2,7 +2,7 @@
 import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import { SAFETY_QUESTIONS, type QuestionId } from "@kind-grip/core/safety";
+import { consequenceOf, HOLD_REASONS, type HoldReason } from "@kind-grip/core/safety";
 import { problemOf, serverApi, type PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -10,11 +10,12 @@ import { useAppDispatch } from "../app/store";
 export function HoldDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
   const words = wordsIn();
   const [personId, setPersonId] = useState("");
-  const [question, setQuestion] = useState<QuestionId | null>(null);
+  const [question, setQuestion] = useState<HoldReason | null>(null);
+  const [own, setOwn] = useState("");
   const [enter, { isLoading, error }] = serverApi.useEnterHoldMutation();
   const dispatch = useAppDispatch();
   const store = async () => {
-    const answer = await enter({ crewId, personId, question: question! });
+    const answer = await enter({ crewId, personId, question: question!, words: question === "other" ? own.trim() : null });
     if (!answer.data) return;
     dispatch(notify({ text: `${people.find(({ id }) => id === personId)!.name} is held out from now on.` }));
     onClose();
@@ -31,7 +32,7 @@ export function HoldDialog({ crewId, people, onClose }: { crewId: string; people
           ))}
         </TextField>
         <Box role="radiogroup" aria-label="What was said" sx={{ display: "grid", gap: 0.5 }}>
-          {SAFETY_QUESTIONS.map(({ id, kind }) => (
+          {HOLD_REASONS.map(consequenceOf).map(({ id, kind }) => (
             <ButtonBase
               key={id}
               role="radio"
@@ -59,6 +60,14 @@ export function HoldDialog({ crewId, people, onClose }: { crewId: string; people
             </ButtonBase>
           ))}
         </Box>
+        {question === "other" && (
+          <TextField
+            label="What it is, in words"
+            value={own}
+            onChange={(event) => setOwn(event.target.value.slice(0, 600))}
+            helperText="Stands on the referral note."
+          />
+        )}
         {error !== undefined && (
           <Typography role="alert" sx={{ color: "error.main" }}>
             {problemOf(error).message}
@@ -67,7 +76,12 @@ export function HoldDialog({ crewId, people, onClose }: { crewId: string; people
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Cancel</Button>
-        <Button variant="contained" color="warm" disabled={!personId || !question || isLoading} onClick={() => void store()}>
+        <Button
+          variant="contained"
+          color="warm"
+          disabled={!personId || !question || (question === "other" && own.trim().length < 3) || isLoading}
+          onClick={() => void store()}
+        >
           Hold out now
         </Button>
       </DialogActions>

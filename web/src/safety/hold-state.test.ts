@@ -7,6 +7,7 @@ const hold = (change: Partial<HoldEntry> = {}): HoldEntry => ({
   id: "h",
   personId: "p",
   question: "hotJoint",
+  words: null,
   since: "2026-03-01T08:00:00.000Z",
   roundId: null,
   withdrawnAt: null,

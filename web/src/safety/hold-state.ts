@@ -1,5 +1,5 @@
 /** Where each hold stands on a day: out, out of a part, cleared, or over. */
-import { clearanceIsOn, liftedPhases, questionOf, type Clearance } from "@kind-grip/core/safety";
+import { clearanceIsOn, liftedPhases, consequenceOf, type Clearance } from "@kind-grip/core/safety";
 import { PHASES, type Phase } from "@kind-grip/core/library";
 import type { ClearanceEntry, HeldOut, HoldEntry } from "../app/api";
 
@@ -17,7 +17,10 @@ export function clearanceOf({ id, holdId, allows, fromDay, untilDay, withdrawnAt
   return { id, holdId, allows, from: fromDay, until: untilDay, withdrawnAt };
 }
 
-export function holdStates({ holds, clearances }: HeldOut, when: { instant: string; day: string }): HoldState[] {
+export function holdStates(
+  { holds, clearances }: Pick<HeldOut, "holds" | "clearances">,
+  when: { instant: string; day: string },
+): HoldState[] {
   return holds.map((hold) => {
     const own = clearances.filter((each) => each.holdId === hold.id);
     const on = own.filter((each) => clearanceIsOn(clearanceOf(each), when));
@@ -26,7 +29,7 @@ export function holdStates({ holds, clearances }: HeldOut, when: { instant: stri
       ? "over"
       : lifted.size === PHASES.length
         ? "cleared"
-        : questionOf(hold.question).kind === "stop" && lifted.size === 0
+        : consequenceOf(hold.question).kind === "stop" && lifted.size === 0
           ? "out"
           : "partly";
     return {

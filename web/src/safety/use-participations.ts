@@ -5,8 +5,8 @@ import { serverApi, type ParticipationEntry } from "../app/api";
 
 const EVERY_MS = 30_000;
 
-export function useParticipationQuery(crewId: string) {
-  return serverApi.useParticipationQuery(crewId, { pollingInterval: EVERY_MS, refetchOnMountOrArgChange: true });
+export function useParticipationQuery(crewId: string, everyMs = EVERY_MS) {
+  return serverApi.useParticipationQuery(crewId, { pollingInterval: everyMs, refetchOnMountOrArgChange: true });
 }
 
 export function participationsFrom(entries: readonly ParticipationEntry[] | undefined): Participations {
@@ -14,7 +14,7 @@ export function participationsFrom(entries: readonly ParticipationEntry[] | unde
 }
 
 /** Empty until the answer is there: only for screens that show, not for those that hand out items. */
-export function useParticipations(crewId: string): Participations {
-  const { data } = useParticipationQuery(crewId);
+export function useParticipations(crewId: string, everyMs = EVERY_MS): Participations {
+  const { data } = useParticipationQuery(crewId, everyMs);
   return useMemo(() => participationsFrom(data), [data]);
 }

@@ -1,21 +1,24 @@
-/** What crew members told, what waits for a decision, who is held out, whose clearance ends this week. Reasons are on the crew's own pages. */
+/** What crew members reported, late runs, what waits for a decision, who is held out, whose clearance ends this week. Reasons are on the crew's own pages. */
 import { Box, Button, Link as TextLink, Typography } from "@mui/material";
-import { Ban, CalendarClock, ListChecks, OctagonX } from "lucide-react";
+import { Ban, CalendarClock, History, ListChecks, OctagonX } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import { DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
-import type { Today } from "@kind-grip/core/answers";
+import type { PersonAlert, Today } from "@kind-grip/core/answers";
 import { serverApi } from "../app/api";
+import { AnswerDialog } from "../safety/AnswerDialog";
+import { pausedWords, reportWords } from "../safety/report-words";
 
 /** Most urgent first. */
 const KINDS: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];
 
-export function NeedsYou({ today: { heldOut, endingSoon, decisions, tells } }: { today: Today }) {
-  const [markSeen] = serverApi.useMarkTellSeenMutation();
-  if (heldOut.length + endingSoon.length + decisions.length + tells.length === 0) return null;
+export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clashes } }: { today: Today }) {
+  const [answering, setAnswering] = useState<PersonAlert | null>(null);
+  const [answerClash] = serverApi.useAnswerClashMutation();
+  if (heldOut.length + endingSoon.length + decisions.length + alerts.length + clashes.length === 0) return null;
   const words = wordsIn();
   return (
     <Box
@@ -23,27 +26,54 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, tells } }: {
       aria-label="Needs you"
       sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1fr" }, columnGap: 5, rowGap: 2, mb: 4 }}
     >
-      {tells.length > 0 && (
+      {alerts.length > 0 && (
         <Box sx={{ gridColumn: "1 / -1", border: "2px solid", borderColor: "error.main", borderRadius: 2, px: 2, py: 1 }}>
           <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", color: "error.main", mb: 0.5 }}>
             <OctagonX size={20} aria-hidden /> Stopped and told you
           </Typography>
-          {tells.map((tell) => (
+          {alerts.map((alert) => (
             <Line
-              key={tell.id}
-              to={`/crews/${tell.crewId}/people/held-out`}
-              name={tell.name}
+              key={alert.personId}
+              to={`/crews/${alert.crewId}/people/held-out`}
+              name={alert.name}
               text={[
-                words.member(`tellKind.${tell.kind}`).toLowerCase(),
-                tell.movementId && words.movementName(tell.movementId).toLowerCase(),
-                tell.words && `“${tell.words}”`,
-                `${tell.crewName}, ${DateTime.fromISO(tell.at).toFormat("d LLL HH:mm")}`,
-              ]
-                .filter(Boolean)
-                .join(" · ")}
+                ...alert.reports.map((report) => reportWords(report, words, alert.timeZone)),
+                `${alert.crewName}. ${alert.heldOut ? "Held out by the answers given." : pausedWords(alert.reports, words)}`,
+              ]}
             >
-              <Button variant="outlined" onClick={() => void markSeen(tell.id)} aria-label={`Seen: ${tell.name}`}>
-                Seen
+              <Button variant="contained" color="error" onClick={() => setAnswering(alert)} aria-label={`Answer ${alert.name}`}>
+                Answer
+              </Button>
+            </Line>
+          ))}
+        </Box>
+      )}
+      {clashes.length > 0 && (
+        <Box sx={{ gridColumn: "1 / -1" }}>
+          <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", color: "warm.dark", mb: 0.5 }}>
+            <History size={20} aria-hidden /> Runs that came late
+          </Typography>
+          {clashes.map((clash) => (
+            <Line
+              key={`${clash.runId} ${clash.personId}`}
+              to={`/crews/${clash.crewId}/runs/${clash.runId}`}
+              name={clash.name}
+              text={`${clash.sessionName}, ${clash.crewName}: led ${moment(clash.startedAt)}, arrived ${moment(clash.receivedAt)}. Out of ${
+                clash.kind === "heldOut" ? "everything" : "a part of it"
+              } by then. It counts for nothing until you say which it is.`}
+            >
+              <Button
+                variant="outlined"
+                onClick={() => void answerClash({ runId: clash.runId, personId: clash.personId, answer: "before" })}
+                aria-label={`It was before: ${clash.name}`}
+              >
+                It was before
+              </Button>
+              <Button
+                onClick={() => void answerClash({ runId: clash.runId, personId: clash.personId, answer: "mistake" })}
+                aria-label={`A mistake: ${clash.name}`}
+              >
+                A mistake
               </Button>
             </Line>
           ))}
@@ -61,7 +91,7 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, tells } }: {
               name={list[0]!.crewName}
               text={KINDS.flatMap((kind) => {
                 const found = list.find((each) => each.kind === kind);
-                return found ? [`${found.count} ${DECISION_WORDS[kind].toLowerCase()}`] : [];
+                return found ? [`${found.people} to ${DECISION_WORDS[kind].toLowerCase()}`] : [];
               }).join(", ")}
             />
           ))}
@@ -97,11 +127,14 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, tells } }: {
           ))}
         </Box>
       )}
+      {answering && <AnswerDialog alert={answering} onClose={() => setAnswering(null)} />}
     </Box>
   );
 }
 
-function Line({ to, name, text, children }: { to: string; name: string; text: string; children?: ReactNode }) {
+const moment = (at: string) => DateTime.fromISO(at).toFormat("d LLL HH:mm");
+
+function Line({ to, name, text, children }: { to: string; name: string; text: string | readonly string[]; children?: ReactNode }) {
   return (
     <Box
       sx={{ borderTop: "1px solid", borderColor: "line", minHeight: 44, display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}
@@ -109,7 +142,11 @@ function Line({ to, name, text, children }: { to: string; name: string; text: st
       <TextLink component={Link} to={to} sx={{ color: "text.primary", fontWeight: 700 }}>
         {name}
       </TextLink>
-      <Typography sx={{ color: "text.secondary", flex: 1 }}>{text}</Typography>
+      <Box sx={{ color: "text.secondary", flex: 1, minWidth: 240 }}>
+        {[text].flat().map((line) => (
+          <Typography key={line}>{line}</Typography>
+        ))}
+      </Box>
       {children}
     </Box>
   );

@@ -1,0 +1,106 @@
+import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/answers";
+import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import type { Session } from "@kind-grip/core/session";
+import { v7 as uuid } from "uuid";
+import { phoneDay } from "./paused";
+import type { Sending } from "./phone-store";
+
+const session: Session = {
+  id: uuid(),
+  name: "Break",
+  slot: "break",
+  items: ["palm-away", "shoulder-circles"].map((id) => newItem(movementOf(id), DEFAULT_STYLE, uuid())),
+};
+const entry: MemberSession = { placementId: null, programId: uuid(), startsAt: null, totalSec: 240, session, done: false };
+const day = (change: Partial<MemberDay> = {}): MemberDay => ({
+  now: "2026-03-26T06:00:00.000Z",
+  today: "2026-03-26",
+  person: { id: uuid(), name: "A" },
+  crew: { id: uuid(), name: "C", place: "P", timeZone: "UTC" },
+  trainer: "T",
+  heldOut: false,
+  clinicianFirst: false,
+  shortOfEndDeg: null,
+  alerts: [],
+  usualLevel: 1,
+  alarmMorning: 6,
+  sessions: [],
+  anyTime: [entry],
+  checkedIn: false,
+  ...change,
+});
+const report = (change: object = {}): Sending => ({
+  kind: "symptom-reports",
+  body: {
+    id: uuid(),
+    at: "2026-03-26T06:01:00.000Z",
+    kind: "sharpPain",
+    movementId: null,
+    words: null,
+    side: null,
+    regions: [],
+    stillThere: null,
+    freshInjury: null,
+    ...change,
+  },
+});
+const morning = (change: object = {}): Sending => ({
+  kind: "check-ins",
+  body: { id: uuid(), day: "2026-03-26", level: 2, regions: [], tingling: false, stillThere: null, ...change },
+});
+const left = (list: readonly MemberSession[]) => list.flatMap(({ session: { items } }) => items.map(({ movementId }) => movementId));
+const place = movementOf("palm-away").regions.stretched[0]!;
+
+it("nothing waiting, nothing paused", () => {
+  expect(phoneDay(day(), [])).toEqual({ alerts: [], out: null, sessions: [], anyTime: [entry] });
+});
+
+it("pauses itself before the server knows: everything, or what touches the place", () => {
+  expect(phoneDay(day(), [report()])).toMatchObject({ out: "paused", anyTime: [], alerts: [{ kind: "sharpPain", pauses: true }] });
+  const some = phoneDay(day(), [report({ regions: [place] })]);
+  expect([some.out, left(some.anyTime)]).toEqual([null, ["shoulder-circles"]]);
+  expect(some.anyTime[0]!.totalSec).toBeLessThan(entry.totalSec);
+});
+
+it.each([
+  ["a morning of 6", morning({ level: 6 }), "paused"],
+  ["a morning of 5", morning({ level: 5 }), null],
+  ["tingling that is still there", morning({ tingling: true, stillThere: true }), "paused"],
+  ["something else told", report({ kind: "other" }), null],
+  ["numbness that stays: a clinician first", report({ kind: "numbness", stillThere: true, freshInjury: false }), "clinician"],
+])("%s", (_, waiting, out) => expect(phoneDay(day(), [waiting]).out).toBe(out));
+
+it("what the server has is not counted twice, and its word is the last", () => {
+  const waiting = report();
+  const known: MemberAlert = {
+    id: uuid(),
+    causeId: waiting.body.id,
+    kind: "sharpPain",
+    side: null,
+    regions: [],
+    at: "2026-03-26T06:01:00.000Z",
+    pauses: false,
+    answer: "giveBack",
+    reply: "Go on",
+    answeredAt: "2026-03-26T06:05:00.000Z",
+  };
+  const now = phoneDay(day({ alerts: [known] }), [waiting]);
+  expect([now.alerts, now.out, now.anyTime]).toEqual([[known], null, [entry]]);
+});
+
+it("held out by an answer is the clinician's; paused by oneself is not", () => {
+  expect(phoneDay(day({ heldOut: true, clinicianFirst: true }), []).out).toBe("clinician");
+  const own: MemberAlert = {
+    id: uuid(),
+    causeId: uuid(),
+    kind: "sharpPain",
+    side: null,
+    regions: [],
+    at: "",
+    pauses: true,
+    answer: null,
+    reply: null,
+    answeredAt: null,
+  };
+  expect(phoneDay(day({ heldOut: true, alerts: [own] }), []).out).toBe("paused");
+});

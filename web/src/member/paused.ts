@@ -1,0 +1,76 @@
+/**
+ * What is paused on this phone: what the server said, and what was reported here and has not reached it yet. A report acts at once, also
+ * without a connection: the phone pauses by itself before the server knows.
+ */
+import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { holdsOfReport, markAlarm, morningAlarm, pauseScope, reportPauses, sessionWithout, type ItemScope } from "@kind-grip/core/safety";
+import { compilePerson } from "@kind-grip/core/session";
+import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/answers";
+import type { Sending } from "./phone-store";
+
+export interface PhoneDay {
+  /** Own reports, newest first; those that wait to be sent among them. */
+  alerts: MemberAlert[];
+  /** Out of everything: by a hold, or because a report named no place. */
+  out: "clinician" | "paused" | null;
+  sessions: MemberSession[];
+  anyTime: MemberSession[];
+}
+
+/** @param waiting what is in the outbox, refused ones too: what was felt was felt */
+export function phoneDay(day: MemberDay, waiting: readonly Sending[]): PhoneDay {
+  const known = new Set(day.alerts.map(({ causeId }) => causeId));
+  const own = waiting.flatMap((sending) => alertOf(sending, day)).filter(({ causeId }) => !known.has(causeId));
+  const alerts = [...own.reverse(), ...day.alerts];
+  const held = waiting.some((sending) => sending.kind === "symptom-reports" && holdsOfReport(sending.body).length > 0);
+  const scopes = alerts.filter(({ pauses }) => pauses).map(({ regions }) => pauseScope(regions));
+  const everything = scopes.includes(null);
+  const out = held || day.clinicianFirst ? "clinician" : everything || day.heldOut ? "paused" : null;
+  const within = (list: readonly MemberSession[]) =>
+    out
+      ? []
+      : list.flatMap((entry) =>
+          entryWithout(
+            entry,
+            scopes.filter((scope) => scope !== null),
+          ),
+        );
+  return { alerts, out, sessions: within(day.sessions), anyTime: within(day.anyTime) };
+}
+
+function entryWithout(entry: MemberSession, scopes: readonly ItemScope[]): MemberSession[] {
+  if (scopes.length === 0) return [entry];
+  const session = sessionWithout(entry.session, scopes);
+  if (session.items.length === 0) return [];
+  return [
+    session.items.length === entry.session.items.length
+      ? entry
+      : { ...entry, session, totalSec: compilePerson(session, FORM_TIMINGS).totalSec },
+  ];
+}
+
+/** The alert that the server will make of something that waits. */
+function alertOf(sending: Sending, { usualLevel, alarmMorning, now }: MemberDay): MemberAlert[] {
+  const alert = (change: Pick<MemberAlert, "kind" | "side" | "regions" | "at" | "pauses">): MemberAlert => ({
+    id: sending.body.id,
+    causeId: sending.body.id,
+    answer: null,
+    reply: null,
+    answeredAt: null,
+    ...change,
+  });
+  switch (sending.kind) {
+    case "symptom-reports": {
+      const { kind, side, regions, at } = sending.body;
+      return [alert({ kind, side, regions, at, pauses: reportPauses(sending.body) })];
+    }
+    case "check-ins": {
+      const kind = morningAlarm(sending.body, usualLevel, alarmMorning);
+      return kind ? [alert({ kind, side: null, regions: sending.body.regions, at: now, pauses: true })] : [];
+    }
+    case "runs": {
+      const kind = markAlarm(sending.body.people.flatMap(({ marks }) => marks));
+      return kind ? [alert({ kind, side: null, regions: [], at: sending.body.endedAt, pauses: true })] : [];
+    }
+  }
+}

@@ -1,0 +1,149 @@
+/** The one answer to what a person reported: give back, ease, keep paused, or refer and hold out; with a reply that reaches their phone. */
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import type { PersonAlert } from "@kind-grip/core/answers";
+import { wordsIn } from "@kind-grip/core/language";
+import { HOLD_REASONS, type AlertAnswer, type HoldReason } from "@kind-grip/core/safety";
+import { problemOf, serverApi } from "../app/api";
+import { notify } from "../app/notices";
+import { useAppDispatch } from "../app/store";
+import { pausedWords, reportWords } from "./report-words";
+
+type Answer = AlertAnswer["answer"];
+
+const ANSWERS: readonly { answer: Answer; name: string; does: string }[] = [
+  { answer: "giveBack", name: "Give back", does: "Everything is theirs again, as it was." },
+  { answer: "ease", name: "Ease", does: "What touches the place goes one form or dose easier; what has nothing easier stays out." },
+  { answer: "keepPaused", name: "Keep paused", does: "It stays as it is until you give it back." },
+  { answer: "refer", name: "Refer and hold out", does: "Out of everything until a clinician has cleared it." },
+];
+
+/** What is usually said; the trainer's own words take its place. */
+const REPLIES: Readonly<Record<Answer, string>> = {
+  giveBack: "Go on as before. Mild pull, never pain; stop and tell me if it comes back.",
+  ease: "Go on with the easier form. Stop and tell me if it comes back.",
+  keepPaused: "Leave it alone for now. I will come to see you.",
+  refer: "Please have it looked at before you go on. I have a note for you to take along.",
+};
+
+interface AnswerDialogProps {
+  alert: Pick<PersonAlert, "crewId" | "personId" | "name" | "timeZone" | "reports">;
+  onClose(): void;
+}
+
+export function AnswerDialog({ alert: { crewId, personId, name, timeZone, reports }, onClose }: AnswerDialogProps) {
+  const words = wordsIn();
+  const dispatch = useAppDispatch();
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  const [reply, setReply] = useState<string | null>(null);
+  const [reason, setReason] = useState<HoldReason | "">(reports.some(({ kind }) => kind === "sharpPain") ? "sharpPain" : "");
+  const [own, setOwn] = useState("");
+  const [send, { isLoading, error }] = serverApi.useAnswerAlertsMutation();
+  const said = reply ?? (answer ? REPLIES[answer] : "");
+  const ready = answer !== null && (answer !== "refer" || (reason !== "" && (reason !== "other" || own.trim().length >= 3)));
+  const store = async () => {
+    const done = await send({
+      crewId,
+      personId,
+      alertIds: reports.map(({ alertId }) => alertId),
+      answer: {
+        answer: answer!,
+        reply: said.trim() || null,
+        reason: answer === "refer" ? (reason as HoldReason) : null,
+        words: answer === "refer" && reason === "other" ? own.trim() : null,
+      },
+    });
+    if (done.error) return;
+    dispatch(
+      notify({
+        text: `${name}: ${ANSWERS.find((each) => each.answer === answer)!.name.toLowerCase()}. The reply is on its way to the phone.`,
+      }),
+    );
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="answer-title" fullWidth maxWidth="sm">
+      <DialogTitle id="answer-title">Answer {name}</DialogTitle>
+      <DialogContent sx={{ display: "grid", gap: 2 }}>
+        <Box>
+          {reports.map((report) => (
+            <Typography key={report.alertId}>{reportWords(report, words, timeZone)}</Typography>
+          ))}
+          <Typography sx={{ fontWeight: 700, mt: 0.5 }}>{pausedWords(reports, words)}</Typography>
+        </Box>
+        <Box role="radiogroup" aria-label="Answer" sx={{ display: "grid", gap: 0.75 }}>
+          {ANSWERS.map((each) => (
+            <Button
+              key={each.answer}
+              role="radio"
+              aria-checked={answer === each.answer}
+              variant={answer === each.answer ? "contained" : "outlined"}
+              color={each.answer === "refer" ? "error" : "primary"}
+              onClick={() => setAnswer(each.answer)}
+              sx={{
+                justifyContent: "flex-start",
+                textAlign: "left",
+                minHeight: 60,
+                display: "grid",
+                justifyItems: "start",
+                lineHeight: 1.25,
+              }}
+            >
+              <Box component="span" sx={{ fontWeight: 750 }}>
+                {each.name}
+              </Box>
+              <Box component="span" sx={{ fontWeight: 450 }}>
+                {each.does}
+              </Box>
+            </Button>
+          ))}
+        </Box>
+        {answer === "refer" && (
+          <>
+            <TextField
+              select
+              label="Why they are held out"
+              value={reason}
+              onChange={(event) => setReason(event.target.value as HoldReason)}
+            >
+              {HOLD_REASONS.map((each) => (
+                <MenuItem key={each} value={each}>
+                  {words.safety(each).short}
+                </MenuItem>
+              ))}
+            </TextField>
+            {reason === "other" && (
+              <TextField
+                label="In words"
+                value={own}
+                onChange={(event) => setOwn(event.target.value.slice(0, 600))}
+                helperText="Stands on the referral note."
+              />
+            )}
+          </>
+        )}
+        {answer !== null && (
+          <TextField
+            label={`Reply to ${name}`}
+            multiline
+            minRows={2}
+            value={said}
+            onChange={(event) => setReply(event.target.value.slice(0, 600))}
+            helperText="On their phone as soon as it is reached."
+          />
+        )}
+        {error !== undefined && (
+          <Typography role="alert" sx={{ color: "error.main" }}>
+            {problemOf(error).message}
+          </Typography>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Not now</Button>
+        <Button variant="contained" disabled={!ready || isLoading} onClick={() => void store()}>
+          Answer
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
