@@ -61,7 +61,12 @@ test("know the work and the hands: tasks, a round of eleven with the meter, one 
     await page.getByRole("button", { name: "All were asked: no to all" }).click();
     await page.getByRole("button", { name: "Symptoms", exact: true }).click();
     await page.getByRole("button", { name: "Right thumb base" }).click();
+    // A tap asks; it records nothing by itself.
+    await expect(page.getByText("not recorded until it is answered")).toBeVisible();
     await page.getByRole("group", { name: "How much" }).getByRole("button", { name: "4 of 10" }).click();
+    await page.getByRole("button", { name: "Ache" }).click();
+    await page.getByRole("radio", { name: "Never at night" }).click();
+    await expect(page.getByRole("button", { name: /thumb base: ache, 4 of 10/i })).toBeVisible();
     await page.getByRole("button", { name: "Range", exact: true }).click();
     await page.getByRole("button", { name: "Read Left wrist bends forward from the meter" }).click();
     await expect(page.getByRole("textbox", { name: "Left wrist bends forward" })).toHaveValue(/^[6-9]\d$/);

@@ -34,6 +34,11 @@ const PICTURES: Record<string, Picture> = {
     await openRound(page, await crew("Ridgeline"), 0, "");
     await page.getByRole("radio", { name: /Symptoms/ }).click();
     await page.getByRole("button", { name: "Right thumb base" }).first().click();
+    if (await page.getByText("not recorded until it is answered").isVisible()) {
+      await page.getByRole("group", { name: "How much" }).getByRole("button", { name: "4 of 10" }).click();
+      await page.getByRole("button", { name: "Ache" }).click();
+      await page.getByRole("radio", { name: "Never at night" }).click();
+    }
     await page.waitForTimeout(1500);
   },
   findings: async (page, crew) => {

@@ -39,17 +39,22 @@ for (let i = 0; i < crews; i++) {
     kit: some(KIT_KINDS, 0.4).map((kind) => ({ kind, massKg: 1, count: whole(2, 14) })),
     people: whole(4, 14),
   };
-  const needs = REGIONS.map((region) => ({
-    side: "right" as const,
-    region,
-    need: whole(0, 90),
-    loadMin: 0,
-    fromWork: 0,
-    parts: [],
-    added: [],
-  }));
+  const needs = REGIONS.map((region) => {
+    const need = whole(0, 90);
+    return {
+      side: "right" as const,
+      region,
+      need,
+      strengthNeed: need,
+      loadMin: 0,
+      fromWork: 0,
+      parts: [],
+      added: [],
+    };
+  });
   const opposites = [{ posture: "closedHand" as const, left: 60, right: 120 }];
-  const wanted = { needs: new Map(needs.map(({ region, need }) => [region, need])), opposites };
+  const asked = new Map(needs.map(({ region, need }) => [region, need]));
+  const wanted = { needs: asked, strengthNeeds: asked, opposites };
   const input = { needs, opposites, limits, name: "P" };
   const started = performance.now();
   const ask = composer(input, sampleId);

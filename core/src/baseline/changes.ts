@@ -3,7 +3,7 @@ import { HAND_SIDES, type HandSide } from "../units";
 import { gripOf } from "./grip";
 import { MOTIONS, type Motion } from "./motions";
 import type { BaselineRecord } from "./record";
-import { ANGLE_NOISE_DEG, anglesDiffer, FUNCTION_CHANGE, gripDiffers, gripNoise } from "./thresholds";
+import { anglesDiffer, FUNCTION_CHANGE, gripDiffers, gripNoise, ROUND_CHANGE_DEG } from "./thresholds";
 
 export interface Change {
   measure: Motion | "grip" | "function";
@@ -20,7 +20,7 @@ export function changesBetween(before: BaselineRecord, after: BaselineRecord): C
   const angles = MOTIONS.flatMap((motion) =>
     HAND_SIDES.flatMap((side) => {
       const [from, to] = [before.range[motion][side].active, after.range[motion][side].active];
-      return from === null || to === null ? [] : [change(motion, side, from, to, ANGLE_NOISE_DEG, anglesDiffer(from, to), to > from)];
+      return from === null || to === null ? [] : [change(motion, side, from, to, ROUND_CHANGE_DEG, anglesDiffer(from, to), to > from)];
     }),
   );
   const grips = HAND_SIDES.flatMap((side) => {

@@ -35,7 +35,7 @@ export function findingText(finding: Finding, regionName: (region: string) => st
     case "rangeWithoutStrength":
       return `${of(finding.side)}: ${lower(finding.motion)} ${finding.activeDeg}° alone and ${finding.assistedDeg}° with help: range without strength.`;
     case "weakGrip":
-      return `${of(finding.side)} grip ${kg(finding.meanKg)}, the other ${kg(finding.otherKg)}: ${kg(finding.otherKg - finding.meanKg)} less; it counts from ${kg(finding.countsFromKg)}.`;
+      return `${of(finding.side)} grip ${kg(finding.meanKg)}, the other ${kg(finding.otherKg)}: ${kg(finding.expectedKg - finding.meanKg)} less than that lets expect; it counts from ${kg(finding.countsFromKg)}.`;
     case "gripScatter":
       return `${of(finding.side)} grip scatters by ${Math.round(finding.spread * 100)} % over ${finding.trials} trials: too much to lean on.`;
     case "symptom":

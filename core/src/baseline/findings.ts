@@ -2,11 +2,12 @@
 import type { Region } from "../library";
 import { ADDED_POINTS, type NeedFinding } from "../need";
 import { HAND_SIDES, type HandSide } from "../units";
-import { gripOf } from "./grip";
+import { gripOf, type GripSummary } from "./grip";
 import { MOTION_FACTS, MOTIONS, type Motion } from "./motions";
 import type { BaselineRecord } from "./record";
 import {
   ANGLE_NOISE_DEG,
+  expectedGripKg,
   GRIP_SPREAD,
   GRIP_TRIALS,
   gripDiffers,
@@ -20,16 +21,22 @@ export type Finding =
   | { kind: "shortRange"; side: HandSide; motion: Motion; activeDeg: number; referenceDeg: number; region: Region }
   | { kind: "sideDifference"; side: HandSide; motion: Motion; activeDeg: number; otherDeg: number; region: Region }
   | { kind: "rangeWithoutStrength"; side: HandSide; motion: Motion; activeDeg: number; assistedDeg: number; region: Region }
-  | { kind: "weakGrip"; side: HandSide; meanKg: number; otherKg: number; countsFromKg: number; region: Region }
+  | { kind: "weakGrip"; side: HandSide; meanKg: number; otherKg: number; expectedKg: number; countsFromKg: number; region: Region }
   | { kind: "gripScatter"; side: HandSide; spread: number; trials: number }
   | { kind: "symptom"; side: HandSide; region: Region; level: number }
   /** Measured, different, and not to be made anything of. */
   | { kind: "noise"; measure: Motion | "grip"; left: number; right: number };
 
-/** Everything a record shows, what counts before what is noise. @param record may be half filled */
-export function findingsOf(record: BaselineRecord): Finding[] {
-  const counted = [...rangeFindings(record), ...gripFindings(record), ...symptomFindings(record)];
-  return [...counted, ...noiseOf(record)];
+/** Main hand of a person; null when it is not known. */
+export type MainHand = "left" | "right" | "both" | null;
+
+/**
+ * Everything a record shows, what counts before what is noise.
+ * @param record may be half filled @param mainHand what a difference of grip between the hands is held against
+ */
+export function findingsOf(record: BaselineRecord, mainHand: MainHand): Finding[] {
+  const counted = [...rangeFindings(record), ...gripFindings(record, mainHand), ...symptomFindings(record)];
+  return [...counted, ...noiseOf(record, mainHand)];
 }
 
 /** What findings add to the need of a region; nothing for scatter and noise. */
@@ -76,21 +83,34 @@ function rangeFindings(record: BaselineRecord): Finding[] {
   });
 }
 
-function gripFindings(record: BaselineRecord): Finding[] {
+/** The hand that is weaker than the other one lets expect, by more than noise. */
+function weakHand(left: GripSummary, right: GripSummary, mainHand: MainHand) {
+  const lacks = (side: HandSide, own: GripSummary, other: GripSummary) => ({
+    side,
+    own,
+    other,
+    expectedKg: expectedGripKg(side, other.meanKg, mainHand),
+  });
+  return [lacks("left", left, right), lacks("right", right, left)].find(
+    ({ own, expectedKg }) => own.meanKg < expectedKg && gripDiffers(expectedKg, own.meanKg),
+  );
+}
+
+function gripFindings(record: BaselineRecord, mainHand: MainHand): Finding[] {
   const hands = HAND_SIDES.map((side) => ({ side, grip: gripOf(record.grip[side].map(({ kg }) => kg)) }));
   const found: Finding[] = [];
   const [left, right] = hands.map(({ grip }) => grip);
-  if (left && right && gripDiffers(Math.max(left.meanKg, right.meanKg), Math.min(left.meanKg, right.meanKg))) {
-    const [side, weak, strong] = left.meanKg < right.meanKg ? (["left", left, right] as const) : (["right", right, left] as const);
+  const weak = left && right && weakHand(left, right, mainHand);
+  if (weak)
     found.push({
       kind: "weakGrip",
-      side,
-      meanKg: weak.meanKg,
-      otherKg: strong.meanKg,
-      countsFromKg: gripNoise(strong.meanKg),
+      side: weak.side,
+      meanKg: weak.own.meanKg,
+      otherKg: weak.other.meanKg,
+      expectedKg: weak.expectedKg,
+      countsFromKg: gripNoise(weak.expectedKg),
       region: "fingerFlexors",
     });
-  }
   for (const { side, grip } of hands)
     if (grip && grip.trials >= GRIP_TRIALS && grip.spread > GRIP_SPREAD)
       found.push({ kind: "gripScatter", side, spread: grip.spread, trials: grip.trials });
@@ -107,14 +127,14 @@ function symptomFindings({ symptoms }: BaselineRecord): Finding[] {
   return [...worst.values()];
 }
 
-function noiseOf(record: BaselineRecord): Finding[] {
+function noiseOf(record: BaselineRecord, mainHand: MainHand): Finding[] {
   const angles = MOTIONS.flatMap((motion): Finding[] => {
     const [left, right] = [record.range[motion].left.active, record.range[motion].right.active];
     return left !== null && right !== null && left !== right && Math.abs(left - right) < ANGLE_NOISE_DEG
       ? [{ kind: "noise", measure: motion, left, right }]
       : [];
   });
-  const [left, right] = HAND_SIDES.map((side) => gripOf(record.grip[side].map(({ kg }) => kg))?.meanKg);
-  const small = left !== undefined && right !== undefined && left !== right && !gripDiffers(Math.max(left, right), Math.min(left, right));
-  return small ? [...angles, { kind: "noise", measure: "grip", left, right }] : angles;
+  const [left, right] = HAND_SIDES.map((side) => gripOf(record.grip[side].map(({ kg }) => kg)));
+  const small = left && right && left.meanKg !== right.meanKg && !weakHand(left, right, mainHand);
+  return small ? [...angles, { kind: "noise", measure: "grip", left: left.meanKg, right: right.meanKg }] : angles;
 }

@@ -1,7 +1,7 @@
 /** The baseline round: what is measured of each person, what it shows, and how two rounds compare. */
 export { changesBetween, type Change } from "./changes";
 export { changeText, findingText, FUNCTION_TEST_NAMES, MOTION_NAMES } from "./finding-text";
-export { findingsOf, isShort, needFindings, type Finding } from "./findings";
+export { findingsOf, isShort, needFindings, type Finding, type MainHand } from "./findings";
 export { FUNCTION_TESTS, type FunctionTest } from "./function-tests";
 export { gripOf, type GripSummary } from "./grip";
 export { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
@@ -10,6 +10,7 @@ export { BaselineRecord, emptyRecord, GripReading } from "./record";
 export {
   ANGLE_NOISE_DEG,
   anglesDiffer,
+  expectedGripKg,
   FUNCTION_CHANGE,
   GRIP_CHANGE,
   GRIP_REST_SEC,
@@ -18,6 +19,8 @@ export {
   gripDiffers,
   gripNoise,
   MOST_GRIP_TRIALS,
+  RIGHT_HANDED_LEAD,
+  ROUND_CHANGE_DEG,
   SHORT_SHARE,
   SIDES_DIFFER_DEG,
   WITHOUT_STRENGTH_DEG,

@@ -1,10 +1,14 @@
 /** From when on a difference counts. Each with its source; below it, it is measurement noise. */
 
+import type { HandSide } from "../units";
+
 /**
  * Angle meters repeat within 5°: Boone DC, Azen SP, Lin CM, Spence C, Baron C, Lee L. Reliability of goniometric measurements.
  * Phys Ther 1978; 58(11): 1355–1360.
  */
 export const ANGLE_NOISE_DEG = 5;
+/** Between two rounds a change counts from here on, unless the practice has measured its own noise. Practice rule, twice the noise of one sitting. */
+export const ROUND_CHANGE_DEG = 10;
 /** Sides differ from here on. Practice rule, twice the noise. */
 export const SIDES_DIFFER_DEG = 10;
 /** Assisted beyond active by this much: range without strength. Practice rule, three times the noise. */
@@ -20,7 +24,9 @@ export const MOST_GRIP_TRIALS = 6;
 export const GRIP_REST_SEC = 15;
 /** Trials that scatter more ask for another one (standard deviation over mean). Practice rule. */
 export const GRIP_SPREAD = 0.1;
-/** A change of grip counts from the smaller of these two. 6 kg: Nitschke JE, McMeeken JM, Burry HC, Matyas TA. J Hand Ther 1999; 12(1): 25–30. 20 %: practice rule. */
+/**
+ * A change of grip counts from the larger of these two: by the smaller, a third of unchanged weak hands would count as changed. 6 kg: Nitschke JE, McMeeken JM, Burry HC, Matyas TA. J Hand Ther 1999; 12(1): 25–30. 20 %: practice rule.
+ */
 export const GRIP_CHANGE = { kg: 6, share: 0.2 } as const;
 
 /** A change of the 0–10 effort of a function test counts from here on. Practice rule. */
@@ -33,9 +39,26 @@ export function gripDiffers(from: number, to: number): boolean {
 
 /** The change of a grip mean that counts, kg. */
 export function gripNoise(from: number): number {
-  return Math.min(GRIP_CHANGE.kg, GRIP_CHANGE.share * from);
+  return Math.max(GRIP_CHANGE.kg, GRIP_CHANGE.share * from);
 }
 
+/**
+ * The right hand of right-handed people is about so much stronger; the hands of left-handed people are about equal: Petersen P, Petrick M,
+ * Connor H, Conklin D. Grip strength and hand dominance: challenging the 10 % rule. Am J Occup Ther 1989; 43(7): 444–447.
+ */
+export const RIGHT_HANDED_LEAD = 0.1;
+
+/**
+ * What the weaker-used hand is expected to have of a stronger one, kg: a side difference is held against that, not against nought.
+ * @param dominant main hand; null when it is not known
+ * @returns the expected mean of `side`, from the mean of the other hand
+ */
+export function expectedGripKg(side: HandSide, otherKg: number, dominant: "left" | "right" | "both" | null): number {
+  if (dominant !== "right") return otherKg;
+  return side === "right" ? otherKg * (1 + RIGHT_HANDED_LEAD) : otherKg / (1 + RIGHT_HANDED_LEAD);
+}
+
+/** Whether an angle differs between two rounds beyond noise. */
 export function anglesDiffer(from: number, to: number): boolean {
-  return Math.abs(to - from) >= ANGLE_NOISE_DEG;
+  return Math.abs(to - from) >= ROUND_CHANGE_DEG;
 }

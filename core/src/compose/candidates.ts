@@ -2,6 +2,7 @@
 import { SPACING } from "../dayplan";
 import { shareKit } from "../kit";
 import { FORM_TIMINGS, KIT_KINDS, misfitsOf, newItem, type KitKind, type Misfit, type Movement, type Phase, type Region } from "../library";
+import { withFirstLoad } from "../program";
 import { compilePerson, type Item, type SlotKind } from "../session";
 import { doseLadder, worthOf } from "../slot";
 import type { ComposeLimits } from "./limits";
@@ -88,8 +89,8 @@ function wanted(movement: Movement, { aim }: ComposeLimits): boolean {
   return aim === "loadLed" || movement.phase !== "strengthen";
 }
 
-function doses(movement: Movement, { style }: ComposeLimits, makeId: () => string): { item: Item; share: number }[] {
-  const item = quickest(newItem(movement, style, makeId()), movement);
+function doses(movement: Movement, { style, kit }: ComposeLimits, makeId: () => string): { item: Item; share: number }[] {
+  const item = withFirstLoad(quickest(newItem(movement, style, makeId()), movement), kit);
   const light = doseLadder(item.dose).reduce((best, step) =>
     Math.abs(step.share - LIGHT_SHARE) < Math.abs(best.share - LIGHT_SHARE) ? step : best,
   );

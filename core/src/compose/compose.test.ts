@@ -14,7 +14,7 @@ import { sampleId } from "../session/sample";
 import type { RegionNeed } from "../need";
 import { candidatesFor } from "./candidates";
 import { composer, neediest, USUAL_LIMITS, type ComposeInput, type ComposeLimits, type Proposal } from ".";
-import { modelOf } from "./model";
+import { modelOf, targetsOf } from "./model";
 import { brokenRules, solveInNode } from "./sample";
 
 const QUICK = { timeLimitSec: 1.5, gap: 0.1 };
@@ -36,6 +36,7 @@ const need = (region: RegionNeed["region"], value: number): RegionNeed => ({
   side: "right",
   region,
   need: value,
+  strengthNeed: value,
   loadMin: 0,
   fromWork: value,
   parts: [],
@@ -142,7 +143,9 @@ it("the need of a region is that of the needier side", () => {
 });
 it("the model is one the solver can read whatever the crew", () => {
   const { candidates } = candidatesFor([], limits(), sampleId);
-  expect(modelOf(candidates, { needs: new Map(), opposites: [] }, limits(), new Set()).lp).toMatch(/^Maximize\n value: .+\nSubject To/);
+  expect(modelOf(candidates, { needs: new Map(), strengthNeeds: new Map(), opposites: [] }, limits(), new Set()).lp).toMatch(
+    /^Maximize\n value: .+\nSubject To/,
+  );
 });
 
 it("no proposal breaks a hard rule, for random crews with random kit, places, slots and needs", async () => {
@@ -183,6 +186,15 @@ it("no proposal breaks a hard rule, for random crews with random kit, places, sl
   );
 }, 120_000);
 
+it("a symptom asks for relief and never for strength", async () => {
+  const sore = { ...need("fingerFlexors", 90), strengthNeed: 20 };
+  const targets = (each: RegionNeed) =>
+    targetsOf({ needs: neediest([each]), strengthNeeds: neediest([each], "strengthNeed"), opposites: [] }, limits({ aim: "loadLed" }));
+  const of = (each: RegionNeed, kind: string) => targets(each).find((target) => target.kind === kind)?.target ?? 0;
+  expect(of(sore, "relief")).toBe(of(need("fingerFlexors", 90), "relief"));
+  expect(of(sore, "strength")).toBe(of(need("fingerFlexors", 20), "strength"));
+});
+
 it("what only a proof needs changes nothing of what is best", async () => {
   const opposites = [{ posture: "closedHand" as const, left: 60, right: 120 }];
   const short = limits({ slotSec: { preShift: 150, break: 90, postShift: 150 }, mostItems: 3, mostMovements: 4 });
@@ -190,7 +202,8 @@ it("what only a proof needs changes nothing of what is best", async () => {
   for (const from of [0, 9, 18]) {
     const movements = MOVEMENTS.filter((_, i) => (i + from) % 7 === 0);
     const { candidates } = candidatesFor(movements, short, sampleId);
-    const wanted = { needs: new Map(NEEDS.map(({ region, need: value }) => [region, value])), opposites };
+    const asked = new Map(NEEDS.map(({ region, need: value }) => [region, value]));
+    const wanted = { needs: asked, strengthNeeds: asked, opposites };
     const value = async (hasty: boolean, locked = new Set<number>()) =>
       (await solveInNode(modelOf(candidates, wanted, short, locked, hasty).lp, { timeLimitSec: 60, gap: 0 }))?.objective;
     expect(await value(false)).toBeCloseTo((await value(true))!, 5);

@@ -19,10 +19,10 @@ export interface ComposeInput {
   movements?: readonly Movement[];
 }
 
-/** The need of each region on the side that needs it more: both sides are always trained alike. */
-export function neediest(needs: readonly RegionNeed[]): Map<Region, number> {
+/** A need of each region on the side that needs it more: both sides are always trained alike. */
+export function neediest(needs: readonly RegionNeed[], of: "need" | "strengthNeed" = "need"): Map<Region, number> {
   const most = new Map<Region, number>();
-  for (const { region, need } of needs) most.set(region, Math.max(most.get(region) ?? 0, need));
+  for (const each of needs) most.set(each.region, Math.max(most.get(each.region) ?? 0, each[of]));
   return most;
 }
 
@@ -39,7 +39,11 @@ export interface Composer {
 
 /** @param makeId ids, in order: the same input with the same ids gives the same proposal */
 export function composer(input: ComposeInput, makeId: () => string): Composer {
-  const wanted: Wanted = { needs: neediest(input.needs), opposites: input.opposites };
+  const wanted: Wanted = {
+    needs: neediest(input.needs),
+    strengthNeeds: neediest(input.needs, "strengthNeed"),
+    opposites: input.opposites,
+  };
   const { candidates, left } = candidatesFor(
     (input.movements ?? MOVEMENTS).filter(({ id }) => !input.excluded?.includes(id)),
     input.limits,

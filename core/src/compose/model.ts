@@ -26,6 +26,8 @@ const SECOND_COST = 0.0008;
 export interface Wanted {
   /** Region → need 0–100, of the side that needs it more: both sides get the same. */
   needs: ReadonlyMap<Region, number>;
+  /** The same for strength: symptoms left out. */
+  strengthNeeds: ReadonlyMap<Region, number>;
   opposites: readonly Pick<Opposite, "posture" | "left" | "right">[];
 }
 
@@ -245,9 +247,12 @@ export interface Target {
   target: number;
 }
 
-export function targetsOf({ needs }: Wanted, { aim }: ComposeLimits): Target[] {
-  return [...needs].flatMap(([region, need]) =>
-    KINDS.map((kind) => ({ region, kind, need, target: targetOf(need, kind, aim) })).filter(({ target }) => target > 0),
+export function targetsOf({ needs, strengthNeeds }: Wanted, { aim }: ComposeLimits): Target[] {
+  const needOf = (region: Region, kind: Kind) => (kind === "strength" ? strengthNeeds : needs).get(region) ?? 0;
+  return [...needs.keys()].flatMap((region) =>
+    KINDS.map((kind) => ({ region, kind, need: needOf(region, kind), target: targetOf(needOf(region, kind), kind, aim) })).filter(
+      ({ target }) => target > 0,
+    ),
   );
 }
 

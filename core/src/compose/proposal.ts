@@ -88,10 +88,11 @@ export function proposalFrom(
   };
 }
 
-function reasonOf({ movement, points }: Candidate, { needs, opposites }: Wanted): ItemReason {
+function reasonOf({ movement, points, gives }: Candidate, { needs, strengthNeeds, opposites }: Wanted): ItemReason {
+  const asked = gives === "strength" ? strengthNeeds : needs;
   return {
     regions: [...points]
-      .map(([region, given]) => ({ region, need: needs.get(region) ?? 0, points: given }))
+      .map(([region, given]) => ({ region, need: asked.get(region) ?? 0, points: given }))
       .filter(({ need }) => need > 0)
       .sort((a, b) => b.need - a.need),
     reverses: opposites.map(({ posture }) => posture).filter((posture) => movement.reverses.includes(posture)),

@@ -15,12 +15,13 @@ export const solveInNode = solverWith(() => loadHighs());
 export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, limits: ComposeLimits): number {
   const chosen: Candidate[] = [];
   const points = new Map<string, number>();
-  const target = (region: Region, kind: Candidate["gives"]) => targetOf(wanted.needs.get(region) ?? 0, kind, limits.aim);
+  const needOf = (region: Region, kind: Candidate["gives"]) => (kind === "strength" ? wanted.strengthNeeds : wanted.needs).get(region) ?? 0;
+  const target = (region: Region, kind: Candidate["gives"]) => targetOf(needOf(region, kind), kind, limits.aim);
   const gain = ({ points: given, gives }: Candidate) =>
     [...given].reduce((sum, [region, value]) => {
       const before = points.get(`${gives} ${region}`) ?? 0;
       const most = target(region, gives);
-      return sum + ((wanted.needs.get(region) ?? 0) / 100) * (Math.min(most, before + value) - Math.min(most, before));
+      return sum + (needOf(region, gives) / 100) * (Math.min(most, before + value) - Math.min(most, before));
     }, 0);
   const add = (candidate: Candidate) => {
     chosen.push(candidate);
@@ -93,7 +94,7 @@ export function brokenRules({ program }: Proposal, limits: ComposeLimits): strin
       say(misfitsOf(movement, item.formId, place).length === 0, `${movement.id} cannot be done there`);
       say(!movement.weightBearing, `${movement.id} puts weight on the hands`);
       say(movement.sideModes.includes(item.sides), `${movement.id} cannot be done ${item.sides}`);
-      say(item.loadKg === null, `${movement.id} starts with a load`);
+      say(item.loadKg === null || (item.loadKg <= 1.5 && movement.load?.rungs !== "kit"), `${movement.id} starts with a load`);
       say(limits.aim === "loadLed" || movement.phase !== "strengthen", `${movement.id} strengthens in a relief-led program`);
     }
   }

@@ -27,6 +27,8 @@ export interface Words {
   cue(key: keyof Catalogue["cues"], values?: Record<string, string | number>): string;
   /** A dose as a crew member reads it. */
   dose(dose: Dose): string;
+  /** What is in the hand; empty without a load. */
+  load(held: { loadKg: number | null; tool?: string | null; gripM?: number | null }): string;
   paper(key: PaperKey, values?: Record<string, string | number>): string;
   /** A figure told in words, from its poses, for the side that does it. */
   figure(figure: Figure, side: SideName, name: string): string;
@@ -103,6 +105,7 @@ function wordsFrom(instance: i18n, language: string): Words {
     label: (list, key) => text(`labels.${list}.${key}`),
     cue: (key, values) => text(`cues.${key}`, values),
     dose: (dose) => doseIn((key, values) => text(`paper.${key}`, values), dose),
+    load: (held) => loadIn(text, held),
     paper: (key, values) => text(`paper.${key}`, values),
     figure: (figure, side, name) => figureText((key, values) => text(`figure.${key}`, values), figure, side, name),
     handShape: (name) => text(`figure.hand.${name}`),
@@ -113,6 +116,15 @@ function wordsFrom(instance: i18n, language: string): Words {
     nights: (nights) => text(`symptom.nights.${nights}`),
     member: (key, values) => text(`member.${key}`, values),
   };
+}
+
+function loadIn(
+  text: (key: string, values?: Record<string, string | number>) => string,
+  { loadKg, tool = null, gripM = null }: { loadKg: number | null; tool?: string | null; gripM?: number | null },
+): string {
+  if (loadKg === null) return "";
+  const load = tool ? text("paper.loadOf", { tool: text(`labels.piece.${tool}`), kg: loadKg }) : text("paper.load", { kg: loadKg });
+  return gripM === null ? load : text("paper.gripAt", { load, cm: Math.round(gripM * 1000) / 10 });
 }
 
 function doseIn(paper: (key: PaperKey, values: Record<string, string | number>) => string, dose: Dose): string {

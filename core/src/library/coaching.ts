@@ -7,6 +7,10 @@ export interface CoachingCard {
   id: string;
   /** Postures of work that pull this card up. */
   postures: readonly WorkPosture[];
+  /** Only for efforts in one of these grips; any when left out. */
+  grips?: readonly string[];
+  /** Only for tasks with a tool. */
+  withTool?: boolean;
   /** Seen the same way: the awkward pose, then the better one. */
   figure: Figure;
   /** What the better pose is done with, where that is what changes. */
@@ -24,6 +28,7 @@ const card = (
 ): CoachingCard => ({
   id,
   postures,
+  ...FITS[id],
   betterProps,
   figure: v.parse(Figure, { focus: "forearm", view: "right", ...view, poses: [pose(awkward), pose(better)] }),
 });
@@ -39,6 +44,16 @@ const press = (thumb: { middle: number; end: number }, fingers: ArmInput["hand"]
       thumb: { radial: 30, palmar: 52, opposition: 30, ...thumb },
     },
   });
+
+/** What else has to be true of an effort for a card to fit it. */
+const FITS: Readonly<Record<string, Pick<CoachingCard, "grips" | "withTool">>> = {
+  "last-three-fingers-carry": { grips: ["power", "hook"] },
+  "handle-size": { grips: ["power"], withTool: true },
+  "arched-thumb": { grips: ["thumbPress"] },
+  "double-up-fingers": { grips: ["thumbPress"] },
+  "forearm-instead": { grips: ["thumbPress"] },
+  "stacked-joints": { grips: ["palmPush", "thumbPress"] },
+};
 
 export const COACHING_CARDS: readonly CoachingCard[] = [
   card(

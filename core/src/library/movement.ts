@@ -29,6 +29,15 @@ export const Doses = v.strictObject({
 });
 export type Doses = v.InferOutput<typeof Doses>;
 
+/** What a load in the hand loads, how it is held for that, and what the rungs of the ladder differ in. */
+export const MovementLoad = v.strictObject({
+  axis: v.picklist(["bend", "tilt", "turn"]),
+  handling: v.picklist(["palm", "along", "across"]),
+  /** `kit`: rungs with a load need kit. `grip`: the first rung is gripped near the middle, the last at the end. `mass`: loaded from the start, light then heavier. */
+  rungs: v.picklist(["kit", "grip", "mass"]),
+});
+export type MovementLoad = v.InferOutput<typeof MovementLoad>;
+
 export const Movement = v.strictObject({
   id: MovementId,
   phase: Phase,
@@ -49,6 +58,8 @@ export const Movement = v.strictObject({
   /** Form a new item starts with. */
   startForm: FormId,
   doses: Doses,
+  /** Only for what is done with a mass in the hand. */
+  load: v.optional(MovementLoad),
   effortCap: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(10)),
   readySec: Seconds(0, 60),
   switchSec: Seconds(0, 30),

@@ -1,16 +1,30 @@
-/** How heavy a load is at the joint it works, and what the kit at hand amounts to. */
-export { PALM_FROM_CREASE_M, supportedWristTorqueNm } from "./dumbbell";
+/** How heavy a load is on the axis it works, and what the kit at hand amounts to. */
 export {
   FIRST_LOAD,
-  firstLoadKg,
+  firstLimitKg,
+  firstLoad,
+  gripForTorque,
   loadLadder,
   SMALL_STEP,
   stepDown,
+  stepTo,
   stepUp,
   substitutesFor,
+  weeklyStep,
   type Load,
   type Step,
   type Substitute,
-  type Tool,
 } from "./ladder";
-export { gripForTorque, gripMarks, HAND_HALF_M, leverTorqueNm, type Lever } from "./lever";
+export { gripMarks, HAND_HALF_M, leverMomentNm, MARK_EVERY_M, type Lever } from "./lever";
+export {
+  DUMBBELL_M,
+  handTorqueNm,
+  PALM_FROM_CREASE_M,
+  toolOf,
+  torqueAtNm,
+  torqueNm,
+  type Axis,
+  type Handling,
+  type LoadUse,
+  type Tool,
+} from "./tool";

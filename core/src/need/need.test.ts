@@ -88,13 +88,39 @@ describe("shares", () => {
 });
 
 describe("region need", () => {
-  it("is the load minutes, halving what is left to 100 each thirty of them", () => {
-    // 240 min × duty 0.5 × effort 5/10 × share 1 = 60 load minutes → 100 · (1 − ¼)
-    const work = workOf(sampleEffort("a", { effort: 5, perMin: 10, secEach: 3, flexionDeg: 0 }), 240);
+  it("is the load minutes, halving what is left to 100 each sixty of them", () => {
+    // 480 min × √(0.4³ × 0.25) × share 1 = 60.7 load minutes
+    const work = workOf(sampleEffort("a", { effort: 4, perMin: 5, secEach: 3, flexionDeg: 0 }), 480);
     const need = needOf(work, "fingerFlexors");
-    expect(need.loadMin).toBeCloseTo(2 * HALVING_LOAD_MIN, 9);
-    expect(need.need).toBeCloseTo(75, 9);
-    expect(need.parts[0]).toMatchObject({ minutes: 240, duty: 0.5, intensity: 0.5, share: 1, harder: 1 });
+    expect(need.loadMin).toBeCloseTo(480 * Math.sqrt(0.064 * 0.25), 9);
+    expect(need.need).toBeCloseTo(100 * (1 - 2 ** (-need.loadMin / HALVING_LOAD_MIN)), 9);
+    expect(need.parts[0]).toMatchObject({ minutes: 480, duty: 0.25, intensity: 0.4, share: 1, harder: 1 });
+  });
+  it.each([
+    ["effort 1 all day", { effort: 1, perMin: 1, secEach: 60 }, 0, 20],
+    ["effort 1, on and off all day", { effort: 1, perMin: 10, secEach: 3 }, 0, 20],
+    ["effort 9 once a minute for 1 s", { effort: 9, perMin: 1, secEach: 1 }, 40, 60],
+    ["effort 3, 10 a minute, 2 s", { effort: 3, perMin: 10, secEach: 2 }, 30, 50],
+  ])("over 8 h: %s", (_, effort, from, to) => {
+    const { need } = needOf(workOf(sampleEffort("a", { ...effort, flexionDeg: 0 }), 480), "fingerFlexors");
+    expect(need).toBeGreaterThanOrEqual(from);
+    expect(need).toBeLessThanOrEqual(to);
+  });
+  it("an effort told in two halves comes to the same", () => {
+    const whole = workOf(sampleEffort("a", { perMin: 10, secEach: 2 }), 300);
+    const task = sampleTask("t", [sampleEffort("a", { perMin: 5, secEach: 2 }), sampleEffort("b", { perMin: 5, secEach: 2 })]);
+    const halves: Work = { tasks: [task], days: [sampleDay([[task, 300]])] };
+    for (const region of REGIONS) expect(needOf(halves, region).loadMin).toBeCloseTo(needOf(whole, region).loadMin, 9);
+  });
+  it("a symptom asks for relief and never for strength", () => {
+    const work = workOf(sampleEffort("a"), 120);
+    const found = { side: "right", region: "fingerFlexors", by: "symptom", points: 12 } as const;
+    const weak = { ...found, by: "weakGrip", points: 15 } as const;
+    const of = (findings: Parameters<typeof regionNeeds>[2]) =>
+      regionNeeds(work, work.days[0], findings).find(({ side, region }) => side === "right" && region === "fingerFlexors")!;
+    const bare = of([]);
+    expect([of([found]).need - bare.need, of([found]).strengthNeed - bare.strengthNeed]).toEqual([12, 0]);
+    expect(of([weak]).strengthNeed - bare.strengthNeed).toBe(15);
   });
   it("an idle hand and an empty day need nothing", () => {
     const work = workOf(sampleEffort("a", { hands: "right" }), 240);
@@ -129,7 +155,12 @@ describe("region need", () => {
       fc.property(efforts, fc.integer({ min: 1, max: 400 }), fc.integer({ min: 0, max: 80 }), (effort, minutes, more) => {
         const less = workOf(sampleEffort("a", effort), minutes);
         const longer = workOf(sampleEffort("a", effort), minutes + more);
-        for (const region of REGIONS) expect(needOf(longer, region).need).toBeGreaterThanOrEqual(needOf(less, region).need);
+        const harder = workOf(sampleEffort("a", { ...effort, effort: Math.min(10, effort.effort + 0.5) }), minutes);
+        const faster = workOf(sampleEffort("a", { ...effort, perMin: effort.perMin * 1.2 }), minutes);
+        const slower = workOf(sampleEffort("a", { ...effort, secEach: effort.secEach * 1.2 }), minutes);
+        for (const region of REGIONS)
+          for (const moreOf of [longer, harder, faster, slower])
+            expect(needOf(moreOf, region).need).toBeGreaterThanOrEqual(needOf(less, region).need - 1e-9);
         expect(needOf(longer, "fingerFlexors").need).toBeLessThanOrEqual(100);
       }),
       { numRuns: 40 },

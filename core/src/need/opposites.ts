@@ -36,22 +36,33 @@ export const UNEVEN_RATIO = 1.5;
 
 /** Cards pulled up by the answers, the one for the longest posture first. */
 export function cardsFor(work: Work, day: WorkDay): CoachingCard[] {
-  const times = HAND_SIDES.map((side) => postureMinutes(work, day, side));
-  const longest = (posture: WorkPosture) => Math.max(...times.map((list) => minutesOf(list, posture)));
+  const timesOf = (of: Work) => HAND_SIDES.map((side) => postureMinutes(of, day, side));
+  const times = timesOf(work);
   const cold = work.tasks.some((task) => task.cold && day.parts.some((part) => part.taskId === task.id));
   const uneven = (posture: WorkPosture) => {
     const [a = 0, b = 0] = times.map((list) => minutesOf(list, posture));
     return Math.max(a, b) >= LEAST_POSTURE_MIN && Math.max(a, b) >= UNEVEN_RATIO * Math.min(a, b);
   };
-  const weightOf = ({ id, postures }: CoachingCard): number => {
+  const weightOf = ({ id, postures, grips, withTool = false }: CoachingCard): number => {
     if (id === "warm-hands" && !cold) return 0;
     const counted = id === "change-hands" ? postures.filter(uneven) : postures;
-    return Math.max(0, ...counted.map(longest));
+    // A card that is about a grip counts the efforts in that grip only.
+    const fitting = grips || withTool ? timesOf(only(work, grips, withTool)) : times;
+    return Math.max(0, ...counted.flatMap((posture) => fitting.map((list) => minutesOf(list, posture))));
   };
   return COACHING_CARDS.map((card) => ({ card, weight: weightOf(card) }))
     .filter(({ weight }) => weight >= LEAST_POSTURE_MIN)
     .sort((a, b) => b.weight - a.weight)
     .map(({ card }) => card);
+}
+
+/** The work with only the efforts that a card fits. */
+function only(work: Work, grips: readonly string[] | undefined, withTool: boolean): Work {
+  const tasks = work.tasks.map((task) => ({
+    ...task,
+    efforts: withTool && task.tool === null ? [] : task.efforts.filter(({ grip }) => !grips || grips.includes(grip)),
+  }));
+  return { ...work, tasks };
 }
 
 function minutesOf(list: readonly PostureTime[], posture: WorkPosture): number {

@@ -8,8 +8,8 @@ import { HAND_SIDES, type HandSide } from "../units";
 import { dutyOf, posturesOf } from "./postures";
 import { GRIP_SHARES, HARDER, POSTURE_SHARES, type Shares } from "./shares";
 
-/** Each so many load minutes close half of what is left to 100: 30 → 50, 60 → 75, 90 → 88. */
-export const HALVING_LOAD_MIN = 30;
+/** Each so many load minutes close half of what is left to 100: 60 → 50, 120 → 75, 180 → 88. */
+export const HALVING_LOAD_MIN = 60;
 
 /** What each kind of finding adds. Planning weights of this practice. */
 export const ADDED_POINTS = { shortRange: 10, sideDifference: 10, rangeWithoutStrength: 10, weakGrip: 15, symptomPerPoint: 2 } as const;
@@ -32,15 +32,17 @@ export interface LoadPart {
   share: number;
   /** Vibration and cold, 1 when neither. */
   harder: number;
-  /** The product of the five. */
+  /** Its part of minutes × √(Σ share² · intensity³ · duty) × vibration and cold; of a task with one effort, all of it. */
   loadMin: number;
 }
 
 export interface RegionNeed {
   side: HandSide;
   region: Region;
-  /** 0–100. */
+  /** Need of relief, 0–100: work and all that was found. */
   need: number;
+  /** Need of strength, 0–100: without symptoms. What hurts is relieved; it is never a reason to load more. */
+  strengthNeed: number;
   loadMin: number;
   /** What the work alone gives, 0–100. */
   fromWork: number;
@@ -62,7 +64,9 @@ export function sharesOf(task: Pick<Task, "reach">, effort: Pick<Effort, "flexio
 }
 
 /**
- * Load minutes = Σ minutes × duty × effort/10 × share × vibration and cold; need = 100·(1 − 2^(−load/30)) + what findings add, at most 100.
+ * Load minutes = Σ over tasks of minutes × √(Σ over efforts of share² · (effort/10)³ · duty) × vibration and cold; need =
+ * 100·(1 − 2^(−load/60)) + what findings add, at most 100. The root of effort³ × duty is softer than damage counts and harder than
+ * duty × effort: effort 1 all day comes to 16, effort 9 once a minute for a second to 46, effort 3 ten times a minute for 2 s to 41.
  * @param findings of one person; none for the crew's work alone
  * @returns one entry for each hand and region, regions in the library's order, left before right
  */
@@ -74,8 +78,10 @@ export function regionNeeds(work: Work, day: WorkDay | undefined, findings: read
       const loadMin = own.reduce((sum, part) => sum + part.loadMin, 0);
       const fromWork = 100 * (1 - 2 ** (-loadMin / HALVING_LOAD_MIN));
       const added = findings.filter((finding) => finding.side === side && finding.region === region);
-      const need = Math.min(100, fromWork + added.reduce((sum, { points }) => sum + points, 0));
-      return { side, region, need, loadMin, fromWork, parts: own, added };
+      const withAdded = (list: readonly NeedFinding[]) => Math.min(100, fromWork + list.reduce((sum, { points }) => sum + points, 0));
+      const need = withAdded(added);
+      const strengthNeed = withAdded(added.filter(({ by }) => by !== "symptom"));
+      return { side, region, need, strengthNeed, loadMin, fromWork, parts: own, added };
     });
   });
 }
@@ -86,23 +92,23 @@ function partsOf(work: Work, day: WorkDay, side: HandSide): Map<Region, LoadPart
     const task = work.tasks.find((each) => each.id === taskId);
     if (!task) continue;
     const harder = HARDER.vibration[task.vibration] * (task.cold ? HARDER.cold : 1);
+    const taken = new Map<Region, Omit<LoadPart, "loadMin">[]>();
     for (const effort of effortsOf(task, side)) {
-      const duty = dutyOf(effort);
-      const intensity = effort.effort / 10;
-      for (const [region, share] of Object.entries(sharesOf(task, effort)) as [Region, number][]) {
-        const part = {
-          taskId,
-          effortId: effort.id,
-          minutes,
-          duty,
-          intensity,
-          share,
-          harder,
-          loadMin: minutes * duty * intensity * share * harder,
-        };
-        found.set(region, [...(found.get(region) ?? []), part]);
-      }
+      const of = { taskId, effortId: effort.id, minutes, duty: dutyOf(effort), intensity: effort.effort / 10, harder };
+      for (const [region, share] of Object.entries(sharesOf(task, effort)) as [Region, number][])
+        taken.set(region, [...(taken.get(region) ?? []), { ...of, share }]);
     }
+    for (const [region, list] of taken) found.set(region, [...(found.get(region) ?? []), ...loadsOf(list)]);
   }
   return found;
+}
+
+/** What a region takes of one task, shared out over its efforts: an effort told in two halves comes to the same. */
+function loadsOf(parts: readonly Omit<LoadPart, "loadMin">[]): LoadPart[] {
+  const damage = ({ share, intensity, duty }: Omit<LoadPart, "loadMin">) => share ** 2 * intensity ** 3 * duty;
+  const total = parts.reduce((sum, part) => sum + damage(part), 0);
+  return parts.map((part) => ({
+    ...part,
+    loadMin: total === 0 ? 0 : part.minutes * part.harder * Math.sqrt(total) * (damage(part) / total),
+  }));
 }

@@ -20,7 +20,12 @@ const symptom = (region: string, level: number): BaselineRecord => ({
     } as BaselineRecord["symptoms"][number],
   ],
 });
-const person = (record?: BaselineRecord, participation?: Participation): Measured => ({ personId: sampleId(), record, participation });
+const person = (record?: BaselineRecord, participation?: Participation): Measured => ({
+  personId: sampleId(),
+  record,
+  mainHand: null,
+  participation,
+});
 const grip = (left: number, right: number): BaselineRecord => ({
   ...emptyRecord(),
   grip: {

@@ -2,7 +2,7 @@
  * Who should start in another form than the session's own, from what was measured and asked: one program, personal starts. Differences
  * only; the trainer decides on each.
  */
-import { findingsOf, type BaselineRecord } from "../baseline";
+import { findingsOf, type BaselineRecord, type MainHand } from "../baseline";
 import { easierForm, findMovement, type Region } from "../library";
 import { capFor, refusalOf, type Participation } from "../safety";
 import type { Session } from "../session";
@@ -21,6 +21,7 @@ export type PersonalStart =
 export interface Measured {
   personId: string;
   record: BaselineRecord | undefined;
+  mainHand: MainHand;
   participation: Participation | undefined;
 }
 
@@ -32,10 +33,10 @@ export function personalStarts(session: Session, people: readonly Measured[]): P
     const { id: itemId, movementId } = item;
     const touched = [...movement.regions.worked, ...movement.regions.stretched];
     const easier = easierForm(movement, item.formId);
-    return people.flatMap(({ personId, record, participation }): PersonalStart[] => {
+    return people.flatMap(({ personId, record, mainHand, participation }): PersonalStart[] => {
       if (participation && refusalOf(participation, movementId) !== null) return [{ kind: "leftOut", personId, itemId, movementId }];
       const found: PersonalStart[] = [];
-      const findings = record ? findingsOf(record) : [];
+      const findings = record ? findingsOf(record, mainHand) : [];
       const sorest = findings
         .flatMap((finding) => (finding.kind === "symptom" && touched.includes(finding.region) ? [finding] : []))
         .sort((a, b) => b.level - a.level)[0];

@@ -1,6 +1,6 @@
 /** The settling-in week: the first seven days of a block, lighter and without load, so that people learn the shapes. */
 import { findMovement, FORM_TIMINGS } from "../library";
-import { doseInForm, type Dose, type Item, type Session } from "../session";
+import { doseInForm, heldIn, type Dose, type Item, type Session } from "../session";
 import { doseLadder } from "../slot";
 import type { Program } from "./program";
 
@@ -36,7 +36,7 @@ function settled(item: Item): Item {
     ...item,
     formId,
     dose: inForm(item.dose, formId),
-    loadKg: unloaded ? null : item.loadKg,
+    ...(unloaded ? { loadKg: null, tool: null, gripM: null } : heldIn(item)),
     personal: Object.fromEntries(
       Object.entries(item.personal).map(([personId, own]) => [personId, own.dose ? { ...own, dose: inForm(own.dose, own.formId) } : own]),
     ),

@@ -1,7 +1,7 @@
 import { DEFAULT_STYLE, MOVEMENTS, movementOf, newItem } from "../library";
 import { sampleId } from "../session/sample";
 import { boutsOf } from "../session";
-import { weeksAhead } from ".";
+import { heldTorqueNm, weeksAhead } from ".";
 
 const item = (movementId: string, change: object = {}) => ({ ...newItem(movementOf(movementId), DEFAULT_STYLE, sampleId()), ...change });
 const kit = (...masses: number[]) => masses.map((massKg) => ({ kind: "dumbbell" as const, massKg, count: 6 }));
@@ -23,7 +23,9 @@ it("whatever the movement, no week changes two things, and once it stops it stay
       const before = weeks[i + 1]!;
       const raised = [
         tension(week.dose) > tension(before.dose) + 1e-9,
-        movement.forms.findIndex(({ id }) => id === week.formId) > movement.forms.findIndex(({ id }) => id === before.formId),
+        // Where the rungs are the loads themselves, a harder rung and the load are one thing.
+        (movement.load === undefined || movement.load.rungs === "kit") &&
+          movement.forms.findIndex(({ id }) => id === week.formId) > movement.forms.findIndex(({ id }) => id === before.formId),
         week.change === "load",
       ].filter(Boolean).length;
       expect([movement.id, week.week, raised <= 1]).toEqual([movement.id, week.week, true]);
@@ -48,6 +50,47 @@ describe("load", () => {
         .map(({ large }) => large);
     expect(marked([1.5, 2])).toEqual([true]);
     expect(marked([1.5, 1.6])).toEqual([false]);
+  });
+  it("of a person who gave their mass begins at 3 % of it", () => {
+    const first = (bodyKg: number | null, masses = [0.5, 1, 1.2, 1.5]) =>
+      weeksAhead(item("lift-palm-down"), 12, { ...place, kit: kit(...masses), bodyKg }).find(({ loadKg }) => loadKg !== null)?.loadKg;
+    expect([first(null), first(80), first(40), first(34)]).toEqual([1.5, 1.5, 1.2, 1]);
+  });
+  it.each(["helped-up-slow-down", "curl-turn-lower"])(
+    "is there from the first week where a movement is loaded from the start: %s",
+    (id) => {
+      const weeks = weeksAhead(item(id), 10, { ...place, kit: kit(0.5, 1, 1.5), bodyKg: 40 });
+      expect(weeks[0]!.loadKg).toBe(1);
+      expect(weeks.at(-1)!.loadKg).toBe(1.5);
+      expect(weeks.filter(({ change }) => change === "load").map(({ large }) => large)).toEqual([true]);
+      // Nothing light enough in the kit: nothing is loaded.
+      expect(weeksAhead(item(id), 10, { ...place, kit: kit(3) }).every(({ loadKg }) => loadKg === null)).toBe(true);
+    },
+  );
+  it("a change of tool or grip is a step like any other: marked over a tenth, and none is taken where a smaller one is there", () => {
+    const dumbbellAtEnd = item("thumb-side-lift", { formId: "held-end", loadKg: 1, tool: "dumbbell" });
+    const hammerOnly = { settings: ["any"] as const, kit: [{ kind: "hammer" as const, massKg: 1.1, count: 1 }, ...kit(1)] };
+    for (const week of weeksAhead(dumbbellAtEnd, 12, hammerOnly).filter(({ change }) => change === "load")) {
+      const movement = movementOf("thumb-side-lift");
+      const [is] = [heldTorqueNm(movement, week.formId, { loadKg: week.loadKg, tool: week.tool ?? null, gripM: week.gripM ?? null })];
+      expect(is).toBeGreaterThan(0);
+      expect(week.large).toBe(false);
+      expect(week.gripM).not.toBeNull();
+    }
+    const movement = movementOf("thumb-side-lift");
+    const nm = (formId: string, tool: string, loadKg: number, gripM: number | null = null) =>
+      heldTorqueNm(movement, formId, { loadKg, tool, gripM });
+    // The figures of the smallest case: a dumbbell of 1 kg at its end, a hammer of 1.1 kg at its end, and at its middle.
+    expect(nm("held-end", "hammer", 1.1) / nm("held-end", "dumbbell", 1) - 1).toBeGreaterThan(1);
+    expect(nm("held-end", "hammer", 1.1) / nm("held-middle", "hammer", 1.1) - 1).toBeGreaterThan(0.1);
+  });
+  it("a turn is loaded by levers only, gripped further out week by week in steps of at most a tenth", () => {
+    const turn = weeksAhead(item("loaded-palm-turn"), 10, { ...place, kit: [{ kind: "hammer", massKg: 1, count: 2 }, ...kit(1, 2)] });
+    const loads = turn.filter(({ change }) => change === "load");
+    expect(loads.length).toBeGreaterThan(2);
+    expect(loads.every(({ tool, large }) => tool === "hammer" && !large)).toBe(true);
+    const grips = loads.map(({ gripM }) => gripM!);
+    expect(grips).toEqual([...grips].sort((a, b) => b - a));
   });
   it("without any kit it says what is needed", () => {
     const weeks = weeksAhead(item("lift-palm-down"), 8, { ...place, kit: [] });

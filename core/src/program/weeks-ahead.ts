@@ -4,9 +4,9 @@
  */
 import type { KitEntry } from "../crew";
 import { findMovement, FORM_TIMINGS, misfitsOf, type KitKind, type Movement, type Setting } from "../library";
-import { firstLoadKg, SMALL_STEP } from "../load";
-import { boutsOf, doseInForm, type Dose, type Item } from "../session";
+import { boutsOf, doseInForm, heldIn, type Dose, type Held, type Item } from "../session";
 import { doseLadder } from "../slot";
+import { firstHeld, nextHeld } from "./held-load";
 import { settlingDose } from "./settling";
 
 /** One raise of repetitions or hold is at most this much. Practice rule. */
@@ -18,6 +18,8 @@ export interface Week {
   formId: string;
   dose: Dose;
   loadKg: number | null;
+  tool?: string | null;
+  gripM?: number | null;
   /** What is different from the week before; one thing at most. */
   change: "settling" | "asWritten" | "dose" | "form" | "load" | "none";
   /** A load step over 10 %: the kit has none smaller. */
@@ -35,73 +37,121 @@ export interface Present {
   formId: string;
   dose: Dose;
   loadKg: number | null;
+  /** Kind of kit in the hand and where it is held, m from the near end; null or left out: as usual for the form. */
+  tool?: string | null;
+  gripM?: number | null;
 }
 
 export interface Surroundings {
   settings: readonly Setting[];
   kit: readonly KitEntry[];
+  /** Mass of the person, where they gave it; sets the first load. */
+  bodyKg?: number | null;
 }
 
 /** @param weeks 1 or more @returns one entry a week; empty for a movement the library does not know */
 export function weeksAhead(item: Item, weeks: number, place: Surroundings): Week[] {
   const movement = findMovement(item.movementId);
   if (!movement) return [];
+  const held = heldFrom(item, movement, place);
   const list: Week[] = [
-    { week: 1, formId: item.formId, dose: settlingDose(item.dose), loadKg: item.loadKg, change: "settling" },
-    { week: 2, formId: item.formId, dose: item.dose, loadKg: item.loadKg, change: "asWritten" },
+    { week: 1, formId: item.formId, dose: settlingDose(item.dose), ...held, change: "settling" },
+    { week: 2, formId: item.formId, dose: item.dose, ...held, change: "asWritten" },
   ];
   while (list.length < weeks) list.push(next(list.at(-1)!, item, movement, place));
   return list.slice(0, weeks);
 }
 
+/** An item of a movement that is loaded from the start, with the first load of the kit where it has none; any other as it is. */
+export function withFirstLoad(item: Item, kit: readonly KitEntry[], bodyKg: number | null = null): Item {
+  const movement = findMovement(item.movementId);
+  if (!movement?.load || movement.load.rungs === "kit" || item.loadKg !== null) return item;
+  const first = firstHeld(movement, kit, bodyKg);
+  return first ? { ...item, formId: first.formId, ...first.held } : item;
+}
+
+/** What is loaded from the start has its first load, also where none is written. */
+function heldFrom(item: Item, movement: Movement, { kit, bodyKg = null }: Surroundings): Held {
+  if (item.loadKg !== null || movement.load?.rungs === undefined || movement.load.rungs === "kit") return heldIn(item);
+  return firstHeld(movement, kit, bodyKg)?.held ?? heldIn(item);
+}
+
 function next(before: Week, item: Item, movement: Movement, place: Surroundings): Week {
   const { next: present, change, stop, large } = nextRaise(item, before, place, movement);
-  return { week: before.week + 1, ...present, change, large: change === "load" ? large : undefined, stop };
+  return { week: before.week + 1, ...present, change, large: change === "load" || change === "form" ? large : undefined, stop };
 }
 
 /**
  * The next step up from what is done now: repetitions first, then the form, then the load; never two at once, and after a harder form
- * or load the dose is the written one again. A dose that was lowered comes back to the written one first.
+ * or load the dose is the written one again. A dose that was lowered comes back to the written one first. A change of piece, tool or grip
+ * is a step of load like any other.
  * @param item as written in the program @param present what is done now
  */
 export function nextRaise(
   item: Item,
   present: Present,
-  { settings, kit }: Surroundings,
+  { settings, kit, bodyKg = null }: Surroundings,
   movement: Movement | undefined = findMovement(item.movementId),
 ): { next: Present; change: "dose" | "form" | "load" | "none"; stop?: Week["stop"]; large: boolean } {
-  const now: Present = { formId: present.formId, dose: present.dose, loadKg: present.loadKg };
+  const { formId, dose, loadKg, tool = null, gripM = null } = present;
+  const now: Present = { formId, dose, loadKg, tool, gripM };
   const stopped = (stop: Week["stop"]) => ({ next: now, change: "none" as const, stop, large: false });
   // Getting ready gets ready; it is not what is raised.
   if (!movement || movement.phase === "getReady") return stopped({ kind: "top" });
-  const doseIn = (formId: string, dose: Dose) => doseInForm(dose, FORM_TIMINGS.get(movement.id)?.get(formId));
-  const written = doseIn(now.formId, item.dose);
-  if (shareOf(now.dose, written) < 1 - 1e-9) return { next: { ...now, dose: written }, change: "dose", large: false };
+  const doseIn = (form: string, of: Dose) => doseInForm(of, FORM_TIMINGS.get(movement.id)?.get(form));
+  const loadedFromStart = movement.load !== undefined && movement.load.rungs !== "kit";
+  if (loadedFromStart && loadKg === null) {
+    const first = firstHeld(movement, kit, bodyKg);
+    if (first) return { next: { formId: first.formId, dose, ...first.held }, change: "load", large: false };
+  }
+  const written = doseIn(formId, item.dose);
+  if (shareOf(dose, written) < 1 - 1e-9) return { next: { ...now, dose: written }, change: "dose", large: false };
   const raised = doseLadder(item.dose, true).filter(({ share }) => share > 1 && share <= MOST_RAISE)[0];
-  if (raised && sameDose(now.dose, written))
-    return { next: { ...now, dose: doseIn(now.formId, raised.dose) }, change: "dose", large: false };
+  if (raised && sameDose(dose, written)) return { next: { ...now, dose: doseIn(formId, raised.dose) }, change: "dose", large: false };
+  if (loadedFromStart || loadKg !== null) {
+    // Nothing light enough to begin with: nobody is given more than a first load may be.
+    if (loadKg === null) return stopped({ kind: "kit", needs: movement.kit });
+    const above = harderWithoutLoad(movement, formId, { settings, kit });
+    if (!loadedFromStart && above) return { next: { ...now, formId: above, dose: doseIn(above, item.dose) }, change: "form", large: false };
+    const step = nextHeld(movement, { formId, held: { loadKg, tool, gripM } }, kit);
+    if (!step) return stopped({ kind: "noHeavier", loadKg });
+    return { next: { formId: step.formId, dose: doseIn(step.formId, item.dose), ...step.held }, change: "load", large: step.large };
+  }
+  return harderForm(item, now, movement, { settings, kit, bodyKg }, doseIn, stopped);
+}
+
+/** The next rung that can be done here; one that needs a load only when there is a first load light enough. */
+function harderForm(
+  item: Item,
+  now: Present,
+  movement: Movement,
+  { settings, kit, bodyKg = null }: Surroundings,
+  doseIn: (formId: string, dose: Dose) => Dose,
+  stopped: (stop: Week["stop"]) => ReturnType<typeof nextRaise>,
+): ReturnType<typeof nextRaise> {
   const rung = movement.forms.findIndex(({ id }) => id === now.formId);
   const above = movement.forms
     .slice(rung + 1)
     .map((form) => ({ form, misfits: misfitsOf(movement, form.id, { settings, kit: kit.map(({ kind }) => kind) }) }));
-  // The next rung that can be done here; one that needs a load only when there is a first load light enough.
-  const harder = above.find(
-    ({ form, misfits }) => misfits.length === 0 && !(massesOf(form.kit, kit).length > 0 && firstOf(form.kit, kit) === 0),
-  )?.form;
+  const first = firstHeld(movement, kit, bodyKg);
+  const needsLoad = (kinds: readonly KitKind[]) => kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
+  const harder = above.find(({ form, misfits }) => misfits.length === 0 && (!needsLoad(form.kit) || first !== undefined))?.form;
   if (harder) {
-    const loadKg = harder.kit.length > 0 && now.loadKg === null ? firstOf(harder.kit, kit) || null : now.loadKg;
-    return { next: { formId: harder.id, dose: doseIn(harder.id, item.dose), loadKg }, change: "form", large: false };
-  }
-  if (now.loadKg !== null) {
-    const masses = massesOf([...movement.kit, ...movement.forms.flatMap((form) => form.kit)], kit);
-    const heavier = Math.min(...masses.filter((kg) => kg > now.loadKg! + 1e-9));
-    if (!Number.isFinite(heavier)) return stopped({ kind: "noHeavier", loadKg: now.loadKg });
-    return { next: { ...now, loadKg: heavier, dose: written }, change: "load", large: heavier / now.loadKg - 1 > SMALL_STEP + 1e-9 };
+    const held = needsLoad(harder.kit) ? first!.held : { loadKg: now.loadKg, tool: now.tool ?? null, gripM: now.gripM ?? null };
+    return { next: { formId: harder.id, dose: doseIn(harder.id, item.dose), ...held }, change: "form", large: false };
   }
   const misfit = above.flatMap(({ misfits }) => misfits)[0];
   return stopped(
     misfit?.kind === "kit" ? { kind: "kit", needs: misfit.needs } : misfit ? { kind: "place", needs: misfit.needs } : { kind: "top" },
   );
+}
+
+/** With a load in the hand already: a harder rung of the same kit, where the rungs are not the loads themselves. */
+function harderWithoutLoad(movement: Movement, formId: string, { settings, kit }: Surroundings): string | undefined {
+  const rung = movement.forms.findIndex(({ id }) => id === formId);
+  return movement.forms
+    .slice(rung + 1)
+    .find(({ id }) => misfitsOf(movement, id, { settings, kit: kit.map(({ kind }) => kind) }).length === 0)?.id;
 }
 
 function sameDose(a: Dose, b: Dose): boolean {
@@ -112,12 +162,4 @@ function sameDose(a: Dose, b: Dose): boolean {
 function shareOf(dose: Dose, of: Dose): number {
   const tension = (each: Dose) => boutsOf(each).count * boutsOf(each).tensionSec;
   return tension(of) === 0 ? 1 : tension(dose) / tension(of);
-}
-
-function massesOf(kinds: readonly KitKind[], kit: readonly KitEntry[]): number[] {
-  return kit.filter(({ kind, massKg }) => massKg !== null && kinds.includes(kind)).map(({ massKg }) => massKg!);
-}
-
-function firstOf(kinds: readonly KitKind[], kit: readonly KitEntry[]): number {
-  return firstLoadKg(massesOf(kinds, kit), null);
 }

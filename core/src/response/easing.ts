@@ -1,7 +1,7 @@
 /** What easing comes to: never more than is done now, in seconds under tension, in the length of a hold, or in load. */
 import { easierForm, FORM_TIMINGS, type Movement } from "../library";
 import type { Surroundings } from "../program";
-import { boutsOf, doseInForm, type Dose, type Item } from "../session";
+import { boutsOf, doseInForm, heldIn, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
 import type { Present } from "./facts";
 
@@ -17,7 +17,7 @@ export function presentOf(item: Item, personId: string): Present {
   return {
     formId,
     dose: own?.dose ?? doseInForm(item.dose, FORM_TIMINGS.get(item.movementId)?.get(formId)),
-    loadKg: own?.loadKg === undefined ? item.loadKg : own.loadKg,
+    ...heldIn(item, own),
   };
 }
 
@@ -38,7 +38,9 @@ export function easierThan(
     const kinds = [...form.kit, ...movement.kit];
     const loaded = place.kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
     const dose = doseInForm(present.dose, FORM_TIMINGS.get(movement.id)?.get(form.id));
-    const next = { formId: form.id, dose, loadKg: loaded ? present.loadKg : null };
+    const { loadKg, tool = null } = present;
+    // In another rung the tool is held where that rung holds it.
+    const next = { formId: form.id, dose, ...(loaded ? { loadKg, tool, gripM: null } : { loadKg: null, tool: null, gripM: null }) };
     return isNoMore(next, present) ? next : { ...next, dose: present.dose };
   }
   if (eased) return undefined;
@@ -58,7 +60,13 @@ export function isNoMore(a: Present, b: Present): boolean {
 }
 
 export function sameDoing(a: Present, b: Present): boolean {
-  return a.formId === b.formId && a.loadKg === b.loadKg && JSON.stringify(a.dose) === JSON.stringify(b.dose);
+  return (
+    a.formId === b.formId &&
+    a.loadKg === b.loadKg &&
+    (a.tool ?? null) === (b.tool ?? null) &&
+    (a.gripM ?? null) === (b.gripM ?? null) &&
+    JSON.stringify(a.dose) === JSON.stringify(b.dose)
+  );
 }
 
 function tensionSec(dose: Dose): number {

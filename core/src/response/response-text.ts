@@ -72,9 +72,9 @@ export function changeText({ kind, next, raised, largeStep }: Response, movement
   if (kind === "pauseAndRefer") return "Out of this item until you take it up again; a clinician should look at it.";
   if (!next) return "";
   const form = words.formName(movementId, next.formId);
-  if (raised === "load") return `Next load: ${next.loadKg} kg${largeStep ? ", a step over 10 %: the kit has none smaller" : ""}.`;
+  if (raised === "load") return `Next load: ${words.load(next)}${largeStep ? ", a step over 10 %: the kit has none smaller" : ""}.`;
   if (raised === "dose") return `Next dose: ${words.dose(next.dose)}.`;
-  return `Next form: ${form.toLowerCase()}, ${words.dose(next.dose)}${next.loadKg === null ? "" : `, ${next.loadKg} kg`}.`;
+  return `Next form: ${form.toLowerCase()}, ${words.dose(next.dose)}${next.loadKg === null ? "" : `, ${words.load(next)}`}.`;
 }
 
 function times(count: number): string {

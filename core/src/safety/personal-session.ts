@@ -1,5 +1,5 @@
 /** A session as one person does it: their forms, doses and loads, without what they are held out of. */
-import { removeItem, type Session } from "../session";
+import { heldIn, removeItem, type Session } from "../session";
 import { itemsLeftOut } from "./allowed";
 import { FULL_PARTICIPATION, type Participation } from "./participation";
 import type { ItemScope } from "./questions";
@@ -16,7 +16,7 @@ export function personalSession(session: Session, personId: string, participatio
         ...item,
         formId: own?.formId ?? item.formId,
         dose: own?.dose ?? item.dose,
-        loadKg: own?.loadKg === undefined ? item.loadKg : own.loadKg,
+        ...heldIn(item, own),
         personal: {},
       };
     }),

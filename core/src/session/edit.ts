@@ -1,5 +1,5 @@
 /** Edits of a session as pure functions; the score and its undo history are built on them. */
-import type { Item, PersonalForm, Session } from "./item";
+import { heldIn, type Item, type PersonalForm, type Session } from "./item";
 
 /** Puts an item at `index` (clamped to the session). */
 export function addItem(session: Session, item: Item, index = session.items.length): Session {
@@ -38,7 +38,11 @@ export function setPersonalForm(session: Session, itemId: string, personId: stri
   const item = session.items.find((each) => each.id === itemId);
   if (!item) return session;
   const { [personId]: _before, ...others } = item.personal;
-  const same = !own || (own.formId === item.formId && !own.dose && (own.loadKg === undefined || own.loadKg === item.loadKg));
+  const same =
+    !own ||
+    (own.formId === item.formId &&
+      !own.dose &&
+      (own.loadKg === undefined || JSON.stringify(heldIn(item, own)) === JSON.stringify(heldIn(item))));
   return changeItem(session, itemId, { personal: same ? others : { ...others, [personId]: own } });
 }
 

@@ -1,9 +1,9 @@
 /** The session: items, doses, and the timeline they compile to. */
 export { Dose, HoldsDose, RepsDose, StepsDose, Tempo, TimedDose, boutsOf, doseText, tempoSec, type Bouts, type DoseKind } from "./dose";
-export { FormId, Item, MAX_ITEMS, MovementId, PersonalForm, Session, Sides, SlotKind } from "./item";
+export { FormId, heldIn, Item, MAX_ITEMS, MovementId, PersonalForm, Session, Sides, SlotKind, type Held } from "./item";
 export { DEFAULT_TIMING, doseInForm, type FormTiming, type FormTimings } from "./form-timing";
 export { compileGroup, compilePerson, groupWaits, type ItemSpan, type Segment, type SegmentKind, type Timeline } from "./timeline";
 export { positionAt, type Phase, type Position } from "./position";
-export { sessionTotals, type PerSide, type RegionShare, type SessionTotals } from "./totals";
+export { sessionTotals, type PerSide, type RegionShare, type SessionTotals, type TorqueOf } from "./totals";
 export { alternatingSaving } from "./saving";
 export { addItem, changeItem, duplicateItem, moveItem, removeItem, setPersonalForm } from "./edit";

@@ -12,8 +12,19 @@ export const MovementId = v.pipe(v.string(), v.minLength(1), v.maxLength(60));
 
 const LoadKg = v.pipe(v.number(), v.minValue(0.1, "must be 0.1 to 40 kg"), v.maxValue(40, "must be 0.1 to 40 kg"));
 
+/** Which kind of kit is in the hand; null for the first of the movement's that has this mass. */
+const ToolKind = v.pipe(v.string(), v.minLength(1), v.maxLength(40));
+/** Where a tool is held, m from its near end; null for the usual place of the form. */
+const GripM = v.pipe(v.number("must be a number"), v.minValue(0.01, "must be 1 to 200 cm"), v.maxValue(2, "must be 1 to 200 cm"));
+
 /** One person's own version of an item: an easier or harder form, and where needed a dose or a load of their own; null is no load. */
-export const PersonalForm = v.strictObject({ formId: FormId, dose: v.optional(Dose), loadKg: v.optional(v.nullable(LoadKg)) });
+export const PersonalForm = v.strictObject({
+  formId: FormId,
+  dose: v.optional(Dose),
+  loadKg: v.optional(v.nullable(LoadKg)),
+  tool: v.optional(v.nullable(ToolKind)),
+  gripM: v.optional(v.nullable(GripM)),
+});
 export type PersonalForm = v.InferOutput<typeof PersonalForm>;
 
 export const Item = v.strictObject({
@@ -26,12 +37,27 @@ export const Item = v.strictObject({
   firstSide: v.optional(v.picklist(["left", "right"]), "left"),
   /** Mass in each hand, kg; only for movements that take kit. */
   loadKg: v.optional(v.nullable(LoadKg), null),
+  tool: v.optional(v.nullable(ToolKind)),
+  gripM: v.optional(v.nullable(GripM)),
   /** Bouts of this item and the next take turns: one works while the other's tissue rests. */
   pairedWithNext: v.optional(v.boolean(), false),
   /** Who does another form, by person id. */
   personal: v.optional(v.record(Id, PersonalForm), {}),
 });
 export type Item = v.InferOutput<typeof Item>;
+
+/** What is in the hand: mass, kind of kit and where it is held. */
+export interface Held {
+  loadKg: number | null;
+  tool: string | null;
+  gripM: number | null;
+}
+
+/** What a person holds in an item: their own, or the item's. Whoever has a load of their own has it with its own tool and grip. */
+export function heldIn(item: Pick<Item, "loadKg" | "tool" | "gripM">, own?: PersonalForm): Held {
+  const from = own?.loadKg === undefined ? item : { loadKg: own.loadKg, tool: own.tool, gripM: own.gripM };
+  return { loadKg: from.loadKg, tool: from.tool ?? null, gripM: from.gripM ?? null };
+}
 
 /** The three times of a shift a session can be made for. */
 export const SlotKind = v.picklist(["preShift", "break", "postShift"]);

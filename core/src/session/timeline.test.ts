@@ -185,6 +185,25 @@ describe("laws", () => {
     });
   });
 
+  test("a group of paired items is never shorter than one of its people, whatever doses of their own they have", () => {
+    const bouts = fc.record({ reps: fc.integer({ min: 1, max: 6 }), holdSec: seconds(60), restSec: seconds(120) });
+    const dose = bouts.map((each) => ({ kind: "holds" as const, ...each, holdSec: Math.max(1, each.holdSec) }));
+    fc.assert(
+      fc.property(
+        fc.array(dose, { minLength: 4, maxLength: 4 }),
+        fc.constantFrom<Sides>("inTurn", "alternating", "together"),
+        ([a, b, c, d], sides) => {
+          const item = (own: typeof a, theirs: typeof a, paired: boolean) =>
+            sampleItem(own!, { sides, pairedWithNext: paired, personal: { p: { formId: "elbow-soft", dose: theirs! } } });
+          const session = sampleSession([item(a, c, true), item(b, d, false)]);
+          for (const [id, waitSec] of groupWaits(session, sampleTimings(12, 6), ["p", "q"]))
+            expect([id, waitSec >= -1e-9]).toEqual([id, true]);
+        },
+      ),
+      { numRuns: 2000 },
+    );
+  });
+
   test("pairing never makes a session shorter than its work, nor longer than unpaired by more than its extra change-overs", () => {
     check((session) => {
       const paired = compilePerson(session, FORM_TIMINGS);

@@ -6,7 +6,7 @@
  */
 import type { Side } from "../units";
 import { boutsOf, type Bouts, type Dose } from "./dose";
-import type { Item, Session } from "./item";
+import { heldIn, type Held, type Item, type Session } from "./item";
 import { orderBouts, type OrderedBout } from "./order";
 import { DEFAULT_TIMING, doseInForm, type FormTiming, type FormTimings } from "./form-timing";
 
@@ -24,8 +24,10 @@ export interface Segment {
   lengthSec: number;
   /** Seconds the item's main form itself needs; the rest of `lengthSec` is waiting for a slower form. */
   leadSec: number;
-  /** The main form's dose, for counting and pacing inside the segment. */
+  /** The main form with its dose and what is held, for counting, pacing and adding up: in a person's own timeline it is theirs. */
+  formId: string;
   dose: Dose;
+  held: Held;
 }
 
 export interface ItemSpan {
@@ -44,6 +46,9 @@ export interface Timeline {
 
 /** One way an item is done: the item's own, or a person's. The first of an item's variants leads the count. */
 interface Variant {
+  formId: string;
+  dose: Dose;
+  held: Held;
   bouts: Bouts;
   timing: FormTiming;
   lastEndSec: Map<Side, number>;
@@ -79,10 +84,36 @@ function compile(session: Session, timings: FormTimings, personIds: readonly str
   const segments: Segment[] = [];
   let clock = 0;
   for (const block of blocksOf(session.items)) {
+    const startSec = clock;
     const units = block.map((item) => unitOf(item, timings, personIds, withLead));
-    clock = layBlock(units, clock, segments);
+    clock = layBlock(units, startSec, segments);
+    const needSec = longest(withLead ? waysAlone(block, personIds) : [], (ids) =>
+      layBlock(
+        block.map((item) => unitOf(item, timings, ids, false)),
+        0,
+        [],
+      ),
+    );
+    if (startSec + needSec > clock + 1e-9) clock = waitUntil(startSec + needSec, clock, segments);
   }
   return { segments, items: spansOf(session.items, segments), totalSec: clock };
+}
+
+/**
+ * Everybody who does a block of paired items in a way of their own, and whoever does it as written: with other bouts to rest beside, one
+ * of them alone may need longer than the group. A group is never shorter than one of its people.
+ */
+function waysAlone(block: readonly Item[], personIds: readonly string[]): (readonly string[])[] {
+  if (block.length < 2) return [];
+  const own = personIds.filter((id) => block.some((item) => item.personal[id])).map((id) => [id]);
+  return own.length === 0 ? [] : [[], ...own];
+}
+
+/** Everybody rests until a moment after the last bout of a block. */
+function waitUntil(untilSec: number, fromSec: number, segments: Segment[]): number {
+  const last = segments.at(-1)!;
+  segments.push({ ...last, kind: "rest", startSec: fromSec, lengthSec: untilSec - fromSec, leadSec: 0 });
+  return untilSec;
 }
 
 /** Lays one block from `startSec` on; returns when it ends. */
@@ -106,7 +137,9 @@ function layBlock(units: Unit[], startSec: number, segments: Segment[]): number 
         startSec: clock,
         lengthSec,
         leadSec: Math.min(leadSec, lengthSec),
-        dose: item.dose,
+        formId: unit.lead.formId,
+        dose: unit.lead.dose,
+        held: unit.lead.held,
       });
       clock += lengthSec;
     };
@@ -144,15 +177,18 @@ function secondsOf(variant: Variant, transition: "ready" | "switch"): number {
 
 function unitOf(item: Item, timings: FormTimings, personIds: readonly string[], withLead: boolean): Unit {
   const table = timings.get(item.movementId);
-  const variant = (formId: string, dose: Dose): Variant => ({
+  const variant = (formId: string, dose: Dose, held: Held): Variant => ({
+    formId,
+    dose,
+    held,
     bouts: boutsOf(dose),
     timing: table?.get(formId) ?? DEFAULT_TIMING,
     lastEndSec: new Map(),
   });
-  const asWritten = variant(item.formId, item.dose);
+  const asWritten = variant(item.formId, item.dose, heldIn(item));
   const personal = [...new Set(personIds)].flatMap((id) => {
     const own = item.personal[id];
-    return own ? [variant(own.formId, own.dose ?? doseInForm(item.dose, table?.get(own.formId)))] : [];
+    return own ? [variant(own.formId, own.dose ?? doseInForm(item.dose, table?.get(own.formId)), heldIn(item, own))] : [];
   });
   const someoneAsWritten = withLead || personal.length < new Set(personIds).size || personIds.length === 0;
   const variants = someoneAsWritten ? [asWritten, ...personal] : personal;

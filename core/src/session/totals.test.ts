@@ -1,10 +1,11 @@
-import { supportedWristTorqueNm } from "../load";
+import { torqueOf } from "../program";
 import { FORM_TIMINGS, tensionRegions } from "../library";
 import { rulerOf } from "../slot";
 import {
   addItem,
   alternatingSaving,
   changeItem,
+  compileGroup,
   compilePerson,
   duplicateItem,
   moveItem,
@@ -25,12 +26,12 @@ describe("totals", () => {
       sampleItem(holds, { sides: "inTurn" }),
       sampleItem(paced, { movementId: "lift-palm-down", formId: "load", loadKg: 1.5, sides: "together" }),
     ]);
-    const totals = sessionTotals(session, compilePerson(session, timings), tensionRegions);
+    const totals = sessionTotals(session, compilePerson(session, timings), tensionRegions, torqueOf);
     expect(totals.workSec).toEqual({ left: 60 + 168, right: 60 + 168 });
     expect(totals.tensionSec).toEqual({ left: 60 + 144, right: 60 + 144 });
     expect(totals.repetitions).toEqual({ left: 3 + 24, right: 3 + 24 });
     expect(totals.leftShare).toBe(0.5);
-    expect(totals.loadedNmSec.left).toBeCloseTo(144 * supportedWristTorqueNm(1.5), 9);
+    expect(totals.loadedNmSec.left).toBeCloseTo(144 * 9.81 * 1.5 * 0.08, 9);
     expect(totals.regions.find(({ region }) => region === "elbowOuter")?.tensionSec).toEqual({ left: 144, right: 144 });
     expect(totals.restSec).toBe(totals.totalSec - 120 - 168);
   });
@@ -45,10 +46,27 @@ describe("totals", () => {
   });
 });
 
-it("torque of 1.5 kg in the middle of the palm is 1.177 N·m", () => {
-  expect(supportedWristTorqueNm(1.5)).toBeCloseTo(1.177, 3);
-  expect(() => supportedWristTorqueNm(-1)).toThrow(RangeError);
-  expect(() => supportedWristTorqueNm(1, 0)).toThrow(RangeError);
+it("count a person's own dose and load, in their totals, by region and in pacing", () => {
+  const own = { kind: "holds" as const, reps: 5, holdSec: 10, restSec: 5 };
+  const item = sampleItem(holds, {
+    movementId: "lift-palm-down",
+    formId: "load",
+    loadKg: 1,
+    sides: "together",
+    personal: { p: { formId: "load", dose: own, loadKg: 2 } },
+  });
+  const session = sampleSession([item]);
+  const timeline = compilePerson(session, FORM_TIMINGS, "p");
+  const totals = sessionTotals(session, timeline, tensionRegions, torqueOf);
+  expect([totals.tensionSec.left, totals.repetitions.left]).toEqual([50, 5]);
+  expect(totals.loadedNmSec.left).toBeCloseTo(50 * 9.81 * 2 * 0.08, 9);
+  expect(totals.regions[0]!.tensionSec.left).toBe(50);
+  expect(timeline.segments.filter(({ kind }) => kind === "hold").map(({ dose, setCount }) => [dose, setCount])).toEqual(
+    Array(5).fill([own, 5]),
+  );
+  // In the group the leader shows the item's own; the person waits or is waited for.
+  const group = sessionTotals(session, compileGroup(session, FORM_TIMINGS, ["p", "q"]), tensionRegions, torqueOf);
+  expect([group.tensionSec.left, group.repetitions.left]).toEqual([60, 3]);
 });
 
 describe("what alternating saves", () => {

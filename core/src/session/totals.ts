@@ -1,8 +1,7 @@
 /** What a session adds up to: per side, per region, in seconds, repetitions and load. */
-import { supportedWristTorqueNm } from "../load";
 import { boutsOf } from "./dose";
-import type { Item, Session } from "./item";
-import type { Timeline } from "./timeline";
+import type { Session } from "./item";
+import type { Segment, Timeline } from "./timeline";
 
 export interface PerSide {
   left: number;
@@ -35,24 +34,26 @@ export interface SessionTotals {
 /** Region names under tension by a movement; the library has one for its movements. */
 export type RegionsOf = (movementId: string) => readonly string[];
 
-/** Adds up a compiled timeline. Waiting for a slower form counts as neither work nor tension. */
-export function sessionTotals(session: Session, timeline: Timeline, regionsOf: RegionsOf): SessionTotals {
-  const items = new Map(session.items.map((item) => [item.id, item]));
+/** Torque of what is held in a movement's form on the axis it loads, N·m; the library with the kit has one. */
+export type TorqueOf = (segment: Pick<Segment, "movementId" | "formId" | "held">) => number;
+
+/** Adds up a compiled timeline: of a person, with their own doses and loads. Waiting for a slower form counts as neither work nor tension. */
+export function sessionTotals(session: Session, timeline: Timeline, regionsOf: RegionsOf, torqueOf: TorqueOf = () => 0): SessionTotals {
+  const items = new Set(session.items.map((item) => item.id));
   const totals = { workSec: none(), tensionSec: none(), repetitions: none(), loadedNmSec: none() };
   const regions = new Map<string, PerSide>();
   let busySec = 0;
   for (const segment of timeline.segments) {
     if (segment.kind !== "work" && segment.kind !== "hold") continue;
-    const item = items.get(segment.itemId)!;
-    const bout = boutsOf(item.dose);
-    if (segment.set > bout.count) continue;
+    const bout = boutsOf(segment.dose);
+    if (!items.has(segment.itemId) || segment.set > bout.count) continue;
     busySec += bout.lengthSec;
     for (const side of handsOf(segment.side)) {
       totals.workSec[side] += bout.lengthSec;
       totals.tensionSec[side] += bout.tensionSec;
       totals.repetitions[side] += bout.repsPerBout;
-      totals.loadedNmSec[side] += bout.tensionSec * torqueOf(item);
-      for (const region of regionsOf(item.movementId)) {
+      totals.loadedNmSec[side] += bout.tensionSec * torqueOf(segment);
+      for (const region of regionsOf(segment.movementId)) {
         const share = regions.get(region) ?? none();
         share[side] += bout.tensionSec;
         regions.set(region, share);
@@ -69,10 +70,6 @@ export function sessionTotals(session: Session, timeline: Timeline, regionsOf: R
       .map(([region, tensionSec]) => ({ region, tensionSec }))
       .sort((a, b) => b.tensionSec.left + b.tensionSec.right - (a.tensionSec.left + a.tensionSec.right)),
   };
-}
-
-function torqueOf(item: Item): number {
-  return item.loadKg === null ? 0 : supportedWristTorqueNm(item.loadKg);
 }
 
 function handsOf(side: "left" | "right" | "both"): readonly ("left" | "right")[] {

@@ -1,5 +1,6 @@
 /** Answers about the work that cannot all be true at once, each named at its field. */
 import { HAND_SIDES } from "../units";
+import { MOST_HOURS } from "./combined";
 import { effortsOf, type Work } from "./task";
 
 export interface WorkProblem {
@@ -53,7 +54,9 @@ export function workProblems(work: Work, shiftMin: number | null): WorkProblem[]
         problems.push({ path: `days.${d}.parts.${p}.taskId`, message: "is not one of the tasks" });
     });
     const totalMin = day.parts.reduce((sum, part) => sum + part.minutes, 0);
-    if (shiftMin !== null && totalMin > shiftMin)
+    if (totalMin > MOST_HOURS * 60)
+      problems.push({ path: `days.${d}.parts`, message: `add up to ${hours(totalMin)}; a day has ${MOST_HOURS} h` });
+    else if (shiftMin !== null && totalMin > shiftMin)
       problems.push({
         path: `days.${d}.parts`,
         message: `add up to ${hours(totalMin)}; the longest shift has ${hours(shiftMin)} without its breaks`,

@@ -149,6 +149,71 @@ describe("several efforts, several tasks", () => {
       ]).value,
     ).toBeCloseTo(expected, 9);
   });
+  it("more work never reads as less where a verdict is taken: the published order can, the steady one cannot", () => {
+    const shift = (easyMin: number) => {
+      const hard = sampleTask("hard", [sampleEffort("h", { effort: 6, perMin: 12, secEach: 1, flexionDeg: 0 })]);
+      const easy = sampleTask("easy", [sampleEffort("e", { effort: 3, perMin: 10, secEach: 1.5, flexionDeg: 0 })]);
+      const work: Work = {
+        tasks: [hard, easy],
+        days: [
+          sampleDay([
+            [hard, 30],
+            [easy, easyMin],
+          ]),
+        ],
+      };
+      return shiftStrain(work, work.days[0]!, "right");
+    };
+    expect(shift(480).value).toBeCloseTo(14.23, 1);
+    expect(shift(510).value).toBeCloseTo(9.59, 1);
+    expect([shift(480).steady, shift(510).steady].map((each) => Math.round(each * 100) / 100)).toEqual([14.23, 14.46]);
+    expect(shift(510)).toMatchObject({ disagree: true, decisive: shift(510).steady });
+    expect(shift(480)).toMatchObject({ disagree: false, decisive: shift(480).value });
+  });
+  it("the steady order never falls when hours, efforts or tasks are added", () => {
+    const tasks = fc.array(
+      fc.record({ index: fc.double({ min: 0.1, max: 40, noNaN: true }), hours: fc.double({ min: 0.06, max: 3, noNaN: true }) }),
+      { minLength: 1, maxLength: 5 },
+    );
+    fc.assert(
+      fc.property(tasks, fc.nat(), fc.double({ min: 0.01, max: 2, noNaN: true }), (list, at, more) => {
+        const chosen = at % list.length;
+        // The index of a task over more hours grows with the multiplier of its hours.
+        const grown = list.map((task, i) =>
+          i === chosen
+            ? { hours: task.hours + more, index: (task.index / hoursMultiplier(task.hours)) * hoursMultiplier(task.hours + more) }
+            : task,
+        );
+        expect(cumulativeStrain(grown).steady).toBeGreaterThanOrEqual(cumulativeStrain(list).steady - 1e-9);
+        expect(cumulativeStrain([...list, { index: 1, hours: 1 }]).steady).toBeGreaterThanOrEqual(cumulativeStrain(list).steady - 1e-9);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+  it("a day of more hours than there are is a problem at its field, never an error", () => {
+    const task = sampleTask("t", [sampleEffort("a")]);
+    const work: Work = {
+      tasks: [task],
+      days: [
+        sampleDay([
+          [task, 960],
+          [task, 960],
+        ]),
+      ],
+    };
+    expect(workProblems(work, null)).toEqual([{ path: "days.0.parts", message: "add up to 32 h; a day has 24 h" }]);
+    expect(() => shiftStrain(work, work.days[0]!, "right")).not.toThrow();
+    const full: Work = {
+      tasks: [task],
+      days: [
+        sampleDay([
+          [task, 720],
+          [task, 720],
+        ]),
+      ],
+    };
+    expect(workProblems(full, null)).toEqual([]);
+  });
   it("their order does not matter", () => {
     fc.assert(
       fc.property(efforts, tasks, (some, others) => {

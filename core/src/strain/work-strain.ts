@@ -1,6 +1,6 @@
 /** The strain of a task and of a whole shift, per hand, with what made it up. */
 import { HAND_SIDES, type HandSide } from "../units";
-import { compositeStrain, cumulativeStrain, type Combined } from "./combined";
+import { compositeStrain, cumulativeStrain, MOST_HOURS, type Combined } from "./combined";
 import { strainIndex, type StrainIndex } from "./strain-index";
 import { effortsOf, minutesByTask, type Effort, type Task, type Work, type WorkDay } from "./task";
 
@@ -19,8 +19,9 @@ export interface TaskStrain {
   composite: Combined<EffortStrain>;
 }
 
-/** @param hours hours of the task in a shift. Efforts that would overlap give a figure all the same: `workProblems` names them. */
-export function taskStrain(task: Task, side: HandSide, hours: number): TaskStrain {
+/** @param hours hours of the task in a shift; more than a day has count as a day. Efforts that would overlap give a figure all the same: `workProblems` names them. */
+export function taskStrain(task: Task, side: HandSide, asked: number): TaskStrain {
+  const hours = Math.min(MOST_HOURS, asked);
   const efforts = effortsOf(task, side).map((effort): EffortStrain => {
     const strain = strainIndex({ ...effort, hours });
     return { effort, index: strain.value, perMin: effort.perMin, strain };
@@ -38,8 +39,8 @@ export function shiftStrain(work: Work, day: WorkDay, side: HandSide): Combined<
   return cumulativeStrain(tasks);
 }
 
-/** The harder hand's cumulative index. */
+/** The harder hand's cumulative index, as a verdict is taken by it. */
 export function harderHand(work: Work, day: WorkDay): { side: HandSide; value: number } {
-  const [left, right] = HAND_SIDES.map((side) => ({ side, value: shiftStrain(work, day, side).value }));
+  const [left, right] = HAND_SIDES.map((side) => ({ side, value: shiftStrain(work, day, side).decisive }));
   return left!.value > right!.value ? left! : right!;
 }

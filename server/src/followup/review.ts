@@ -14,7 +14,10 @@ import { raisedMornings } from "./mornings";
 export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReviewAnswer> {
   const crew = await crewOf(db, caller, crewId);
   const until = dateAt(at.getTime(), crew.detail.timeZone);
-  const from = addDays(until, -7 * weeks + 1);
+  const first = (await db.models.PersonDay.min("day", { where: { crewId } })) as string | null;
+  // Nothing is said of weeks before anything was done.
+  const asked = addDays(until, -7 * weeks + 1);
+  const from = first && first > asked ? first : asked;
   const day = { [Op.between]: [from, until] as [string, string] };
   const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
   const [dayRows, mornings, people, decisionRows, rounds, runs] = await Promise.all([
@@ -38,7 +41,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   const adherence = adherenceOf(days);
   const verdicts = [...rounds.changes.values()];
   return {
-    from,
+    from: first === null ? until : from,
     until,
     days: [...grouped(days, (each) => each.day)].map(([date, list]) => {
       const ran = list.filter(({ runs }) => runs > 0);
@@ -86,7 +89,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
       };
     }),
     rounds: rounds.names,
-    rises: loadRises(runs, mondays),
+    rises: loadRises(runs, mondays, first ?? undefined),
     next: nextBlock({
       adherence,
       raised,

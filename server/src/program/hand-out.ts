@@ -174,7 +174,7 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
             stack: [
               { text: words.dose(item.dose), fontSize: size(15), bold: true, alignment: "right" },
               { text: words.label("sides", item.sides), fontSize: size(11), alignment: "right" },
-              ...(item.loadKg === null ? [] : [{ text: `${item.loadKg} kg`, fontSize: size(11), alignment: "right" as const }]),
+              ...(item.loadKg === null ? [] : [{ text: words.load(item), fontSize: size(11), alignment: "right" as const }]),
               { text: words.paper("effort", { cap: movement?.effortCap ?? 2 }), fontSize: size(11), color: WARM, alignment: "right" },
             ],
           },

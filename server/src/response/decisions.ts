@@ -1,9 +1,9 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
 import type { WaitingDecision } from "@kind-grip/core/answers";
 import { findMovement } from "@kind-grip/core/library";
-import { oneAtATime, respond, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
+import { oneAtATime, respond, sameDoing, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
 import { refusalOf } from "@kind-grip/core/safety";
-import { setPersonalForm } from "@kind-grip/core/session";
+import { heldIn, setPersonalForm } from "@kind-grip/core/session";
 import { nextRaise } from "@kind-grip/core/program";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
@@ -178,7 +178,7 @@ async function giveForm(db: Db, { personId, programId, itemId, facts }: Proposed
   const sessions = document.sessions.map((session) => {
     const item = session.items.find((each) => each.id === itemId);
     if (!item) return session;
-    const asWritten = JSON.stringify(next) === JSON.stringify({ formId: item.formId, dose: item.dose, loadKg: item.loadKg });
+    const asWritten = sameDoing(next, { formId: item.formId, dose: item.dose, ...heldIn(item) });
     return setPersonalForm(session, itemId, personId, asWritten ? undefined : next);
   });
   await row.update({ document: { ...document, sessions }, version: version + 1, changedAt: new Date() }, { transaction });

@@ -49,7 +49,7 @@ export async function itemFacts(
   const today = dateAt(at.getTime(), timeZone);
   const since = addDays(today, -REACH_DAYS);
   const of = personIds ? { personId: [...personIds] } : {};
-  const [programs, runs, decisions, mornings, felt, absences, participations] = await Promise.all([
+  const [programs, runs, decisions, mornings, felt, absences, participations, masses] = await Promise.all([
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
     flatRuns(db, crew, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
     db.models.Decision.findAll({ where: { crewId: crew.id, decidedAt: { [Op.lte]: at }, ...of }, order: ["decidedAt"], transaction }),
@@ -61,6 +61,7 @@ export async function itemFacts(
     symptomHistory(db, crew.id, transaction),
     db.models.Absence.findAll({ where: { crewId: crew.id, ...of }, transaction }),
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
+    bodyMasses(db, crew.id, transaction),
   ]);
   const decided = grouped(
     decisions.map((row) => row.get({ plain: true })),
@@ -119,7 +120,7 @@ export async function itemFacts(
         usualLevel: feltIn(item, symptomsOn(history, today)) ?? 0,
         startLevel: feltIn(item, symptomsOn(history, start)),
         participation: participations.get(personId) ?? FULL_PARTICIPATION,
-        place: { settings: crew.detail.settings, kit: crew.detail.kit },
+        place: { settings: crew.detail.settings, kit: crew.detail.kit, bodyKg: masses.get(personId) ?? null },
       },
     };
   });
@@ -191,6 +192,17 @@ function feltIn(item: Item, symptoms: AskedSymptoms["symptoms"]): number | null 
   const touched: readonly string[] = regions ? [...regions.worked, ...regions.stretched, ...regions.released] : [];
   const found = symptoms.filter(({ region, level }) => level > 0 && touched.includes(region)).map(({ level }) => level);
   return found.length > 0 ? Math.max(...found) : null;
+}
+
+/** What people weigh who agreed to be weighed, as they said last, kg. */
+async function bodyMasses({ sequelize }: Db, crewId: string, transaction?: Transaction): Promise<Map<string, number>> {
+  const rows = await sequelize.query<{ personId: string; kg: number | string }>(
+    `SELECT b.personId, JSON_VALUE(b.document, '$.bodyMass.kg') AS kg FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
+     WHERE r.crewId = :crewId AND JSON_VALUE(b.document, '$.bodyMass.agreed') = 1 AND JSON_VALUE(b.document, '$.bodyMass.kg') IS NOT NULL
+     ORDER BY r.startedOn, b.changedAt`,
+    { replacements: { crewId }, type: QueryTypes.SELECT, transaction },
+  );
+  return new Map(rows.map(({ personId, kg }) => [personId, Number(kg)]));
 }
 
 async function flatRuns(

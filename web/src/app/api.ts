@@ -522,7 +522,10 @@ export const serverApi = createApi({
     memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
     /** What a phone kept until it could be sent. */
-    memberSend: make.mutation<{ id: string; stored: "new" | "already" }, { kind: "runs" | "check-ins" | "symptom-reports"; body: { id: string } }>({
+    memberSend: make.mutation<
+      { id: string; stored: "new" | "already" },
+      { kind: "runs" | "check-ins" | "symptom-reports"; body: { id: string } }
+    >({
       query: ({ kind, body }) => ({ url: `/member/${kind}/${body.id}`, method: "PUT", body }),
     }),
     meter: make.query<{ address: string | null }, void>({ query: () => "/meter" }),

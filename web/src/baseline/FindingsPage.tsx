@@ -21,6 +21,8 @@ import { wordsIn } from "@kind-grip/core/language";
 import { regionNeeds } from "@kind-grip/core/need";
 import { dayOf, EMPTY_WORK } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
+import { mainHandOf } from "../crew/main-hand";
+import { useParticipations } from "../safety/use-participations";
 import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
@@ -67,9 +69,12 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
   const [otherId, setOtherId] = useState(earlier?.id ?? "");
   const { data: others } = serverApi.useRecordsQuery(otherId, { skip: otherId === "" });
   const work = serverApi.useWorkQuery(crew.id).data?.work ?? EMPTY_WORK;
+  const may = useParticipations(crew.id);
   const asked = people.filter(({ id }) => entries.some((each) => each.personId === id && !isEmpty(each.record)));
   const countOf = (personId: string) =>
-    findingsOf(entries.find((each) => each.personId === personId)!.record).filter(({ kind }) => kind !== "noise").length;
+    findingsOf(entries.find((each) => each.personId === personId)!.record, mainHandOf(people, personId)).filter(
+      ({ kind }) => kind !== "noise",
+    ).length;
   // Whoever most stands out is shown first.
   const person = asked.find(({ id }) => id === search.get("person")) ?? [...asked].sort((a, b) => countOf(b.id) - countOf(a.id))[0];
   if (!round || !person)
@@ -81,7 +86,7 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
     );
   const record = entries.find((each) => each.personId === person.id)!.record;
   const before = others?.find((each) => each.personId === person.id)?.record;
-  const findings = findingsOf(record);
+  const findings = findingsOf(record, person.handedness);
   return (
     <>
       <PageTitle title={person.name} lead={`${round.name}. Range against the reference and the other side, grip, and what is only noise.`}>
@@ -128,13 +133,19 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
                   }}
                 >
                   {name}
-                  <Box
-                    component="span"
-                    aria-label={`${count} findings`}
-                    sx={{ fontWeight: 750, color: count > 0 ? "warm.dark" : "text.secondary" }}
-                  >
-                    {count}
-                  </Box>
+                  {may.get(id)?.heldOut ? (
+                    <Box component="span" sx={{ fontWeight: 750, color: "error.main", whiteSpace: "nowrap" }}>
+                      held out
+                    </Box>
+                  ) : (
+                    <Box
+                      component="span"
+                      aria-label={`${count} ${count === 1 ? "finding" : "findings"}`}
+                      sx={{ fontWeight: 750, color: count > 0 ? "warm.dark" : "text.secondary" }}
+                    >
+                      {count}
+                    </Box>
+                  )}
                 </ButtonBase>
               </li>
             );

@@ -1,4 +1,7 @@
-/** Where something is felt: tap the place, then what it is, how much, since when, at night. "Nothing anywhere" is an answer too. */
+/**
+ * Where something is felt: a tap on the place asks what it is, how much and whether it wakes; nothing is recorded before that is answered.
+ * "Nothing anywhere" is an answer too.
+ */
 import { Box, Button, ButtonBase, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { Check, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
@@ -19,7 +22,8 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
   const words = wordsIn();
   const { symptoms, symptomsAsked } = edited.value;
   const [openId, setOpenId] = useState<string | null>(symptoms[0]?.id ?? null);
-  const open = symptoms.find(({ id }) => id === openId) ?? null;
+  const [draft, setDraft] = useState<Draft | null>(null);
+  const open = draft ?? symptoms.find(({ id }) => id === openId) ?? null;
   const marks = useMemo(
     () => symptoms.map(({ side, region, level }) => ({ side, region, strength: Math.max(0.15, level / 10) })),
     [symptoms],
@@ -27,19 +31,15 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
   const set = (next: Symptom[], gesture?: string) => edited.change({ ...edited.value, symptoms: next, symptomsAsked: true }, gesture);
   const pick = (side: HandSide, region: string) => {
     const there = symptoms.find((each) => each.side === side && each.region === region);
-    if (there) return setOpenId(there.id);
-    const made: Symptom = {
-      id: uuid(),
-      side,
-      region: region as Region,
-      kind: "ache",
-      level: 3,
-      since: null,
-      nights: "never",
-      constant: false,
-    };
-    setOpenId(made.id);
-    set([...symptoms, made]);
+    setDraft(there ? null : { id: uuid(), side, region: region as Region, since: null, constant: false });
+    setOpenId(there?.id ?? null);
+  };
+  const answer = (next: Draft) => {
+    const { kind, level, nights } = next;
+    if (kind === undefined || level === undefined || nights === undefined) return setDraft(next);
+    setDraft(null);
+    setOpenId(next.id);
+    set([...symptoms, { ...next, kind, level, nights }]);
   };
   const nameOf = (side: HandSide, region: string) => `${words.label("side", side)} ${words.label("region", region).toLowerCase()}`;
   return (
@@ -59,13 +59,27 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
           startIcon={symptomsAsked && symptoms.length === 0 ? <Check size={18} /> : undefined}
           onClick={() => {
             setOpenId(null);
+            setDraft(null);
             set([]);
           }}
           sx={{ mb: 2 }}
         >
           Nothing anywhere
         </Button>
-        {symptoms.length === 0 && !symptomsAsked && (
+        {draft && (
+          <Box
+            component="section"
+            aria-label={`Asked: ${nameOf(draft.side, draft.region)}`}
+            sx={{ borderLeft: "5px solid", borderColor: "warm.main", pl: 2, mb: 2 }}
+          >
+            <Typography sx={{ fontWeight: 750, fontSize: "1.1rem", display: "flex", gap: 1, alignItems: "center", mb: 1 }}>
+              <SideMark side={draft.side} size={30} /> {words.label("region", draft.region)}: not recorded until it is answered
+            </Typography>
+            <SymptomFields symptom={draft} today={today} onChange={answer} />
+            <Button onClick={() => setDraft(null)}>Nothing there</Button>
+          </Box>
+        )}
+        {symptoms.length === 0 && !symptomsAsked && !draft && (
           <Typography sx={{ color: "text.secondary" }}>Tap where something is felt, or say that there is nothing.</Typography>
         )}
         <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
@@ -93,7 +107,7 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
                   today={today}
                   onChange={(next, gesture) =>
                     set(
-                      symptoms.map((each) => (each.id === next.id ? next : each)),
+                      symptoms.map((each) => (each.id === next.id ? (next as Symptom) : each)),
                       gesture,
                     )
                   }
@@ -107,17 +121,12 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
   );
 }
 
-function SymptomFields({
-  symptom,
-  today,
-  onChange,
-}: {
-  symptom: Symptom;
-  today: string;
-  onChange(symptom: Symptom, gesture?: string): void;
-}) {
+/** What was tapped and is still being asked. */
+type Draft = Omit<Symptom, "kind" | "level" | "nights"> & Partial<Pick<Symptom, "kind" | "level" | "nights">>;
+
+function SymptomFields({ symptom, today, onChange }: { symptom: Draft; today: string; onChange(symptom: Draft, gesture?: string): void }) {
   const words = wordsIn();
-  const set = <K extends keyof Symptom>(key: K, value: Symptom[K]) => onChange({ ...symptom, [key]: value }, `${symptom.id} ${key}`);
+  const set = <K extends keyof Draft>(key: K, value: Draft[K]) => onChange({ ...symptom, [key]: value }, `${symptom.id} ${key}`);
   return (
     <Box sx={{ display: "grid", gap: 1.75, pl: 0.5, pb: 1 }}>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
@@ -129,7 +138,7 @@ function SymptomFields({
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
         <Choice
           label="At night"
-          value={symptom.nights}
+          value={symptom.nights ?? null}
           onChange={(nights) => set("nights", nights)}
           options={NIGHTS.map((value) => ({ value, label: words.nights(value) }))}
         />

@@ -3,13 +3,13 @@ import { Box, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import {
   HAND_HALF_M,
-  leverTorqueNm,
   loadLadder,
   stepDown,
   stepUp,
   substitutesFor,
-  supportedWristTorqueNm,
+  torqueNm as torqueOfTool,
   type Load,
+  type LoadUse,
   type Step,
   type Tool,
 } from "@kind-grip/core/load";
@@ -23,21 +23,34 @@ import { SendToProgram } from "./SendToProgram";
 import { ToolDrawing } from "./ToolDrawing";
 import { toolFrom, USUAL_TOOLS } from "./tools";
 
+type UseName = "lift" | "tilt" | "turn";
+
+/** What a load is for: loads are compared within one of these only. */
+const USES: Readonly<Record<UseName, LoadUse & { label: string; about: string }>> = {
+  lift: { label: "Lift", axis: "bend", handling: "palm", about: "about the wrist crease, held in the palm" },
+  tilt: { label: "Tilt", axis: "tilt", handling: "along", about: "about the wrist crease, tool along the forearm" },
+  turn: { label: "Turn", axis: "turn", handling: "across", about: "about the length of the forearm, tool across the palm" },
+};
+
 export function LeverBench() {
   const { data: crews } = serverApi.useCrewsQuery();
   const [crewId, setCrewId] = useState("");
   const [tool, setTool] = useState<Tool>(USUAL_TOOLS[0]!);
+  const [useName, setUseName] = useState<UseName>("turn");
+  const use = USES[useName];
   const [grip, setGrip] = useState(0.05);
   const [palmMm, setPalmMm] = useState(80);
   const reachM = palmMm / 1000;
   const kit = crews?.find(({ id }) => id === crewId)?.kit.flatMap(({ kind, massKg }) => toolFrom(kind, massKg) ?? []) ?? USUAL_TOOLS;
   const gripM = tool.kind === "lever" ? Math.min(Math.max(grip, HAND_HALF_M), tool.lengthM - HAND_HALF_M) : 0;
-  const torqueNm = tool.kind === "lever" ? leverTorqueNm(tool, gripM) : supportedWristTorqueNm(tool.massKg, reachM);
-  const ladder = loadLadder(kit, reachM);
+  const heldAt = tool.kind === "lever" ? gripM : null;
+  const torqueNm = Math.max(0, torqueOfTool(tool, use, heldAt, reachM));
+  const besideNm = use.axis === "turn" ? torqueOfTool(tool, { axis: "bend", handling: "across" }, heldAt, reachM) : null;
+  const ladder = loadLadder(kit, use, reachM);
   const massKg = Math.round((tool.kind === "lever" ? tool.massKg + tool.headKg : tool.massKg) * 100) / 100;
   const choose = (load: Load) => {
     setTool(load.tool);
-    if (load.gripM !== undefined) setGrip(load.gripM);
+    if (load.gripM !== null) setGrip(load.gripM);
   };
   const shape = (change: Partial<Extract<Tool, { kind: "lever" }>>) => tool.kind === "lever" && setTool({ ...tool, ...change });
   return (
@@ -46,8 +59,14 @@ export function LeverBench() {
         <Choice
           label="Tool"
           value={USUAL_TOOLS.some(({ name }) => name === tool.name) ? tool.name : null}
-          onChange={(name) => choose({ tool: USUAL_TOOLS.find((each) => each.name === name)!, torqueNm: 0 })}
+          onChange={(name) => setTool(USUAL_TOOLS.find((each) => each.name === name)!)}
           options={USUAL_TOOLS.map(({ name }) => ({ value: name, label: name }))}
+        />
+        <Choice<UseName>
+          label="What it loads"
+          value={useName}
+          onChange={setUseName}
+          options={(Object.keys(USES) as UseName[]).map((value) => ({ value, label: USES[value].label }))}
         />
         <TextField
           select
@@ -75,7 +94,7 @@ export function LeverBench() {
         }}
       >
         <Box>
-          <ToolDrawing tool={tool} gripM={gripM} onGrip={setGrip} />
+          <ToolDrawing tool={tool} use={use} reachM={reachM} gripM={gripM} onGrip={setGrip} />
           <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 2 }}>
             {tool.kind === "lever" ? (
               <>
@@ -108,9 +127,10 @@ export function LeverBench() {
                 <Stepper
                   label="Hand at"
                   unit="cm"
-                  value={Math.round(gripM * 100)}
+                  value={Math.round(gripM * 1000) / 10}
                   min={4}
                   max={Math.round(tool.lengthM * 100) - 4}
+                  step={0.5}
                   onChange={(cm) => setGrip(cm / 100)}
                 />
               </>
@@ -135,10 +155,14 @@ export function LeverBench() {
             {torqueText(torqueNm)}
           </Typography>
           <Typography sx={{ color: "text.secondary", mb: 2 }}>
-            {tool.kind === "lever"
-              ? `held level, hand at the mark of ${Math.round(gripM * 100)} cm`
-              : "in a supported wrist lift, held level"}
+            {use.about}, held level{tool.kind === "lever" && `, hand at the mark of ${cmText(gripM)} cm`}
           </Typography>
+          {besideNm !== null && besideNm > 0 && (
+            <Typography sx={{ mb: 2 }}>Besides, it bends the wrist by {torqueText(besideNm)} about the crease.</Typography>
+          )}
+          {torqueNm <= 0 && (
+            <Typography sx={{ mb: 2 }}>Held like this it loads nothing on that axis: it stands in for nothing there.</Typography>
+          )}
           {torqueNm > 0 && (
             <>
               <StepLine label="Next step up" step={stepUp(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
@@ -147,7 +171,7 @@ export function LeverBench() {
                 The same from
               </Typography>
               <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-                {substitutesFor(kit, torqueNm, reachM)
+                {substitutesFor(kit, use, torqueNm, reachM)
                   .filter((each) => each.tool.name !== tool.name)
                   .map((each, i) => (
                     <li key={i}>
@@ -156,7 +180,7 @@ export function LeverBench() {
                     </li>
                   ))}
               </Box>
-              {substitutesFor(kit, torqueNm, reachM).every((each) => each.tool.name === tool.name) && (
+              {substitutesFor(kit, use, torqueNm, reachM).every((each) => each.tool.name === tool.name) && (
                 <Typography>Nothing else in this kit comes within 10 %.</Typography>
               )}
             </>
@@ -166,14 +190,17 @@ export function LeverBench() {
               <SendToProgram
                 what={`${massKg} kg`}
                 fits={(item) => item.loadKg !== null || findMovement(item.movementId)?.phase === "strengthen"}
-                change={(item) => ({ ...item, loadKg: massKg })}
+                change={(item) => ({ ...item, loadKg: massKg, tool: null, gripM: tool.kind === "lever" ? gripM : null })}
               />
             </Box>
           )}
           <Why label="How it is worked out">
-            Torque at the hand = 9.81 × (shaft mass × (half the length − where the hand is) + end mass × (length − where the hand is)); for
-            a weight in the palm 9.81 × mass × wrist crease to the middle of the palm. Held level is the worst case. A step should be at
-            most 10 % where the kit allows it.
+            Loads are compared only where they load the same axis in the same place. A weight in the palm: 9.81 × mass × wrist crease to the
+            middle of the palm, and nothing to a turn. A shaft across the palm turns by 9.81 × (shaft mass × (half the length − where the
+            hand is) + end mass × (length − where the hand is)); along the forearm the same, and all of its mass × crease to mid palm
+            besides. Held level is the worst case: at an angle a turn falls with the cosine of the shaft&apos;s angle, lift and tilt with
+            that of the forearm&apos;s. The hand&apos;s own weight is left out where mass and height are not known. A step should be at most
+            10 % where the kit allows it; marks are half a centimetre apart for that.
           </Why>
         </Box>
       </Box>
@@ -181,10 +208,14 @@ export function LeverBench() {
   );
 }
 
+function cmText(gripM: number): string {
+  return String(Math.round(gripM * 1000) / 10);
+}
+
 function loadText({ tool, gripM }: Pick<Load, "tool" | "gripM">): string {
-  return gripM === undefined
+  return gripM === null
     ? `${tool.name}${/\d/.test(tool.name) || tool.kind === "lever" ? "" : ` ${tool.massKg} kg`}`
-    : `${tool.name}, grip the mark at ${Math.round(gripM * 100)} cm`;
+    : `${tool.name}, grip the mark at ${cmText(gripM)} cm`;
 }
 
 function StepLine({ label, step, none, onChoose }: { label: string; step?: Step; none: string; onChoose(load: Load): void }) {

@@ -76,7 +76,7 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
           {choices.map(({ entry, session, item }) => (
             <MenuItem key={item.id} value={item.id}>
               {entry.program.name}, {session.name}: {words.movementName(item.movementId)}, {words.dose(item.dose)}
-              {item.loadKg !== null && `, ${item.loadKg} kg`}
+              {item.loadKg !== null && `, ${words.load(item)}`}
             </MenuItem>
           ))}
         </TextField>

@@ -1,12 +1,20 @@
 /** A tool to scale with its grip marks; the hand can be put on any of them. */
 import { Box } from "@mui/material";
-import { gripMarks, type Tool } from "@kind-grip/core/load";
+import { gripMarks, MARK_EVERY_M, torqueNm, type LoadUse, type Tool } from "@kind-grip/core/load";
 
 const WIDTH = 700;
 const SHAFT_Y = 70;
 const MARGIN = 34;
 
-export function ToolDrawing({ tool, gripM, onGrip }: { tool: Tool; gripM: number; onGrip(gripM: number): void }) {
+interface ToolDrawingProps {
+  tool: Tool;
+  use: LoadUse;
+  reachM: number;
+  gripM: number;
+  onGrip(gripM: number): void;
+}
+
+export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingProps) {
   const ink = "var(--mui-palette-text-primary)";
   if (tool.kind === "weight") {
     const size = 26 + 14 * Math.sqrt(tool.massKg);
@@ -32,8 +40,8 @@ export function ToolDrawing({ tool, gripM, onGrip }: { tool: Tool; gripM: number
   const x = (m: number) => MARGIN + m * pxPerM;
   const thick = 8 + Math.min(16, tool.massKg * 6);
   const head = tool.headKg > 0 ? 34 + 22 * Math.sqrt(tool.headKg) : 0;
-  const marks = gripMarks(tool);
-  const most = Math.max(...marks.map(({ torqueNm }) => torqueNm), 0.1);
+  const marks = gripMarks(tool).map((at) => ({ at, nm: Math.max(0, torqueNm(tool, use, at, reachM)) }));
+  const most = Math.max(...marks.map(({ nm }) => nm), 0.1);
   const everyCm = tool.lengthM > 0.6 ? 10 : 4;
   return (
     <Box
@@ -72,13 +80,13 @@ export function ToolDrawing({ tool, gripM, onGrip }: { tool: Tool; gripM: number
           strokeDasharray="4 4"
         />
       </g>
-      {marks.map(({ gripM: at, torqueNm }) => {
-        const cm = Math.round(at * 100);
-        const height = (torqueNm / most) * 74;
-        const wide = 0.02 * pxPerM - 2;
+      {marks.map(({ at, nm }) => {
+        const cm = Math.round(at * 1000) / 10;
+        const height = (nm / most) * 74;
+        const wide = Math.max(1, MARK_EVERY_M * pxPerM - 1);
         return (
           <g key={cm} onClick={() => onGrip(at)} style={{ cursor: "pointer" }}>
-            <title>{`${cm} cm: ${torqueNm.toFixed(2)} N·m`}</title>
+            <title>{`${cm} cm: ${nm.toFixed(2)} N·m`}</title>
             <rect x={x(at) - wide / 2} y={110} width={wide} height={92} fill="transparent" />
             <rect
               x={x(at) - wide / 2}
@@ -87,7 +95,7 @@ export function ToolDrawing({ tool, gripM, onGrip }: { tool: Tool; gripM: number
               height={height}
               rx={2}
               fill="var(--mui-palette-primary-main)"
-              opacity={Math.abs(at - gripM) < 0.011 ? 1 : 0.42}
+              opacity={Math.abs(at - gripM) < MARK_EVERY_M / 2 ? 1 : 0.42}
             />
             {cm % everyCm === 0 && (
               <text x={x(at)} y={222} textAnchor="middle" fontSize={14} fill="var(--mui-palette-text-secondary)">

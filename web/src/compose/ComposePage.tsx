@@ -24,6 +24,7 @@ import { nearnessText } from "@kind-grip/core/solver";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
+import { mainHandOf } from "../crew/main-hand";
 import { problemOf, serverApi, type CrewEntry, type PersonEntry, type RecordEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -118,7 +119,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
     const day = dayOf(work)!;
     // What was found in people counts for the crew as the share of people it was found in.
     const findings = records
-      .flatMap(({ record }) => needFindings(findingsOf(record)))
+      .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(people, personId))))
       .map((finding) => ({ ...finding, points: finding.points / Math.max(1, records.length) }));
     return {
       needs: regionNeeds(work, day, findings),

@@ -11,6 +11,8 @@ export function ribbonParts(work: Work | undefined): RibbonPart[] {
   return day.parts.flatMap(({ taskId, minutes }) => {
     const task = work.tasks.find(({ id }) => id === taskId);
     const hours = (total.get(taskId) ?? 0) / 60;
-    return task ? [{ name: task.name, minutes, strain: Math.max(...HAND_SIDES.map((side) => taskStrain(task, side, hours).index)) }] : [];
+    return task
+      ? [{ name: task.name, minutes, strain: Math.max(...HAND_SIDES.map((side) => taskStrain(task, side, hours).composite.decisive)) }]
+      : [];
   });
 }

@@ -32,6 +32,7 @@ export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
                 : words.member("pausedPlaces", { places: places.join(", ") })}
           </Typography>
           <Typography sx={{ mt: 1 }}>{words.member(out === "clinician" ? "pausedClinician" : "pausedUntil", { trainer })}</Typography>
+          {!out && <Typography sx={{ mt: 1 }}>{words.member("pausedThere")}</Typography>}
           {!out && (
             <Typography sx={{ mt: 1 }}>
               {still.length > 0 ? words.member("mayStill", { items: still.join(", ").toLowerCase() }) : words.member("mayNothing")}

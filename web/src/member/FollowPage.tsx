@@ -91,7 +91,7 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
                 <Typography sx={{ fontWeight: 700 }}>{words.movementName(item.movementId)}</Typography>
                 <Typography sx={{ color: "text.secondary" }}>
                   {words.formName(item.movementId, item.formId)} · {words.dose(item.dose)}
-                  {item.loadKg !== null && ` · ${item.loadKg} kg`}
+                  {item.loadKg !== null && ` · ${words.load(item)}`}
                 </Typography>
               </Box>
             </Box>

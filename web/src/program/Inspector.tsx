@@ -4,16 +4,19 @@ import { ArrowLeft, ArrowRight, Copy, Trash2, X } from "lucide-react";
 import { Link } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import { findMovement, FORM_TIMINGS, rungOf } from "@kind-grip/core/library";
+import { heldTorqueNm, toolIn, usualGripM } from "@kind-grip/core/program";
 import {
   alternatingSaving,
   doseInForm,
   duplicateItem,
+  heldIn,
   moveItem,
   removeItem,
   type Item,
   type Session,
   type Sides,
 } from "@kind-grip/core/session";
+import { torqueText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import { useAppDispatch } from "../app/store";
 import type { Participations } from "@kind-grip/core/safety";
@@ -46,6 +49,10 @@ export function Inspector({ session, item, people, participations }: InspectorPr
   const setForm = (formId: string) => change({ formId, dose: doseInForm(item.dose, FORM_TIMINGS.get(movement.id)?.get(formId)) });
   const form = movement.forms[rungOf(movement, item.formId)];
   const takesLoad = (form?.kit ?? []).some(isWeight) || movement.kit.some(isWeight);
+  const held = heldIn(item);
+  const tool = toolIn(movement, held);
+  const gripM = tool?.kind === "lever" ? (held.gripM ?? usualGripM(movement, item.formId, tool)) : null;
+  const torque = heldTorqueNm(movement, item.formId, held);
   const saving =
     movement.sideModes.includes("alternating") && movement.sideModes.includes("inTurn") ? alternatingSaving(item, FORM_TIMINGS) : 0;
   const note = (sides: Sides) =>
@@ -112,9 +119,21 @@ export function Inspector({ session, item, people, participations }: InspectorPr
             min={0}
             max={40}
             step={0.5}
-            onChange={(kg) => change({ loadKg: kg === 0 ? null : kg }, `step ${item.id} load`)}
+            onChange={(kg) => change({ loadKg: kg === 0 ? null : kg, tool: null, gripM: null }, `step ${item.id} load`)}
           />
         )}
+        {gripM !== null && (
+          <Stepper
+            label="Hand at"
+            unit="cm"
+            value={Math.round(gripM * 1000) / 10}
+            min={4}
+            max={116}
+            step={0.5}
+            onChange={(cm) => change({ gripM: cm / 100 }, `step ${item.id} grip`)}
+          />
+        )}
+        {torque > 0 && <Typography sx={{ color: "text.secondary" }}>{torqueText(torque)}</Typography>}
       </Box>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "center" }}>
         {movement.forms.length > 1 && (

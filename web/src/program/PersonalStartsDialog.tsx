@@ -37,8 +37,9 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
   const waiting = !rounds.data || (latest && !records.data);
   const starts = personalStarts(
     session,
-    people.map(({ id }) => ({
+    people.map(({ id, handedness }) => ({
       personId: id,
+      mainHand: handedness,
       record: records.data?.find(({ personId }) => personId === id)?.record,
       participation: participations.get(id),
     })),

@@ -8,6 +8,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { movementOf, newItem } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
+import { withFirstLoad } from "@kind-grip/core/program";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
@@ -81,7 +82,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
 
   const add = (movementId: string, index?: number) => {
     if (!session) return;
-    const item = newItem(movementOf(movementId), program.style, uuid());
+    const item = withFirstLoad(newItem(movementOf(movementId), program.style, uuid()), crew.kit);
     const chosenAt = session.items.findIndex((each) => each.id === itemId);
     changeSession(addItem(session, item, index ?? (chosenAt < 0 ? undefined : chosenAt + 1)));
     dispatch(itemChosen(item.id));

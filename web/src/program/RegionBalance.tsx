@@ -2,13 +2,14 @@
 import { Box, Typography } from "@mui/material";
 import { wordsIn } from "@kind-grip/core/language";
 import { FORM_TIMINGS, tensionRegions } from "@kind-grip/core/library";
+import { torqueOf } from "@kind-grip/core/program";
 import { groupWaits, sessionTotals, type Session, type Timeline } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import type { PersonEntry } from "../app/api";
 
 export function RegionBalance({ session, timeline, people }: { session: Session; timeline: Timeline; people: PersonEntry[] }) {
   const words = wordsIn();
-  const totals = sessionTotals(session, timeline, tensionRegions);
+  const totals = sessionTotals(session, timeline, tensionRegions, torqueOf);
   const most = Math.max(1, ...totals.regions.flatMap(({ tensionSec }) => [tensionSec.left, tensionSec.right]));
   const waits = groupWaits(
     session,

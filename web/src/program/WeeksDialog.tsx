@@ -27,9 +27,9 @@ export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, on
       case "dose":
         return doseText(week.dose);
       case "form":
-        return `${words.formName(movementId, week.formId)}${week.loadKg === null ? "" : ` ${week.loadKg} kg`}, ${doseText(week.dose)}`;
+        return `${words.formName(movementId, week.formId)}${week.loadKg === null ? "" : `, ${words.load(week)}`}, ${doseText(week.dose)}`;
       case "load":
-        return `${week.loadKg} kg, ${doseText(week.dose)}${week.large ? " (step over 10 %)" : ""}`;
+        return `${words.load(week)}, ${doseText(week.dose)}${week.large ? " (step over 10 %)" : ""}`;
       case "none":
         return week.stop ? stopText(week.stop) : "the same";
     }

@@ -109,14 +109,14 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
     return <Typography sx={{ color: "text.secondary" }}>In no week did the load of strengthening rise by more than a tenth.</Typography>;
   return (
     <Box component="section" aria-label="Fast rises" sx={{ mt: 1 }}>
-      <Typography variant="h3">More strengthening than the week before</Typography>
+      <Typography variant="h3">More strengthening than in the last week that had any</Typography>
       {[...weeks].map(([weekStart, list]) => (
         <Typography key={weekStart}>
           <strong>{DateTime.fromISO(weekStart).toFormat("d LLLL")}</strong>:{" "}
           {list
             .map(
-              ({ region, kind, rise }) =>
-                `${words.label("region", region)} +${Math.round(rise * 100)} %${kind === "effort" ? " (by effort)" : ""}`,
+              ({ region, kind, rise, weekStart, againstWeek }) =>
+                `${words.label("region", region)} ${rise === null ? "from nothing" : `+${Math.round(rise * 100)} %`}${kind === "effort" ? " (by effort)" : ""}${pauseText(weekStart, againstWeek)}`,
             )
             .join(", ")}
           {workIn(weekStart)}
@@ -124,6 +124,13 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
       ))}
     </Box>
   );
+}
+
+/** Said when the week it is compared with is not the one before. */
+function pauseText(weekStart: string, againstWeek: string | null): string {
+  return againstWeek === null || againstWeek === addDays(weekStart, -7)
+    ? ""
+    : ` over ${DateTime.fromISO(againstWeek).toFormat("d LLLL")}, with a pause between`;
 }
 
 function Next({ crew, next }: { crew: CrewEntry; next: ReviewAnswer["next"] }) {

@@ -178,7 +178,7 @@ function Row({ each, overruns, busy, onConfirm, onOther }: RowProps) {
           <Box component="span" sx={{ color: "text.secondary" }}>
             {" "}
             {words.formName(movementId, was.formId).toLowerCase()}
-            {was.loadKg !== null && `, ${was.loadKg} kg`}
+            {was.loadKg !== null && `, ${words.load(was)}`}
           </Box>
         </Typography>
         {response.fired.map((fired, i) => (

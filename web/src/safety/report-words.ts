@@ -25,5 +25,5 @@ export function pausedWords(reports: PersonAlert["reports"], words: Words): stri
   if (pausing.length === 0) return "Nothing is paused.";
   if (pausing.some(({ regions }) => regions.length === 0)) return "Everything is paused.";
   const places = [...new Set(pausing.flatMap(({ regions }) => regions))].map((region) => words.label("place", region).toLowerCase());
-  return `Paused: what touches ${places.join(", ")}.`;
+  return `Paused: everything at the ${places.join(", ")}.`;
 }

@@ -4,7 +4,16 @@ import { ArrowLeft, Printer } from "lucide-react";
 import { Link } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import { cardsFor } from "@kind-grip/core/need";
-import { harderHand, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
+import {
+  adviceFor,
+  harderHand,
+  minutesByTask,
+  RAISED_STRAIN,
+  singleChanges,
+  taskStrain,
+  type WorkDay,
+  type Work,
+} from "@kind-grip/core/strain";
 import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { CoachingCardList } from "../library/CoachingCards";
@@ -48,14 +57,6 @@ export default function BriefingPage() {
   );
 }
 
-const FIRST: Readonly<Record<ReturnType<typeof singleChanges>[number]["factor"], string>> = {
-  effort: "less force: sharper tool, bigger handle, both hands",
-  rate: "fewer efforts a minute: batch, alternate, pause",
-  duration: "shorter holds: clamp, rest, let go between",
-  posture: "a straighter wrist: turn the work, raise or lower the bench",
-  hours: "fewer hours of it: swap tasks through the shift",
-};
-
 function Sheet({ work, day }: { work: Work; day: WorkDay }) {
   const { side } = harderHand(work, day);
   const tasks = [...minutesByTask(day)]
@@ -69,6 +70,10 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
     .sort((a, b) => b.index - a.index);
   return (
     <>
+      <Typography sx={{ mb: 1, maxWidth: 900 }}>
+        The number is the strain index of the task over its minutes of a shift, for the harder hand: effort, how often, how long, wrist and
+        hours together. Above {RAISED_STRAIN} is read as raised.
+      </Typography>
       <Box component="ol" sx={{ listStyle: "none", m: 0, mb: 4, p: 0, maxWidth: 900 }}>
         {tasks.map(({ task, minutes, index, first }) => (
           <Box
@@ -76,7 +81,7 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
             key={task.id}
             sx={{
               display: "grid",
-              gridTemplateColumns: "72px 1fr",
+              gridTemplateColumns: "112px 1fr",
               columnGap: 2,
               py: 1,
               borderBottom: "1px solid",
@@ -84,15 +89,22 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
               alignItems: "center",
             }}
           >
-            <Typography sx={{ fontSize: "1.8rem", fontWeight: 800, color: index > RAISED_STRAIN ? "warm.dark" : "text.primary" }}>
-              {index.toFixed(1)}
-            </Typography>
+            <Box>
+              <Typography
+                sx={{ fontSize: "1.8rem", fontWeight: 800, lineHeight: 1.1, color: index > RAISED_STRAIN ? "warm.dark" : "text.primary" }}
+              >
+                {index < 1000 ? index.toFixed(1) : "999+"}
+              </Typography>
+              <Typography sx={{ fontSize: "0.95rem", lineHeight: 1.15, color: index > RAISED_STRAIN ? "warm.dark" : "text.secondary" }}>
+                {index > RAISED_STRAIN ? "strain, raised" : "strain"}
+              </Typography>
+            </Box>
             <Typography>
               <strong>{task.name}</strong>, {minutes} min a shift, {side} hand.
               {first && (
                 <>
                   {" "}
-                  Helps most: <strong>{FIRST[first.factor]}</strong>.
+                  Helps most: <strong>{adviceFor(task, first)}</strong>.
                 </>
               )}
             </Typography>

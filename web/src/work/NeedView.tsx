@@ -16,6 +16,7 @@ import {
 } from "@kind-grip/core/need";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
+import { mainHandOf } from "../crew/main-hand";
 import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { HandMapPicture } from "../figure/HandMapPicture";
 import { MovementThumb } from "../figure/MovementThumb";
@@ -63,7 +64,8 @@ function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; perso
   const [latest] = rounds ?? [];
   const { data: records } = serverApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   const record = records?.find((each) => each.personId === personId)?.record;
-  const findings = record ? needFindings(findingsOf(record)) : [];
+  const { data: people } = serverApi.usePeopleQuery(crew.id);
+  const findings = record ? needFindings(findingsOf(record, mainHandOf(people ?? [], personId))) : [];
   return (
     <>
       {rounds && !record && <Typography sx={{ color: "text.secondary" }}>Nothing measured of them yet: this is the work alone.</Typography>}
@@ -208,10 +210,11 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
         {need.parts.length + need.added.length === 0 && <li>Neither the work nor the measurements ask for anything here.</li>}
       </Box>
       <Why label="How this is worked out">
-        Load minutes are minutes × share of the time in effort × effort ÷ 10 × the share this region takes by grip and posture. Every{" "}
-        {HALVING_LOAD_MIN} of them close half of what is left to 100. Findings add: range short, sides apart or range without strength{" "}
-        {ADDED_POINTS.shortRange}, weaker grip {ADDED_POINTS.weakGrip}, something felt {ADDED_POINTS.symptomPerPoint} a point. This is a
-        planning aid of this practice, not a validated risk score.
+        Load minutes are minutes × the root of (share of the time in effort × (effort ÷ 10)³) × the share this region takes by grip and
+        posture: hard efforts count far more than light ones that last. Every {HALVING_LOAD_MIN} of them close half of what is left to 100.
+        Findings add: range short, sides apart or range without strength {ADDED_POINTS.shortRange}, weaker grip {ADDED_POINTS.weakGrip},
+        something felt {ADDED_POINTS.symptomPerPoint} a point, for relief and never for strength. This is a planning aid of this practice,
+        not a validated risk score.
       </Why>
     </Box>
   );

@@ -11,7 +11,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
   return (
     <Box component="section" aria-label="Strain of the shift">
       {hands.map(({ side, strain }) => {
-        const raised = strain.value > RAISED_STRAIN;
+        const raised = strain.decisive > RAISED_STRAIN;
         return (
           <Box key={side} sx={{ display: "grid", gridTemplateColumns: "34px 1fr 150px", alignItems: "center", columnGap: 1.5, mb: 0.75 }}>
             <SideMark side={side} size={32} />
@@ -85,6 +85,14 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
           </Box>
         );
       })}
+      {hands
+        .filter(({ strain }) => strain.disagree)
+        .map(({ side, strain }) => (
+          <Typography key={side} sx={{ color: "warm.dark", fontWeight: 650 }}>
+            {side === "left" ? "Left" : "Right"}: the published order gives {strain.value.toFixed(1)}, the order in which more work never
+            reads as less {strain.steady.toFixed(1)}. They fall on different sides of {RAISED_STRAIN}: the larger decides.
+          </Typography>
+        ))}
       <Why label="Why these figures">
         The cumulative Strain Index of the shift: the hardest task counts whole, each further one adds what its hours add. Above{" "}
         {RAISED_STRAIN} (dashed) is read as raised strain. {STRAIN_SOURCE}. It is about the work, not about any one person.

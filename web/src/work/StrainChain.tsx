@@ -32,6 +32,8 @@ export function givenText(factor: Factor, given: number): string {
 
 const LINK = { width: 112, height: 92 };
 const OVERLAP = 14;
+/** Thicker, a ring would close over its figures. */
+const THICKEST = 16;
 
 interface StrainChainProps {
   strain: StrainIndex;
@@ -58,7 +60,7 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
       {strain.chain.map(({ factor, given, multiplier }, i) => {
         const x = i * step;
         const chosen = factor === weakest;
-        const thick = 2.5 + 4.2 * Math.log2(1 + multiplier);
+        const thick = Math.min(THICKEST, 2.5 + 4.2 * Math.log2(1 + multiplier));
         return (
           <g key={factor}>
             <Box
@@ -87,8 +89,8 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
           </g>
         );
       })}
-      <Text x={step * strain.chain.length + 66} y={64} size={36} weight={800} warm={raised}>
-        {strain.value.toFixed(1)}
+      <Text x={step * strain.chain.length + 66} y={64} size={strain.value < 1000 ? 36 : 26} weight={800} warm={raised}>
+        {strain.value < 1000 ? strain.value.toFixed(1) : "over 999"}
       </Text>
       <Text x={step * strain.chain.length + 66} y={LINK.height + 18} size={15} weight={650} warm={raised}>
         {raised ? "raised" : "below 10"}

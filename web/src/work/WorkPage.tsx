@@ -1,5 +1,5 @@
 /** What the hands of a crew do in a shift, and what it comes to. The strain of both hands is the first thing the eye meets. */
-import { Box, Button, ButtonBase, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
+import { Alert, Box, Button, ButtonBase, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
 import { FileText, Plus } from "lucide-react";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
@@ -30,6 +30,7 @@ import { NeedView } from "./NeedView";
 import { taskFrom, withoutTask, withTask } from "./new-task";
 import { ShiftStrain } from "./ShiftStrain";
 import { TaskEditor } from "./TaskEditor";
+import { problemPlace } from "./problem-place";
 import { useWork } from "./use-work";
 import { WorkDays } from "./WorkDays";
 
@@ -83,6 +84,30 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
           </Button>
         )}
       </PageTitle>
+      {edited.found.slice(0, 3).map((problem) => {
+        const at = problemPlace(work, problem.path);
+        return (
+          <Alert
+            key={problem.path}
+            severity="error"
+            variant="outlined"
+            sx={{ mb: 1.5 }}
+            action={
+              <Button
+                color="inherit"
+                onClick={() => {
+                  if (at.taskId) setTaskId(at.taskId);
+                  setSearch(at.view === "tasks" ? {} : { view: at.view });
+                }}
+              >
+                Show
+              </Button>
+            }
+          >
+            <strong>{at.name}</strong>: {problem.message}
+          </Alert>
+        );
+      })}
       {work.tasks.length === 0 ? (
         <Empty
           title="What do the hands do all day?"

@@ -20,6 +20,6 @@ export function useWork(crew: CrewEntry, entry: WorkEntry) {
     ...workProblems(kept.value, longestWorkMin(crew.shiftPattern)),
     ...kept.problems.map(({ path, message }) => ({ path: path.replace(/^work\./, ""), message })),
   ];
-  return { ...kept, problemAt: (path: string) => problems.find((problem) => problem.path === path)?.message };
+  return { ...kept, found: problems, problemAt: (path: string) => problems.find((problem) => problem.path === path)?.message };
 }
 export type EditedWork = ReturnType<typeof useWork>;

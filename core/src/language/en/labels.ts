@@ -47,6 +47,8 @@ export const labels = {
     edge: "Edge tools",
     tape: "Tape",
   },
+  /** One piece of it, in the middle of a line. */
+  piece: { dumbbell: "dumbbell", hammer: "hammer", dowel: "rod", bottle: "bottle", plate: "plate", bar: "bar" },
   posture: {
     wristBent: "Wrist bent",
     wristBentBack: "Wrist bent back",

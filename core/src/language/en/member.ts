@@ -41,9 +41,11 @@ export const member = {
   tellSend: "Tell my trainer",
   tellSent: "Told.",
   pausedAll: "Everything is paused for you",
-  pausedPlaces: "Paused for you: everything that touches {{places}}",
+  pausedPlaces: "Paused: {{places}}",
+  pausedThere: "Everything that works, stretches, loads or presses there is out for you.",
   pausedUntil: "Until {{trainer}} has answered. Stop now; do not try it again by yourself.",
-  pausedClinician: "What you answered has to be looked at by a clinician first. Turn to {{trainer}}; they have a note for you to take along.",
+  pausedClinician:
+    "What you answered has to be looked at by a clinician first. Turn to {{trainer}}; they have a note for you to take along.",
   mayStill: "You may still do: {{items}}.",
   mayNothing: "There is nothing else for you to do today.",
   turnTo: "Turn to {{trainer}}. If it gets worse, or you are in doubt, see a doctor.",

@@ -27,6 +27,9 @@ export const paper = {
   round_other: "{{count}} rounds",
   shape_one: "{{count}} shape",
   shape_other: "{{count}} shapes",
+  load: "{{kg}} kg",
+  loadOf: "{{tool}}, {{kg}} kg",
+  gripAt: "{{load}}, hand at the {{cm}} cm mark",
   total: "{{time}} in all",
   page: "Page {{page}} of {{pages}}",
 } as const;

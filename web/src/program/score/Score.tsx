@@ -15,6 +15,7 @@ import {
   type Session,
   type Timeline,
 } from "@kind-grip/core/session";
+import { torqueOf } from "@kind-grip/core/program";
 import { clockText, spanText } from "@kind-grip/core/units";
 import { rulerOf } from "@kind-grip/core/slot";
 import { v7 as uuid } from "uuid";
@@ -51,7 +52,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
   const chosen = session.items.find((item) => item.id === itemId);
   const itemOf = new Map(session.items.map((item) => [item.id, item]));
   const numberOf = new Map(session.items.map((item, i) => [item.id, i + 1]));
-  const totals = sessionTotals(session, timeline, tensionRegions);
+  const totals = sessionTotals(session, timeline, tensionRegions, torqueOf);
   const ruler = rulerOf(timeline, slotSec);
 
   const pull = (item: Item) => (dose: Dose, gesture: string) => changeItem(session, item.id, { dose }, gesture);

@@ -1,0 +1,39 @@
+/** Where in the work a problem is: the view and the task to open, and how its place is called. */
+import type { Work } from "@kind-grip/core/strain";
+
+export interface ProblemPlace {
+  view: "tasks" | "shift";
+  /** To be chosen, where the problem is in a task. */
+  taskId: string | null;
+  /** e.g. `Nailing, hammer blows, efforts a minute`. */
+  name: string;
+}
+
+const FIELDS: Readonly<Record<string, string>> = {
+  name: "name",
+  tool: "tool",
+  effort: "how hard",
+  perMin: "efforts a minute",
+  secEach: "seconds each",
+  flexionDeg: "wrist bent",
+  tiltDeg: "wrist tilted",
+  minutes: "minutes",
+};
+
+/** @param path dotted, as the core and the server name it, e.g. `tasks.0.efforts.1.secEach` */
+export function problemPlace(work: Work, path: string): ProblemPlace {
+  const [list, index, , part, field] = path.split(".");
+  if (list === "days") {
+    const day = work.days[Number(index)];
+    return { view: "shift", taskId: null, name: day?.name ?? "Who does what" };
+  }
+  const task = work.tasks[Number(index)];
+  if (!task) return { view: "tasks", taskId: null, name: "The work" };
+  const effort = part === undefined ? undefined : task.efforts[Number(part)];
+  const last = path.split(".").at(-1)!;
+  return {
+    view: "tasks",
+    taskId: task.id,
+    name: [task.name || "A task without a name", effort?.name, FIELDS[field ?? last]].filter(Boolean).join(", "),
+  };
+}
