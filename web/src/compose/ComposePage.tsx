@@ -129,7 +129,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       excluded,
       name: `${crew.name.split(" ")[0]} hands`,
     };
-  }, [crew, work, records, limits, askedLocks, excluded, here]);
+  }, [crew, work, people, records, limits, askedLocks, excluded, here]);
   const state = useProposal(input);
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
