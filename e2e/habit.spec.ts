@@ -144,9 +144,12 @@ for (const round of [1, 2])
       await away!.page.getByRole("button", { name: "Forearm, back" }).click();
       await away!.page.getByRole("button", { name: "Keep it" }).click();
       await away!.page.getByRole("link", { name: "Stop and tell" }).click();
-      await away!.page.getByRole("button", { name: "Tingling or numb" }).click();
+      await away!.page.getByRole("button", { name: "Tingling", exact: true }).click();
+      await expect(away!.page.getByRole("button", { name: "Tell my trainer" })).toBeDisabled();
+      await away!.page.getByRole("radiogroup", { name: "Is it still there now?" }).getByRole("radio", { name: "Yes" }).click();
       await away!.page.getByRole("button", { name: "Tell my trainer" }).click();
-      await expect(away!.page.getByText("Your trainer will see it.")).toBeVisible();
+      await expect(away!.page.getByRole("heading", { name: "Told." })).toBeVisible();
+      await expect(away!.page.getByText("Everything is paused for you")).toBeVisible();
       await expect(away!.page.getByRole("status").filter({ hasText: /things wait to be sent/ })).toBeVisible();
       // Away and back: the page opens from what the phone keeps, with everything that waits.
       await away!.page.goto("/me");
@@ -163,14 +166,14 @@ for (const round of [1, 2])
       await Promise.all([online!.page.context().close(), away!.page.context().close()]);
     });
 
-    await test.step("what was told stands on Today, and is seen", async () => {
+    await test.step("what was told stands on Today, and is answered", async () => {
       await page.goto("/today");
       const told = page.getByText("Stopped and told you");
       await expect(told).toBeVisible();
-      await page
-        .getByRole("button", { name: `Seen: ${names[0]}` })
-        .first()
-        .click();
+      await page.getByRole("button", { name: `Answer ${names[0]}` }).click();
+      const dialog = page.getByRole("dialog", { name: `Answer ${names[0]}` });
+      await dialog.getByRole("radio", { name: /^Give back/ }).click();
+      await dialog.getByRole("button", { name: "Answer", exact: true }).click();
       await expect(told).toBeHidden();
     });
 
@@ -196,9 +199,9 @@ for (const round of [1, 2])
       await page.getByRole("radio", { name: "Review" }).click();
       await expect(page.getByRole("region", { name: "Next block" })).toContainText("Nobody was measured twice");
       await toStep(page, "Report");
-      await expect(page.getByText("people took part")).toBeVisible();
+      await expect(page.getByText("people these figures are of").first()).toBeVisible();
       const [csv] = await Promise.all([page.waitForEvent("download"), page.getByRole("link", { name: "CSV", exact: true }).click()]);
-      expect(readFileSync(await csv.path(), "utf8")).toContain("week,people,adherence");
+      expect(readFileSync(await csv.path(), "utf8")).toContain("from,until,people");
       const employer = await (await browser.newContext()).newPage();
       await employer.goto("/sign-in");
       await employer.getByLabel("E-mail").fill("greta@fernhollow.example");

@@ -15,6 +15,7 @@ const THRESHOLDS: readonly { key: keyof ResponseThresholds; label: string; unit:
   { key: "progressMargin", label: "Effort below the cap before more", unit: "points", min: 0, max: 3 },
   { key: "settlingDays", label: "Settling-in", unit: "days", min: 1, max: 14 },
   { key: "settlingRise", label: "Morning rise expected then", unit: "points", min: 1, max: 4 },
+  { key: "alarmMorning", label: "A morning that pauses by itself, from", unit: "of 10", min: 3, max: 10 },
   { key: "noGainDays", label: "No better after", unit: "days", min: 5, max: 28 },
   { key: "noGainPercent", label: "With at least so much done", unit: "%", min: 50, max: 100 },
 ];

@@ -1,21 +1,19 @@
 /** What waits for a decision, most urgent first: the proposal, the rules with their figures, what exactly changes; confirmed or overruled. */
 import { Alert, Box, Button, Typography } from "@mui/material";
 import { useCallback, useMemo, useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { changeText, DECISION_WORDS, firedText, lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
-import { clockText } from "@kind-grip/core/units";
+import { DECISION_WORDS, lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
+import { clockText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import type { WaitingDecision } from "@kind-grip/core/answers";
 import { problemOf, serverApi, type CrewEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
-import { MovementThumb } from "../figure/MovementThumb";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
 import { useParticipations } from "../safety/use-participations";
 import { DecisionMark } from "./DecisionMark";
-import { EvidenceChart } from "./EvidenceChart";
+import { DecisionRows } from "./DecisionRows";
 import { OverruleDialog } from "./OverruleDialog";
 
 const ORDER: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress", "hold"];
@@ -76,9 +74,10 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
   const overrunsOf = useOverruns(crew);
   const allTogether = useMemo(() => (list.length > 1 ? overrunsOf(list) : []), [list, overrunsOf]);
   const [decide, { isLoading, error }] = serverApi.useDecideMutation();
-  const [overruling, setOverruling] = useState<WaitingDecision | null>(null);
+  const [overruling, setOverruling] = useState<readonly WaitingDecision[]>([]);
   const dispatch = useAppDispatch();
   if (list.length === 0) return null;
+  const people = new Set(list.map(({ personId }) => personId)).size;
   const confirm = async (some: readonly WaitingDecision[]) => {
     const decisions = some.map(({ personId, programId, itemId, response }) => ({
       id: uuid(),
@@ -93,10 +92,9 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
     if (!answer.error)
       dispatch(
         notify({
-          text:
-            some.length === 1
-              ? `${some[0]!.name}: ${DECISION_WORDS[kind].toLowerCase()}, from the next session on.`
-              : `${some.length} decided.`,
+          text: some.every(({ personId }) => personId === some[0]!.personId)
+            ? `${some[0]!.name}: ${DECISION_WORDS[kind].toLowerCase()}, from the next session on.`
+            : `${some.length} decided.`,
         }),
       );
   };
@@ -106,12 +104,12 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
         sx={{ display: "flex", alignItems: "baseline", gap: 2, borderBottom: "2px solid", borderColor: "line", pb: 0.5, flexWrap: "wrap" }}
       >
         <Typography variant="h2">
-          <DecisionMark kind={kind} size={24} /> <Box component="span">{list.length}</Box>
+          <DecisionMark kind={kind} size={24} /> <Box component="span">{people}</Box>
         </Typography>
         <Typography sx={{ color: "text.secondary", flex: 1 }}>{WHAT[kind]}</Typography>
-        {list.length > 1 && kind !== "hold" && (
+        {people > 1 && kind !== "hold" && (
           <Button variant="outlined" disabled={isLoading} onClick={() => void confirm(list)}>
-            Confirm all {list.length}
+            Confirm all {people}
           </Button>
         )}
       </Box>
@@ -125,85 +123,17 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
           All together: {allTogether.join("; ")}. Confirm fewer, or use Fit on the session afterwards.
         </Alert>
       )}
-      {list.map((each) => (
-        <Row
-          key={`${each.personId} ${each.itemId}`}
-          each={each}
-          overruns={overrunsOf([each])}
+      {[...grouped(list, ({ personId }) => personId)].map(([personId, own]) => (
+        <DecisionRows
+          key={personId}
+          own={own}
+          overrunsOf={overrunsOf}
           busy={isLoading}
-          onConfirm={kind === "hold" ? undefined : () => void confirm([each])}
-          onOther={() => setOverruling(each)}
+          onConfirm={kind === "hold" ? undefined : (some) => void confirm(some)}
+          onOther={setOverruling}
         />
       ))}
-      {overruling && <OverruleDialog crewId={crew.id} each={overruling} onClose={() => setOverruling(null)} />}
-    </Box>
-  );
-}
-
-interface RowProps {
-  each: WaitingDecision;
-  /** Sessions that would no longer fit their slot. */
-  overruns: readonly string[];
-  busy: boolean;
-  onConfirm?: () => void;
-  onOther(): void;
-}
-
-function Row({ each, overruns, busy, onConfirm, onOther }: RowProps) {
-  const words = wordsIn();
-  const { movementId, was, response } = each;
-  const change = changeText(response, movementId, words);
-  const movement = words.movementName(movementId);
-  return (
-    <Box
-      component="article"
-      aria-label={`${each.name}, ${movement}`}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "1fr", md: "72px minmax(0, 1fr) 190px auto" },
-        columnGap: 2.5,
-        rowGap: 1,
-        alignItems: "center",
-        py: 1.25,
-        borderBottom: "1px solid",
-        borderColor: "line",
-      }}
-    >
-      <Box sx={{ width: 72 }}>
-        <MovementThumb movementId={movementId} formId={was.formId} />
-      </Box>
-      <Box>
-        <Typography sx={{ fontSize: "1.1rem" }}>
-          <strong>{each.name}</strong> · {movement}
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            {" "}
-            {words.formName(movementId, was.formId).toLowerCase()}
-            {was.loadKg !== null && `, ${words.load(was)}`}
-          </Box>
-        </Typography>
-        {response.fired.map((fired, i) => (
-          <Typography key={i} sx={{ color: "text.secondary", lineHeight: 1.35 }}>
-            {firedText(fired)}
-          </Typography>
-        ))}
-        {change && <Typography sx={{ fontWeight: 650, lineHeight: 1.35 }}>{change}</Typography>}
-        {overruns.map((text) => (
-          <Typography key={text} sx={{ color: "warm.dark", lineHeight: 1.35 }}>
-            {text}.
-          </Typography>
-        ))}
-      </Box>
-      <EvidenceChart runs={each.runs} mornings={each.mornings} usualLevel={each.usualLevel} />
-      <Box sx={{ display: "flex", gap: 1 }}>
-        {onConfirm && (
-          <Button variant="contained" disabled={busy} onClick={onConfirm} aria-label={`Confirm: ${each.name}, ${movement}`}>
-            Confirm
-          </Button>
-        )}
-        <Button variant="outlined" onClick={onOther} aria-label={`Decide otherwise: ${each.name}, ${movement}`}>
-          Otherwise
-        </Button>
-      </Box>
+      {overruling.length > 0 && <OverruleDialog crewId={crew.id} list={overruling} onClose={() => setOverruling([])} />}
     </Box>
   );
 }

@@ -8,20 +8,36 @@ import type { WaitingDecision } from "@kind-grip/core/answers";
 import { problemOf, serverApi } from "../app/api";
 import { Choice } from "../parts/Choice";
 
-export function OverruleDialog({ crewId, each, onClose }: { crewId: string; each: WaitingDecision; onClose(): void }) {
+interface OverruleDialogProps {
+  crewId: string;
+  /** Of one person, proposed the same; decided the same, for the same reason. */
+  list: readonly WaitingDecision[];
+  onClose(): void;
+}
+
+export function OverruleDialog({ crewId, list, onClose }: OverruleDialogProps) {
+  const words = wordsIn();
+  const [{ name, response }] = list as [WaitingDecision];
   const [decide, { isLoading, error }] = serverApi.useDecideMutation();
   const [decided, setDecided] = useState<DecisionKind | null>(null);
   const [why, setWhy] = useState("");
   const problem = error ? problemOf(error) : undefined;
-  const { personId, programId, itemId, response } = each;
   const store = async () => {
-    const decision = { id: uuid(), personId, programId, itemId, proposed: response.kind, decided: decided!, why: why.trim() || null };
-    if (!(await decide({ crewId, decisions: [decision] })).error) onClose();
+    const decisions = list.map(({ personId, programId, itemId }) => ({
+      id: uuid(),
+      personId,
+      programId,
+      itemId,
+      proposed: response.kind,
+      decided: decided!,
+      why: why.trim() || null,
+    }));
+    if (!(await decide({ crewId, decisions })).error) onClose();
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="overrule-title" fullWidth maxWidth="sm">
       <DialogTitle id="overrule-title">
-        {each.name}, {wordsIn().movementName(each.movementId).toLowerCase()}
+        {name}, {list.map(({ movementId }) => words.movementName(movementId).toLowerCase()).join(", ")}
       </DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
         <Typography>Proposed: {DECISION_WORDS[response.kind].toLowerCase()}. What instead?</Typography>
