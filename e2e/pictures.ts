@@ -93,7 +93,6 @@ const PICTURES: Record<string, Picture> = {
     await composed(page, crewId);
   },
   bench: (page) => goTo(page, "/bench/lever"),
-  tape: (page) => goTo(page, "/bench/tape"),
   decisions: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/progress`);
     await page.getByRole("article").first().waitFor();
@@ -105,7 +104,7 @@ const PICTURES: Record<string, Picture> = {
   },
   report: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Tansy")}/report`);
-    await page.getByText("people took part").waitFor();
+    await page.getByText("people these figures are of").first().waitFor();
   },
   "plan-a-day": async (page, crew) => {
     await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
@@ -136,6 +135,13 @@ const PICTURES: Record<string, Picture> = {
     await phone.getByRole("button", { name: "Pause" }).click();
     await phone.waitForTimeout(400);
     await phone.screenshot({ path: path.join(folderOf("phone-follow"), "phone-follow.png") });
+    await phone.goto("/me/tell");
+    await phone.getByRole("button", { name: "Sharp pain" }).click();
+    await phone.getByRole("radio", { name: "Right" }).click();
+    await phone.getByRole("button", { name: "Base of the thumb" }).click();
+    await phone.getByRole("button", { name: "Tell my trainer" }).click();
+    await phone.waitForTimeout(1500);
+    await phone.screenshot({ path: path.join(folderOf("told"), "told.png") });
     await phone.close();
   },
 };

@@ -83,11 +83,18 @@ export function markAlarm(marks: readonly { kind: string; itemId: string | null 
   return at.length > new Set(at).size ? "tingling" : null;
 }
 
-/** The items a pause is about; null for all of them, where no place was named. */
+/** What is held in the hand as a load: it goes through everything from the fingers to the elbow. */
+const HELD_LOADS = ["dumbbell", "bottle", "hammer", "dowel", "bar", "plate"] as const;
+/** The ball of the thumb is made of muscles of the hand: who points at one means the other too. */
+const LIES_WITH: Readonly<Partial<Record<Region, Region>>> = { thumbBase: "handIntrinsics", handIntrinsics: "thumbBase" };
+
+/** The items a pause is about: what works, stretches, releases or loads a place; null for all of them, where no place was named. */
 export function pauseScope(regions: readonly Region[]): ItemScope | null {
   if (regions.length === 0) return null;
-  // Weight on the hands loads everything from the fingers to the elbow.
-  return { regions: [...regions], ...(regions.some((region) => region !== "shoulderNeck") && { weightBearing: true }) };
+  const places = [...new Set(regions.flatMap((region) => [region, LIES_WITH[region] ?? region]))];
+  const inTheArm = places.some((region) => region !== "shoulderNeck");
+  // Weight on the hands loads the same as weight in them.
+  return { regions: places, ...(inTheArm && { weightBearing: true, kit: [...HELD_LOADS] }) };
 }
 
 /** What the trainer makes of an alert. `ease`: one form or dose easier where the place is, and given back. `refer`: held out. */

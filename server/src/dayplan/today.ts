@@ -2,7 +2,6 @@
 import type { Today, TodayEntry } from "@kind-grip/core/answers";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { FORM_TIMINGS } from "@kind-grip/core/library";
-import type { DecisionKind } from "@kind-grip/core/response";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
@@ -186,7 +185,7 @@ function needsYou(
         return !withdrawnAt && here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
       })
       .map(({ personId, untilDay }) => ({ ...named(personId), until: untilDay })),
-    decisions: peopleByUrgency(waiting.filter(({ personId }) => here.has(personId))).map(({ crewId: id, kind, people: count }) => ({
+    decisions: peopleByKind(waiting.filter(({ personId }) => here.has(personId))).map(({ crewId: id, kind, people: count }) => ({
       crewId: id,
       crewName: crewsById.get(id)!.name,
       kind,
@@ -214,15 +213,12 @@ function needsYou(
   };
 }
 
-const URGENCY: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];
-
-/** People by crew and the most urgent of what waits for them: nine decisions about one person are one. */
-function peopleByUrgency(waiting: readonly Pick<ProposalRow, "crewId" | "personId" | "kind">[]) {
-  const most = [...grouped(waiting, ({ personId }) => personId).values()].map((list) => ({
-    crewId: list[0]!.crewId,
-    kind: URGENCY.find((kind) => list.some((each) => each.kind === kind)) ?? "hold",
+/** People by crew and kind of what waits for them, as the crew's page has them: nine decisions of a kind about one person are one. */
+function peopleByKind(waiting: readonly Pick<ProposalRow, "crewId" | "personId" | "kind">[]) {
+  return [...grouped(waiting, ({ crewId, kind }) => `${crewId} ${kind}`).values()].map((list) => ({
+    ...list[0]!,
+    people: new Set(list.map(({ personId }) => personId)).size,
   }));
-  return [...grouped(most, ({ crewId, kind }) => `${crewId} ${kind}`).values()].map((list) => ({ ...list[0]!, people: list.length }));
 }
 
 interface LateRun {

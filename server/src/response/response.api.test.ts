@@ -47,7 +47,7 @@ const formOf = async () =>
     world.people[0]!.id
   ];
 const onToday = async () =>
-  ((await trainer.get("/api/today")).body.decisions as { crewId: string; kind: string; count: number }[]).filter(
+  ((await trainer.get("/api/today")).body.decisions as { crewId: string; kind: string; people: number }[]).filter(
     ({ crewId }) => crewId === world.crewId,
   );
 const threeClean = async () => {
@@ -95,6 +95,18 @@ it("what changed meanwhile is looked at again, and of many nothing is stored", a
   expect([answer.status, answer.body.code]).toEqual([409, "changed"]);
   expect(await test.db.models.Decision.count({ where: { crewId: world.crewId } })).toBe(0);
   expect(await formOf()).toBeUndefined();
+});
+
+it("nine decisions of a kind about one person are one on Today", async () => {
+  const member = await trainer.member(test, world.crewId, world.people[0]!.id);
+  await lead(1, 1);
+  const { today } = (await member.get("/api/member/day")).body as { today: string };
+  const body = { id: uuid(), day: today, level: 4, regions: [], tingling: true, stillThere: false };
+  expect((await member.send("put", `/api/member/check-ins/${body.id}`, body)).status).toBe(200);
+  const eased = ((await trainer.get(`${crew()}/decisions`)).body as WaitingDecision[]).filter(({ response }) => response.kind === "ease");
+  expect(eased.length).toBeGreaterThan(1);
+  expect(new Set(eased.map(({ personId }) => personId)).size).toBe(1);
+  expect(await onToday()).toMatchObject([{ kind: "ease", people: 1 }]);
 });
 
 it("overruling needs a reason, and is kept with it", async () => {

@@ -6,6 +6,7 @@ import {
   loadLadder,
   stepDown,
   stepUp,
+  weeklyStep,
   substitutesFor,
   torqueNm as torqueOfTool,
   type Load,
@@ -165,8 +166,9 @@ export function LeverBench() {
           )}
           {torqueNm > 0 && (
             <>
-              <StepLine label="Next step up" step={stepUp(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
-              <StepLine label="Next step down" step={stepDown(ladder, torqueNm)} none="Nothing lighter in this kit." onChoose={choose} />
+              <StepLine label="A week's step" step={weeklyStep(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
+              <StepLine label="Next mark up" step={stepUp(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
+              <StepLine label="Next mark down" step={stepDown(ladder, torqueNm)} none="Nothing lighter in this kit." onChoose={choose} />
               <Typography variant="h3" sx={{ mt: 2 }}>
                 The same from
               </Typography>

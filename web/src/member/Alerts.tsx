@@ -35,7 +35,7 @@ export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
           {!out && <Typography sx={{ mt: 1 }}>{words.member("pausedThere")}</Typography>}
           {!out && (
             <Typography sx={{ mt: 1 }}>
-              {still.length > 0 ? words.member("mayStill", { items: still.join(", ").toLowerCase() }) : words.member("mayNothing")}
+              {still.length > 0 ? words.member("mayStill", { items: still.join("; ").toLowerCase() }) : words.member("mayNothing")}
             </Typography>
           )}
           <Typography sx={{ mt: 1, fontWeight: 650 }}>{words.member("turnTo", { trainer })}</Typography>

@@ -100,7 +100,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
       <ProgramBar crew={crew} />
       <Box sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 1fr) 268px" }, columnGap: 3, rowGap: 3, alignItems: "start" }}>
         <Box sx={{ minWidth: 0 }}>
-          <SessionTabs />
+          <SessionTabs crew={crew} />
           {!session ? (
             <Empty
               title="Which time of the shift first?"

@@ -4,16 +4,17 @@ import { FileUp, Plus, Printer, Scale } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
-import { DEFAULT_STYLE, FORM_TIMINGS } from "@kind-grip/core/library";
-import { compilePerson } from "@kind-grip/core/session";
+import { DEFAULT_STYLE } from "@kind-grip/core/library";
+import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type ProblemBody } from "../app/api";
+import { problemOf, serverApi, type CrewEntry, type ProblemBody } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { FilePick } from "../parts/FilePick";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { useGroupLengths } from "./use-group-lengths";
 
 export default function ProgramsPage() {
   const { data: settings } = serverApi.useSettingsQuery();
@@ -117,18 +118,7 @@ export default function ProgramsPage() {
                     </Typography>
                   </Box>
                   <Box>
-                    {program.sessions.map((session) => {
-                      const total = compilePerson(session, FORM_TIMINGS).totalSec;
-                      const slot = crew.slots[session.slot];
-                      return (
-                        <Typography key={session.id}>
-                          <strong>{clockText(total)}</strong> {session.name}{" "}
-                          <Box component="span" sx={{ color: total > slot ? "warm.dark" : "text.secondary" }}>
-                            {total > slot ? `over its ${clockText(slot)}` : `of ${clockText(slot)}`}
-                          </Box>
-                        </Typography>
-                      );
-                    })}
+                    <Lengths crew={crew} sessions={program.sessions} />
                   </Box>
                   <Button component="a" href={`/api/programs/${id}/hand-out.pdf`} startIcon={<Printer size={20} />}>
                     Hand-out
@@ -141,4 +131,21 @@ export default function ProgramsPage() {
       </Loaded>
     </>
   );
+}
+
+/** Each session with its length for everybody, against its slot. */
+function Lengths({ crew, sessions }: { crew: CrewEntry; sessions: readonly Session[] }) {
+  const lengths = useGroupLengths(crew, sessions);
+  return sessions.map((session) => {
+    const total = lengths.get(session.id)!;
+    const slot = crew.slots[session.slot];
+    return (
+      <Typography key={session.id}>
+        <strong>{clockText(total)}</strong> {session.name}{" "}
+        <Box component="span" sx={{ color: total > slot ? "warm.dark" : "text.secondary" }}>
+          {total > slot ? `over its ${clockText(slot)}` : `of ${clockText(slot)}`}
+        </Box>
+      </Typography>
+    );
+  });
 }

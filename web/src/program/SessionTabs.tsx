@@ -3,23 +3,25 @@ import { Box, Button, ButtonBase, IconButton, ListItemText, Menu, MenuItem } fro
 import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { MAX_SESSIONS } from "@kind-grip/core/program";
-import { compilePerson, type Session, type SlotKind } from "@kind-grip/core/session";
+import type { Session, SlotKind } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
+import type { CrewEntry } from "../app/api";
 import { useAppDispatch } from "../app/store";
 import { sessionChosen } from "./editor-state";
 import { SessionDialog } from "./SessionDialog";
 import { useEdit, useEditedSession } from "./use-editor";
+import { useGroupLengths } from "./use-group-lengths";
 
 const SLOTS: readonly SlotKind[] = ["preShift", "break", "postShift"];
 const NEW_NAMES: Record<SlotKind, string> = { preShift: "Warm-up", break: "Stretch break", postShift: "After the shift" };
 
-export function SessionTabs() {
+export function SessionTabs({ crew }: { crew: CrewEntry }) {
   const words = wordsIn();
   const { program, change } = useEdit();
   const session = useEditedSession();
+  const lengths = useGroupLengths(crew, program.sessions);
   const dispatch = useAppDispatch();
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const [editing, setEditing] = useState(false);
@@ -61,7 +63,7 @@ export function SessionTabs() {
                 {each.name}
               </Box>
               <Box component="span" sx={{ fontSize: "0.875rem", opacity: 0.85 }}>
-                {words.label("slot", each.slot)} · {clockText(compilePerson(each, FORM_TIMINGS).totalSec)}
+                {words.label("slot", each.slot)} · {clockText(lengths.get(each.id)!)}
               </Box>
             </ButtonBase>
           );
