@@ -56,7 +56,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/progress?view=figures`, async () => page.locator(".main-svg").first().waitFor()],
     [`/crews/${roof}/progress?view=review`, async () => page.locator(".main-svg").first().waitFor()],
     [`/crews/${roof}/progress?view=history`, async () => page.getByRole("article").first().waitFor()],
-    [`/crews/${roof}/report`, async () => page.getByText("people took part").waitFor()],
+    [`/crews/${roof}/report`, async () => page.getByText("people these figures are of").first().waitFor()],
     [`/crews/${roof}/people/cards`],
     [`/crews/${roof}/day-plan`, async () => page.getByRole("button", { name: "Plan a day" }).click()],
     [`/crews/${roof}/day-plan`, async () => page.getByRole("button", { name: "Reminders" }).click()],

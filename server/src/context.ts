@@ -6,7 +6,7 @@ import type { Db } from "./db/connection";
 export interface AppContext {
   db: Db;
   /** The moment it is for a trainer's practice; demo practices live on a fixed day. */
-  now(caller: Caller): Promise<Date>;
+  now(caller: Pick<Caller, "practiceId">): Promise<Date>;
 }
 
 /**

@@ -14,6 +14,7 @@ import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
 import { loadEmpty } from "./demo/empty";
+import { practiceClock } from "./context";
 import { httpGateway, startWorker } from "./message/worker";
 import { DEMO_MEMBER, DEMO_PASSWORD, DEMO_SIGN_INS, DEMO_STAFF, loadDemo } from "./demo/load";
 
@@ -65,7 +66,7 @@ async function start(): Promise<void> {
     const gatewayAddress = process.env.GATEWAY_URL ?? `http://127.0.0.1:${gatewayPort}`;
     standIns.push(startStandIn("meter", meterPort));
     if (!process.env.GATEWAY_URL) standIns.push(startStandIn("gateway", gatewayPort, "--keep", path.join(options.data, "messages.jsonl")));
-    stopWorker = startWorker(db, httpGateway(gatewayAddress));
+    stopWorker = startWorker(db, httpGateway(gatewayAddress), practiceClock(db));
     app = createApp({
       db,
       gatewayAddress,

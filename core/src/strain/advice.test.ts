@@ -16,6 +16,23 @@ it("a thumb push on stone is not told to sharpen a tool", () => {
   expect(text).toMatch(/thumb/);
   expect(text).not.toMatch(/sharp|handle/);
 });
+it("the hand that holds the piece is not told of the tool in the other, nor the other to get its help", () => {
+  const held = sampleEffort("held", { hands: "left", grip: "pinch", perMin: 4 });
+  const struck = sampleEffort("struck", { hands: "right", grip: "power", perMin: 20 });
+  const task = sampleTask("t", [struck, held], { tool: "Hammer" });
+  const of = ({ id }: Effort, factor: "effort" | "duration" = "effort") => adviceFor(task, { factor, effortId: id });
+  expect(of(held)).toBe("less force: a clamp, rest or stand that holds it");
+  expect(of(held, "duration")).toMatch(/clamp/);
+  expect(of(struck)).toMatch(/tool/);
+  expect(of(struck)).not.toMatch(/other hand|clamp/);
+});
+it("of two hands that grip alike the one that does more efforts a minute has the tool", () => {
+  const hand = (name: string, hands: "left" | "right", perMin: number) => sampleEffort(name, { hands, grip: "power", perMin });
+  const [held, cut] = [hand("held", "left", 5), hand("cut", "right", 25)];
+  const task = sampleTask("t", [held, cut], { tool: "Knife" });
+  expect(adviceFor(task, { factor: "effort", effortId: held.id })).toMatch(/clamp/);
+  expect(adviceFor(task, { factor: "effort", effortId: cut.id })).toMatch(/sharper/);
+});
 it("a bare-handed lift is not told of a handle of a tool it does not have", () => {
   expect(advice("effort", { grip: "power", hands: "both" })).not.toMatch(/tool|handle/);
   expect(advice("effort", { grip: "power", hands: "both" }, "Hammer")).toMatch(/tool/);

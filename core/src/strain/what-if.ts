@@ -16,9 +16,9 @@ export interface Change {
 
 /**
  * One workable step of each factor, so that the factors can be compared: effort a point lower, a quarter fewer or shorter
- * efforts, the wrist straight, a quarter fewer hours. Steps of this practice, not of the source.
+ * efforts, the wrist straight, a quarter fewer hours. What takes next to no force already has no force to take away. Steps of this practice, not of the source.
  */
-export const STEP = { effortPoints: 1, share: 0.25, leastEffort: 0.5 } as const;
+export const STEP = { effortPoints: 1, share: 0.25, leastEffort: 1 } as const;
 
 /** Every single change, the one that helps most first; changes that change nothing are left out. */
 export function singleChanges(task: Task, side: HandSide, hours: number): Change[] {
@@ -43,7 +43,7 @@ export function singleChanges(task: Task, side: HandSide, hours: number): Change
 function eased(effort: Effort, factor: Exclude<Factor, "hours">): { from: number; to: number; changed: Effort } {
   switch (factor) {
     case "effort": {
-      const to = Math.max(STEP.leastEffort, effort.effort - STEP.effortPoints);
+      const to = Math.min(effort.effort, Math.max(STEP.leastEffort, effort.effort - STEP.effortPoints));
       return { from: effort.effort, to, changed: { ...effort, effort: to } };
     }
     case "rate": {

@@ -101,7 +101,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
       const crew = link && !link.withdrawnAt && (await db.models.Crew.findOne({ where: { id: link.crewId, removedAt: null } }))?.get();
       const account = crew && (await db.models.Account.findByPk(crew.trainerId))?.get();
       if (!link || !crew || !account) throw notFound("calendar");
-      const at = await now({ role: "trainer", accountId: account.id, practiceId: account.practiceId });
+      const at = await now(account);
       await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
       await readOwnMovements(db, account.practiceId);
       sendCalendar(response, crew.name, await calendarText(db, crew, link.personId, at));

@@ -365,7 +365,8 @@ export interface MessageRow {
   placementId: string | null;
   text: string;
   queuedAt: Date;
-  state: "waiting" | "sent" | "failed";
+  /** `dropped`: no reminder any more as it was due. */
+  state: "waiting" | "sent" | "failed" | "dropped";
   tries: number;
   nextTryAt: Date;
   sentAt: Date | null;

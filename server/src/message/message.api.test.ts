@@ -51,6 +51,33 @@ it("a group's session reminds the group", async () => {
   expect((await remind(placementId)).status).toBe(404);
 });
 
+it("somebody who is out by the time it is sent gets none, and one when they take part again", async () => {
+  const id = await place();
+  await remind(id);
+  await trainer.send("post", `/api/crews/${world.crewId}/holds`, { personId: world.people[0]!.id, question: "hotJoint" });
+  const sent: string[] = [];
+  const gateway: Gateway = async ({ to }) => {
+    sent.push(to);
+    return { taken: true };
+  };
+  await sendDue(test.db, gateway, later(1));
+  expect(sent.sort()).toEqual(["Person 2", "Person 3"]);
+  expect((await messages()).map(({ state }) => state).sort()).toEqual(["dropped", "sent", "sent"]);
+  expect((await remind(id)).body).toEqual({ queued: 0, people: 2 });
+  await test.db.models.Hold.update({ withdrawnAt: new Date() }, { where: { personId: world.people[0]!.id } });
+  expect((await remind(id)).body).toEqual({ queued: 1, people: 3 });
+  await sendDue(test.db, gateway, later(2));
+  expect(sent.at(-1)).toBe("Person 1");
+});
+
+it("a session that is out of the plan is not announced", async () => {
+  const id = await place();
+  await remind(id);
+  await test.db.models.Placement.destroy({ where: { id } });
+  expect(await sendDue(test.db, async () => ({ taken: true }), later(1))).toBe(3);
+  expect((await messages()).map(({ state }) => state)).toEqual(["dropped", "dropped", "dropped"]);
+});
+
 it("is sent by any number of workers, each message once", async () => {
   await remind(await place());
   const seen: string[] = [];

@@ -1,12 +1,13 @@
 /** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
-import { notHeldOut } from "@kind-grip/core/safety";
+import { FULL_PARTICIPATION, itemsLeftOut, type Participation } from "@kind-grip/core/safety";
+import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { MessageRow } from "../db/models";
+import type { MessageRow, PlacementRow } from "../db/models";
 import { notFound } from "../http/problem";
 import { participationsIn } from "../safety/participations";
 
@@ -32,18 +33,20 @@ export async function remind(
 ): Promise<{ queued: number; people: number }> {
   const crew = await crewOf(db, caller, crewId);
   const placement = (await db.models.Placement.findOne({ where: { id: placementId, crewId } }))?.get();
-  const program = placement && (await db.models.Program.findOne({ where: { id: placement.programId, removedAt: null } }))?.get();
-  const session = program?.document.sessions.find(({ id }) => id === placement!.sessionId);
+  const session = placement && (await sessionOf(db, placement));
   if (!placement || !session) throw notFound("placed session");
   const { timeZone, place } = crew.detail;
   const day = dateAt(placement.startsAt.getTime(), timeZone);
-  const people = (await db.models.Person.findAll({ where: { crewId } }))
+  const participations = await participationsIn(db, { id: crewId, timeZone }, at);
+  const free = (await db.models.Person.findAll({ where: { crewId } }))
     .map((person) => person.get())
-    .filter((person) => isHere(person, day) && (!placement.people || placement.people.includes(person.id)));
-  const free = notHeldOut(people, await participationsIn(db, { id: crewId, timeZone }, at));
-  const known = new Set((await db.models.Message.findAll({ where: { placementId } })).map((row) => row.get().personId));
+    .filter((person) => isHere(person, day) && isMeantFor(placement, person.id) && hasAnyItem(session, participations.get(person.id)));
+  const known = new Map((await db.models.Message.findAll({ where: { placementId } })).map((row) => [row.get().personId, row.get()]));
   const fresh = free.filter(({ id }) => !known.has(id));
+  // Those who had dropped out and take part again.
+  const again = free.flatMap(({ id }) => (known.get(id)?.state === "dropped" ? [known.get(id)!.id] : []));
   const text = `${session.name} at ${wallTime(placement.startsAt.getTime(), timeZone)}, ${place}.`;
+  await db.models.Message.update({ state: "waiting", tries: 0, nextTryAt: new Date() }, { where: { id: again, state: "dropped" } });
   await db.models.Message.bulkCreate(
     fresh.map(({ id: personId }): MessageRow => ({
       id: uuid(),
@@ -62,7 +65,31 @@ export async function remind(
     })),
     { ignoreDuplicates: true },
   );
-  return { queued: fresh.length, people: free.length };
+  return { queued: fresh.length + again.length, people: free.length };
+}
+
+/** Whether a reminder is still one as it is sent: the session is in the plan, and the person may do some of it. */
+export async function isStillDue(db: Db, { placementId, crewId, personId }: MessageRow, at: Date): Promise<boolean> {
+  if (placementId === null) return true;
+  const placement = (await db.models.Placement.findByPk(placementId))?.get();
+  const session = placement && (await sessionOf(db, placement));
+  const crew = (await db.models.Crew.findByPk(crewId))?.get();
+  if (!session || !crew || !isMeantFor(placement, personId)) return false;
+  const { timeZone } = crew.detail;
+  return hasAnyItem(session, (await participationsIn(db, { id: crewId, timeZone }, at)).get(personId));
+}
+
+async function sessionOf(db: Db, { programId, sessionId }: PlacementRow): Promise<Session | undefined> {
+  const program = (await db.models.Program.findOne({ where: { id: programId, removedAt: null } }))?.get();
+  return program?.document.sessions.find(({ id }) => id === sessionId);
+}
+
+function isMeantFor({ people }: PlacementRow, personId: string): boolean {
+  return !people || people.includes(personId);
+}
+
+function hasAnyItem(session: Session, participation: Participation = FULL_PARTICIPATION): boolean {
+  return itemsLeftOut(participation, session).length < session.items.length;
 }
 
 const SHOWN = 100;

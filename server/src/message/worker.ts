@@ -4,8 +4,10 @@
  * that was sent while the answer got lost is not delivered twice.
  */
 import { Op, QueryTypes } from "sequelize";
+import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
 import type { MessageRow } from "../db/models";
+import { isStillDue } from "./queue";
 
 const AT_ONCE = 20;
 const LEASE_MS = 60_000;
@@ -28,10 +30,17 @@ export function httpGateway(address: string): Gateway {
   };
 }
 
-/** Sends what is due now. @returns how many were tried */
-export async function sendDue(db: Db, gateway: Gateway, now = new Date()): Promise<number> {
+/**
+ * Sends what is due now; what is no reminder any more, because the person is out of it or the session is gone, is dropped.
+ * @param clock the moment it is for a practice @returns how many were tried
+ */
+export async function sendDue(db: Db, gateway: Gateway, now = new Date(), clock: AppContext["now"] = async () => now): Promise<number> {
   const taken = await takeDue(db, now);
   for (const message of taken) {
+    if (!(await isStillDue(db, message, await clock(message)))) {
+      await db.models.Message.update({ state: "dropped" }, { where: { id: message.id } });
+      continue;
+    }
     const person = (await db.models.Person.findByPk(message.personId))?.get();
     const result = await gateway({ id: message.id, to: person?.name ?? "", text: message.text }).catch((error: Error) => ({
       taken: false,
@@ -66,12 +75,12 @@ function nextTry(now: Date, tries: number): Date {
 }
 
 /** Looks every two seconds; a database or gateway that is away is tried again the next time. @returns stops it */
-export function startWorker(db: Db, gateway: Gateway): () => void {
+export function startWorker(db: Db, gateway: Gateway, clock: AppContext["now"]): () => void {
   let busy = false;
   const timer = setInterval(() => {
     if (busy) return;
     busy = true;
-    sendDue(db, gateway)
+    sendDue(db, gateway, new Date(), clock)
       .catch(() => 0)
       .finally(() => (busy = false));
   }, 2000);

@@ -19,7 +19,7 @@ import { problemOf, serverApi, type CrewEntry } from "../app/api";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 
-const STATE = { waiting: "waiting", sent: "sent", failed: "not sent" } as const;
+const STATE = { waiting: "waiting", sent: "sent", failed: "not sent", dropped: "not needed" } as const;
 
 export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose(): void }) {
   const messages = serverApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
@@ -141,7 +141,9 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                     <span>{message.text}</span>
                     <Box component="span" sx={{ color: message.state === "failed" ? "error.main" : "text.secondary" }}>
                       {STATE[message.state]}
-                      {message.state !== "sent" && message.tries > 0 && `, tried ${message.tries} times: ${message.problem}`}
+                      {(message.state === "waiting" || message.state === "failed") &&
+                        message.tries > 0 &&
+                        `, tried ${message.tries} times: ${message.problem}`}
                     </Box>
                   </Box>
                 ))}

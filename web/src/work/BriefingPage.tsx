@@ -4,16 +4,8 @@ import { ArrowLeft, Printer } from "lucide-react";
 import { Link } from "react-router";
 import { wordsIn } from "@kind-grip/core/language";
 import { cardsFor } from "@kind-grip/core/need";
-import {
-  adviceFor,
-  harderHand,
-  minutesByTask,
-  RAISED_STRAIN,
-  singleChanges,
-  taskStrain,
-  type WorkDay,
-  type Work,
-} from "@kind-grip/core/strain";
+import { adviceFor, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
+import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { CoachingCardList } from "../library/CoachingCards";
@@ -58,13 +50,15 @@ export default function BriefingPage() {
 }
 
 function Sheet({ work, day }: { work: Work; day: WorkDay }) {
-  const { side } = harderHand(work, day);
+  // Each task by the hand it is harder on: a task of the other hand must not be missing.
   const tasks = [...minutesByTask(day)]
     .flatMap(([taskId, minutes]) => {
       const task = work.tasks.find(({ id }) => id === taskId);
-      return task
-        ? [{ task, minutes, index: taskStrain(task, side, minutes / 60).index, first: singleChanges(task, side, minutes / 60)[0] }]
-        : [];
+      if (!task) return [];
+      const of = (side: HandSide) => ({ task, minutes, side, index: taskStrain(task, side, minutes / 60).index });
+      const [left, right] = HAND_SIDES.map(of) as [ReturnType<typeof of>, ReturnType<typeof of>];
+      const worse = left.index > right.index ? left : right;
+      return [{ ...worse, first: singleChanges(task, worse.side, minutes / 60)[0], same: left.index === right.index }];
     })
     .filter(({ index }) => index > 0)
     .sort((a, b) => b.index - a.index);
@@ -75,7 +69,7 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
         hours together. Above {RAISED_STRAIN} is read as raised.
       </Typography>
       <Box component="ol" sx={{ listStyle: "none", m: 0, mb: 4, p: 0, maxWidth: 900 }}>
-        {tasks.map(({ task, minutes, index, first }) => (
+        {tasks.map(({ task, minutes, side, index, first, same }) => (
           <Box
             component="li"
             key={task.id}
@@ -100,7 +94,7 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
               </Typography>
             </Box>
             <Typography>
-              <strong>{task.name}</strong>, {minutes} min a shift, {side} hand.
+              <strong>{task.name}</strong>, {minutes} min a shift, {same ? "both hands" : `${side} hand`}.
               {first && (
                 <>
                   {" "}
