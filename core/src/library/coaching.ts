@@ -47,7 +47,7 @@ const press = (thumb: { middle: number; end: number }, fingers: ArmInput["hand"]
 
 /** What else has to be true of an effort for a card to fit it. */
 const FITS: Readonly<Record<string, Pick<CoachingCard, "grips" | "withTool">>> = {
-  "last-three-fingers-carry": { grips: ["power", "hook"] },
+  "last-three-fingers-carry": { grips: ["power", "hook"], withTool: true },
   "handle-size": { grips: ["power"], withTool: true },
   "arched-thumb": { grips: ["thumbPress"] },
   "double-up-fingers": { grips: ["thumbPress"] },

@@ -12,6 +12,7 @@ import { CoachingCardList } from "../library/CoachingCards";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { strainText } from "./strain-text";
 
 /** A sheet is read in two minutes. */
 const MOST_CARDS = 6;
@@ -87,7 +88,7 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
               <Typography
                 sx={{ fontSize: "1.8rem", fontWeight: 800, lineHeight: 1.1, color: index > RAISED_STRAIN ? "warm.dark" : "text.primary" }}
               >
-                {index < 1000 ? index.toFixed(1) : "999+"}
+                {strainText(index)}
               </Typography>
               <Typography sx={{ fontSize: "0.95rem", lineHeight: 1.15, color: index > RAISED_STRAIN ? "warm.dark" : "text.secondary" }}>
                 {index > RAISED_STRAIN ? "strain, raised" : "strain"}

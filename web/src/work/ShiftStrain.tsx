@@ -4,6 +4,7 @@ import { RAISED_STRAIN, shiftStrain, STRAIN_SOURCE, type Work, type WorkDay } fr
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
+import { strainText } from "./strain-text";
 
 export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; onTask?(taskId: string): void }) {
   const hands = HAND_SIDES.map((side) => ({ side, strain: shiftStrain(work, day, side) }));
@@ -13,7 +14,10 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
       {hands.map(({ side, strain }) => {
         const raised = strain.decisive > RAISED_STRAIN;
         return (
-          <Box key={side} sx={{ display: "grid", gridTemplateColumns: "34px 1fr 150px", alignItems: "center", columnGap: 1.5, mb: 0.75 }}>
+          <Box
+            key={side}
+            sx={{ display: "grid", gridTemplateColumns: "34px minmax(0, 1fr) 150px", alignItems: "center", columnGap: 1.5, mb: 0.75 }}
+          >
             <SideMark side={side} size={32} />
             <Box
               sx={{
@@ -76,7 +80,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
             </Box>
             <Typography component="p" sx={{ display: "flex", alignItems: "baseline", gap: 1, whiteSpace: "nowrap" }}>
               <Box component="span" sx={{ fontSize: "2rem", fontWeight: 800, lineHeight: 1, color: raised ? "warm.dark" : "text.primary" }}>
-                {strain.value.toFixed(1)}
+                {strainText(strain.value)}
               </Box>
               <Box component="span" sx={{ fontWeight: 650, color: raised ? "warm.dark" : "text.secondary" }}>
                 {strain.value === 0 ? "idle" : raised ? "raised" : "not raised"}
@@ -89,7 +93,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
         .filter(({ strain }) => strain.disagree)
         .map(({ side, strain }) => (
           <Typography key={side} sx={{ color: "warm.dark", fontWeight: 650 }}>
-            {side === "left" ? "Left" : "Right"}: the published order gives {strain.value.toFixed(1)}, the order in which more work never
+            {side === "left" ? "Left" : "Right"}: the published order gives {strainText(strain.value)}, the order in which more work never
             reads as less {strain.steady.toFixed(1)}. They fall on different sides of {RAISED_STRAIN}: the larger decides.
           </Typography>
         ))}

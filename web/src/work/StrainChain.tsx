@@ -5,6 +5,7 @@
 import { Box } from "@mui/material";
 import type { Factor, StrainIndex } from "@kind-grip/core/strain";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { strainText } from "./strain-text";
 
 const NAMES: Readonly<Record<Factor, string>> = {
   effort: "how hard",
@@ -54,7 +55,7 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
       component="svg"
       viewBox={`0 0 ${width} ${LINK.height + 26}`}
       role="img"
-      aria-label={`Strain index ${strain.value.toFixed(1)}: ${told.join(", ")}`}
+      aria-label={`Strain index ${strainText(strain.value)}: ${told.join(", ")}`}
       sx={{ width: "100%", maxWidth: 660, display: "block", fontFamily: "inherit", overflow: "visible" }}
     >
       {strain.chain.map(({ factor, given, multiplier }, i) => {
@@ -90,7 +91,7 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
         );
       })}
       <Text x={step * strain.chain.length + 66} y={64} size={strain.value < 1000 ? 36 : 26} weight={800} warm={raised}>
-        {strain.value < 1000 ? strain.value.toFixed(1) : "over 999"}
+        {strainText(strain.value)}
       </Text>
       <Text x={step * strain.chain.length + 66} y={LINK.height + 18} size={15} weight={650} warm={raised}>
         {raised ? "raised" : "below 10"}

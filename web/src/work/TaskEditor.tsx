@@ -12,6 +12,7 @@ import { EffortFields, Slide } from "./EffortFields";
 import { newEffort } from "./new-task";
 import { givenText, StrainChain } from "./StrainChain";
 import { HAND_SIDES } from "@kind-grip/core/units";
+import { strainText } from "./strain-text";
 
 interface TaskEditorProps {
   task: Task;
@@ -162,11 +163,11 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
               <Typography sx={{ fontWeight: 650 }}>
                 {hardest!.of.effort.name}
                 {others.length > 0 &&
-                  `, with ${others.map((part) => `${part.of.effort.name} (+${part.adds.toFixed(1)})`).join(", ")}: ${strain.index.toFixed(1)} in all`}
+                  `, with ${others.map((part) => `${part.of.effort.name} (+${part.adds.toFixed(1)})`).join(", ")}: ${strainText(strain.index)} in all`}
               </Typography>
               {before !== null && Math.abs(before - strain.index) > 0.05 && (
                 <Typography sx={{ fontWeight: 750, color: strain.index < before ? "primary.main" : "warm.dark" }}>
-                  {before.toFixed(1)} → {strain.index.toFixed(1)}
+                  {strainText(before)} → {strainText(strain.index)}
                 </Typography>
               )}
             </Box>
@@ -190,7 +191,7 @@ const DO: Readonly<Record<Change["factor"], string>> = {
 function changeText(change: Change, task: Task): string {
   const effort = task.efforts.find(({ id }) => id === change.effortId);
   const of = effort && task.efforts.length > 1 ? ` (${effort.name})` : "";
-  return `${DO[change.factor]}${of}: ${givenText(change.factor, change.from)} → ${givenText(change.factor, change.to)}, index ${change.before.toFixed(1)} → ${change.after.toFixed(1)}`;
+  return `${DO[change.factor]}${of}: ${givenText(change.factor, change.from)} → ${givenText(change.factor, change.to)}, index ${strainText(change.before)} → ${strainText(change.after)}`;
 }
 
 function Advice({ changes, side, task }: { changes: Change[]; side: HandSide | "each"; task: Task }) {

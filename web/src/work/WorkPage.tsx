@@ -33,6 +33,7 @@ import { TaskEditor } from "./TaskEditor";
 import { problemPlace } from "./problem-place";
 import { useWork } from "./use-work";
 import { WorkDays } from "./WorkDays";
+import { strainText } from "./strain-text";
 
 export default function WorkPage() {
   const crew = useCrew();
@@ -205,7 +206,7 @@ function TaskList({ tasks, day, chosen, onChoose }: { tasks: Task[]; day?: WorkD
                   const { index } = taskStrain(task, side, min / 60 || 1);
                   return (
                     <Box key={side} component="span" sx={{ fontWeight: index > RAISED_STRAIN ? 800 : 500 }}>
-                      {side === "left" ? "L" : "R"} {index.toFixed(1)}
+                      {side === "left" ? "L" : "R"} {strainText(index)}
                     </Box>
                   );
                 })}
