@@ -89,7 +89,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
         const at = problemPlace(work, problem.path);
         return (
           <Alert
-            key={problem.path}
+            key={`${problem.path} ${problem.message}`}
             severity="error"
             variant="outlined"
             sx={{ mb: 1.5 }}

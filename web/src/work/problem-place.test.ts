@@ -9,8 +9,8 @@ it.each([
   ["tasks.0.efforts.0.secEach", { view: "tasks", taskId: task.id, name: `Nailing, ${task.efforts[0]!.name}, seconds each` }],
   ["tasks.0.efforts", { view: "tasks", taskId: task.id, name: "Nailing" }],
   ["tasks.0.name", { view: "tasks", taskId: task.id, name: "Nailing, name" }],
-  ["days.0.parts", { view: "shift", taskId: null, name: "All day" }],
-  ["days.0.parts.1.minutes", { view: "shift", taskId: null, name: "All day" }],
+  ["days.0.parts", { view: "shift", taskId: null, name: "All day, parts" }],
+  ["days.0.parts.1.minutes", { view: "shift", taskId: null, name: "All day, parts" }],
   ["tasks.9.name", { view: "tasks", taskId: null, name: "The work" }],
   ["somewhere", { view: "tasks", taskId: null, name: "The work" }],
 ])("%s is found", (path, place) => expect(problemPlace(work, path)).toEqual(place));

@@ -25,7 +25,7 @@ export function problemPlace(work: Work, path: string): ProblemPlace {
   const [list, index, , part, field] = path.split(".");
   if (list === "days") {
     const day = work.days[Number(index)];
-    return { view: "shift", taskId: null, name: day?.name ?? "Who does what" };
+    return { view: "shift", taskId: null, name: day ? `${day.name}, parts` : "Who does what" };
   }
   const task = work.tasks[Number(index)];
   if (!task) return { view: "tasks", taskId: null, name: "The work" };

@@ -16,10 +16,12 @@ export function useWork(crew: CrewEntry, entry: WorkEntry) {
       return newer?.work ? { version: newer.version, value: newer.work } : null;
     },
   });
-  const problems = [
-    ...workProblems(kept.value, longestWorkMin(crew.shiftPattern)),
-    ...kept.problems.map(({ path, message }) => ({ path: path.replace(/^work\./, ""), message })),
-  ];
+  const own = workProblems(kept.value, longestWorkMin(crew.shiftPattern));
+  // The server finds the same; what it alone found is said too.
+  const theirs = kept.problems
+    .map(({ path, message }) => ({ path: path.replace(/^work\./, ""), message }))
+    .filter(({ path, message }) => !own.some((each) => each.path === path && each.message === message));
+  const problems = [...own, ...theirs];
   return { ...kept, found: problems, problemAt: (path: string) => problems.find((problem) => problem.path === path)?.message };
 }
 export type EditedWork = ReturnType<typeof useWork>;
