@@ -6,6 +6,7 @@ import { refusalOf } from "@kind-grip/core/safety";
 import { heldIn, setPersonalForm } from "@kind-grip/core/session";
 import { nextRaise } from "@kind-grip/core/program";
 import type { Transaction } from "sequelize";
+import { v7 as uuid } from "uuid";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
@@ -128,31 +129,72 @@ export async function decide(db: Db, caller: Caller, at: Date, crewId: string, d
         throw invalid([{ path: `decisions.${i}.why`, message: "say why it is not what was proposed" }]);
       const next = nextFor(found, decision.decided);
       if (next) await giveForm(db, found, next, transaction);
-      rows.push({
-        id: decision.id,
-        crewId,
-        personId: decision.personId,
-        programId: decision.programId,
-        itemId: decision.itemId,
-        movementId: found.facts.item.movementId,
-        proposed: decision.proposed,
-        decided: decision.decided,
-        why: decision.why || null,
-        response: { ...found.response, next },
-        was: found.facts.present,
-        settings: settings.thresholds,
-        settingsVersion: version,
-        decidedBy: caller.accountId,
-        decidedAt: at,
-        resumedAt: null,
-        resumedWhy: null,
-      });
+      rows.push(
+        decisionRow(found, { id: decision.id, decided: decision.decided, why: decision.why || null, next }, caller, at, crewId, {
+          settings,
+          version,
+        }),
+      );
     }
     await db.models.Decision.bulkCreate(rows, { transaction });
     for (const { personId, decided } of rows)
       await noteChanged(db, caller, at, { crewId, personId, subject: "decision", what: decided }, transaction);
     await refreshProposals(db, caller.practiceId, crew, at, personIds, transaction);
   });
+}
+
+/**
+ * The trainer has looked at what a person reported and gives it back: what the same evidence proposes to ease or pause is decided with
+ * that, in the transaction that holds the lock of the crew, so that it does not come a second time.
+ * @param isAbout whether a movement was meant @param why kept with each decision
+ */
+export async function decideToGoOn(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  crew: CrewRow,
+  personId: string,
+  isAbout: (movementId: string) => boolean,
+  why: string,
+  transaction: Transaction,
+): Promise<void> {
+  const [proposed, practice] = await Promise.all([
+    proposals(db, caller.practiceId, crew, at, [personId], transaction),
+    settingsOf(db, caller.practiceId, transaction),
+  ]);
+  const rows = proposed
+    .filter(({ response: { kind }, facts }) => (kind === "ease" || kind === "pauseAndRefer") && isAbout(facts.item.movementId))
+    .map((found) => decisionRow(found, { id: uuid(), decided: "hold", why, next: null }, caller, at, crew.id, practice));
+  await db.models.Decision.bulkCreate(rows, { transaction });
+}
+
+function decisionRow(
+  { personId, programId, itemId, facts, response }: Proposed,
+  { id, decided, why, next }: { id: string; decided: DecisionKind; why: string | null; next: Present | null },
+  caller: Caller,
+  at: Date,
+  crewId: string,
+  { settings, version }: { settings: { thresholds: DecisionRow["settings"] }; version: number },
+): DecisionRow {
+  return {
+    id,
+    crewId,
+    personId,
+    programId,
+    itemId,
+    movementId: facts.item.movementId,
+    proposed: response.kind,
+    decided,
+    why,
+    response: { ...response, next },
+    was: facts.present,
+    settings: settings.thresholds,
+    settingsVersion: version,
+    decidedBy: caller.accountId,
+    decidedAt: at,
+    resumedAt: null,
+    resumedWhy: null,
+  };
 }
 
 /** What the person does from now on: as proposed, or what the trainer's own choice comes to. */

@@ -237,6 +237,21 @@ describe("the answer", () => {
     expect((await day()).alerts).toMatchObject([{ pauses: false, answer: "giveBack", reply: "Go on, gently" }]);
     expect(await alerts()).toEqual([]);
   });
+  it("give back decides what the same morning proposed to ease, too: it does not come a second time", async () => {
+    const at = new Date(Date.now() - 86_400_000).toISOString();
+    expect((await store(runNow({ startedAt: at, endedAt: at }))).status).toBe(200);
+    await checkIn({ level: 7, tingling: true, stillThere: true });
+    // While it is paused there is nothing to decide.
+    expect((await trainer.get(`${crew()}/decisions`)).body).toEqual([]);
+    expect((await answer({ answer: "giveBack", reply: "Slept on it; go on" })).status).toBe(204);
+    expect(await movementsLeft()).toEqual(ALL);
+    expect((await trainer.get(`${crew()}/decisions`)).body).toEqual([]);
+    const { decisions } = (await trainer.get(`${crew()}/decisions/history?personId=${me()}`)).body as {
+      decisions: { proposed: string; decided: string; why: string }[];
+    };
+    expect(decisions.length).toBeGreaterThan(1);
+    for (const decision of decisions) expect(decision).toMatchObject({ proposed: "ease", decided: "hold", why: "Slept on it; go on" });
+  });
   it("ease: what touches the place goes a step easier, nothing else does, and the record says why", async () => {
     const [place] = findMovement("palm-away")!.regions.stretched;
     await tell({ regions: [place] });

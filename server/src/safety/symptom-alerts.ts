@@ -28,7 +28,7 @@ import type { CrewRow, DecisionRow, SymptomAlertRow } from "../db/models";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { settingsOf } from "../practice/settings";
-import { refreshProposals } from "../response/decisions";
+import { decideToGoOn, refreshProposals } from "../response/decisions";
 import { raiseHolds } from "./holds";
 import { participationsIn } from "./participations";
 
@@ -175,7 +175,14 @@ export async function answerAlerts(
       { where: { id: open.map(({ causeId }) => causeId), seenAt: null }, transaction },
     );
     if (answer === "refer") await raiseHolds(db, caller, at, crew, { personId, roundId: null }, [reason!], transaction, words || null);
-    if (answer === "ease") await easeWhere(db, caller, at, crew, personId, open, transaction);
+    const scopes = open.map(({ regions }) => pauseScope(regions));
+    const isAbout = (movementId: string) => {
+      const movement = findMovement(movementId);
+      return movement !== undefined && scopes.some((scope) => scope === null || isMeant(scope, movement));
+    };
+    if (answer === "giveBack")
+      await decideToGoOn(db, caller, at, crew, personId, isAbout, reply || "Given back after what was reported", transaction);
+    if (answer === "ease") await easeWhere(db, caller, at, crew, personId, open, isAbout, transaction);
     await noteChanged(db, caller, at, { crewId, personId, subject: "report", what: `answered: ${answer}` }, transaction);
     await refreshProposals(db, caller.practiceId, crew, at, [personId], transaction);
   });
@@ -189,6 +196,7 @@ async function easeWhere(
   crew: CrewRow,
   personId: string,
   alerts: readonly SymptomAlertRow[],
+  isAbout: (movementId: string) => boolean,
   transaction: Transaction,
 ): Promise<void> {
   const [programs, may, { settings, version }] = await Promise.all([
@@ -198,7 +206,6 @@ async function easeWhere(
   ]);
   const participation = may.get(personId) ?? FULL_PARTICIPATION;
   const place = { settings: crew.detail.settings, kit: crew.detail.kit };
-  const scopes = alerts.map(({ regions }) => pauseScope(regions));
   const rows: DecisionRow[] = [];
   for (const program of programs) {
     const { id: programId, document, version: programVersion } = program.get({ plain: true });
@@ -207,7 +214,7 @@ async function easeWhere(
       session.items.reduce((now, item) => {
         const movement = findMovement(item.movementId);
         if (!movement || refusalOf(participation, movement.id) !== null) return now;
-        if (!scopes.some((scope) => scope === null || isMeant(scope, movement))) return now;
+        if (!isAbout(movement.id)) return now;
         const was = presentOf(item, personId);
         const next = easierThan({ present: was, place }, movement);
         rows.push(decisionFor(item.id, movement.id, programId, was, next ?? null));
