@@ -114,7 +114,7 @@ export async function decide(db: Db, caller: Caller, at: Date, crewId: string, d
     const fresh = decisions.filter(({ id }) => !known.has(id));
     if (fresh.length === 0) return;
     const personIds = [...new Set(fresh.map(({ personId }) => personId))];
-    const [proposed, { settings, version }] = await Promise.all([
+    const [proposed, practice] = await Promise.all([
       proposals(db, caller.practiceId, crew, at, personIds, transaction),
       settingsOf(db, caller.practiceId, transaction),
     ]);
@@ -129,12 +129,8 @@ export async function decide(db: Db, caller: Caller, at: Date, crewId: string, d
         throw invalid([{ path: `decisions.${i}.why`, message: "say why it is not what was proposed" }]);
       const next = nextFor(found, decision.decided);
       if (next) await giveForm(db, found, next, transaction);
-      rows.push(
-        decisionRow(found, { id: decision.id, decided: decision.decided, why: decision.why || null, next }, caller, at, crewId, {
-          settings,
-          version,
-        }),
-      );
+      const { id, decided, why } = decision;
+      rows.push(decisionRow({ ...decidedOf(found), id, decided, why: why || null, next }, caller, at, crewId, practice));
     }
     await db.models.Decision.bulkCreate(rows, { transaction });
     for (const { personId, decided } of rows)
@@ -164,30 +160,28 @@ export async function decideToGoOn(
   ]);
   const rows = proposed
     .filter(({ response: { kind }, facts }) => (kind === "ease" || kind === "pauseAndRefer") && isAbout(facts.item.movementId))
-    .map((found) => decisionRow(found, { id: uuid(), decided: "hold", why, next: null }, caller, at, crew.id, practice));
+    .map((found) => decisionRow({ ...decidedOf(found), id: uuid(), decided: "hold", why, next: null }, caller, at, crew.id, practice));
   await db.models.Decision.bulkCreate(rows, { transaction });
 }
 
-function decisionRow(
-  { personId, programId, itemId, facts, response }: Proposed,
-  { id, decided, why, next }: { id: string; decided: DecisionKind; why: string | null; next: Present | null },
+interface Decided extends Pick<DecisionRow, "id" | "personId" | "programId" | "itemId" | "movementId" | "was" | "decided" | "why"> {
+  response: Response;
+  next: Present | null;
+}
+
+/** A decision as it is kept: what was proposed, what was decided, and the thresholds of that day. */
+export function decisionRow(
+  { response, next, ...rest }: Decided,
   caller: Caller,
   at: Date,
   crewId: string,
-  { settings, version }: { settings: { thresholds: DecisionRow["settings"] }; version: number },
+  { settings, version }: Awaited<ReturnType<typeof settingsOf>>,
 ): DecisionRow {
   return {
-    id,
+    ...rest,
     crewId,
-    personId,
-    programId,
-    itemId,
-    movementId: facts.item.movementId,
     proposed: response.kind,
-    decided,
-    why,
     response: { ...response, next },
-    was: facts.present,
     settings: settings.thresholds,
     settingsVersion: version,
     decidedBy: caller.accountId,
@@ -195,6 +189,10 @@ function decisionRow(
     resumedAt: null,
     resumedWhy: null,
   };
+}
+
+function decidedOf({ personId, programId, itemId, facts, response }: Proposed) {
+  return { personId, programId, itemId, movementId: facts.item.movementId, was: facts.present, response };
 }
 
 /** What the person does from now on: as proposed, or what the trainer's own choice comes to. */

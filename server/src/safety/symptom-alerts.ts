@@ -28,7 +28,7 @@ import type { CrewRow, DecisionRow, SymptomAlertRow } from "../db/models";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { settingsOf } from "../practice/settings";
-import { decideToGoOn, refreshProposals } from "../response/decisions";
+import { decideToGoOn, decisionRow, refreshProposals } from "../response/decisions";
 import { raiseHolds } from "./holds";
 import { participationsIn } from "./participations";
 
@@ -199,7 +199,7 @@ async function easeWhere(
   isAbout: (movementId: string) => boolean,
   transaction: Transaction,
 ): Promise<void> {
-  const [programs, may, { settings, version }] = await Promise.all([
+  const [programs, may, practice] = await Promise.all([
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction, lock: transaction.LOCK.UPDATE }),
     participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at, transaction),
     settingsOf(db, caller.practiceId, transaction),
@@ -231,24 +231,13 @@ async function easeWhere(
   function decisionFor(itemId: string, movementId: string, programId: string, was: Present, next: Present | null): DecisionRow {
     const kind = next ? "ease" : "pauseAndRefer";
     const fired: Fired[] = alerts.map(({ kind: reported }) => ({ rule: "reported", kind: reported }));
-    return {
-      id: uuid(),
-      crewId: crew.id,
-      personId,
-      programId,
-      itemId,
-      movementId,
-      proposed: kind,
-      decided: kind,
-      why: null,
-      response: { kind, fired, next, raised: null, largeStep: false },
-      was,
-      settings: settings.thresholds,
-      settingsVersion: version,
-      decidedBy: caller.accountId,
-      decidedAt: at,
-      resumedAt: null,
-      resumedWhy: null,
-    };
+    const response = { kind, fired, next, raised: null, largeStep: false } as const;
+    return decisionRow(
+      { id: uuid(), personId, programId, itemId, movementId, was, decided: kind, why: null, response, next },
+      caller,
+      at,
+      crew.id,
+      practice,
+    );
   }
 }
