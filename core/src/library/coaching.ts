@@ -47,6 +47,8 @@ const press = (thumb: { middle: number; end: number }, fingers: ArmInput["hand"]
 
 /** What else has to be true of an effort for a card to fit it. */
 const FITS: Readonly<Record<string, Pick<CoachingCard, "grips" | "withTool">>> = {
+  // Who presses down has no palm to turn up.
+  "palm-neutral-or-up": { grips: ["power", "hook", "pinch"] },
   "last-three-fingers-carry": { grips: ["power", "hook"], withTool: true },
   "handle-size": { grips: ["power"], withTool: true },
   "arched-thumb": { grips: ["thumbPress"] },

@@ -207,6 +207,13 @@ describe("the opposite of the work", () => {
 
 describe("coaching cards", () => {
   const cards = (work: Work) => cardsFor(work, work.days[0]!).map(({ id }) => id);
+  it("whoever presses down is not told to turn the palm up; whoever holds is", () => {
+    const down = (grip: (typeof GRIPS)[number]) =>
+      cards(workOf(sampleEffort("a", { perMin: 20, secEach: 2, flexionDeg: 0, turn: "palmDown", grip }), 240)).includes(
+        "palm-neutral-or-up",
+      );
+    expect(GRIPS.filter(down).sort()).toEqual(["hook", "pinch", "power"]);
+  });
   it("are pulled up by the postures of the work", () => {
     const bent = workOf(sampleEffort("a", { perMin: 30, secEach: 1, flexionDeg: 30, hands: "both", grip: "palmPush" }), 240);
     expect(cards(bent)).toContain("straight-wrist");
