@@ -6,7 +6,7 @@ import { mkdirSync } from "node:fs";
 import path from "node:path";
 import { chromium } from "@playwright/test";
 import { StagedFigure } from "@kind-grip/core/figure";
-import { COACHING_CARDS, figuresOf, lookOf, MOVEMENTS, poseProblems, stage } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, COACHING_CARDS, figuresOf, lookOf, poseProblems, stage } from "@kind-grip/core/library";
 
 const args = process.argv.slice(2);
 const wanted = args.filter((arg) => !arg.startsWith("--"));
@@ -16,7 +16,7 @@ const ROWS = 4;
 const [WIDTH, HEIGHT] = [390, 320];
 
 const cells: { name: string; svg: string }[] = [];
-for (const movement of MOVEMENTS) {
+for (const movement of SHIPPED_LIBRARY.movements) {
   if (wanted.length > 0 && !wanted.some((part) => movement.id === part || movement.phase === part)) continue;
   const figures = figuresOf(movement.id);
   if (!figures) {
@@ -28,12 +28,12 @@ for (const movement of MOVEMENTS) {
     const { poses, slide = [] } = figures.forms[form.id] ?? figures.figure;
     for (const [i, pose] of [...poses, ...slide].entries())
       for (const problem of poseProblems(pose)) process.stdout.write(`${movement.id} · ${form.id} · pose ${i + 1}: ${problem}\n`);
-    cells.push({ name: `${movement.id} · ${form.id}`, svg: stage(movement.id, form.id).still() });
+    cells.push({ name: `${movement.id} · ${form.id}`, svg: stage(SHIPPED_LIBRARY, movement.id, form.id).still() });
   }
   if (figures.wrong)
     cells.push({
       name: `${movement.id} · WRONG`,
-      svg: stage(movement.id, undefined, { alsoShown: [figures.wrong.pose] }).at(figures.wrong.pose),
+      svg: stage(SHIPPED_LIBRARY, movement.id, undefined, { alsoShown: [figures.wrong.pose] }).at(figures.wrong.pose),
     });
 }
 

@@ -7,7 +7,7 @@ import { composer, USUAL_LIMITS, type ComposeLimits } from "../src/compose";
 import { candidatesFor } from "../src/compose/candidates";
 import { targetsOf } from "../src/compose/model";
 import { brokenRules, greedyCovered, solveInNode } from "../src/compose/sample";
-import { KIT_KINDS, LOAD_SCHOOLS, MOVEMENTS, REGIONS, SETTINGS, STRETCH_SCHOOLS } from "../src/library";
+import { SHIPPED_LIBRARY, KIT_KINDS, LOAD_SCHOOLS, REGIONS, SETTINGS, STRETCH_SCHOOLS } from "../src/library";
 import { sampleId } from "../src/session/sample";
 
 const crews = Number(process.argv[2] ?? 50);
@@ -55,7 +55,7 @@ for (let i = 0; i < crews; i++) {
   const opposites = [{ posture: "closedHand" as const, left: 60, right: 120 }];
   const asked = new Map(needs.map(({ region, need }) => [region, need]));
   const wanted = { needs: asked, strengthNeeds: asked, opposites };
-  const input = { needs, opposites, limits, name: "P" };
+  const input = { library: SHIPPED_LIBRARY, needs, opposites, limits, name: "P" };
   const started = performance.now();
   const ask = composer(input, sampleId);
   const first = await ask.first(solveInNode, FIRST_SEC);
@@ -68,7 +68,8 @@ for (let i = 0; i < crews; i++) {
   for (const proposal of [first, best]) if (proposal) broken += brokenRules(proposal, limits).length;
   // Both counted alike: Σ need share × points covered.
   const most = targetsOf(wanted, limits).reduce((sum, { need, target }) => sum + (need / 100) * target, 0);
-  const greedy = greedyCovered(candidatesFor(MOVEMENTS, limits, sampleId).candidates, wanted, limits) / most;
+  const greedy =
+    greedyCovered(candidatesFor(SHIPPED_LIBRARY, SHIPPED_LIBRARY.movements, limits, sampleId).candidates, wanted, limits) / most;
   const covered = Math.max(first?.covered ?? 0, best?.covered ?? 0);
   if (covered < greedy - 1e-9) below++;
   gains.push(covered / greedy - 1);

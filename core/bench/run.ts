@@ -5,7 +5,7 @@ import { patternPreset, shiftsFrom } from "../src/calendar";
 import { bestPlan, clashesOf, dayProblem, firstFit, formGroups, planCost, type Placed } from "../src/dayplan";
 import { solveInNode } from "../src/compose/sample";
 import { wordsIn } from "../src/language";
-import { FORM_TIMINGS, MOVEMENTS, newItem, stage, tensionRegions, DEFAULT_STYLE } from "../src/library";
+import { SHIPPED_LIBRARY, newItem, stage, DEFAULT_STYLE } from "../src/library";
 import { cuesOf } from "../src/run";
 import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
 import { fitToSlot } from "../src/slot";
@@ -29,10 +29,11 @@ function perOperation(run: () => unknown): number {
   return best;
 }
 
-const twenty = sampleSession(MOVEMENTS.slice(0, 20).map((movement) => newItem(movement, DEFAULT_STYLE, sampleId())));
+const twenty = sampleSession(SHIPPED_LIBRARY.movements.slice(0, 20).map((movement) => newItem(movement, DEFAULT_STYLE, sampleId())));
 const people = Array.from({ length: 12 }, sampleId);
-for (const [i, item] of twenty.items.entries()) item.personal = { [people[i % 12]!]: { formId: MOVEMENTS[i]!.forms[0]!.id } };
-const timeline = compileGroup(twenty, FORM_TIMINGS, people);
+for (const [i, item] of twenty.items.entries())
+  item.personal = { [people[i % 12]!]: { formId: SHIPPED_LIBRARY.movements[i]!.forms[0]!.id } };
+const timeline = compileGroup(twenty, SHIPPED_LIBRARY.timings, people);
 const words = wordsIn("en");
 const shifts = shiftsFrom(patternPreset("weekdays", "2026-03-02"), "Europe/Dublin", "2026-03-02", 7);
 const placed: Placed[] = shifts.flatMap((shift) =>
@@ -48,13 +49,13 @@ const roster = new TextEncoder().encode(
 );
 
 const table: [string, () => unknown, number | null][] = [
-  ["compile a 20-item session for one person", () => compilePerson(twenty, FORM_TIMINGS), 1],
-  ["compile it for a group of 12", () => compileGroup(twenty, FORM_TIMINGS, people), null],
-  ["fit it to two thirds of its time", () => fitToSlot(twenty, timeline.totalSec * 0.66, { personIds: [], timings: FORM_TIMINGS }), 10],
-  ["totals of it", () => sessionTotals(twenty, timeline, tensionRegions), null],
+  ["compile a 20-item session for one person", () => compilePerson(twenty, SHIPPED_LIBRARY.timings), 1],
+  ["compile it for a group of 12", () => compileGroup(twenty, SHIPPED_LIBRARY.timings, people), null],
+  ["fit it to two thirds of its time", () => fitToSlot(twenty, timeline.totalSec * 0.66, { personIds: [], library: SHIPPED_LIBRARY }), 10],
+  ["totals of it", () => sessionTotals(twenty, timeline, SHIPPED_LIBRARY.tensionRegions), null],
   ["find the place of a moment", () => positionAt(timeline, timeline.totalSec * 0.7), null],
   ["cues of a run", () => cuesOf(timeline, words), null],
-  ["clashes of a week with 15 sessions", () => clashesOf(placed, shifts, "Europe/Dublin"), null],
+  ["clashes of a week with 15 sessions", () => clashesOf(SHIPPED_LIBRARY, placed, shifts, "Europe/Dublin"), null],
   [
     "read a roster of 2,000 rows",
     () => {
@@ -66,14 +67,14 @@ const table: [string, () => unknown, number | null][] = [
 ];
 
 const frame = (movementId: string) => {
-  const staged = stage(movementId, undefined, { width: 600, cell: MOTION_CELL, regions: [] });
+  const staged = stage(SHIPPED_LIBRARY, movementId, undefined, { width: 600, cell: MOTION_CELL, regions: [] });
   let place = 0;
   return () => staged.moment((place += 0.037) % 1);
 };
 table.push(
   ["draw a moving frame, one-arm close-up", frame("wrist-nod"), 6],
   ["draw a moving frame, whole upper body", frame("open-chest"), 12],
-  ["draw a still with ghost, arc and mark", () => stage("palm-away").still(), null],
+  ["draw a still with ghost, arc and mark", () => stage(SHIPPED_LIBRARY, "palm-away").still(), null],
 );
 
 // Twelve groups, five sessions each, ten hours, two leaders: the largest day the plan is made for.
@@ -91,7 +92,7 @@ const short = (slot: "preShift" | "break" | "postShift") => ({
   session: sampleSession(
     [
       newItem(
-        MOVEMENTS.find(({ id }) => id === "shake-out")!,
+        SHIPPED_LIBRARY.movements.find(({ id }) => id === "shake-out")!,
         DEFAULT_STYLE,
         sampleId(),
       ),
@@ -100,6 +101,7 @@ const short = (slot: "preShift" | "break" | "postShift") => ({
   ),
 });
 const largeDay = dayProblem(
+  SHIPPED_LIBRARY,
   longShift,
   formGroups(crew, [], 5),
   [

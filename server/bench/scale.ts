@@ -7,7 +7,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { performance } from "node:perf_hooks";
 import { patternPreset } from "@kind-grip/core/calendar";
-import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { QueryTypes } from "sequelize";
 import { createApp } from "../src/app";
@@ -163,7 +163,7 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
       id: dice.id(),
       name: "Warm-up",
       slot: "preShift" as const,
-      items: movements.slice(0, ITEMS).map((movement) => newItem(movementOf(movement), DEFAULT_STYLE, dice.id())),
+      items: movements.slice(0, ITEMS).map((movement) => newItem(SHIPPED_LIBRARY.get(movement), DEFAULT_STYLE, dice.id())),
     };
     const program: Program = { name: "Bench", style: DEFAULT_STYLE, weeks: 4, sessions: [session] };
     const programId = dice.id();

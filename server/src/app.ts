@@ -11,7 +11,6 @@ import { addCrewRoutes } from "./crew/routes";
 import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
-import { readOwnMovements } from "./library/own-movements";
 import { addLibraryRoutes } from "./library/routes";
 import { errorHandler } from "./http/errors";
 import { openApiOf } from "./http/openapi";
@@ -124,8 +123,7 @@ export function createApp({ db, secret, webRoot, meterAddress, gatewayAddress, l
   const context: AppContext = { db, now: practiceClock(db) };
   const routes = new Routes(async (caller) => {
     const today = (await context.now(caller)).toISOString().slice(0, 10);
-    const [good] = await Promise.all([isStillGood(db, caller, today), readOwnMovements(db, caller.practiceId)]);
-    if (good) return;
+    if (await isStillGood(db, caller, today)) return;
     throw new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
   });
   for (const add of [

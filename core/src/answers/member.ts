@@ -1,4 +1,4 @@
-import type { Region } from "../library";
+import type { CustomMovement, Region } from "../library";
 import type { AlertAnswer, AlertKind } from "../safety";
 import type { Session } from "../session";
 import type { HandSide } from "../units";
@@ -32,6 +32,8 @@ export interface MemberDay {
   alarmMorning: number;
   sessions: MemberSession[];
   anyTime: MemberSession[];
+  /** The practice's own movements among theirs: a phone has no other way to name, draw and ease them. */
+  customMovements: CustomMovement[];
   checkedIn: boolean;
 }
 

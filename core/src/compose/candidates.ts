@@ -1,7 +1,7 @@
 /** Every way a movement could stand in a session: with which dose, how long it takes the group, what it does for which region. */
 import { SPACING } from "../dayplan";
 import { shareKit } from "../kit";
-import { FORM_TIMINGS, KIT_KINDS, misfitsOf, newItem, type KitKind, type Misfit, type Movement, type Phase, type Region } from "../library";
+import { KIT_KINDS, misfitsOf, newItem, type KitKind, type Library, type Misfit, type Movement, type Phase, type Region } from "../library";
 import { withFirstLoad } from "../program";
 import { compilePerson, type Item, type SlotKind } from "../session";
 import { doseLadder, worthOf } from "../slot";
@@ -47,6 +47,7 @@ export interface Left {
 
 /** @param makeId ids for the items, in order; the same calls give the same ids for the same proposal */
 export function candidatesFor(
+  library: Library,
   movements: readonly Movement[],
   limits: ComposeLimits,
   makeId: () => string,
@@ -64,8 +65,8 @@ export function candidatesFor(
     return SLOTS.filter(
       (slot) => limits.slotSec[slot] > 0 && SLOT_PHASES[slot].includes(movement.phase) && wanted(movement, limits),
     ).flatMap((slot) =>
-      doses(movement, limits, makeId).flatMap(({ item, share }): Candidate[] => {
-        const sec = groupSec(item, movement, limits);
+      doses(library, movement, limits, makeId).flatMap(({ item, share }): Candidate[] => {
+        const sec = groupSec(library, item, movement, limits);
         return sec === undefined || sec > limits.slotSec[slot]
           ? []
           : [
@@ -89,8 +90,8 @@ function wanted(movement: Movement, { aim }: ComposeLimits): boolean {
   return aim === "loadLed" || movement.phase !== "strengthen";
 }
 
-function doses(movement: Movement, { style, kit }: ComposeLimits, makeId: () => string): { item: Item; share: number }[] {
-  const item = withFirstLoad(quickest(newItem(movement, style, makeId()), movement), kit);
+function doses(library: Library, movement: Movement, { style, kit }: ComposeLimits, makeId: () => string): { item: Item; share: number }[] {
+  const item = withFirstLoad(library, quickest(library, newItem(movement, style, makeId()), movement), kit);
   const light = doseLadder(item.dose).reduce((best, step) =>
     Math.abs(step.share - LIGHT_SHARE) < Math.abs(best.share - LIGHT_SHARE) ? step : best,
   );
@@ -98,22 +99,22 @@ function doses(movement: Movement, { style, kit }: ComposeLimits, makeId: () => 
 }
 
 /** Alternating sides where that is the same dose in less time. */
-function quickest(item: Item, movement: Movement): Item {
+function quickest(library: Library, item: Item, movement: Movement): Item {
   if (item.sides !== "inTurn" || !movement.sideModes.includes("alternating")) return item;
   const alternating: Item = { ...item, sides: "alternating" };
-  return secOf(alternating) < secOf(item) ? alternating : item;
+  return secOf(library, alternating) < secOf(library, item) ? alternating : item;
 }
 
-function secOf(item: Item): number {
-  return compilePerson({ id: "-", name: "-", slot: "break", items: [item] }, FORM_TIMINGS).totalSec;
+function secOf(library: Library, item: Item): number {
+  return compilePerson({ id: "-", name: "-", slot: "break", items: [item] }, library.timings).totalSec;
 }
 
 /** With too few pieces, the quickest way of sharing them; undefined when there is none. */
-function groupSec(item: Item, movement: Movement, { kit, people }: ComposeLimits): number | undefined {
+function groupSec(library: Library, item: Item, movement: Movement, { kit, people }: ComposeLimits): number | undefined {
   const form = movement.forms.find(({ id }) => id === item.formId)!;
   const kinds = [movement.kit, form.kit].filter((list) => list.length > 0);
-  const ways = kinds.map((list) => shareKit(item, FORM_TIMINGS, Math.max(1, people), piecesOf(list, kit))[0]?.totalSec);
-  return ways.some((sec) => sec === undefined) ? undefined : Math.max(secOf(item), ...(ways as number[]));
+  const ways = kinds.map((list) => shareKit(item, library.timings, Math.max(1, people), piecesOf(list, kit))[0]?.totalSec);
+  return ways.some((sec) => sec === undefined) ? undefined : Math.max(secOf(library, item), ...(ways as number[]));
 }
 
 function piecesOf(kinds: readonly KitKind[], kit: ComposeLimits["kit"]): number {

@@ -1,15 +1,5 @@
 import fc from "fast-check";
-import {
-  DEFAULT_STYLE,
-  findMovement,
-  KIT_KINDS,
-  LOAD_SCHOOLS,
-  MOVEMENTS,
-  REGIONS,
-  SETTINGS,
-  STRETCH_SCHOOLS,
-  WORK_POSTURES,
-} from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, KIT_KINDS, LOAD_SCHOOLS, REGIONS, SETTINGS, STRETCH_SCHOOLS, WORK_POSTURES } from "../library";
 import { sampleId } from "../session/sample";
 import type { RegionNeed } from "../need";
 import { candidatesFor } from "./candidates";
@@ -45,11 +35,18 @@ const need = (region: RegionNeed["region"], value: number): RegionNeed => ({
 const NEEDS = [need("fingerFlexors", 80), need("wristExtensors", 60), need("thumbBase", 40)];
 const run = (change: Partial<ComposeInput> = {}) =>
   composer(
-    { needs: NEEDS, opposites: [{ posture: "closedHand", left: 60, right: 120 }], limits: limits(), name: "P", ...change },
+    {
+      library: SHIPPED_LIBRARY,
+      needs: NEEDS,
+      opposites: [{ posture: "closedHand", left: 60, right: 120 }],
+      limits: limits(),
+      name: "P",
+      ...change,
+    },
     sampleId,
   ).best(solveInNode, QUICK);
 const movementsOf = ({ program }: Proposal) =>
-  program.sessions.flatMap((session) => session.items.map(({ movementId }) => findMovement(movementId)!));
+  program.sessions.flatMap((session) => session.items.map(({ movementId }) => SHIPPED_LIBRARY.find(movementId)!));
 
 it("covers what is needed, keeps every rule, and says why each item is there", async () => {
   const proposal = (await run())!;
@@ -59,7 +56,7 @@ it("covers what is needed, keeps every rule, and says why each item is there", a
   for (const [itemId, { regions, reverses }] of proposal.reasons) {
     const item = proposal.program.sessions.flatMap(({ items }) => items).find(({ id }) => id === itemId)!;
     for (const { region, need: value } of regions) expect(value).toBe(NEEDS.find((each) => each.region === region)!.need);
-    for (const posture of reverses) expect(findMovement(item.movementId)!.reverses).toContain(posture);
+    for (const posture of reverses) expect(SHIPPED_LIBRARY.find(item.movementId)!.reverses).toContain(posture);
   }
   // What is reported as covered is what the items give.
   for (const { region, kind, covered } of proposal.unmet) {
@@ -84,7 +81,13 @@ it("the same input gives the same proposal", async () => {
   const once = async () => {
     made = 0;
     return composer(
-      { needs: NEEDS, opposites: [], limits: limits({ slotSec: { preShift: 180, break: 0, postShift: 0 } }), name: "P" },
+      {
+        library: SHIPPED_LIBRARY,
+        needs: NEEDS,
+        opposites: [],
+        limits: limits({ slotSec: { preShift: 180, break: 0, postShift: 0 } }),
+        name: "P",
+      },
       () => `id-${++made}`,
     ).best(solveInNode, { timeLimitSec: 20, gap: 0.02 });
   };
@@ -108,6 +111,7 @@ it("a session without time is left out, and more time never covers less", async 
   const at = async (sec: number) =>
     (await composer(
       {
+        library: SHIPPED_LIBRARY,
         needs: NEEDS.slice(0, 1),
         opposites: [],
         limits: limits({ slotSec: { preShift: sec, break: 0, postShift: 0 }, mostItems: 3 }),
@@ -130,11 +134,12 @@ describe("what stands in the way is named", () => {
 it("too little kit costs the group time, and without any it is out", () => {
   const secOf = (count: number) =>
     candidatesFor(
-      [findMovement("finger-open-band")!],
+      SHIPPED_LIBRARY,
+      [SHIPPED_LIBRARY.find("finger-open-band")!],
       limits({ kit: count > 0 ? [{ kind: "band", massKg: null, count }] : [], slotSec: { preShift: 0, break: 0, postShift: 3600 } }),
       sampleId,
     ).candidates[0]?.sec;
-  const each = findMovement("finger-open-band")!.sideModes[0] === "together" ? 2 : 1;
+  const each = SHIPPED_LIBRARY.find("finger-open-band")!.sideModes[0] === "together" ? 2 : 1;
   expect(secOf(4 * each)!).toBeGreaterThan(secOf(8 * each)!);
   expect(secOf(0)).toBeUndefined();
 });
@@ -142,7 +147,7 @@ it("the need of a region is that of the needier side", () => {
   expect(neediest([need("thumbBase", 20), { ...need("thumbBase", 70), side: "left" }]).get("thumbBase")).toBe(70);
 });
 it("the model is one the solver can read whatever the crew", () => {
-  const { candidates } = candidatesFor([], limits(), sampleId);
+  const { candidates } = candidatesFor(SHIPPED_LIBRARY, [], limits(), sampleId);
   expect(modelOf(candidates, { needs: new Map(), strengthNeeds: new Map(), opposites: [] }, limits(), new Set()).lp).toMatch(
     /^Maximize\n value: .+\nSubject To/,
   );
@@ -200,8 +205,8 @@ it("what only a proof needs changes nothing of what is best", async () => {
   const short = limits({ slotSec: { preShift: 150, break: 90, postShift: 150 }, mostItems: 3, mostMovements: 4 });
   // A dozen movements, so that the best can be proven exactly both ways.
   for (const from of [0, 9, 18]) {
-    const movements = MOVEMENTS.filter((_, i) => (i + from) % 7 === 0);
-    const { candidates } = candidatesFor(movements, short, sampleId);
+    const movements = SHIPPED_LIBRARY.movements.filter((_, i) => (i + from) % 7 === 0);
+    const { candidates } = candidatesFor(SHIPPED_LIBRARY, movements, short, sampleId);
     const asked = new Map(NEEDS.map(({ region, need: value }) => [region, value]));
     const wanted = { needs: asked, strengthNeeds: asked, opposites };
     const value = async (hasty: boolean, locked = new Set<number>()) =>
@@ -214,7 +219,7 @@ it("what only a proof needs changes nothing of what is best", async () => {
 }, 120_000);
 
 it("the first answer keeps the rules too; the best begins with it, is no worse, and says how near it is", async () => {
-  const ask = composer({ needs: NEEDS, opposites: [], limits: limits(), name: "P" }, sampleId);
+  const ask = composer({ library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), name: "P" }, sampleId);
   const first = (await ask.first(solveInNode, 2))!;
   expect(brokenRules(first, limits())).toEqual([]);
   const best = (await ask.best(solveInNode, { timeLimitSec: 10, gap: 0.03, from: first }))!;

@@ -1,5 +1,5 @@
 /** From need to a proposal: candidates, model, solution, reasons. */
-import { MOVEMENTS, type Movement, type Region } from "../library";
+import type { Library, Region } from "../library";
 import type { RegionNeed } from "../need";
 import { candidatesFor, type Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
@@ -16,7 +16,8 @@ export interface ComposeInput {
   /** Movements the trainer does not want. */
   excluded?: readonly string[];
   name: string;
-  movements?: readonly Movement[];
+  /** Of the practice; only what may be offered. */
+  library: Library;
 }
 
 /** A need of each region on the side that needs it more: both sides are always trained alike. */
@@ -45,7 +46,8 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
     opposites: input.opposites,
   };
   const { candidates, left } = candidatesFor(
-    (input.movements ?? MOVEMENTS).filter(({ id }) => !input.excluded?.includes(id)),
+    input.library,
+    input.library.movements.filter(({ id }) => !input.excluded?.includes(id)),
     input.limits,
     makeId,
   );

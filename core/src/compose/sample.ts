@@ -1,8 +1,7 @@
 /** HiGHS in Node, a greedy yardstick, and a checker that shares no code with the model; for tests and the bench. */
 import loadHighs from "highs";
-import { findMovement, misfitsOf, PHASES, type Region } from "../library";
+import { misfitsOf, PHASES, SHIPPED_LIBRARY, type Region } from "../library";
 import { compilePerson } from "../session";
-import { FORM_TIMINGS } from "../library";
 import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { targetOf, targetsOf, type Wanted } from "./model";
@@ -75,11 +74,11 @@ export function brokenRules({ program }: Proposal, limits: ComposeLimits): strin
   const place = { settings: limits.settings, kit: limits.kit.map(({ kind }) => kind) };
   const moves = new Set<string>();
   for (const session of program.sessions) {
-    const seconds = compilePerson(session, FORM_TIMINGS).totalSec;
+    const seconds = compilePerson(session, SHIPPED_LIBRARY.timings).totalSec;
     say(seconds <= limits.slotSec[session.slot] + 1e-6, `${session.name} takes ${seconds} s of ${limits.slotSec[session.slot]}`);
     say(session.items.length <= limits.mostItems, `${session.name} has ${session.items.length} items`);
     say(new Set(session.items.map(({ movementId }) => movementId)).size === session.items.length, `${session.name} has a movement twice`);
-    const phases = session.items.map(({ movementId }) => findMovement(movementId)!.phase);
+    const phases = session.items.map(({ movementId }) => SHIPPED_LIBRARY.find(movementId)!.phase);
     const order = phases.map((phase) => PHASES.indexOf(phase));
     say(
       order.every((at, i) => i === 0 || order[i - 1]! <= at),
@@ -89,7 +88,7 @@ export function brokenRules({ program }: Proposal, limits: ComposeLimits): strin
     say(session.slot === "postShift" || !phases.includes("strengthen"), `${session.name} strengthens before or in the work`);
     say(phases.filter((phase) => phase === "glide").length <= 1, `${session.name} has more than one glide`);
     for (const item of session.items) {
-      const movement = findMovement(item.movementId)!;
+      const movement = SHIPPED_LIBRARY.find(item.movementId)!;
       moves.add(movement.id);
       say(misfitsOf(movement, item.formId, place).length === 0, `${movement.id} cannot be done there`);
       say(!movement.weightBearing, `${movement.id} puts weight on the hands`);
@@ -101,7 +100,7 @@ export function brokenRules({ program }: Proposal, limits: ComposeLimits): strin
   say(moves.size <= limits.mostMovements, `${moves.size} different movements`);
   const sessionsWith = (phases: readonly string[]) =>
     program.sessions
-      .filter(({ items }) => items.some(({ movementId }) => phases.includes(findMovement(movementId)!.phase)))
+      .filter(({ items }) => items.some(({ movementId }) => phases.includes(SHIPPED_LIBRARY.find(movementId)!.phase)))
       .reduce((sum, { slot }) => sum + (slot === "break" ? limits.breaksADay : 1), 0);
   say(sessionsWith(["glide"]) <= 2, "glides more than twice a day");
   say(sessionsWith(["mobility", "stretch"]) <= 3, "mobility or stretching more than three times a day");

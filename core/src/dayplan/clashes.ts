@@ -1,5 +1,5 @@
 /** What is wrong, or only worth knowing, about where sessions are placed. Pure: same plan, same clashes. */
-import { findMovement, tensionRegions, type Phase } from "../library";
+import type { Library, Phase } from "../library";
 import type { Session } from "../session";
 import { grouped } from "../units";
 import { SPACING } from "./rules";
@@ -41,13 +41,15 @@ export interface Clash {
 }
 
 /** The clashes of a plan. `placed` may come in any order; the days before and after the week should be included for spacing. */
-export function clashesOf(placed: readonly Placed[], shifts: readonly Shift[], timeZone: string): Clash[] {
+export function clashesOf(library: Library, placed: readonly Placed[], shifts: readonly Shift[], timeZone: string): Clash[] {
   const inOrder = [...placed].sort((a, b) => a.startMs - b.startMs || a.id.localeCompare(b.id));
   const dayOf = (span: Span) => workingDay(shifts, span.startMs, timeZone);
   return [
     ...overlaps(inOrder, dayOf),
     ...misplaced(inOrder, shifts, dayOf),
-    ...once(eachPersons(inOrder).flatMap((own) => [...spacing(own, dayOf), ...frequency(own, dayOf), ...longWork(own, shifts)])),
+    ...once(
+      eachPersons(inOrder).flatMap((own) => [...spacing(library, own, dayOf), ...frequency(library, own, dayOf), ...longWork(own, shifts)]),
+    ),
   ];
 }
 
@@ -116,7 +118,7 @@ function misplaced(inOrder: readonly Placed[], shifts: readonly Shift[], dayOf: 
 }
 
 /** Same slot kind, or glides after glides, or strengthening of a shared region, too close to each other. */
-function spacing(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
+function spacing(library: Library, inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
   const clashes: Clash[] = [];
   inOrder.forEach((earlier, i) => {
     for (const later of inOrder.slice(i + 1)) {
@@ -124,10 +126,11 @@ function spacing(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
       if (gap >= SPACING.strengthenSameRegionMin) break;
       if (gap < 0) continue;
       const pair = { placementIds: [earlier.id, later.id], date: dayOf(later), found: Math.floor(gap) };
-      const shared = strengthened(earlier.session).filter((region) => strengthened(later.session).includes(region));
+      const shared = strengthened(library, earlier.session).filter((region) => strengthened(library, later.session).includes(region));
       if (shared.length > 0)
         clashes.push({ kind: "strengthenTooClose", weight: "stop", ...pair, limit: SPACING.strengthenSameRegionMin, regions: shared });
-      const sameKind = earlier.session.slot === later.session.slot || (has(earlier.session, "glide") && has(later.session, "glide"));
+      const sameKind =
+        earlier.session.slot === later.session.slot || (has(library, earlier.session, "glide") && has(library, later.session, "glide"));
       if (sameKind && gap < SPACING.sameKindMin)
         clashes.push({ kind: "sameKindTooClose", weight: "stop", ...pair, limit: SPACING.sameKindMin });
     }
@@ -135,23 +138,25 @@ function spacing(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
   return clashes;
 }
 
-function frequency(inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
+function frequency(library: Library, inOrder: readonly Placed[], dayOf: DayOf): Clash[] {
   const clashes: Clash[] = [];
   const days = grouped(inOrder, dayOf);
   for (const [date, list] of days) {
     const over = (kind: ClashKind, phases: Phase[], limit: number) => {
-      const found = list.filter((placed) => phases.some((phase) => has(placed.session, phase)));
+      const found = list.filter((placed) => phases.some((phase) => has(library, placed.session, phase)));
       if (found.length > limit)
         clashes.push({ kind, weight: "stop", placementIds: found.map((placed) => placed.id), date, found: found.length, limit });
     };
     over("tooManyGlides", ["glide"], SPACING.glidesPerDay);
     over("tooMuchMobility", ["mobility", "stretch"], SPACING.mobilityPerDay);
   }
-  const strength = [...days].filter(([, list]) => list.some((placed) => has(placed.session, "strengthen")));
+  const strength = [...days].filter(([, list]) => list.some((placed) => has(library, placed.session, "strengthen")));
   const byWeek = grouped(strength, ([date]) => weekOf(date));
   for (const week of byWeek.values()) {
     if (week.length <= SPACING.strengthenDaysPerWeek) continue;
-    const placementIds = week.flatMap(([, list]) => list.filter((placed) => has(placed.session, "strengthen")).map((placed) => placed.id));
+    const placementIds = week.flatMap(([, list]) =>
+      list.filter((placed) => has(library, placed.session, "strengthen")).map((placed) => placed.id),
+    );
     clashes.push({
       kind: "tooManyStrengthDays",
       weight: "stop",
@@ -191,16 +196,16 @@ function longWork(inOrder: readonly Placed[], shifts: readonly Shift[]): Clash[]
   });
 }
 
-function has(session: Session, phase: Phase): boolean {
-  return session.items.some((item) => findMovement(item.movementId)?.phase === phase);
+function has(library: Library, session: Session, phase: Phase): boolean {
+  return session.items.some((item) => library.find(item.movementId)?.phase === phase);
 }
 
-function strengthened(session: Session): string[] {
+function strengthened(library: Library, session: Session): string[] {
   return [
     ...new Set(
       session.items
-        .filter((item) => findMovement(item.movementId)?.phase === "strengthen")
-        .flatMap((item) => tensionRegions(item.movementId)),
+        .filter((item) => library.find(item.movementId)?.phase === "strengthen")
+        .flatMap((item) => library.tensionRegions(item.movementId)),
     ),
   ];
 }

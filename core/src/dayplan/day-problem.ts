@@ -1,5 +1,5 @@
 /** What is to be placed on one shift, or on those of several crews at once, and what it has to keep to. Made once; solved by first fit and by the 0/1 programme alike. */
-import { findMovement, tensionRegions } from "../library";
+import type { Library } from "../library";
 import type { Session, SlotKind } from "../session";
 import type { Group } from "./groups";
 import { GRID_MIN } from "./placement";
@@ -70,6 +70,7 @@ export const REACH_MIN: Readonly<Record<SlotKind, number>> = { preShift: 60, bre
  * @param pinned wish id → start
  */
 export function dayProblem(
+  library: Library,
   shift: Shift,
   groups: readonly Group[],
   wanted: readonly WantedSession[],
@@ -86,7 +87,7 @@ export function dayProblem(
       Array.from({ length: times }, (_, n): Wish => {
         const id = `${g}.${session.id}.${n}`;
         const idealMs = idealOf(session.slot, lengthMs, shift, n, times);
-        const strengthens = strengthened(session);
+        const strengthens = strengthened(library, session);
         const pin = pinned.get(id);
         return {
           id,
@@ -105,7 +106,7 @@ export function dayProblem(
                     (strengthens.length === 0 || !hardFrom.some((hard) => hard > at && hard - at - lengthMs < 60 * minute)),
                 )
               : [pin],
-          glides: session.items.some(({ movementId }) => findMovement(movementId)?.phase === "glide"),
+          glides: session.items.some(({ movementId }) => library.find(movementId)?.phase === "glide"),
           strengthens,
         };
       }),
@@ -159,12 +160,12 @@ function startsAround(slot: SlotKind, idealMs: number, reachMin: number, shift: 
   return starts;
 }
 
-function strengthened(session: Session): string[] {
+function strengthened(library: Library, session: Session): string[] {
   return [
     ...new Set(
       session.items
-        .filter(({ movementId }) => findMovement(movementId)?.phase === "strengthen")
-        .flatMap(({ movementId }) => tensionRegions(movementId)),
+        .filter(({ movementId }) => library.find(movementId)?.phase === "strengthen")
+        .flatMap(({ movementId }) => library.tensionRegions(movementId)),
     ),
   ];
 }

@@ -1,4 +1,4 @@
-import { movementOf, newItem, DEFAULT_STYLE } from "../library";
+import { SHIPPED_LIBRARY, newItem, DEFAULT_STYLE } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
 import { patternPreset, shiftsFrom, wallTime, type ShiftPattern } from "../calendar";
@@ -21,12 +21,19 @@ describe("shifts", () => {
     ]);
     const session = sampleSession([], { slot: "break" });
     const placed = (time: string): Placed => ({ id: time, session, startMs: at(time), endMs: at(time) + 3 * minute });
-    const outside = (time: string) => clashesOf([placed(time)], [split!], "UTC").some(({ kind }) => kind === "outsideShift");
+    const outside = (time: string) =>
+      clashesOf(SHIPPED_LIBRARY, [placed(time)], [split!], "UTC").some(({ kind }) => kind === "outsideShift");
     expect(["09:57", "09:58", "12:00", "13:59", "14:00"].map(outside)).toEqual([false, true, true, true, false]);
-    const { wishes } = dayProblem(split!, [{ name: "All", people: ["a"] }], [{ session, lengthMs: 3 * minute, times: 1 }], {
-      mostOffJob: 10,
-      leaders: 1,
-    });
+    const { wishes } = dayProblem(
+      SHIPPED_LIBRARY,
+      split!,
+      [{ name: "All", people: ["a"] }],
+      [{ session, lengthMs: 3 * minute, times: 1 }],
+      {
+        mostOffJob: 10,
+        leaders: 1,
+      },
+    );
     expect(wishes[0]!.starts.length).toBeGreaterThan(0);
     for (const start of wishes[0]!.starts) expect(start + 3 * minute <= at("10:00") || start >= at("14:00")).toBe(true);
     expect(suggestStart("break", 180, { ...split!, breaks: [] }, [])).toBe(at("08:00"));
@@ -35,7 +42,7 @@ describe("shifts", () => {
 
 const session = (slot: SlotKind, ...movements: string[]) =>
   sampleSession(
-    movements.map((id) => newItem(movementOf(id), DEFAULT_STYLE, sampleId())),
+    movements.map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, sampleId())),
     { slot, name: slot },
   );
 const noon = Date.parse("2026-03-24T12:00:00Z");
@@ -65,7 +72,7 @@ const day: ShiftPattern = {
 };
 const shifts = shiftsFrom(day, "UTC", "2026-03-22", 9);
 const kinds = (...list: Placed[]) =>
-  clashesOf(list, shifts, "UTC")
+  clashesOf(SHIPPED_LIBRARY, list, shifts, "UTC")
     .filter((clash) => clash.placementIds.length > 0)
     .map((clash) => clash.kind);
 
@@ -117,10 +124,11 @@ describe("clashes, on both sides of each threshold", () => {
   it("more than two hours of hand work without relief", () => {
     const bare = (lengthMin: number) =>
       shiftsFrom({ ...day, shifts: [{ ...day.shifts[0]!, lengthMin, breaks: [] }] }, "UTC", "2026-03-24", 1);
-    expect(clashesOf([], bare(120), "UTC")).toEqual([]);
-    expect(clashesOf([], bare(121), "UTC")).toMatchObject([{ kind: "workTooLong", found: 121, limit: 120 }]);
+    expect(clashesOf(SHIPPED_LIBRARY, [], bare(120), "UTC")).toEqual([]);
+    expect(clashesOf(SHIPPED_LIBRARY, [], bare(121), "UTC")).toMatchObject([{ kind: "workTooLong", found: 121, limit: 120 }]);
     expect(
       clashesOf(
+        SHIPPED_LIBRARY,
         [{ ...placed(0, 3), startMs: bare(121)[0]!.startMs + 60 * minute, endMs: bare(121)[0]!.startMs + 63 * minute }],
         bare(121),
         "UTC",
@@ -129,11 +137,11 @@ describe("clashes, on both sides of each threshold", () => {
   });
   it("are the same whatever order the plan comes in", () => {
     const list = [placed(0, 5), placed(60, 5), placed(3, 5)];
-    expect(clashesOf([...list].reverse(), shifts, "UTC")).toEqual(clashesOf(list, shifts, "UTC"));
+    expect(clashesOf(SHIPPED_LIBRARY, [...list].reverse(), shifts, "UTC")).toEqual(clashesOf(SHIPPED_LIBRARY, list, shifts, "UTC"));
   });
   it("say what is wrong in words with figures", () => {
     const [first, second] = [placed(0, 5), placed(65, 5)];
-    const clash = clashesOf([first, second], shifts, "UTC").find((each) => each.kind === "sameKindTooClose")!;
+    const clash = clashesOf(SHIPPED_LIBRARY, [first, second], shifts, "UTC").find((each) => each.kind === "sameKindTooClose")!;
     expect(
       clashText(
         clash,
@@ -148,6 +156,7 @@ describe("a stretch break", () => {
   const wishesOf = (pattern: ShiftPattern, times: number, lengthMin = 8) => {
     const [shift] = shiftsFrom(pattern, "UTC", "2026-03-02", 1);
     const { wishes } = dayProblem(
+      SHIPPED_LIBRARY,
       shift!,
       [{ name: "All", people: ["a"] }],
       [{ session: session("break", "shake-out"), lengthMs: lengthMin * minute, times }],

@@ -1,6 +1,6 @@
 /** Groups of a crew for a day: small enough for the job and the kit, people of the same form together. */
 import type { Session } from "../session";
-import { findMovement } from "../library";
+import type { Library } from "../library";
 import type { KitEntry } from "../crew";
 
 export interface Group {
@@ -9,10 +9,10 @@ export interface Group {
 }
 
 /** Most people that can do the sessions at the same moment with the kit there is. */
-export function mostWithKit(sessions: readonly Session[], kit: readonly KitEntry[]): number {
+export function mostWithKit(library: Library, sessions: readonly Session[], kit: readonly KitEntry[]): number {
   const needs = sessions.flatMap(({ items }) =>
     items.flatMap((item) => {
-      const movement = findMovement(item.movementId);
+      const movement = library.find(item.movementId);
       const kinds = movement ? [...movement.kit, ...(movement.forms.find(({ id }) => id === item.formId)?.kit ?? [])] : [];
       const fits = kit.filter(
         ({ kind, massKg }) => kinds.includes(kind) && (item.loadKg === null || massKg === null || massKg === item.loadKg),

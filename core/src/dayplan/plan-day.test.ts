@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { patternPreset, shiftsFrom, type Shift } from "../calendar";
-import { DEFAULT_STYLE, movementOf, newItem } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { solveInNode } from "../compose/sample";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
@@ -23,7 +23,7 @@ import {
 const minute = 60_000;
 const session = (slot: SlotKind, ...movements: string[]) =>
   sampleSession(
-    movements.map((id) => newItem(movementOf(id), DEFAULT_STYLE, sampleId())),
+    movements.map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, sampleId())),
     { slot, name: slot },
   );
 const wanted = (slot: SlotKind, lengthMin: number, times = 1, ...movements: string[]): WantedSession => ({
@@ -84,20 +84,22 @@ describe("groups", () => {
     expect(formGroups(people, [one], 4)[0]!.people.slice(0, 2).sort()).toEqual(["p4", "p9"]);
   });
   it("are no larger than the kit", () => {
-    const lift = sampleSession([{ ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, sampleId()), formId: "load", loadKg: 1 }]);
+    const lift = sampleSession([
+      { ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, sampleId()), formId: "load", loadKg: 1 },
+    ]);
     const kit = [
       { kind: "dumbbell" as const, massKg: 1, count: 4 },
       { kind: "dumbbell" as const, massKg: 2, count: 9 },
     ];
-    expect(mostWithKit([lift], kit)).toBe(4);
-    expect(mostWithKit([session("break")], kit)).toBe(Infinity);
+    expect(mostWithKit(SHIPPED_LIBRARY, [lift], kit)).toBe(4);
+    expect(mostWithKit(SHIPPED_LIBRARY, [session("break")], kit)).toBe(Infinity);
   });
 });
 
 describe("a day", () => {
   it("one group that fits the breaks stands at its ideal times and loses no work to them", () => {
     const shift = shiftOn("2026-03-24");
-    const problem = dayProblem(shift, groupsOf(5), [wanted("preShift", 8), wanted("break", 3), wanted("postShift", 10)], {
+    const problem = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5), [wanted("preShift", 8), wanted("break", 3), wanted("postShift", 10)], {
       mostOffJob: 5,
       leaders: 1,
     });
@@ -106,24 +108,25 @@ describe("a day", () => {
   });
   it("two groups with one leader follow one another", () => {
     const shift = shiftOn("2026-03-24");
-    const problem = dayProblem(shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 10, leaders: 1 });
+    const problem = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 10, leaders: 1 });
     expect(places(problem, firstFit(problem))).toEqual([shift.startMs, shift.startMs + 10 * minute]);
     const both = { ...problem, leaders: 2 };
     expect(places(both, firstFit(both))).toEqual([shift.startMs, shift.startMs]);
   });
   it("never more off the job than allowed, but in a break", () => {
     const shift = shiftOn("2026-03-24");
-    const problem = dayProblem(shift, groupsOf(5, 5), [wanted("break", 3)], { mostOffJob: 5, leaders: 2 });
+    const problem = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5, 5), [wanted("break", 3)], { mostOffJob: 5, leaders: 2 });
     expect(new Set(places(problem, firstFit(problem)))).toEqual(new Set([shift.breaks[1]!.startMs]));
-    const work = dayProblem(shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 5, leaders: 2 });
+    const work = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 5, leaders: 2 });
     expect(new Set(places(work, firstFit(work))).size).toBe(2);
   });
   it("keeps pins, and plans the rest of a day from now on", () => {
     const shift = shiftOn("2026-03-24");
     const sessions = [wanted("preShift", 8), wanted("break", 3)];
-    const free = dayProblem(shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 });
+    const free = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 });
     const pin = free.wishes[0]!.starts[5]!;
     const pinned = dayProblem(
+      SHIPPED_LIBRARY,
       shift,
       groupsOf(5),
       sessions,
@@ -132,14 +135,14 @@ describe("a day", () => {
     );
     expect(firstFit(pinned).get(free.wishes[0]!.id)).toBe(pin);
     const noon = shift.startMs + 5 * 3600_000;
-    const rest = dayProblem(shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 }, { notBeforeMs: noon });
+    const rest = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 }, { notBeforeMs: noon });
     expect(rest.wishes.map(({ starts }) => starts.every((at) => at >= noon))).toEqual([true, true]);
   });
   it("strengthening keeps clear of the hour before hard work", () => {
     const shift = shiftOn("2026-03-24");
     const hard = shift.endMs - 2 * 3600_000;
     const problem = (hardFrom: number[]) =>
-      dayProblem(shift, groupsOf(3), [wanted("break", 10, 1, "squeeze")], { mostOffJob: 5, leaders: 1 }, { hardFrom });
+      dayProblem(SHIPPED_LIBRARY, shift, groupsOf(3), [wanted("break", 10, 1, "squeeze")], { mostOffJob: 5, leaders: 1 }, { hardFrom });
     const starts = problem([hard]).wishes[0]!.starts;
     expect(starts.some((at) => at + 10 * minute > hard - 60 * minute && at < hard)).toBe(false);
     expect(problem([]).wishes[0]!.starts.length).toBeGreaterThan(starts.length);
@@ -149,6 +152,7 @@ describe("a day", () => {
     const sessions = [wanted("preShift", 12)];
     const problem = (addMin = 0) =>
       dayProblem(
+        SHIPPED_LIBRARY,
         shift,
         groupsOf(4, 4, 4, 4, 4),
         sessions,
@@ -188,6 +192,7 @@ const problemFrom = ({
   return {
     shift,
     problem: dayProblem(
+      SHIPPED_LIBRARY,
       shift,
       groupsOf(...sizes),
       [wanted("preShift", long), wanted("break", 3, breaks, "median-glide"), wanted("postShift", long + 4)],
@@ -209,6 +214,7 @@ it("300 crews and rosters by chance: the first answer breaks no limit", () => {
 describe("several crews at once", () => {
   const day = (sizes: number[], mostOffJob: number, preset: "weekdays" | "daysThenNights" = "weekdays") =>
     dayProblem(
+      SHIPPED_LIBRARY,
       shiftOn("2026-03-24", "Europe/Dublin", preset),
       groupsOf(...sizes),
       [wanted("preShift", 8), wanted("break", 3, 1, "median-glide"), wanted("postShift", 10)],
@@ -269,7 +275,7 @@ it("the plan of groups is without clashes where every session finds a place and 
   const shift = shiftOn("2026-03-24");
   const groups = groupsOf(4, 4);
   const sessions = [wanted("preShift", 8), wanted("break", 3), wanted("postShift", 10)];
-  const problem = dayProblem(shift, groups, sessions, { mostOffJob: 4, leaders: 1 });
+  const problem = dayProblem(SHIPPED_LIBRARY, shift, groups, sessions, { mostOffJob: 4, leaders: 1 });
   const plan = firstFit(problem);
   const placed = problem.wishes.map((wish) => ({
     id: wish.id,
@@ -278,10 +284,11 @@ it("the plan of groups is without clashes where every session finds a place and 
     endMs: plan.get(wish.id)! + wish.lengthMs,
     people: groups[wish.group]!.people,
   }));
-  expect(clashesOf(placed, [shift], "Europe/Dublin").filter(({ weight }) => weight === "stop")).toEqual([]);
+  expect(clashesOf(SHIPPED_LIBRARY, placed, [shift], "Europe/Dublin").filter(({ weight }) => weight === "stop")).toEqual([]);
   // The same two breaks for everybody would be too close.
   expect(
     clashesOf(
+      SHIPPED_LIBRARY,
       placed.map((each) => ({ ...each, people: null })),
       [shift],
       "Europe/Dublin",

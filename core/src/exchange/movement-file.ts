@@ -1,19 +1,19 @@
-/** The movement file, version 1: an own movement with its words and its figure, described in docs/formats/movement.md. */
+/** The movement file, version 1: a custom movement with its words and its figure, described in docs/formats/movement.md. */
 import * as v from "valibot";
-import { OwnMovement, ownMovementProblems } from "../library";
+import { CustomMovement, customMovementProblems } from "../library";
 import { issueText } from "../units";
 import type { FileProblem } from "./program-file";
 
 export const MOVEMENT_FORMAT = "kind-grip/movement";
 export const MOVEMENT_VERSION = 1;
 
-const MovementFile = v.strictObject({ format: v.literal(MOVEMENT_FORMAT), version: v.literal(MOVEMENT_VERSION), own: OwnMovement });
+const MovementFile = v.strictObject({ format: v.literal(MOVEMENT_FORMAT), version: v.literal(MOVEMENT_VERSION), own: CustomMovement });
 export type MovementFile = v.InferOutput<typeof MovementFile>;
 
-export type ReadMovement = { own: OwnMovement; problems: [] } | { own: null; problems: FileProblem[] };
+export type ReadMovement = { custom: CustomMovement; problems: [] } | { custom: null; problems: FileProblem[] };
 
-export function writeMovementFile(own: OwnMovement): MovementFile {
-  return { format: MOVEMENT_FORMAT, version: MOVEMENT_VERSION, own };
+export function writeMovementFile(custom: CustomMovement): MovementFile {
+  return { format: MOVEMENT_FORMAT, version: MOVEMENT_VERSION, own: custom };
 }
 
 /** Reads the text of a movement file; every problem is named with its place. It comes in under `id`, so that an import never replaces. */
@@ -22,25 +22,28 @@ export function readMovementFile(text: string, id: string): ReadMovement {
   try {
     data = JSON.parse(text);
   } catch (error) {
-    return { own: null, problems: [{ path: "", message: `this is not JSON: ${(error as Error).message}` }] };
+    return { custom: null, problems: [{ path: "", message: `this is not JSON: ${(error as Error).message}` }] };
   }
   const head = v.safeParse(v.object({ format: v.string(), version: v.number() }), data);
   if (!head.success || head.output.format !== MOVEMENT_FORMAT)
-    return { own: null, problems: [{ path: "format", message: `this is not a movement file: "format" should be "${MOVEMENT_FORMAT}"` }] };
+    return {
+      custom: null,
+      problems: [{ path: "format", message: `this is not a movement file: "format" should be "${MOVEMENT_FORMAT}"` }],
+    };
   if (head.output.version !== MOVEMENT_VERSION)
     return {
-      own: null,
+      custom: null,
       problems: [
         { path: "version", message: `this file is version ${head.output.version}; this application reads version ${MOVEMENT_VERSION}` },
       ],
     };
   const parsed = v.safeParse(MovementFile, data);
   if (!parsed.success)
-    return { own: null, problems: parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? "", message: issueText(issue) })) };
-  const { own } = parsed.output;
-  const renamed = { ...own, movement: { ...own.movement, id } };
-  const problems = ownMovementProblems(renamed);
+    return { custom: null, problems: parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? "", message: issueText(issue) })) };
+  const { own: custom } = parsed.output;
+  const renamed = { ...custom, movement: { ...custom.movement, id } };
+  const problems = customMovementProblems(renamed);
   return problems.length > 0
-    ? { own: null, problems: problems.map(({ path, message }) => ({ path: `own.${path}`, message })) }
-    : { own: renamed, problems: [] };
+    ? { custom: null, problems: problems.map(({ path, message }) => ({ path: `own.${path}`, message })) }
+    : { custom: renamed, problems: [] };
 }

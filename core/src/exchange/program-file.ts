@@ -3,8 +3,9 @@
  * It carries no people: who does which form stays in the practice.
  */
 import * as v from "valibot";
-import { issueText } from "../units";
+import type { Library } from "../library";
 import { Program, programProblems } from "../program";
+import { issueText } from "../units";
 
 export const PROGRAM_FORMAT = "kind-grip/program";
 export const PROGRAM_VERSION = 1;
@@ -27,7 +28,7 @@ export function writeProgramFile(program: Program): ProgramFile {
 }
 
 /** Reads the text of a program file; every problem is named with its place. Ids are replaced by `newId` so that an import never collides. */
-export function readProgramFile(text: string, newId: () => string): ReadProgram {
+export function readProgramFile(library: Library, text: string, newId: () => string): ReadProgram {
   let data: unknown;
   try {
     data = JSON.parse(text);
@@ -43,7 +44,7 @@ export function readProgramFile(text: string, newId: () => string): ReadProgram 
     ]);
   const parsed = v.safeParse(ProgramFile, data);
   if (!parsed.success) return failed(parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? "", message: issueText(issue) })));
-  const problems = programProblems(parsed.output.program);
+  const problems = programProblems(library, parsed.output.program);
   if (problems.length > 0) return failed(problems.map(({ path, message }) => ({ path: `program.${path}`, message })));
   const program = parsed.output.program;
   return {

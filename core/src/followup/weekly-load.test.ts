@@ -1,4 +1,4 @@
-import { DEFAULT_STYLE, movementOf, newItem, tensionRegions } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import type { Item } from "../session";
 import { loadRises, type LoadedRun } from ".";
@@ -12,11 +12,11 @@ const dose = (reps: number): Item["dose"] => ({
   restSec: 30,
 });
 const lift = (loadKg: number | null, reps = 10): Item => ({
-  ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, sampleId()),
+  ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, sampleId()),
   dose: dose(reps),
   loadKg,
 });
-const REGIONS = tensionRegions("lift-palm-down");
+const REGIONS = SHIPPED_LIBRARY.tensionRegions("lift-palm-down");
 const run = (day: string, item: Item, change: Partial<LoadedRun> = {}): LoadedRun => ({
   day,
   session: sampleSession([item], { slot: "postShift" }),
@@ -28,15 +28,17 @@ const run = (day: string, item: Item, change: Partial<LoadedRun> = {}): LoadedRu
 const byWeek = (...items: Item[]) => items.map((item, i) => run(WEEKS[i]!, item));
 
 it("torque × seconds under tension: 120 s at 1.5 kg, 8 cm from the wrist, are 141.3 N·m·s a side", () => {
-  const [first] = loadRises(byWeek(lift(1), lift(1), lift(1.5)), WEEKS.slice(0, 3));
+  const [first] = loadRises(SHIPPED_LIBRARY, byWeek(lift(1), lift(1), lift(1.5)), WEEKS.slice(0, 3));
   expect(first).toMatchObject({ kind: "torque", weekStart: "2026-03-16" });
   expect(first!.after).toBeCloseTo(120 * 1.5 * 9.81 * 0.08, 9);
   expect(first!.rise).toBeCloseTo(0.5, 9);
-  expect(loadRises(byWeek(lift(1), lift(1), lift(1.5)), WEEKS.slice(0, 3)).map(({ region }) => region)).toEqual([...REGIONS].sort());
+  expect(loadRises(SHIPPED_LIBRARY, byWeek(lift(1), lift(1), lift(1.5)), WEEKS.slice(0, 3)).map(({ region }) => region)).toEqual(
+    [...REGIONS].sort(),
+  );
 });
 
 it("without a load, seconds under tension × effort", () => {
-  const [first] = loadRises(byWeek(lift(null), lift(null), lift(null, 12)), WEEKS.slice(0, 3));
+  const [first] = loadRises(SHIPPED_LIBRARY, byWeek(lift(null), lift(null), lift(null, 12)), WEEKS.slice(0, 3));
   expect(first).toMatchObject({ kind: "effort" });
   expect(first!.after).toBeCloseTo((2 * 12 * 6 * 4) / 10, 9);
 });
@@ -45,24 +47,26 @@ it.each([
   ["a tenth is not named", 1, 1.1, 0],
   ["a little more is", 1, 1.11, REGIONS.length],
   ["less is not", 1.5, 1, 0],
-])("%s", (_, before, after, count) => expect(loadRises(byWeek(lift(1), lift(before), lift(after)), WEEKS.slice(0, 3))).toHaveLength(count));
+])("%s", (_, before, after, count) =>
+  expect(loadRises(SHIPPED_LIBRARY, byWeek(lift(1), lift(before), lift(after)), WEEKS.slice(0, 3))).toHaveLength(count),
+);
 
 it("what rises in the first two weeks is what was planned", () => {
-  expect(loadRises(byWeek(lift(0.5), lift(2)), WEEKS.slice(0, 2))).toEqual([]);
+  expect(loadRises(SHIPPED_LIBRARY, byWeek(lift(0.5), lift(2)), WEEKS.slice(0, 2))).toEqual([]);
   // Weeks looked at may begin long after the crew did.
-  expect(loadRises(byWeek(lift(0.5), lift(2)), WEEKS.slice(0, 2), "2026-01-05")).toHaveLength(REGIONS.length);
+  expect(loadRises(SHIPPED_LIBRARY, byWeek(lift(0.5), lift(2)), WEEKS.slice(0, 2), "2026-01-05")).toHaveLength(REGIONS.length);
 });
 
 describe("a rise is seen", () => {
   const held = (holdSec: number): Item => ({ ...lift(2), dose: { kind: "holds", reps: 1, holdSec, restSec: 10 } });
   it("of longer loaded holds", () => {
-    expect(loadRises(byWeek(held(20), held(20), held(60)), WEEKS.slice(0, 3))[0]).toMatchObject({
+    expect(loadRises(SHIPPED_LIBRARY, byWeek(held(20), held(20), held(60)), WEEKS.slice(0, 3))[0]).toMatchObject({
       kind: "torque",
       rise: expect.closeTo(2, 9) as number,
     });
   });
   it("from nothing to 5 kg, and not from nothing to a first load", () => {
-    const to = (kg: number) => loadRises(byWeek(lift(null), lift(null), lift(kg)), WEEKS.slice(0, 3));
+    const to = (kg: number) => loadRises(SHIPPED_LIBRARY, byWeek(lift(null), lift(null), lift(kg)), WEEKS.slice(0, 3));
     expect(to(5)[0]).toMatchObject({ kind: "torque", rise: null, before: 0, againstWeek: null });
     expect(to(1.5)).toEqual([]);
     expect(to(1.6)).toHaveLength(REGIONS.length);
@@ -70,7 +74,7 @@ describe("a rise is seen", () => {
   it("after a week off, against the last week that had any", () => {
     const item = lift(1);
     const five = Array.from({ length: 5 }, (_, i) => run(`2026-03-${23 + i}`, item));
-    const [first] = loadRises([run(WEEKS[0]!, item), run(WEEKS[1]!, item), ...five], WEEKS);
+    const [first] = loadRises(SHIPPED_LIBRARY, [run(WEEKS[0]!, item), run(WEEKS[1]!, item), ...five], WEEKS);
     expect(first).toMatchObject({ weekStart: WEEKS[3], againstWeek: WEEKS[1], rise: 4 });
   });
 });
@@ -87,10 +91,10 @@ it("counts people who took part: twice as many of them are no rise, and who is a
     }));
   const item = lift(1);
   const week = (people: LoadedRun["people"]) => [...byWeek(item, item), run(WEEKS[2]!, item, { people })];
-  expect(loadRises(week(two(item)), WEEKS.slice(0, 3))).toEqual([]);
-  expect(loadRises(week(two(item, { present: false })), WEEKS.slice(0, 3))).toEqual([]);
+  expect(loadRises(SHIPPED_LIBRARY, week(two(item)), WEEKS.slice(0, 3))).toEqual([]);
+  expect(loadRises(SHIPPED_LIBRARY, week(two(item, { present: false })), WEEKS.slice(0, 3))).toEqual([]);
   // Ben took part and left it out: the mean falls.
-  expect(loadRises([...week(two(item, { leftOut: [item.id] })), run(WEEKS[3]!, item)], WEEKS)[0]).toMatchObject({
+  expect(loadRises(SHIPPED_LIBRARY, [...week(two(item, { leftOut: [item.id] })), run(WEEKS[3]!, item)], WEEKS)[0]).toMatchObject({
     weekStart: WEEKS[3],
     rise: 1,
   });
@@ -99,14 +103,16 @@ it("counts people who took part: twice as many of them are no rise, and who is a
 it("an own dose and load count for the person who has them, a part counts as a part, what was skipped does not", () => {
   const item = lift(1);
   const own: Item = { ...item, personal: { ann: { formId: item.formId, loadKg: 2 } } };
-  expect(loadRises([...byWeek(item, item), run(WEEKS[2]!, own)], WEEKS.slice(0, 3))[0]!.rise).toBeCloseTo(1, 9);
+  expect(loadRises(SHIPPED_LIBRARY, [...byWeek(item, item), run(WEEKS[2]!, own)], WEEKS.slice(0, 3))[0]!.rise).toBeCloseTo(1, 9);
   const half = run(WEEKS[1]!, item, { items: [{ itemId: item.id, status: "part", plannedSec: 100, doneSec: 50 }] });
-  expect(loadRises([run(WEEKS[0]!, item), half, run(WEEKS[2]!, item)], WEEKS.slice(0, 3))[0]!.rise).toBeCloseTo(1, 9);
+  expect(loadRises(SHIPPED_LIBRARY, [run(WEEKS[0]!, item), half, run(WEEKS[2]!, item)], WEEKS.slice(0, 3))[0]!.rise).toBeCloseTo(1, 9);
   const none = run(WEEKS[2]!, lift(9), { items: [{ itemId: item.id, status: "skipped", plannedSec: 100, doneSec: 0 }] });
-  expect(loadRises([...byWeek(item, item), none], WEEKS.slice(0, 3))).toEqual([]);
+  expect(loadRises(SHIPPED_LIBRARY, [...byWeek(item, item), none], WEEKS.slice(0, 3))).toEqual([]);
 });
 
 it("stretching is no load", () => {
-  const stretch = (loadKg: number | null) => ({ ...newItem(movementOf("palm-away"), DEFAULT_STYLE, sampleId()), loadKg });
-  expect(loadRises(byWeek(stretch(null), stretch(null), { ...stretch(null), dose: dose(30) }), WEEKS.slice(0, 3))).toEqual([]);
+  const stretch = (loadKg: number | null) => ({ ...newItem(SHIPPED_LIBRARY.get("palm-away"), DEFAULT_STYLE, sampleId()), loadKg });
+  expect(loadRises(SHIPPED_LIBRARY, byWeek(stretch(null), stretch(null), { ...stretch(null), dose: dose(30) }), WEEKS.slice(0, 3))).toEqual(
+    [],
+  );
 });

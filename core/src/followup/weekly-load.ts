@@ -4,9 +4,9 @@
  * load where there was none before.
  */
 import { daysBetween } from "../calendar";
-import { findMovement, tensionRegions, type Region } from "../library";
+import type { Library, Region } from "../library";
 import { FIRST_LOAD, PALM_FROM_CREASE_M, torqueNm } from "../load";
-import { torqueOf } from "../program";
+import { torqueIn } from "../program";
 import { boutsOf, heldIn, type Session } from "../session";
 
 /** What is known of one run. */
@@ -59,9 +59,17 @@ interface Load {
  * @param startedOn first day of the crew's runs, also before the weeks looked at; the first two weeks from it are never named
  * @returns rises by week, then the steepest first
  */
-export function loadRises(runs: readonly LoadedRun[], weekStarts: readonly string[], startedOn = weekStarts[0]!): LoadRise[] {
+export function loadRises(
+  library: Library,
+  runs: readonly LoadedRun[],
+  weekStarts: readonly string[],
+  startedOn = weekStarts[0]!,
+): LoadRise[] {
   const weeks = weekStarts.map((from, i) =>
-    meansOf(runs.filter(({ day }) => day >= from && (i + 1 === weekStarts.length || day < weekStarts[i + 1]!))),
+    meansOf(
+      library,
+      runs.filter(({ day }) => day >= from && (i + 1 === weekStarts.length || day < weekStarts[i + 1]!)),
+    ),
   );
   return weeks.flatMap((loads, i) =>
     daysBetween(startedOn, weekStarts[i]!) < 7 * (WEEKS_TO_SETTLE - 1) + 1
@@ -88,7 +96,7 @@ function bySteepness(a: LoadRise, b: LoadRise): number {
 }
 
 /** `kind region` → load of a week for each person who took part in it. */
-function meansOf(runs: readonly LoadedRun[]): Map<string, Load> {
+function meansOf(library: Library, runs: readonly LoadedRun[]): Map<string, Load> {
   const sums = new Map<string, { sum: number; mostNm: number }>();
   const took = { torque: new Set<string>(), effort: new Set<string>() };
   for (const run of runs)
@@ -96,7 +104,7 @@ function meansOf(runs: readonly LoadedRun[]): Map<string, Load> {
       if (!person.present) continue;
       took.torque.add(person.personId);
       if (person.effort !== null) took.effort.add(person.personId);
-      for (const { kind, amount, torque, regions } of loadsOf(run, person))
+      for (const { kind, amount, torque, regions } of loadsOf(library, run, person))
         for (const region of regions) {
           const known = sums.get(`${kind} ${region}`) ?? { sum: 0, mostNm: 0 };
           sums.set(`${kind} ${region}`, { sum: known.sum + amount, mostNm: Math.max(known.mostNm, torque) });
@@ -107,17 +115,18 @@ function meansOf(runs: readonly LoadedRun[]): Map<string, Load> {
 
 /** What one person's strengthening in one run amounts to. Unloaded, and without an answer about effort, it says nothing. */
 function loadsOf(
+  library: Library,
   { session, items }: LoadedRun,
   { personId, effort, leftOut }: LoadedRun["people"][number],
 ): { kind: LoadKind; amount: number; torque: number; regions: readonly string[] }[] {
   return items.flatMap(({ itemId, status, plannedSec, doneSec }): ReturnType<typeof loadsOf> => {
     const item = session.items.find(({ id }) => id === itemId);
-    if (!item || status === "skipped" || leftOut.includes(itemId) || findMovement(item.movementId)?.phase !== "strengthen") return [];
+    if (!item || status === "skipped" || leftOut.includes(itemId) || library.find(item.movementId)?.phase !== "strengthen") return [];
     const share = status === "done" || plannedSec <= 0 ? 1 : Math.min(1, doneSec / plannedSec);
     const own = item.personal[personId];
     const { count, tensionSec } = boutsOf(own?.dose ?? item.dose);
-    const torque = torqueOf({ movementId: item.movementId, formId: own?.formId ?? item.formId, held: heldIn(item, own) });
-    const regions = tensionRegions(item.movementId);
+    const torque = torqueIn(library)({ movementId: item.movementId, formId: own?.formId ?? item.formId, held: heldIn(item, own) });
+    const regions = library.tensionRegions(item.movementId);
     if (torque > 0) return [{ kind: "torque", amount: share * count * tensionSec * torque, torque, regions }];
     return effort === null ? [] : [{ kind: "effort", amount: (share * count * tensionSec * effort) / 10, torque: 0, regions }];
   });

@@ -3,7 +3,7 @@
  * with the same shape and one line in `resources`.
  */
 import i18next, { type i18n } from "i18next";
-import { findMovement, findOwn } from "../library";
+import { SHIPPED_LIBRARY, type Library } from "../library";
 import type { Dose } from "../session";
 import type { HoldReason, Symptom } from "../safety";
 import type { Figure, HandShapeName, SideName } from "../figure";
@@ -62,15 +62,26 @@ type MemberKey =
   | `answerIs.${keyof Member["answerIs"]}`
   | `mark.${keyof Member["mark"]}`;
 
-const made = new Map<string, Words>();
+/** Words already made, by library and language; a library that nobody holds any more takes its words with it. */
+const made = new WeakMap<Library, Map<string, Words>>();
+const instances = new Map<string, i18n>();
 
-/** The words of a language; English where the language has none. */
-export function wordsIn(language = "en"): Words {
-  const known = made.get(language);
+/** The words of a language, a practice's own names of its movements among them; English where the language has none. */
+export function wordsOf(library: Library, language = "en"): Words {
+  const ofLibrary = made.get(library) ?? new Map<string, Words>();
+  made.set(library, ofLibrary);
+  const known = ofLibrary.get(language);
   if (known) return known;
-  const words = wordsFrom(instanceFor(language), language);
-  made.set(language, words);
+  const instance = instances.get(language) ?? instanceFor(language);
+  instances.set(language, instance);
+  const words = wordsFrom(instance, library, language);
+  ofLibrary.set(language, words);
   return words;
+}
+
+/** The words of a language for what names no movement of a practice. */
+export function wordsIn(language = "en"): Words {
+  return wordsOf(SHIPPED_LIBRARY, language);
 }
 
 function instanceFor(language: string): i18n {
@@ -87,11 +98,11 @@ function instanceFor(language: string): i18n {
   return instance;
 }
 
-function wordsFrom(instance: i18n, language: string): Words {
+function wordsFrom(instance: i18n, library: Library, language: string): Words {
   const text = (key: string, values?: Record<string, string | number>) => instance.t(key, values ?? {});
   const movement = (id: string): MovementWords => {
-    const own = findOwn(id);
-    if (own) return own.words;
+    const custom = library.custom(id);
+    if (custom) return custom.words;
     const found = instance.t(`movements.${id}`, { returnObjects: true }) as unknown;
     return typeof found === "object" && found !== null
       ? (found as MovementWords)
@@ -100,7 +111,7 @@ function wordsFrom(instance: i18n, language: string): Words {
   return {
     language,
     movement,
-    movementName: (id) => (findMovement(id) ? movement(id).name : id),
+    movementName: (id) => (library.find(id) ? movement(id).name : id),
     formName: (movementId, formId) => movement(movementId).forms[formId] ?? formId,
     label: (list, key) => text(`labels.${list}.${key}`),
     cue: (key, values) => text(`cues.${key}`, values),

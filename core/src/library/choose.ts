@@ -1,6 +1,6 @@
 /** Choosing from the library: the dose a style asks for, the item a movement starts as, what fits a crew. */
 import type { Dose, Item } from "../session";
-import { rungOf } from "./catalogue";
+import { rungOf } from "./library";
 import type { Movement } from "./movement";
 import type { LoadSchool, StretchSchool, Style } from "./style";
 import type { KitKind, Phase, Region, Setting, WorkPosture } from "./words";

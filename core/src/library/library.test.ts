@@ -1,14 +1,12 @@
 import { wordsIn } from "../language";
 import { boutsOf, type Dose } from "../session";
 import {
+  SHIPPED_LIBRARY,
   doseFor,
   easierForm,
   filterMovements,
-  FORM_TIMINGS,
   LOAD_SCHOOLS,
   misfitsOf,
-  MOVEMENTS,
-  movementOf,
   newItem,
   PHASE_CAP,
   PHASES,
@@ -19,16 +17,19 @@ import {
 } from ".";
 
 const words = wordsIn("en");
-const everyDose = MOVEMENTS.flatMap((movement) => Object.values(movement.doses).map((dose): [string, Dose] => [movement.id, dose as Dose]));
+const everyDose = SHIPPED_LIBRARY.movements.flatMap((movement) =>
+  Object.values(movement.doses).map((dose): [string, Dose] => [movement.id, dose as Dose]),
+);
 
 describe("every movement", () => {
   it("is there once, and every phase has some", () => {
-    expect(new Set(MOVEMENTS.map((movement) => movement.id)).size).toBe(MOVEMENTS.length);
-    expect(MOVEMENTS.length).toBeGreaterThanOrEqual(65);
-    for (const phase of PHASES) expect(MOVEMENTS.filter((movement) => movement.phase === phase).length).toBeGreaterThanOrEqual(3);
+    expect(new Set(SHIPPED_LIBRARY.movements.map((movement) => movement.id)).size).toBe(SHIPPED_LIBRARY.movements.length);
+    expect(SHIPPED_LIBRARY.movements.length).toBeGreaterThanOrEqual(65);
+    for (const phase of PHASES)
+      expect(SHIPPED_LIBRARY.movements.filter((movement) => movement.phase === phase).length).toBeGreaterThanOrEqual(3);
   });
 
-  it.each(MOVEMENTS.map((movement) => [movement.id, movement] as const))("%s is complete", (id, movement) => {
+  it.each(SHIPPED_LIBRARY.movements.map((movement) => [movement.id, movement] as const))("%s is complete", (id, movement) => {
     const text = words.movement(id);
     expect(text.steps.length).toBeGreaterThanOrEqual(2);
     expect(text.feel).not.toBe("");
@@ -42,7 +43,9 @@ describe("every movement", () => {
 
   it("keeps its phase's cap, but for the squeeze rule and the thumb tendons", () => {
     expect(
-      MOVEMENTS.filter((movement) => movement.effortCap !== PHASE_CAP[movement.phase]).map((movement) => [movement.id, movement.effortCap]),
+      SHIPPED_LIBRARY.movements
+        .filter((movement) => movement.effortCap !== PHASE_CAP[movement.phase])
+        .map((movement) => [movement.id, movement.effortCap]),
     ).toEqual([
       ["fist-and-star", 5],
       ["thumb-wrap-tilt", 2],
@@ -50,7 +53,7 @@ describe("every movement", () => {
   });
 
   it("says each thing in plain, short lines", () => {
-    for (const movement of MOVEMENTS)
+    for (const movement of SHIPPED_LIBRARY.movements)
       for (const line of [...words.movement(movement.id).steps, ...words.movement(movement.id).watch])
         expect(line.length).toBeLessThanOrEqual(115);
   });
@@ -64,30 +67,31 @@ it.each(everyDose)("the doses of %s take between 5 s and 5 min a side", (_, dose
 });
 
 it("starts no strengthening with a load", () => {
-  for (const movement of MOVEMENTS) expect(newItem(movement, { stretch: "activeAssisted", load: "pacedReps" }, "x").loadKg).toBeNull();
-  expect(movementOf("lift-palm-down").startForm).toBe("unloaded");
+  for (const movement of SHIPPED_LIBRARY.movements)
+    expect(newItem(movement, { stretch: "activeAssisted", load: "pacedReps" }, "x").loadKg).toBeNull();
+  expect(SHIPPED_LIBRARY.get("lift-palm-down").startForm).toBe("unloaded");
 });
 
 it("doses stretches by the stretch school and strengthening by the load school", () => {
-  const palm = movementOf("palm-away");
-  const lift = movementOf("lift-palm-up");
+  const palm = SHIPPED_LIBRARY.get("palm-away");
+  const lift = SHIPPED_LIBRARY.get("lift-palm-up");
   for (const stretch of STRETCH_SCHOOLS) expect(doseFor(palm, { stretch, load: "timedSets" })).toEqual(palm.doses[stretch]);
   for (const load of LOAD_SCHOOLS) expect(doseFor(lift, { stretch: "longHold", load })).toEqual(lift.doses[load]);
-  expect(doseFor(movementOf("shrug-and-drop"), { stretch: "longHold", load: "timedSets" })).toEqual(
-    movementOf("shrug-and-drop").doses.usual,
+  expect(doseFor(SHIPPED_LIBRARY.get("shrug-and-drop"), { stretch: "longHold", load: "timedSets" })).toEqual(
+    SHIPPED_LIBRARY.get("shrug-and-drop").doses.usual,
   );
 });
 
 it("walks down its ladders and stops at the foot", () => {
-  const palm = movementOf("palm-away");
+  const palm = SHIPPED_LIBRARY.get("palm-away");
   expect(easierForm(palm, "elbow-straight")?.id).toBe("elbow-soft");
   expect(easierForm(palm, "elbow-90")).toBeUndefined();
   expect(rungOf(palm, "unknown")).toBe(-1);
-  expect(() => movementOf("unknown")).toThrow(RangeError);
+  expect(() => SHIPPED_LIBRARY.get("unknown")).toThrow(RangeError);
 });
 
 it("says what a place lacks", () => {
-  const lift = movementOf("lift-palm-down");
+  const lift = SHIPPED_LIBRARY.get("lift-palm-down");
   expect(misfitsOf(lift, "load", { settings: ["any"], kit: [] })).toEqual([
     { kind: "setting", needs: ["table"] },
     { kind: "kit", needs: ["dumbbell", "bottle"] },
@@ -98,7 +102,7 @@ it("says what a place lacks", () => {
 
 describe("filters", () => {
   const find = (filter: Parameters<typeof filterMovements>[1]) =>
-    filterMovements(MOVEMENTS, filter, (movement) => words.movementName(movement.id)).map((movement) => movement.id);
+    filterMovements(SHIPPED_LIBRARY.movements, filter, (movement) => words.movementName(movement.id)).map((movement) => movement.id);
   it("narrow by phase, region, posture, place and word", () => {
     expect(find({ phases: ["glide"] })).toEqual([
       "median-glide",
@@ -115,7 +119,7 @@ describe("filters", () => {
     expect(find({ text: "  PALM-away " })).toEqual(["palm-away"]);
     expect(find({ place: { settings: ["any"], kit: [] } })).not.toContain("table-plant");
     expect(find({ place: { settings: SETTINGS, kit: [] } })).toContain("table-plant");
-    expect(find({})).toHaveLength(MOVEMENTS.length);
+    expect(find({})).toHaveLength(SHIPPED_LIBRARY.movements.length);
   });
   it("find something for every region", () => {
     for (const region of REGIONS) expect(find({ regions: [region] }).length).toBeGreaterThan(0);
@@ -123,7 +127,7 @@ describe("filters", () => {
 });
 
 it("a glide's form says its last step", () => {
-  expect([...FORM_TIMINGS.get("median-glide")!.values()].map((timing) => timing.stepsUsed)).toEqual([2, 3, 4, 5]);
+  expect([...SHIPPED_LIBRARY.timings.get("median-glide")!.values()].map((timing) => timing.stepsUsed)).toEqual([2, 3, 4, 5]);
 });
 
 it("a word the catalogue lacks falls back to its key, never to nothing", () => {

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { findMovement, REGIONS, WORK_POSTURES } from "../library";
+import { SHIPPED_LIBRARY, SHIPPED_MOVEMENTS, REGIONS, WORK_POSTURES } from "../library";
 import { sampleDay, sampleEffort, sampleTask } from "../strain/sample";
 import { GRIPS, TURNS, type Work } from "../strain";
 import {
@@ -173,17 +173,24 @@ describe("the opposite of the work", () => {
   it("is called for from twenty minutes of a posture on", () => {
     const below = minutesFor(LEAST_POSTURE_MIN - 1);
     const at = minutesFor(LEAST_POSTURE_MIN);
-    expect(oppositesFor(below, below.days[0]!, place)).toEqual([]);
-    expect(oppositesFor(at, at.days[0]!, place).map(({ posture }) => posture)).toEqual(["wristBent", "closedHand"]);
+    expect(oppositesFor(below, below.days[0]!, place, SHIPPED_MOVEMENTS)).toEqual([]);
+    expect(oppositesFor(at, at.days[0]!, place, SHIPPED_MOVEMENTS).map(({ posture }) => posture)).toEqual(["wristBent", "closedHand"]);
   });
   it("names movements that reverse the posture and can be done there", () => {
     const work = minutesFor(120);
-    for (const { posture, movements } of oppositesFor(work, work.days[0]!, place)) {
+    for (const { posture, movements } of oppositesFor(work, work.days[0]!, place, SHIPPED_MOVEMENTS)) {
       expect(movements.length).toBeGreaterThan(0);
-      for (const movement of movements) expect(findMovement(movement.id)!.reverses).toContain(posture);
+      for (const movement of movements) expect(SHIPPED_LIBRARY.find(movement.id)!.reverses).toContain(posture);
     }
-    const withTable = oppositesFor(work, work.days[0]!, { settings: ["any", "table", "wall"], kit: ["dumbbell", "band"] });
-    expect(withTable[0]!.movements.length).toBeGreaterThan(oppositesFor(work, work.days[0]!, place)[0]!.movements.length);
+    const withTable = oppositesFor(
+      work,
+      work.days[0]!,
+      { settings: ["any", "table", "wall"], kit: ["dumbbell", "band"] },
+      SHIPPED_MOVEMENTS,
+    );
+    expect(withTable[0]!.movements.length).toBeGreaterThan(
+      oppositesFor(work, work.days[0]!, place, SHIPPED_MOVEMENTS)[0]!.movements.length,
+    );
   });
   it("the library has something against every posture of work", () => {
     const everywhere = {
@@ -199,7 +206,7 @@ describe("the opposite of the work", () => {
       { reach: true },
     );
     const work: Work = { tasks: [task], days: [sampleDay([[task, 300]])] };
-    const found = oppositesFor(work, work.days[0]!, everywhere);
+    const found = oppositesFor(work, work.days[0]!, everywhere, SHIPPED_MOVEMENTS);
     expect(found.map(({ posture }) => posture).sort()).toEqual([...WORK_POSTURES].sort());
     for (const { posture, movements } of found) expect([posture, movements.length > 0]).toEqual([posture, true]);
   });

@@ -1,5 +1,5 @@
 /** What the work calls for: movements that are the opposite of its postures, and coaching cards about the work itself. */
-import { COACHING_CARDS, misfitsOf, MOVEMENTS, type CoachingCard, type Movement, type Surroundings, type WorkPosture } from "../library";
+import { COACHING_CARDS, misfitsOf, type CoachingCard, type Movement, type Surroundings, type WorkPosture } from "../library";
 import type { Work, WorkDay } from "../strain";
 import { HAND_SIDES } from "../units";
 import { postureMinutes, type PostureTime } from "./postures";
@@ -16,7 +16,7 @@ export interface Opposite {
 }
 
 /** The postures that take at least 20 minutes of a shift in either hand, the most first, each with what reverses it. */
-export function oppositesFor(work: Work, day: WorkDay, place: Surroundings, movements: readonly Movement[] = MOVEMENTS): Opposite[] {
+export function oppositesFor(work: Work, day: WorkDay, place: Surroundings, movements: readonly Movement[]): Opposite[] {
   const [left, right] = HAND_SIDES.map((side) => new Map(postureMinutes(work, day, side).map((time) => [time.posture, time.minutes])));
   return [...new Set([...left!.keys(), ...right!.keys()])]
     .map((posture) => ({ posture, left: left!.get(posture) ?? 0, right: right!.get(posture) ?? 0 }))

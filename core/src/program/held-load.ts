@@ -1,6 +1,6 @@
 /** What is held in a movement, and the steps the crew's kit allows: one ladder of torque on the movement's axis, pieces and grips alike. */
 import type { KitEntry } from "../crew";
-import { findMovement, type KitKind, type Movement } from "../library";
+import type { KitKind, Library, Movement } from "../library";
 import { firstLoad, HAND_HALF_M, loadLadder, toolOf, torqueNm, weeklyStep, type Load, type Tool } from "../load";
 import type { Held, TorqueOf } from "../session";
 
@@ -62,10 +62,12 @@ function lengthOf(tool: Tool): number {
 }
 
 /** For adding up a session: the torque of what a segment holds. */
-export const torqueOf: TorqueOf = ({ movementId, formId, held }) => {
-  const movement = findMovement(movementId);
-  return movement ? heldTorqueNm(movement, formId, held) : 0;
-};
+export function torqueIn(library: Library): TorqueOf {
+  return ({ movementId, formId, held }) => {
+    const movement = library.find(movementId);
+    return movement ? heldTorqueNm(movement, formId, held) : 0;
+  };
+}
 
 /** What somebody does of a load: which form it makes of the movement, and what is in the hand. */
 export interface HeldForm {

@@ -3,5 +3,5 @@ export { MAX_SESSIONS, Program, programProblems, type ProgramProblem } from "./p
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
 export { isSettling, sessionOn, settlingDose } from "./settling";
 export { personalStarts, type Measured, type PersonalStart } from "./personal-starts";
-export { firstHeld, heldTorqueNm, ladderFor, nextHeld, toolIn, torqueOf, usualGripM, type HeldForm, type HeldStep } from "./held-load";
+export { firstHeld, heldTorqueNm, ladderFor, nextHeld, toolIn, torqueIn, usualGripM, type HeldForm, type HeldStep } from "./held-load";
 export { nextRaise, weeksAhead, withFirstLoad, type Present, type Surroundings, type Week } from "./weeks-ahead";

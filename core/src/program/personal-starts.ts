@@ -3,7 +3,7 @@
  * only; the trainer decides on each.
  */
 import { findingsOf, type BaselineRecord, type MainHand } from "../baseline";
-import { easierForm, findMovement, type Region } from "../library";
+import { easierForm, type Library, type Region } from "../library";
 import { capFor, refusalOf, type Participation } from "../safety";
 import type { Session } from "../session";
 import type { HandSide } from "../units";
@@ -26,15 +26,16 @@ export interface Measured {
 }
 
 /** In the order of the session, then of the people. Forms that are set already are not proposed again. */
-export function personalStarts(session: Session, people: readonly Measured[]): PersonalStart[] {
+export function personalStarts(library: Library, session: Session, people: readonly Measured[]): PersonalStart[] {
   return session.items.flatMap((item) => {
-    const movement = findMovement(item.movementId);
+    const movement = library.find(item.movementId);
     if (!movement) return [];
     const { id: itemId, movementId } = item;
     const touched = [...movement.regions.worked, ...movement.regions.stretched];
     const easier = easierForm(movement, item.formId);
     return people.flatMap(({ personId, record, mainHand, participation }): PersonalStart[] => {
-      if (participation && refusalOf(participation, movementId) !== null) return [{ kind: "leftOut", personId, itemId, movementId }];
+      if (participation && refusalOf(library, participation, movementId) !== null)
+        return [{ kind: "leftOut", personId, itemId, movementId }];
       const found: PersonalStart[] = [];
       const findings = record ? findingsOf(record, mainHand) : [];
       const sorest = findings

@@ -1,4 +1,4 @@
-import { DEFAULT_STYLE, movementOf, newItem } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { readProgramFile, writeProgramFile, writeCsv } from "../exchange";
 import { sampleId, sampleSession } from "../session/sample";
 import { programProblems, switchStyle, type Program } from ".";
@@ -9,16 +9,20 @@ const program = (): Program => ({
   weeks: 4,
   sessions: [
     sampleSession([
-      newItem(movementOf("palm-away"), DEFAULT_STYLE, sampleId()),
-      newItem(movementOf("lift-palm-up"), DEFAULT_STYLE, sampleId()),
-      newItem(movementOf("median-glide"), DEFAULT_STYLE, sampleId()),
+      newItem(SHIPPED_LIBRARY.get("palm-away"), DEFAULT_STYLE, sampleId()),
+      newItem(SHIPPED_LIBRARY.get("lift-palm-up"), DEFAULT_STYLE, sampleId()),
+      newItem(SHIPPED_LIBRARY.get("median-glide"), DEFAULT_STYLE, sampleId()),
     ]),
   ],
 });
 
 describe("switching the style", () => {
   it("shows each dose before and after, and the figures of each session", () => {
-    const { doses, sessions, program: switched } = switchStyle(program(), { stretch: "longHold", load: "pacedReps" }, true);
+    const {
+      doses,
+      sessions,
+      program: switched,
+    } = switchStyle(SHIPPED_LIBRARY, program(), { stretch: "longHold", load: "pacedReps" }, true);
     expect(doses).toHaveLength(1);
     expect(doses[0]).toMatchObject({
       movementId: "palm-away",
@@ -33,28 +37,30 @@ describe("switching the style", () => {
   it("keeps a dose set by hand when asked to, and says so when not", () => {
     const own = program();
     own.sessions[0]!.items[0]!.dose = { kind: "holds", reps: 2, holdSec: 11, restSec: 5 };
-    expect(switchStyle(own, { stretch: "longHold", load: "pacedReps" }, true).doses).toEqual([]);
-    expect(switchStyle(own, { stretch: "longHold", load: "pacedReps" }, false).doses[0]).toMatchObject({ ownDose: true });
+    expect(switchStyle(SHIPPED_LIBRARY, own, { stretch: "longHold", load: "pacedReps" }, true).doses).toEqual([]);
+    expect(switchStyle(SHIPPED_LIBRARY, own, { stretch: "longHold", load: "pacedReps" }, false).doses[0]).toMatchObject({ ownDose: true });
   });
 
   it("there and back is where it began", () => {
     const start = program();
-    const there = switchStyle(start, { stretch: "minuteBlock", load: "staticGrip" }, true).program;
-    expect(switchStyle(there, DEFAULT_STYLE, true).program).toEqual(start);
+    const there = switchStyle(SHIPPED_LIBRARY, start, { stretch: "minuteBlock", load: "staticGrip" }, true).program;
+    expect(switchStyle(SHIPPED_LIBRARY, there, DEFAULT_STYLE, true).program).toEqual(start);
   });
 
   it("leaves a glide at its form's last step", () => {
     const start = program();
     start.sessions[0]!.items[2]!.formId = "steps-4";
     start.sessions[0]!.items[2]!.dose = { ...start.sessions[0]!.items[2]!.dose, stepsUsed: 4 } as never;
-    expect(switchStyle(start, { stretch: "longHold", load: "pacedReps" }, false).program.sessions[0]!.items[2]!.dose).toMatchObject({
+    expect(
+      switchStyle(SHIPPED_LIBRARY, start, { stretch: "longHold", load: "pacedReps" }, false).program.sessions[0]!.items[2]!.dose,
+    ).toMatchObject({
       stepsUsed: 4,
     });
   });
 });
 
 describe("problems", () => {
-  it("are none in a sound program", () => expect(programProblems(program())).toEqual([]));
+  it("are none in a sound program", () => expect(programProblems(SHIPPED_LIBRARY, program())).toEqual([]));
   it.each([
     ["an unknown form", (p: Program) => (p.sessions[0]!.items[0]!.formId = "upside-down"), "sessions.0.items.0.formId"],
     [
@@ -67,7 +73,7 @@ describe("problems", () => {
   ])("name %s by its path", (_, spoil, path) => {
     const spoiled = program();
     spoil(spoiled);
-    expect(programProblems(spoiled).map((problem) => problem.path)).toEqual([path]);
+    expect(programProblems(SHIPPED_LIBRARY, spoiled).map((problem) => problem.path)).toEqual([path]);
   });
 });
 
@@ -76,7 +82,7 @@ describe("the program file", () => {
     const start = program();
     start.sessions[0]!.items[0]!.personal = { [sampleId()]: { formId: "elbow-90" } };
     const text = JSON.stringify(writeProgramFile(start));
-    const read = readProgramFile(text, sampleId);
+    const read = readProgramFile(SHIPPED_LIBRARY, text, sampleId);
     expect(read.problems).toEqual([]);
     expect(read.program!.sessions[0]!.items.map((item) => [item.movementId, item.dose, item.personal])).toEqual(
       start.sessions[0]!.items.map((item) => [item.movementId, item.dose, {}]),
@@ -88,7 +94,7 @@ describe("the program file", () => {
     const file = writeProgramFile(program());
     file.program.weeks = 53;
     file.program.sessions[0]!.items[0]!.dose = { kind: "holds", reps: 0, holdSec: 20, restSec: 5 };
-    expect(readProgramFile(JSON.stringify(file), sampleId).problems.map((problem) => problem.path)).toEqual([
+    expect(readProgramFile(SHIPPED_LIBRARY, JSON.stringify(file), sampleId).problems.map((problem) => problem.path)).toEqual([
       "program.weeks",
       "program.sessions.0.items.0.dose.reps",
     ]);

@@ -1,6 +1,6 @@
 /** A program: sessions in one style, for some weeks. */
 import * as v from "valibot";
-import { findMovement, rungOf, Style } from "../library";
+import { rungOf, Style, type Library } from "../library";
 import { Session } from "../session";
 import { IsoDate, NonEmptyText } from "../units";
 
@@ -31,7 +31,7 @@ export interface ProgramProblem {
  * What the schema cannot see: movements and forms the library does not have, sides a movement cannot be done in,
  * ids used twice. An empty list means the program can be compiled and led.
  */
-export function programProblems(program: Program): ProgramProblem[] {
+export function programProblems(library: Library, program: Program): ProgramProblem[] {
   const problems: ProgramProblem[] = [];
   const seen = new Set<string>();
   const once = (id: string, path: string) => {
@@ -43,7 +43,7 @@ export function programProblems(program: Program): ProgramProblem[] {
     session.items.forEach((item, i) => {
       const path = `sessions.${s}.items.${i}`;
       once(item.id, `${path}.id`);
-      const movement = findMovement(item.movementId);
+      const movement = library.find(item.movementId);
       if (!movement) {
         problems.push({ path: `${path}.movementId`, message: `the library has no movement "${item.movementId}"` });
         return;

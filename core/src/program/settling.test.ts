@@ -1,4 +1,4 @@
-import { DEFAULT_STYLE, movementOf, newItem } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import { isSettling, sessionOn, settlingDose } from ".";
 
@@ -17,16 +17,16 @@ it("is about six tenths of each dose, own ones too, and loads wait", () => {
   const person = sampleId();
   const hold = { kind: "holds" as const, reps: 3, holdSec: 20, restSec: 5 };
   const stretch = {
-    ...newItem(movementOf("palm-away"), DEFAULT_STYLE, sampleId()),
+    ...newItem(SHIPPED_LIBRARY.get("palm-away"), DEFAULT_STYLE, sampleId()),
     dose: hold,
     personal: { [person]: { formId: "elbow-90", dose: hold } },
   };
-  const lift = { ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, sampleId()), formId: "load", loadKg: 1 };
+  const lift = { ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, sampleId()), formId: "load", loadKg: 1 };
   const session = sampleSession([stretch, lift]);
-  const [lighter, unloaded] = sessionOn(program, session, "2026-03-24").items;
+  const [lighter, unloaded] = sessionOn(SHIPPED_LIBRARY, program, session, "2026-03-24").items;
   expect(lighter!.dose).toEqual(settlingDose(hold));
   expect(lighter!.personal[person]).toEqual({ formId: "elbow-90", dose: settlingDose(hold) });
   expect(unloaded!.loadKg).toBeNull();
   expect(unloaded!.formId).not.toBe("load");
-  expect(sessionOn(program, session, "2026-03-31")).toBe(session);
+  expect(sessionOn(SHIPPED_LIBRARY, program, session, "2026-03-31")).toBe(session);
 });

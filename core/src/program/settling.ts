@@ -1,5 +1,5 @@
 /** The settling-in week: the first seven days of a block, lighter and without load, so that people learn the shapes. */
-import { findMovement, FORM_TIMINGS } from "../library";
+import type { Library } from "../library";
 import { doseInForm, heldIn, type Dose, type Item, type Session } from "../session";
 import { doseLadder } from "../slot";
 import type { Program } from "./program";
@@ -15,8 +15,8 @@ export function isSettling({ settlingFrom }: Pick<Program, "settlingFrom">, day:
 }
 
 /** A session as it is done on a day: as written, or in the settling-in week lighter. Own forms too. */
-export function sessionOn(program: Pick<Program, "settlingFrom">, session: Session, day: string): Session {
-  return isSettling(program, day) ? { ...session, items: session.items.map(settled) } : session;
+export function sessionOn(library: Library, program: Pick<Program, "settlingFrom">, session: Session, day: string): Session {
+  return isSettling(program, day) ? { ...session, items: session.items.map((item) => settled(library, item)) } : session;
 }
 
 /** A dose as it is done in the settling-in week. */
@@ -26,12 +26,12 @@ export function settlingDose(dose: Dose): Dose {
   ).dose;
 }
 
-function settled(item: Item): Item {
-  const movement = findMovement(item.movementId);
+function settled(library: Library, item: Item): Item {
+  const movement = library.find(item.movementId);
   // What is loaded begins with the form before the load, where there is one.
   const unloaded = item.loadKg === null ? undefined : movement?.forms.find((form) => form.kit.length === 0 && movement.kit.length === 0);
   const formId = unloaded?.id ?? item.formId;
-  const inForm = (dose: Dose, form: string) => doseInForm(settlingDose(dose), FORM_TIMINGS.get(item.movementId)?.get(form));
+  const inForm = (dose: Dose, form: string) => doseInForm(settlingDose(dose), library.timings.get(item.movementId)?.get(form));
   return {
     ...item,
     formId,

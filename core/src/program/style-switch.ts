@@ -1,5 +1,5 @@
 /** What switching the style of a program would change, before it is changed. */
-import { doseFor, findMovement, FORM_TIMINGS, tensionRegions, type Style } from "../library";
+import { doseFor, type Library, type Style } from "../library";
 import { compilePerson, doseInForm, sessionTotals, type Dose, type Item, type Session } from "../session";
 import type { Program } from "./program";
 
@@ -33,13 +33,13 @@ export interface StyleSwitch {
 }
 
 /** The program in another style. Doses the trainer set by hand stay when `keepOwnDoses`; load, form, sides and people always stay. */
-export function switchStyle(program: Program, style: Style, keepOwnDoses: boolean): StyleSwitch {
+export function switchStyle(library: Library, program: Program, style: Style, keepOwnDoses: boolean): StyleSwitch {
   const doses: DoseChange[] = [];
   const sessions = program.sessions.map((session) => ({
     ...session,
     items: session.items.map((item) => {
-      const after = styledDose(item, style);
-      const ownDose = !sameDose(item.dose, styledDose(item, program.style));
+      const after = styledDose(library, item, style);
+      const ownDose = !sameDose(item.dose, styledDose(library, item, program.style));
       if (!after || sameDose(after, item.dose) || (ownDose && keepOwnDoses)) return item;
       doses.push({ sessionId: session.id, itemId: item.id, movementId: item.movementId, before: item.dose, after, ownDose });
       return { ...item, dose: after };
@@ -51,23 +51,23 @@ export function switchStyle(program: Program, style: Style, keepOwnDoses: boolea
     sessions: program.sessions.map((session, i) => ({
       sessionId: session.id,
       name: session.name,
-      before: figuresOf(session),
-      after: figuresOf(sessions[i]!),
+      before: figuresOf(library, session),
+      after: figuresOf(library, sessions[i]!),
     })),
   };
 }
 
-function styledDose(item: Item, style: Style): Dose | undefined {
-  const movement = findMovement(item.movementId);
-  return movement && doseInForm(doseFor(movement, style), FORM_TIMINGS.get(movement.id)?.get(item.formId));
+function styledDose(library: Library, item: Item, style: Style): Dose | undefined {
+  const movement = library.find(item.movementId);
+  return movement && doseInForm(doseFor(movement, style), library.timings.get(movement.id)?.get(item.formId));
 }
 
 function sameDose(a: Dose | undefined, b: Dose | undefined): boolean {
   return JSON.stringify(a) === JSON.stringify(b);
 }
 
-function figuresOf(session: Session): SessionFigures {
-  const totals = sessionTotals(session, compilePerson(session, FORM_TIMINGS), tensionRegions);
+function figuresOf(library: Library, session: Session): SessionFigures {
+  const totals = sessionTotals(session, compilePerson(session, library.timings), library.tensionRegions);
   return {
     totalSec: totals.totalSec,
     tensionSec: totals.tensionSec.left + totals.tensionSec.right,

@@ -1,24 +1,27 @@
-import { DEFAULT_STYLE, MOVEMENTS, movementOf, newItem } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { sampleId } from "../session/sample";
 import { boutsOf } from "../session";
 import { heldTorqueNm, weeksAhead } from ".";
 
-const item = (movementId: string, change: object = {}) => ({ ...newItem(movementOf(movementId), DEFAULT_STYLE, sampleId()), ...change });
+const item = (movementId: string, change: object = {}) => ({
+  ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, sampleId()),
+  ...change,
+});
 const kit = (...masses: number[]) => masses.map((massKg) => ({ kind: "dumbbell" as const, massKg, count: 6 }));
 const place = { settings: ["any", "table"] as const, kit: kit(0.5, 1, 1.5) };
 const tension = (dose: Parameters<typeof boutsOf>[0]) => boutsOf(dose).count * boutsOf(dose).tensionSec;
 
 it("settles in, then does the item as written, then raises one thing at a time", () => {
   const written = item("palm-away");
-  const weeks = weeksAhead(written, 8, place);
+  const weeks = weeksAhead(SHIPPED_LIBRARY, written, 8, place);
   expect(weeks.map(({ week }) => week)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
   expect(weeks.slice(0, 2).map(({ change }) => change)).toEqual(["settling", "asWritten"]);
   expect(tension(weeks[0]!.dose)).toBeLessThan(tension(written.dose));
   expect(weeks[1]).toMatchObject({ dose: written.dose, formId: written.formId });
 });
 it("whatever the movement, no week changes two things, and once it stops it stays", () => {
-  for (const movement of MOVEMENTS) {
-    const weeks = weeksAhead(item(movement.id), 10, place);
+  for (const movement of SHIPPED_LIBRARY.movements) {
+    const weeks = weeksAhead(SHIPPED_LIBRARY, item(movement.id), 10, place);
     weeks.slice(2).forEach((week, i) => {
       const before = weeks[i + 1]!;
       const raised = [
@@ -34,7 +37,7 @@ it("whatever the movement, no week changes two things, and once it stops it stay
   }
 });
 describe("load", () => {
-  const lift = (masses: number[]) => weeksAhead(item("lift-palm-down"), 12, { ...place, kit: kit(...masses) });
+  const lift = (masses: number[]) => weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 12, { ...place, kit: kit(...masses) });
   it("comes with the first loaded form, light, and only then grows, as far as the kit goes", () => {
     const weeks = lift([0.5, 1, 1.5]);
     const loads = weeks.map(({ loadKg }) => loadKg);
@@ -53,31 +56,33 @@ describe("load", () => {
   });
   it("of a person who gave their mass begins at 3 % of it", () => {
     const first = (bodyKg: number | null, masses = [0.5, 1, 1.2, 1.5]) =>
-      weeksAhead(item("lift-palm-down"), 12, { ...place, kit: kit(...masses), bodyKg }).find(({ loadKg }) => loadKg !== null)?.loadKg;
+      weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 12, { ...place, kit: kit(...masses), bodyKg }).find(
+        ({ loadKg }) => loadKg !== null,
+      )?.loadKg;
     expect([first(null), first(80), first(40), first(34)]).toEqual([1.5, 1.5, 1.2, 1]);
   });
   it.each(["helped-up-slow-down", "curl-turn-lower"])(
     "is there from the first week where a movement is loaded from the start: %s",
     (id) => {
-      const weeks = weeksAhead(item(id), 10, { ...place, kit: kit(0.5, 1, 1.5), bodyKg: 40 });
+      const weeks = weeksAhead(SHIPPED_LIBRARY, item(id), 10, { ...place, kit: kit(0.5, 1, 1.5), bodyKg: 40 });
       expect(weeks[0]!.loadKg).toBe(1);
       expect(weeks.at(-1)!.loadKg).toBe(1.5);
       expect(weeks.filter(({ change }) => change === "load").map(({ large }) => large)).toEqual([true]);
       // Nothing light enough in the kit: nothing is loaded.
-      expect(weeksAhead(item(id), 10, { ...place, kit: kit(3) }).every(({ loadKg }) => loadKg === null)).toBe(true);
+      expect(weeksAhead(SHIPPED_LIBRARY, item(id), 10, { ...place, kit: kit(3) }).every(({ loadKg }) => loadKg === null)).toBe(true);
     },
   );
   it("a change of tool or grip is a step like any other: marked over a tenth, and none is taken where a smaller one is there", () => {
     const dumbbellAtEnd = item("thumb-side-lift", { formId: "held-end", loadKg: 1, tool: "dumbbell" });
     const hammerOnly = { settings: ["any"] as const, kit: [{ kind: "hammer" as const, massKg: 1.1, count: 1 }, ...kit(1)] };
-    for (const week of weeksAhead(dumbbellAtEnd, 12, hammerOnly).filter(({ change }) => change === "load")) {
-      const movement = movementOf("thumb-side-lift");
+    for (const week of weeksAhead(SHIPPED_LIBRARY, dumbbellAtEnd, 12, hammerOnly).filter(({ change }) => change === "load")) {
+      const movement = SHIPPED_LIBRARY.get("thumb-side-lift");
       const [is] = [heldTorqueNm(movement, week.formId, { loadKg: week.loadKg, tool: week.tool ?? null, gripM: week.gripM ?? null })];
       expect(is).toBeGreaterThan(0);
       expect(week.large).toBe(false);
       expect(week.gripM).not.toBeNull();
     }
-    const movement = movementOf("thumb-side-lift");
+    const movement = SHIPPED_LIBRARY.get("thumb-side-lift");
     const nm = (formId: string, tool: string, loadKg: number, gripM: number | null = null) =>
       heldTorqueNm(movement, formId, { loadKg, tool, gripM });
     // The figures of the smallest case: a dumbbell of 1 kg at its end, a hammer of 1.1 kg at its end, and at its middle.
@@ -85,7 +90,10 @@ describe("load", () => {
     expect(nm("held-end", "hammer", 1.1) / nm("held-middle", "hammer", 1.1) - 1).toBeGreaterThan(0.1);
   });
   it("a turn is loaded by levers only, gripped further out week by week in steps of at most a tenth", () => {
-    const turn = weeksAhead(item("loaded-palm-turn"), 10, { ...place, kit: [{ kind: "hammer", massKg: 1, count: 2 }, ...kit(1, 2)] });
+    const turn = weeksAhead(SHIPPED_LIBRARY, item("loaded-palm-turn"), 10, {
+      ...place,
+      kit: [{ kind: "hammer", massKg: 1, count: 2 }, ...kit(1, 2)],
+    });
     const loads = turn.filter(({ change }) => change === "load");
     expect(loads.length).toBeGreaterThan(2);
     expect(loads.every(({ tool, large }) => tool === "hammer" && !large)).toBe(true);
@@ -93,11 +101,11 @@ describe("load", () => {
     expect(grips).toEqual([...grips].sort((a, b) => b - a));
   });
   it("without any kit it says what is needed", () => {
-    const weeks = weeksAhead(item("lift-palm-down"), 8, { ...place, kit: [] });
+    const weeks = weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 8, { ...place, kit: [] });
     expect(weeks.every(({ loadKg }) => loadKg === null)).toBe(true);
     expect(weeks.at(-1)!.stop).toMatchObject({ kind: "kit" });
   });
 });
 it("a movement nobody knows has no weeks", () => {
-  expect(weeksAhead({ ...item("palm-away"), movementId: "gone" }, 4, place)).toEqual([]);
+  expect(weeksAhead(SHIPPED_LIBRARY, { ...item("palm-away"), movementId: "gone" }, 4, place)).toEqual([]);
 });

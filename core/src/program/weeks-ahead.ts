@@ -3,7 +3,7 @@
  * where it will stop. A plan to look at: whether somebody goes on is decided week by week from what they report.
  */
 import type { KitEntry } from "../crew";
-import { findMovement, FORM_TIMINGS, misfitsOf, type KitKind, type Movement, type Setting } from "../library";
+import { misfitsOf, type KitKind, type Library, type Movement, type Setting } from "../library";
 import { boutsOf, doseInForm, heldIn, type Dose, type Held, type Item } from "../session";
 import { doseLadder } from "../slot";
 import { firstHeld, nextHeld } from "./held-load";
@@ -50,21 +50,21 @@ export interface Surroundings {
 }
 
 /** @param weeks 1 or more @returns one entry a week; empty for a movement the library does not know */
-export function weeksAhead(item: Item, weeks: number, place: Surroundings): Week[] {
-  const movement = findMovement(item.movementId);
+export function weeksAhead(library: Library, item: Item, weeks: number, place: Surroundings): Week[] {
+  const movement = library.find(item.movementId);
   if (!movement) return [];
   const held = heldFrom(item, movement, place);
   const list: Week[] = [
     { week: 1, formId: item.formId, dose: settlingDose(item.dose), ...held, change: "settling" },
     { week: 2, formId: item.formId, dose: item.dose, ...held, change: "asWritten" },
   ];
-  while (list.length < weeks) list.push(next(list.at(-1)!, item, movement, place));
+  while (list.length < weeks) list.push(next(library, list.at(-1)!, item, place));
   return list.slice(0, weeks);
 }
 
 /** An item of a movement that is loaded from the start, with the first load of the kit where it has none; any other as it is. */
-export function withFirstLoad(item: Item, kit: readonly KitEntry[], bodyKg: number | null = null): Item {
-  const movement = findMovement(item.movementId);
+export function withFirstLoad(library: Library, item: Item, kit: readonly KitEntry[], bodyKg: number | null = null): Item {
+  const movement = library.find(item.movementId);
   if (!movement?.load || movement.load.rungs === "kit" || item.loadKg !== null) return item;
   const first = firstHeld(movement, kit, bodyKg);
   return first ? { ...item, formId: first.formId, ...first.held } : item;
@@ -76,8 +76,8 @@ function heldFrom(item: Item, movement: Movement, { kit, bodyKg = null }: Surrou
   return firstHeld(movement, kit, bodyKg)?.held ?? heldIn(item);
 }
 
-function next(before: Week, item: Item, movement: Movement, place: Surroundings): Week {
-  const { next: present, change, stop, large } = nextRaise(item, before, place, movement);
+function next(library: Library, before: Week, item: Item, place: Surroundings): Week {
+  const { next: present, change, stop, large } = nextRaise(library, item, before, place);
   return { week: before.week + 1, ...present, change, large: change === "load" || change === "form" ? large : undefined, stop };
 }
 
@@ -88,17 +88,18 @@ function next(before: Week, item: Item, movement: Movement, place: Surroundings)
  * @param item as written in the program @param present what is done now
  */
 export function nextRaise(
+  library: Library,
   item: Item,
   present: Present,
   { settings, kit, bodyKg = null }: Surroundings,
-  movement: Movement | undefined = findMovement(item.movementId),
 ): { next: Present; change: "dose" | "form" | "load" | "none"; stop?: Week["stop"]; large: boolean } {
+  const movement = library.find(item.movementId);
   const { formId, dose, loadKg, tool = null, gripM = null } = present;
   const now: Present = { formId, dose, loadKg, tool, gripM };
   const stopped = (stop: Week["stop"]) => ({ next: now, change: "none" as const, stop, large: false });
   // Getting ready gets ready; it is not what is raised.
   if (!movement || movement.phase === "getReady") return stopped({ kind: "top" });
-  const doseIn = (form: string, of: Dose) => doseInForm(of, FORM_TIMINGS.get(movement.id)?.get(form));
+  const doseIn = (form: string, of: Dose) => doseInForm(of, library.timings.get(movement.id)?.get(form));
   const loadedFromStart = movement.load !== undefined && movement.load.rungs !== "kit";
   if (loadedFromStart && loadKg === null) {
     const first = firstHeld(movement, kit, bodyKg);

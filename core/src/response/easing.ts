@@ -1,5 +1,5 @@
 /** What easing comes to: never more than is done now, in seconds under tension, in the length of a hold, or in load. */
-import { easierForm, FORM_TIMINGS, type Movement } from "../library";
+import { easierForm, type Library, type Movement } from "../library";
 import type { Surroundings } from "../program";
 import { boutsOf, doseInForm, heldIn, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
@@ -11,12 +11,12 @@ export const EASED_SHARE = 0.6;
 const LEAST_TENSION_SEC = 5;
 
 /** What a person does of an item now: their own form, dose and load, or the item's. */
-export function presentOf(item: Item, personId: string): Present {
+export function presentOf(library: Library, item: Item, personId: string): Present {
   const own = item.personal[personId];
   const formId = own?.formId ?? item.formId;
   return {
     formId,
-    dose: own?.dose ?? doseInForm(item.dose, FORM_TIMINGS.get(item.movementId)?.get(formId)),
+    dose: own?.dose ?? doseInForm(item.dose, library.timings.get(item.movementId)?.get(formId)),
     ...heldIn(item, own),
   };
 }
@@ -28,6 +28,7 @@ export function presentOf(item: Item, personId: string): Present {
  * @returns undefined when there is nothing easier
  */
 export function easierThan(
+  library: Library,
   { present, place, before = null, eased = false }: { present: Present; place: Surroundings; before?: Present | null; eased?: boolean },
   movement: Movement,
 ): Present | undefined {
@@ -37,7 +38,7 @@ export function easierThan(
     // A band has no mass: what was in the hand before is put down.
     const kinds = [...form.kit, ...movement.kit];
     const loaded = place.kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
-    const dose = doseInForm(present.dose, FORM_TIMINGS.get(movement.id)?.get(form.id));
+    const dose = doseInForm(present.dose, library.timings.get(movement.id)?.get(form.id));
     const { loadKg, tool = null } = present;
     // In another rung the tool is held where that rung holds it.
     const next = { formId: form.id, dose, ...(loaded ? { loadKg, tool, gripM: null } : { loadKg: null, tool: null, gripM: null }) };

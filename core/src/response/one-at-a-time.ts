@@ -1,5 +1,5 @@
 /** Of everything a person could do more of, one item is raised at a time: what changed the morning after can then be told. */
-import { findMovement, type Phase } from "../library";
+import type { Library, Phase } from "../library";
 import type { Response } from "./facts";
 
 /** What is raised first. Practice rule: strength is what a block is for, then range, then the rest. */
@@ -9,9 +9,12 @@ const FIRST: readonly Phase[] = ["strengthen", "stretch", "glide", "mobility", "
  * @param answers of one person, in the order of the program
  * @returns the same, all but the first item to be raised held
  */
-export function oneAtATime<Answer extends { movementId: string; response: Response }>(answers: readonly Answer[]): Answer[] {
+export function oneAtATime<Answer extends { movementId: string; response: Response }>(
+  library: Library,
+  answers: readonly Answer[],
+): Answer[] {
   const raised = answers.filter(({ response }) => response.kind === "progress");
-  const place = ({ movementId }: Answer) => FIRST.indexOf(findMovement(movementId)?.phase ?? "getReady");
+  const place = ({ movementId }: Answer) => FIRST.indexOf(library.find(movementId)?.phase ?? "getReady");
   const [first] = [...raised].sort((a, b) => place(a) - place(b));
   return answers.map((answer) =>
     answer.response.kind !== "progress" || answer === first

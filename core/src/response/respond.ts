@@ -2,7 +2,7 @@
  * One person's answers to one item, turned into a proposal: progress, hold, ease, or pause and refer. Pure: same facts, same answer.
  * Rules 4 to 7 of docs/safety.md. What protects comes first: a rule further down is not looked at when one above it applies.
  */
-import { findMovement, type Movement } from "../library";
+import type { Library, Movement } from "../library";
 import { nextRaise } from "../program";
 import { capFor, refusalOf } from "../safety";
 import { easierThan } from "./easing";
@@ -22,34 +22,34 @@ const HIGH_RISE = 4;
 const FAR_OVER_CAP = 3;
 
 /** The proposal for one person and one item. A proposal the trainer chose against rests until there is something new. */
-export function respond(facts: ItemFacts, thresholds: ResponseThresholds = USUAL_THRESHOLDS): Response | undefined {
-  const response = proposal(facts, thresholds);
+export function respond(library: Library, facts: ItemFacts, thresholds: ResponseThresholds = USUAL_THRESHOLDS): Response | undefined {
+  const response = proposal(library, facts, thresholds);
   return response && response.kind !== "hold" && response.kind === facts.overruled
     ? held([...response.fired, { rule: "overruled", proposed: response.kind }])
     : response;
 }
 
 /** @returns undefined for an item the library does not know, or that the person is held out of: there is nothing to decide */
-function proposal(facts: ItemFacts, thresholds: ResponseThresholds): Response | undefined {
-  const movement = findMovement(facts.item.movementId);
-  if (!movement || refusalOf(facts.participation, movement.id) !== null) return undefined;
+function proposal(library: Library, facts: ItemFacts, thresholds: ResponseThresholds): Response | undefined {
+  const movement = library.find(facts.item.movementId);
+  if (!movement || refusalOf(library, facts.participation, movement.id) !== null) return undefined;
   const cap = capFor(facts.participation, movement);
   const mornings = facts.mornings.filter((morning) => isAbout(morning, movement));
 
   const alarm = tingling(facts, mornings) ?? stoppedEarly(facts);
-  if (alarm) return alarm.afterEasing ? paused([alarm]) : eased(facts, movement, [alarm]);
+  if (alarm) return alarm.afterEasing ? paused([alarm]) : eased(library, facts, movement, [alarm]);
 
   const raised = morningRule(facts, mornings, thresholds);
-  if (raised?.rule === "morningRaised") return raised.afterEasing ? paused([raised]) : eased(facts, movement, [raised]);
+  if (raised?.rule === "morningRaised") return raised.afterEasing ? paused([raised]) : eased(library, facts, movement, [raised]);
 
   const stuck = noGain(facts, mornings, thresholds);
   if (stuck) return paused([stuck]);
 
   const much = tooMuch(facts, cap);
-  if (much) return eased(facts, movement, [much]);
+  if (much) return eased(library, facts, movement, [much]);
   if (raised) return held([raised]);
 
-  return raiseOrHold(facts, mornings, thresholds);
+  return raiseOrHold(library, facts, mornings, thresholds);
 }
 
 /** A morning counts for an item when it names a place the item touches, or none. */
@@ -127,13 +127,18 @@ function tooMuch({ runs }: ItemFacts, cap: number) {
     : undefined;
 }
 
-function raiseOrHold(facts: ItemFacts, mornings: readonly Morning[], { progressRuns, progressMargin }: ResponseThresholds): Response {
+function raiseOrHold(
+  library: Library,
+  facts: ItemFacts,
+  mornings: readonly Morning[],
+  { progressRuns, progressMargin }: ResponseThresholds,
+): Response {
   const clean = cleanRunsAtTheEnd(facts, progressMargin);
   const last = clean.slice(-progressRuns);
   const [first] = last;
   const quiet = mornings.every((morning) => (first && morning.day < first.day) || riseOf(morning) <= 0);
   if (last.length < progressRuns || !quiet) return held([{ rule: "notYet", cleanRuns: quiet ? last.length : 0, wanted: progressRuns }]);
-  const { next, change, stop, large } = nextRaise(facts.item, facts.present, facts.place);
+  const { next, change, stop, large } = nextRaise(library, facts.item, facts.present, facts.place);
   if (stop || change === "none") return held([{ rule: "atTheTop", stop: stop?.kind ?? "top" }]);
   return {
     kind: "progress",
@@ -164,8 +169,8 @@ function cleanRunsAtTheEnd({ runs }: ItemFacts, margin: number) {
 }
 
 /** One step easier; a pause where there is none. */
-function eased({ present, place, beforeRaise, eased: already }: ItemFacts, movement: Movement, fired: Fired[]): Response {
-  const next = easierThan({ present, place, before: beforeRaise, eased: already }, movement);
+function eased(library: Library, { present, place, beforeRaise, eased: already }: ItemFacts, movement: Movement, fired: Fired[]): Response {
+  const next = easierThan(library, { present, place, before: beforeRaise, eased: already }, movement);
   return next ? { kind: "ease", fired, next, raised: null, largeStep: false } : paused(fired);
 }
 

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { DEFAULT_STYLE, easierForm, MOVEMENTS, movementOf, newItem } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, easierForm, newItem } from "../library";
 import type { Dose } from "../session";
 import { FULL_PARTICIPATION } from "../safety";
 import { sampleId } from "../session/sample";
@@ -19,9 +19,9 @@ import {
   type Morning,
 } from ".";
 
-const stretch = movementOf("palm-away");
+const stretch = SHIPPED_LIBRARY.get("palm-away");
 const item = (movementId = "palm-away", change: object = {}) => ({
-  ...newItem(movementOf(movementId), DEFAULT_STYLE, sampleId()),
+  ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, sampleId()),
   ...change,
 });
 const day = (n: number) => `2026-03-${String(n).padStart(2, "0")}`;
@@ -46,7 +46,7 @@ const facts = (change: Partial<ItemFacts> = {}): ItemFacts => {
   return {
     today: day(20),
     item: written,
-    present: presentOf(written, "somebody"),
+    present: presentOf(SHIPPED_LIBRARY, written, "somebody"),
     since: day(2),
     eased: false,
     beforeRaise: null,
@@ -75,16 +75,18 @@ const scaledDose = (dose: Dose, share: number): Dose => {
       return { ...dose, slideReps: times(dose.slideReps) };
   }
 };
-const kindOf = (change: Partial<ItemFacts>) => respond(facts(change))?.kind;
-const ruleOf = (change: Partial<ItemFacts>) => respond(facts(change))?.fired.map(({ rule }) => rule);
+const kindOf = (change: Partial<ItemFacts>) => respond(SHIPPED_LIBRARY, facts(change))?.kind;
+const ruleOf = (change: Partial<ItemFacts>) => respond(SHIPPED_LIBRARY, facts(change))?.fired.map(({ rule }) => rule);
 const three = (change: Partial<ItemRun> = {}) => [run(3, change), run(4, change), run(5, change)];
 
 describe("nothing is decided", () => {
   it("for somebody held out, or out of the item, or for a movement nobody knows", () => {
-    expect(respond(facts({ participation: { ...FULL_PARTICIPATION, heldOut: true } }))).toBeUndefined();
-    expect(respond(facts({ participation: { ...FULL_PARTICIPATION, outOf: [{ phases: ["stretch"] }] } }))).toBeUndefined();
-    expect(respond(facts({ participation: { ...FULL_PARTICIPATION, outOf: [{ movements: ["palm-away"] }] } }))).toBeUndefined();
-    expect(respond(facts({ item: { ...item(), movementId: "gone" } }))).toBeUndefined();
+    expect(respond(SHIPPED_LIBRARY, facts({ participation: { ...FULL_PARTICIPATION, heldOut: true } }))).toBeUndefined();
+    expect(respond(SHIPPED_LIBRARY, facts({ participation: { ...FULL_PARTICIPATION, outOf: [{ phases: ["stretch"] }] } }))).toBeUndefined();
+    expect(
+      respond(SHIPPED_LIBRARY, facts({ participation: { ...FULL_PARTICIPATION, outOf: [{ movements: ["palm-away"] }] } })),
+    ).toBeUndefined();
+    expect(respond(SHIPPED_LIBRARY, facts({ item: { ...item(), movementId: "gone" } }))).toBeUndefined();
   });
 });
 
@@ -106,11 +108,11 @@ describe("progress", () => {
     expect(kindOf({ runs: [run(10), run(11), run(12)], mornings: [morning(3, 2), morning(12, 1)] })).toBe("progress");
   });
   it("raises one thing, and says which", () => {
-    const { raised, next } = respond(facts({ runs: three() }))!;
+    const { raised, next } = respond(SHIPPED_LIBRARY, facts({ runs: three() }))!;
     expect(raised).toBe("dose");
     expect(next!.formId).toBe(facts().present.formId);
     const lift = item("lift-palm-down", { formId: "load", loadKg: 1 });
-    const top = respond(facts({ item: lift, runs: three() }))!;
+    const top = respond(SHIPPED_LIBRARY, facts({ item: lift, runs: three() }))!;
     expect([top.raised, top.next!.loadKg]).toEqual(["dose", 1]);
   });
   it("at the top of a ladder it holds, and says why", () => {
@@ -243,7 +245,7 @@ describe("marks and effort", () => {
 
   it("a symptom lowers the cap of strengthening to 4, so that progress needs 3", () => {
     const lift = item("lift-palm-down");
-    const capped = { ...FULL_PARTICIPATION, cappedRegions: [movementOf("lift-palm-down").regions.worked[0]!] };
+    const capped = { ...FULL_PARTICIPATION, cappedRegions: [SHIPPED_LIBRARY.get("lift-palm-down").regions.worked[0]!] };
     expect(kindOf({ item: lift, runs: three({ effort: 4, sessionCap: 5 }) })).toBe("progress");
     expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 4, sessionCap: 4 }) })).toBe("hold");
     expect(kindOf({ item: lift, participation: capped, runs: three({ effort: 3, sessionCap: 4 }) })).toBe("progress");
@@ -254,56 +256,62 @@ describe("easing", () => {
   const sore = { runs: [run(3, { marks: ["tingling" as const] })] };
   it("takes one rung of the ladder", () => {
     const high = item("palm-away", { formId: stretch.forms.at(-1)!.id });
-    expect(respond(facts({ item: high, ...sore }))!.next!.formId).toBe(easierForm(stretch, high.formId)!.id);
+    expect(respond(SHIPPED_LIBRARY, facts({ item: high, ...sore }))!.next!.formId).toBe(easierForm(stretch, high.formId)!.id);
   });
   it("puts a load down where the easier form has none", () => {
     const lift = item("lift-palm-up", { formId: "load", loadKg: 1 });
-    expect(respond(facts({ item: lift, ...sore }))!.next!.loadKg).toBeNull();
+    expect(respond(SHIPPED_LIBRARY, facts({ item: lift, ...sore }))!.next!.loadKg).toBeNull();
   });
   it("after a raise that was too hard is the step back to what was well, before the form", () => {
     const written = item();
-    const was = presentOf(written, "somebody");
+    const was = presentOf(SHIPPED_LIBRARY, written, "somebody");
     const more = { ...was, dose: { ...was.dose, reps: 12 } as typeof was.dose };
-    expect(respond(facts({ item: written, present: more, beforeRaise: was, ...sore }))!.next).toEqual(was);
-    expect(respond(facts({ item: written, present: was, beforeRaise: null, ...sore }))!.next!.formId).not.toBe(was.formId);
+    expect(respond(SHIPPED_LIBRARY, facts({ item: written, present: more, beforeRaise: was, ...sore }))!.next).toEqual(was);
+    expect(respond(SHIPPED_LIBRARY, facts({ item: written, present: was, beforeRaise: null, ...sore }))!.next!.formId).not.toBe(was.formId);
     const easiest = item("palm-away", { formId: stretch.forms[0]!.id });
-    const low = presentOf(easiest, "somebody");
+    const low = presentOf(SHIPPED_LIBRARY, easiest, "somebody");
     expect(
-      respond(facts({ item: easiest, present: { ...low, dose: { ...low.dose, reps: 12 } as typeof low.dose }, beforeRaise: low, ...sore })),
+      respond(
+        SHIPPED_LIBRARY,
+        facts({ item: easiest, present: { ...low, dose: { ...low.dose, reps: 12 } as typeof low.dose }, beforeRaise: low, ...sore }),
+      ),
     ).toMatchObject({ kind: "ease", next: low });
   });
   it("keeps a dose of one's own: two holds of ten seconds do not become three of 25", () => {
     const written = item("palm-away", { dose: { kind: "holds", reps: 3, holdSec: 25, restSec: 10 } });
     const own = { kind: "holds" as const, reps: 2, holdSec: 10, restSec: 10 };
-    const { next } = respond(facts({ item: written, present: { ...presentOf(written, "somebody"), dose: own }, ...sore }))!;
+    const { next } = respond(
+      SHIPPED_LIBRARY,
+      facts({ item: written, present: { ...presentOf(SHIPPED_LIBRARY, written, "somebody"), dose: own }, ...sore }),
+    )!;
     expect(next!.dose).toEqual(own);
   });
   it("never raises seconds under tension, hold or load: every movement, every form, written, lower and higher doses", () => {
-    for (const movement of MOVEMENTS)
+    for (const movement of SHIPPED_LIBRARY.movements)
       for (const form of movement.forms)
         for (const share of [0.5, 1, 1.5]) {
           const written = item(movement.id, { formId: form.id, loadKg: movement.kit.length > 0 ? 1 : null });
-          const present = presentOf(written, "somebody");
+          const present = presentOf(SHIPPED_LIBRARY, written, "somebody");
           const scaled = { ...present, dose: scaledDose(present.dose, share) };
-          const { next } = respond(facts({ item: written, present: scaled, ...sore })) ?? { next: null };
+          const { next } = respond(SHIPPED_LIBRARY, facts({ item: written, present: scaled, ...sore })) ?? { next: null };
           if (next) expect([movement.id, form.id, share, isNoMore(next, scaled)]).toEqual([movement.id, form.id, share, true]);
         }
   });
   it("a glide goes one step less", () => {
     const glide = item("median-glide", { formId: "steps-4" });
-    expect(respond(facts({ item: glide, ...sore }))!.next).toMatchObject({ formId: "steps-3", dose: { stepsUsed: 3 } });
+    expect(respond(SHIPPED_LIBRARY, facts({ item: glide, ...sore }))!.next).toMatchObject({ formId: "steps-3", dose: { stepsUsed: 3 } });
   });
   it("on the easiest form the dose is lowered, and with that lowered it pauses", () => {
     const low = item("palm-away", { formId: stretch.forms[0]!.id });
-    const once = respond(facts({ item: low, ...sore }))!;
+    const once = respond(SHIPPED_LIBRARY, facts({ item: low, ...sore }))!;
     expect([once.kind, once.next!.formId]).toEqual(["ease", low.formId]);
     expect(once.next!.dose).not.toEqual(low.dose);
     expect(kindOf({ item: low, present: once.next!, ...sore, eased: true })).toBe("pauseAndRefer");
   });
   it("a lowered dose comes back to the written one before anything else is raised", () => {
     const low = item("palm-away", { formId: stretch.forms[0]!.id });
-    const lowered = respond(facts({ item: low, ...sore }))!.next!;
-    expect(respond(facts({ item: low, present: lowered, runs: three() }))).toMatchObject({
+    const lowered = respond(SHIPPED_LIBRARY, facts({ item: low, ...sore }))!.next!;
+    expect(respond(SHIPPED_LIBRARY, facts({ item: low, present: lowered, runs: three() }))).toMatchObject({
       kind: "progress",
       raised: "dose",
       next: { formId: low.formId, dose: low.dose },
@@ -312,17 +320,20 @@ describe("easing", () => {
 });
 
 it("one item of a person is raised at a time: strengthening before stretching", () => {
-  const answer = (movementId: string) => ({ movementId, response: respond(facts({ item: item(movementId), runs: three() }))! });
-  const found = oneAtATime([answer("palm-away"), answer("lift-palm-down"), answer("median-glide")]);
+  const answer = (movementId: string) => ({
+    movementId,
+    response: respond(SHIPPED_LIBRARY, facts({ item: item(movementId), runs: three() }))!,
+  });
+  const found = oneAtATime(SHIPPED_LIBRARY, [answer("palm-away"), answer("lift-palm-down"), answer("median-glide")]);
   expect(found.map(({ response }) => response.kind)).toEqual(["hold", "progress", "hold"]);
   expect(found[0]!.response.fired.at(-1)).toEqual({ rule: "oneAtATime" });
-  expect(oneAtATime([answer("palm-away")])[0]!.response.kind).toBe("progress");
+  expect(oneAtATime(SHIPPED_LIBRARY, [answer("palm-away")])[0]!.response.kind).toBe("progress");
 });
 
 it("a practice's own thresholds count", () => {
   const own = v.parse(ResponseThresholds, { progressRuns: 2, settlingRise: 1 });
-  expect(respond(facts({ runs: three().slice(1) }), own)!.kind).toBe("progress");
-  expect(respond(facts({ mornings: [morning(4, 3)] }), own)!.kind).toBe("ease");
+  expect(respond(SHIPPED_LIBRARY, facts({ runs: three().slice(1) }), own)!.kind).toBe("progress");
+  expect(respond(SHIPPED_LIBRARY, facts({ mornings: [morning(4, 3)] }), own)!.kind).toBe("ease");
   expect(v.safeParse(ResponseThresholds, { noGainPercent: 40 }).success).toBe(false);
   expect(USUAL_THRESHOLDS).toEqual({
     settlingDays: 4,
@@ -337,8 +348,8 @@ it("a practice's own thresholds count", () => {
 
 it("same facts, same answer; words carry the figures", () => {
   const given = facts({ runs: three({ effort: 2 }) });
-  expect(respond(given)).toEqual(respond(given));
-  const found = respond(given)!;
+  expect(respond(SHIPPED_LIBRARY, given)).toEqual(respond(SHIPPED_LIBRARY, given));
+  const found = respond(SHIPPED_LIBRARY, given)!;
   expect(firedText(found.fired[0]!)).toBe(
     "Top of the dose in 3 runs in a row, effort at most 2 (cap 3, 1 below it wanted), mornings not raised.",
   );

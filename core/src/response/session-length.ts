@@ -1,5 +1,5 @@
 /** What decisions do to the length of sessions: a group takes as long as its slowest member. */
-import { FORM_TIMINGS } from "../library";
+import type { Library } from "../library";
 import { notHeldOut, sessionWithin, type Participations } from "../safety";
 import { compileGroup, setPersonalForm, type Session } from "../session";
 import type { Present } from "./facts";
@@ -16,6 +16,7 @@ export interface SessionLength {
  * @returns the sessions whose length changes
  */
 export function lengthsAfter(
+  library: Library,
   sessions: readonly Session[],
   people: readonly string[],
   may: Participations,
@@ -25,7 +26,7 @@ export function lengthsAfter(
     people.map((id) => ({ id })),
     may,
   ).map(({ id }) => id);
-  const secOf = (session: Session) => compileGroup(sessionWithin(session, may), FORM_TIMINGS, here).totalSec;
+  const secOf = (session: Session) => compileGroup(sessionWithin(library, session, may), library.timings, here).totalSec;
   return sessions.flatMap((session) => {
     const own = changes.filter(({ itemId, next }) => next && session.items.some(({ id }) => id === itemId));
     if (own.length === 0) return [];

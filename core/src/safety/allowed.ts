@@ -1,5 +1,5 @@
 /** The one gate between a person and an item. Everything that hands out items asks here. */
-import { findMovement, type Movement } from "../library";
+import type { Library, Movement } from "../library";
 import type { Item, Session } from "../session";
 import { FULL_PARTICIPATION, type Participation } from "./participation";
 import type { ItemScope } from "./questions";
@@ -15,10 +15,10 @@ export type Refusal = "heldOut" | "outOfItem";
  * Why a person cannot be given an item; null when they can. A movement the library does not know is refused to anyone who is
  * out of anything: what it is cannot be told.
  */
-export function refusalOf(participation: Participation, movementId: string): Refusal | null {
+export function refusalOf(library: Library, participation: Participation, movementId: string): Refusal | null {
   if (participation.heldOut) return "heldOut";
   if (participation.outOf.length === 0) return null;
-  const movement = findMovement(movementId);
+  const movement = library.find(movementId);
   return !movement || participation.outOf.some((scope) => isMeant(scope, movement)) ? "outOfItem" : null;
 }
 
@@ -42,8 +42,8 @@ export function capFor(participation: Participation, movement: Movement): number
 }
 
 /** Items of a session a person leaves out, by id, in order. All of them for somebody held out. */
-export function itemsLeftOut(participation: Participation, session: Session): string[] {
-  return session.items.filter((item) => refusalOf(participation, item.movementId) !== null).map(({ id }) => id);
+export function itemsLeftOut(library: Library, participation: Participation, session: Session): string[] {
+  return session.items.filter((item) => refusalOf(library, participation, item.movementId) !== null).map(({ id }) => id);
 }
 
 /** The people of a list who may take part at all. */
@@ -52,14 +52,14 @@ export function notHeldOut<P extends { id: string }>(people: readonly P[], parti
 }
 
 /** A session without own forms of whoever leaves that item out: nobody waits for them, no sheet names them. */
-export function sessionWithin(session: Session, participations: Participations): Session {
-  return { ...session, items: session.items.map((item) => itemWithin(item, participations)) };
+export function sessionWithin(library: Library, session: Session, participations: Participations): Session {
+  return { ...session, items: session.items.map((item) => itemWithin(library, item, participations)) };
 }
 
-function itemWithin(item: Item, participations: Participations): Item {
+function itemWithin(library: Library, item: Item, participations: Participations): Item {
   const kept = Object.entries(item.personal).filter(([personId]) => {
     const participation = participations.get(personId);
-    return !participation || refusalOf(participation, item.movementId) === null;
+    return !participation || refusalOf(library, participation, item.movementId) === null;
   });
   return kept.length === Object.keys(item.personal).length ? item : { ...item, personal: Object.fromEntries(kept) };
 }

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import * as v from "valibot";
 import { wordsIn } from "../language";
-import { MOVEMENTS, movementOf, newItem, DEFAULT_STYLE, PHASES, REGIONS, findMovement } from "../library";
+import { SHIPPED_LIBRARY, newItem, DEFAULT_STYLE, PHASES, REGIONS } from "../library";
 import type { Session } from "../session";
 import {
   capFor,
@@ -62,7 +62,8 @@ const symptom = (change: Partial<Symptom> = {}): Symptom => ({
   constant: false,
   ...change,
 });
-const refusedBy = (participation: Participation) => MOVEMENTS.filter(({ id: movementId }) => refusalOf(participation, movementId) !== null);
+const refusedBy = (participation: Participation) =>
+  SHIPPED_LIBRARY.movements.filter(({ id: movementId }) => refusalOf(SHIPPED_LIBRARY, participation, movementId) !== null);
 const STOPS = SAFETY_QUESTIONS.filter(({ kind }) => kind === "stop").map((question) => question.id);
 
 describe("the questions", () => {
@@ -102,7 +103,7 @@ describe("stop and refer", () => {
   it.each(STOPS)("%s: out of every item", (question) => {
     const participation = participationOf([hold(question)], [], [], NOON);
     expect(participation.heldOut).toBe(true);
-    expect(refusedBy(participation)).toHaveLength(MOVEMENTS.length);
+    expect(refusedBy(participation)).toHaveLength(SHIPPED_LIBRARY.movements.length);
   });
   it("begins with the moment it was said", () => {
     expect(holdIsOn(hold("chestPain"), at("2026-03-01T07:59:59.999Z"))).toBe(false);
@@ -135,8 +136,8 @@ describe("a clearance", () => {
   it("for some phases lifts those and leaves the rest held", () => {
     const participation = participationOf([hold("surgeryOrFracture")], [clearance({ allows: ["getReady", "mobility"] })], [], NOON);
     expect(participation.heldOut).toBe(false);
-    for (const movement of MOVEMENTS)
-      expect([movement.id, refusalOf(participation, movement.id)]).toEqual([
+    for (const movement of SHIPPED_LIBRARY.movements)
+      expect([movement.id, refusalOf(SHIPPED_LIBRARY, participation, movement.id)]).toEqual([
         movement.id,
         ["getReady", "mobility"].includes(movement.phase) ? null : "outOfItem",
       ]);
@@ -189,7 +190,7 @@ describe("ask first", () => {
     ["knownEntrapment", ["glide", "strengthen"]],
   ] as const)("%s: out of %j and of weight on the hands, and of nothing else", (question, phases) => {
     const ids = out(question).map((movement) => movement.id);
-    for (const movement of MOVEMENTS)
+    for (const movement of SHIPPED_LIBRARY.movements)
       expect([movement.id, ids.includes(movement.id)]).toEqual([
         movement.id,
         (phases as readonly string[]).includes(movement.phase) || movement.weightBearing,
@@ -213,16 +214,16 @@ describe("ask first", () => {
     expect(participationOf([hold("veryMobile")], [clearance()], [], NOON).shortOfEndDeg).toBeNull();
   });
   it("a movement nobody knows is refused to whoever is out of anything", () => {
-    expect(refusalOf(participationOf([hold("tapeReaction")], [], [], NOON), "gone")).toBe("outOfItem");
-    expect(refusalOf(FULL_PARTICIPATION, "gone")).toBeNull();
+    expect(refusalOf(SHIPPED_LIBRARY, participationOf([hold("tapeReaction")], [], [], NOON), "gone")).toBe("outOfItem");
+    expect(refusalOf(SHIPPED_LIBRARY, FULL_PARTICIPATION, "gone")).toBeNull();
   });
   it("an empty scope means nothing", () => {
-    expect(MOVEMENTS.filter((movement) => isMeant({}, movement))).toEqual([]);
+    expect(SHIPPED_LIBRARY.movements.filter((movement) => isMeant({}, movement))).toEqual([]);
   });
 });
 
 describe("caps", () => {
-  const strengthen = MOVEMENTS.find((movement) => movement.phase === "strengthen" && movement.effortCap === 5)!;
+  const strengthen = SHIPPED_LIBRARY.movements.find((movement) => movement.phase === "strengthen" && movement.effortCap === 5)!;
   const region = strengthen.regions.worked[0]!;
   const elsewhere = REGIONS.find((each) => !strengthen.regions.worked.includes(each))!;
   const capWith = (change: Partial<Symptom>) => capFor(participationOf([], [], [symptom(change)], NOON), strengthen);
@@ -239,7 +240,7 @@ describe("caps", () => {
       REGIONS.map((each) => symptom({ region: each, level: 9 })),
       NOON,
     );
-    for (const movement of MOVEMENTS) {
+    for (const movement of SHIPPED_LIBRARY.movements) {
       expect(capFor(everywhere, movement)).toBeLessThanOrEqual(movement.effortCap);
       if (movement.phase !== "strengthen") expect(capFor(everywhere, movement)).toBe(movement.effortCap);
     }
@@ -248,22 +249,23 @@ describe("caps", () => {
 
 describe("a session within what its people may do", () => {
   const item = (movementId: string, n: number) => ({
-    ...newItem(movementOf(movementId), DEFAULT_STYLE, id(n)),
+    ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, id(n)),
     personal: {
-      [id(50)]: { formId: findMovement(movementId)!.forms[0]!.id },
-      [id(51)]: { formId: findMovement(movementId)!.forms[0]!.id },
+      [id(50)]: { formId: SHIPPED_LIBRARY.find(movementId)!.forms[0]!.id },
+      [id(51)]: { formId: SHIPPED_LIBRARY.find(movementId)!.forms[0]!.id },
     },
   });
   const session: Session = { id: id(100), name: "S", slot: "break", items: [item("fist-and-star", 101), item("median-glide", 102)] };
   const stopped = participationOf([hold("chestPain")], [], [], NOON);
   const noGlides = participationOf([hold("knownEntrapment")], [], [], NOON);
   it("somebody held out leaves out everything, somebody else just their items", () => {
-    expect(itemsLeftOut(stopped, session)).toEqual([id(101), id(102)]);
-    expect(itemsLeftOut(noGlides, session)).toEqual([id(102)]);
-    expect(itemsLeftOut(FULL_PARTICIPATION, session)).toEqual([]);
+    expect(itemsLeftOut(SHIPPED_LIBRARY, stopped, session)).toEqual([id(101), id(102)]);
+    expect(itemsLeftOut(SHIPPED_LIBRARY, noGlides, session)).toEqual([id(102)]);
+    expect(itemsLeftOut(SHIPPED_LIBRARY, FULL_PARTICIPATION, session)).toEqual([]);
   });
   it("has no own form for whoever leaves the item out", () => {
     const within = sessionWithin(
+      SHIPPED_LIBRARY,
       session,
       new Map([
         [id(50), stopped],
@@ -271,7 +273,7 @@ describe("a session within what its people may do", () => {
       ]),
     );
     expect(within.items.map((each) => Object.keys(each.personal))).toEqual([[id(51)], []]);
-    expect(sessionWithin(session, new Map())).toEqual(session);
+    expect(sessionWithin(SHIPPED_LIBRARY, session, new Map())).toEqual(session);
   });
   it("lists only who may take part", () => {
     expect(
@@ -313,7 +315,7 @@ it("whatever holds and clearances there are, a stop hold without a good clearanc
         (each) => consequenceOf(each.question).kind === "stop" && !list.some((one) => one.holdId === each.id && clearanceIsOn(one, NOON)),
       );
       expect(participation.heldOut).toBe(uncovered);
-      if (uncovered) expect(refusedBy(participation)).toHaveLength(MOVEMENTS.length);
+      if (uncovered) expect(refusedBy(participation)).toHaveLength(SHIPPED_LIBRARY.movements.length);
     }),
   );
 });

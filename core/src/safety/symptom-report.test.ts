@@ -1,7 +1,7 @@
 /** Rule 13, on both sides of each threshold. */
 import * as v from "valibot";
 import { sampleId, sampleSession } from "../session/sample";
-import { DEFAULT_STYLE, MOVEMENTS, movementOf, newItem, REGIONS, type Region } from "../library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem, REGIONS, type Region } from "../library";
 import {
   AlertAnswer,
   ASKED_AT_ONCE,
@@ -111,9 +111,9 @@ describe("a pause", () => {
   const paused = (regions: (typeof REGIONS)[number][]) => participationOf([], [], [], when, [], [{ regions }]);
 
   it("without a place takes everything; with one, every movement that works, stretches, releases, loads or leans on it, and no other", () => {
-    for (const movement of MOVEMENTS) expect(refusalOf(paused([]), movement.id)).toBe("heldOut");
+    for (const movement of SHIPPED_LIBRARY.movements) expect(refusalOf(SHIPPED_LIBRARY, paused([]), movement.id)).toBe("heldOut");
     for (const region of REGIONS)
-      for (const movement of MOVEMENTS) {
+      for (const movement of SHIPPED_LIBRARY.movements) {
         const { worked, stretched, released } = movement.regions;
         const places = [...worked, ...stretched, ...released];
         const thumbAndPalm = ["thumbBase", "handIntrinsics"];
@@ -124,7 +124,11 @@ describe("a pause", () => {
           places.includes(region) ||
           (thumbAndPalm.includes(region) && places.some((place) => thumbAndPalm.includes(place))) ||
           ((movement.weightBearing || held) && region !== "shoulderNeck");
-        expect([movement.id, region, refusalOf(paused([region]), movement.id) !== null]).toEqual([movement.id, region, touches]);
+        expect([movement.id, region, refusalOf(SHIPPED_LIBRARY, paused([region]), movement.id) !== null]).toEqual([
+          movement.id,
+          region,
+          touches,
+        ]);
       }
   });
   it("is not lifted by a clearance of something else, and stands beside a hold", () => {
@@ -135,19 +139,19 @@ describe("a pause", () => {
     });
   });
   it("on a phone leaves out what it is about, and what the phone does not know", () => {
-    const session = sampleSession(["palm-away", "shake-out"].map((id) => newItem(movementOf(id), DEFAULT_STYLE, sampleId())));
+    const session = sampleSession(["palm-away", "shake-out"].map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, sampleId())));
     const unknown = { ...session, items: [...session.items, { ...session.items[0]!, id: sampleId(), movementId: "own-gone" }] };
-    const scope = pauseScope([movementOf("palm-away").regions.stretched[0]!])!;
-    const left = sessionWithout(unknown, [scope]).items.map(({ movementId }) => movementId);
+    const scope = pauseScope([SHIPPED_LIBRARY.get("palm-away").regions.stretched[0]!])!;
+    const left = sessionWithout(SHIPPED_LIBRARY, unknown, [scope]).items.map(({ movementId }) => movementId);
     expect(left).not.toContain("palm-away");
     expect(left).not.toContain("own-gone");
-    expect(left.includes("shake-out")).toBe(!isMeant(scope, movementOf("shake-out")));
-    expect(sessionWithout(session, [])).toEqual(session);
+    expect(left.includes("shake-out")).toBe(!isMeant(scope, SHIPPED_LIBRARY.get("shake-out")));
+    expect(sessionWithout(SHIPPED_LIBRARY, session, [])).toEqual(session);
   });
 });
 
 describe("the place that was named", () => {
-  const isOut = (movementId: string, ...regions: Region[]) => isMeant(pauseScope(regions)!, movementOf(movementId));
+  const isOut = (movementId: string, ...regions: Region[]) => isMeant(pauseScope(regions)!, SHIPPED_LIBRARY.get(movementId));
   it.each([
     ["what works it", "plate-hold", "thumbBase", true],
     ["a weight in the hand, whatever it works", "thumb-side-lift", "thumbBase", true],
@@ -158,7 +162,7 @@ describe("the place that was named", () => {
   ] as const)("%s", (_, movementId, region, out) => expect(isOut(movementId, region)).toBe(out));
 
   it("weight on the hands is out for every place but shoulder and neck", () => {
-    const leaning = MOVEMENTS.find(
+    const leaning = SHIPPED_LIBRARY.movements.find(
       ({ weightBearing, regions }) =>
         weightBearing && ![...regions.worked, ...regions.stretched, ...regions.released].includes("shoulderNeck"),
     )!;

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { FORM_TIMINGS, MOVEMENTS } from "../library";
+import { SHIPPED_LIBRARY } from "../library";
 import { boutsOf, compileGroup, compilePerson, groupWaits, type Dose, type Item, type Segment, type Session, type Sides } from ".";
 import { sampleId, sampleItem, sampleSession, sampleTimings } from "./sample";
 
@@ -58,7 +58,8 @@ describe("a person's own form", () => {
       personal: { [person]: { formId: "steps-2" } },
     });
     const session = sampleSession([item]);
-    const saved = compilePerson(session, FORM_TIMINGS).totalSec - compilePerson(session, FORM_TIMINGS, person).totalSec;
+    const saved =
+      compilePerson(session, SHIPPED_LIBRARY.timings).totalSec - compilePerson(session, SHIPPED_LIBRARY.timings, person).totalSec;
     expect(saved).toBe(2 * 2 * 4);
   });
 });
@@ -108,7 +109,7 @@ const someDose: fc.Arbitrary<Dose> = fc.oneof(
   }),
 );
 const people = [sampleId(), sampleId(), sampleId()];
-const someItem: fc.Arbitrary<Item> = fc.constantFrom(...MOVEMENTS).chain((movement) => {
+const someItem: fc.Arbitrary<Item> = fc.constantFrom(...SHIPPED_LIBRARY.movements).chain((movement) => {
   const formId = fc.constantFrom(...movement.forms.map((form) => form.id));
   const own = fc.record({ formId, dose: fc.option(someDose, { nil: undefined }) });
   return fc
@@ -132,7 +133,7 @@ describe("laws", () => {
 
   test("the total is the sum of the segments, which lie end to end without overlap", () => {
     check((session) => {
-      const timeline = compileGroup(session, FORM_TIMINGS, people);
+      const timeline = compileGroup(session, SHIPPED_LIBRARY.timings, people);
       let clock = 0;
       for (const segment of timeline.segments) {
         expect(segment.startSec).toBe(clock);
@@ -147,7 +148,7 @@ describe("laws", () => {
   test("both sides get the same seconds", () => {
     check((session) => {
       const sum = (side: "left" | "right") =>
-        compilePerson(session, FORM_TIMINGS)
+        compilePerson(session, SHIPPED_LIBRARY.timings)
           .segments.filter((each) => tension(each) && (each.side === side || each.side === "both"))
           .reduce((total, each) => total + each.lengthSec, 0);
       expect(sum("left")).toBe(sum("right"));
@@ -157,7 +158,7 @@ describe("laws", () => {
   test("a side rests at least as long as its dose asks, whatever came between", () => {
     check((session) => {
       const rested = new Map<string, number>();
-      for (const segment of compilePerson(session, FORM_TIMINGS).segments.filter(tension)) {
+      for (const segment of compilePerson(session, SHIPPED_LIBRARY.timings).segments.filter(tension)) {
         const key = `${segment.itemId} ${segment.side}`;
         const before = rested.get(key);
         if (before !== undefined) expect(segment.startSec - before).toBeGreaterThanOrEqual(segment.dose.restSec);
@@ -169,9 +170,9 @@ describe("laws", () => {
   test("alternating is never longer than in turn when the rest is at least one change of sides", () => {
     fc.assert(
       fc.property(someItem, seconds(30), (item, extra) => {
-        const switchSec = FORM_TIMINGS.get(item.movementId)!.get(item.formId)!.switchSec;
+        const switchSec = SHIPPED_LIBRARY.timings.get(item.movementId)!.get(item.formId)!.switchSec;
         const dose = { ...item.dose, restSec: switchSec + extra };
-        const total = (sides: Sides) => compilePerson(sampleSession([{ ...item, dose, sides }]), FORM_TIMINGS).totalSec;
+        const total = (sides: Sides) => compilePerson(sampleSession([{ ...item, dose, sides }]), SHIPPED_LIBRARY.timings).totalSec;
         expect(total("alternating")).toBeLessThanOrEqual(total("inTurn"));
       }),
       { numRuns: 300 },
@@ -180,8 +181,8 @@ describe("laws", () => {
 
   test("a group takes at least as long as each of its people", () => {
     check((session) => {
-      const group = compileGroup(session, FORM_TIMINGS, people).totalSec;
-      for (const person of people) expect(group).toBeGreaterThanOrEqual(compilePerson(session, FORM_TIMINGS, person).totalSec);
+      const group = compileGroup(session, SHIPPED_LIBRARY.timings, people).totalSec;
+      for (const person of people) expect(group).toBeGreaterThanOrEqual(compilePerson(session, SHIPPED_LIBRARY.timings, person).totalSec);
     });
   });
 
@@ -206,9 +207,12 @@ describe("laws", () => {
 
   test("pairing never makes a session shorter than its work, nor longer than unpaired by more than its extra change-overs", () => {
     check((session) => {
-      const paired = compilePerson(session, FORM_TIMINGS);
+      const paired = compilePerson(session, SHIPPED_LIBRARY.timings);
       const work = paired.segments.filter(tension).reduce((sum, each) => sum + each.lengthSec, 0);
-      const alone = compilePerson({ ...session, items: session.items.map((item) => ({ ...item, pairedWithNext: false })) }, FORM_TIMINGS);
+      const alone = compilePerson(
+        { ...session, items: session.items.map((item) => ({ ...item, pairedWithNext: false })) },
+        SHIPPED_LIBRARY.timings,
+      );
       const ready = (timeline: { segments: Segment[] }) =>
         timeline.segments.filter((each) => each.kind === "ready" || each.kind === "switch").reduce((sum, each) => sum + each.lengthSec, 0);
       expect(paired.totalSec).toBeGreaterThanOrEqual(work);

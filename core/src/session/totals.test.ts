@@ -1,5 +1,5 @@
-import { torqueOf } from "../program";
-import { FORM_TIMINGS, tensionRegions } from "../library";
+import { torqueIn } from "../program";
+import { SHIPPED_LIBRARY } from "../library";
 import { rulerOf } from "../slot";
 import {
   addItem,
@@ -26,7 +26,7 @@ describe("totals", () => {
       sampleItem(holds, { sides: "inTurn" }),
       sampleItem(paced, { movementId: "lift-palm-down", formId: "load", loadKg: 1.5, sides: "together" }),
     ]);
-    const totals = sessionTotals(session, compilePerson(session, timings), tensionRegions, torqueOf);
+    const totals = sessionTotals(session, compilePerson(session, timings), SHIPPED_LIBRARY.tensionRegions, torqueIn(SHIPPED_LIBRARY));
     expect(totals.workSec).toEqual({ left: 60 + 168, right: 60 + 168 });
     expect(totals.tensionSec).toEqual({ left: 60 + 144, right: 60 + 144 });
     expect(totals.repetitions).toEqual({ left: 3 + 24, right: 3 + 24 });
@@ -38,7 +38,7 @@ describe("totals", () => {
 
   it("of nothing are nothing, and even", () => {
     const session = sampleSession([]);
-    expect(sessionTotals(session, compilePerson(session, timings), tensionRegions)).toMatchObject({
+    expect(sessionTotals(session, compilePerson(session, timings), SHIPPED_LIBRARY.tensionRegions)).toMatchObject({
       totalSec: 0,
       leftShare: 0.5,
       regions: [],
@@ -56,8 +56,8 @@ it("count a person's own dose and load, in their totals, by region and in pacing
     personal: { p: { formId: "load", dose: own, loadKg: 2 } },
   });
   const session = sampleSession([item]);
-  const timeline = compilePerson(session, FORM_TIMINGS, "p");
-  const totals = sessionTotals(session, timeline, tensionRegions, torqueOf);
+  const timeline = compilePerson(session, SHIPPED_LIBRARY.timings, "p");
+  const totals = sessionTotals(session, timeline, SHIPPED_LIBRARY.tensionRegions, torqueIn(SHIPPED_LIBRARY));
   expect([totals.tensionSec.left, totals.repetitions.left]).toEqual([50, 5]);
   expect(totals.loadedNmSec.left).toBeCloseTo(50 * 9.81 * 2 * 0.08, 9);
   expect(totals.regions[0]!.tensionSec.left).toBe(50);
@@ -65,7 +65,12 @@ it("count a person's own dose and load, in their totals, by region and in pacing
     Array(5).fill([own, 5]),
   );
   // In the group the leader shows the item's own; the person waits or is waited for.
-  const group = sessionTotals(session, compileGroup(session, FORM_TIMINGS, ["p", "q"]), tensionRegions, torqueOf);
+  const group = sessionTotals(
+    session,
+    compileGroup(session, SHIPPED_LIBRARY.timings, ["p", "q"]),
+    SHIPPED_LIBRARY.tensionRegions,
+    torqueIn(SHIPPED_LIBRARY),
+  );
   expect([group.tensionSec.left, group.repetitions.left]).toEqual([60, 3]);
 });
 
@@ -134,5 +139,5 @@ describe("edits", () => {
 });
 
 it("the library knows the seconds of every form", () => {
-  expect(FORM_TIMINGS.get("palm-away")?.get("elbow-soft")).toMatchObject({ readySec: 8, switchSec: 3 });
+  expect(SHIPPED_LIBRARY.timings.get("palm-away")?.get("elbow-soft")).toMatchObject({ readySec: 8, switchSec: 3 });
 });

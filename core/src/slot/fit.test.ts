@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import * as v from "valibot";
-import { FORM_TIMINGS, MOVEMENTS, movementOf, newItem, DEFAULT_STYLE } from "../library";
+import { SHIPPED_LIBRARY, newItem, DEFAULT_STYLE } from "../library";
 import { regionNeeds } from "../need";
 import { sampleDay, sampleEffort, sampleTask } from "../strain/sample";
 import { compileGroup, Dose, type Item, type Session } from "../session";
@@ -9,7 +9,7 @@ import { cutText, doseLadder, fitToSlot, LEAST_SHARE, priorityOf, worthAt, worth
 
 const timings = sampleTimings(8, 3);
 const holds = (reps: number, holdSec: number, restSec = 5): Dose => ({ kind: "holds", reps, holdSec, restSec });
-const options = (change: Partial<FitOptions> = {}): FitOptions => ({ personIds: [], timings, ...change });
+const options = (change: Partial<FitOptions> = {}): FitOptions => ({ personIds: [], library: { ...SHIPPED_LIBRARY, timings }, ...change });
 const total = (session: Session, personIds: readonly string[] = []) => compileGroup(session, timings, personIds).totalSec;
 /** Doses small enough for an exhaustive search. */
 const smallItem = fc
@@ -147,9 +147,9 @@ describe("what must stay stays", () => {
     expect([tooLong.session.items, tooLong.fits]).toEqual([[a], false]);
   });
   it("the first item that gets ready is never dropped", () => {
-    const items = ["fist-and-star", "wrist-circle", "palm-away"].map((id) => newItem(movementOf(id), DEFAULT_STYLE, sampleId()));
+    const items = ["fist-and-star", "wrist-circle", "palm-away"].map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, sampleId()));
     const session = sampleSession(items);
-    const fit = fitToSlot(session, 25, { personIds: [], timings: FORM_TIMINGS, priorityOf: (item) => (item === items[0] ? 0.01 : 5) });
+    const fit = fitToSlot(session, 25, { personIds: [], library: SHIPPED_LIBRARY, priorityOf: (item) => (item === items[0] ? 0.01 : 5) });
     expect(fit.session.items[0]!.movementId).toBe("fist-and-star");
   });
   it("the more important item is kept when only one can stay", () => {
@@ -181,13 +181,13 @@ it("fills a slot that is longer, up to half as much again", () => {
 });
 
 it("every item of the library can be fitted, whatever its dose and sides", () => {
-  for (const movement of MOVEMENTS) {
+  for (const movement of SHIPPED_LIBRARY.movements) {
     const session = sampleSession([
-      newItem(movementOf("fist-and-star"), DEFAULT_STYLE, sampleId()),
+      newItem(SHIPPED_LIBRARY.get("fist-and-star"), DEFAULT_STYLE, sampleId()),
       newItem(movement, DEFAULT_STYLE, sampleId()),
     ]);
-    const before = compileGroup(session, FORM_TIMINGS, []).totalSec;
-    const fit = fitToSlot(session, before - 4, { personIds: [], timings: FORM_TIMINGS });
+    const before = compileGroup(session, SHIPPED_LIBRARY.timings, []).totalSec;
+    const fit = fitToSlot(session, before - 4, { personIds: [], library: SHIPPED_LIBRARY });
     expect([movement.id, fit.fits, fit.totalSec <= before - 4]).toEqual([movement.id, true, true]);
   }
 });
@@ -206,8 +206,8 @@ describe("words and weights", () => {
     const task = sampleTask("t", [sampleEffort("a", { effort: 6, perMin: 10, secEach: 3 })]);
     const day = sampleDay([[task, 240]]);
     const needs = regionNeeds({ tasks: [task], days: [day] }, day);
-    const item = newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, sampleId());
-    expect(priorityOf(item, needs)).toBeGreaterThan(priorityOf(item, []));
-    expect(priorityOf({ ...item, movementId: "gone" }, needs)).toBe(0.5);
+    const item = newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, sampleId());
+    expect(priorityOf(SHIPPED_LIBRARY, item, needs)).toBeGreaterThan(priorityOf(SHIPPED_LIBRARY, item, []));
+    expect(priorityOf(SHIPPED_LIBRARY, { ...item, movementId: "gone" }, needs)).toBe(0.5);
   });
 });

@@ -2,8 +2,8 @@
  * Fitting a session to a slot, exactly. Each item has a ladder of doses with a worth, and may be dropped; paired items are chosen
  * together, because they share their rests. A multiple-choice knapsack over half seconds: the best is found, not guessed.
  */
-import { findMovement } from "../library";
-import { compileGroup, type Dose, type FormTimings, type Item, type Session, type Sides } from "../session";
+import type { Library } from "../library";
+import { compileGroup, type Dose, type Item, type Session, type Sides } from "../session";
 import { doseLadder, worthOf } from "./dose-ladder";
 
 /** Lengths are whole half seconds everywhere, so nothing is rounded. */
@@ -14,7 +14,7 @@ const MOST_WAYS = 4000;
 export interface FitOptions {
   /** Who takes part; the slowest form counts at each step. */
   personIds: readonly string[];
-  timings: FormTimings;
+  library: Library;
   /** How much each item matters, above 0; 1 where nothing is said. */
   priorityOf?: (item: Item) => number;
   /** Items that stay exactly as they are. */
@@ -76,7 +76,7 @@ function fullWorth(session: Session, { priorityOf = () => 1 }: FitOptions): numb
 
 /** The ways of each chain, the longest first, none longer than another that is worth as much. */
 function chainsOf(session: Session, options: FitOptions): Way[][] {
-  const firstGetReady = session.items.find((item) => findMovement(item.movementId)?.phase === "getReady")?.id;
+  const firstGetReady = session.items.find((item) => options.library.find(item.movementId)?.phase === "getReady")?.id;
   return chains(session.items).map((items) => {
     let ways: Choice[][] = [[]];
     for (const item of items) {
@@ -89,9 +89,9 @@ function chainsOf(session: Session, options: FitOptions): Way[][] {
   });
 }
 
-function itemWays(item: Item, required: boolean, { kept, fuller }: FitOptions): Choice[] {
+function itemWays(item: Item, required: boolean, { kept, fuller, library }: FitOptions): Choice[] {
   if (kept?.has(item.id)) return [{ item, share: 1 }];
-  const alternating = item.sides === "inTurn" && findMovement(item.movementId)?.sideModes.includes("alternating");
+  const alternating = item.sides === "inTurn" && library.find(item.movementId)?.sideModes.includes("alternating");
   const sides: Sides[] = alternating ? [item.sides, "alternating"] : [item.sides];
   const doses = doseLadder(item.dose, fuller).flatMap(({ dose, share }) =>
     sides.map((mode) => ({ item: { ...item, sides: mode, dose, personal: clipped(item, dose) }, share })),
@@ -115,9 +115,9 @@ function clipped(item: Item, dose: Dose): Item["personal"] {
   );
 }
 
-function measured(way: Choice[], originals: readonly Item[], { personIds, timings, priorityOf = () => 1 }: FitOptions): Way {
+function measured(way: Choice[], originals: readonly Item[], { personIds, library, priorityOf = () => 1 }: FitOptions): Way {
   const items = way.map((choice) => choice && choice.item);
-  const { totalSec } = compileGroup({ id: "-", name: "-", slot: "break", items: paired(items) }, timings, personIds);
+  const { totalSec } = compileGroup({ id: "-", name: "-", slot: "break", items: paired(items) }, library.timings, personIds);
   const worth = way.reduce((sum, choice, i) => sum + (choice ? priorityOf(originals[i]!) * worthOf(choice.share) : 0), 0);
   return { items, units: Math.ceil(totalSec * UNITS_PER_SEC - 1e-9), worth };
 }
@@ -189,8 +189,8 @@ function bestWays(chainList: readonly Way[][], most: number): Way[] | undefined 
 }
 
 function result(session: Session, ways: readonly Way[], options: FitOptions, fits: boolean): Fit {
-  const { personIds, timings } = options;
-  const total = (items: Item[]) => compileGroup({ ...session, items }, timings, personIds).totalSec;
+  const { personIds, library } = options;
+  const total = (items: Item[]) => compileGroup({ ...session, items }, library.timings, personIds).totalSec;
   const cuts: Cut[] = [];
   const originals = chains(session.items);
   // Each change is made in turn, so that the gains add up.

@@ -1,5 +1,5 @@
 /** How much an item matters in a session, from what it is and what the crew's work asks for. */
-import { findMovement } from "../library";
+import type { Library } from "../library";
 import type { RegionNeed } from "../need";
 import type { Item } from "../session";
 
@@ -7,8 +7,8 @@ import type { Item } from "../session";
 const PHASE_WEIGHT = { getReady: 0.7, mobility: 0.8, stretch: 0.8, glide: 0.8, strengthen: 1, release: 0.5 } as const;
 
 /** @param needs of the crew's work; none described: by phase alone. @returns above 0, about 0.3 to 1.5 */
-export function priorityOf(item: Item, needs: readonly RegionNeed[]): number {
-  const movement = findMovement(item.movementId);
+export function priorityOf(library: Library, item: Item, needs: readonly RegionNeed[]): number {
+  const movement = library.find(item.movementId);
   if (!movement) return 0.5;
   const { worked, stretched, released } = movement.regions;
   const regions = [...worked, ...stretched, ...released];

@@ -15,7 +15,7 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { invalid, notFound } from "../http/problem";
 import type { Routes } from "../http/route";
-import { readOwnMovements } from "../library/own-movements";
+import { practiceLibrary } from "../library/practice-library";
 import { hashOf } from "../member/access";
 import { participationsIn } from "../safety/participations";
 import { calendarOf } from "./calendar";
@@ -41,7 +41,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     params: CrewParams,
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);
-      sendCalendar(response, crew.name, await calendarText(db, crew, null, await now(caller)));
+      sendCalendar(response, crew.name, await calendarText(db, caller.practiceId, crew, null, await now(caller)));
     },
   });
   routes.add({
@@ -103,8 +103,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
       if (!link || !crew || !account) throw notFound("calendar");
       const at = await now(account);
       await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
-      await readOwnMovements(db, account.practiceId);
-      sendCalendar(response, crew.name, await calendarText(db, crew, link.personId, at));
+      sendCalendar(response, crew.name, await calendarText(db, account.practiceId, crew, link.personId, at));
     },
   });
 }
@@ -140,10 +139,11 @@ function sendCalendar(response: Response, crewName: string, text: string): void 
 }
 
 /** For one person: their groups' sessions in their own form; nothing while they are held out. */
-async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
+async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
   const { timeZone, place } = crew.detail;
   const day = at.toISOString().slice(0, 10);
-  const [rows, participations, programs, people] = await Promise.all([
+  const [library, rows, participations, programs, people] = await Promise.all([
+    practiceLibrary(db, practiceId),
     placementsBetween(db, [crew.id], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
@@ -164,9 +164,11 @@ async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: 
   );
   const entries = rows.flatMap((row) => {
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
-    const session = found && sessionOn(found.program, found.session, workingDayOf(crew, row.startsAt));
+    const session = found && sessionOn(library, found.program, found.session, workingDayOf(crew, row.startsAt));
     if (!session || (personId && row.people && !row.people.includes(personId))) return [];
-    const shown = personId ? personalSession(session, personId, participations.get(personId)) : sessionWithin(session, participations);
+    const shown = personId
+      ? personalSession(library, session, personId, participations.get(personId))
+      : sessionWithin(library, session, participations);
     return personId && shown.items.length === 0
       ? []
       : [{ id: row.id, startsAt: row.startsAt, changedAt: latest(row.changedAt, found.changedAt), session: shown }];
@@ -177,5 +179,5 @@ async function calendarText(db: Db, crew: CrewRow, personId: string | null, at: 
         people.map((person) => person.get()),
         participations,
       ).map(({ id }) => id);
-  return calendarOf(crew.name, place, timeZone, entries, ids);
+  return calendarOf(library, crew.name, place, timeZone, entries, ids);
 }

@@ -1,4 +1,5 @@
 /** Prints calendars of five places as JSON, for the test that runs it in processes of different zones. */
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";
 import { sampleProgram } from "../test/samples";
 import { calendarOf } from "./calendar";
@@ -21,6 +22,6 @@ if (process.argv.includes("--print")) {
     changedAt: new Date("2026-01-02T03:04:05Z"),
     session: session!,
   }));
-  const calendars = PLACES.map((zone) => calendarOf("Crew; one,\r\nX-EVIL:1", "Yard", zone, entries, []));
+  const calendars = PLACES.map((zone) => calendarOf(SHIPPED_LIBRARY, "Crew; one,\r\nX-EVIL:1", "Yard", zone, entries, []));
   process.stdout.write(JSON.stringify(calendars));
 }

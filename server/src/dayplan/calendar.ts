@@ -1,7 +1,7 @@
 /** The day plan as iCalendar (RFC 5545), with the rules of the crew's time zone inside the file. */
 import { dateAt, momentAt, wallTime } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { wordsOf } from "@kind-grip/core/language";
+import type { Library } from "@kind-grip/core/library";
 import { compileGroup, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import ical, { escape, ICalCalendarMethod } from "ical-generator";
@@ -25,13 +25,14 @@ const LOOK_AGAIN_SEC = 3600;
  * @param personIds who takes part: the length is that of the group
  */
 export function calendarOf(
+  library: Library,
   crewName: string,
   place: string,
   timeZone: string,
   entries: readonly CalendarEntry[],
   personIds: readonly string[],
 ): string {
-  const words = wordsIn("en");
+  const words = wordsOf(library);
   const calendar = ical({
     name: escape(`${crewName} – hand work`, false),
     method: ICalCalendarMethod.PUBLISH,
@@ -41,7 +42,7 @@ export function calendarOf(
     timezone: { name: null, generator: (zone) => String(zoneBlock(zone)[0] ?? "") || null },
   });
   for (const { id, startsAt, changedAt, session } of entries) {
-    const { totalSec } = compileGroup(session, FORM_TIMINGS, personIds);
+    const { totalSec } = compileGroup(session, library.timings, personIds);
     const endsAt = new Date(startsAt.getTime() + Math.max(1, Math.ceil(totalSec / 60)) * 60_000);
     // The second of two equal wall times cannot be told from the first in the place's own time.
     const zone = [startsAt, endsAt].every((at) => isOneMoment(at, timeZone)) ? timeZone : "UTC";

@@ -7,6 +7,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow, PlacementRow } from "../db/models";
+import { practiceLibrary } from "../library/practice-library";
 import { inTransaction } from "../db/transaction";
 import { invalid, stale } from "../http/problem";
 import { participationsIn } from "../safety/participations";
@@ -64,7 +65,7 @@ export async function saveWeekPlan(
       ]),
     );
     const isNew = (each: Placement) => !before.has(each.id) || placementKey(placement(before.get(each.id)!)) !== placementKey(each);
-    await refuseForNobody(db, crew, at, placements, isNew, transaction);
+    await refuseForNobody(db, caller.practiceId, crew, at, placements, isNew, transaction);
     const changedAt = new Date();
     await db.models.Placement.destroy({ where: { crewId, weekStart }, transaction });
     await db.models.Placement.bulkCreate(
@@ -129,6 +130,7 @@ async function refuseForeignSessions(db: Db, crewId: string, placements: readonl
 /** A session newly placed for people none of whom may do any of it. What was placed before they were held out stays, for nobody. */
 async function refuseForNobody(
   db: Db,
+  practiceId: string,
   crew: CrewRow,
   at: Date,
   placements: readonly Placement[],
@@ -137,7 +139,8 @@ async function refuseForNobody(
 ): Promise<void> {
   const named = placements.filter((each) => each.people && isNew(each));
   if (named.length === 0) return;
-  const [may, programs] = await Promise.all([
+  const [library, may, programs] = await Promise.all([
+    practiceLibrary(db, practiceId, transaction),
     participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at, transaction),
     db.models.Program.findAll({ where: { id: named.map(({ programId }) => programId) }, transaction }),
   ]);
@@ -145,7 +148,7 @@ async function refuseForNobody(
   const fields = placements.flatMap((each, i) => {
     const session = sessions.find(({ id }) => id === each.sessionId);
     if (!named.includes(each) || !session) return [];
-    const isOut = (id: string) => itemsLeftOut(may.get(id) ?? FULL_PARTICIPATION, session).length === session.items.length;
+    const isOut = (id: string) => itemsLeftOut(library, may.get(id) ?? FULL_PARTICIPATION, session).length === session.items.length;
     return session.items.length > 0 && each.people!.every(isOut)
       ? [{ path: `placements.${i}.people`, message: "names only people who are held out of it" }]
       : [];

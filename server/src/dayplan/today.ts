@@ -1,7 +1,6 @@
 /** Today: what runs when, for which crew. */
 import type { Today, TodayEntry } from "@kind-grip/core/answers";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
@@ -14,7 +13,7 @@ import type { Db } from "../db/connection";
 import type { ClearanceRow, HoldRow, PersonRow, ProposalRow } from "../db/models";
 import { participationsOf } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
-import { ownMovementsAsOf } from "../library/own-movements";
+import { practiceLibrary } from "../library/practice-library";
 import { placementsBetween } from "./plans";
 
 /** Every placement of the crews' working day, and of the night shift from yesterday that is still on. */
@@ -36,7 +35,8 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
     caller.role === "lead" ? null : readNeeds(db, crewIds),
   ]);
   const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));
-  const [programs, runs] = await Promise.all([
+  const [library, programs, runs] = await Promise.all([
+    practiceLibrary(db, caller.practiceId),
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
       where: { placementId: { [Op.in]: rows.map((row) => row.id) }, alone: false },
@@ -59,7 +59,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
     const startMs = row.startsAt.getTime();
     const shift = shiftOf(shifts.get(crew.id)!, startMs);
     const day = shift?.date ?? dateAt(startMs, crew.timeZone);
-    const session = found && sessionOn(found.program, found.session, day);
+    const session = found && sessionOn(library, found.program, found.session, day);
     const isOn = shift && shift.startMs <= now.getTime() && now.getTime() < shift.endMs;
     if (!session || (day !== date && !isOn)) return [];
     const may = participations.get(crew.id)!;
@@ -68,10 +68,8 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
       may,
     );
     const ids = here.map((person) => person.id);
-    const key = [row.programId, found.version, ownMovementsAsOf(caller.practiceId), session.id, day, ...ids, JSON.stringify([...may])].join(
-      " ",
-    );
-    const totalSec = keptLength(key, () => compileGroup(sessionWithin(session, may), FORM_TIMINGS, ids).totalSec);
+    const key = [row.programId, found.version, library.revision, session.id, day, ...ids, JSON.stringify([...may])].join(" ");
+    const totalSec = keptLength(key, () => compileGroup(sessionWithin(library, session, may), library.timings, ids).totalSec);
     return [
       {
         placementId: row.id,

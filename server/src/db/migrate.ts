@@ -7,6 +7,7 @@ import { ownMovements } from "./migrations/0002-own-movements";
 import { workAndBaseline } from "./migrations/0003-work-and-baseline";
 import { fromPlanToHabit } from "./migrations/0004-from-plan-to-habit";
 import { theLoopCloses } from "./migrations/0005-the-loop-closes";
+import { customMovements } from "./migrations/0006-custom-movements";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -14,6 +15,7 @@ const MIGRATIONS = {
   "0003-work-and-baseline": workAndBaseline,
   "0004-from-plan-to-habit": fromPlanToHabit,
   "0005-the-loop-closes": theLoopCloses,
+  "0006-custom-movements": customMovements,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -2,7 +2,7 @@
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew } from "@kind-grip/core/crew";
 import type { Behind, ChangeMeasure, CrewFigure, CrewFigures, MeasuredChange, PersonDay } from "@kind-grip/core/followup";
-import type { OwnMovement, Phase, Region } from "@kind-grip/core/library";
+import type { CustomMovement, Phase, Region } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { DecisionKind, PracticeSettings, Present, Response, ResponseThresholds } from "@kind-grip/core/response";
 import type { RunRecord } from "@kind-grip/core/run";
@@ -135,11 +135,11 @@ export interface RunItemRow {
   status: "done" | "part" | "skipped";
 }
 
-export interface OwnMovementRow {
+export interface CustomMovementRow {
   id: string;
   practiceId: string;
   name: string;
-  document: OwnMovement;
+  document: CustomMovement;
   version: number;
   changedAt: Date;
   removedAt: Date | null;
@@ -382,7 +382,7 @@ export interface Models {
   Crew: Table<CrewRow>;
   Person: Table<PersonRow>;
   Program: Table<ProgramRow>;
-  OwnMovement: Table<OwnMovementRow>;
+  CustomMovement: Table<CustomMovementRow>;
   WeekPlan: Table<WeekPlanRow>;
   Placement: Table<PlacementRow>;
   Run: Table<RunRow>;
@@ -447,7 +447,7 @@ export function defineModels(sequelize: Sequelize): Models {
       changedAt: moment,
       removedAt: moment,
     }),
-    OwnMovement: sequelize.define("own_movements", {
+    CustomMovement: sequelize.define("custom_movements", {
       id,
       practiceId: uuid,
       name: text,

@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { Crew } from "@kind-grip/core/crew";
 import { longestWorkMin, shiftsFrom } from "@kind-grip/core/calendar";
 import { clashesOf, suggestStart } from "@kind-grip/core/dayplan";
-import { FORM_TIMINGS, misfitsOf, movementOf } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, misfitsOf } from "@kind-grip/core/library";
 import { Program, programProblems } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
 import { Work, workProblems } from "@kind-grip/core/strain";
@@ -35,17 +35,17 @@ it.each(DEMO_CREWS.map((each) => [each.key, each.crew] as const))("the %s crew i
 describe.each(Object.entries(programs))("the %s program", (key, program) => {
   it("is sound", () => {
     expect(v.safeParse(Program, program).issues).toBeUndefined();
-    expect(programProblems(program)).toEqual([]);
+    expect(programProblems(SHIPPED_LIBRARY, program)).toEqual([]);
   });
   it("fits its slots, with the easier forms done", () => {
     for (const session of program.sessions)
-      expect(compileGroup(session, FORM_TIMINGS, [a, b]).totalSec).toBeLessThanOrEqual(crewOf(key).slots[session.slot]);
+      expect(compileGroup(session, SHIPPED_LIBRARY.timings, [a, b]).totalSec).toBeLessThanOrEqual(crewOf(key).slots[session.slot]);
   });
   it("asks for nothing the crew does not have", () => {
     const crew = crewOf(key);
     const place = { settings: crew.settings, kit: crew.kit.map((entry) => entry.kind) };
     for (const item of program.sessions.flatMap((session) => session.items))
-      expect([item.movementId, misfitsOf(movementOf(item.movementId), item.formId, place)]).toEqual([item.movementId, []]);
+      expect([item.movementId, misfitsOf(SHIPPED_LIBRARY.get(item.movementId), item.formId, place)]).toEqual([item.movementId, []]);
   });
   it("placed as the demo places it, breaks no rule that protects people", () => {
     const shifts = shiftsFrom(crewOf(key).shiftPattern, TIME_ZONE, ANCHOR, 28);
@@ -53,12 +53,12 @@ describe.each(Object.entries(programs))("the %s program", (key, program) => {
       program.sessions
         .filter((session) => session.slot !== "postShift" || [1, 3, 5].includes(new Date(`${shift.date}T00:00:00Z`).getUTCDay()))
         .map((session) => {
-          const { totalSec } = compileGroup(session, FORM_TIMINGS, [a, b]);
+          const { totalSec } = compileGroup(session, SHIPPED_LIBRARY.timings, [a, b]);
           const startMs = suggestStart(session.slot, totalSec, shift, session.slot === "break" ? [shift.startMs] : []);
           return { id: dice.id(), session, startMs, endMs: startMs + totalSec * 1000 };
         }),
     );
-    expect(clashesOf(placed, shifts, TIME_ZONE).filter((clash) => clash.weight === "stop")).toEqual([]);
+    expect(clashesOf(SHIPPED_LIBRARY, placed, shifts, TIME_ZONE).filter((clash) => clash.weight === "stop")).toEqual([]);
   });
 });
 

@@ -4,7 +4,7 @@
 import { createHash } from "node:crypto";
 import { addDays, dateAt, mondayOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
 import { suggestStart } from "@kind-grip/core/dayplan";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compileGroup, type Session, type SlotKind } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
@@ -234,7 +234,7 @@ function placeOn(dice: Dice, crew: SeededCrew, sessions: ReadonlyMap<SlotKind, S
     if (!session) return [];
     const { totalSec } = compileGroup(
       session,
-      FORM_TIMINGS,
+      SHIPPED_LIBRARY.timings,
       crew.people.map((person) => person.id),
     );
     const startsAt = new Date(suggestStart(slot, totalSec, shift, slot === "break" ? [shift.startMs] : []));
@@ -254,7 +254,7 @@ function seedRun(
   const runId = dice.id();
   const { totalSec, segments } = compileGroup(
     session,
-    FORM_TIMINGS,
+    SHIPPED_LIBRARY.timings,
     crew.people.map((person) => person.id),
   );
   const startedAt = new Date(placement.startsAt.getTime() + dice.whole(-60, 240) * 1000);

@@ -1,5 +1,5 @@
 /** The demo's programs, put together from the library the way a trainer would. */
-import { DEFAULT_STYLE, movementOf, newItem, type Style } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem, type Style } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { Dose, Item, Session, SlotKind } from "@kind-grip/core/session";
 import type { Dice } from "./dice";
@@ -12,7 +12,7 @@ const holds = (reps: number, holdSec: number, restSec: number): Dose => ({ kind:
 function session(dice: Dice, style: Style, name: string, slot: SlotKind, entries: readonly Entry[]): Session {
   const items = entries.map((entry) => {
     const [movementId, change] = typeof entry === "string" ? [entry, {}] : entry;
-    return { ...newItem(movementOf(movementId), style, dice.id()), ...change };
+    return { ...newItem(SHIPPED_LIBRARY.get(movementId), style, dice.id()), ...change };
   });
   return { id: dice.id(), name, slot, items };
 }

@@ -1,4 +1,5 @@
 /** The demo's eight weeks, replayed: each decision of its stories is the one the rules come to. */
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { firedText, respond, type DecisionKind } from "@kind-grip/core/response";
 import { openTestApp, TestCaller, type TestApp } from "../test/test-app";
 import { itemFacts } from "../response/item-facts";
@@ -27,10 +28,10 @@ const decisionsOf = async (crew: string, name: string): Promise<DecisionAnswer[]
 };
 const proposedOn = async (crew: string, name: string, day: string): Promise<Map<string, { kind: DecisionKind; text: string }>> => {
   const row = (await test.db.models.Crew.findByPk(crewOf(crew), { rejectOnEmpty: true })).get({ plain: true });
-  const facts = await itemFacts(test.db, row, new Date(`${day}T03:00:00Z`), [await personId(row.id, name)]);
+  const facts = await itemFacts(test.db, SHIPPED_LIBRARY, row, new Date(`${day}T03:00:00Z`), [await personId(row.id, name)]);
   return new Map(
     facts.flatMap((each) => {
-      const found = respond(each.facts);
+      const found = respond(SHIPPED_LIBRARY, each.facts);
       return found ? [[each.facts.item.movementId, { kind: found.kind, text: firedText(found.fired[0]!) }] as const] : [];
     }),
   );

@@ -1,5 +1,5 @@
 import type { ReviewAnswer } from "@kind-grip/core/followup";
-import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
@@ -18,7 +18,7 @@ beforeEach(async () => {
 afterAll(() => test.close());
 
 const today = new Date().toISOString().slice(0, 10);
-const item = { ...newItem(movementOf("lift-palm-down"), DEFAULT_STYLE, uuid()), sides: "inTurn" as const };
+const item = { ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, uuid()), sides: "inTurn" as const };
 /** Led on the Monday so many weeks ago, with a load. */
 const lead = async (weeksAgo: number, loadKg: number, change: object = {}) => {
   const at = `${addDays(mondayOf(today), -7 * weeksAgo)}T12:00:00.000Z`;

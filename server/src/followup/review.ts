@@ -2,13 +2,14 @@
 import { changesBetween, type Change } from "@kind-grip/core/baseline";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { adherenceOf, loadRises, MIN_ANSWERS, nextBlock, trendOf, type LoadedRun, type ReviewAnswer } from "@kind-grip/core/followup";
-import { findMovement } from "@kind-grip/core/library";
+import type { Library } from "@kind-grip/core/library";
 import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import { noteSeen } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { practiceLibrary } from "../library/practice-library";
 import { raisedMornings } from "./mornings";
 
 export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReviewAnswer> {
@@ -20,14 +21,15 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   const from = first && first > asked ? first : asked;
   const day = { [Op.between]: [from, until] as [string, string] };
   const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
-  const [dayRows, mornings, people, decisionRows, rounds, runs] = await Promise.all([
+  const [dayRows, mornings, people, decisionRows, rounds, library] = await Promise.all([
     db.models.PersonDay.findAll({ where: { crewId, day }, order: ["day"] }),
     raisedMornings(db, crewId, from, until),
     db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
     changesOf(db, crewId),
-    loadedRuns(db, crewId, mondays[0]!, until, crew.detail.timeZone),
+    practiceLibrary(db, caller.practiceId),
   ]);
+  const runs = await loadedRuns(db, library, crewId, mondays[0]!, until, crew.detail.timeZone);
   await noteSeen(db, caller, at, { crewId, personId: null, subject: "decision", what: "review of a block" });
   const days = dayRows.map((row) => row.get({ plain: true }));
   const morningsByDay = grouped(mornings, (each) => each.day);
@@ -89,7 +91,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
       };
     }),
     rounds: rounds.names,
-    rises: loadRises(runs, mondays, first ?? undefined),
+    rises: loadRises(library, runs, mondays, first ?? undefined),
     next: nextBlock({
       adherence,
       raised,
@@ -101,7 +103,14 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
 }
 
 /** Runs with strengthening in them, as the weekly load is counted from. */
-async function loadedRuns({ models }: Db, crewId: string, from: string, until: string, timeZone: string): Promise<LoadedRun[]> {
+async function loadedRuns(
+  { models }: Db,
+  library: Library,
+  crewId: string,
+  from: string,
+  until: string,
+  timeZone: string,
+): Promise<LoadedRun[]> {
   const runs = (
     await models.Run.findAll({
       where: {
@@ -112,7 +121,7 @@ async function loadedRuns({ models }: Db, crewId: string, from: string, until: s
     })
   )
     .map((row) => row.get({ plain: true }))
-    .filter(({ session }) => session.items.some(({ movementId }) => findMovement(movementId)?.phase === "strengthen"));
+    .filter(({ session }) => session.items.some(({ movementId }) => library.find(movementId)?.phase === "strengthen"));
   const runId = runs.map(({ id }) => id);
   const [items, people] = await Promise.all([
     models.RunItem.findAll({ where: { runId }, attributes: ["runId", "itemId", "status", "plannedSec", "doneSec"] }),

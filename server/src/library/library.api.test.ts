@@ -1,4 +1,9 @@
-import { sampleOwnMovement, type OwnMovement } from "@kind-grip/core/library";
+import type { MemberDay } from "@kind-grip/core/answers";
+import { mondayOf } from "@kind-grip/core/calendar";
+import { libraryOf, sampleCustomMovement, SHIPPED_LIBRARY, type CustomMovement } from "@kind-grip/core/library";
+import { compileGroup, compilePerson } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import request from "supertest";
 import { v7 as uuid } from "uuid";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
@@ -14,26 +19,26 @@ beforeAll(async () => {
 });
 afterAll(() => test.close());
 
-const store = (id: string, version = 0, own: OwnMovement = sampleOwnMovement(id), by = trainer) =>
-  by.send("put", `/api/movements/${id}`, { version, own });
+const store = (id: string, version = 0, custom: CustomMovement = sampleCustomMovement(id), by = trainer) =>
+  by.send("put", `/api/movements/${id}`, { version, custom });
 
-describe("own movements", () => {
+describe("custom movements", () => {
   it("are stored once however often they are sent, and counted on", async () => {
     const id = uuid();
     for (let i = 0; i < 2; i++) expect((await store(id)).body).toMatchObject({ id, version: 1, removed: false });
-    const renamed = { ...sampleOwnMovement(id), words: { ...sampleOwnMovement(id).words, name: "Handle turn" } };
+    const renamed = { ...sampleCustomMovement(id), words: { ...sampleCustomMovement(id).words, name: "Handle turn" } };
     expect((await store(id, 1, renamed)).body.version).toBe(2);
     const late = await store(id, 1);
-    expect([late.status, late.body.detail.own.words.name]).toEqual([409, "Handle turn"]);
+    expect([late.status, late.body.detail.custom.words.name]).toEqual([409, "Handle turn"]);
     expect((await trainer.get("/api/movements")).body.filter((entry: { id: string }) => entry.id === id)).toHaveLength(1);
   });
 
   it("with an impossible joint are refused with the joint and its range, and nothing is kept", async () => {
     const id = uuid();
-    const own = sampleOwnMovement(id);
-    own.figure.poses[0]!.right!.elbow = 170;
-    const refused = await store(id, 0, own);
-    expect([refused.status, fieldsOf(refused)["own.figure.poses.0"]]).toEqual([400, "right.elbow is 170°, it goes from -5° to 150°"]);
+    const custom = sampleCustomMovement(id);
+    custom.figure.poses[0]!.right!.elbow = 170;
+    const refused = await store(id, 0, custom);
+    expect([refused.status, fieldsOf(refused)["custom.figure.poses.0"]]).toEqual([400, "right.elbow is 170°, it goes from -5° to 150°"]);
     expect((await trainer.get(`/api/movements/${id}/file`)).status).toBe(404);
   });
 
@@ -42,7 +47,7 @@ describe("own movements", () => {
     await store(id);
     expect((await stranger.get("/api/movements")).body).toEqual([]);
     expect((await stranger.get(`/api/movements/${id}/file`)).status).toBe(404);
-    expect((await store(id, 1, sampleOwnMovement(id), stranger)).status).toBe(404);
+    expect((await store(id, 1, sampleCustomMovement(id), stranger)).status).toBe(404);
     expect((await stranger.send("delete", `/api/movements/${id}`)).status).toBe(404);
     const theirs = await makeWorld(stranger);
     const program = structuredClone(theirs.program);
@@ -72,15 +77,57 @@ describe("own movements", () => {
     expect(brought.body).toMatchObject({
       id: copy,
       version: 1,
-      own: { movement: { id: `own-${copy}` }, words: { name: "Door-handle turn" } },
+      custom: { movement: { id: `own-${copy}` }, words: { name: "Door-handle turn" } },
     });
     const broken = await trainer.send("post", `/api/movements/${uuid()}/import`, { text: text.replace(/"elbow": 90/, '"elbow": "bent"') });
     expect(broken.status).toBe(400);
     expect(Object.keys(fieldsOf(broken))[0]).toContain("figure.poses.0.right.elbow");
   });
 
+  it("have their name, time, figure and easier forms on a phone, and their time in a calendar of a process that has seen none", async () => {
+    const [id, placementId] = [uuid(), uuid()];
+    const custom = { ...sampleCustomMovement(id), words: { ...sampleCustomMovement(id).words, name: "Slow handle turn" } };
+    custom.movement = { ...custom.movement, readySec: 47 };
+    await store(id, 0, custom);
+    const { crewId, people, programId, program: made } = await makeWorld(trainer);
+    const program = structuredClone(made);
+    const [session] = program.sessions;
+    Object.assign(session!.items[0]!, { movementId: `own-${id}`, formId: "standard", sides: "inTurn", personal: {} });
+    await trainer.send("put", `/api/programs/${programId}`, { version: 1, program });
+    const startsAt = new Date(Math.ceil((Date.now() + 3600_000) / 300_000) * 300_000).toISOString();
+    const placement = { id: placementId, programId, sessionId: session!.id, startsAt };
+    const saved = await trainer.send("put", `/api/crews/${crewId}/plan/${mondayOf(startsAt.slice(0, 10))}`, {
+      version: 0,
+      placements: [placement],
+    });
+    expect(saved.status).toBe(200);
+
+    const phone = await trainer.member(test, crewId, people[0]!.id);
+    const day = (await phone.get("/api/member/day")).body as MemberDay;
+    expect(day.customMovements).toEqual([custom]);
+    const library = libraryOf(day.customMovements);
+    const there = day.anyTime.find((entry) => entry.session.id === session!.id)!;
+    expect(there.totalSec).toBe(compilePerson(there.session, library.timings).totalSec);
+    expect(there.totalSec - compilePerson(there.session, SHIPPED_LIBRARY.timings).totalSec).toBeGreaterThan(30);
+
+    const { body } = await trainer.send("post", `/api/crews/${crewId}/calendar-links`, { id: uuid(), name: "L", personId: null });
+    const cold = await openTestApp();
+    try {
+      const { text } = await request(cold.app).get(body.path);
+      const lines = text.replace(/\r\n /g, "");
+      expect(lines).toContain("Slow handle turn");
+      const sessionSec = compileGroup(
+        session!,
+        library.timings,
+        people.map((person) => person.id),
+      ).totalSec;
+      expect(lines).toContain(`SUMMARY:Warm-up (${clockText(sessionSec)})`);
+    } finally {
+      await cold.close();
+    }
+  });
+
   it("need somebody signed in", async () => {
-    const { default: request } = await import("supertest");
     expect((await request(test.app).get("/api/movements")).status).toBe(401);
   });
 });

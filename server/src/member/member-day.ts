@@ -1,7 +1,7 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
 import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/answers";
 import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
+import type { CustomMovement, Library } from "@kind-grip/core/library";
 import { sessionOn, type Program } from "@kind-grip/core/program";
 import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
 import { compilePerson, type Session } from "@kind-grip/core/session";
@@ -11,6 +11,7 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { placementsBetween } from "../dayplan/plans";
 import { notFound } from "../http/problem";
+import { practiceLibrary } from "../library/practice-library";
 import { settingsOf } from "../practice/settings";
 import { isHeldByHold, mostFelt, participationsIn, symptomHistory, symptomsOn } from "../safety/participations";
 import { alertsOf } from "../safety/symptom-alerts";
@@ -26,18 +27,20 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   if (!person) throw notFound("person");
   const { timeZone, place } = crew.detail;
   const today = dateAt(at.getTime(), timeZone);
-  const [rows, programs, participations, checkedIn, ran, alerts, history, { settings }, trainer, clinicianFirst] = await Promise.all([
-    placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
-    db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
-    participationsIn(db, { id: crew.id, timeZone }, at),
-    db.models.CheckIn.count({ where: { personId, day: today } }),
-    donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
-    alertsOf(db, personId, at),
-    symptomHistory(db, crew.id),
-    settingsOf(db, caller.practiceId),
-    db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
-    isHeldByHold(db, personId, timeZone, at),
-  ]);
+  const [rows, programs, participations, checkedIn, ran, alerts, history, { settings }, trainer, clinicianFirst, library] =
+    await Promise.all([
+      placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
+      db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
+      participationsIn(db, { id: crew.id, timeZone }, at),
+      db.models.CheckIn.count({ where: { personId, day: today } }),
+      donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
+      alertsOf(db, personId, at),
+      symptomHistory(db, crew.id),
+      settingsOf(db, caller.practiceId),
+      db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
+      isHeldByHold(db, personId, timeZone, at),
+      practiceLibrary(db, caller.practiceId),
+    ]);
   const participation = participations.get(personId) ?? FULL_PARTICIPATION;
   const known = new Map(
     programs.flatMap((program) =>
@@ -50,14 +53,14 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   const dayOf = (startsAt: Date) => shiftOf(shifts, startsAt.getTime())?.date ?? dateAt(startsAt.getTime(), timeZone);
   const entry = (programId: string, program: Program, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
     const day = placed ? dayOf(placed.startsAt) : today;
-    const own = personalSession(sessionOn(program, session, day), personId, participation);
+    const own = personalSession(library, sessionOn(library, program, session, day), personId, participation);
     if (own.items.length === 0) return [];
     return [
       {
         placementId: placed?.id ?? null,
         programId,
         startsAt: placed?.startsAt.toISOString() ?? null,
-        totalSec: compilePerson(own, FORM_TIMINGS).totalSec,
+        totalSec: compilePerson(own, library.timings).totalSec,
         session: own,
         done: placed ? ran.has(placed.id) : false,
       },
@@ -69,6 +72,15 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     const shift = shiftOf(shifts, startsAt.getTime());
     return day < addDays(today, DAYS_AHEAD) && (day >= today || (shift !== undefined && shift.endMs > at.getTime()));
   };
+  const sessions = rows
+    .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
+    .flatMap((row) => {
+      const found = known.get(`${row.programId} ${row.sessionId}`);
+      return found ? entry(row.programId, found.program, found.session, row) : [];
+    });
+  const anyTime = programs
+    .slice(0, 1)
+    .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, program.get().document, session)));
   return {
     now: at.toISOString(),
     today,
@@ -97,17 +109,16 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       ),
     ),
     alarmMorning: settings.thresholds.alarmMorning,
-    sessions: rows
-      .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
-      .flatMap((row) => {
-        const found = known.get(`${row.programId} ${row.sessionId}`);
-        return found ? entry(row.programId, found.program, found.session, row) : [];
-      }),
-    anyTime: programs
-      .slice(0, 1)
-      .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, program.get().document, session))),
+    sessions,
+    anyTime,
+    customMovements: customOf(library, [...sessions, ...anyTime]),
     checkedIn: checkedIn > 0,
   };
+}
+
+function customOf(library: Library, entries: readonly MemberSession[]): CustomMovement[] {
+  const ids = new Set(entries.flatMap(({ session }) => session.items.map(({ movementId }) => movementId)));
+  return [...ids].flatMap((id) => library.custom(id) ?? []);
 }
 
 async function donePlacements(db: Db, crewId: string, personId: string, since: Date): Promise<Set<string>> {

@@ -1,6 +1,7 @@
 /** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
+import type { Library } from "@kind-grip/core/library";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participation } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
@@ -9,6 +10,7 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { MessageRow, PlacementRow } from "../db/models";
 import { notFound } from "../http/problem";
+import { practiceLibrary } from "../library/practice-library";
 import { participationsIn } from "../safety/participations";
 
 export interface MessageAnswer {
@@ -37,10 +39,15 @@ export async function remind(
   if (!placement || !session) throw notFound("placed session");
   const { timeZone, place } = crew.detail;
   const day = dateAt(placement.startsAt.getTime(), timeZone);
-  const participations = await participationsIn(db, { id: crewId, timeZone }, at);
+  const [library, participations] = await Promise.all([
+    practiceLibrary(db, caller.practiceId),
+    participationsIn(db, { id: crewId, timeZone }, at),
+  ]);
   const free = (await db.models.Person.findAll({ where: { crewId } }))
     .map((person) => person.get())
-    .filter((person) => isHere(person, day) && isMeantFor(placement, person.id) && hasAnyItem(session, participations.get(person.id)));
+    .filter(
+      (person) => isHere(person, day) && isMeantFor(placement, person.id) && hasAnyItem(library, session, participations.get(person.id)),
+    );
   const known = new Map((await db.models.Message.findAll({ where: { placementId } })).map((row) => [row.get().personId, row.get()]));
   const fresh = free.filter(({ id }) => !known.has(id));
   // Those who had dropped out and take part again.
@@ -69,14 +76,18 @@ export async function remind(
 }
 
 /** Whether a reminder is still one as it is sent: the session is in the plan, and the person may do some of it. */
-export async function isStillDue(db: Db, { placementId, crewId, personId }: MessageRow, at: Date): Promise<boolean> {
+export async function isStillDue(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<boolean> {
   if (placementId === null) return true;
   const placement = (await db.models.Placement.findByPk(placementId))?.get();
   const session = placement && (await sessionOf(db, placement));
   const crew = (await db.models.Crew.findByPk(crewId))?.get();
   if (!session || !crew || !isMeantFor(placement, personId)) return false;
   const { timeZone } = crew.detail;
-  return hasAnyItem(session, (await participationsIn(db, { id: crewId, timeZone }, at)).get(personId));
+  const [library, participations] = await Promise.all([
+    practiceLibrary(db, practiceId),
+    participationsIn(db, { id: crewId, timeZone }, at),
+  ]);
+  return hasAnyItem(library, session, participations.get(personId));
 }
 
 async function sessionOf(db: Db, { programId, sessionId }: PlacementRow): Promise<Session | undefined> {
@@ -88,8 +99,8 @@ function isMeantFor({ people }: PlacementRow, personId: string): boolean {
   return !people || people.includes(personId);
 }
 
-function hasAnyItem(session: Session, participation: Participation = FULL_PARTICIPATION): boolean {
-  return itemsLeftOut(participation, session).length < session.items.length;
+function hasAnyItem(library: Library, session: Session, participation: Participation = FULL_PARTICIPATION): boolean {
+  return itemsLeftOut(library, participation, session).length < session.items.length;
 }
 
 const SHOWN = 100;

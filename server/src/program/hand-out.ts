@@ -1,6 +1,6 @@
 /** The hand-out: one page a session, large enough to read at arm's length. */
-import { wordsIn, type Words } from "@kind-grip/core/language";
-import { figureOf, findMovement, FORM_TIMINGS, OWN_PREFIX, stage } from "@kind-grip/core/library";
+import { wordsOf, type Words } from "@kind-grip/core/language";
+import { stage, type Library } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
@@ -14,13 +14,11 @@ const FULL_SIZE_ITEMS = 6.4;
 const KEPT = 200;
 const pictures = new Map<string, string>();
 
-function drawn({ movementId, formId }: Item): string {
-  const figure = figureOf(movementId, formId);
-  // The figure itself is in the key: an own movement may be changed under its id.
-  const key = movementId.startsWith(OWN_PREFIX) ? JSON.stringify([movementId, formId, figure]) : `${movementId}/${formId}`;
+function drawn(library: Library, { movementId, formId }: Item): string {
+  const key = `${movementId}/${formId} ${library.revisionOf(movementId)}`;
   const known = pictures.get(key);
   if (known !== undefined) return known;
-  const svg = stage(movementId, formId).still();
+  const svg = stage(library, movementId, formId).still();
   pictures.set(key, svg);
   if (pictures.size > KEPT) pictures.delete(pictures.keys().next().value!);
   return svg;
@@ -32,13 +30,13 @@ const FIGURE_POINTS = 112;
 const SHRINKS = [1, 0.93, 0.86, 0.78, 0.69, 0.6, 0.5];
 
 /** @param names person id → name, for the easier forms */
-export async function handOut(program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
-  const words = wordsIn("en");
+export async function handOut(library: Library, program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
+  const words = wordsOf(library);
   const sessions = program.sessions.filter((session) => session.items.length > 0);
   if (sessions.length === 0) return (await render([{ text: "This program has no session with items yet." }], program.name, words)).pdf;
   let last: Buffer | undefined;
   for (const shrink of SHRINKS) {
-    const content = sessions.flatMap((session, i) => page(session, crewName, names, words, usualScale(session) * shrink, i > 0));
+    const content = sessions.flatMap((session, i) => page(library, session, crewName, names, words, usualScale(session) * shrink, i > 0));
     const { pdf, pages } = await render(content, `${program.name} – ${crewName}`, words);
     if (pages === sessions.length) return pdf;
     last = pdf;
@@ -48,14 +46,15 @@ export async function handOut(program: Program, crewName: string, names: Readonl
 
 /** Personal sheets: a page for each person and session, in their own forms, without what they leave out. One program, many sheets. */
 export async function personalSheets(
+  library: Library,
   program: Program,
   crewName: string,
   people: readonly { id: string; name: string; participation: Participation | undefined }[],
 ): Promise<Buffer> {
-  const words = wordsIn("en");
+  const words = wordsOf(library);
   const pages = people.flatMap(({ id, name, participation }) =>
     program.sessions.flatMap((session) => {
-      const own = personalSession(session, id, participation);
+      const own = personalSession(library, session, id, participation);
       return own.items.length === 0 ? [] : [{ name, own }];
     }),
   );
@@ -63,7 +62,7 @@ export async function personalSheets(
   let last: Buffer | undefined;
   for (const shrink of SHRINKS) {
     const content = pages.flatMap(({ name, own }, i) =>
-      page(own, `${name} · ${crewName}`, new Map([[name, name]]), words, usualScale(own) * shrink, i > 0),
+      page(library, own, `${name} · ${crewName}`, new Map([[name, name]]), words, usualScale(own) * shrink, i > 0),
     );
     const made = await render(content, `${program.name} – ${crewName}`, words);
     if (made.pages === pages.length) return made.pdf;
@@ -103,6 +102,7 @@ async function render(content: Content[], title: string, words: Words): Promise<
 }
 
 function page(
+  library: Library,
   session: Session,
   crewName: string,
   names: ReadonlyMap<string, string>,
@@ -110,7 +110,7 @@ function page(
   scale: number,
   breakBefore: boolean,
 ): Content[] {
-  const timeline = compileGroup(session, FORM_TIMINGS, [...names.keys()]);
+  const timeline = compileGroup(session, library.timings, [...names.keys()]);
   return [
     {
       columns: [
@@ -131,13 +131,13 @@ function page(
       pageBreak: breakBefore ? "before" : undefined,
     },
     { text: words.paper("mildPull"), fontSize: 13, margin: [0, 6, 0, 8 * scale] },
-    ...session.items.map((item, i) => entry(item, i, names, words, scale)),
+    ...session.items.map((item, i) => entry(library, item, i, names, words, scale)),
   ];
 }
 
-function entry(item: Item, index: number, names: ReadonlyMap<string, string>, words: Words, scale: number): Content {
+function entry(library: Library, item: Item, index: number, names: ReadonlyMap<string, string>, words: Words, scale: number): Content {
   const text = words.movement(item.movementId);
-  const movement = findMovement(item.movementId);
+  const movement = library.find(item.movementId);
   const size = (points: number) => Math.round(points * scale * 10) / 10;
   const easier = Object.entries(item.personal).flatMap(([personId, own]) => {
     const name = names.get(personId);
@@ -153,7 +153,7 @@ function entry(item: Item, index: number, names: ReadonlyMap<string, string>, wo
       {
         columns: [
           { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: size(26) },
-          ...(figureOf(item.movementId) ? [{ svg: drawn(item), width: size(FIGURE_POINTS) }] : []),
+          ...(library.figure(item.movementId) ? [{ svg: drawn(library, item), width: size(FIGURE_POINTS) }] : []),
           {
             stack: [
               {

@@ -1,4 +1,5 @@
 /** Programs of a crew, saved whole with a version: a save against an older one is refused and shows the newer. */
+import type { Library } from "@kind-grip/core/library";
 import { programProblems, type Program } from "@kind-grip/core/program";
 import { refusalOf } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
@@ -7,7 +8,7 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ProgramRow } from "../db/models";
 import { inTransaction } from "../db/transaction";
-import { foreignOwnMovements } from "../library/own-movements";
+import { practiceLibrary } from "../library/practice-library";
 import { invalid, notFound, stale } from "../http/problem";
 import { participationsIn } from "../safety/participations";
 
@@ -85,7 +86,7 @@ export async function setProgramRemoved(db: Db, caller: Caller, programId: strin
   await db.models.Program.update({ removedAt: removed ? new Date() : null }, { where: { id: programId } });
 }
 
-/** What the schema cannot see: people who are not in the crew or held out of the item, another practice's own movements. */
+/** What the schema cannot see: people who are not in the crew or held out of the item. */
 async function refuseProblems(
   db: Db,
   caller: Caller,
@@ -95,7 +96,8 @@ async function refuseProblems(
   before: Program | undefined,
   transaction: Transaction,
 ): Promise<void> {
-  const problems = programProblems(program).map(({ path, message }) => ({ path: `program.${path}`, message }));
+  const library = await practiceLibrary(db, caller.practiceId, transaction);
+  const problems = programProblems(library, program).map(({ path, message }) => ({ path: `program.${path}`, message }));
   const named = program.sessions.flatMap((session, s) =>
     session.items.flatMap((item, i) =>
       Object.keys(item.personal).map((personId) => ({ personId, path: `program.sessions.${s}.items.${i}.personal.${personId}` })),
@@ -107,18 +109,7 @@ async function refuseProblems(
     );
     problems.push(...named.filter(({ personId }) => !there.has(personId)).map(({ path }) => ({ path, message: "is not in this crew" })));
   }
-  const items = program.sessions.flatMap((session, s) =>
-    session.items.map(({ movementId }, i) => ({ movementId, path: `program.sessions.${s}.items.${i}.movementId` })),
-  );
-  const foreign = await foreignOwnMovements(
-    db,
-    caller.practiceId,
-    items.map(({ movementId }) => movementId),
-    transaction,
-  );
-  for (const { movementId, path } of items)
-    if (foreign.includes(movementId)) problems.push({ path, message: `the library has no movement "${movementId}"` });
-  problems.push(...(await heldOutProblems(db, caller, at, crewId, program, before, transaction)));
+  problems.push(...(await heldOutProblems(db, caller, library, at, crewId, program, before, transaction)));
   if (problems.length > 0) throw invalid(problems);
 }
 
@@ -129,6 +120,7 @@ async function refuseProblems(
 async function heldOutProblems(
   db: Db,
   caller: Caller,
+  library: Library,
   at: Date,
   crewId: string,
   program: Program,
@@ -142,7 +134,7 @@ async function heldOutProblems(
     session.items.flatMap((item, i) =>
       Object.entries(item.personal).flatMap(([personId, own]) => {
         const participation = participations.get(personId);
-        if (!participation || refusalOf(participation, item.movementId) === null) return [];
+        if (!participation || refusalOf(library, participation, item.movementId) === null) return [];
         const old = known.get(item.id);
         if (old?.movementId === item.movementId && JSON.stringify(old.personal[personId]) === JSON.stringify(own)) return [];
         return [{ path: `program.sessions.${s}.items.${i}.personal.${personId}`, message: "is held out of this item" }];

@@ -14,6 +14,7 @@ import { sendFile } from "../http/file";
 import { CrewParams, Version } from "../http/params";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
+import { practiceLibrary } from "../library/practice-library";
 import { participationsIn } from "../safety/participations";
 import { handOut, personalSheets } from "./hand-out";
 import { createProgram, listPrograms, programOf, saveProgram, setProgramRemoved } from "./programs";
@@ -47,7 +48,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     bodyLimit: "2mb",
     async handle({ caller, params, body }) {
       await crewOf(db, caller, params.crewId);
-      const read = readProgramFile(body.text, uuid);
+      const read = readProgramFile(await practiceLibrary(db, caller.practiceId), body.text, uuid);
       if (!read.program) throw new Problem(400, "invalid", "This file cannot be imported.", read.problems);
       return createProgram(db, caller, await now(caller), params.crewId, body.id, read.program);
     },
@@ -107,7 +108,12 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
       const today = dateAt(at.getTime(), crew.detail.timeZone);
       const people = notHeldOut(await listPeople(db, caller, crewId), participations).filter((person) => isHere(person, today));
       const sheets = people.map(({ id, name }) => ({ id, name, participation: participations.get(id) }));
-      sendFile(response, `${program.name} sheets.pdf`, "application/pdf", await personalSheets(program, crew.name, sheets));
+      sendFile(
+        response,
+        `${program.name} sheets.pdf`,
+        "application/pdf",
+        await personalSheets(await practiceLibrary(db, caller.practiceId), program, crew.name, sheets),
+      );
     },
   });
   routes.add({
@@ -120,12 +126,13 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
       const crew = await crewOf(db, caller, crewId);
       const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(caller));
       const people = notHeldOut(await listPeople(db, caller, crewId), participations);
-      const within = { ...program, sessions: program.sessions.map((session) => sessionWithin(session, participations)) };
+      const library = await practiceLibrary(db, caller.practiceId);
+      const within = { ...program, sessions: program.sessions.map((session) => sessionWithin(library, session, participations)) };
       sendFile(
         response,
         `${program.name}.pdf`,
         "application/pdf",
-        await handOut(within, crew.name, new Map(people.map((person) => [person.id, person.name]))),
+        await handOut(library, within, crew.name, new Map(people.map((person) => [person.id, person.name]))),
       );
     },
   });

@@ -1,6 +1,6 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
 import type { WaitingDecision } from "@kind-grip/core/answers";
-import { findMovement } from "@kind-grip/core/library";
+import type { Library } from "@kind-grip/core/library";
 import { oneAtATime, respond, sameDoing, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
 import { refusalOf } from "@kind-grip/core/safety";
 import { heldIn, setPersonalForm } from "@kind-grip/core/session";
@@ -14,6 +14,7 @@ import type { Db } from "../db/connection";
 import type { CrewRow, DecisionRow, ProposalRow } from "../db/models";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
+import { practiceLibrary } from "../library/practice-library";
 import { settingsOf } from "../practice/settings";
 import { itemFacts, type PersonItem } from "./item-facts";
 
@@ -55,16 +56,20 @@ async function proposals(
   personIds?: readonly string[],
   transaction?: Transaction,
 ): Promise<Proposed[]> {
+  const library = await practiceLibrary(db, practiceId, transaction);
   const [facts, { settings }] = await Promise.all([
-    itemFacts(db, crew, at, personIds, transaction),
+    itemFacts(db, library, crew, at, personIds, transaction),
     settingsOf(db, practiceId, transaction),
   ]);
   const answers = facts.flatMap((each) => {
-    const response = respond(each.facts, settings.thresholds);
+    const response = respond(library, each.facts, settings.thresholds);
     return response ? [{ ...each, movementId: each.facts.item.movementId, response }] : [];
   });
   return [...new Set(answers.map(({ personId }) => personId))].flatMap((personId) =>
-    oneAtATime(answers.filter((answer) => answer.personId === personId)),
+    oneAtATime(
+      library,
+      answers.filter((answer) => answer.personId === personId),
+    ),
   );
 }
 
@@ -114,7 +119,8 @@ export async function decide(db: Db, caller: Caller, at: Date, crewId: string, d
     const fresh = decisions.filter(({ id }) => !known.has(id));
     if (fresh.length === 0) return;
     const personIds = [...new Set(fresh.map(({ personId }) => personId))];
-    const [proposed, practice] = await Promise.all([
+    const [library, proposed, practice] = await Promise.all([
+      practiceLibrary(db, caller.practiceId, transaction),
       proposals(db, caller.practiceId, crew, at, personIds, transaction),
       settingsOf(db, caller.practiceId, transaction),
     ]);
@@ -127,8 +133,8 @@ export async function decide(db: Db, caller: Caller, at: Date, crewId: string, d
         throw new Problem(409, "changed", "New answers came in meanwhile. Look at this one again.", [], { itemId: decision.itemId });
       if (decision.decided !== decision.proposed && (decision.why ?? "").length < 3)
         throw invalid([{ path: `decisions.${i}.why`, message: "say why it is not what was proposed" }]);
-      const next = nextFor(found, decision.decided);
-      if (next) await giveForm(db, found, next, transaction);
+      const next = nextFor(library, found, decision.decided);
+      if (next) await giveForm(db, library, found, next, transaction);
       const { id, decided, why } = decision;
       rows.push(decisionRow({ ...decidedOf(found), id, decided, why: why || null, next }, caller, at, crewId, practice));
     }
@@ -196,23 +202,32 @@ function decidedOf({ personId, programId, itemId, facts, response }: Proposed) {
 }
 
 /** What the person does from now on: as proposed, or what the trainer's own choice comes to. */
-function nextFor({ facts, response }: Proposed, decided: DecisionKind): Present | null {
+function nextFor(library: Library, { facts, response }: Proposed, decided: DecisionKind): Present | null {
   if (decided === response.kind) return response.next;
   if (decided === "progress") {
-    const raise = nextRaise(facts.item, facts.present, facts.place);
+    const raise = nextRaise(library, facts.item, facts.present, facts.place);
     return raise.change === "none" ? null : raise.next;
   }
   // What easing would come to is asked of the same rules, as if the person had just stopped early.
   if (decided === "ease")
     return (
-      respond({ ...facts, eased: false, runs: [{ day: facts.today, status: "part", effort: null, sessionCap: 0, marks: ["stopped"] }] })
-        ?.next ?? null
+      respond(library, {
+        ...facts,
+        eased: false,
+        runs: [{ day: facts.today, status: "part", effort: null, sessionCap: 0, marks: ["stopped"] }],
+      })?.next ?? null
     );
   return null;
 }
 
-async function giveForm(db: Db, { personId, programId, itemId, facts }: Proposed, next: Present, transaction: Transaction): Promise<void> {
-  if (refusalOf(facts.participation, facts.item.movementId) !== null || !findMovement(facts.item.movementId)) return;
+async function giveForm(
+  db: Db,
+  library: Library,
+  { personId, programId, itemId, facts }: Proposed,
+  next: Present,
+  transaction: Transaction,
+): Promise<void> {
+  if (refusalOf(library, facts.participation, facts.item.movementId) !== null || !library.find(facts.item.movementId)) return;
   const row = await db.models.Program.findByPk(programId, { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true });
   const { document, version } = row.get({ plain: true });
   const sessions = document.sessions.map((session) => {

@@ -1,6 +1,6 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
 import { addDays, dateAt } from "@kind-grip/core/calendar";
-import { findMovement } from "@kind-grip/core/library";
+import type { Library } from "@kind-grip/core/library";
 import { isSettling, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
 import { presentOf, sameDoing, type DecisionKind, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
@@ -40,6 +40,7 @@ interface FlatRun {
 /** As the records were at that moment. @param personIds everybody of the crew when left out @returns one entry for each person and item of a program that was ever due */
 export async function itemFacts(
   db: Db,
+  library: Library,
   crew: CrewRow,
   at: Date,
   personIds?: readonly string[],
@@ -91,7 +92,7 @@ export async function itemFacts(
     const own = decided.get(key) ?? [];
     // Choosing against a proposal says what is done meanwhile; the evidence and the clocks stay.
     const decision = own.findLast(changesSomething);
-    const present = presentOf(item, personId);
+    const present = presentOf(library, item, personId);
     const history = asked.get(personId) ?? [];
     const theirs = (answered.get(personId) ?? []).filter((row) => !decision || row.day > dateAt(decision.decidedAt.getTime(), timeZone));
     const away = (day: string) =>
@@ -110,15 +111,17 @@ export async function itemFacts(
         eased: decision?.decided === "ease",
         beforeRaise: beforeRaise(decision, present),
         overruled: overruledOn(own.at(-1), list, theirs),
-        ...runFacts(counted, item, program, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) => movements.get(runId)!),
+        ...runFacts(library, counted, item, program, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) =>
+          movements.get(runId)!,
+        ),
         mornings: theirs
           .filter((row) => row.day >= start)
           .map(({ day, level, regions, tingling }) => {
-            const usualLevel = feltIn(item, symptomsOn(history, day)) ?? 0;
+            const usualLevel = feltIn(library, item, symptomsOn(history, day)) ?? 0;
             return { day, level, usualLevel, regions, tingling: Boolean(tingling) };
           }),
-        usualLevel: feltIn(item, symptomsOn(history, today)) ?? 0,
-        startLevel: feltIn(item, symptomsOn(history, start)),
+        usualLevel: feltIn(library, item, symptomsOn(history, today)) ?? 0,
+        startLevel: feltIn(library, item, symptomsOn(history, start)),
         participation: participations.get(personId) ?? FULL_PARTICIPATION,
         place: { settings: crew.detail.settings, kit: crew.detail.kit, bodyKg: masses.get(personId) ?? null },
       },
@@ -145,6 +148,7 @@ function overruledOn(last: DecisionRow | undefined, runs: readonly FlatRun[], mo
 }
 
 function runFacts(
+  library: Library,
   list: readonly FlatRun[],
   { id: itemId, movementId }: Item,
   program: Program,
@@ -152,7 +156,7 @@ function runFacts(
   away: (day: string) => boolean,
   movementsOf: (runId: string) => ReadonlySet<string>,
 ) {
-  const movement = findMovement(movementId);
+  const movement = library.find(movementId);
   const cap = movement ? capFor(participation, movement) : 0;
   const dated = list.filter((run) => !parsed(run.leftOut).includes(itemId));
   const due = dated.filter((run) => !run.alone && !away(run.day));
@@ -161,7 +165,7 @@ function runFacts(
     due: due.length,
     done: took.filter(({ status }) => status === "done").length,
     runs: took.map((run): ItemRun => {
-      const most = sessionCap(movementsOf(run.runId), participation);
+      const most = sessionCap(library, movementsOf(run.runId), participation);
       return {
         day: run.day,
         // The settling-in week is below the dose: done, but not to its top.
@@ -176,19 +180,19 @@ function runFacts(
 }
 
 /** The highest cap among what a session had in it for a person. */
-function sessionCap(movementIds: ReadonlySet<string>, participation: Participation): number {
+function sessionCap(library: Library, movementIds: ReadonlySet<string>, participation: Participation): number {
   return Math.max(
     0,
     ...[...movementIds].flatMap((id) => {
-      const movement = findMovement(id);
-      return movement && refusalOf(participation, id) === null ? [capFor(participation, movement)] : [];
+      const movement = library.find(id);
+      return movement && refusalOf(library, participation, id) === null ? [capFor(participation, movement)] : [];
     }),
   );
 }
 
 /** The most of what was felt where the item works, stretches or releases; null when nothing was. */
-function feltIn(item: Item, symptoms: AskedSymptoms["symptoms"]): number | null {
-  const regions = findMovement(item.movementId)?.regions;
+function feltIn(library: Library, item: Item, symptoms: AskedSymptoms["symptoms"]): number | null {
+  const regions = library.find(item.movementId)?.regions;
   const touched: readonly string[] = regions ? [...regions.worked, ...regions.stretched, ...regions.released] : [];
   const found = symptoms.filter(({ region, level }) => level > 0 && touched.includes(region)).map(({ level }) => level);
   return found.length > 0 ? Math.max(...found) : null;

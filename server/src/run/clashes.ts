@@ -2,6 +2,7 @@
  * Runs that arrive late. What happened is stored; but a run that says it began before somebody was taken out of it, and comes after, is
  * no evidence for that person until the trainer has said which it is: before, or a mistake.
  */
+import type { Library } from "@kind-grip/core/library";
 import type { RunRecord } from "@kind-grip/core/run";
 import { itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { Op, type Transaction } from "sequelize";
@@ -20,6 +21,7 @@ export function byServerClock(run: RunRecord, at: Date): RunRecord {
 /** Who took part in what they are out of by now: person id → of all or of a part. Those out of it as it began are refused elsewhere. */
 export async function clashesNow(
   db: Db,
+  library: Library,
   run: RunRecord,
   participations: Participations,
   at: Date,
@@ -30,7 +32,8 @@ export async function clashesNow(
     const participation = participations.get(personId);
     if (!present || !participation) continue;
     if (participation.heldOut) found.set(personId, "heldOut");
-    else if (itemsLeftOut(participation, run.session).some((itemId) => !leftOut.includes(itemId))) found.set(personId, "outOfItem");
+    else if (itemsLeftOut(library, participation, run.session).some((itemId) => !leftOut.includes(itemId)))
+      found.set(personId, "outOfItem");
   }
   // What was reported while it was led paused the person in the middle of it: no contradiction.
   for (const personId of [...found.keys()]) if (await wasTakenOutDuring(db, run, personId, at, transaction)) found.delete(personId);

@@ -1,4 +1,5 @@
 /** Runs: stored once, whole, however often they are sent. */
+import type { Library } from "@kind-grip/core/library";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
 import { fn, col, literal, Op, type Transaction } from "sequelize";
@@ -8,6 +9,7 @@ import type { Db } from "../db/connection";
 import type { CrewRow } from "../db/models";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
+import { practiceLibrary } from "../library/practice-library";
 import { refreshProposals } from "../response/decisions";
 import { raiseAlert } from "../safety/symptom-alerts";
 import { byServerClock, clashesNow } from "./clashes";
@@ -57,8 +59,9 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
 
     if (run.placementId) await refuseForeignPlacement(db, run.crewId, run.placementId, transaction);
     const place = { id: crew.id, timeZone: crew.detail.timeZone };
-    refuseHeldOut(run, await participationsIn(db, place, new Date(run.startedAt), transaction));
-    const clashes = await clashesNow(db, run, await participationsIn(db, place, at, transaction), at, transaction);
+    const library = await practiceLibrary(db, caller.practiceId, transaction);
+    refuseHeldOut(library, run, await participationsIn(db, place, new Date(run.startedAt), transaction));
+    const clashes = await clashesNow(db, library, run, await participationsIn(db, place, at, transaction), at, transaction);
     const { session } = run;
     const doneSec = run.items.reduce((sum, item) => sum + item.doneSec, 0);
     await db.models.Run.create(
@@ -108,7 +111,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
 }
 
 /** Nobody takes part in what they are held out of, whatever the screen that sent it knew. */
-function refuseHeldOut(run: RunRecord, participations: Participations): void {
+function refuseHeldOut(library: Library, run: RunRecord, participations: Participations): void {
   const fields: FieldProblem[] = [];
   const withoutPeople: string[] = [];
   const withoutItems: Record<string, string[]> = {};
@@ -120,7 +123,7 @@ function refuseHeldOut(run: RunRecord, participations: Participations): void {
       withoutPeople.push(person.personId);
       return;
     }
-    const out = itemsLeftOut(participation, run.session);
+    const out = itemsLeftOut(library, participation, run.session);
     const given = out.filter((itemId) => !person.leftOut.includes(itemId) || person.forms[itemId] !== undefined);
     if (given.length === 0) return;
     fields.push({ path: `people.${i}.leftOut`, message: `was held out of ${given.length} of the items` });

@@ -1,7 +1,7 @@
 /** Tries every way to give an item to somebody who is held out of it, and fails each time. */
 import { emptyRecord, type BaselineRecord } from "@kind-grip/core/baseline";
 import { writeProgramFile } from "@kind-grip/core/exchange";
-import { DEFAULT_STYLE, movementOf, newItem, PHASES } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem, PHASES } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
 import ICAL from "ical.js";
@@ -57,7 +57,7 @@ const easier = (program: Program, person: number, itemIndex = 1): Program => ({
     ...session,
     items: session.items.map((item, i) =>
       s === 0 && i === itemIndex
-        ? { ...item, personal: { [world.people[person]!.id]: { formId: movementOf(item.movementId).forms[0]!.id } } }
+        ? { ...item, personal: { [world.people[person]!.id]: { formId: SHIPPED_LIBRARY.get(item.movementId).forms[0]!.id } } }
         : item,
     ),
   })),
@@ -152,7 +152,7 @@ it("an own form given before stays in the program, unused: no run, calendar or p
 });
 
 describe("somebody held out of some items", () => {
-  const glides = () => ({ ...newItem(movementOf("median-glide"), DEFAULT_STYLE, uuid()) });
+  const glides = () => ({ ...newItem(SHIPPED_LIBRARY.get("median-glide"), DEFAULT_STYLE, uuid()) });
   it("takes part without those, and not with them", async () => {
     await hold(1, "knownEntrapment");
     const session = { ...world.program.sessions[0]!, items: [world.program.sessions[0]!.items[0]!, glides()] };

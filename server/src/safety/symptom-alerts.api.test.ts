@@ -1,6 +1,6 @@
 /** The loop that closes: a report pauses by itself, everywhere; the trainer answers once; the answer reaches the person. */
 import type { MemberDay, PersonAlert } from "@kind-grip/core/answers";
-import { findMovement } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
 import { v7 as uuid } from "uuid";
@@ -98,11 +98,11 @@ describe("a report", () => {
     expect(await alerts()).toMatchObject([{ personId: me(), pauses: false }]);
   });
   it("that names a place pauses what touches it, and no more", async () => {
-    const [place] = findMovement("palm-away")!.regions.stretched;
+    const [place] = SHIPPED_LIBRARY.find("palm-away")!.regions.stretched;
     await tell({ regions: [place], side: "left" });
     const left = await movementsLeft();
     for (const id of ALL) {
-      const { worked, stretched, released } = findMovement(id)!.regions;
+      const { worked, stretched, released } = SHIPPED_LIBRARY.find(id)!.regions;
       expect([id, left.includes(id)]).toEqual([id, ![...worked, ...stretched, ...released].includes(place!)]);
     }
     expect(left).not.toContain("palm-away");
@@ -174,7 +174,7 @@ describe("a morning", () => {
     const roundId = uuid();
     await trainer.send("post", `${crew()}/rounds`, { id: roundId, name: "First" });
     const { emptyRecord } = await import("@kind-grip/core/baseline");
-    const [place] = findMovement("palm-away")!.regions.stretched;
+    const [place] = SHIPPED_LIBRARY.find("palm-away")!.regions.stretched;
     const symptom = { id: uuid(), side: "left", region: place, kind: "ache", level: 6, since: null, nights: "never", constant: false };
     const record = { ...emptyRecord(), symptomsAsked: true, symptoms: [symptom] };
     expect((await trainer.send("put", `/api/rounds/${roundId}/people/${me()}`, { version: 0, record })).status).toBe(200);
@@ -253,7 +253,7 @@ describe("the answer", () => {
     for (const decision of decisions) expect(decision).toMatchObject({ proposed: "ease", decided: "hold", why: "Slept on it; go on" });
   });
   it("ease: what touches the place goes a step easier, nothing else does, and the record says why", async () => {
-    const [place] = findMovement("palm-away")!.regions.stretched;
+    const [place] = SHIPPED_LIBRARY.find("palm-away")!.regions.stretched;
     await tell({ regions: [place] });
     const before = world.program.sessions[0]!.items;
     expect((await answer({ answer: "ease" })).status).toBe(204);

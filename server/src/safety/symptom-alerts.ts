@@ -2,7 +2,7 @@
  * Symptom reports and what they do at once: an alert that pauses its place for the person until the trainer has answered (rule 13).
  * Raised in the transaction that stores the report, check-in or run it comes from; answered in one act, with a reply to the person.
  */
-import { findMovement, type Region } from "@kind-grip/core/library";
+import type { Library, Region } from "@kind-grip/core/library";
 import { easierThan, presentOf, type Fired, type Present } from "@kind-grip/core/response";
 import {
   FULL_PARTICIPATION,
@@ -27,6 +27,7 @@ import type { Db } from "../db/connection";
 import type { CrewRow, DecisionRow, SymptomAlertRow } from "../db/models";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
+import { practiceLibrary } from "../library/practice-library";
 import { settingsOf } from "../practice/settings";
 import { decideToGoOn, decisionRow, refreshProposals } from "../response/decisions";
 import { raiseHolds } from "./holds";
@@ -176,13 +177,14 @@ export async function answerAlerts(
     );
     if (answer === "refer") await raiseHolds(db, caller, at, crew, { personId, roundId: null }, [reason!], transaction, words || null);
     const scopes = open.map(({ regions }) => pauseScope(regions));
+    const library = await practiceLibrary(db, caller.practiceId, transaction);
     const isAbout = (movementId: string) => {
-      const movement = findMovement(movementId);
+      const movement = library.find(movementId);
       return movement !== undefined && scopes.some((scope) => scope === null || isMeant(scope, movement));
     };
     if (answer === "giveBack")
       await decideToGoOn(db, caller, at, crew, personId, isAbout, reply || "Given back after what was reported", transaction);
-    if (answer === "ease") await easeWhere(db, caller, at, crew, personId, open, isAbout, transaction);
+    if (answer === "ease") await easeWhere(db, caller, library, at, crew, personId, open, isAbout, transaction);
     await noteChanged(db, caller, at, { crewId, personId, subject: "report", what: `answered: ${answer}` }, transaction);
     await refreshProposals(db, caller.practiceId, crew, at, [personId], transaction);
   });
@@ -192,6 +194,7 @@ export async function answerAlerts(
 async function easeWhere(
   db: Db,
   caller: Caller,
+  library: Library,
   at: Date,
   crew: CrewRow,
   personId: string,
@@ -212,11 +215,11 @@ async function easeWhere(
     let changed = false;
     const sessions = document.sessions.map((session) =>
       session.items.reduce((now, item) => {
-        const movement = findMovement(item.movementId);
-        if (!movement || refusalOf(participation, movement.id) !== null) return now;
+        const movement = library.find(item.movementId);
+        if (!movement || refusalOf(library, participation, movement.id) !== null) return now;
         if (!isAbout(movement.id)) return now;
-        const was = presentOf(item, personId);
-        const next = easierThan({ present: was, place }, movement);
+        const was = presentOf(library, item, personId);
+        const next = easierThan(library, { present: was, place }, movement);
         rows.push(decisionFor(item.id, movement.id, programId, was, next ?? null));
         if (!next) return now;
         changed = true;

@@ -1,7 +1,7 @@
 /** Valid things to send. */
 import type { Crew, NewPerson } from "@kind-grip/core/crew";
 import { patternPreset } from "@kind-grip/core/calendar";
-import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
 import { v7 as uuid } from "uuid";
@@ -36,7 +36,7 @@ export function samplePeople(count: number, change: Partial<NewPerson> = {}): Ne
 }
 
 export function sampleProgram(change: Partial<Program> = {}): Program {
-  const item = (id: string) => newItem(movementOf(id), DEFAULT_STYLE, uuid());
+  const item = (id: string) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, uuid());
   return {
     name: "Test program",
     style: DEFAULT_STYLE,

@@ -1,8 +1,9 @@
 /** What surrounds every page: the sign-in gate, the rail, the connection notice, the notice at the foot. */
 import { Box, Button, Snackbar } from "@mui/material";
 import { BookOpen, Building2, Ruler, Sunrise, Users } from "lucide-react";
-import { useEffect } from "react";
+import { useEffect, useMemo } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
+import { WithLibrary } from "../base/library";
 import { Loading } from "../parts/Loading";
 import { HeldOutRuns } from "../run/HeldOutRuns";
 import { RunOutboxSender } from "../run/RunOutboxSender";
@@ -22,8 +23,9 @@ const PLACES = [
 /** @param bare without the rail, for the run screen */
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
-  // Programs may hold own movements: no page is drawn before they are known.
-  const own = serverApi.useMovementsQuery(undefined, { skip: !me?.account || !["trainer", "lead"].includes(me.account.role) });
+  // Programs may hold custom movements: no page is drawn before they are known.
+  const movements = serverApi.useMovementsQuery(undefined, { skip: !me?.account || !["trainer", "lead"].includes(me.account.role) });
+  const custom = useMemo(() => movements.data?.map((entry) => entry.custom), [movements.data]);
   const { pathname, search } = useLocation();
   useEffect(() => {
     // Newer browsers answer with a promise, which an effect must not return.
@@ -32,33 +34,41 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (!me) return isError ? <ConnectionNotice page /> : <Loading />;
   if (me.account?.role === "employer") return <Navigate to="/report" replace />;
   if (me.account?.role === "member") return <Navigate to="/me" replace />;
-  if (me.account && !own.data) return own.isError ? <ConnectionNotice page /> : <Loading />;
+  if (me.account && !movements.data) return movements.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (
-    <Box sx={{ display: "flex", minHeight: "100dvh" }}>
-      {!bare && (
+    <WithLibrary custom={custom}>
+      <Box sx={{ display: "flex", minHeight: "100dvh" }}>
+        {!bare && (
+          <Box
+            component="a"
+            href="#main"
+            sx={{ position: "absolute", left: -999, zIndex: 20, "&:focus": { left: 12, top: 12, bgcolor: "background.paper", p: 1.5 } }}
+          >
+            Skip to the page
+          </Box>
+        )}
+        {!bare && <Rail lead={me.account.role === "lead"} />}
         <Box
-          component="a"
-          href="#main"
-          sx={{ position: "absolute", left: -999, zIndex: 20, "&:focus": { left: 12, top: 12, bgcolor: "background.paper", p: 1.5 } }}
+          component="main"
+          id="main"
+          tabIndex={-1}
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            outline: "none",
+            ...(bare ? {} : { px: { xs: 2, md: 4 }, pt: 2.5, pb: 6 }),
+            "@media print": { p: 0 },
+          }}
         >
-          Skip to the page
+          <ConnectionNotice />
+          <HeldOutRuns />
+          <Outlet />
         </Box>
-      )}
-      {!bare && <Rail lead={me.account.role === "lead"} />}
-      <Box
-        component="main"
-        id="main"
-        tabIndex={-1}
-        sx={{ flex: 1, minWidth: 0, outline: "none", ...(bare ? {} : { px: { xs: 2, md: 4 }, pt: 2.5, pb: 6 }), "@media print": { p: 0 } }}
-      >
-        <ConnectionNotice />
-        <HeldOutRuns />
-        <Outlet />
+        <RunOutboxSender />
+        <NoticeBar />
       </Box>
-      <RunOutboxSender />
-      <NoticeBar />
-    </Box>
+    </WithLibrary>
   );
 }
 

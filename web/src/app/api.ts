@@ -3,7 +3,7 @@ import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type Fetch
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import type { Placement } from "@kind-grip/core/dayplan";
-import { knowOwnMovements, type OwnMovement, type Phase } from "@kind-grip/core/library";
+import type { CustomMovement, Phase } from "@kind-grip/core/library";
 import type { CrewFigures, MeasuredChange, ReviewAnswer } from "@kind-grip/core/followup";
 import type { Program } from "@kind-grip/core/program";
 import type { DecisionKind, NewDecision, PracticeSettings, Present, Response, ResponseThresholds } from "@kind-grip/core/response";
@@ -28,11 +28,11 @@ export interface ProgramEntry {
   changedAt: string;
   program: Program;
 }
-export interface OwnMovementEntry {
+export interface CustomMovementEntry {
   id: string;
   version: number;
   removed: boolean;
-  own: OwnMovement;
+  custom: CustomMovement;
 }
 export interface WeekPlanEntry {
   crewId: string;
@@ -297,29 +297,17 @@ export const serverApi = createApi({
       invalidatesTags: ["Programs"],
     }),
 
-    /** The practice's own movements, made known to the core as they arrive, so that every screen can time, name and draw them. */
-    movements: make.query<OwnMovementEntry[], void>({
+    /** The custom movements of the practice; the frame puts them into the library of every page. */
+    movements: make.query<CustomMovementEntry[], void>({
       query: () => "/movements",
-      transformResponse: (entries: OwnMovementEntry[]) => {
-        knowOwnMovements(entries.map(({ own }) => own));
-        return entries;
-      },
       providesTags: ["Movements"],
     }),
-    storeMovement: make.mutation<OwnMovementEntry, { id: string; version: number; own: OwnMovement }>({
+    storeMovement: make.mutation<CustomMovementEntry, { id: string; version: number; custom: CustomMovement }>({
       query: ({ id, ...body }) => ({ url: `/movements/${id}`, method: "PUT", body }),
-      transformResponse: (entry: OwnMovementEntry) => {
-        knowOwnMovements([entry.own]);
-        return entry;
-      },
       invalidatesTags: (done) => (done ? ["Movements"] : []),
     }),
-    importMovement: make.mutation<OwnMovementEntry, { id: string; text: string }>({
+    importMovement: make.mutation<CustomMovementEntry, { id: string; text: string }>({
       query: ({ id, ...body }) => ({ url: `/movements/${id}/import`, method: "POST", body }),
-      transformResponse: (entry: OwnMovementEntry) => {
-        knowOwnMovements([entry.own]);
-        return entry;
-      },
       invalidatesTags: (done) => (done ? ["Movements"] : []),
     }),
     removeMovement: make.mutation<void, string>({

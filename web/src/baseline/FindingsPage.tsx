@@ -17,10 +17,10 @@ import {
   type BaselineRecord,
   type Finding,
 } from "@kind-grip/core/baseline";
-import { wordsIn } from "@kind-grip/core/language";
 import { regionNeeds } from "@kind-grip/core/need";
 import { dayOf, EMPTY_WORK } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import { useParticipations } from "../safety/use-participations";
 import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";
@@ -181,7 +181,7 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
 }
 
 function Words({ findings }: { findings: Finding[] }) {
-  const words = wordsIn();
+  const words = useWords();
   const counted = findings.filter(({ kind }) => kind !== "noise");
   const noise = findings.filter(({ kind }) => kind === "noise");
   const text = (finding: Finding) => findingText(finding, (region) => words.label("region", region));

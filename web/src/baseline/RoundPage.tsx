@@ -6,8 +6,8 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { emptyRecord, isEmpty, isFinished, PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
 import { dateAt } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import { holdsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
+import { useWords } from "../base/library";
 import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -324,7 +324,7 @@ function PersonRecord({
 }
 
 function HeldOutNotice({ crewId, name, said }: { crewId: string; name: string; said: ReturnType<typeof holdsCalledFor> }) {
-  const words = wordsIn();
+  const words = useWords();
   const emergency = said.map(consequenceOf).some((question) => question.kind === "stop" && question.emergency);
   return (
     <Box

@@ -1,15 +1,15 @@
 /** The safety questions, asked before anything else. A yes that means stop holds the person out as it is tapped. */
 import { Box, Button, Typography } from "@mui/material";
 import { Ban, TriangleAlert } from "lucide-react";
-import { wordsIn } from "@kind-grip/core/language";
 import { SAFETY_QUESTIONS, unasked, type QuestionId } from "@kind-grip/core/safety";
+import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import type { EditedRecord } from "./use-record";
 
 type Answer = "yes" | "no";
 
 export function SafetyPart({ edited }: { edited: EditedRecord }) {
-  const words = wordsIn();
+  const words = useWords();
   const { safety } = edited.value;
   const left = unasked(safety);
   const set = (change: Partial<Record<QuestionId, boolean>>) => edited.change({ ...edited.value, safety: { ...safety, ...change } });

@@ -6,10 +6,10 @@ import { Box, Button, ButtonBase, IconButton, MenuItem, TextField, Typography } 
 import { Check, Trash2 } from "lucide-react";
 import { useMemo, useState } from "react";
 import { MAP_VIEWS } from "@kind-grip/core/figure";
-import { wordsIn } from "@kind-grip/core/language";
 import { REGIONS, type Region } from "@kind-grip/core/library";
 import { NIGHTS, SYMPTOM_KINDS, type Symptom } from "@kind-grip/core/safety";
 import type { HandSide } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { HandMapPicture } from "../figure/HandMapPicture";
 import { Choice } from "../parts/Choice";
@@ -19,7 +19,7 @@ import type { EditedRecord } from "./use-record";
 import { ZeroToTen } from "../parts/ZeroToTen";
 
 export function SymptomPart({ edited, today }: { edited: EditedRecord; today: string }) {
-  const words = wordsIn();
+  const words = useWords();
   const { symptoms, symptomsAsked } = edited.value;
   const [openId, setOpenId] = useState<string | null>(symptoms[0]?.id ?? null);
   const [draft, setDraft] = useState<Draft | null>(null);
@@ -125,7 +125,7 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
 type Draft = Omit<Symptom, "kind" | "level" | "nights"> & Partial<Pick<Symptom, "kind" | "level" | "nights">>;
 
 function SymptomFields({ symptom, today, onChange }: { symptom: Draft; today: string; onChange(symptom: Draft, gesture?: string): void }) {
-  const words = wordsIn();
+  const words = useWords();
   const set = <K extends keyof Draft>(key: K, value: Draft[K]) => onChange({ ...symptom, [key]: value }, `${symptom.id} ${key}`);
   return (
     <Box sx={{ display: "grid", gap: 1.75, pl: 0.5, pb: 1 }}>

@@ -1,28 +1,20 @@
 /** One movement in every school: its dose, time, seconds under tension and repetitions side by side. */
 import { Box, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import {
-  DEFAULT_STYLE,
-  doseFor,
-  FORM_TIMINGS,
-  LOAD_SCHOOLS,
-  movementOf,
-  newItem,
-  STRETCH_SCHOOLS,
-  type Style,
-} from "@kind-grip/core/library";
+import { DEFAULT_STYLE, doseFor, LOAD_SCHOOLS, newItem, STRETCH_SCHOOLS, type Style } from "@kind-grip/core/library";
 import { boutsOf, compilePerson, type Dose } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import { MovementPick } from "./MovementPick";
 import { SendToProgram } from "./SendToProgram";
 
 const START = "palm-away";
 
 export function DoseBench() {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const [movementId, setMovementId] = useState(START);
-  const movement = movementOf(movementId);
+  const movement = library.get(movementId);
   const load = movement.phase === "strengthen";
   const schools = load ? LOAD_SCHOOLS : STRETCH_SCHOOLS;
   const rows = schools.map((school) => {
@@ -31,7 +23,7 @@ export function DoseBench() {
       : { ...DEFAULT_STYLE, stretch: school as Style["stretch"] };
     const dose = doseFor(movement, style);
     const item = newItem(movement, style, "00000000-0000-7000-8000-00000000d05e");
-    const totalSec = compilePerson({ id: "-", name: "-", slot: "break", items: [item] }, FORM_TIMINGS).totalSec;
+    const totalSec = compilePerson({ id: "-", name: "-", slot: "break", items: [item] }, library.timings).totalSec;
     return { school, own: movement.doses[school] !== undefined, dose, totalSec, ...sideTotals(dose) };
   });
   const most = Math.max(...rows.map(({ totalSec }) => totalSec));

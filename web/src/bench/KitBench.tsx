@@ -1,10 +1,9 @@
 /** Too few weights for a group: partners, waves, substitutes, and what each costs in time. */
 import { Box, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { FORM_TIMINGS, movementOf } from "@kind-grip/core/library";
 import { shareKit, type Sharing } from "@kind-grip/core/kit";
 import { clockText, spanText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Why } from "../parts/Why";
@@ -15,16 +14,17 @@ import { useBenchItem } from "./use-item";
 const START = "lift-palm-down";
 
 export function KitBench() {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const [movementId, setMovementId] = useState(START);
-  const movement = movementOf(movementId);
+  const movement = library.get(movementId);
   const [asked, setSides] = useState(movement.sideModes[0]!);
   const sides = movement.sideModes.includes(asked) ? asked : movement.sideModes[0]!;
   const item = useBenchItem(movementId, sides);
   const [people, setPeople] = useState(11);
   const [pieces, setPieces] = useState(6);
   const [others, setOthers] = useState(0);
-  const ways = shareKit(item, FORM_TIMINGS, people, pieces, others);
+  const ways = shareKit(item, library.timings, people, pieces, others);
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "center" }}>

@@ -14,8 +14,8 @@ import {
   type Step,
   type Tool,
 } from "@kind-grip/core/load";
-import { findMovement } from "@kind-grip/core/library";
 import { torqueText } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
 import { serverApi } from "../app/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
@@ -34,6 +34,7 @@ const USES: Readonly<Record<UseName, LoadUse & { label: string; about: string }>
 };
 
 export function LeverBench() {
+  const library = useLibrary();
   const { data: crews } = serverApi.useCrewsQuery();
   const [crewId, setCrewId] = useState("");
   const [tool, setTool] = useState<Tool>(USUAL_TOOLS[0]!);
@@ -191,7 +192,7 @@ export function LeverBench() {
             <Box sx={{ my: 1.5 }}>
               <SendToProgram
                 what={`${massKg} kg`}
-                fits={(item) => item.loadKg !== null || findMovement(item.movementId)?.phase === "strengthen"}
+                fits={(item) => item.loadKg !== null || library.find(item.movementId)?.phase === "strengthen"}
                 change={(item) => ({ ...item, loadKg: massKg, tool: null, gripM: tool.kind === "lever" ? gripM : null })}
               />
             </Box>

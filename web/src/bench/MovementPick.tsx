@@ -1,7 +1,7 @@
 /** One movement out of the library, by name, with its picture. */
 import { Box, MenuItem, TextField } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
-import { MOVEMENTS, type Movement } from "@kind-grip/core/library";
+import { type Movement } from "@kind-grip/core/library";
+import { useLibrary, useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 
 interface MovementPickProps {
@@ -11,8 +11,9 @@ interface MovementPickProps {
 }
 
 export function MovementPick({ value, only = () => true, onChange }: MovementPickProps) {
-  const words = wordsIn();
-  const list = MOVEMENTS.filter(only).sort((a, b) => words.movementName(a.id).localeCompare(words.movementName(b.id)));
+  const library = useLibrary();
+  const words = useWords();
+  const list = library.movements.filter(only).sort((a, b) => words.movementName(a.id).localeCompare(words.movementName(b.id)));
   return (
     <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
       <Box sx={{ width: 130, flexShrink: 0 }}>

@@ -2,10 +2,9 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Play, Square } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { cuesOf } from "@kind-grip/core/run";
 import { compilePerson, positionAt, tempoSec, type Tempo } from "@kind-grip/core/session";
+import { useLibrary, useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 import { PaceBar } from "../run/PaceBar";
 import { CuePlayer } from "../run/sound";
@@ -19,7 +18,8 @@ const PARTS: readonly { key: keyof Tempo; label: string }[] = [
 ];
 
 export function PaceBench() {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const [tempo, setTempo] = useState<Tempo>({ outSec: 3, endPauseSec: 0, backSec: 3, startPauseSec: 1 });
   const [reps, setReps] = useState(12);
   const [startedMs, setStartedMs] = useState<number | null>(null);
@@ -36,12 +36,12 @@ export function PaceBench() {
       pairedWithNext: false,
       personal: {},
     };
-    return compilePerson({ id: item.id, name: "Pace", slot: "break", items: [item] }, FORM_TIMINGS);
-  }, [tempo, reps]);
+    return compilePerson({ id: item.id, name: "Pace", slot: "break", items: [item] }, library.timings);
+  }, [reps, tempo, library]);
   const running = startedMs !== null;
   useEffect(() => {
     if (startedMs === null) return;
-    const player = new CuePlayer(cuesOf(timeline, wordsIn()), { sounds: true, voice: false });
+    const player = new CuePlayer(cuesOf(timeline, words), { sounds: true, voice: false });
     player.play(() => (performance.now() - startedMs) / 1000);
     let frame = requestAnimationFrame(function draw(at) {
       setNowMs(at);
@@ -52,7 +52,7 @@ export function PaceBench() {
       player.stop();
       cancelAnimationFrame(frame);
     };
-  }, [startedMs, timeline]);
+  }, [startedMs, timeline, words]);
   const position = running ? positionAt(timeline, Math.max(0, (nowMs - startedMs) / 1000)) : undefined;
   return (
     <Box sx={{ display: "grid", gap: 3, maxWidth: 860 }}>

@@ -1,8 +1,8 @@
 /** Sends what was worked out on the bench into an item of a program. */
 import { MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import type { Item } from "@kind-grip/core/session";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -21,7 +21,7 @@ export function SendToProgram(props: SendToProgramProps) {
 }
 
 function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onClose(): void }) {
-  const words = wordsIn();
+  const words = useWords();
   const [crewId, setCrewId] = useState("");
   const programs = serverApi.useProgramsQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true });
   const [itemId, setItemId] = useState("");

@@ -2,11 +2,12 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Printer } from "lucide-react";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { CORNER_MM, HALVES, MOST_WEAR_DAYS, tapePlan, type TapePlan } from "@kind-grip/core/kit";
+import { useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 
 export function TapeBench() {
+  const words = useWords();
   const [thumb, setThumb] = useState(70);
   const [wrist, setWrist] = useState(230);
   const [anchor, setAnchor] = useState(100);
@@ -47,7 +48,7 @@ export function TapeBench() {
       <CutDrawing plan={plan} anchorMm={anchor} widthMm={width} />
       <Typography sx={{ color: "text.secondary", maxWidth: 760 }}>
         Not over broken skin. Off at itching, whitening or tingling, off after {MOST_WEAR_DAYS} days at the latest.{" "}
-        {wordsIn().paper("prevention")}
+        {words.paper("prevention")}
       </Typography>
     </Box>
   );

@@ -15,7 +15,6 @@ import {
 } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { notHeldOut } from "@kind-grip/core/safety";
@@ -23,6 +22,9 @@ import type { SlotKind } from "@kind-grip/core/session";
 import { nearnessText } from "@kind-grip/core/solver";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import { clockText } from "@kind-grip/core/units";
+import type { Words } from "@kind-grip/core/language";
+import { useOffered } from "../library/use-offered";
+import { useWords, useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { mainHandOf } from "../crew/main-hand";
 import { problemOf, serverApi, type CrewEntry, type PersonEntry, type RecordEntry } from "../app/api";
@@ -102,6 +104,9 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
     weeks: search.get("weeks") === "8" ? 8 : 4,
     slotSec: crew.slots,
   });
+  const library = useLibrary();
+  const words = useWords();
+  const offered = useOffered();
   const [locked, setLocked] = useState<Locks>([]);
   // Locking what is there changes nothing: the proposal keeps to it already. It counts from the next change on.
   const [askedLocks, setAskedLocks] = useState<Locks>([]);
@@ -122,14 +127,15 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(people, personId))))
       .map((finding) => ({ ...finding, points: finding.points / Math.max(1, records.length) }));
     return {
+      library,
       needs: regionNeeds(work, day, findings),
-      opposites: oppositesFor(work, day, place).map(({ posture, left, right }) => ({ posture, left, right })),
+      opposites: oppositesFor(work, day, place, offered).map(({ posture, left, right }) => ({ posture, left, right })),
       limits: { ...limits, settings: crew.settings, kit: crew.kit, people: Math.max(1, here) },
       locked: askedLocks,
       excluded,
       name: `${crew.name.split(" ")[0]} hands`,
     };
-  }, [crew, work, people, records, limits, askedLocks, excluded, here]);
+  }, [crew, library, offered, work, people, records, limits, askedLocks, excluded, here]);
   const state = useProposal(input);
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
@@ -184,7 +190,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
                   endIcon={<X size={16} />}
                   onClick={() => exclude(excluded.filter((each) => each !== movementId))}
                 >
-                  {wordsIn().movementName(movementId)}
+                  {words.movementName(movementId)}
                 </Button>
               ))}
             </Box>
@@ -199,7 +205,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
 type Editable = Omit<ComposeLimits, "people" | "settings" | "kit">;
 
 function Limits({ limits, onChange }: { limits: Editable; onChange(limits: Editable): void }) {
-  const words = wordsIn();
+  const words = useWords();
   const set = <K extends keyof Editable>(key: K, value: Editable[K]) => onChange({ ...limits, [key]: value });
   const minutes = (slot: SlotKind) => (
     <Stepper
@@ -294,7 +300,7 @@ function Sessions({
   onLock(place: Locks[number]): void;
   onExclude(movementId: string): void;
 }) {
-  const words = wordsIn();
+  const words = useWords();
   return proposal.program.sessions.map((session) => (
     <Box component="section" key={session.slot} aria-label={SESSION_NAMES[session.slot]} sx={{ mb: 3 }}>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, borderBottom: "2px solid", borderColor: "line", pb: 0.5 }}>
@@ -330,7 +336,7 @@ function Sessions({
                 <Typography>
                   <strong>{name}</strong>, {words.dose(item.dose)}
                 </Typography>
-                <Typography sx={{ color: "text.secondary", lineHeight: 1.3 }}>{reasonText(proposal, item.id)}</Typography>
+                <Typography sx={{ color: "text.secondary", lineHeight: 1.3 }}>{reasonText(words, proposal, item.id)}</Typography>
               </Box>
               <Button
                 variant={on ? "contained" : "outlined"}
@@ -357,8 +363,7 @@ function Sessions({
   ));
 }
 
-function reasonText(proposal: Proposal, itemId: string): string {
-  const words = wordsIn();
+function reasonText(words: Words, proposal: Proposal, itemId: string): string {
   const { regions, reverses } = proposal.reasons.get(itemId)!;
   const parts = [
     ...regions.slice(0, 3).map(({ region, need }) => `${words.label("region", region).toLowerCase()} ${Math.round(need)}`),
@@ -370,7 +375,7 @@ function reasonText(proposal: Proposal, itemId: string): string {
 }
 
 function NotCovered({ unmet }: { unmet: Unmet[] }) {
-  const words = wordsIn();
+  const words = useWords();
   if (unmet.length === 0) return null;
   const because = (hindrance: Hindrance): string => {
     const slots = (list: readonly SlotKind[]) => list.map((slot) => words.label("slot", slot).toLowerCase()).join(" and ");

@@ -5,8 +5,8 @@ import { Plus, Trash2 } from "lucide-react";
 import { type ReactNode, useMemo } from "react";
 import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
 import { CONDITIONS, Crew } from "@kind-grip/core/crew";
-import { wordsIn } from "@kind-grip/core/language";
 import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import type { ProblemBody } from "../app/api";
@@ -30,7 +30,7 @@ interface CrewFormProps {
 }
 
 export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra }: CrewFormProps) {
-  const words = wordsIn();
+  const words = useWords();
   const zones = useMemo(() => ["UTC", ...Intl.supportedValuesOf("timeZone")], []);
   const form = useForm<Crew>({ resolver: valibotResolver(Crew), values: initial, resetOptions: { keepDirtyValues: true } });
   const { register, control, handleSubmit, setValue, formState } = form;

@@ -8,9 +8,9 @@ import { Link, useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
 import { clashesOf, clashText, suggestStart, type Clash } from "@kind-grip/core/dayplan";
-import { wordsIn } from "@kind-grip/core/language";
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
+import { useLibrary, useWords } from "../base/library";
 import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -27,6 +27,7 @@ import { usePlan } from "./plan-state";
 import { ShiftRow } from "./ShiftRow";
 
 export default function DayPlanPage() {
+  const library = useLibrary();
   const crew = useCrew();
   const now = useNow();
   const { weekStart = mondayOf(dateAt(now, crew.timeZone)) } = useParams();
@@ -46,11 +47,12 @@ export default function DayPlanPage() {
   const sessions = useMemo(
     () =>
       placeableSessions(
+        library,
         programs.data ?? [],
         here.map((person) => person.id),
         participations,
       ),
-    [programs.data, here, participations],
+    [library, programs.data, here, participations],
   );
   if (plan.isFetching && plan.data?.weekStart !== mondayOf(weekStart)) return <WeekTitle crew={crew} weekStart={mondayOf(weekStart)} />;
   return (
@@ -112,7 +114,8 @@ interface WeekProps {
 }
 
 function Week({ crew, entry, sessions, now, people }: WeekProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   // A session that was taken out of its program since leaves the plan with the next change.
   const plan = usePlan({ ...entry, placements: entry.placements.filter((each) => placedOf([each], sessions).length > 0) });
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -126,14 +129,14 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const shifts = around.filter((shift) => shift.date >= weekStart && shift.date < addDays(weekStart, 7));
   const placed = useMemo(() => placedOf(plan.placements, sessions), [plan.placements, sessions]);
   const clashes = useMemo(() => {
-    const all = clashesOf([...placed, ...placedOf(entry.neighbours, sessions)], around, crew.timeZone);
+    const all = clashesOf(library, [...placed, ...placedOf(entry.neighbours, sessions)], around, crew.timeZone);
     const mine = new Set(placed.map((each) => each.id));
     return all.filter((clash) =>
       clash.placementIds.length > 0
         ? clash.placementIds.some((id) => mine.has(id))
         : clash.date >= weekStart && clash.date < addDays(weekStart, 7),
     );
-  }, [placed, entry.neighbours, sessions, around, crew.timeZone, weekStart]);
+  }, [library, placed, entry.neighbours, sessions, around, crew.timeZone, weekStart]);
 
   const shiftAt = (startMs: number) => shiftOf(around, startMs);
   const place = (found: PlaceableSession, date: string) => {

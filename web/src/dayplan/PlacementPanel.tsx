@@ -4,8 +4,8 @@ import { BellRing, Play, Repeat, Trash2, X } from "lucide-react";
 import { Link } from "react-router";
 import { addDays, dateAt, momentAt, SHIFT_REACH_MIN, wallTime, type Shift } from "@kind-grip/core/calendar";
 import { onGrid, type Placed } from "@kind-grip/core/dayplan";
-import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { problemOf, serverApi, type CrewEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -39,7 +39,7 @@ export function PlacementPanel({
   onRemove,
   onClose,
 }: PlacementPanelProps) {
-  const words = wordsIn();
+  const words = useWords();
   const [remind, reminding] = serverApi.useRemindMutation();
   const dispatch = useAppDispatch();
   const tell = async () => {

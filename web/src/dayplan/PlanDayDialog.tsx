@@ -6,6 +6,7 @@ import { wallTime, type Shift } from "@kind-grip/core/calendar";
 import { relaxationText, type Placement, type RibbonPart, type Wish } from "@kind-grip/core/dayplan";
 import { nearnessText } from "@kind-grip/core/solver";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
@@ -35,6 +36,7 @@ interface PlanDayProps {
 }
 
 export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, today, placedOn, keptOn, onUse, onClose }: PlanDayProps) {
+  const library = useLibrary();
   const [date, setDate] = useState((shifts.find((shift) => shift.date >= today) ?? shifts[0])!.date);
   const shift = shifts.find((each) => each.date === date)!;
   const over = shift.endMs <= now;
@@ -66,10 +68,11 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   const { problem, withReach, groups, needed } = useMemo(() => {
     const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people, parts, kept };
     return dayOfGroups(
+      library,
       [{ day: own, mostOffJob, groupCount: count }, ...others.map((day) => ({ day, mostOffJob: day.crew.mostOffJob, groupCount: null }))],
       { breaks, leaders, notBeforeMs, pinned },
     );
-  }, [sessions, left, breaks, people, mostOffJob, leaders, count, crew, shift, parts, pinned, notBeforeMs, others, kept]);
+  }, [crew, shift, sessions, people, parts, kept, library, mostOffJob, count, others, breaks, leaders, notBeforeMs, pinned, left]);
   const couldJoin = meeting(serverApi.useCrewsQuery().data ?? [], crew, shift);
   const { plan, stage, gap, saved, relaxations } = useDayPlanner(problem, withReach);
   const missing = problem.wishes.filter(({ id }) => !plan.has(id));
@@ -133,7 +136,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     setTrouble(null);
     setReading(other.crew.id);
     try {
-      const day = await readOtherDay(dispatch, other.crew, other.shift, now);
+      const day = await readOtherDay(library, dispatch, other.crew, other.shift, now);
       if (day.sessions.length === 0) setTrouble(`${other.crew.name} has no session to place yet.`);
       else setOthers((list) => [...list, day]);
     } catch (error) {

@@ -6,8 +6,8 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { wallTime, type Shift } from "@kind-grip/core/calendar";
 import { GRID_MIN, onGrid, type Clash, type Placed, ribbonOf, type RibbonPart } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
-import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import type { PlaceableSession } from "./placed";
 
 interface ShiftRowProps {
@@ -52,7 +52,7 @@ export function ShiftRow({
   onChoose,
   onRemove,
 }: ShiftRowProps) {
-  const words = wordsIn();
+  const words = useWords();
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const strip = useRef<HTMLDivElement>(null);
   const day = DateTime.fromISO(date, { zone: timeZone });

@@ -3,6 +3,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
 import { type Placement, type RibbonPart } from "@kind-grip/core/dayplan";
 import { notHeldOut } from "@kind-grip/core/safety";
+import type { Library } from "@kind-grip/core/library";
 import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
 import type { AppDispatch } from "../app/store";
 import { participationsFrom } from "../safety/use-participations";
@@ -34,7 +35,7 @@ export function meeting(crews: readonly CrewEntry[], own: CrewEntry, shift: Shif
 }
 
 /** @throws whatever the server says when it cannot be read */
-export async function readOtherDay(dispatch: AppDispatch, crew: CrewEntry, shift: Shift, now: number): Promise<OtherDay> {
+export async function readOtherDay(library: Library, dispatch: AppDispatch, crew: CrewEntry, shift: Shift, now: number): Promise<OtherDay> {
   const { programs, people, work, participation, weekPlan, today } = serverApi.endpoints;
   const fresh = { forceRefetch: true, subscribe: false } as const;
   const [programList, everybody, itsWork, may, week, todays] = await Promise.all([
@@ -58,6 +59,7 @@ export async function readOtherDay(dispatch: AppDispatch, crew: CrewEntry, shift
     sessions: meantFor(
       placed,
       placeableSessions(
+        library,
         programList,
         here.map(({ id }) => id),
         participations,

@@ -1,4 +1,4 @@
-import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import { patternPreset, shiftsFrom } from "@kind-grip/core/calendar";
 import { firstFit, type Placement } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
@@ -35,7 +35,7 @@ const person = (name: string): PersonEntry => ({
 const sessionOf = (slot: "preShift" | "break" | "postShift"): PlaceableSession => ({
   programId: uuid(),
   programName: "P",
-  session: { id: uuid(), name: slot, slot, items: [newItem(movementOf("palm-turn"), DEFAULT_STYLE, uuid())] },
+  session: { id: uuid(), name: slot, slot, items: [newItem(SHIPPED_LIBRARY.get("palm-turn"), DEFAULT_STYLE, uuid())] },
   lengthSec: 300,
 });
 const dayFor = (crew: CrewEntry, people: number, sessions = [sessionOf("preShift"), sessionOf("break")]): CrewDay => ({
@@ -54,8 +54,8 @@ const placed = ({ programId, session }: PlaceableSession, startsAt: string, peop
   people,
   groupName: null,
 });
-const asked = (days: PlannedDay[], change: Partial<Parameters<typeof dayOfGroups>[1]> = {}) =>
-  dayOfGroups(days, { breaks: 1, leaders: 1, notBeforeMs: 0, pinned: new Map(), ...change });
+const asked = (days: PlannedDay[], change: Partial<Parameters<typeof dayOfGroups>[2]> = {}) =>
+  dayOfGroups(SHIPPED_LIBRARY, days, { breaks: 1, leaders: 1, notBeforeMs: 0, pinned: new Map(), ...change });
 const planned = (day: CrewDay, groupCount: number | null = null): PlannedDay => ({ day, mostOffJob: day.crew.mostOffJob, groupCount });
 
 describe("groups for a day", () => {
@@ -78,7 +78,7 @@ describe("groups for a day", () => {
 
   it("are only as large as the kit lets them be", () => {
     const bands = sessionOf("break");
-    bands.session.items = [newItem(movementOf("finger-open-band"), DEFAULT_STYLE, uuid())];
+    bands.session.items = [newItem(SHIPPED_LIBRARY.get("finger-open-band"), DEFAULT_STYLE, uuid())];
     const crew = crewNamed("A", { kit: [{ kind: "band", massKg: null, count: 2 }] });
     expect(asked([planned(dayFor(crew, 4, [bands]))]).needed).toBe(2);
   });

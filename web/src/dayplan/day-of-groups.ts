@@ -10,6 +10,7 @@ import {
   type DayProblem,
   type Group,
 } from "@kind-grip/core/dayplan";
+import type { Library } from "@kind-grip/core/library";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import type { CrewDay } from "./crew-day";
 
@@ -32,19 +33,21 @@ export interface DayOfGroups {
 
 /** @param options times of a stretch break a shift, sessions led at once, nothing before a moment, wish id → pinned start */
 export function dayOfGroups(
+  library: Library,
   days: readonly PlannedDay[],
   { breaks, leaders, notBeforeMs, pinned }: { breaks: number; leaders: number; notBeforeMs: number; pinned: ReadonlyMap<string, number> },
 ): DayOfGroups {
   const made = days.map(({ day, mostOffJob, groupCount }) => {
     const inSessions = day.sessions.map(({ session }) => session);
     const ids = day.people.map(({ id }) => id);
-    const least = formGroups(ids, inSessions, Math.min(mostOffJob, mostWithKit(inSessions, day.crew.kit)));
+    const least = formGroups(ids, inSessions, Math.min(mostOffJob, mostWithKit(library, inSessions, day.crew.kit)));
     return { day, mostOffJob, least, groups: groupCount === null ? least : formGroups(ids, inSessions, mostOffJob, groupCount) };
   });
   const withReach = (addMin: number) =>
     joined(
       made.map(({ day, mostOffJob, groups }) => {
         const asked = dayProblem(
+          library,
           day.shift,
           groups,
           day.sessions.map(({ session, lengthSec }) => ({

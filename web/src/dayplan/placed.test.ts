@@ -1,5 +1,5 @@
 import { shiftsFrom, wallTime, type ShiftPattern } from "@kind-grip/core/calendar";
-import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { placeableSessions, placedOf, sameIn } from "./placed";
 
@@ -12,7 +12,7 @@ const program = (items: number): Program => ({
       id: "s1",
       name: "S",
       slot: "break",
-      items: Array.from({ length: items }, (_, i) => newItem(movementOf("shake-out"), DEFAULT_STYLE, `i${i}`)),
+      items: Array.from({ length: items }, (_, i) => newItem(SHIPPED_LIBRARY.get("shake-out"), DEFAULT_STYLE, `i${i}`)),
     },
   ],
 });
@@ -20,12 +20,12 @@ const entry = (items: number) => ({ id: "p1", crewId: "c", version: 1, changedAt
 const placement = { id: "x", programId: "p1", sessionId: "s1", startsAt: "2026-03-24T10:00:00.000Z", people: null, groupName: null };
 
 it("only sessions with items can be placed, as long as the group takes", () => {
-  expect(placeableSessions([entry(0)], [], new Map())).toEqual([]);
-  expect(placeableSessions([entry(2)], [], new Map())[0]).toMatchObject({ programId: "p1", lengthSec: 24 });
+  expect(placeableSessions(SHIPPED_LIBRARY, [entry(0)], [], new Map())).toEqual([]);
+  expect(placeableSessions(SHIPPED_LIBRARY, [entry(2)], [], new Map())[0]).toMatchObject({ programId: "p1", lengthSec: 24 });
 });
 
 it("a placement spans its session; one whose session is gone is left out", () => {
-  const sessions = placeableSessions([entry(2)], [], new Map());
+  const sessions = placeableSessions(SHIPPED_LIBRARY, [entry(2)], [], new Map());
   const startMs = Date.parse(placement.startsAt);
   expect(placedOf([placement, { ...placement, id: "y", sessionId: "gone" }], sessions)).toMatchObject([
     { id: "x", startMs, endMs: startMs + 24_000 },

@@ -1,8 +1,8 @@
 /** Placements with the session they place and how long the group takes for it. */
 import type { Shift } from "@kind-grip/core/calendar";
+import type { Library } from "@kind-grip/core/library";
 import type { Placed, Placement } from "@kind-grip/core/dayplan";
 import { onGrid } from "@kind-grip/core/dayplan";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, type Session } from "@kind-grip/core/session";
 import type { ProgramEntry } from "../app/api";
@@ -16,6 +16,7 @@ export interface PlaceableSession {
 
 /** Sessions with at least one item, in the order of their programs. @param personIds who takes part: nobody who is held out */
 export function placeableSessions(
+  library: Library,
   programs: readonly ProgramEntry[],
   personIds: readonly string[],
   participations: Participations,
@@ -23,12 +24,12 @@ export function placeableSessions(
   return programs.flatMap(({ id, program }) =>
     program.sessions
       .filter((session) => session.items.length > 0)
-      .map((session) => sessionWithin(session, participations))
+      .map((session) => sessionWithin(library, session, participations))
       .map((session) => ({
         programId: id,
         programName: program.name,
         session,
-        lengthSec: compileGroup(session, FORM_TIMINGS, personIds).totalSec,
+        lengthSec: compileGroup(session, library.timings, personIds).totalSec,
       })),
   );
 }

@@ -1,10 +1,11 @@
 /** The movements of a session in a row of small pictures, each with its name. */
 import { Box } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
 import type { Session } from "@kind-grip/core/session";
+import { useWords } from "../base/library";
 import { MovementThumb } from "./MovementThumb";
 
 export function SessionFigures({ session }: { session: Session }) {
+  const words = useWords();
   return (
     <Box
       component="ol"
@@ -14,7 +15,7 @@ export function SessionFigures({ session }: { session: Session }) {
       {session.items.map((item) => (
         <Box component="li" key={item.id} sx={{ fontSize: "0.875rem", lineHeight: 1.2 }}>
           <MovementThumb movementId={item.movementId} formId={item.formId} />
-          {wordsIn().movementName(item.movementId)}
+          {words.movementName(item.movementId)}
         </Box>
       ))}
     </Box>

@@ -1,7 +1,7 @@
 /** What is to be drawn: a movement in one of its forms, from one side. */
 import type { Figure, PictureOptions, Pose, SideName, ViewName } from "@kind-grip/core/figure";
-import { wordsIn } from "@kind-grip/core/language";
-import { figureOf, lookOf, regionsOf } from "@kind-grip/core/library";
+import { wordsOf } from "@kind-grip/core/language";
+import { lookOf, type Library } from "@kind-grip/core/library";
 import type { Side } from "@kind-grip/core/units";
 
 export interface FigureRequest {
@@ -29,22 +29,33 @@ const sideName = (side: Side | undefined): SideName => (side === "left" ? "left"
 
 /** Undefined where the movement has no figure. */
 export function figureRequest(
+  library: Library,
   movementId: string,
   { formId, side, view, width = 600, alsoShown, ratio = 0.75, bare = false }: Asked = {},
 ): FigureRequest | undefined {
-  const figure = figureOf(movementId, formId);
+  const figure = library.figure(movementId, formId);
   if (!figure) return undefined;
   const small = width < 400;
-  const words = wordsIn();
+  const words = wordsOf(library);
   return {
-    key: JSON.stringify([movementId, formId, sideName(side), view, width, ratio, bare, alsoShown?.length ?? 0]),
+    key: JSON.stringify([
+      movementId,
+      library.revisionOf(movementId),
+      formId,
+      sideName(side),
+      view,
+      width,
+      ratio,
+      bare,
+      alsoShown?.length ?? 0,
+    ]),
     figure,
     title: () => words.figure(figure, sideName(side), words.movementName(movementId)),
     options: {
       side: sideName(side),
       ...(view && { view }),
       look: lookOf(movementId),
-      regions: bare ? [] : regionsOf(movementId),
+      regions: bare ? [] : library.feltRegions(movementId),
       width,
       height: width * ratio,
       ...(small && { cell: 1.9, bold: 1.5 }),

@@ -1,8 +1,8 @@
 /** Cards about the work itself, awkward beside better: a changed grip comes before any stretch. */
 import { Box, Typography } from "@mui/material";
 import { Check, X } from "lucide-react";
-import { wordsIn } from "@kind-grip/core/language";
 import { COACHING_CARDS, lookOf, type CoachingCard } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import type { FigureRequest } from "../figure/request";
 
@@ -30,7 +30,7 @@ export function CoachingCardList({ cards }: { cards: readonly CoachingCard[] }) 
 }
 
 function Card({ card: { id, figure, betterProps, postures } }: { card: CoachingCard }) {
-  const words = wordsIn();
+  const words = useWords();
   const { title, why } = words.coaching(id);
   const request = (better: boolean): FigureRequest => ({
     key: `coaching-${id}`,

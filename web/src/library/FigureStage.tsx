@@ -3,10 +3,10 @@ import { Box, Button, Typography } from "@mui/material";
 import { Pause, Play } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { VIEW_NAMES, type ViewName } from "@kind-grip/core/figure";
-import { wordsIn } from "@kind-grip/core/language";
-import { DEFAULT_STYLE, figureOf, FORM_TIMINGS, newItem, type Movement } from "@kind-grip/core/library";
+import { DEFAULT_STYLE, newItem, type Movement } from "@kind-grip/core/library";
 import { figurePlace } from "@kind-grip/core/run";
 import { compilePerson, positionAt } from "@kind-grip/core/session";
+import { useLibrary, useWords } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import { LoopClock } from "../figure/loop-clock";
 import { MovingFigure } from "../figure/MovingFigure";
@@ -24,22 +24,23 @@ const VIEW_LABEL: Readonly<Record<ViewName, string>> = {
 };
 
 export function FigureStage({ movement, formId }: { movement: Movement; formId: string }) {
+  const library = useLibrary();
   const calm = useCalm();
-  const figure = useMemo(() => figureOf(movement.id, formId), [movement.id, formId]);
+  const figure = useMemo(() => library.figure(movement.id, formId), [library, movement.id, formId]);
   const [view, setView] = useState<ViewName>();
   const [left, setLeft] = useState(false);
   const [wantsMotion, setMoving] = useState(true);
   const moves = !calm && (figure?.poses.length ?? 0) > 1;
   const moving = moves && wantsMotion;
   const request = useMemo(
-    () => figureRequest(movement.id, { formId, side: left ? "left" : "right", view }),
-    [movement.id, formId, left, view],
+    () => figureRequest(library, movement.id, { formId, side: left ? "left" : "right", view }),
+    [library, movement.id, formId, left, view],
   );
   // One bout of the movement's own dose, round and round.
   const timeline = useMemo(() => {
     const item = { ...newItem(movement, DEFAULT_STYLE, "00000000-0000-7000-8000-000000000000"), formId };
-    return compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, FORM_TIMINGS);
-  }, [movement, formId]);
+    return compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, library.timings);
+  }, [movement, formId, library]);
   const bout = timeline.segments.find((segment) => segment.kind === "work" || segment.kind === "hold");
   const [clock] = useState(() => new LoopClock());
   const lengthSec = bout?.lengthSec ?? 4;
@@ -85,9 +86,11 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
 
 /** Start and end, or every step, side by side. */
 function Strip({ movement, formId, left }: { movement: Movement; formId: string; left: boolean }) {
+  const library = useLibrary();
+  const words = useWords();
   const request = useMemo(
-    () => figureRequest(movement.id, { formId, side: left ? "left" : "right", width: 340, bare: true }),
-    [movement.id, formId, left],
+    () => figureRequest(library, movement.id, { formId, side: left ? "left" : "right", width: 340, bare: true }),
+    [library, movement.id, formId, left],
   );
   if (!request) return null;
   const { poses } = request.figure;
@@ -112,7 +115,7 @@ function Strip({ movement, formId, left }: { movement: Movement; formId: string;
         </Box>
       ))}
       <Typography component="li" sx={{ position: "absolute", left: -9999 }}>
-        {wordsIn().figure(request.figure, left ? "left" : "right", "")}
+        {words.figure(request.figure, left ? "left" : "right", "")}
       </Typography>
     </Box>
   );

@@ -1,7 +1,7 @@
 /** The rungs of a movement, each as its picture; choosing one shows it above. */
 import { Box, ButtonBase, Typography } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
 import type { Form, Movement } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 
 export function Ladder({ movement, chosen, onChoose }: { movement: Movement; chosen: string; onChoose(formId: string): void }) {
@@ -34,7 +34,7 @@ interface RungProps {
 }
 
 function Rung({ movement, form, rung, chosen, onChoose }: RungProps) {
-  const name = wordsIn().formName(movement.id, form.id);
+  const name = useWords().formName(movement.id, form.id);
   const note = [form.id === movement.startForm && "starts here", form.needsCleanWeek && "after a clean week"].filter(Boolean).join(", ");
   return (
     <Box component="li">

@@ -3,7 +3,6 @@ import { Box, Button, InputAdornment, MenuItem, TextField, Typography } from "@m
 import { PencilRuler, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import {
   filterMovements,
   KIT_KINDS,
@@ -22,6 +21,7 @@ import {
   type StretchSchool,
   type WorkPosture,
 } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { Empty } from "../parts/Empty";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
@@ -29,11 +29,11 @@ import { MovementThumb } from "../figure/MovementThumb";
 import { CoachingCards } from "./CoachingCards";
 import { movementText } from "./movement-text";
 import { MovementImport } from "./MovementImport";
-import { useLibrary } from "./use-library";
+import { useOffered } from "./use-offered";
 
 export default function LibraryPage() {
-  const words = wordsIn();
-  const library = useLibrary();
+  const words = useWords();
+  const offered = useOffered();
   const [search, setSearch] = useSearchParams();
   const [text, setText] = useState(search.get("q") ?? "");
   const list = <T extends string>(key: string) => (search.get(key)?.split(",").filter(Boolean) ?? []) as T[];
@@ -54,7 +54,7 @@ export default function LibraryPage() {
     const place =
       setting || kit ? { settings: setting ? [setting] : SETTINGS, kit: kit === "none" ? [] : kit ? [kit] : KIT_KINDS } : undefined;
     const passed = filterMovements(
-      library,
+      offered,
       {
         text: search.get("q") ?? "",
         phases: list<Phase>("phase"),
@@ -69,12 +69,12 @@ export default function LibraryPage() {
       ? passed.filter((movement) => movement.kit.includes(kit) || movement.forms.some((form) => form.kit.includes(kit)))
       : passed;
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the address holds every filter
-  }, [search, library]);
+  }, [search, offered]);
   const phases = list<Phase>("phase");
 
   return (
     <>
-      <PageTitle title="Library" lead={`${found.length} of ${library.length} movements`}>
+      <PageTitle title="Library" lead={`${found.length} of ${offered.length} movements`}>
         {[...search.keys()].length > 0 && (
           <Button
             onClick={() => {
@@ -203,7 +203,7 @@ function Filter({
 }
 
 function PhaseList({ phase, movements }: { phase: Phase; movements: readonly Movement[] }) {
-  const words = wordsIn();
+  const words = useWords();
   return (
     <Box component="section" aria-label={words.label("phase", phase)} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, pb: 3 }}>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, mb: 1.5 }}>
@@ -223,7 +223,7 @@ function PhaseList({ phase, movements }: { phase: Phase; movements: readonly Mov
 }
 
 function MovementCard({ movement }: { movement: Movement }) {
-  const text = wordsIn().movement(movement.id);
+  const text = useWords().movement(movement.id);
   return (
     <Box component="li" sx={{ contentVisibility: "auto", containIntrinsicSize: "188px 210px" }}>
       <Box

@@ -3,7 +3,7 @@ import { Box, Dialog, DialogActions, DialogContent, DialogTitle, Button, Typogra
 import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { OWN_PREFIX } from "@kind-grip/core/library";
+import { CUSTOM_PREFIX } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi, type ProblemBody } from "../app/api";
 import { FilePick } from "../parts/FilePick";
@@ -15,7 +15,7 @@ export function MovementImport() {
   const read = async (file: File) => {
     try {
       const { id } = await bring({ id: uuid(), text: await file.text() }).unwrap();
-      void navigate(`/library/${OWN_PREFIX}${id}`);
+      void navigate(`/library/${CUSTOM_PREFIX}${id}`);
     } catch (error) {
       setProblem(problemOf(error));
     }

@@ -3,14 +3,11 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, PencilRuler } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import {
   doseFor,
-  findMovement,
-  FORM_TIMINGS,
   LOAD_SCHOOLS,
   newItem,
-  OWN_PREFIX,
+  CUSTOM_PREFIX,
   STRETCH_SCHOOLS,
   type LoadSchool,
   type Movement,
@@ -19,6 +16,7 @@ import {
 } from "@kind-grip/core/library";
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import { LostPage } from "../app/CrashPage";
 import { PageTitle } from "../parts/PageTitle";
 import { FigureStage } from "./FigureStage";
@@ -26,14 +24,15 @@ import { Ladder } from "./Ladder";
 import { WrongAndRight } from "./WrongAndRight";
 
 export default function MovementPage() {
+  const library = useLibrary();
   const { movementId } = useParams();
-  const movement = findMovement(movementId ?? "");
+  const movement = library.find(movementId ?? "");
   if (!movement) return <LostPage />;
   return <MovementSheet key={movement.id} movement={movement} />;
 }
 
 function MovementSheet({ movement }: { movement: Movement }) {
-  const words = wordsIn();
+  const words = useWords();
   const text = words.movement(movement.id);
   const [formId, setFormId] = useState(movement.startForm);
   const names = (list: "region" | "setting" | "kit" | "posture" | "sides", keys: readonly string[]) =>
@@ -50,10 +49,10 @@ function MovementSheet({ movement }: { movement: Movement }) {
         Library
       </Button>
       <PageTitle title={text.name} lead={`${words.label("phase", movement.phase)} · stay under ${movement.effortCap} of 10`}>
-        {movement.id.startsWith(OWN_PREFIX) && (
+        {movement.id.startsWith(CUSTOM_PREFIX) && (
           <Button
             component={Link}
-            to={`/library/studio/${movement.id.slice(OWN_PREFIX.length)}`}
+            to={`/library/studio/${movement.id.slice(CUSTOM_PREFIX.length)}`}
             variant="outlined"
             startIcon={<PencilRuler size={18} />}
             sx={{ "@media print": { display: "none" } }}
@@ -137,7 +136,8 @@ function Steps({ steps }: { steps: readonly string[] }) {
 }
 
 function DoseTable({ movement }: { movement: Movement }) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const strengthen = movement.phase === "strengthen";
   const schools = strengthen ? LOAD_SCHOOLS : STRETCH_SCHOOLS;
   return (
@@ -156,7 +156,7 @@ function DoseTable({ movement }: { movement: Movement }) {
             ? { stretch: "activeAssisted", load: school as LoadSchool }
             : { stretch: school as StretchSchool, load: "pacedReps" };
           const item = newItem(movement, style, "00000000-0000-7000-8000-000000000000");
-          const total = compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, FORM_TIMINGS).totalSec;
+          const total = compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, library.timings).totalSec;
           return (
             <tr key={school}>
               <th scope="row">{words.label(strengthen ? "loadSchool" : "stretchSchool", school)}</th>

@@ -2,21 +2,23 @@
 import { Box, Typography } from "@mui/material";
 import { Check, X } from "lucide-react";
 import { useMemo } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { figuresOf, type Movement } from "@kind-grip/core/library";
+import { useLibrary, useWords } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import { figureRequest } from "../figure/request";
 
 export function WrongAndRight({ movement }: { movement: Movement }) {
+  const library = useLibrary();
+  const words = useWords();
   const figures = useMemo(() => figuresOf(movement.id), [movement.id]);
   const wrong = figures?.wrong;
   const request = useMemo(
-    () => wrong && figureRequest(movement.id, { width: 420, alsoShown: [wrong.pose], bare: true }),
-    [movement.id, wrong],
+    () => wrong && figureRequest(library, movement.id, { width: 420, alsoShown: [wrong.pose], bare: true }),
+    [library, movement.id, wrong],
   );
   if (!figures || !wrong || !request) return null;
   const right = figures.figure.poses[figures.figure.cover ?? figures.figure.poses.length - 1]!;
-  const watch = wordsIn().movement(movement.id).watch[wrong.watch];
+  const watch = words.movement(movement.id).watch[wrong.watch];
   return (
     <Box component="section" aria-label="Wrong against right">
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>

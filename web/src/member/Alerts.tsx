@@ -1,8 +1,8 @@
 /** What was reported and what it paused, whom to turn to, and what the trainer answered. */
 import { Box, Typography } from "@mui/material";
 import { MessageCircle, OctagonX } from "lucide-react";
-import { wordsIn } from "@kind-grip/core/language";
 import type { MemberAlert } from "@kind-grip/core/answers";
+import { useWords } from "../base/library";
 import type { PhoneDay } from "./paused";
 
 interface AlertsProps extends Pick<PhoneDay, "alerts" | "out"> {
@@ -12,7 +12,7 @@ interface AlertsProps extends Pick<PhoneDay, "alerts" | "out"> {
 }
 
 export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
-  const words = wordsIn();
+  const words = useWords();
   const pausing = alerts.filter(({ pauses, answer }) => pauses && answer === null);
   const answered = alerts.filter(({ answer }) => answer !== null);
   const places = [...new Set(pausing.flatMap(({ regions }) => regions))].map((region) => words.label("place", region).toLowerCase());
@@ -49,7 +49,7 @@ export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
 }
 
 function Answer({ alert, trainer }: { alert: MemberAlert; trainer: string }) {
-  const words = wordsIn();
+  const words = useWords();
   return (
     <Box
       component="section"

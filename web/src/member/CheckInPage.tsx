@@ -3,8 +3,8 @@ import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { dateAt } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import type { Region } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { Toggle } from "../parts/Toggle";
 import { ZeroToTen } from "../parts/ZeroToTen";
@@ -15,7 +15,7 @@ import { practiceTime } from "./use-phone";
 import { YesNo } from "./YesNo";
 
 export default function CheckInPage() {
-  const words = wordsIn();
+  const words = useWords();
   const phone = useDay();
   const navigate = useNavigate();
   const [level, setLevel] = useState<number | null>(null);

@@ -3,9 +3,9 @@ import { Box, Button, Typography } from "@mui/material";
 import { Check, Hand, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/answers";
+import { useLibrary, useWords } from "../base/library";
 
 import { Alerts } from "./Alerts";
 import { phoneDay } from "./paused";
@@ -15,10 +15,11 @@ import { sessionAddress } from "./session-address";
 import { practiceTime } from "./use-phone";
 
 export default function DayPage() {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const phone = useDay();
   const { day, done, checkedIn, waiting } = phone;
-  const { alerts, out, sessions, anyTime } = phoneDay(day, waiting);
+  const { alerts, out, sessions, anyTime } = phoneDay(library, day, waiting);
   const zone = day.crew.timeZone;
   const now = practiceTime(phone);
   const today = dateAt(now, zone);
@@ -80,7 +81,7 @@ export default function DayPage() {
 }
 
 function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
-  const words = wordsIn();
+  const words = useWords();
   return (
     <Box
       component="section"
@@ -133,7 +134,7 @@ interface ListProps {
 }
 
 function List({ title, entries, zone, isDone, none }: ListProps) {
-  const words = wordsIn();
+  const words = useWords();
   if (entries.length === 0 && !none) return null;
   return (
     <Box component="section" aria-label={title} sx={{ mb: 3 }}>

@@ -3,10 +3,10 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, OctagonX, Pause, Play, SkipForward, Volume2, VolumeX, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import { itemsDone, MARKS, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
 import type { MemberDay, MemberSession } from "@kind-grip/core/answers";
+import { useLibrary, useWords } from "../base/library";
 
 import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
@@ -24,11 +24,12 @@ import { putAway } from "./phone-store";
 import { practiceTime } from "./use-phone";
 
 export default function FollowPage() {
+  const library = useLibrary();
   const { sessionId } = useParams();
   const [search] = useSearchParams();
   const phone = useDay();
   // What is followed is settled as the page opens: a day fetched meanwhile does not change a session under way, but for a pause.
-  const { sessions, anyTime, out } = phoneDay(phone.day, phone.waiting);
+  const { sessions, anyTime, out } = phoneDay(library, phone.day, phone.waiting);
   const placement = search.get("placement");
   const there = [...sessions, ...anyTime].find((each) => each.session.id === sessionId && (!placement || each.placementId === placement));
   const [opened] = useState(there);
@@ -41,7 +42,7 @@ export default function FollowPage() {
 const NOBODY_OUT = new Map();
 
 function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now(): number }) {
-  const words = wordsIn();
+  const words = useWords();
   const [sound, setSound] = useSoundChoice();
   const [resumed] = useState(() => underWay(entry.programId, entry.session.id));
   const personIds = useMemo(() => [day.person.id], [day.person.id]);
@@ -115,7 +116,7 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
 }
 
 function During({ run, mute }: { run: ReturnType<typeof useRun>; mute: React.ReactNode }) {
-  const words = wordsIn();
+  const words = useWords();
   const { position, session, timeline, atSec, clock } = run;
   if (!position) return null;
   const { segment } = position;
@@ -196,7 +197,7 @@ interface AfterProps {
 }
 
 function After({ entry, day, run, now }: AfterProps) {
-  const words = wordsIn();
+  const words = useWords();
   const navigate = useNavigate();
   const items = itemsDone(run.session, run.timeline, run.clock.played);
   const stoppedAt = run.position && run.atSec < run.timeline.totalSec - 1 ? run.position.segment : undefined;

@@ -4,8 +4,8 @@ import { DateTime } from "luxon";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import type { MemberProgress } from "@kind-grip/core/answers";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { forgetEverything, keep, kept } from "./phone-store";
@@ -13,7 +13,7 @@ import { forgetEverything, keep, kept } from "./phone-store";
 const WEEKS = 4;
 
 export default function MyProgressPage() {
-  const words = wordsIn();
+  const words = useWords();
   const navigate = useNavigate();
   const { day, waiting } = useDay();
   const { data } = serverApi.useMemberProgressQuery();
@@ -50,7 +50,7 @@ export default function MyProgressPage() {
 }
 
 function Figures({ progress, today }: { progress: MemberProgress; today: string }) {
-  const words = wordsIn();
+  const words = useWords();
   const from = addDays(mondayOf(today), -7 * (WEEKS - 1));
   const days = Array.from({ length: 7 * WEEKS }, (_, i) => addDays(from, i));
   const byDay = new Map(progress.days.map((each) => [each.day, each]));

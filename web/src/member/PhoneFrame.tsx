@@ -3,8 +3,8 @@ import { Alert, Box, Typography } from "@mui/material";
 import { CalendarCheck, CloudOff, LineChart, OctagonX } from "lucide-react";
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import type { MemberDay } from "@kind-grip/core/answers";
+import { useWords, WithLibrary } from "../base/library";
 
 import { Loading } from "../parts/Loading";
 import { keepPage } from "./keep-page";
@@ -27,7 +27,9 @@ export default function PhoneFrame() {
   if (phone.day === null) return <FirstLook />;
   return (
     <PhoneContext.Provider value={{ ...phone, day: phone.day }}>
-      <Signed phone={phone} />
+      <WithLibrary custom={phone.day.customMovements}>
+        <Signed phone={phone} />
+      </WithLibrary>
     </PhoneContext.Provider>
   );
 }
@@ -45,7 +47,7 @@ function FirstLook() {
 }
 
 function Signed({ phone }: { phone: Phone }) {
-  const words = wordsIn();
+  const words = useWords();
   const { reached, signedOut } = useSender();
   const { pathname } = useLocation();
   useEffect(() => {

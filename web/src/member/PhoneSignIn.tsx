@@ -2,7 +2,7 @@
 import { Alert, Box, Button, TextField, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { useLocation, useNavigate } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
+import { useWords } from "../base/library";
 import { problemOf, serverApi } from "../app/api";
 import { Loading } from "../parts/Loading";
 import { keepPage } from "./keep-page";
@@ -10,7 +10,7 @@ import { forgetEverything } from "./phone-store";
 import { takeDay } from "./use-phone";
 
 export default function PhoneSignIn() {
-  const words = wordsIn();
+  const words = useWords();
   const { hash } = useLocation();
   const navigate = useNavigate();
   const { data: me } = serverApi.useMeQuery();

@@ -1,11 +1,11 @@
 /** Where it is: the places as somebody without the names of muscles would point at them. */
 import { Box } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
 import { REGIONS, type Region } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { Toggle } from "../parts/Toggle";
 
 export function Places({ label, value, onChange }: { label: string; value: readonly Region[]; onChange(value: Region[]): void }) {
-  const words = wordsIn();
+  const words = useWords();
   return (
     <Box role="group" aria-label={label} sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
       {REGIONS.map((region) => (

@@ -2,9 +2,9 @@
 import { Alert, Box, Button, ButtonBase, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import type { Region } from "@kind-grip/core/library";
 import { ASKED_AT_ONCE, REPORT_KINDS, type ReportKind } from "@kind-grip/core/safety";
+import { useLibrary, useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { Choice } from "../parts/Choice";
 import { Alerts } from "./Alerts";
@@ -18,7 +18,8 @@ import { YesNo } from "./YesNo";
 type Side = "left" | "right";
 
 export default function TellPage() {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const phone = useDay();
   const [search] = useSearchParams();
   const [kind, setKind] = useState<ReportKind | null>(null);
@@ -48,7 +49,7 @@ export default function TellPage() {
     setSent(true);
   };
   if (sent) {
-    const { alerts, out, sessions, anyTime } = phoneDay(phone.day, phone.waiting);
+    const { alerts, out, sessions, anyTime } = phoneDay(library, phone.day, phone.waiting);
     const still = [
       ...new Set([...sessions, ...anyTime].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId)))),
     ];

@@ -1,10 +1,10 @@
 /** One question, two large answers; nothing is answered before it is tapped. */
 import { Box, Typography } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
+import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 
 export function YesNo({ question, value, onChange }: { question: string; value: boolean | null; onChange(value: boolean): void }) {
-  const words = wordsIn();
+  const words = useWords();
   return (
     <Box sx={{ mb: 2 }}>
       <Typography sx={{ fontWeight: 700, mb: 0.5 }}>{question}</Typography>

@@ -1,5 +1,5 @@
 import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/answers";
-import { DEFAULT_STYLE, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
 import { phoneDay } from "./paused";
@@ -9,7 +9,7 @@ const session: Session = {
   id: uuid(),
   name: "Break",
   slot: "break",
-  items: ["palm-away", "shoulder-circles"].map((id) => newItem(movementOf(id), DEFAULT_STYLE, uuid())),
+  items: ["palm-away", "shoulder-circles"].map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, uuid())),
 };
 const entry: MemberSession = { placementId: null, programId: uuid(), startsAt: null, totalSec: 240, session, done: false };
 const day = (change: Partial<MemberDay> = {}): MemberDay => ({
@@ -26,6 +26,7 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   alarmMorning: 6,
   sessions: [],
   anyTime: [entry],
+  customMovements: [],
   checkedIn: false,
   ...change,
 });
@@ -49,15 +50,19 @@ const morning = (change: object = {}): Sending => ({
   body: { id: uuid(), day: "2026-03-26", level: 2, regions: [], tingling: false, stillThere: null, ...change },
 });
 const left = (list: readonly MemberSession[]) => list.flatMap(({ session: { items } }) => items.map(({ movementId }) => movementId));
-const place = movementOf("palm-away").regions.stretched[0]!;
+const place = SHIPPED_LIBRARY.get("palm-away").regions.stretched[0]!;
 
 it("nothing waiting, nothing paused", () => {
-  expect(phoneDay(day(), [])).toEqual({ alerts: [], out: null, sessions: [], anyTime: [entry] });
+  expect(phoneDay(SHIPPED_LIBRARY, day(), [])).toEqual({ alerts: [], out: null, sessions: [], anyTime: [entry] });
 });
 
 it("pauses itself before the server knows: everything, or what touches the place", () => {
-  expect(phoneDay(day(), [report()])).toMatchObject({ out: "paused", anyTime: [], alerts: [{ kind: "sharpPain", pauses: true }] });
-  const some = phoneDay(day(), [report({ regions: [place] })]);
+  expect(phoneDay(SHIPPED_LIBRARY, day(), [report()])).toMatchObject({
+    out: "paused",
+    anyTime: [],
+    alerts: [{ kind: "sharpPain", pauses: true }],
+  });
+  const some = phoneDay(SHIPPED_LIBRARY, day(), [report({ regions: [place] })]);
   expect([some.out, left(some.anyTime)]).toEqual([null, ["shoulder-circles"]]);
   expect(some.anyTime[0]!.totalSec).toBeLessThan(entry.totalSec);
 });
@@ -68,7 +73,7 @@ it.each([
   ["tingling that is still there", morning({ tingling: true, stillThere: true }), "paused"],
   ["something else told", report({ kind: "other" }), null],
   ["numbness that stays: a clinician first", report({ kind: "numbness", stillThere: true, freshInjury: false }), "clinician"],
-])("%s", (_, waiting, out) => expect(phoneDay(day(), [waiting]).out).toBe(out));
+])("%s", (_, waiting, out) => expect(phoneDay(SHIPPED_LIBRARY, day(), [waiting]).out).toBe(out));
 
 it("what the server has is not counted twice, and its word is the last", () => {
   const waiting = report();
@@ -84,12 +89,12 @@ it("what the server has is not counted twice, and its word is the last", () => {
     reply: "Go on",
     answeredAt: "2026-03-26T06:05:00.000Z",
   };
-  const now = phoneDay(day({ alerts: [known] }), [waiting]);
+  const now = phoneDay(SHIPPED_LIBRARY, day({ alerts: [known] }), [waiting]);
   expect([now.alerts, now.out, now.anyTime]).toEqual([[known], null, [entry]]);
 });
 
 it("held out by an answer is the clinician's; paused by oneself is not", () => {
-  expect(phoneDay(day({ heldOut: true, clinicianFirst: true }), []).out).toBe("clinician");
+  expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, clinicianFirst: true }), []).out).toBe("clinician");
   const own: MemberAlert = {
     id: uuid(),
     causeId: uuid(),
@@ -102,5 +107,5 @@ it("held out by an answer is the clinician's; paused by oneself is not", () => {
     reply: null,
     answeredAt: null,
   };
-  expect(phoneDay(day({ heldOut: true, alerts: [own] }), []).out).toBe("paused");
+  expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, alerts: [own] }), []).out).toBe("paused");
 });

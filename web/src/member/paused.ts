@@ -2,8 +2,8 @@
  * What is paused on this phone: what the server said, and what was reported here and has not reached it yet. A report acts at once, also
  * without a connection: the phone pauses by itself before the server knows.
  */
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { holdsOfReport, markAlarm, morningAlarm, pauseScope, reportPauses, sessionWithout, type ItemScope } from "@kind-grip/core/safety";
+import type { Library } from "@kind-grip/core/library";
 import { compilePerson } from "@kind-grip/core/session";
 import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/answers";
 import type { Sending } from "./phone-store";
@@ -18,7 +18,7 @@ export interface PhoneDay {
 }
 
 /** @param waiting what is in the outbox, refused ones too: what was felt was felt */
-export function phoneDay(day: MemberDay, waiting: readonly Sending[]): PhoneDay {
+export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sending[]): PhoneDay {
   const known = new Set(day.alerts.map(({ causeId }) => causeId));
   const own = waiting.flatMap((sending) => alertOf(sending, day)).filter(({ causeId }) => !known.has(causeId));
   const alerts = [...own.reverse(), ...day.alerts];
@@ -31,6 +31,7 @@ export function phoneDay(day: MemberDay, waiting: readonly Sending[]): PhoneDay 
       ? []
       : list.flatMap((entry) =>
           entryWithout(
+            library,
             entry,
             scopes.filter((scope) => scope !== null),
           ),
@@ -38,14 +39,14 @@ export function phoneDay(day: MemberDay, waiting: readonly Sending[]): PhoneDay 
   return { alerts, out, sessions: within(day.sessions), anyTime: within(day.anyTime) };
 }
 
-function entryWithout(entry: MemberSession, scopes: readonly ItemScope[]): MemberSession[] {
+function entryWithout(library: Library, entry: MemberSession, scopes: readonly ItemScope[]): MemberSession[] {
   if (scopes.length === 0) return [entry];
-  const session = sessionWithout(entry.session, scopes);
+  const session = sessionWithout(library, entry.session, scopes);
   if (session.items.length === 0) return [];
   return [
     session.items.length === entry.session.items.length
       ? entry
-      : { ...entry, session, totalSec: compilePerson(session, FORM_TIMINGS).totalSec },
+      : { ...entry, session, totalSec: compilePerson(session, library.timings).totalSec },
   ];
 }
 

@@ -1,9 +1,9 @@
 /** What the practice sets for itself: the style new programs begin with, and the thresholds decisions are taken by. */
 import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { USUAL_SETTINGS, type PracticeSettings, type ResponseThresholds } from "@kind-grip/core/response";
+import { useWords } from "../base/library";
 import { problemOf, serverApi, type SettingsEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -26,7 +26,7 @@ export function SettingsForm() {
 }
 
 function Form({ entry }: { entry: SettingsEntry }) {
-  const words = wordsIn();
+  const words = useWords();
   const [save, { isLoading, error }] = serverApi.useSaveSettingsMutation();
   const [settings, setSettings] = useState<PracticeSettings>(entry.settings);
   const dispatch = useAppDispatch();

@@ -1,9 +1,9 @@
 /** Somebody else saved this program meanwhile: a clear choice, and whichever is not taken stays one undo away. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { serverApi } from "../app/api";
 import { notify } from "../app/notices";
@@ -51,13 +51,14 @@ export function ConflictDialog() {
 }
 
 function Version({ title, program }: { title: string; program: Program }) {
+  const library = useLibrary();
   return (
     <Box>
       <Typography variant="h3">{title}</Typography>
       <Typography>{program.name}</Typography>
       {program.sessions.map((session) => (
         <Typography key={session.id} sx={{ color: "text.secondary" }}>
-          {session.name}: {session.items.length} items, {clockText(compilePerson(session, FORM_TIMINGS).totalSec)}
+          {session.name}: {session.items.length} items, {clockText(compilePerson(session, library.timings).totalSec)}
         </Typography>
       ))}
     </Box>

@@ -2,13 +2,12 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { Lock } from "lucide-react";
 import { useMemo, useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { regionNeeds } from "@kind-grip/core/need";
 import type { Session } from "@kind-grip/core/session";
 import { cutText, fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-grip/core/slot";
 import { dayOf } from "@kind-grip/core/strain";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -30,7 +29,8 @@ interface FitDialogProps {
 }
 
 export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const { program, change } = useEdit();
   const dispatch = useAppDispatch();
   const slotSec = crew.slots[session.slot];
@@ -40,8 +40,8 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
   const work = serverApi.useWorkQuery(crew.id).data?.work;
   const options = useMemo((): FitOptions => {
     const needs = work ? regionNeeds(work, dayOf(work)) : [];
-    return { personIds: people.map(({ id }) => id), timings: FORM_TIMINGS, priorityOf: (item) => priorityOf(item, needs), kept, fuller };
-  }, [work, people, kept, fuller]);
+    return { personIds: people.map(({ id }) => id), library, priorityOf: (item) => priorityOf(library, item, needs), kept, fuller };
+  }, [work, people, library, kept, fuller]);
   const fit = useMemo(() => fitToSlot(session, lengthSec, options), [session, lengthSec, options]);
   const more = useMemo(() => fitToSlot(session, lengthSec + MORE_SEC, options), [session, lengthSec, options]);
   const curve = useMemo(() => {

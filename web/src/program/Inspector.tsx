@@ -2,8 +2,7 @@
 import { Box, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { ArrowLeft, ArrowRight, Copy, Trash2, X } from "lucide-react";
 import { Link } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
-import { findMovement, FORM_TIMINGS, rungOf } from "@kind-grip/core/library";
+import { rungOf } from "@kind-grip/core/library";
 import { heldTorqueNm, toolIn, usualGripM } from "@kind-grip/core/program";
 import {
   alternatingSaving,
@@ -20,6 +19,7 @@ import { torqueText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import { useAppDispatch } from "../app/store";
 import type { Participations } from "@kind-grip/core/safety";
+import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "../app/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
@@ -39,14 +39,15 @@ interface InspectorProps {
 }
 
 export function Inspector({ session, item, people, participations }: InspectorProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const { changeItem, changeSession } = useEdit();
   const dispatch = useAppDispatch();
-  const movement = findMovement(item.movementId);
+  const movement = library.find(item.movementId);
   if (!movement) return null;
   const index = session.items.findIndex((each) => each.id === item.id);
   const change = (part: Partial<Omit<Item, "id">>, gesture?: string) => changeItem(session, item.id, part, gesture);
-  const setForm = (formId: string) => change({ formId, dose: doseInForm(item.dose, FORM_TIMINGS.get(movement.id)?.get(formId)) });
+  const setForm = (formId: string) => change({ formId, dose: doseInForm(item.dose, library.timings.get(movement.id)?.get(formId)) });
   const form = movement.forms[rungOf(movement, item.formId)];
   const takesLoad = (form?.kit ?? []).some(isWeight) || movement.kit.some(isWeight);
   const held = heldIn(item);
@@ -54,7 +55,7 @@ export function Inspector({ session, item, people, participations }: InspectorPr
   const gripM = tool?.kind === "lever" ? (held.gripM ?? usualGripM(movement, item.formId, tool)) : null;
   const torque = heldTorqueNm(movement, item.formId, held);
   const saving =
-    movement.sideModes.includes("alternating") && movement.sideModes.includes("inTurn") ? alternatingSaving(item, FORM_TIMINGS) : 0;
+    movement.sideModes.includes("alternating") && movement.sideModes.includes("inTurn") ? alternatingSaving(item, library.timings) : 0;
   const note = (sides: Sides) =>
     sides === "alternating" && saving !== 0 ? (saving > 0 ? `saves ${saving} s` : `costs ${-saving} s`) : undefined;
 

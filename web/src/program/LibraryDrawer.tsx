@@ -4,38 +4,29 @@ import { Box, IconButton, InputAdornment, MenuItem, TextField, Typography } from
 import { Plus, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import {
-  doseFor,
-  filterMovements,
-  FORM_TIMINGS,
-  misfitsOf,
-  newItem,
-  PHASES,
-  type Movement,
-  type Phase,
-  type Style,
-} from "@kind-grip/core/library";
+import { doseFor, filterMovements, misfitsOf, newItem, PHASES, type Movement, type Phase, type Style } from "@kind-grip/core/library";
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "../app/api";
 import { MovementThumb } from "../figure/MovementThumb";
 import { movementText } from "../library/movement-text";
-import { useLibrary } from "../library/use-library";
+import { useOffered } from "../library/use-offered";
 import { Toggle } from "../parts/Toggle";
 
 export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: Style; onAdd(movementId: string): void }) {
-  const library = useLibrary();
-  const words = wordsIn();
+  const offered = useOffered();
+  const words = useWords();
   const [text, setText] = useState("");
   const [phase, setPhase] = useState<Phase | "">("");
   const [fitting, setFitting] = useState(true);
   const place = useMemo(() => ({ settings: crew.settings, kit: crew.kit.map((entry) => entry.kind) }), [crew]);
   const found = useMemo(
     () =>
-      filterMovements(library, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
+      filterMovements(offered, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
         movementText(words, movement),
       ),
-    [library, text, phase, fitting, place, words],
+    [offered, text, phase, fitting, place, words],
   );
   return (
     <Box
@@ -104,10 +95,11 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
 }
 
 function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; style: Style; misfit: string; onAdd(): void }) {
-  const name = wordsIn().movementName(movement.id);
+  const library = useLibrary();
+  const name = useWords().movementName(movement.id);
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `drawer-${movement.id}`, data: { movementId: movement.id } });
   const item = newItem(movement, style, "00000000-0000-7000-8000-000000000000");
-  const total = compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, FORM_TIMINGS).totalSec;
+  const total = compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, library.timings).totalSec;
   return (
     <Box
       ref={setNodeRef}

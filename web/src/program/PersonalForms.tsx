@@ -2,11 +2,11 @@
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { Ban, Plus, X } from "lucide-react";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { easierForm, FORM_TIMINGS, rungOf, type Movement } from "@kind-grip/core/library";
+import { easierForm, rungOf, type Movement } from "@kind-grip/core/library";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compilePerson, groupWaits, setPersonalForm, type Item, type PersonalForm, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "../app/api";
 import { Stepper } from "../parts/Stepper";
 import { countOf, lengthOf } from "./dose-edit";
@@ -26,12 +26,13 @@ export function PersonalForms({
   people: PersonEntry[];
   participations: Participations;
 }) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const { changeSession } = useEdit();
   const [adding, setAdding] = useState(false);
   const leavesOut = (person: PersonEntry) => {
     const participation = participations.get(person.id);
-    return participation !== undefined && refusalOf(participation, movement.id) !== null;
+    return participation !== undefined && refusalOf(library, participation, movement.id) !== null;
   };
   const people = everybody.filter((person) => !leavesOut(person));
   const out = everybody.filter(leavesOut);
@@ -41,10 +42,10 @@ export function PersonalForms({
   const others = people.filter((person) => !item.personal[person.id]);
   const suggested = easierForm(movement, item.formId) ?? movement.forms.find((form) => form.id !== item.formId)!;
   const one: Session = { ...session, items: [item] };
-  const itemSec = compilePerson(one, FORM_TIMINGS).totalSec;
+  const itemSec = compilePerson(one, library.timings).totalSec;
   const waits = groupWaits(
     one,
-    FORM_TIMINGS,
+    library.timings,
     people.map((person) => person.id),
   );
   const groupWait = Math.max(0, ...people.filter((person) => !item.personal[person.id]).map((person) => waits.get(person.id) ?? 0));
@@ -55,7 +56,7 @@ export function PersonalForms({
         const own = item.personal[person.id]!;
         const dose = own.dose ?? item.dose;
         const rung = rungOf(movement, own.formId) - rungOf(movement, item.formId);
-        const ownSec = compilePerson(one, FORM_TIMINGS, person.id).totalSec;
+        const ownSec = compilePerson(one, library.timings, person.id).totalSec;
         return (
           <Box key={person.id} sx={{ display: "flex", gap: 1.5, alignItems: "end", flexWrap: "wrap" }}>
             <Typography sx={{ width: 148, fontWeight: 700, pb: 1.25 }}>{person.name}</Typography>

@@ -2,10 +2,10 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { useState } from "react";
 import { Link } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import { personalStarts, type PersonalStart } from "@kind-grip/core/program";
 import type { Participations } from "@kind-grip/core/safety";
 import { setPersonalForm, type Session } from "@kind-grip/core/session";
+import { useLibrary, useWords } from "../base/library";
 import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -27,7 +27,8 @@ type Easier = Extract<PersonalStart, { kind: "easier" }>;
 const keyOf = ({ personId, itemId }: PersonalStart) => `${personId} ${itemId}`;
 
 export function PersonalStartsDialog({ session, crew, people, participations, onClose }: PersonalStartsDialogProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const { changeSession } = useEdit();
   const dispatch = useAppDispatch();
   const rounds = serverApi.useRoundsQuery(crew.id);
@@ -36,6 +37,7 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const waiting = !rounds.data || (latest && !records.data);
   const starts = personalStarts(
+    library,
     session,
     people.map(({ id, handedness }) => ({
       personId: id,

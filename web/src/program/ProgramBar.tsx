@@ -3,7 +3,7 @@ import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem, Toolt
 import { Check, CloudOff, Ellipsis, Loader, Printer, Redo2, Undo2 } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
+import { useWords } from "../base/library";
 import { serverApi, type CrewEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch, useAppSelector } from "../app/store";
@@ -13,7 +13,7 @@ import { StyleDialog } from "./StyleDialog";
 import { useEdit } from "./use-editor";
 
 export function ProgramBar({ crew }: { crew: CrewEntry }) {
-  const words = wordsIn();
+  const words = useWords();
   const { program, change } = useEdit();
   const { programId, past, future } = useAppSelector((state) => state.editor);
   const dispatch = useAppDispatch();

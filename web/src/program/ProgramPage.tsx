@@ -6,11 +6,12 @@ import { useEffect, useMemo, useState, type ComponentProps, type ReactNode } fro
 import { useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
-import { movementOf, newItem } from "@kind-grip/core/library";
+import { newItem } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { withFirstLoad } from "@kind-grip/core/program";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { serverApi, type CrewEntry, type PersonEntry, type ProgramEntry } from "../app/api";
 import { useNow } from "../app/now";
@@ -66,6 +67,7 @@ function OpenProgram({ entry, crew, people }: { entry: ProgramEntry; crew: CrewE
 }
 
 function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
+  const library = useLibrary();
   const { program, changeSession } = useEdit();
   const session = useEditedSession();
   const dispatch = useAppDispatch();
@@ -82,7 +84,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
 
   const add = (movementId: string, index?: number) => {
     if (!session) return;
-    const item = withFirstLoad(newItem(movementOf(movementId), program.style, uuid()), crew.kit);
+    const item = withFirstLoad(library, newItem(library.get(movementId), program.style, uuid()), crew.kit);
     const chosenAt = session.items.findIndex((each) => each.id === itemId);
     changeSession(addItem(session, item, index ?? (chosenAt < 0 ? undefined : chosenAt + 1)));
     dispatch(itemChosen(item.id));
@@ -131,10 +133,11 @@ function SessionScore({
   crew: CrewEntry;
   people: PersonEntry[];
 }) {
+  const library = useLibrary();
   const [seenFor, setSeenFor] = useState("");
   const personId = people.some((person) => person.id === seenFor) ? seenFor : null;
   const participations = useParticipations(crew.id);
-  const within = useMemo(() => sessionWithin(session, participations), [session, participations]);
+  const within = useMemo(() => sessionWithin(library, session, participations), [library, session, participations]);
   const timeline = useTimeline(
     within,
     people.map((person) => person.id),

@@ -1,19 +1,19 @@
 /** Seconds under tension by region, left and right from one middle line: balance is seen, not computed. */
 import { Box, Typography } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
-import { FORM_TIMINGS, tensionRegions } from "@kind-grip/core/library";
-import { torqueOf } from "@kind-grip/core/program";
+import { torqueIn } from "@kind-grip/core/program";
 import { groupWaits, sessionTotals, type Session, type Timeline } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "../app/api";
 
 export function RegionBalance({ session, timeline, people }: { session: Session; timeline: Timeline; people: PersonEntry[] }) {
-  const words = wordsIn();
-  const totals = sessionTotals(session, timeline, tensionRegions, torqueOf);
+  const library = useLibrary();
+  const words = useWords();
+  const totals = sessionTotals(session, timeline, library.tensionRegions, torqueIn(library));
   const most = Math.max(1, ...totals.regions.flatMap(({ tensionSec }) => [tensionSec.left, tensionSec.right]));
   const waits = groupWaits(
     session,
-    FORM_TIMINGS,
+    library.timings,
     people.map((person) => person.id),
   );
   const waiting = people.filter((person) => (waits.get(person.id) ?? 0) > 0 && session.items.some((item) => item.personal[person.id]));

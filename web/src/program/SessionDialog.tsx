@@ -1,8 +1,8 @@
 /** A session's name and slot, and removing it. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import type { Session, SlotKind } from "@kind-grip/core/session";
+import { useWords } from "../base/library";
 import { useAppDispatch } from "../app/store";
 import { notify } from "../app/notices";
 import { Choice } from "../parts/Choice";
@@ -10,7 +10,7 @@ import { sessionChosen, undone } from "./editor-state";
 import { useEdit } from "./use-editor";
 
 export function SessionDialog({ session, onClose }: { session: Session; onClose(): void }) {
-  const words = wordsIn();
+  const words = useWords();
   const { program, change, changeSession } = useEdit();
   const dispatch = useAppDispatch();
   const [name, setName] = useState(session.name);

@@ -2,10 +2,10 @@
 import { Box, Button, ButtonBase, IconButton, ListItemText, Menu, MenuItem } from "@mui/material";
 import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { MAX_SESSIONS } from "@kind-grip/core/program";
 import type { Session, SlotKind } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "../app/api";
 import { useAppDispatch } from "../app/store";
@@ -18,7 +18,7 @@ const SLOTS: readonly SlotKind[] = ["preShift", "break", "postShift"];
 const NEW_NAMES: Record<SlotKind, string> = { preShift: "Warm-up", break: "Stretch break", postShift: "After the shift" };
 
 export function SessionTabs({ crew }: { crew: CrewEntry }) {
-  const words = wordsIn();
+  const words = useWords();
   const { program, change } = useEdit();
   const session = useEditedSession();
   const lengths = useGroupLengths(crew, program.sessions);

@@ -1,22 +1,23 @@
 /** Switching the style: the difference first, then the choice. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { switchStyle, type SessionFigures } from "@kind-grip/core/program";
 import { doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import { useEdit } from "./use-editor";
 
 export function StyleDialog({ onClose }: { onClose(): void }) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const { program, change } = useEdit();
   const [stretch, setStretch] = useState<StretchSchool>(program.style.stretch);
   const [load, setLoad] = useState<LoadSchool>(program.style.load);
   const [keepOwn, setKeepOwn] = useState(true);
-  const result = useMemo(() => switchStyle(program, { stretch, load }, keepOwn), [program, stretch, load, keepOwn]);
+  const result = useMemo(() => switchStyle(library, program, { stretch, load }, keepOwn), [library, program, stretch, load, keepOwn]);
   const sameStyle = stretch === program.style.stretch && load === program.style.load;
   const apply = () => {
     if (!sameStyle) change(result.program);

@@ -1,8 +1,8 @@
 /** The weeks ahead if all goes well: one thing raised at a time, and where it will stop. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
-import { wordsIn } from "@kind-grip/core/language";
 import { weeksAhead, type Week } from "@kind-grip/core/program";
 import { doseText, type Session } from "@kind-grip/core/session";
+import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "../app/api";
 
 const LEAST_WEEKS = 4;
@@ -17,7 +17,8 @@ interface WeeksDialogProps {
 }
 
 export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, onClose }: WeeksDialogProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const count = Math.min(12, Math.max(LEAST_WEEKS, weeks));
   const place = { settings: crew.settings, kit: crew.kit };
   const text = (week: Week, movementId: string): string => {
@@ -97,7 +98,7 @@ export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, on
             </thead>
             <tbody>
               {session.items.map((item) => {
-                const list = weeksAhead(item, count, place);
+                const list = weeksAhead(library, item, count, place);
                 return (
                   <tr key={item.id}>
                     <th scope="row">{words.movementName(item.movementId)}</th>

@@ -1,8 +1,8 @@
 /** The edited program for its screens: the session in view, its timeline, and the ways to change it. */
 import { useCallback, useMemo } from "react";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { changeItem, compileGroup, compilePerson, type Item, type Session } from "@kind-grip/core/session";
+import { useLibrary } from "../base/library";
 import { useAppDispatch, useAppSelector } from "../app/store";
 import { edited } from "./editor-state";
 
@@ -38,8 +38,9 @@ export function useEdit() {
 
 /** The timeline of the whole group, or of one person. */
 export function useTimeline(session: Session, personIds: readonly string[], personId: string | null) {
+  const library = useLibrary();
   return useMemo(
-    () => (personId ? compilePerson(session, FORM_TIMINGS, personId) : compileGroup(session, FORM_TIMINGS, personIds)),
-    [session, personIds, personId],
+    () => (personId ? compilePerson(session, library.timings, personId) : compileGroup(session, library.timings, personIds)),
+    [personId, session, library, personIds],
   );
 }

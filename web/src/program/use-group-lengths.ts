@@ -2,20 +2,23 @@
 import { useMemo } from "react";
 import { dateAt } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
-import { FORM_TIMINGS } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { compileGroup, type Session } from "@kind-grip/core/session";
+import { useLibrary } from "../base/library";
 import { serverApi, type CrewEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useParticipations } from "../safety/use-participations";
 
 /** @returns session id → seconds */
 export function useGroupLengths(crew: CrewEntry, sessions: readonly Session[]): ReadonlyMap<string, number> {
+  const library = useLibrary();
   const { data: people } = serverApi.usePeopleQuery(crew.id);
   const may = useParticipations(crew.id);
   const today = dateAt(useNow(), crew.timeZone);
   return useMemo(() => {
     const here = notHeldOut(people?.filter((person) => isHere(person, today)) ?? [], may).map(({ id }) => id);
-    return new Map(sessions.map((session) => [session.id, compileGroup(sessionWithin(session, may), FORM_TIMINGS, here).totalSec]));
-  }, [people, may, today, sessions]);
+    return new Map(
+      sessions.map((session) => [session.id, compileGroup(sessionWithin(library, session, may), library.timings, here).totalSec]),
+    );
+  }, [people, may, sessions, today, library]);
 }

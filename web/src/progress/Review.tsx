@@ -3,11 +3,11 @@ import { Box, Button, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { addDays, shiftsFrom } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import { grouped } from "@kind-grip/core/units";
 import { DateTime } from "luxon";
 import { blockReasonText, type LoadRise, type ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
+import { useWords } from "../base/library";
 import { serverApi, type CrewEntry } from "../app/api";
 import { changeWords } from "../baseline/change-words";
 import { Choice } from "../parts/Choice";
@@ -99,7 +99,7 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
 
 /** Weeks in which strengthening grew faster than hands adapt, beside the work of the same days. */
 function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: ReadonlyMap<string, number> }) {
-  const words = wordsIn();
+  const words = useWords();
   const weeks = grouped(rises, ({ weekStart }) => weekStart);
   const workIn = (weekStart: string) => {
     const values = [...strain].flatMap(([day, value]) => (day >= weekStart && day < addDays(weekStart, 7) ? [value] : []));

@@ -2,8 +2,8 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { changeText, DECISION_WORDS, firedText } from "@kind-grip/core/response";
+import { useWords } from "../base/library";
 import { problemOf, serverApi, type CrewEntry, type DecisionEntry } from "../app/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -46,7 +46,7 @@ export function DecisionHistory({ crew }: { crew: CrewEntry }) {
 }
 
 function Line({ decision, name, timeZone }: { decision: DecisionEntry; name: string; timeZone: string }) {
-  const words = wordsIn();
+  const words = useWords();
   const [ending, setEnding] = useState(false);
   const { proposed, decided, response, movementId, settings, settingsVersion } = decision;
   const paused = decided === "pauseAndRefer" && decision.resumedAt === null;

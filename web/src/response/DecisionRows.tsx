@@ -1,9 +1,9 @@
 /** What waits for one person: an item is a row; several of the same kind are one row, taken together or one by one. */
 import { Box, Button, Typography } from "@mui/material";
 import { useState, type ReactNode } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { changeText, firedText } from "@kind-grip/core/response";
 import type { WaitingDecision } from "@kind-grip/core/answers";
+import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { EvidenceChart } from "./EvidenceChart";
 
@@ -22,7 +22,7 @@ const COLUMNS = { xs: "1fr", md: "72px minmax(0, 1fr) 190px 250px" };
 export function DecisionRows(props: DecisionRowsProps) {
   const { own } = props;
   const [open, setOpen] = useState(false);
-  const words = wordsIn();
+  const words = useWords();
   if (own.length === 1) return <ItemRow {...props} each={own[0]!} />;
   const [first] = own as [WaitingDecision, ...WaitingDecision[]];
   const name = `${first.name}, ${own.length} movements`;
@@ -70,7 +70,7 @@ const ROW = {
 } as const;
 
 function ItemRow({ each, overrunsOf, ...props }: DecisionRowsProps & { each: WaitingDecision }) {
-  const words = wordsIn();
+  const words = useWords();
   const { movementId, was, response } = each;
   const movement = words.movementName(movementId);
   const name = `${each.name}, ${movement}`;

@@ -5,6 +5,7 @@ import { DECISION_WORDS, lengthsAfter, type DecisionKind } from "@kind-grip/core
 import { clockText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import type { WaitingDecision } from "@kind-grip/core/answers";
+import { useLibrary } from "../base/library";
 import { problemOf, serverApi, type CrewEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -53,6 +54,7 @@ export function Decisions({ crew }: { crew: CrewEntry }) {
 
 /** Sessions that would no longer fit their slot, said in words; the programs and people of the crew are known to its frame already. */
 function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => string[] {
+  const library = useLibrary();
   const programs = serverApi.useProgramsQuery(crew.id).data;
   const people = serverApi.usePeopleQuery(crew.id).data;
   const may = useParticipations(crew.id);
@@ -61,12 +63,12 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
       const here = (people ?? []).filter(({ leftOn }) => leftOn === null).map(({ id }) => id);
       const changes = list.map(({ personId, itemId, response }) => ({ personId, itemId, next: response.next }));
       return (programs ?? []).flatMap(({ program }) =>
-        lengthsAfter(program.sessions, here, may, changes)
+        lengthsAfter(library, program.sessions, here, may, changes)
           .filter(({ session, nowSec, thenSec }) => thenSec > nowSec && thenSec > crew.slots[session.slot])
           .map(({ session, thenSec }) => `${session.name} would take ${clockText(thenSec)} of ${clockText(crew.slots[session.slot])}`),
       );
     },
-    [crew, programs, people, may],
+    [people, programs, library, may, crew.slots],
   );
 }
 

@@ -1,10 +1,10 @@
 /** Deciding otherwise: another kind, and why. The reason is kept with the decision. */
 import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { DECISION_KINDS, DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";
 import type { WaitingDecision } from "@kind-grip/core/answers";
+import { useWords } from "../base/library";
 import { problemOf, serverApi } from "../app/api";
 import { Choice } from "../parts/Choice";
 
@@ -16,7 +16,7 @@ interface OverruleDialogProps {
 }
 
 export function OverruleDialog({ crewId, list, onClose }: OverruleDialogProps) {
-  const words = wordsIn();
+  const words = useWords();
   const [{ name, response }] = list as [WaitingDecision];
   const [decide, { isLoading, error }] = serverApi.useDecideMutation();
   const [decided, setDecided] = useState<DecisionKind | null>(null);

@@ -3,11 +3,11 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Play } from "lucide-react";
 import { useEffect } from "react";
 import { Link } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
-import { movementOf } from "@kind-grip/core/library";
 import type { MarkKind } from "@kind-grip/core/run";
 import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { clockText } from "@kind-grip/core/units";
+import type { Library } from "@kind-grip/core/library";
+import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "../app/api";
 import { MovementThumb } from "../figure/MovementThumb";
 import { RunSwitches } from "./RunSwitches";
@@ -29,12 +29,14 @@ export interface RunScreenProps {
 }
 
 export function BeforeRun({ crew, people, participations, run, onMark: _, ...switches }: RunScreenProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const { session, timeline, start } = run;
   const kit = [
     ...new Set(
       session.items.flatMap((item) => {
-        const movement = movementOf(item.movementId);
+        const movement = library.find(item.movementId);
+        if (!movement) return [];
         return [...movement.kit.slice(0, 1), ...(movement.forms.find((form) => form.id === item.formId)?.kit.slice(0, 1) ?? [])];
       }),
     ),
@@ -43,7 +45,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
   const taking = notHeldOut(people, participations);
   const easier = taking.flatMap((person) =>
     session.items.flatMap((item) =>
-      item.personal[person.id] && !isOut(participations, person.id, item.movementId)
+      item.personal[person.id] && !isOut(library, participations, person.id, item.movementId)
         ? [
             `${person.name}: ${words.movementName(item.movementId).toLowerCase()}, ${words.formName(item.movementId, item.personal[person.id]!.formId).toLowerCase()}`,
           ]
@@ -135,7 +137,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
   );
 }
 
-function isOut(participations: Participations, personId: string, movementId: string): boolean {
+function isOut(library: Library, participations: Participations, personId: string, movementId: string): boolean {
   const participation = participations.get(personId);
-  return participation !== undefined && refusalOf(participation, movementId) !== null;
+  return participation !== undefined && refusalOf(library, participation, movementId) !== null;
 }

@@ -6,6 +6,7 @@ import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -31,6 +32,7 @@ interface FinishRunProps {
 const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling", "sharpPain"];
 
 export function FinishRun({ crew, people, participations, takenOut, programId, placementId, run, practiceNow }: FinishRunProps) {
+  const library = useLibrary();
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
   const [efforts, setEfforts] = useState<Record<string, number>>({});
   const [marks, setMarks] = useState(run.marks);
@@ -74,7 +76,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
         ),
         leftOut: [
           ...new Set([
-            ...itemsLeftOut(participations.get(person.id) ?? FULL_PARTICIPATION, run.session),
+            ...itemsLeftOut(library, participations.get(person.id) ?? FULL_PARTICIPATION, run.session),
             ...(takenOut.current.get(person.id) ?? []),
           ]),
         ],

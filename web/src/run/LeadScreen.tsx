@@ -2,8 +2,8 @@
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
 import { useEffect } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import type { RunScreenProps } from "./BeforeRun";
 import { countOf, cueOf, SIDE_LETTER } from "./count";
 import { NameStrip } from "./NameStrip";
@@ -12,7 +12,7 @@ import { RunFigure } from "./RunFigure";
 import { RunSwitches } from "./RunSwitches";
 
 export function LeadScreen({ people, participations, run, onMark, ...switches }: RunScreenProps) {
-  const words = wordsIn();
+  const words = useWords();
   const { position, session, timeline, atSec, clock } = run;
   useRunKeys(run);
   if (!position) return null;

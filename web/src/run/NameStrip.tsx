@@ -1,11 +1,11 @@
 /** The names of those who do this item, with their own form and never a reason: others read the screen. A tap on a name eases or marks. */
 import { Box, ButtonBase, Divider, Menu, MenuItem, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { easierForm, movementOf } from "@kind-grip/core/library";
+import { easierForm } from "@kind-grip/core/library";
 import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
+import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -15,13 +15,14 @@ import type { RunScreenProps } from "./BeforeRun";
 type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & { item: Item };
 
 export function NameStrip({ people, participations, run, item, onMark }: NameStripProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<{ person: PersonEntry; at: HTMLElement } | null>(null);
-  const movement = movementOf(item.movementId);
+  const movement = library.find(item.movementId);
   const taking = people.filter(({ id }) => {
     const participation = participations.get(id);
-    return !participation || refusalOf(participation, movement.id) === null;
+    return !participation || refusalOf(library, participation, item.movementId) === null;
   });
   const own = taking.filter((person) => item.personal[person.id]);
   const others = taking.filter((person) => !own.includes(person));
@@ -31,7 +32,7 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
     const text = kind === "tingling" ? `${person.name}: ease one step. If it stays, mark it again.` : `Noted for ${person.name}.`;
     dispatch(notify({ text, undo: () => run.unmark(person.id, kind) }));
   };
-  const easier = open && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
+  const easier = open && movement && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
   return (
     <Box
       sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, px: 2.5, py: 1, maxHeight: "22vh", overflowY: "auto" }}

@@ -4,6 +4,7 @@ import { useMemo } from "react";
 import { figurePlace, placeAt } from "@kind-grip/core/run";
 import { positionAt } from "@kind-grip/core/session";
 import type { Side } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import { MovingFigure } from "../figure/MovingFigure";
 import { figureRequest } from "../figure/request";
@@ -19,7 +20,11 @@ interface RunFigureProps {
 
 export function RunFigure({ run: { clock, timeline }, movementId, formId, side }: RunFigureProps) {
   const calm = useCalm();
-  const request = useMemo(() => figureRequest(movementId, { formId, side, width: 660, ratio: 0.9 }), [movementId, formId, side]);
+  const library = useLibrary();
+  const request = useMemo(
+    () => figureRequest(library, movementId, { formId, side, width: 660, ratio: 0.9 }),
+    [library, movementId, formId, side],
+  );
   if (!request) return <Box />;
   const fit = { display: "grid", alignContent: "center", minWidth: 0, minHeight: 0, bgcolor: "#FBF7EE", overflow: "hidden" } as const;
   if (calm) return <FigurePicture request={request} sx={fit} />;

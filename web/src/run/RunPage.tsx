@@ -11,6 +11,7 @@ import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { practiceNow, useNow } from "../app/now";
 import type { Today } from "@kind-grip/core/answers";
+import { useLibrary } from "../base/library";
 import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -27,6 +28,7 @@ import { useRun } from "./use-run";
 import { useTakenOut } from "./use-taken-out";
 
 export default function RunPage() {
+  const library = useLibrary();
   const { crewId, programId, sessionId } = useParams();
   const crew = serverApi.useCrewQuery(crewId!);
   const people = serverApi.usePeopleQuery(crewId!);
@@ -45,7 +47,7 @@ export default function RunPage() {
             <Loaded query={program}>
               {(entry) => {
                 const written = entry.program.sessions.find((each) => each.id === sessionId);
-                const session = written && sessionOn(entry.program, written, workingDayNow(crewEntry, now));
+                const session = written && sessionOn(library, entry.program, written, workingDayNow(crewEntry, now));
                 return session && session.items.length > 0 ? (
                   <Loaded query={participation}>
                     {(said) =>
@@ -134,6 +136,7 @@ function Resume(props: RunProps) {
 const WHILE_LEADING_MS = 1000;
 
 function Run({ crew, people, programId, session: asWritten, said, resumed }: RunProps & { resumed?: RunUnderWay }) {
+  const library = useLibrary();
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
   const now = useNow(60_000);
@@ -143,7 +146,10 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
   const live = useParticipations(crew.id, WHILE_LEADING_MS);
   const crewHere = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
   const here = useMemo(() => notHeldOut(crewHere, participations), [crewHere, participations]);
-  const session = useMemo(() => sessionWithin(resumed?.session ?? asWritten, participations), [resumed, asWritten, participations]);
+  const session = useMemo(
+    () => sessionWithin(library, resumed?.session ?? asWritten, participations),
+    [library, resumed?.session, asWritten, participations],
+  );
   const personIds = useMemo(() => here.map((person) => person.id), [here]);
   const [sound, setSound] = useSoundChoice();
   const nowAtPractice = useCallback(() => practiceNow(me?.account?.now), [me?.account?.now]);

@@ -3,9 +3,9 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import type { RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Loaded } from "../parts/Loaded";
@@ -23,7 +23,7 @@ export default function RunRecordPage() {
 
 function Sheet({ run }: { run: RunRecord }) {
   const crew = useCrew();
-  const words = wordsIn();
+  const words = useWords();
   const { data: people = [] } = serverApi.usePeopleQuery(crew.id);
   const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? "Somebody who was removed";
   const there = run.people.filter((person) => person.present).sort((a, b) => nameOf(a.personId).localeCompare(nameOf(b.personId)));

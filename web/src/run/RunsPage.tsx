@@ -4,9 +4,9 @@ import { Download } from "lucide-react";
 import { DateTime } from "luxon";
 import { useState } from "react";
 import { Link } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import type { RunSummary } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
@@ -59,7 +59,7 @@ export default function RunsPage() {
 }
 
 function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: string; timeZone: string }) {
-  const words = wordsIn();
+  const words = useWords();
   return (
     <Box
       component="table"

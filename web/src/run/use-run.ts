@@ -1,10 +1,11 @@
 /** A run under way: the clock, the timeline it goes along, what was eased and marked, and how it is kept. */
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { easierForm, FORM_TIMINGS, movementOf } from "@kind-grip/core/library";
+import { wordsOf } from "@kind-grip/core/language";
+import { easierForm } from "@kind-grip/core/library";
 import { cuesOf, end, isOver, jump, newClock, pause, placeAt, play, relay, type MarkKind, type RunClock } from "@kind-grip/core/run";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
+import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { CuePlayer, type SoundChoice } from "./sound";
 import { keepUnderWay, type RunUnderWay } from "./run-store";
@@ -25,8 +26,10 @@ interface UseRunOptions {
 }
 
 export function useRun({ programId, session: initial, personIds, participations, resumed, practiceNow, sound }: UseRunOptions) {
+  // What is led is settled as the screen opens, the library too: an edit elsewhere does not change a run under way.
+  const [library] = useState(useLibrary());
   const [session, setSession] = useState(initial);
-  const timeline = useMemo(() => compileGroup(session, FORM_TIMINGS, personIds), [session, personIds]);
+  const timeline = useMemo(() => compileGroup(session, library.timings, personIds), [session, library, personIds]);
   const [clock, setClock] = useState<RunClock>(() =>
     resumed
       ? { ...resumed.clock, status: resumed.clock.status === "running" ? "paused" : resumed.clock.status, totalSec: timeline.totalSec }
@@ -63,12 +66,12 @@ export function useRun({ programId, session: initial, personIds, participations,
 
   const players = useRef(new Map<Timeline, CuePlayer>());
   useEffect(() => {
-    const player = players.current.get(timeline) ?? new CuePlayer(cuesOf(timeline, wordsIn()), sound);
+    const player = players.current.get(timeline) ?? new CuePlayer(cuesOf(timeline, wordsOf(library)), sound);
     players.current.set(timeline, player);
     player.choose(sound);
     if (clock.status === "running") player.play(() => placeAt(clock, performance.now()));
     return () => player.stop();
-  }, [timeline, clock, sound]);
+  }, [timeline, clock, sound, library]);
 
   const state = useRef({ clock, session, marks, startedAt });
   state.current = { clock, session, marks, startedAt };
@@ -141,18 +144,19 @@ export function useRun({ programId, session: initial, personIds, participations,
     const segment = position?.segment;
     const item = session.items.find((each) => each.id === segment?.itemId);
     if (!segment || !item) return;
-    const movement = movementOf(item.movementId);
+    const movement = library.find(item.movementId);
+    if (!movement) return;
     let eased = session;
     for (const id of ids) {
       const participation = participations.get(id);
-      if (participation && refusalOf(participation, item.movementId) !== null) continue;
+      if (participation && refusalOf(library, participation, item.movementId) !== null) continue;
       const formId = easierForm(movement, item.personal[id]?.formId ?? item.formId)?.id;
       if (!formId) continue;
       const own = item.personal[id]?.dose;
-      eased = setPersonalForm(eased, item.id, id, { formId, dose: own && doseInForm(own, FORM_TIMINGS.get(movement.id)?.get(formId)) });
+      eased = setPersonalForm(eased, item.id, id, { formId, dose: own && doseInForm(own, library.timings.get(movement.id)?.get(formId)) });
     }
     if (eased === session) return;
-    const next = compileGroup(eased, FORM_TIMINGS, personIds);
+    const next = compileGroup(eased, library.timings, personIds);
     setSession(eased);
     setClock((now) => relay(now, sameMoment(segment, position!.intoSec, next), next.totalSec, performance.now()));
   }

@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import type { MarkKind } from "@kind-grip/core/run";
 import { FULL_PARTICIPATION, markAlarm, refusalOf, type Participations } from "@kind-grip/core/safety";
+import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { putReport } from "./report-outbox";
 import type { useRun } from "./use-run";
@@ -22,6 +23,7 @@ export function useTakenOut(
   run: ReturnType<typeof useRun>,
   practiceNow: () => number,
 ): TakenOut {
+  const library = useLibrary();
   const [reported, setReported] = useState<ReadonlySet<string>>(new Set());
   const participations = useMemo(
     () => new Map([...live, ...[...reported].map((id) => [id, { ...FULL_PARTICIPATION, heldOut: true }] as const)]),
@@ -36,7 +38,7 @@ export function useTakenOut(
       if (!participation) continue;
       for (const { itemId } of timeline.items.slice(Math.max(0, at))) {
         const item = session.items.find(({ id }) => id === itemId);
-        if (!item || refusalOf(participation, item.movementId) === null) continue;
+        if (!item || refusalOf(library, participation, item.movementId) === null) continue;
         const own = leftOut.current.get(personId) ?? new Set<string>();
         leftOut.current.set(personId, own.add(itemId));
       }

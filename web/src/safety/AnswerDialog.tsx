@@ -2,8 +2,8 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { PersonAlert } from "@kind-grip/core/answers";
-import { wordsIn } from "@kind-grip/core/language";
 import { HOLD_REASONS, type AlertAnswer, type HoldReason } from "@kind-grip/core/safety";
+import { useWords } from "../base/library";
 import { problemOf, serverApi } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
@@ -32,7 +32,7 @@ interface AnswerDialogProps {
 }
 
 export function AnswerDialog({ alert: { crewId, personId, name, timeZone, reports }, onClose }: AnswerDialogProps) {
-  const words = wordsIn();
+  const words = useWords();
   const dispatch = useAppDispatch();
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [reply, setReply] = useState<string | null>(null);

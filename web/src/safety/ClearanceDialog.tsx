@@ -2,8 +2,8 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { addDays } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import { PHASES, type Phase } from "@kind-grip/core/library";
+import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi, type HoldEntry } from "../app/api";
 import { notify } from "../app/notices";
@@ -21,7 +21,7 @@ interface ClearanceDialogProps {
 }
 
 export function ClearanceDialog({ crewId, hold, name, today, onClose }: ClearanceDialogProps) {
-  const words = wordsIn();
+  const words = useWords();
   const [id] = useState(() => uuid());
   const [form, setForm] = useState({ givenBy: "", profession: "", from: today, until: addDays(today, USUAL_DAYS), note: "" });
   const [allows, setAllows] = useState<readonly Phase[]>(PHASES);

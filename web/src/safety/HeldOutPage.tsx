@@ -6,9 +6,8 @@ import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
-import { MOVEMENTS } from "@kind-grip/core/library";
 import { endsSoon, isMeant, consequenceOf } from "@kind-grip/core/safety";
+import { useLibrary, useWords } from "../base/library";
 import { serverApi, type ClearanceEntry, type CrewEntry, type HeldOut, type HoldEntry, type PersonEntry } from "../app/api";
 import { useNow } from "../app/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -39,7 +38,7 @@ type Asked =
   | { kind: "hold" };
 
 function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people: PersonEntry[] }) {
-  const words = wordsIn();
+  const words = useWords();
   const now = useNow();
   const today = dateAt(now, crew.timeZone);
   const [asked, setAsked] = useState<Asked | null>(null);
@@ -180,10 +179,11 @@ function Row({
   timeZone: string;
   onAsk(asked: Asked): void;
 }) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const question = consequenceOf(hold.question);
   const Icon = state === "out" ? Ban : state === "cleared" || state === "over" ? BadgeCheck : TriangleAlert;
-  const count = question.kind === "ask" ? MOVEMENTS.filter((movement) => isMeant(question.outOf, movement)).length : 0;
+  const count = question.kind === "ask" ? library.movements.filter((movement) => isMeant(question.outOf, movement)).length : 0;
   return (
     <Box
       component="li"
@@ -212,7 +212,7 @@ function Row({
         )}
         {question.kind === "ask" && state === "partly" && (
           <Typography sx={{ color: "text.secondary" }}>
-            Out of {count} of {MOVEMENTS.length} movements until a clinician was asked.
+            Out of {count} of {library.movements.length} movements until a clinician was asked.
           </Typography>
         )}
         {question.kind === "limit" && state === "partly" && (

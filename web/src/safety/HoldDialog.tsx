@@ -1,14 +1,14 @@
 /** Holds somebody out at once, for something said outside a round. */
 import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { consequenceOf, HOLD_REASONS, type HoldReason } from "@kind-grip/core/safety";
+import { useWords } from "../base/library";
 import { problemOf, serverApi, type PersonEntry } from "../app/api";
 import { notify } from "../app/notices";
 import { useAppDispatch } from "../app/store";
 
 export function HoldDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
-  const words = wordsIn();
+  const words = useWords();
   const [personId, setPersonId] = useState("");
   const [question, setQuestion] = useState<HoldReason | null>(null);
   const [own, setOwn] = useState("");

@@ -11,7 +11,7 @@ import {
   type HandShapeName,
   type Range,
 } from "@kind-grip/core/figure";
-import { wordsIn } from "@kind-grip/core/language";
+import { useWords } from "../base/library";
 
 type FingerName = "index" | "middle" | "ring" | "little";
 const FINGERS: readonly FingerName[] = ["index", "middle", "ring", "little"];
@@ -49,7 +49,7 @@ interface JointSlidersProps {
 }
 
 export function JointSliders({ arm, part, onChange }: JointSlidersProps) {
-  const words = wordsIn();
+  const words = useWords();
   if (part === "arm") {
     const solved = arm.touch !== undefined;
     return (

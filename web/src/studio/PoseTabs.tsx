@@ -1,22 +1,22 @@
 /** The poses of the movement in order: start, steps, end; add, copy, take out, change places. */
 import { Box, Button, IconButton, Tooltip } from "@mui/material";
 import { ArrowLeft, ArrowRight, Copy, Trash2 } from "lucide-react";
-import type { OwnMovement } from "@kind-grip/core/library";
+import type { CustomMovement } from "@kind-grip/core/library";
 import { Choice } from "../parts/Choice";
 import { MOST_POSES, withFigure } from "./studio-state";
 
 interface PoseTabsProps {
-  own: OwnMovement;
+  custom: CustomMovement;
   at: number;
   onChoose(at: number): void;
-  onChange(what: string, own: OwnMovement): void;
+  onChange(what: string, custom: CustomMovement): void;
 }
 
-export function PoseTabs({ own, at, onChoose, onChange }: PoseTabsProps) {
-  const { poses } = own.figure;
+export function PoseTabs({ custom, at, onChoose, onChange }: PoseTabsProps) {
+  const { poses } = custom.figure;
   const nameOf = (i: number) => (i === 0 ? "Start" : i === poses.length - 1 ? "End" : `Step ${i + 1}`);
   const set = (next: typeof poses, chosen: number) => {
-    onChange("", withFigure(own, { poses: next }));
+    onChange("", withFigure(custom, { poses: next }));
     onChoose(chosen);
   };
   const swap = (by: 1 | -1) => {

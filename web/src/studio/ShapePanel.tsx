@@ -15,16 +15,16 @@ import {
   type PropKind,
   type SideName,
 } from "@kind-grip/core/figure";
-import type { OwnMovement } from "@kind-grip/core/library";
+import type { CustomMovement } from "@kind-grip/core/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import { JointSlider, JointSliders } from "./JointSliders";
 import { withArm, withFigure, withPose } from "./studio-state";
 
 interface ShapePanelProps {
-  own: OwnMovement;
+  custom: CustomMovement;
   at: number;
-  onChange(what: string, own: OwnMovement): void;
+  onChange(what: string, custom: CustomMovement): void;
 }
 
 type Tab = "arm" | "hand" | "body" | "view";
@@ -69,10 +69,10 @@ const PROP_LABELS: Readonly<Record<PropKind, string>> = {
   tape: "Tape on the thumb",
 };
 
-export function ShapePanel({ own, at, onChange }: ShapePanelProps) {
+export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
   const [tab, setTab] = useState<Tab>("arm");
   const [side, setSide] = useState<SideName>("right");
-  const { figure } = own;
+  const { figure } = custom;
   const pose = figure.poses[at]!;
   const worked = figure.both ? "right" : side;
   const arm = pose[worked];
@@ -85,12 +85,12 @@ export function ShapePanel({ own, at, onChange }: ShapePanelProps) {
     const next = made
       ? armPose({ hand: made.hand, girdleProtraction: made.girdleProtraction ?? 0, touch: made.touch })
       : armPose({ elbow: 90 });
-    onChange("", withPose(own, at, { ...pose, [worked]: next, ...(figure.both && { left: next }) }));
+    onChange("", withPose(custom, at, { ...pose, [worked]: next, ...(figure.both && { left: next }) }));
   };
   const setPresent = (present: boolean) => {
     const { [side]: gone, ...rest } = pose;
     const next: Pose = present ? { ...pose, [side]: gone ?? armPose(holds.holdsForearm()) } : rest;
-    onChange("", withPose(own, at, next));
+    onChange("", withPose(custom, at, next));
   };
 
   return (
@@ -130,13 +130,13 @@ export function ShapePanel({ own, at, onChange }: ShapePanelProps) {
             <JointSliders
               arm={arm}
               part={tab}
-              onChange={(joint, change) => onChange(`${at}-${worked}-${joint}`, withArm(own, at, worked, change))}
+              onChange={(joint, change) => onChange(`${at}-${worked}-${joint}`, withArm(custom, at, worked, change))}
             />
           )}
         </>
       )}
-      {tab === "body" && <BodySliders pose={pose} onChange={(what, next) => onChange(`${at}-${what}`, withPose(own, at, next))} />}
-      {tab === "view" && <ViewFields figure={figure} onChange={(change) => onChange("", withFigure(own, change))} />}
+      {tab === "body" && <BodySliders pose={pose} onChange={(what, next) => onChange(`${at}-${what}`, withPose(custom, at, next))} />}
+      {tab === "view" && <ViewFields figure={figure} onChange={(change) => onChange("", withFigure(custom, change))} />}
     </Box>
   );
 }

@@ -1,7 +1,6 @@
 /** What the movement is called, how it is done in words, how it is dosed, what it works and where it fits. */
 import { Box, MenuItem, TextField, Typography } from "@mui/material";
 import type { ReactNode } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import {
   KIT_KINDS,
   PHASE_CAP,
@@ -9,18 +8,19 @@ import {
   REGIONS,
   SETTINGS,
   WORK_POSTURES,
-  type OwnMovement,
-  type OwnProblem,
+  type CustomMovement,
+  type CustomProblem,
   type Phase,
 } from "@kind-grip/core/library";
 import type { Dose } from "@kind-grip/core/session";
+import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 
 interface StudioDetailsProps {
-  own: OwnMovement;
-  problems: readonly OwnProblem[];
-  onChange(what: string, own: OwnMovement): void;
+  custom: CustomMovement;
+  problems: readonly CustomProblem[];
+  onChange(what: string, custom: CustomMovement): void;
 }
 
 const DOSES: Readonly<Record<"holds" | "reps" | "timed", Dose>> = {
@@ -29,11 +29,12 @@ const DOSES: Readonly<Record<"holds" | "reps" | "timed", Dose>> = {
   timed: { kind: "timed", sets: 1, workSec: 30, restSec: 0 },
 };
 
-export function StudioDetails({ own, problems, onChange }: StudioDetailsProps) {
-  const words = wordsIn();
-  const { movement, words: text } = own;
-  const say = (change: Partial<OwnMovement["words"]>, what: string) => onChange(what, { ...own, words: { ...text, ...change } });
-  const set = (change: Partial<OwnMovement["movement"]>, what = "") => onChange(what, { ...own, movement: { ...movement, ...change } });
+export function StudioDetails({ custom, problems, onChange }: StudioDetailsProps) {
+  const words = useWords();
+  const { movement, words: text } = custom;
+  const say = (change: Partial<CustomMovement["words"]>, what: string) => onChange(what, { ...custom, words: { ...text, ...change } });
+  const set = (change: Partial<CustomMovement["movement"]>, what = "") =>
+    onChange(what, { ...custom, movement: { ...movement, ...change } });
   const problem = (path: string) => problems.find((each) => each.path.startsWith(path))?.message;
   const setPhase = (phase: Phase) => set({ phase, effortCap: Math.min(movement.effortCap, PHASE_CAP[phase]) });
   const lines = (label: string, key: "steps" | "watch" | "care", help: string) => (

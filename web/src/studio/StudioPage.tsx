@@ -3,7 +3,7 @@ import { Box, Button, IconButton, Tooltip, Typography } from "@mui/material";
 import { ArrowLeft, Download, Redo2, Trash2, Undo2 } from "lucide-react";
 import { useEffect, useMemo, useReducer, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
-import { OWN_PREFIX, ownMovementProblems, type OwnMovement, type OwnProblem } from "@kind-grip/core/library";
+import { CUSTOM_PREFIX, customMovementProblems, type CustomMovement, type CustomProblem } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";
 import { problemOf, serverApi } from "../app/api";
 import { LostPage } from "../app/CrashPage";
@@ -23,32 +23,32 @@ export default function StudioPage() {
   const { data: entries } = serverApi.useMovementsQuery();
   const entry = entries?.find(({ id }) => id === ownId);
   if (ownId && !entry) return <LostPage />;
-  return <Studio key={ownId ?? "new"} id={ownId} version={entry?.version ?? 0} stored={entry?.own} />;
+  return <Studio key={ownId ?? "new"} id={ownId} version={entry?.version ?? 0} stored={entry?.custom} />;
 }
 
-function Studio({ id: givenId, version, stored }: { id: string | undefined; version: number; stored: OwnMovement | undefined }) {
+function Studio({ id: givenId, version, stored }: { id: string | undefined; version: number; stored: CustomMovement | undefined }) {
   const draftKey = givenId ?? "new";
   const [state, act] = useReducer(studioReducer, undefined, () => {
     const draft = keptDraft(draftKey, version);
     return studioWith(draft ?? stored ?? newMovement(uuid()));
   });
-  const { own, at } = state;
-  const id = own.movement.id.slice(OWN_PREFIX.length);
-  const changed = state.past.length > 0 || (stored === undefined && own.words.name !== "");
-  const [refused, setRefused] = useState<OwnProblem[]>([]);
+  const { custom, at } = state;
+  const id = custom.movement.id.slice(CUSTOM_PREFIX.length);
+  const changed = state.past.length > 0 || (stored === undefined && custom.words.name !== "");
+  const [refused, setRefused] = useState<CustomProblem[]>([]);
   const [tried, setTried] = useState(false);
   const [store, { isLoading }] = serverApi.useStoreMovementMutation();
   const [remove] = serverApi.useRemoveMovementMutation();
   const [restore] = serverApi.useRestoreMovementMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const found = useMemo(() => problemsOf(own), [own]);
+  const found = useMemo(() => problemsOf(custom), [custom]);
   const poseProblems = found.filter(({ path }) => path.startsWith("figure."));
   const shown = tried ? [...found, ...refused] : poseProblems;
 
   useEffect(() => {
-    if (changed) keepDraft(draftKey, version, own);
-  }, [changed, draftKey, version, own]);
+    if (changed) keepDraft(draftKey, version, custom);
+  }, [changed, draftKey, version, custom]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || (event.target as Element).closest("input, textarea")) return;
@@ -61,21 +61,21 @@ function Studio({ id: givenId, version, stored }: { id: string | undefined; vers
     return () => removeEventListener("keydown", onKey);
   }, []);
 
-  const change = (what: string, next: OwnMovement) => act({ do: "change", what, own: next });
+  const change = (what: string, next: CustomMovement) => act({ do: "change", what, custom: next });
   const save = async () => {
     setTried(true);
     setRefused([]);
     if (found.length > 0) return;
     try {
-      await store({ id, version, own: trimmed(own) }).unwrap();
+      await store({ id, version, custom: trimmed(custom) }).unwrap();
       dropDraft(draftKey);
-      dispatch(notify({ text: `${own.words.name} is in the library.` }));
-      void navigate(`/library/${own.movement.id}`);
+      dispatch(notify({ text: `${custom.words.name} is in the library.` }));
+      void navigate(`/library/${custom.movement.id}`);
     } catch (error) {
       const { message, fields } = problemOf(error);
       setRefused(
         fields.length > 0
-          ? fields.map(({ path, message: text }) => ({ path: path.replace(/^own\./, ""), message: text }))
+          ? fields.map(({ path, message: text }) => ({ path: path.replace(/^custom\./, ""), message: text }))
           : [{ path: "", message }],
       );
     }
@@ -85,11 +85,11 @@ function Studio({ id: givenId, version, stored }: { id: string | undefined; vers
     <>
       <Button
         component={Link}
-        to={givenId ? `/library/${OWN_PREFIX}${givenId}` : "/library"}
+        to={givenId ? `/library/${CUSTOM_PREFIX}${givenId}` : "/library"}
         startIcon={<ArrowLeft size={18} />}
         sx={{ ml: -1.5, mb: 0.5 }}
       >
-        {givenId ? own.words.name : "Library"}
+        {givenId ? custom.words.name : "Library"}
       </Button>
       <PageTitle title="Studio" lead="A movement of your own: shape it, say it, dose it.">
         <Tooltip title="Undo (Ctrl Z)">
@@ -115,7 +115,7 @@ function Studio({ id: givenId, version, stored }: { id: string | undefined; vers
               aria-label="Take out of the library"
               onClick={async () => {
                 await remove(givenId).unwrap();
-                dispatch(notify({ text: `${own.words.name} was taken out of the library.`, undo: () => void restore(givenId) }));
+                dispatch(notify({ text: `${custom.words.name} was taken out of the library.`, undo: () => void restore(givenId) }));
                 void navigate("/library");
               }}
             >
@@ -129,32 +129,35 @@ function Studio({ id: givenId, version, stored }: { id: string | undefined; vers
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.25fr) minmax(320px, 1fr)" }, columnGap: 4, rowGap: 4 }}>
         <Box sx={{ display: "grid", gap: 2, alignContent: "start", position: { md: "sticky" }, top: 16, alignSelf: "start" }}>
-          <StudioPicture own={own} at={at} />
-          <PoseTabs own={own} at={at} onChoose={(index) => act({ do: "choose", at: index })} onChange={change} />
+          <StudioPicture custom={custom} at={at} />
+          <PoseTabs custom={custom} at={at} onChoose={(index) => act({ do: "choose", at: index })} onChange={change} />
           <Problems problems={shown} />
         </Box>
-        <ShapePanel own={own} at={at} onChange={change} />
+        <ShapePanel custom={custom} at={at} onChange={change} />
       </Box>
-      <StudioDetails own={own} problems={shown} onChange={change} />
+      <StudioDetails custom={custom} problems={shown} onChange={change} />
     </>
   );
 }
 
 /** What stands in the way of saving, in words; empty texts are named before the server has to. */
-function problemsOf(own: OwnMovement): OwnProblem[] {
-  const problems: OwnProblem[] = [];
-  if (own.words.name.trim() === "") problems.push({ path: "words.name", message: "is missing" });
-  if (own.words.steps.every((step) => step.trim() === "")) problems.push({ path: "words.steps", message: "say at least one step" });
-  if (own.words.feel.trim() === "") problems.push({ path: "words.feel", message: "is missing" });
-  return [...problems, ...ownMovementProblems(own)];
+function problemsOf(custom: CustomMovement): CustomProblem[] {
+  const problems: CustomProblem[] = [];
+  if (custom.words.name.trim() === "") problems.push({ path: "words.name", message: "is missing" });
+  if (custom.words.steps.every((step) => step.trim() === "")) problems.push({ path: "words.steps", message: "say at least one step" });
+  if (custom.words.feel.trim() === "") problems.push({ path: "words.feel", message: "is missing" });
+  return [...problems, ...customMovementProblems(custom)];
 }
 
-function trimmed(own: OwnMovement): OwnMovement {
+function trimmed(custom: CustomMovement): CustomMovement {
   const lines = (list: readonly string[]) => list.map((line) => line.trim()).filter(Boolean);
-  return { ...own, words: { ...own.words, steps: lines(own.words.steps), watch: lines(own.words.watch), care: lines(own.words.care) } };
+  return {
+    ...custom,
+    words: { ...custom.words, steps: lines(custom.words.steps), watch: lines(custom.words.watch), care: lines(custom.words.care) },
+  };
 }
 
-function Problems({ problems }: { problems: readonly OwnProblem[] }) {
+function Problems({ problems }: { problems: readonly CustomProblem[] }) {
   if (problems.length === 0) return null;
   return (
     <Box role="alert" sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 2 }}>

@@ -1,7 +1,7 @@
 /** The pose that is being shaped, live; or the whole movement at its pace. */
 import { Box } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { FORM_TIMINGS, knowOwnMovements, newItem, DEFAULT_STYLE, lookOf, regionsOf, type OwnMovement } from "@kind-grip/core/library";
+import { DEFAULT_STYLE, libraryOf, lookOf, newItem, type CustomMovement } from "@kind-grip/core/library";
 import { figurePlace } from "@kind-grip/core/run";
 import { compilePerson, positionAt } from "@kind-grip/core/session";
 import { FigureSheet } from "../figure/FigureSheet";
@@ -11,13 +11,13 @@ import { MovingFigure } from "../figure/MovingFigure";
 import { useCalm } from "../figure/use-calm";
 import { Toggle } from "../parts/Toggle";
 
-export function StudioPicture({ own, at }: { own: OwnMovement; at: number }) {
+export function StudioPicture({ custom, at }: { custom: CustomMovement; at: number }) {
   const calm = useCalm();
   const [moving, setMoving] = useState(false);
   return (
     <Box>
-      {moving ? <Moving own={own} /> : <Pose own={own} at={at} />}
-      {!calm && own.figure.poses.length > 1 && (
+      {moving ? <Moving custom={custom} /> : <Pose custom={custom} at={at} />}
+      {!calm && custom.figure.poses.length > 1 && (
         <Box sx={{ mt: 1 }}>
           <Toggle label="Watch it move" pressed={moving} onChange={setMoving} />
         </Box>
@@ -27,7 +27,7 @@ export function StudioPicture({ own, at }: { own: OwnMovement; at: number }) {
 }
 
 /** Regions are those the form below names, whether stored or not. */
-const optionsOf = ({ movement }: OwnMovement) => ({
+const optionsOf = ({ movement }: CustomMovement) => ({
   look: lookOf(movement.id),
   regions: [...movement.regions.stretched, ...movement.regions.released, ...movement.regions.worked].slice(0, 2),
   width: 640,
@@ -35,54 +35,55 @@ const optionsOf = ({ movement }: OwnMovement) => ({
 });
 
 /** Drawn as fast as the worker can, always the newest state; a pose that cannot be drawn leaves the last one standing. */
-function Pose({ own, at }: { own: OwnMovement; at: number }) {
+function Pose({ custom, at }: { custom: CustomMovement; at: number }) {
   const [svg, setSvg] = useState("");
-  const wanted = useRef<{ own: OwnMovement; at: number } | null>(null);
+  const wanted = useRef<{ custom: CustomMovement; at: number } | null>(null);
   const busy = useRef(false);
   useEffect(() => {
-    wanted.current = { own, at };
+    wanted.current = { custom, at };
     if (busy.current) return;
     busy.current = true;
     const draw = async () => {
       while (wanted.current) {
         const now = wanted.current;
         wanted.current = null;
-        const pose = now.own.figure.poses[now.at];
+        const pose = now.custom.figure.poses[now.at];
         if (!pose) continue;
         await drawerFor("motion")
-          .pose(now.own.figure, optionsOf(now.own), pose)
+          .pose(now.custom.figure, optionsOf(now.custom), pose)
           .then(setSvg, () => undefined);
       }
       busy.current = false;
     };
     void draw();
-  }, [own, at]);
-  return <FigureSheet svg={svg} title={`Pose ${at + 1} of ${own.figure.poses.length}`} />;
+  }, [custom, at]);
+  return <FigureSheet svg={svg} title={`Pose ${at + 1} of ${custom.figure.poses.length}`} />;
 }
 
-function Moving({ own }: { own: OwnMovement }) {
+function Moving({ custom }: { custom: CustomMovement }) {
+  // The draft as a library of its own: nobody else can come upon it, and nothing of it stays.
+  const library = useMemo(() => libraryOf([custom]), [custom]);
   const timeline = useMemo(() => {
-    knowOwnMovements([own]);
-    const item = newItem(own.movement, DEFAULT_STYLE, "00000000-0000-7000-8000-000000000000");
-    return compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, FORM_TIMINGS);
-  }, [own]);
+    const item = newItem(custom.movement, DEFAULT_STYLE, "00000000-0000-7000-8000-000000000000");
+    return compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, library.timings);
+  }, [custom, library]);
   const bout = timeline.segments.find((segment) => segment.kind === "work" || segment.kind === "hold");
   const [clock] = useState(() => new LoopClock());
   const lengthSec = bout?.lengthSec ?? 4;
   useEffect(() => clock.set(lengthSec, true, performance.now()), [clock, lengthSec]);
   const request = useMemo(
     () => ({
-      key: JSON.stringify([own.figure, regionsOf(own.movement.id)]),
-      figure: own.figure,
-      options: optionsOf(own),
-      title: () => own.words.name || "The movement",
+      key: library.revision,
+      figure: custom.figure,
+      options: optionsOf(custom),
+      title: () => custom.words.name || "The movement",
     }),
-    [own],
+    [custom, library],
   );
   if (!bout) return null;
   const placeAt = (aheadSec: number) => {
     const position = positionAt(timeline, bout.startSec + clock.placeAt(performance.now() + aheadSec * 1000));
-    return position ? figurePlace(own.figure, position) : { place: 0 };
+    return position ? figurePlace(custom.figure, position) : { place: 0 };
   };
   return <MovingFigure request={request} placeAt={placeAt} moving />;
 }

@@ -1,12 +1,12 @@
 /** What the studio opens with: a wrist bend that is complete, so that every change is seen at once. */
 import { pose } from "@kind-grip/core/figure";
-import { OWN_PREFIX, PHASE_CAP, type OwnMovement } from "@kind-grip/core/library";
+import { CUSTOM_PREFIX, PHASE_CAP, type CustomMovement } from "@kind-grip/core/library";
 
-export function newMovement(id: string): OwnMovement {
+export function newMovement(id: string): CustomMovement {
   const arm = { elbow: 90, shoulderAbduction: 4, pronation: 80, hand: "softFist" } as const;
   return {
     movement: {
-      id: OWN_PREFIX + id,
+      id: CUSTOM_PREFIX + id,
       phase: "mobility",
       regions: { worked: ["wristExtensors"], stretched: [], released: [] },
       motions: ["wrist extension"],

@@ -1,38 +1,44 @@
 /** The movement that is being made, with its history: every change can be taken back. */
 import type { ArmPose, Figure, Pose, SideName } from "@kind-grip/core/figure";
-import type { OwnMovement } from "@kind-grip/core/library";
+import type { CustomMovement } from "@kind-grip/core/library";
 
 export interface StudioState {
-  own: OwnMovement;
+  custom: CustomMovement;
   /** Index of the pose that is being shaped. */
   at: number;
-  past: OwnMovement[];
-  future: OwnMovement[];
+  past: CustomMovement[];
+  future: CustomMovement[];
   /** What the last change was of: changes of the same thing in a row are one step of undo. */
   last: string;
 }
 
 export type StudioAct =
-  | { do: "change"; what: string; own: OwnMovement }
+  | { do: "change"; what: string; custom: CustomMovement }
   | { do: "choose"; at: number }
   | { do: "undo" }
   | { do: "redo" }
-  | { do: "load"; own: OwnMovement };
+  | { do: "load"; custom: CustomMovement };
 
 export const MOST_POSES = 8;
 const KEPT = 100;
 
-export const studioWith = (own: OwnMovement): StudioState => ({ own, at: own.figure.poses.length - 1, past: [], future: [], last: "" });
+export const studioWith = (custom: CustomMovement): StudioState => ({
+  custom,
+  at: custom.figure.poses.length - 1,
+  past: [],
+  future: [],
+  last: "",
+});
 
 export function studioReducer(state: StudioState, act: StudioAct): StudioState {
-  const within = (own: OwnMovement) => Math.min(state.at, own.figure.poses.length - 1);
+  const within = (custom: CustomMovement) => Math.min(state.at, custom.figure.poses.length - 1);
   switch (act.do) {
     case "change": {
       const same = act.what === state.last && act.what !== "";
       return {
-        own: act.own,
-        at: within(act.own),
-        past: same ? state.past : [...state.past, state.own].slice(-KEPT),
+        custom: act.custom,
+        at: within(act.custom),
+        past: same ? state.past : [...state.past, state.custom].slice(-KEPT),
         future: [],
         last: act.what,
       };
@@ -40,29 +46,34 @@ export function studioReducer(state: StudioState, act: StudioAct): StudioState {
     case "choose":
       return { ...state, at: act.at, last: "" };
     case "undo": {
-      const own = state.past.at(-1);
-      return own
-        ? { ...state, own, at: within(own), past: state.past.slice(0, -1), future: [state.own, ...state.future], last: "" }
+      const custom = state.past.at(-1);
+      return custom
+        ? { ...state, custom, at: within(custom), past: state.past.slice(0, -1), future: [state.custom, ...state.future], last: "" }
         : state;
     }
     case "redo": {
-      const own = state.future[0];
-      return own ? { ...state, own, at: within(own), past: [...state.past, state.own], future: state.future.slice(1), last: "" } : state;
+      const custom = state.future[0];
+      return custom
+        ? { ...state, custom, at: within(custom), past: [...state.past, state.custom], future: state.future.slice(1), last: "" }
+        : state;
     }
     case "load":
-      return studioWith(act.own);
+      return studioWith(act.custom);
   }
 }
 
-export const withFigure = (own: OwnMovement, change: Partial<Figure>): OwnMovement => ({ ...own, figure: { ...own.figure, ...change } });
+export const withFigure = (custom: CustomMovement, change: Partial<Figure>): CustomMovement => ({
+  ...custom,
+  figure: { ...custom.figure, ...change },
+});
 
-export function withPose(own: OwnMovement, at: number, pose: Pose): OwnMovement {
-  return withFigure(own, { poses: own.figure.poses.map((each, i) => (i === at ? pose : each)) });
+export function withPose(custom: CustomMovement, at: number, pose: Pose): CustomMovement {
+  return withFigure(custom, { poses: custom.figure.poses.map((each, i) => (i === at ? pose : each)) });
 }
 
 /** A change to one arm; where both hands work alike, to both. */
-export function withArm(own: OwnMovement, at: number, side: SideName, change: Partial<ArmPose>): OwnMovement {
-  const now = own.figure.poses[at]!;
+export function withArm(custom: CustomMovement, at: number, side: SideName, change: Partial<ArmPose>): CustomMovement {
+  const now = custom.figure.poses[at]!;
   const changed = (each: SideName) => (now[each] ? { [each]: { ...now[each], ...change } } : {});
-  return withPose(own, at, { ...now, ...(own.figure.both ? { ...changed("right"), ...changed("left") } : changed(side)) });
+  return withPose(custom, at, { ...now, ...(custom.figure.both ? { ...changed("right"), ...changed("left") } : changed(side)) });
 }

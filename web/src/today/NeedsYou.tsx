@@ -4,10 +4,10 @@ import { Ban, CalendarClock, History, ListChecks, OctagonX } from "lucide-react"
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { useState, type ReactNode } from "react";
-import { wordsIn } from "@kind-grip/core/language";
 import { DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
 import type { PersonAlert, Today } from "@kind-grip/core/answers";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { AnswerDialog } from "../safety/AnswerDialog";
 import { pausedWords, reportWords } from "../safety/report-words";
@@ -16,10 +16,10 @@ import { pausedWords, reportWords } from "../safety/report-words";
 const KINDS: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];
 
 export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clashes } }: { today: Today }) {
+  const words = useWords();
   const [answering, setAnswering] = useState<PersonAlert | null>(null);
   const [answerClash] = serverApi.useAnswerClashMutation();
   if (heldOut.length + endingSoon.length + decisions.length + alerts.length + clashes.length === 0) return null;
-  const words = wordsIn();
   return (
     <Box
       component="section"

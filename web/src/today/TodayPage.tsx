@@ -4,9 +4,9 @@ import { CheckCircle2, Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { wallTime } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
 import { clockText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/answers";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { useNow } from "../app/now";
 import { Empty } from "../parts/Empty";
@@ -54,7 +54,7 @@ function nextRun(entries: readonly TodayEntry[], now: number): TodayEntry | unde
 }
 
 function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
-  const words = wordsIn();
+  const words = useWords();
   const minutes = Math.round((Date.parse(entry.startsAt) - now) / 60_000);
   const when =
     minutes > 90

@@ -2,10 +2,10 @@
 import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Printer } from "lucide-react";
 import { Link } from "react-router";
-import { wordsIn } from "@kind-grip/core/language";
 import { cardsFor } from "@kind-grip/core/need";
 import { adviceFor, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
+import { useWords } from "../base/library";
 import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { CoachingCardList } from "../library/CoachingCards";
@@ -18,6 +18,7 @@ import { strainText } from "./strain-text";
 const MOST_CARDS = 6;
 
 export default function BriefingPage() {
+  const words = useWords();
   const crew = useCrew();
   const query = serverApi.useWorkQuery(crew.id);
   return (
@@ -42,7 +43,7 @@ export default function BriefingPage() {
             ) : (
               <Empty title="Describe the work first" text="The sheet is made from the tasks." />
             )}
-            <Typography sx={{ mt: 4, color: "text.secondary" }}>{wordsIn().paper("prevention")}</Typography>
+            <Typography sx={{ mt: 4, color: "text.secondary" }}>{words.paper("prevention")}</Typography>
           </>
         );
       }}

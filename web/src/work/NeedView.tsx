@@ -4,7 +4,6 @@ import { Fragment, useMemo, useState } from "react";
 import { Link } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
 import { MAP_VIEWS } from "@kind-grip/core/figure";
-import { wordsIn } from "@kind-grip/core/language";
 import {
   ADDED_POINTS,
   cardsFor,
@@ -16,6 +15,8 @@ import {
 } from "@kind-grip/core/need";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
+import { useOffered } from "../library/use-offered";
+import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
 import { HandMapPicture } from "../figure/HandMapPicture";
@@ -75,7 +76,7 @@ function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; perso
 }
 
 export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
-  const words = wordsIn();
+  const words = useWords();
   const [chosen, setChosen] = useState<{ side: HandSide; region: string } | null>(null);
   const most = needs.reduce((best, each) => (each.need > best.need ? each : best));
   const shown = needs.find((each) => each.side === chosen?.side && each.region === chosen.region) ?? most;
@@ -180,7 +181,7 @@ const BY: Readonly<Record<RegionNeed["added"][number]["by"], string>> = {
 };
 
 function Working({ need, work }: { need: RegionNeed; work: Work }) {
-  const words = wordsIn();
+  const words = useWords();
   const task = (id: string) => work.tasks.find((each) => each.id === id);
   return (
     <Box sx={{ mt: 2 }} aria-live="polite">
@@ -221,10 +222,11 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
 }
 
 function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
-  const words = wordsIn();
+  const words = useWords();
+  const offered = useOffered();
   const day = dayOf(work, personId || undefined)!;
   const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
-  const opposites = oppositesFor(work, day, place);
+  const opposites = oppositesFor(work, day, place, offered);
   const cards = cardsFor(work, day);
   return (
     <>

@@ -3,8 +3,8 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Box } from "@mui/material";
 import { Link2, UserRound } from "lucide-react";
-import { wordsIn } from "@kind-grip/core/language";
 import { doseText, type Item } from "@kind-grip/core/session";
+import { useWords } from "../../base/library";
 import { MovementThumb } from "../../figure/MovementThumb";
 
 interface ItemTabProps {
@@ -19,7 +19,7 @@ interface ItemTabProps {
 }
 
 export function ItemTab({ item, number, width, chosen, paired, easier, onChoose }: ItemTabProps) {
-  const name = wordsIn().movementName(item.movementId);
+  const name = useWords().movementName(item.movementId);
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: item.id });
   return (
     <Box

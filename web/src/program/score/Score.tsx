@@ -2,8 +2,6 @@
 import { SortableContext, horizontalListSortingStrategy } from "@dnd-kit/sortable";
 import { Box, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type KeyboardEvent } from "react";
-import { wordsIn } from "@kind-grip/core/language";
-import { findMovement, tensionRegions } from "@kind-grip/core/library";
 import {
   boutsOf,
   duplicateItem,
@@ -15,9 +13,11 @@ import {
   type Session,
   type Timeline,
 } from "@kind-grip/core/session";
-import { torqueOf } from "@kind-grip/core/program";
+import { torqueIn } from "@kind-grip/core/program";
 import { clockText, spanText } from "@kind-grip/core/units";
 import { rulerOf } from "@kind-grip/core/slot";
+import type { Movement } from "@kind-grip/core/library";
+import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
 import { useAppDispatch, useAppSelector } from "../../app/store";
 import { SideMark } from "../../parts/SideMark";
@@ -40,7 +40,8 @@ interface ScoreProps {
 const TABS = 132;
 
 export function Score({ session, timeline, slotSec }: ScoreProps) {
-  const words = wordsIn();
+  const library = useLibrary();
+  const words = useWords();
   const itemId = useAppSelector((state) => state.editor.itemId);
   const dispatch = useAppDispatch();
   const { changeItem, changeSession } = useEdit();
@@ -52,7 +53,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
   const chosen = session.items.find((item) => item.id === itemId);
   const itemOf = new Map(session.items.map((item) => [item.id, item]));
   const numberOf = new Map(session.items.map((item, i) => [item.id, i + 1]));
-  const totals = sessionTotals(session, timeline, tensionRegions, torqueOf);
+  const totals = sessionTotals(session, timeline, library.tensionRegions, torqueIn(library));
   const ruler = rulerOf(timeline, slotSec);
 
   const pull = (item: Item) => (dose: Dose, gesture: string) => changeItem(session, item.id, { dose }, gesture);
@@ -72,7 +73,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
       dispatch(itemChosen((session.items[index + 1] ?? session.items[index - 1])?.id ?? null));
       changeSession(removeItem(session, item.id));
     } else if (event.key.toLowerCase() === "s" && !event.ctrlKey && !event.metaKey)
-      changeItem(session, item.id, { sides: nextSides(item) });
+      changeItem(session, item.id, { sides: nextSides(item, library.find(item.movementId)) });
     else if (event.key.toLowerCase() === "p" && !event.ctrlKey && !event.metaKey)
       changeItem(session, item.id, { pairedWithNext: !item.pairedWithNext });
     else if (event.key.toLowerCase() === "d" && !event.ctrlKey && !event.metaKey) changeSession(duplicateItem(session, item.id, uuid()));
@@ -132,7 +133,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
                 key={`${segment.startSec}`}
                 segment={segment}
                 pxPerSec={pxPerSec}
-                height={barHeight(findMovement(segment.movementId)?.effortCap ?? 2)}
+                height={barHeight(library.find(segment.movementId)?.effortCap ?? 2)}
                 dimmed={chosen !== undefined && segment.itemId !== chosen.id}
               />
             ))}
@@ -248,8 +249,8 @@ function Patterns() {
   );
 }
 
-function nextSides(item: Item): Item["sides"] {
-  const modes = findMovement(item.movementId)?.sideModes ?? [item.sides];
+function nextSides(item: Item, movement: Movement | undefined): Item["sides"] {
+  const modes = movement?.sideModes ?? [item.sides];
   return modes[(modes.indexOf(item.sides) + 1) % modes.length] ?? item.sides;
 }
 

@@ -1,12 +1,12 @@
-import { DEFAULT_STYLE, FORM_TIMINGS, movementOf, newItem } from "@kind-grip/core/library";
+import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import { compilePerson, type Item } from "@kind-grip/core/session";
 import { barHeight, blocksOf, firstBout, LANE } from "./geometry";
 
 const item = (id: string, movementId: string, change: Partial<Item> = {}): Item => ({
-  ...newItem(movementOf(movementId), DEFAULT_STYLE, id),
+  ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, id),
   ...change,
 });
-const timelineOf = (...items: Item[]) => compilePerson({ id: "s", name: "S", slot: "break", items }, FORM_TIMINGS);
+const timelineOf = (...items: Item[]) => compilePerson({ id: "s", name: "S", slot: "break", items }, SHIPPED_LIBRARY.timings);
 
 it("every item is a block of its own, end to end", () => {
   const blocks = blocksOf(timelineOf(item("a", "shake-out"), item("b", "palm-away"), item("c", "wrist-nod")));

@@ -1,12 +1,12 @@
-/** A complete own movement for tests. */
+/** A complete custom movement for tests. */
 import { pose } from "../figure";
-import { OWN_PREFIX, type OwnMovement } from "./own";
+import { CUSTOM_PREFIX, type CustomMovement } from "./custom";
 
-export function sampleOwnMovement(id: string): OwnMovement {
+export function sampleCustomMovement(id: string): CustomMovement {
   const arm = { elbow: 90, shoulderAbduction: 4, hand: "grip" } as const;
   return {
     movement: {
-      id: OWN_PREFIX + id,
+      id: CUSTOM_PREFIX + id,
       phase: "mobility",
       regions: { worked: ["pronators", "supinators"], stretched: [], released: [] },
       motions: ["forearm pronation", "forearm supination"],

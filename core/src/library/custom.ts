@@ -1,4 +1,4 @@
-/** A practice's own movement: the same data as any other, with its words and its figure in one document. */
+/** A custom movement, made by a practice itself: the same data as any other, with its words and its figure in one document. */
 import * as v from "valibot";
 import { Figure, bonesOf } from "../figure";
 import { NonEmptyText } from "../units";
@@ -6,13 +6,13 @@ import { PHASE_CAP } from "./caps";
 import { Movement } from "./movement";
 import { poseProblems } from "./figures";
 
-export const OWN_PREFIX = "own-";
+export const CUSTOM_PREFIX = "own-";
 
 const Line = v.pipe(v.string("is missing"), v.trim(), v.minLength(1, "is missing"), v.maxLength(160, "is longer than 160 characters"));
 const Lines = (least: number, most: number) =>
   v.pipe(v.array(Line), v.minLength(least, `at least ${least}`), v.maxLength(most, `at most ${most}`));
 
-export const OwnWords = v.strictObject({
+export const CustomWords = v.strictObject({
   name: NonEmptyText,
   steps: Lines(1, 8),
   feel: Line,
@@ -21,10 +21,10 @@ export const OwnWords = v.strictObject({
   forms: v.record(v.string(), Line),
 });
 
-export const OwnMovement = v.strictObject({ movement: Movement, words: OwnWords, figure: Figure });
-export type OwnMovement = v.InferOutput<typeof OwnMovement>;
+export const CustomMovement = v.strictObject({ movement: Movement, words: CustomWords, figure: Figure });
+export type CustomMovement = v.InferOutput<typeof CustomMovement>;
 
-export interface OwnProblem {
+export interface CustomProblem {
   /** Dotted path to the field. */
   path: string;
   message: string;
@@ -34,10 +34,10 @@ export interface OwnProblem {
  * What the schema cannot see: an id that could be taken for one of the product's, a cap above its phase's, forms without a name, joints
  * beyond their range, hands that cannot reach. An empty list means it can be used like any other movement.
  */
-export function ownMovementProblems({ movement, words, figure }: OwnMovement): OwnProblem[] {
-  const problems: OwnProblem[] = [];
+export function customMovementProblems({ movement, words, figure }: CustomMovement): CustomProblem[] {
+  const problems: CustomProblem[] = [];
   const say = (path: string, message: string) => problems.push({ path, message });
-  if (!movement.id.startsWith(OWN_PREFIX)) say("movement.id", `must start with "${OWN_PREFIX}"`);
+  if (!movement.id.startsWith(CUSTOM_PREFIX)) say("movement.id", `must start with "${CUSTOM_PREFIX}"`);
   const cap = PHASE_CAP[movement.phase];
   if (movement.effortCap > cap) say("movement.effortCap", `may be ${cap} at most in this phase`);
   if (!movement.forms.some((form) => form.id === movement.startForm)) say("movement.startForm", "is not one of the forms");
