@@ -1,9 +1,17 @@
-/** Two projects: unit tests of pure code, and API tests against a real, throwaway MariaDB. */
+/** Three projects: unit tests of pure code, component tests in jsdom, and API tests against a real, throwaway MariaDB. */
 const shared = {
   transform: {
-    "^.+\\.tsx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" }, module: { type: "commonjs" } }],
+    "^.+\\.[tj]sx?$": [
+      "@swc/jest",
+      {
+        jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022", transform: { react: { runtime: "automatic" } } },
+        module: { type: "commonjs" },
+      },
+    ],
   },
   moduleNameMapper: { "^@kind-grip/core/(.*)$": "<rootDir>/core/src/$1/index.ts" },
+  // Packages that are modules only.
+  transformIgnorePatterns: ["/node_modules/(?!@apidevtools/|@seriousme/)"],
   testEnvironment: "node",
 };
 
@@ -19,6 +27,13 @@ export default {
         "<rootDir>/server/src/**/*.test.ts",
         "<rootDir>/stand-ins/src/**/*.test.ts",
       ],
+    },
+    {
+      ...shared,
+      displayName: "web",
+      testMatch: ["<rootDir>/web/src/**/*.test.tsx"],
+      testEnvironment: "<rootDir>/web/src/testing/dom-environment.mjs",
+      setupFilesAfterEnv: ["<rootDir>/web/src/testing/dom.ts"],
     },
     {
       ...shared,

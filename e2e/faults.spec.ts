@@ -49,7 +49,7 @@ test("without a connection work goes on, survives a reload, and is sent when it 
   const items = await page.getByRole("option").count();
   await page.route("**/api/**", (route) => route.abort());
   await page.getByRole("button", { name: "Add Shake-out" }).click();
-  await expect(page.getByText(/Not saved yet/)).toBeVisible();
+  await expect(page.getByText(/Kept here/)).toBeVisible();
   await expect(page.getByText("The records cannot be reached at the moment.")).toBeVisible();
   page.on("dialog", (dialog) => void dialog.accept());
   await page.unroute("**/api/**");
@@ -67,7 +67,7 @@ test("unsaved work is there again after the page was lost", async ({ page }) => 
   const items = await page.getByRole("option").count();
   await page.route("**/api/programs/**", (route) => (route.request().method() === "PUT" ? route.abort() : route.continue()));
   await page.getByRole("button", { name: "Add Arm swings" }).click();
-  await expect(page.getByText(/Not saved yet/)).toBeVisible();
+  await expect(page.getByText(/Kept here/)).toBeVisible();
   const address = page.url();
   await page.close({ runBeforeUnload: false });
   const again = await page.context().newPage();

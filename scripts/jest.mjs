@@ -1,4 +1,4 @@
-/** `node scripts/jest.mjs unit|api [jest options]`: one of the two projects; the API one in a row, on one database. */
+/** `node scripts/jest.mjs unit|web|api [jest options]`: one of the three projects; the API one in a row, on one database. */
 import { spawnSync } from "node:child_process";
 
 const [project, ...rest] = process.argv.slice(2);

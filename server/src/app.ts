@@ -1,4 +1,5 @@
 /** The Express application: security, sessions, the routes of every subject, and the built interface. */
+import { DeviceAddress, OpenApi } from "@kind-grip/core/api";
 import path from "node:path";
 import express from "express";
 import helmet from "helmet";
@@ -42,6 +43,8 @@ export interface AppOptions {
   logLevel?: string;
   /** Where the log goes; standard output when left out. */
   logTo?: DestinationStream;
+  /** Holds every answer against its schema; for tests. */
+  checkAnswers?: boolean;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
   proxies?: number;
 }
@@ -51,7 +54,17 @@ function loggedPath(url: string): string {
   return url.split("?")[0]!.replace(/^(\/api\/calendar\/).*/, "$1…");
 }
 
-export function createApp({ db, secret, webRoot, meterAddress, gatewayAddress, logLevel = "info", logTo, proxies = 0 }: AppOptions) {
+export function createApp({
+  db,
+  secret,
+  webRoot,
+  meterAddress,
+  gatewayAddress,
+  logLevel = "info",
+  logTo,
+  proxies = 0,
+  checkAnswers = false,
+}: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
   app.set("trust proxy", proxies);
@@ -125,39 +138,52 @@ export function createApp({ db, secret, webRoot, meterAddress, gatewayAddress, l
     const today = (await context.now(caller)).toISOString().slice(0, 10);
     if (await isStillGood(db, caller, today)) return;
     throw new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
-  });
-  for (const add of [
-    addAuthRoutes,
-    addPracticeRoutes,
-    addCrewRoutes,
-    addWorkRoutes,
-    addBaselineRoutes,
-    addSafetyRoutes,
-    addLibraryRoutes,
-    addProgramRoutes,
-    addDayPlanRoutes,
-    addRunRoutes,
-    addFollowUpRoutes,
-    addResponseRoutes,
-    addMemberRoutes,
-    addReportRoutes,
-    addMessageRoutes,
-    addCalendarLinkRoutes,
-  ])
-    add(routes, context);
+  }, checkAnswers);
+  const subjects = {
+    auth: addAuthRoutes,
+    practice: addPracticeRoutes,
+    crew: addCrewRoutes,
+    work: addWorkRoutes,
+    baseline: addBaselineRoutes,
+    safety: addSafetyRoutes,
+    library: addLibraryRoutes,
+    program: addProgramRoutes,
+    "day plan": addDayPlanRoutes,
+    run: addRunRoutes,
+    "follow-up": addFollowUpRoutes,
+    response: addResponseRoutes,
+    member: addMemberRoutes,
+    report: addReportRoutes,
+    message: addMessageRoutes,
+    calendar: addCalendarLinkRoutes,
+  };
+  for (const [tag, add] of Object.entries(subjects)) add(routes.under(tag), context);
+  routes.under("service");
   routes.add({
+    id: "meter",
     method: "get",
     path: "/api/meter",
     summary: "Where the simulated meter listens, if there is one",
+    answer: DeviceAddress,
     handle: async () => ({ address: meterAddress ?? null }),
   });
   routes.add({
+    id: "gateway",
     method: "get",
     path: "/api/gateway",
     summary: "Where the message gateway's own page is, if there is one",
+    answer: DeviceAddress,
     handle: async () => ({ address: gatewayAddress ?? null }),
   });
-  routes.add({ method: "get", path: "/api/openapi.json", summary: "This description", handle: async () => openApiOf(routes.declared) });
+  routes.add({
+    id: "openApi",
+    method: "get",
+    path: "/api/openapi.json",
+    summary: "This description",
+    answer: OpenApi,
+    roles: "anyone",
+    handle: async () => openApiOf(routes.declared),
+  });
   app.use(routes.router);
   app.use("/api", () => {
     throw notFound("address");

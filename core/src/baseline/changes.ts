@@ -1,19 +1,21 @@
 /** Two records of a person compared: what changed, and whether it is beyond the noise of measuring. */
+import * as v from "valibot";
 import { HAND_SIDES, type HandSide } from "../units";
 import { gripOf } from "./grip";
-import { MOTIONS, type Motion } from "./motions";
+import { MOTIONS } from "./motions";
 import type { BaselineRecord } from "./record";
 import { anglesDiffer, FUNCTION_CHANGE, gripDiffers, gripNoise, ROUND_CHANGE_DEG } from "./thresholds";
 
-export interface Change {
-  measure: Motion | "grip" | "function";
-  side: HandSide;
-  before: number;
-  after: number;
+export const Change = v.strictObject({
+  measure: v.picklist([...MOTIONS, "grip", "function"]),
+  side: v.picklist(HAND_SIDES),
+  before: v.number(),
+  after: v.number(),
   /** Less than this is noise, in the unit of the measure. */
-  countsFrom: number;
-  verdict: "better" | "worse" | "noise";
-}
+  countsFrom: v.number(),
+  verdict: v.picklist(["better", "worse", "noise"]),
+});
+export type Change = v.InferOutput<typeof Change>;
 
 /** Measures that both records have, in the order of the round. */
 export function changesBetween(before: BaselineRecord, after: BaselineRecord): Change[] {

@@ -1,12 +1,12 @@
 /** The baseline round: what is measured of each person, what it shows, and how two rounds compare. */
-export { changesBetween, type Change } from "./changes";
+export { Change, changesBetween } from "./changes";
 export { changeText, findingText, FUNCTION_TEST_NAMES, MOTION_NAMES } from "./finding-text";
 export { findingsOf, isShort, needFindings, type Finding, type MainHand } from "./findings";
 export { FUNCTION_TESTS, type FunctionTest } from "./function-tests";
 export { gripOf, type GripSummary } from "./grip";
 export { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
 export { isEmpty, isFinished, PARTS, stateOf, wantsTrial, type Part, type PartState } from "./progress";
-export { BaselineRecord, emptyRecord, GripReading } from "./record";
+export { BaselineRecord, RECORD_DOCUMENT, emptyRecord, GripReading } from "./record";
 export {
   ANGLE_NOISE_DEG,
   anglesDiffer,

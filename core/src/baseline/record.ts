@@ -1,5 +1,6 @@
 /** What one person's baseline holds. Everything may be missing: a round is stopped anywhere and gone on with later. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { SafetyAnswers, Symptom } from "../safety";
 import { FUNCTION_TESTS } from "./function-tests";
 import { MOST_GRIP_TRIALS } from "./thresholds";
@@ -67,6 +68,9 @@ export const BaselineRecord = v.strictObject({
   note: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(1000, "is longer than 1000 characters"))), null),
 });
 export type BaselineRecord = v.InferOutput<typeof BaselineRecord>;
+
+/** As it is stored, and as a draft. */
+export const RECORD_DOCUMENT = documentFormat<BaselineRecord>({ name: "baseline record", format: 1, steps: [], schema: BaselineRecord });
 
 /** A record nothing has been entered in yet. */
 export function emptyRecord(): BaselineRecord {

@@ -149,7 +149,7 @@ it("the need of a region is that of the needier side", () => {
 it("the model is one the solver can read whatever the crew", () => {
   const { candidates } = candidatesFor(SHIPPED_LIBRARY, [], limits(), sampleId);
   expect(modelOf(candidates, { needs: new Map(), strengthNeeds: new Map(), opposites: [] }, limits(), new Set()).lp).toMatch(
-    /^Maximize\n value: .+\nSubject To/,
+    /^Maximize\n objective: .+\nSubject To/,
   );
 });
 

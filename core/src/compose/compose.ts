@@ -1,5 +1,5 @@
 /** From need to a proposal: candidates, model, solution, reasons. */
-import type { Library, Region } from "../library";
+import type { Library, Movement, Region } from "../library";
 import type { RegionNeed } from "../need";
 import { candidatesFor, type Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
@@ -16,8 +16,9 @@ export interface ComposeInput {
   /** Movements the trainer does not want. */
   excluded?: readonly string[];
   name: string;
-  /** Of the practice; only what may be offered. */
   library: Library;
+  /** What may be proposed; all of the library when left out. */
+  movements?: readonly Movement[];
 }
 
 /** A need of each region on the side that needs it more: both sides are always trained alike. */
@@ -47,7 +48,7 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
   };
   const { candidates, left } = candidatesFor(
     input.library,
-    input.library.movements.filter(({ id }) => !input.excluded?.includes(id)),
+    (input.movements ?? input.library.movements).filter(({ id }) => !input.excluded?.includes(id)),
     input.limits,
     makeId,
   );

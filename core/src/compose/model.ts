@@ -6,6 +6,7 @@ import type { Opposite } from "../need";
 import type { Phase, Region, WorkPosture } from "../library";
 import { SPACING } from "../dayplan";
 import type { SlotKind } from "../session";
+import { columnName, lpText, type Row, type Term } from "../solver";
 import { grouped } from "../units";
 import { KINDS, SLOTS, type Candidate, type Kind } from "./candidates";
 import type { ComposeLimits } from "./limits";
@@ -34,14 +35,6 @@ export interface Wanted {
 export interface Model {
   lp: string;
   candidates: readonly Candidate[];
-}
-
-type Term = readonly [coefficient: number, name: string];
-interface Row {
-  name: string;
-  terms: Term[];
-  sense: "<=" | ">=" | "=";
-  bound: number;
 }
 
 /** @param locked candidates that must be in, by their place in the list @param hasty without what only a proof needs */
@@ -78,21 +71,11 @@ export function modelOf(
     ...movementsOf(candidates).map(y),
     ...SLOTS.flatMap((slot) => [...(slot === "break" ? [] : [`s_${slot}`]), `g_${slot}`, `t_${slot}`]),
   ];
-  const bounds = [
-    ...targets.map(({ region, kind, target }) => ` 0 <= c_${kind}_${region} <= ${number(target)}`),
-    ...wanted.opposites.map(({ posture }) => ` 0 <= r_${posture} <= 1`),
-  ];
-  const lp = [
-    "Maximize",
-    ` value: ${sum(objective)}`,
-    "Subject To",
-    ...rows.map(({ name, terms, sense, bound }) => ` ${name}: ${sum(terms)} ${sense} ${number(bound)}`),
-    "Bounds",
-    ...bounds,
-    "Binary",
-    ` ${binaries.join(" ")}`,
-    "End",
-  ].join("\n");
+  const upTo = new Map([
+    ...targets.map(({ region, kind, target }): [string, number] => [`c_${kind}_${region}`, target]),
+    ...wanted.opposites.map(({ posture }): [string, number] => [`r_${posture}`, 1]),
+  ]);
+  const lp = lpText({ aim: "Maximize", objective, rows, upTo, binaries });
   return { lp, candidates };
 }
 
@@ -111,7 +94,7 @@ function withinSlots(candidates: readonly Candidate[], { slotSec }: ComposeLimit
 /** A movement stands at most once in a session, in one dose, and then it is one of the movements to remember. */
 function oneDoseEach(candidates: readonly Candidate[]): Row[] {
   return standings(candidates).map(({ slot, id, terms }) => ({
-    name: `once_${slot}_${name(id)}`,
+    name: columnName("once", slot, id),
     terms: [...terms, [-1, y(id)]],
     sense: "<=",
     bound: 0,
@@ -188,7 +171,7 @@ function marks(mark: string, slot: SlotKind, standing: readonly Standing[]): Row
   return standing
     .filter((each) => each.slot === slot)
     .map(({ id, terms }) => ({
-      name: `${mark}any_${slot}_${name(id)}`,
+      name: columnName(`${mark}any`, slot, id),
       terms: [...terms, [-1, `${mark}_${slot}`]],
       sense: "<=",
       bound: 0,
@@ -230,7 +213,7 @@ function betterFirst(
       const alike = i !== j && !stays.has(other) && standing.get(better)![0]!.phase === standing.get(other)![0]!.phase;
       if (!alike || !covers(better, other) || (i > j && covers(other, better))) return [];
       return standing.get(other)!.map(({ slot, terms }): Row => ({
-        name: `first_${slot}_${name(better)}_${name(other)}`,
+        name: columnName("first", slot, better, other),
         terms: [...terms, ...doses(better, slot).map(([, variable]): Term => [-1, variable])],
         sense: "<=",
         bound: 0,
@@ -328,18 +311,5 @@ export function columnsOf(candidates: readonly Candidate[], chosen: ReadonlySet<
 }
 
 function y(movementId: string): string {
-  return `y_${name(movementId)}`;
-}
-/** Names of the LP format take no hyphen. */
-function name(id: string): string {
-  return id.replace(/[^A-Za-z0-9]/g, "_");
-}
-function number(value: number): string {
-  return String(Math.round(value * 1e6) / 1e6);
-}
-function sum(terms: readonly Term[]): string {
-  return (
-    terms.map(([coefficient, variable]) => `${coefficient < 0 ? "-" : "+"} ${number(Math.abs(coefficient))} ${variable}`).join(" ") ||
-    "0 nothing"
-  );
+  return columnName("y", movementId);
 }

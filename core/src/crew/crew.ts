@@ -1,5 +1,6 @@
 /** A crew: who, where, on which shifts, with what at hand. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { isTimeZone, ShiftPattern } from "../calendar";
 import { KitKind, Setting } from "../library";
 import { NonEmptyText } from "../units";
@@ -44,3 +45,7 @@ export const Crew = v.strictObject({
   shiftPattern: ShiftPattern,
 });
 export type Crew = v.InferOutput<typeof Crew>;
+
+/** All but its name, as it is stored. */
+const { name: _name, ...detail } = Crew.entries;
+export const CREW_DETAIL = documentFormat<Omit<Crew, "name">>({ name: "crew", format: 1, steps: [], schema: v.strictObject(detail) });

@@ -1,7 +1,7 @@
 /** Day plans: shift patterns on real calendars, sessions placed on them, and what clashes. */
 export { clashText } from "./clash-text";
 export { clashesOf, type Clash, type ClashKind, type Placed } from "./clashes";
-export { GRID_MIN, Placement, WeekPlan, onGrid } from "./placement";
+export { GRID_MIN, WEEK_DOCUMENT, Placement, WeekPlan, onGrid } from "./placement";
 export { SPACING } from "./rules";
 export { suggestStart } from "./suggest";
 export { dayProblem, joined, REACH_MIN, type Job, type DayProblem, type WantedSession, type Wish } from "./day-problem";

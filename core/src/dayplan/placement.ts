@@ -1,5 +1,6 @@
 /** A session placed at a moment, in the plan of one crew's week. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { Id, IsoDate, IsoInstant, NonEmptyText } from "../units";
 
 export const Placement = v.strictObject({
@@ -20,6 +21,9 @@ export const WeekPlan = v.strictObject({
   placements: v.pipe(v.array(Placement), v.maxLength(200, "at most 200 placed sessions in a week")),
 });
 export type WeekPlan = v.InferOutput<typeof WeekPlan>;
+
+/** As it is stored, and as a draft. */
+export const WEEK_DOCUMENT = documentFormat<Placement[]>({ name: "week", format: 1, steps: [], schema: WeekPlan.entries.placements });
 
 /** Placements start on a 5-minute grid. */
 export const GRID_MIN = 5;

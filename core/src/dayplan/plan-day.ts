@@ -1,5 +1,5 @@
 /** Groups' sessions placed on a shift: a quick first answer, then the best there is (0/1 programme, docs/dayplan.md). */
-import { gapOf, type Effort, type Solver } from "../solver";
+import { gapOf, lpText, type Effort, type Row, type Solver, type Term } from "../solver";
 import { cellsOf, COST, costOf, isInBreak, tooClose, type DayProblem, type Wish } from "./day-problem";
 
 /** Wish id → start; wishes that found no place are missing. */
@@ -86,66 +86,54 @@ function columnsOf({ wishes }: DayProblem, plan: DayPlan): Map<string, number> {
 
 const x = (wish: number, start: number) => `x${wish}_${start}`;
 
-/** CPLEX LP text; one function a family of rows. */
-export function lpOf(problem: DayProblem): string {
+/** The 0/1 programme; one function a family of rows. */
+function lpOf(problem: DayProblem): string {
   const { wishes, jobs } = problem;
-  const terms = wishes.flatMap((wish, w) => [
-    ...wish.starts.map((at, s) => `${costOf(wish, at, jobs[wish.job]!.breaks).toFixed(3)} ${x(w, s)}`),
-    `${COST.unplaced} u${w}`,
-  ]);
-  const rows = [...onePlaceEach(wishes), ...notTooMany(problem), ...apart(wishes)];
-  const binaries = wishes.flatMap((wish, w) => [...wish.starts.map((_, s) => x(w, s)), `u${w}`]);
-  return [
-    "Minimize",
-    ` cost: ${folded(terms)}`,
-    "Subject To",
-    ...rows.map((row, i) => ` r${i}: ${row}`),
-    "Binary",
-    ` ${binaries.join("\n ")}`,
-    "End",
-    "",
-  ].join("\n");
+  return lpText({
+    aim: "Minimize",
+    objective: wishes.flatMap((wish, w): Term[] => [
+      ...wish.starts.map((at, s): Term => [costOf(wish, at, jobs[wish.job]!.breaks), x(w, s)]),
+      [COST.unplaced, `u${w}`],
+    ]),
+    rows: [...onePlaceEach(wishes), ...notTooMany(problem), ...apart(wishes)],
+    binaries: wishes.flatMap((wish, w) => [...wish.starts.map((_, s) => x(w, s)), `u${w}`]),
+  });
 }
 
-function onePlaceEach(wishes: readonly Wish[]): string[] {
-  return wishes.map((wish, w) => `${folded([...wish.starts.map((_, s) => x(w, s)), `u${w}`])} = 1`);
+const each = (columns: readonly string[]): Term[] => columns.map((column) => [1, column]);
+
+function onePlaceEach(wishes: readonly Wish[]): Row[] {
+  return wishes.map((wish, w) => ({ terms: each([...wish.starts.map((_, s) => x(w, s)), `u${w}`]), sense: "=", bound: 1 }));
 }
 
 /** In each 5-minute cell: no more led than there are leaders, no more off the job than allowed. */
-function notTooMany({ wishes, jobs, leaders }: DayProblem): string[] {
-  const cells = new Map<number, { led: string[]; off: string[][] }>();
+function notTooMany({ wishes, jobs, leaders }: DayProblem): Row[] {
+  const cells = new Map<number, { led: string[]; off: Term[][] }>();
   wishes.forEach((wish, w) =>
     wish.starts.forEach((at, s) => {
       for (const cell of cellsOf(wish, at)) {
         const there = cells.get(cell) ?? { led: [], off: jobs.map(() => []) };
         there.led.push(x(w, s));
-        if (!isInBreak(cell, at + wish.lengthMs, jobs[wish.job]!.breaks)) there.off[wish.job]!.push(`${wish.people} ${x(w, s)}`);
+        if (!isInBreak(cell, at + wish.lengthMs, jobs[wish.job]!.breaks)) there.off[wish.job]!.push([wish.people, x(w, s)]);
         cells.set(cell, there);
       }
     }),
   );
-  return [...cells.values()].flatMap(({ led, off }) => [
-    ...(led.length > leaders ? [`${folded(led)} <= ${leaders}`] : []),
-    ...off.flatMap((terms, job) => (terms.length > 0 ? [`${folded(terms)} <= ${jobs[job]!.mostOffJob}`] : [])),
+  return [...cells.values()].flatMap(({ led, off }): Row[] => [
+    ...(led.length > leaders ? [{ terms: each(led), sense: "<=" as const, bound: leaders }] : []),
+    ...off.flatMap((terms, job): Row[] => (terms.length > 0 ? [{ terms, sense: "<=", bound: jobs[job]!.mostOffJob }] : [])),
   ]);
 }
 
 /** Sessions of one group keep their distance: a start and all the starts of another that are too close to it, at most one of them. */
-function apart(wishes: readonly Wish[]): string[] {
+function apart(wishes: readonly Wish[]): Row[] {
   return wishes.flatMap((a, i) =>
     wishes.flatMap((b, j) => {
       if (j <= i || a.group !== b.group) return [];
-      return a.starts.flatMap((aAt, s) => {
+      return a.starts.flatMap((aAt, s): Row[] => {
         const close = b.starts.flatMap((bAt, t) => (tooClose(a, aAt, b, bAt) ? [x(j, t)] : []));
-        return close.length > 0 ? [`${folded([x(i, s), ...close])} <= 1`] : [];
+        return close.length > 0 ? [{ terms: each([x(i, s), ...close]), sense: "<=", bound: 1 }] : [];
       });
     }),
   );
-}
-
-/** LP lines have a length limit. */
-function folded(terms: readonly string[]): string {
-  const lines: string[] = [];
-  for (let i = 0; i < terms.length; i += 12) lines.push(terms.slice(i, i + 12).join(" + "));
-  return lines.join("\n + ");
 }

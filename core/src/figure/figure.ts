@@ -1,9 +1,9 @@
 /** A movement's figure as data: its poses in order, how it is looked at, what it is done with, where it is felt. Drawn for the right side. */
 import * as v from "valibot";
-import { VIEW_NAMES } from "./camera";
-import { LANDMARKS } from "./landmarks";
-import { Pose } from "./pose";
-import { Prop } from "./prop";
+import { VIEW_NAMES } from "./surface/camera";
+import { LANDMARKS } from "./flesh/landmarks";
+import { Pose } from "./body/pose";
+import { Prop } from "./flesh/prop";
 
 export const FOCUSES = ["hand", "forearm", "arm", "upper", "whole"] as const;
 /** How much of the person is in the picture. */

@@ -1,12 +1,12 @@
 /** The drawn, moving hand: poses in clinical degrees → SVG text. */
-export { bonesOf, type Bones } from "./bones";
-export { MIRRORED_VIEW, VIEW_NAMES, VIEWS, type ViewName } from "./camera";
+export { bonesOf, type Bones } from "./body/bones";
+export { MIRRORED_VIEW, VIEW_NAMES, VIEWS, type ViewName } from "./surface/camera";
 export { Figure, FOCUSES, type FigureInput, type Focus } from "./figure";
-export { handMap, MAP_VIEWS, type HandMap, type MapMark, type MapPlace, type MapView } from "./hand-map";
-export * as holds from "./holds";
-export { LANDMARKS, type Landmark } from "./landmarks";
-export { mirrorPose, poseAlong, poseBetween } from "./motion";
-export { StagedFigure, type PictureOptions } from "./picture";
+export { handMap, MAP_VIEWS, type HandMap, type MapMark, type MapPlace, type MapView } from "./drawing/hand-map";
+export * as handContacts from "./body/hand-contacts";
+export { LANDMARKS, type Landmark } from "./flesh/landmarks";
+export { mirrorPose, poseAlong, poseBetween } from "./motion/motion";
+export { StagedFigure, type PictureOptions } from "./drawing/picture";
 export {
   armPose,
   handPose,
@@ -19,8 +19,8 @@ export {
   type HandInput,
   type PoseInput,
   type SideName,
-} from "./pose";
-export { PROP_KINDS, type PropInput, type PropKind } from "./prop";
+} from "./body/pose";
+export { PROP_KINDS, type PropInput, type PropKind } from "./flesh/prop";
 export {
   ARM_RANGES,
   armRangeProblems,
@@ -32,9 +32,9 @@ export {
   TRUNK_RANGES,
   type Range,
   type RangeProblem,
-} from "./ranges";
-export type { Look } from "./scene";
-export { HAND_SHAPE_NAMES, HAND_SHAPES, type HandShapeName } from "./shapes";
-export { SKINS, type Skin } from "./tones";
-export { HAIR_STYLES, type HairStyle } from "./trunk-flesh";
-export { factsOf, nearestShape, type Fact, type PoseFacts } from "./telling";
+} from "./body/ranges";
+export type { Look } from "./drawing/scene";
+export { HAND_SHAPE_NAMES, HAND_SHAPES, type HandShapeName } from "./body/shapes";
+export { SKINS, type Skin } from "./flesh/tones";
+export { HAIR_STYLES, type HairStyle } from "./flesh/trunk-flesh";
+export { factsOf, nearestShape, type Fact, type PoseFacts } from "./body/telling";

@@ -1,5 +1,6 @@
 /** Who came, how hard it felt: per person and for the crew, from run records. */
-import { grouped } from "../units";
+import * as v from "valibot";
+import { grouped, Id } from "../units";
 
 /** One person in one run, flat as the database holds it. */
 export interface Attendance {
@@ -11,26 +12,28 @@ export interface Attendance {
   marks: number;
 }
 
-export interface PersonFollowUp {
-  personId: string;
-  runs: number;
-  present: number;
+export const PersonFollowUp = v.strictObject({
+  personId: Id,
+  runs: v.number(),
+  present: v.number(),
   /** present ÷ runs they were expected in; null when there were none. */
-  presentShare: number | null;
-  meanEffort: number | null;
+  presentShare: v.nullable(v.number()),
+  meanEffort: v.nullable(v.number()),
   /** Answers behind the mean. */
-  answers: number;
-  marks: number;
-}
+  answers: v.number(),
+  marks: v.number(),
+});
+export type PersonFollowUp = v.InferOutput<typeof PersonFollowUp>;
 
-export interface RunFollowUp {
-  runId: string;
-  startedAtMs: number;
-  present: number;
-  expected: number;
-  meanEffort: number | null;
-  answers: number;
-}
+export const RunFollowUp = v.strictObject({
+  runId: Id,
+  startedAtMs: v.number(),
+  present: v.number(),
+  expected: v.number(),
+  meanEffort: v.nullable(v.number()),
+  answers: v.number(),
+});
+export type RunFollowUp = v.InferOutput<typeof RunFollowUp>;
 
 /** One entry a person that appears, in order of first appearance. */
 export function followUpByPerson(rows: readonly Attendance[]): PersonFollowUp[] {

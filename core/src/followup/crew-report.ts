@@ -2,6 +2,7 @@
  * What an employer may see of a crew: figures of at least five people, by fixed blocks of four weeks that do not overlap, never a person.
  * A block is frozen a week after its end: what comes later never changes it.
  */
+import * as v from "valibot";
 import { addDays, daysBetween } from "../calendar";
 import { grouped } from "../units";
 import type { PersonDay } from "./person-day";
@@ -22,26 +23,25 @@ export interface ReportChange {
 }
 
 export const CHANGE_MEASURES = ["grip", "range", "function"] as const;
-export type ChangeMeasure = (typeof CHANGE_MEASURES)[number];
+export const ChangeMeasure = v.picklist(CHANGE_MEASURES);
+export type ChangeMeasure = v.InferOutput<typeof ChangeMeasure>;
 
 /** Every figure is null when fewer than five people stand behind it, or when, beside what was given out before, it would show fewer. */
-export interface CrewFigures {
-  people: number | null;
+export const CrewFigures = v.strictObject({
+  people: v.nullable(v.number()),
   /** Items done ÷ items due. */
-  adherence: number | null;
+  adherence: v.nullable(v.number()),
   /** Seconds of work and holds, for each person and day with a run. */
-  secPerPersonDay: number | null;
-  meanEffort: number | null;
+  secPerPersonDay: v.nullable(v.number()),
+  meanEffort: v.nullable(v.number()),
   /** Share of morning answers above what was usual for the person then. */
-  morningsRaised: number | null;
-}
+  morningsRaised: v.nullable(v.number()),
+});
+export type CrewFigures = v.InferOutput<typeof CrewFigures>;
 export type CrewFigure = keyof CrewFigures;
 
-export interface MeasuredChange {
-  measure: ChangeMeasure;
-  people: number;
-  mean: number;
-}
+export const MeasuredChange = v.strictObject({ measure: ChangeMeasure, people: v.number(), mean: v.number() });
+export type MeasuredChange = v.InferOutput<typeof MeasuredChange>;
 
 /** Figure → people behind it; kept so that later figures can be held against it, and never given out. */
 export type Behind<Key extends string> = Partial<Record<Key, string[]>>;

@@ -1,5 +1,7 @@
 /** What the next block should be led by, from what this one came to. A proposal with its reasons; the trainer composes. */
 
+import * as v from "valibot";
+
 export interface BlockFigures {
   /** Items done ÷ items due; null when nothing was due. */
   adherence: number | null;
@@ -11,20 +13,23 @@ export interface BlockFigures {
   worse: number;
 }
 
-export type BlockReason =
-  | { reason: "tooLittleDone"; adherence: number }
-  | { reason: "morningsRaised"; raised: number }
-  | { reason: "moreWorse"; worse: number; better: number }
-  | { reason: "goesWell"; better: number; measured: number }
-  | { reason: "notMeasured" };
+export const BlockReason = v.variant("reason", [
+  v.strictObject({ reason: v.literal("tooLittleDone"), adherence: v.number() }),
+  v.strictObject({ reason: v.literal("morningsRaised"), raised: v.number() }),
+  v.strictObject({ reason: v.literal("moreWorse"), worse: v.number(), better: v.number() }),
+  v.strictObject({ reason: v.literal("goesWell"), better: v.number(), measured: v.number() }),
+  v.strictObject({ reason: v.literal("notMeasured") }),
+]);
+export type BlockReason = v.InferOutput<typeof BlockReason>;
 
-export interface NextBlock {
-  aim: "loadLed" | "reliefLed";
-  weeks: 4 | 8;
+export const NextBlock = v.strictObject({
+  aim: v.picklist(["loadLed", "reliefLed"]),
+  weeks: v.picklist([4, 8]),
   /** Shorter sessions before anything else. */
-  shorter: boolean;
-  reasons: BlockReason[];
-}
+  shorter: v.boolean(),
+  reasons: v.array(BlockReason),
+});
+export type NextBlock = v.InferOutput<typeof NextBlock>;
 
 /** Under this share of what was due the block was too long for its slots. The share of rule 5. */
 export const ENOUGH_DONE = 0.7;

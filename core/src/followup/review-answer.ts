@@ -1,39 +1,48 @@
 /** The review of a block, as the server answers it. */
-import type { Change } from "../baseline";
-import type { DecisionKind } from "../response";
-import type { NextBlock } from "./next-block";
-import type { LoadRise } from "./weekly-load";
+import * as v from "valibot";
+import { Change } from "../baseline";
+import { DecisionKind } from "../response";
+import { Id, IsoDate } from "../units";
+import { NextBlock } from "./next-block";
+import { LoadRise } from "./weekly-load";
 
-export interface ReviewAnswer {
-  from: string;
-  until: string;
-  days: {
-    day: string;
-    people: number;
-    /** Minutes of work and holds for each person who took part. */
-    minPerPerson: number;
-    itemsDue: number;
-    itemsDone: number;
-    meanEffort: number | null;
-    meanMorning: number | null;
-    mornings: number;
-  }[];
-  adherence: number | null;
-  raised: number | null;
-  answers: number;
-  people: {
-    personId: string;
-    name: string;
-    adherence: number | null;
-    meanEffort: number | null;
-    /** Points a week; null under five answers. */
-    morningTrend: number | null;
-    answers: number;
-    decisions: Partial<Record<DecisionKind, number>>;
-    changes: Change[];
-  }[];
-  rounds: { first: string; last: string } | null;
+const share = v.nullable(v.number());
+
+export const ReviewAnswer = v.strictObject({
+  from: IsoDate,
+  until: IsoDate,
+  days: v.array(
+    v.strictObject({
+      day: IsoDate,
+      people: v.number(),
+      /** Minutes of work and holds for each person who took part. */
+      minPerPerson: v.number(),
+      itemsDue: v.number(),
+      itemsDone: v.number(),
+      meanEffort: share,
+      meanMorning: share,
+      mornings: v.number(),
+    }),
+  ),
+  adherence: share,
+  raised: share,
+  answers: v.number(),
+  people: v.array(
+    v.strictObject({
+      personId: Id,
+      name: v.string(),
+      adherence: share,
+      meanEffort: share,
+      /** Points a week; null under five answers. */
+      morningTrend: share,
+      answers: v.number(),
+      decisions: v.record(DecisionKind, v.optional(v.number())),
+      changes: v.array(Change),
+    }),
+  ),
+  rounds: v.nullable(v.strictObject({ first: v.string(), last: v.string() })),
   /** Weeks in which the load of strengthening rose by more than a tenth. */
-  rises: LoadRise[];
-  next: NextBlock;
-}
+  rises: v.array(LoadRise),
+  next: NextBlock,
+});
+export type ReviewAnswer = v.InferOutput<typeof ReviewAnswer>;

@@ -3,11 +3,13 @@
  * where nothing is. A rise of more than a tenth over the last week that had any is named, beside the work of the same days, and so is a
  * load where there was none before.
  */
+import * as v from "valibot";
 import { daysBetween } from "../calendar";
-import type { Library, Region } from "../library";
+import { Region, type Library } from "../library";
 import { FIRST_LOAD, PALM_FROM_CREASE_M, torqueNm } from "../load";
 import { torqueIn } from "../program";
 import { boutsOf, heldIn, type Session } from "../session";
+import { IsoDate } from "../units";
 
 /** What is known of one run. */
 export interface LoadedRun {
@@ -20,21 +22,23 @@ export interface LoadedRun {
 }
 
 /** `torque`: N·m × seconds under tension a side. `effort`: seconds under tension × effort ÷ 10 a side. */
-export type LoadKind = "torque" | "effort";
+const LoadKind = v.picklist(["torque", "effort"]);
+export type LoadKind = v.InferOutput<typeof LoadKind>;
 
-export interface LoadRise {
-  region: Region;
-  kind: LoadKind;
+export const LoadRise = v.strictObject({
+  region: Region,
+  kind: LoadKind,
   /** First day of the week that rose. */
-  weekStart: string;
+  weekStart: IsoDate,
   /** First day of the week it is compared with: the last that had any. Null where there was none before. */
-  againstWeek: string | null;
+  againstWeek: v.nullable(IsoDate),
   /** Means of the people who took part in the week it is compared with and in this one. */
-  before: number;
-  after: number;
+  before: v.number(),
+  after: v.number(),
   /** Share it rose by, above 0.1; null from nothing. */
-  rise: number | null;
-}
+  rise: v.nullable(v.number()),
+});
+export type LoadRise = v.InferOutput<typeof LoadRise>;
 
 /** More than this over the last week that had any is named. Practice rule. */
 export const NOTABLE_RISE = 0.1;

@@ -1,5 +1,6 @@
 /** A custom movement, made by a practice itself: the same data as any other, with its words and its figure in one document. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { Figure, bonesOf } from "../figure";
 import { NonEmptyText } from "../units";
 import { PHASE_CAP } from "./caps";
@@ -23,6 +24,9 @@ export const CustomWords = v.strictObject({
 
 export const CustomMovement = v.strictObject({ movement: Movement, words: CustomWords, figure: Figure });
 export type CustomMovement = v.InferOutput<typeof CustomMovement>;
+
+/** As it is stored, and as a draft. */
+export const MOVEMENT_DOCUMENT = documentFormat<CustomMovement>({ name: "custom movement", format: 1, steps: [], schema: CustomMovement });
 
 export interface CustomProblem {
   /** Dotted path to the field. */

@@ -1,7 +1,7 @@
 /** Programs: sessions in one style, checked against the library, and re-dosed when the style changes. */
-export { MAX_SESSIONS, Program, programProblems, type ProgramProblem } from "./program";
+export { MAX_SESSIONS, PROGRAM_DOCUMENT, Program, programProblems, type ProgramProblem } from "./program";
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
 export { isSettling, sessionOn, settlingDose } from "./settling";
 export { personalStarts, type Measured, type PersonalStart } from "./personal-starts";
 export { firstHeld, heldTorqueNm, ladderFor, nextHeld, toolIn, torqueIn, usualGripM, type HeldForm, type HeldStep } from "./held-load";
-export { nextRaise, weeksAhead, withFirstLoad, type Present, type Surroundings, type Week } from "./weeks-ahead";
+export { nextRaise, weeksAhead, Present, withFirstLoad, type Surroundings, type Week } from "./weeks-ahead";

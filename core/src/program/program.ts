@@ -1,5 +1,6 @@
 /** A program: sessions in one style, for some weeks. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { rungOf, Style, type Library } from "../library";
 import { Session } from "../session";
 import { IsoDate, NonEmptyText } from "../units";
@@ -20,6 +21,9 @@ export const Program = v.strictObject({
   sessions: v.pipe(v.array(Session), v.maxLength(MAX_SESSIONS, `at most ${MAX_SESSIONS} sessions in a program`)),
 });
 export type Program = v.InferOutput<typeof Program>;
+
+/** As it is stored, and as a draft. */
+export const PROGRAM_DOCUMENT = documentFormat<Program>({ name: "program", format: 1, steps: [], schema: Program });
 
 export interface ProgramProblem {
   /** Dotted path to the field, e.g. `sessions.0.items.2.formId`. */

@@ -1,4 +1,5 @@
 /** What switching the style of a program would change, before it is changed. */
+import { isEqual } from "es-toolkit";
 import { doseFor, type Library, type Style } from "../library";
 import { compilePerson, doseInForm, sessionTotals, type Dose, type Item, type Session } from "../session";
 import type { Program } from "./program";
@@ -63,7 +64,7 @@ function styledDose(library: Library, item: Item, style: Style): Dose | undefine
 }
 
 function sameDose(a: Dose | undefined, b: Dose | undefined): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+  return isEqual(a, b);
 }
 
 function figuresOf(library: Library, session: Session): SessionFigures {

@@ -2,9 +2,11 @@
  * What the weeks would look like if all goes well: a settling-in week, then the item as written, then one thing raised at a time, and
  * where it will stop. A plan to look at: whether somebody goes on is decided week by week from what they report.
  */
+import { isEqual } from "es-toolkit";
+import * as v from "valibot";
 import type { KitEntry } from "../crew";
 import { misfitsOf, type KitKind, type Library, type Movement, type Setting } from "../library";
-import { boutsOf, doseInForm, heldIn, type Dose, type Held, type Item } from "../session";
+import { boutsOf, Dose, doseInForm, FormId, heldIn, type Held, type Item } from "../session";
 import { doseLadder } from "../slot";
 import { firstHeld, nextHeld } from "./held-load";
 import { settlingDose } from "./settling";
@@ -33,14 +35,15 @@ export interface Week {
 }
 
 /** What somebody does of an item now. */
-export interface Present {
-  formId: string;
-  dose: Dose;
-  loadKg: number | null;
+export const Present = v.strictObject({
+  formId: FormId,
+  dose: Dose,
+  loadKg: v.nullable(v.number()),
   /** Kind of kit in the hand and where it is held, m from the near end; null or left out: as usual for the form. */
-  tool?: string | null;
-  gripM?: number | null;
-}
+  tool: v.optional(v.nullable(v.string())),
+  gripM: v.optional(v.nullable(v.number())),
+});
+export type Present = v.InferOutput<typeof Present>;
 
 export interface Surroundings {
   settings: readonly Setting[];
@@ -156,7 +159,7 @@ function harderWithoutLoad(movement: Movement, formId: string, { settings, kit }
 }
 
 function sameDose(a: Dose, b: Dose): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+  return isEqual(a, b);
 }
 
 /** Seconds under tension as a share of another dose's. */

@@ -1,9 +1,10 @@
 /** What easing comes to: never more than is done now, in seconds under tension, in the length of a hold, or in load. */
+import { isEqual } from "es-toolkit";
 import { easierForm, type Library, type Movement } from "../library";
 import type { Surroundings } from "../program";
 import { boutsOf, doseInForm, heldIn, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
-import type { Present } from "./facts";
+import type { Present } from "../program";
 
 /** Without an easier form the dose is lowered to about this share of what is done now. Practice rule. */
 export const EASED_SHARE = 0.6;
@@ -66,7 +67,7 @@ export function sameDoing(a: Present, b: Present): boolean {
     a.loadKg === b.loadKg &&
     (a.tool ?? null) === (b.tool ?? null) &&
     (a.gripM ?? null) === (b.gripM ?? null) &&
-    JSON.stringify(a.dose) === JSON.stringify(b.dose)
+    isEqual(a.dose, b.dose)
   );
 }
 

@@ -1,8 +1,9 @@
 /** What is known of one person and one item, and what it leads to. */
+import * as v from "valibot";
 import type { Region } from "../library";
-import type { Present, Surroundings } from "../program";
+import { Present, type Surroundings } from "../program";
 import type { MarkKind } from "../run";
-import type { AlertKind, Participation } from "../safety";
+import { ALERT_KINDS, type Participation } from "../safety";
 import type { Item } from "../session";
 
 /** One run of the item by the person. */
@@ -59,38 +60,49 @@ export interface ItemFacts {
   place: Surroundings;
 }
 
-export type { Present };
-
-export type DecisionKind = "progress" | "hold" | "ease" | "pauseAndRefer";
+export const DECISION_KINDS = ["progress", "hold", "ease", "pauseAndRefer"] as const;
+export const DecisionKind = v.picklist(DECISION_KINDS);
+export type DecisionKind = v.InferOutput<typeof DecisionKind>;
 
 /** Which pattern of raised mornings: the last one, two in a row, three of the last five, or one rise that was very high. */
-export type MorningPattern = "last" | "inARow" | "often" | "high";
+const MorningPattern = v.picklist(["last", "inARow", "often", "high"]);
+export type MorningPattern = v.InferOutput<typeof MorningPattern>;
+
+const figure = v.number();
 
 /** One rule that applied, with the figures it was about. */
-export type Fired =
-  | { rule: "tingling"; marks: number; mornings: number; afterEasing: boolean }
-  | { rule: "stoppedEarly"; marks: number; afterEasing: boolean }
-  | { rule: "tooMuch"; marks: number; overCap: number; cap: number; farOver?: number }
-  | { rule: "reported"; kind: AlertKind }
-  | { rule: "overruled"; proposed: DecisionKind }
-  | { rule: "settling"; day: number; rise: number; allowed: number; days: number }
-  | { rule: "morningRaised"; day: number; rise: number; allowed: number; days: number; afterEasing: boolean; pattern: MorningPattern }
-  | { rule: "noGain"; days: number; before: number; now: number; donePercent: number }
-  | { rule: "readyForMore"; runs: number; highestEffort: number; cap: number; margin: number }
-  | { rule: "atTheTop"; stop: "top" | "kit" | "place" | "noHeavier" }
-  | { rule: "oneAtATime" }
-  | { rule: "notYet"; cleanRuns: number; wanted: number };
+export const Fired = v.variant("rule", [
+  v.strictObject({ rule: v.literal("tingling"), marks: figure, mornings: figure, afterEasing: v.boolean() }),
+  v.strictObject({ rule: v.literal("stoppedEarly"), marks: figure, afterEasing: v.boolean() }),
+  v.strictObject({ rule: v.literal("tooMuch"), marks: figure, overCap: figure, cap: figure, farOver: v.optional(figure) }),
+  v.strictObject({ rule: v.literal("reported"), kind: v.picklist(ALERT_KINDS) }),
+  v.strictObject({ rule: v.literal("overruled"), proposed: DecisionKind }),
+  v.strictObject({ rule: v.literal("settling"), day: figure, rise: figure, allowed: figure, days: figure }),
+  v.strictObject({
+    rule: v.literal("morningRaised"),
+    day: figure,
+    rise: figure,
+    allowed: figure,
+    days: figure,
+    afterEasing: v.boolean(),
+    pattern: MorningPattern,
+  }),
+  v.strictObject({ rule: v.literal("noGain"), days: figure, before: figure, now: figure, donePercent: figure }),
+  v.strictObject({ rule: v.literal("readyForMore"), runs: figure, highestEffort: figure, cap: figure, margin: figure }),
+  v.strictObject({ rule: v.literal("atTheTop"), stop: v.picklist(["top", "kit", "place", "noHeavier"]) }),
+  v.strictObject({ rule: v.literal("oneAtATime") }),
+  v.strictObject({ rule: v.literal("notYet"), cleanRuns: figure, wanted: figure }),
+]);
+export type Fired = v.InferOutput<typeof Fired>;
 
-/** What exactly changes for the person; null when nothing does. */
-export type Raised = "dose" | "form" | "load";
-
-export interface Response {
-  kind: DecisionKind;
-  fired: Fired[];
-  /** The next form, dose and load; absent for hold and pause. */
-  next: Present | null;
-  /** Which one thing is raised. */
-  raised: Raised | null;
+export const Response = v.strictObject({
+  kind: DecisionKind,
+  fired: v.array(Fired),
+  /** The next form, dose and load; null for hold and pause. */
+  next: v.nullable(Present),
+  /** Which one thing is raised; null when nothing is. */
+  raised: v.nullable(v.picklist(["dose", "form", "load"])),
   /** A load step over 10 %: the kit has none smaller. */
-  largeStep: boolean;
-}
+  largeStep: v.boolean(),
+});
+export type Response = v.InferOutput<typeof Response>;

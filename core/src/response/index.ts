@@ -1,7 +1,7 @@
 /** Responding: a person's runs, marks and mornings turned into progress, hold, ease, or pause and refer. */
 export { CheckIn } from "./check-in";
-export { DECISION_KINDS, NewDecision } from "./decision";
-export type { DecisionKind, Fired, ItemFacts, ItemRun, Morning, Present, Response } from "./facts";
+export { NewDecision } from "./decision";
+export { DECISION_KINDS, DecisionKind, Fired, Response, type ItemFacts, type ItemRun, type Morning } from "./facts";
 export { lengthsAfter, type SessionLength } from "./session-length";
 export { oneAtATime } from "./one-at-a-time";
 export { isRaisedMorning } from "./raised-morning";
@@ -9,4 +9,4 @@ export { respond } from "./respond";
 export { easierThan, isNoMore, presentOf, sameDoing } from "./easing";
 export { ALERT_NAMES, changeText, DECISION_WORDS, firedText } from "./response-text";
 export { ResponseThresholds, USUAL_THRESHOLDS } from "./thresholds";
-export { PracticeSettings, USUAL_SETTINGS } from "./practice-settings";
+export { PracticeSettings, SETTINGS_DOCUMENT, USUAL_SETTINGS } from "./practice-settings";

@@ -2,7 +2,7 @@
 import type { Library } from "../library";
 import { notHeldOut, sessionWithin, type Participations } from "../safety";
 import { compileGroup, setPersonalForm, type Session } from "../session";
-import type { Present } from "./facts";
+import type { Present } from "../program";
 
 export interface SessionLength {
   session: Session;

@@ -3,4 +3,4 @@ export { end, isOver, jump, newClock, pause, placeAt, play, relay, type RunClock
 export { cuesOf, type Cue, type Sound } from "./cues";
 export { figurePlace, type FigurePlace } from "./figure-place";
 export { DONE_SHARE, itemsDone } from "./items-done";
-export { MARKS, MarkKind, RunItem, RunPerson, RunRecord, type RunSummary } from "./record";
+export { MARKS, MarkKind, RunItem, RunPerson, RunRecord, RunSummary } from "./record";

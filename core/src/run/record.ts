@@ -80,15 +80,16 @@ export const RunRecord = v.pipe(
 export type RunRecord = v.InferOutput<typeof RunRecord>;
 
 /** What lists of runs show. */
-export interface RunSummary {
-  id: string;
-  sessionName: string;
-  slot: SlotKind;
-  startedAt: string;
-  plannedSec: number;
-  doneSec: number;
-  present: number;
-  expected: number;
-  meanEffort: number | null;
-  marks: number;
-}
+export const RunSummary = v.strictObject({
+  id: Id,
+  sessionName: v.string(),
+  slot: SlotKind,
+  startedAt: IsoInstant,
+  plannedSec: seconds,
+  doneSec: seconds,
+  present: v.number(),
+  expected: v.number(),
+  meanEffort: v.nullable(v.number()),
+  marks: v.number(),
+});
+export type RunSummary = v.InferOutput<typeof RunSummary>;

@@ -21,7 +21,7 @@ export {
   participationOf,
   type Clearance,
   type Hold,
-  type Participation,
+  Participation,
   type SymptomPause,
   type When,
 } from "./participation";
@@ -32,7 +32,7 @@ export {
   SAFETY_QUESTIONS,
   SHORT_OF_END_DEG,
   type HoldReason,
-  type ItemScope,
+  ItemScope,
   type QuestionId,
   type SafetyQuestion,
 } from "./questions";
@@ -50,6 +50,6 @@ export {
   ReportKind,
   reportPauses,
   SymptomReport,
-  type AlertCause,
-  type AlertKind,
+  AlertCause,
+  AlertKind,
 } from "./symptom-report";

@@ -2,9 +2,9 @@
  * What a person may take part in at a moment. Made from their holds, the clearances that lift them and their symptoms; carries no
  * health answer itself, so that a leader can be shown who does what without being told why.
  */
-import type { Phase, Region } from "../library";
-import { PHASES } from "../library";
-import { consequenceOf, type HoldReason, type ItemScope } from "./questions";
+import * as v from "valibot";
+import { PHASES, Region, type Phase } from "../library";
+import { consequenceOf, ItemScope, type HoldReason } from "./questions";
 import { pauseScope } from "./symptom-report";
 import type { Symptom } from "./answers";
 
@@ -29,16 +29,17 @@ export interface Clearance {
   withdrawnAt: string | null;
 }
 
-export interface Participation {
+export const Participation = v.strictObject({
   /** Out of everything. */
-  heldOut: boolean;
+  heldOut: v.boolean(),
   /** Out of these items. */
-  outOf: ItemScope[];
+  outOf: v.array(ItemScope),
   /** Strengthening these is capped lower. */
-  cappedRegions: Region[];
+  cappedRegions: v.array(Region),
   /** Kept this far short of the end in end-range holds. */
-  shortOfEndDeg: number | null;
-}
+  shortOfEndDeg: v.nullable(v.number()),
+});
+export type Participation = v.InferOutput<typeof Participation>;
 
 export const FULL_PARTICIPATION: Participation = { heldOut: false, outOf: [], cappedRegions: [], shortOfEndDeg: null };
 

@@ -3,19 +3,26 @@
  * clinician has cleared it. A yes to an `ask` question means a clinician first: out of the items named here until then.
  * What is asked, in words, is in the language catalogues under the same id.
  */
-import type { KitKind, Phase, Region } from "../library";
+import * as v from "valibot";
+import { KitKind, Phase, Region } from "../library";
+import { MovementId } from "../session";
 
 /** Items by what they are; an item is meant when any of these is true of it. */
-export interface ItemScope {
-  phases?: readonly Phase[];
+export const ItemScope = v.strictObject({
+  phases: v.optional(list(Phase)),
   /** Works, stretches or releases one of these. */
-  regions?: readonly Region[];
+  regions: v.optional(list(Region)),
   /** Is done with one of these. */
-  kit?: readonly KitKind[];
+  kit: v.optional(list(KitKind)),
   /** One movement, by id. */
-  movements?: readonly string[];
+  movements: v.optional(list(MovementId)),
   /** Puts body weight on the hands. */
-  weightBearing?: boolean;
+  weightBearing: v.optional(v.boolean()),
+});
+export type ItemScope = v.InferOutput<typeof ItemScope>;
+
+function list<S extends v.GenericSchema>(each: S) {
+  return v.pipe(v.array(each), v.readonly());
 }
 
 export const QUESTION_IDS = [

@@ -43,8 +43,10 @@ export const ASKED_AT_ONCE: Readonly<Record<ReportKind, readonly ("stillThere" |
 
 /** What an alert is about: what was reported, or a bad morning. */
 export const ALERT_KINDS = [...REPORT_KINDS, "morning"] as const;
-export type AlertKind = (typeof ALERT_KINDS)[number];
-export type AlertCause = "report" | "checkIn" | "run";
+export const AlertKind = v.picklist(ALERT_KINDS);
+export type AlertKind = v.InferOutput<typeof AlertKind>;
+export const AlertCause = v.picklist(["report", "checkIn", "run"]);
+export type AlertCause = v.InferOutput<typeof AlertCause>;
 
 /** Whether a report pauses anything: tingling that went away again and "something else" wait for the trainer, but pause nothing. */
 export function reportPauses({ kind, stillThere }: Pick<SymptomReport, "kind" | "stillThere">): boolean {

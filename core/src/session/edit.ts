@@ -1,4 +1,5 @@
 /** Edits of a session as pure functions; the score and its undo history are built on them. */
+import { isEqual } from "es-toolkit";
 import { heldIn, type Item, type PersonalForm, type Session } from "./item";
 
 /** Puts an item at `index` (clamped to the session). */
@@ -38,11 +39,7 @@ export function setPersonalForm(session: Session, itemId: string, personId: stri
   const item = session.items.find((each) => each.id === itemId);
   if (!item) return session;
   const { [personId]: _before, ...others } = item.personal;
-  const same =
-    !own ||
-    (own.formId === item.formId &&
-      !own.dose &&
-      (own.loadKg === undefined || JSON.stringify(heldIn(item, own)) === JSON.stringify(heldIn(item))));
+  const same = !own || (own.formId === item.formId && !own.dose && (own.loadKg === undefined || isEqual(heldIn(item, own), heldIn(item))));
   return changeItem(session, itemId, { personal: same ? others : { ...others, [personId]: own } });
 }
 

@@ -1,5 +1,6 @@
 /** An item: a movement with a form and a dose inside a session; and the session that orders items for one slot. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { Id, NonEmptyText } from "../units";
 import { Dose } from "./dose";
 
@@ -72,3 +73,5 @@ export const Session = v.strictObject({
   items: v.pipe(v.array(Item), v.maxLength(MAX_ITEMS, `at most ${MAX_ITEMS} items in a session`)),
 });
 export type Session = v.InferOutput<typeof Session>;
+/** As a run keeps it: as it was led. */
+export const SESSION_DOCUMENT = documentFormat<Session>({ name: "session", format: 1, steps: [], schema: Session });

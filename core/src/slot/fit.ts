@@ -2,6 +2,7 @@
  * Fitting a session to a slot, exactly. Each item has a ladder of doses with a worth, and may be dropped; paired items are chosen
  * together, because they share their rests. A multiple-choice knapsack over half seconds: the best is found, not guessed.
  */
+import { isEqual } from "es-toolkit";
 import type { Library } from "../library";
 import { compileGroup, type Dose, type Item, type Session, type Sides } from "../session";
 import { doseLadder, worthOf } from "./dose-ladder";
@@ -211,7 +212,7 @@ function result(session: Session, ways: readonly Way[], options: FitOptions, fit
         reached = total(paired(now));
         cuts.push({ kind: "sides", itemId, movementId, to: item.sides, gainedSec: before - reached });
       }
-      if (JSON.stringify(item.dose) === JSON.stringify(original.dose)) return;
+      if (isEqual(item.dose, original.dose)) return;
       now[i] = item;
       cuts.push({ kind: "dose", itemId, movementId, from: original.dose, to: item.dose, gainedSec: reached - total(paired(now)) });
     });

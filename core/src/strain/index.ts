@@ -21,6 +21,7 @@ export {
   VIBRATIONS,
   Work,
   WorkDay,
+  WORK_DOCUMENT,
 } from "./task";
 export { singleChanges, type Change } from "./what-if";
 export { harderHand, shiftStrain, taskStrain, type EffortStrain, type TaskStrain } from "./work-strain";

@@ -1,5 +1,6 @@
 /** What the hands do in a shift: tasks in the words of the trade, each with its efforts; and who does which, for how long. */
 import * as v from "valibot";
+import { documentFormat } from "../document";
 import { Id, NonEmptyText, type HandSide } from "../units";
 
 export const GRIPS = ["power", "pinch", "thumbPress", "palmPush", "hook"] as const;
@@ -70,6 +71,9 @@ export const Work = v.strictObject({
   days: v.pipe(v.array(WorkDay), v.maxLength(12, "at most 12 ways a shift is filled")),
 });
 export type Work = v.InferOutput<typeof Work>;
+
+/** As it is stored, and as a draft. */
+export const WORK_DOCUMENT = documentFormat<Work>({ name: "work", format: 1, steps: [], schema: Work });
 
 export const EMPTY_WORK: Work = { tasks: [], days: [] };
 

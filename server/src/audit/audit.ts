@@ -6,7 +6,7 @@ import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { AuditRow, AuditSubject } from "../db/models";
+import type { AuditRow, AuditSubject } from "./tables";
 
 export interface AuditPlace {
   crewId: string;

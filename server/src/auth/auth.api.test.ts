@@ -29,6 +29,8 @@ describe("without a sign-in", () => {
       "/api/member/sign-in",
       "/api/member/card",
       "/api/calendar/:token",
+      // Tells nothing of anybody.
+      "/api/openapi.json",
     ]);
   });
 

@@ -1,13 +1,7 @@
 /** Who is calling, in which role. The one place where roles are told apart; a route that names none is for trainers only. */
 import type { Request } from "express";
+import type { Role } from "@kind-grip/core/api";
 import { Problem } from "../http/problem";
-
-/**
- * trainer: everything of their own crews · lead: leads runs of the crews they are given, sees names and forms ·
- * employer: crew figures of the crews they are given · member: their own page.
- */
-export const ROLES = ["trainer", "lead", "employer", "member"] as const;
-export type Role = (typeof ROLES)[number];
 
 export interface Caller {
   role: Role;

@@ -2,7 +2,7 @@
 import { v7 as uuid } from "uuid";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp, type TestCaller } from "../test/test-app";
-import type { Role } from "./caller";
+import type { Role } from "@kind-grip/core/api";
 
 let test: TestApp;
 let own: SampleWorld;

@@ -1,22 +1,13 @@
 /** Signing in and out, and who is signed in. */
+import { Me, NewPassword, SignIn } from "@kind-grip/core/api";
 import type { Request } from "express";
-import * as v from "valibot";
 import type { AppContext } from "../context";
-import type { AccountRow } from "../db/models";
+import type { AccountRow } from "./tables";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
 import { csrfToken, freshSession } from "./session";
-
-const SignIn = v.strictObject({
-  email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.minLength(1, "is missing"), v.maxLength(160)),
-  password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
-});
-const NewPassword = v.strictObject({
-  current: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
-  next: v.pipe(v.string("is missing"), v.minLength(10, "needs at least 10 characters"), v.maxLength(200)),
-});
 
 export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   const me = async (request: Request) => {
@@ -43,17 +34,21 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   };
 
   routes.add({
+    id: "me",
     method: "get",
     path: "/api/me",
     summary: "Who is signed in, and the token that every change must carry",
+    answer: Me,
     roles: "anyone",
     handle: ({ request }) => me(request),
   });
 
   routes.add({
+    id: "signIn",
     method: "post",
     path: "/api/sign-in",
     summary: "Sign in as a trainer",
+    answer: Me,
     roles: "anyone",
     body: SignIn,
     async handle({ body, request }) {
@@ -72,6 +67,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   });
 
   routes.add({
+    id: "signOut",
     method: "post",
     path: "/api/sign-out",
     summary: "Sign out",
@@ -84,6 +80,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   });
 
   routes.add({
+    id: "changePassword",
     method: "put",
     path: "/api/me/password",
     summary: "Change one's own password",

@@ -1,4 +1,5 @@
 /** Baseline rounds of a crew and the records in them. A record is stored together with the holds its answers call for. */
+import { isEqual } from "es-toolkit";
 import { emptyRecord, isEmpty, isFinished, type BaselineRecord } from "@kind-grip/core/baseline";
 import { holdsCalledFor } from "@kind-grip/core/safety";
 import { dateAt } from "@kind-grip/core/calendar";
@@ -7,12 +8,12 @@ import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { BaselineRow, RoundRow } from "../db/models";
+import type { BaselineRow, RoundRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { raiseHolds } from "../safety/holds";
 
-export interface RoundAnswer {
+export interface RoundEntry {
   id: string;
   crewId: string;
   name: string;
@@ -22,7 +23,7 @@ export interface RoundAnswer {
   finished: number;
 }
 
-export interface RecordAnswer {
+export interface RecordEntry {
   personId: string;
   version: number;
   changedAt: string;
@@ -30,7 +31,7 @@ export interface RecordAnswer {
 }
 
 /** Newest first. How far each is, no answers. */
-export async function listRounds(db: Db, caller: Caller, crewId: string): Promise<RoundAnswer[]> {
+export async function listRounds(db: Db, caller: Caller, crewId: string): Promise<RoundEntry[]> {
   await crewOf(db, caller, crewId);
   const rounds = await db.models.Round.findAll({
     where: { crewId },
@@ -45,7 +46,7 @@ export async function listRounds(db: Db, caller: Caller, crewId: string): Promis
 }
 
 /** Making the same round twice makes it once. */
-export async function createRound(db: Db, caller: Caller, at: Date, crewId: string, id: string, name: string): Promise<RoundAnswer> {
+export async function createRound(db: Db, caller: Caller, at: Date, crewId: string, id: string, name: string): Promise<RoundEntry> {
   const crew = await crewOf(db, caller, crewId);
   const startedOn = dateAt(at.getTime(), crew.detail.timeZone);
   const [row] = await db.models.Round.findOrCreate({ where: { id }, defaults: { id, crewId, name, startedOn, closedAt: null } });
@@ -59,7 +60,7 @@ export async function changeRound(
   at: Date,
   roundId: string,
   change: { name: string; closed: boolean },
-): Promise<RoundAnswer> {
+): Promise<RoundEntry> {
   const round = await roundOf(db, caller, roundId);
   await db.models.Round.update({ name: change.name, closedAt: change.closed ? (round.closedAt ?? at) : null }, { where: { id: roundId } });
   return (await listRounds(db, caller, round.crewId)).find(({ id }) => id === roundId)!;
@@ -83,7 +84,7 @@ export async function roundOf(db: Db, caller: Caller, roundId: string): Promise<
   return row;
 }
 
-export async function recordsOf(db: Db, roundId: string): Promise<RecordAnswer[]> {
+export async function recordsOf(db: Db, roundId: string): Promise<RecordEntry[]> {
   return (await db.models.Baseline.findAll({ where: { roundId } })).map((row) => recordAnswer(row.get({ plain: true })));
 }
 
@@ -100,7 +101,7 @@ export async function saveRecord(
   personId: string,
   version: number,
   record: BaselineRecord,
-): Promise<RecordAnswer> {
+): Promise<RecordEntry> {
   const round = await roundOf(db, caller, roundId);
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, round.crewId, transaction);
@@ -160,10 +161,10 @@ async function noteParts(
 }
 
 function same(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+  return isEqual(a, b);
 }
 
-function roundAnswer({ id, crewId, name, startedOn, closedAt }: RoundRow, records: readonly BaselineRow[]): RoundAnswer {
+function roundAnswer({ id, crewId, name, startedOn, closedAt }: RoundRow, records: readonly BaselineRow[]): RoundEntry {
   const own = records.filter((record) => record.roundId === id);
   return {
     id,
@@ -176,6 +177,6 @@ function roundAnswer({ id, crewId, name, startedOn, closedAt }: RoundRow, record
   };
 }
 
-function recordAnswer({ personId, version, changedAt, document }: BaselineRow): RecordAnswer {
+function recordAnswer({ personId, version, changedAt, document }: BaselineRow): RecordEntry {
   return { personId, version, changedAt: changedAt.toISOString(), record: document };
 }

@@ -1,10 +1,10 @@
 /** Baseline rounds, records, and one person's measurements as an open file. */
-import { BaselineRecord } from "@kind-grip/core/baseline";
-import { Id, NonEmptyText } from "@kind-grip/core/units";
+import { ChangedRecord, ChangedRound, NewRound, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
-import { CrewParams, Version } from "../http/params";
+import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeRound, createRound, listRounds, recordsOf, removeRound, roundOf, saveRecord } from "./rounds";
 
@@ -12,29 +12,36 @@ const RoundParams = v.object({ roundId: Id });
 
 export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "rounds",
     method: "get",
     path: "/api/crews/:crewId/rounds",
     summary: "Baseline rounds of a crew and how far they are, newest first",
+    answer: v.array(RoundEntry),
     params: CrewParams,
     handle: ({ caller, params }) => listRounds(db, caller, params.crewId),
   });
   routes.add({
+    id: "createRound",
     method: "post",
     path: "/api/crews/:crewId/rounds",
     summary: "Begin a round",
+    answer: RoundEntry,
     params: CrewParams,
-    body: v.strictObject({ id: Id, name: NonEmptyText }),
+    body: NewRound,
     handle: async ({ caller, params, body }) => createRound(db, caller, await now(caller), params.crewId, body.id, body.name),
   });
   routes.add({
+    id: "changeRound",
     method: "put",
     path: "/api/rounds/:roundId",
     summary: "Rename, close or open a round",
+    answer: RoundEntry,
     params: RoundParams,
-    body: v.strictObject({ name: NonEmptyText, closed: v.boolean() }),
+    body: ChangedRound,
     handle: async ({ caller, params, body }) => changeRound(db, caller, await now(caller), params.roundId, body),
   });
   routes.add({
+    id: "removeRound",
     method: "delete",
     path: "/api/rounds/:roundId",
     summary: "Remove a round nothing was entered in",
@@ -42,9 +49,11 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     handle: ({ caller, params }) => removeRound(db, caller, params.roundId),
   });
   routes.add({
+    id: "records",
     method: "get",
     path: "/api/rounds/:roundId/records",
     summary: "The records of a round, whole",
+    answer: v.array(RecordEntry),
     params: RoundParams,
     async handle({ caller, params }) {
       const round = await roundOf(db, caller, params.roundId);
@@ -58,11 +67,13 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     },
   });
   routes.add({
+    id: "saveRecord",
     method: "put",
     path: "/api/rounds/:roundId/people/:personId",
     summary: "Store one person's record; what means stop holds them out at once",
+    answer: RecordEntry,
     params: v.object({ roundId: Id, personId: Id }),
-    body: v.strictObject({ version: Version, record: BaselineRecord }),
+    body: ChangedRecord,
     handle: async ({ caller, params, body }) =>
       saveRecord(db, caller, await now(caller), params.roundId, params.personId, body.version, body.record),
   });

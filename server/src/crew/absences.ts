@@ -1,21 +1,11 @@
 /** Days somebody is excused: nothing is due, and nothing is missed. */
-import { Id, IsoDate } from "@kind-grip/core/units";
-import * as v from "valibot";
+import type { Absence } from "@kind-grip/core/api";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import { invalid, Problem } from "../http/problem";
 import { crewOf } from "./crews";
 
-export const NewAbsence = v.pipe(
-  v.strictObject({ id: Id, personId: Id, from: IsoDate, until: IsoDate }),
-  v.forward(
-    v.check(({ from, until }) => from <= until, "is before the first day"),
-    ["until"],
-  ),
-);
-export type NewAbsence = v.InferOutput<typeof NewAbsence>;
-
-export async function listAbsences(db: Db, caller: Caller, crewId: string): Promise<NewAbsence[]> {
+export async function listAbsences(db: Db, caller: Caller, crewId: string): Promise<Absence[]> {
   await crewOf(db, caller, crewId);
   const rows = await db.models.Absence.findAll({ where: { crewId }, order: [["fromDay", "DESC"]] });
   return rows.map((row) => {
@@ -24,7 +14,7 @@ export async function listAbsences(db: Db, caller: Caller, crewId: string): Prom
   });
 }
 
-export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, personId, from, until }: NewAbsence): Promise<NewAbsence[]> {
+export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, personId, from, until }: Absence): Promise<Absence[]> {
   await crewOf(db, caller, crewId);
   if (!(await db.models.Person.findOne({ where: { id: personId, crewId } })))
     throw invalid([{ path: "personId", message: "is not in this crew" }]);
@@ -33,7 +23,7 @@ export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, p
   return listAbsences(db, caller, crewId);
 }
 
-export async function removeAbsence(db: Db, caller: Caller, crewId: string, absenceId: string): Promise<NewAbsence[]> {
+export async function removeAbsence(db: Db, caller: Caller, crewId: string, absenceId: string): Promise<Absence[]> {
   await crewOf(db, caller, crewId);
   await db.models.Absence.destroy({ where: { id: absenceId, crewId } });
   return listAbsences(db, caller, crewId);

@@ -1,17 +1,13 @@
 /** Crews of a trainer. Whoever is not their trainer is told they do not exist. */
+import type { CrewListEntry } from "@kind-grip/core/api";
 import type { Crew } from "@kind-grip/core/crew";
 import { Op, type FindOptions, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../db/models";
+import type { CrewRow } from "./tables";
 import { notFound, stale } from "../http/problem";
 
-export type CrewAnswer = Crew & { id: string; version: number };
-
-export interface CrewListEntry extends CrewAnswer {
-  people: number;
-  programs: number;
-}
+export type CrewEntry = Crew & { id: string; version: number };
 
 /** @throws Problem 404 for an unknown or removed crew, and for one that is not the caller's */
 export async function crewOf(db: Db, caller: Caller, crewId: string, transaction?: Transaction): Promise<CrewRow> {
@@ -49,7 +45,7 @@ export async function theirCrews({ models }: Db, caller: Caller): Promise<CrewRo
   return (await models.Crew.findAll({ where: { ...given, removedAt: null }, order: ["name"] })).map((crew) => crew.get({ plain: true }));
 }
 
-export function crewAnswer({ id, name, detail, version }: CrewRow): CrewAnswer {
+export function crewAnswer({ id, name, detail, version }: CrewRow): CrewEntry {
   return { id, name, ...detail, version };
 }
 
@@ -69,7 +65,7 @@ export async function withCounts({ models }: Db, crews: readonly CrewRow[]): Pro
 }
 
 /** Creating the same id twice answers the crew that is there: a repeated request changes nothing. */
-export async function createCrew(db: Db, caller: Caller, id: string, { name, ...detail }: Crew): Promise<CrewAnswer> {
+export async function createCrew(db: Db, caller: Caller, id: string, { name, ...detail }: Crew): Promise<CrewEntry> {
   const [crew] = await db.models.Crew.findOrCreate({
     where: { id },
     defaults: { id, trainerId: caller.accountId, name, detail, version: 1, removedAt: null },
@@ -78,7 +74,7 @@ export async function createCrew(db: Db, caller: Caller, id: string, { name, ...
   return crewAnswer((await crew.reload()).get({ plain: true }));
 }
 
-export async function changeCrew(db: Db, caller: Caller, id: string, version: number, { name, ...detail }: Crew): Promise<CrewAnswer> {
+export async function changeCrew(db: Db, caller: Caller, id: string, version: number, { name, ...detail }: Crew): Promise<CrewEntry> {
   await crewOf(db, caller, id);
   const [changed] = await db.models.Crew.update({ name, detail, version: version + 1 }, { where: { id, version } });
   const now = crewAnswer(await crewOf(db, caller, id));

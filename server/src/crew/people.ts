@@ -3,15 +3,15 @@ import type { NewPerson, Person } from "@kind-grip/core/crew";
 import { type Transaction, UniqueConstraintError } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
-import type { PersonRow } from "../db/models";
+import type { PersonRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { crewOf, lockCrew } from "./crews";
 import { carryOver, samePeople, type SamePerson } from "./same-person";
 
-export type PersonAnswer = Person & { id: string; version: number };
+export type PersonEntry = Person & { id: string; version: number };
 
-export async function listPeople(db: Db, caller: Caller, crewId: string): Promise<PersonAnswer[]> {
+export async function listPeople(db: Db, caller: Caller, crewId: string): Promise<PersonEntry[]> {
   await crewOf(db, caller, crewId);
   const people = await db.models.Person.findAll({ where: { crewId }, order: ["name", "id"] });
   const list = people.map((person) => answer(person.get({ plain: true })));
@@ -19,7 +19,7 @@ export async function listPeople(db: Db, caller: Caller, crewId: string): Promis
 }
 
 /** What a crew lead may know of somebody: who it is and when they are here. */
-function nameOnly(person: PersonAnswer): PersonAnswer {
+function nameOnly(person: PersonEntry): PersonEntry {
   return { ...person, badge: null, handedness: null };
 }
 
@@ -36,7 +36,7 @@ export async function addPeople(
   crewId: string,
   people: readonly NewPerson[],
   answers: readonly SamePerson[],
-): Promise<PersonAnswer[]> {
+): Promise<PersonEntry[]> {
   return inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crewId, transaction);
     const there = (await db.models.Person.findAll({ where: { crewId }, transaction })).map((person) => person.get({ plain: true }));
@@ -74,7 +74,7 @@ export async function changePerson(
   personId: string,
   version: number,
   change: Person,
-): Promise<PersonAnswer> {
+): Promise<PersonEntry> {
   await crewOf(db, caller, crewId);
   const where = { id: personId, crewId };
   const [changed] = await db.models.Person.update({ ...change, version: version + 1 }, { where: { ...where, version } }).catch(
@@ -129,6 +129,6 @@ async function insert(db: Db, crewId: string, people: readonly NewPerson[], tran
   }
 }
 
-function answer({ crewId: _crew, ...person }: PersonRow): PersonAnswer {
+function answer({ crewId: _crew, ...person }: PersonRow): PersonEntry {
   return person;
 }

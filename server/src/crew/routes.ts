@@ -1,53 +1,70 @@
 /** Crews and people. */
-import { Crew, NewPerson, Person } from "@kind-grip/core/crew";
+import {
+  Absence,
+  Absences,
+  AddedPeople,
+  ChangedCrew,
+  ChangedPerson,
+  CrewEntry,
+  CrewListEntry,
+  NewCrew,
+  PersonEntry,
+} from "@kind-grip/core/api";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { sendFile } from "../http/file";
-import { CrewParams, Version } from "../http/params";
+import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
-import { addAbsence, listAbsences, NewAbsence, removeAbsence } from "./absences";
+import { addAbsence, listAbsences, removeAbsence } from "./absences";
 import { exportCrew } from "./export";
 import { addPeople, changePerson, listPeople, removePerson } from "./people";
 
 const PersonParams = v.object({ crewId: Id, personId: Id });
-export const MOST_PEOPLE_AT_ONCE = 5000;
-
 export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "crews",
     method: "get",
     path: "/api/crews",
     summary: "The caller's crews",
+    answer: v.array(CrewListEntry),
     roles: ["trainer", "lead", "employer"],
     handle: ({ caller }) => listCrews(db, caller),
   });
   routes.add({
+    id: "createCrew",
     method: "post",
     path: "/api/crews",
     summary: "Make a crew",
-    body: v.strictObject({ id: Id, crew: Crew }),
+    answer: CrewEntry,
+    body: NewCrew,
     handle: ({ caller, body }) => createCrew(db, caller, body.id, body.crew),
   });
   routes.add({
+    id: "crew",
     method: "get",
     path: "/api/crews/:crewId",
     summary: "One crew",
+    answer: CrewEntry,
     roles: ["trainer", "lead"],
     params: CrewParams,
     handle: async ({ caller, params }) => crewAnswer(await crewOf(db, caller, params.crewId)),
   });
   routes.add({
+    id: "changeCrew",
     method: "put",
     path: "/api/crews/:crewId",
     summary: "Change a crew",
+    answer: CrewEntry,
     params: CrewParams,
-    body: v.strictObject({ version: Version, crew: Crew }),
+    body: ChangedCrew,
     handle: ({ caller, params, body }) => changeCrew(db, caller, params.crewId, body.version, body.crew),
   });
   routes.add({
+    id: "removeCrew",
     method: "delete",
     path: "/api/crews/:crewId",
     summary: "Remove a crew; its records stay",
@@ -55,6 +72,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     handle: ({ caller, params }) => setCrewRemoved(db, caller, params.crewId, true),
   });
   routes.add({
+    id: "restoreCrew",
     method: "post",
     path: "/api/crews/:crewId/restore",
     summary: "Bring a removed crew back",
@@ -63,39 +81,38 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   });
 
   routes.add({
+    id: "people",
     method: "get",
     path: "/api/crews/:crewId/people",
     summary: "The people of a crew; a crew lead sees names only",
+    answer: v.array(PersonEntry),
     roles: ["trainer", "lead"],
     params: CrewParams,
     handle: ({ caller, params }) => listPeople(db, caller, params.crewId),
   });
   routes.add({
+    id: "addPeople",
     method: "post",
     path: "/api/crews/:crewId/people",
     summary: "Add people, all or none; 409 with those whose name is known here, to be answered",
+    answer: v.array(PersonEntry),
     params: CrewParams,
-    body: v.strictObject({
-      people: v.pipe(
-        v.array(NewPerson),
-        v.minLength(1, "names nobody"),
-        v.maxLength(MOST_PEOPLE_AT_ONCE, `at most ${MOST_PEOPLE_AT_ONCE} people at once`),
-      ),
-      /** Of those whose name is known here: who they are, or null for somebody else. */
-      answers: v.optional(v.pipe(v.array(v.strictObject({ id: Id, sameAs: v.nullable(Id) })), v.maxLength(MOST_PEOPLE_AT_ONCE)), []),
-    }),
+    body: AddedPeople,
     bodyLimit: "2mb",
     handle: async ({ caller, params, body }) => addPeople(db, caller, await now(caller), params.crewId, body.people, body.answers),
   });
   routes.add({
+    id: "changePerson",
     method: "put",
     path: "/api/crews/:crewId/people/:personId",
     summary: "Change a person",
+    answer: PersonEntry,
     params: PersonParams,
-    body: v.strictObject({ version: Version, person: Person }),
+    body: ChangedPerson,
     handle: ({ caller, params, body }) => changePerson(db, caller, params.crewId, params.personId, body.version, body.person),
   });
   routes.add({
+    id: "removePerson",
     method: "delete",
     path: "/api/crews/:crewId/people/:personId",
     summary: "Remove a person without runs",
@@ -104,31 +121,39 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   });
 
   routes.add({
+    id: "absences",
     method: "get",
     path: "/api/crews/:crewId/absences",
     summary: "Days people are excused",
+    answer: Absences,
     params: CrewParams,
     handle: ({ caller, params }) => listAbsences(db, caller, params.crewId),
   });
   routes.add({
+    id: "addAbsence",
     method: "post",
     path: "/api/crews/:crewId/absences",
     summary: "Excuse somebody for some days",
+    answer: Absences,
     params: CrewParams,
-    body: NewAbsence,
+    body: Absence,
     handle: ({ caller, params, body }) => addAbsence(db, caller, params.crewId, body),
   });
   routes.add({
+    id: "removeAbsence",
     method: "delete",
     path: "/api/crews/:crewId/absences/:absenceId",
     summary: "Take an absence back",
+    answer: Absences,
     params: v.object({ crewId: Id, absenceId: Id }),
     handle: ({ caller, params }) => removeAbsence(db, caller, params.crewId, params.absenceId),
   });
   routes.add({
+    id: "exportCrew",
     method: "get",
     path: "/api/crews/:crewId/export.json",
     summary: "Everything that is kept of a crew, as one open file",
+    file: "application/json",
     params: CrewParams,
     async handle({ caller, params, response }) {
       const at = await now(caller);
@@ -139,9 +164,11 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "peopleCsv",
     method: "get",
     path: "/api/crews/:crewId/people.csv",
     summary: "The people of a crew as CSV",
+    file: "text/csv",
     params: CrewParams,
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);

@@ -8,7 +8,7 @@ import { Op, type Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
-import type { PersonRow } from "../db/models";
+import type { PersonRow } from "./tables";
 import { invalid, Problem } from "../http/problem";
 import { participationsOf } from "../safety/participations";
 

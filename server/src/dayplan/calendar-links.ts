@@ -1,16 +1,17 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
+import { CalendarLink, MadeCalendarLink, NewCalendarLink } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
 import { addDays, shiftsAround, workingDay } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
-import { Id, NonEmptyText } from "@kind-grip/core/units";
+import { Id } from "@kind-grip/core/units";
 import type { Response } from "express";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { invalid, notFound } from "../http/problem";
@@ -24,20 +25,13 @@ import { placementsBetween } from "./plans";
 /** How far back and ahead a calendar reaches, days. */
 const CALENDAR_DAYS = { back: 14, ahead: 84 };
 
-export interface CalendarLinkAnswer {
-  id: string;
-  name: string;
-  personId: string | null;
-  madeAt: string;
-  withdrawnAt: string | null;
-  lastReadAt: string | null;
-}
-
 export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "crewCalendar",
     method: "get",
     path: "/api/crews/:crewId/calendar.ics",
     summary: "The crew's placed sessions as iCalendar",
+    file: "text/calendar",
     params: CrewParams,
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);
@@ -45,18 +39,22 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     },
   });
   routes.add({
+    id: "calendarLinks",
     method: "get",
     path: "/api/crews/:crewId/calendar-links",
     summary: "Calendars that can be subscribed to",
+    answer: v.array(CalendarLink),
     params: CrewParams,
     handle: ({ caller, params }) => listLinks(db, caller, params.crewId),
   });
   routes.add({
+    id: "makeCalendarLink",
     method: "post",
     path: "/api/crews/:crewId/calendar-links",
     summary: "Make a secret link; its address is shown this once",
+    answer: MadeCalendarLink,
     params: CrewParams,
-    body: v.strictObject({ id: Id, name: NonEmptyText, personId: v.nullable(Id) }),
+    body: NewCalendarLink,
     async handle({ caller, params, body }) {
       const crew = await crewOf(db, caller, params.crewId);
       if (body.personId && !(await db.models.Person.findOne({ where: { id: body.personId, crewId: crew.id } })))
@@ -74,9 +72,11 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     },
   });
   routes.add({
+    id: "withdrawCalendarLink",
     method: "delete",
     path: "/api/crews/:crewId/calendar-links/:linkId",
     summary: "Withdraw a link; it answers nobody any more",
+    answer: v.array(CalendarLink),
     params: v.object({ crewId: Id, linkId: Id }),
     async handle({ caller, params }) {
       await crewOf(db, caller, params.crewId);
@@ -91,9 +91,11 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     },
   });
   routes.add({
+    id: "calendarByLink",
     method: "get",
     path: "/api/calendar/:token",
     summary: "A calendar by its secret link",
+    file: "text/calendar",
     roles: "anyone",
     params: v.object({ token: v.pipe(v.string(), v.regex(/^[\w-]{40,60}\.ics$/, "is no calendar")) }),
     async handle({ params, response }) {
@@ -108,7 +110,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
   });
 }
 
-async function listLinks(db: Db, caller: Caller, crewId: string): Promise<CalendarLinkAnswer[]> {
+async function listLinks(db: Db, caller: Caller, crewId: string): Promise<CalendarLink[]> {
   await crewOf(db, caller, crewId);
   const rows = await db.models.CalendarLink.findAll({ where: { crewId }, order: [["madeAt", "DESC"]] });
   return rows.map((row) => {

@@ -6,13 +6,14 @@ import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow, PlacementRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
+import type { PlacementRow } from "./tables";
 import { practiceLibrary } from "../library/practice-library";
 import { inTransaction } from "../db/transaction";
 import { invalid, stale } from "../http/problem";
 import { participationsIn } from "../safety/participations";
 
-export interface WeekPlanAnswer {
+export interface WeekPlanEntry {
   crewId: string;
   weekStart: string;
   version: number;
@@ -21,7 +22,7 @@ export interface WeekPlanAnswer {
   neighbours: Placement[];
 }
 
-export async function weekPlan(db: Db, caller: Caller, crewId: string, weekStart: string): Promise<WeekPlanAnswer> {
+export async function weekPlan(db: Db, caller: Caller, crewId: string, weekStart: string): Promise<WeekPlanEntry> {
   await crewOf(db, caller, crewId);
   const plan = await db.models.WeekPlan.findOne({ where: { crewId, weekStart } });
   const around = [-7, 7].map((days) => addDays(weekStart, days));
@@ -50,7 +51,7 @@ export async function saveWeekPlan(
   weekStart: string,
   version: number,
   placements: readonly Placement[],
-): Promise<WeekPlanAnswer> {
+): Promise<WeekPlanEntry> {
   const crew = await crewOf(db, caller, crewId);
   refuseOutsideWeek(weekStart, placements);
   const saved = await inTransaction(db, async (transaction) => {

@@ -1,11 +1,10 @@
 /** Day plans, the calendar file, and Today. */
+import { ChangedWeek, Today, WeekPlanEntry } from "@kind-grip/core/api";
 import { mondayOf } from "@kind-grip/core/calendar";
-import { Placement } from "@kind-grip/core/dayplan";
 import { IsoDate, Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
-import { Version } from "../http/params";
 import type { Routes } from "../http/route";
 import { saveWeekPlan, weekPlan } from "./plans";
 import { today } from "./today";
@@ -20,9 +19,11 @@ const WeekParams = v.object({
 
 export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "today",
     method: "get",
     path: "/api/today",
     summary: "What runs today, for which crew",
+    answer: Today,
     roles: ["trainer", "lead"],
     async handle({ caller }) {
       const at = await now(caller);
@@ -33,22 +34,23 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
     },
   });
   routes.add({
+    id: "weekPlan",
     method: "get",
     path: "/api/crews/:crewId/plan/:weekStart",
     summary: "A crew's week",
+    answer: WeekPlanEntry,
     roles: ["trainer", "lead"],
     params: WeekParams,
     handle: ({ caller, params }) => weekPlan(db, caller, params.crewId, params.weekStart),
   });
   routes.add({
+    id: "savePlan",
     method: "put",
     path: "/api/crews/:crewId/plan/:weekStart",
     summary: "Save a crew's week; 409 with the newer one when somebody else saved in between",
+    answer: WeekPlanEntry,
     params: WeekParams,
-    body: v.strictObject({
-      version: Version,
-      placements: v.pipe(v.array(Placement), v.maxLength(200, "at most 200 placed sessions in a week")),
-    }),
+    body: ChangedWeek,
     handle: async ({ caller, params, body }) =>
       saveWeekPlan(db, caller, await now(caller), params.crewId, params.weekStart, body.version, body.placements),
   });

@@ -1,5 +1,5 @@
 /** Today: what runs when, for which crew. */
-import type { Today, TodayEntry } from "@kind-grip/core/answers";
+import type { CrewListEntry, Today, TodayEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
@@ -8,9 +8,11 @@ import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations
 import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { theirCrews, withCounts, type CrewListEntry } from "../crew/crews";
+import { theirCrews, withCounts } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { ClearanceRow, HoldRow, PersonRow, ProposalRow } from "../db/models";
+import type { PersonRow } from "../crew/tables";
+import type { ProposalRow } from "../response/tables";
+import type { ClearanceRow, HoldRow } from "../safety/tables";
 import { participationsOf } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";

@@ -8,6 +8,7 @@ import { workAndBaseline } from "./migrations/0003-work-and-baseline";
 import { fromPlanToHabit } from "./migrations/0004-from-plan-to-habit";
 import { theLoopCloses } from "./migrations/0005-the-loop-closes";
 import { customMovements } from "./migrations/0006-custom-movements";
+import { documentFormats } from "./migrations/0007-document-formats";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -16,6 +17,7 @@ const MIGRATIONS = {
   "0004-from-plan-to-habit": fromPlanToHabit,
   "0005-the-loop-closes": theLoopCloses,
   "0006-custom-movements": customMovements,
+  "0007-document-formats": documentFormats,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -54,7 +54,7 @@ export async function startPrivateServer({ dataDir, patienceSec = 60, throwaway 
   const password = passwordIn(path.join(dataDir, "password"));
   try {
     await untilReady(process, socketPath, user, patienceSec);
-    await prepare(socketPath, user, password);
+    await prepare(socketPath, user, password, throwaway);
   } catch (error) {
     process.kill("SIGKILL");
     throw new Error(`MariaDB did not start; its log is ${path.join(dataDir, "mariadb.log")}`, { cause: error });
@@ -128,12 +128,14 @@ async function untilReady(process: ChildProcess, socketPath: string, user: strin
 }
 
 /** The application's own database and user; the super-user is reachable by the socket alone. */
-async function prepare(socketPath: string, user: string, password: string): Promise<void> {
+async function prepare(socketPath: string, user: string, password: string, throwaway: boolean): Promise<void> {
   const connection = await mariadb.createConnection({ socketPath, user });
   try {
     await connection.query(`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
     await connection.query(`CREATE USER IF NOT EXISTS '${USER}'@'127.0.0.1' IDENTIFIED BY '${password}'`);
     await connection.query(`GRANT ALL ON ${DATABASE}.* TO '${USER}'@'127.0.0.1'`);
+    // Tests make databases beside it.
+    if (throwaway) await connection.query(`GRANT ALL ON \`${DATABASE}\\_%\`.* TO '${USER}'@'127.0.0.1'`);
   } finally {
     await connection.end();
   }

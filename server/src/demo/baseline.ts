@@ -8,7 +8,8 @@ import { QUESTION_IDS, type QuestionId } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Db } from "../db/connection";
-import type { BaselineRow, ClearanceRow, HoldRow } from "../db/models";
+import type { BaselineRow } from "../baseline/tables";
+import type { ClearanceRow, HoldRow } from "../safety/tables";
 import type { DemoCrew } from "./crews";
 import type { Dice } from "./dice";
 

@@ -3,8 +3,7 @@ import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { firedText, respond, type DecisionKind } from "@kind-grip/core/response";
 import { openTestApp, TestCaller, type TestApp } from "../test/test-app";
 import { itemFacts } from "../response/item-facts";
-import type { WaitingDecision } from "@kind-grip/core/answers";
-import type { DecisionAnswer } from "../response/decisions";
+import type { DecisionEntry, WaitingDecision } from "@kind-grip/core/api";
 import { DEMO_MEMBER, DEMO_NOW, DEMO_PASSWORD, DEMO_SIGN_INS, seedDemo } from "./load";
 
 let test: TestApp;
@@ -21,10 +20,10 @@ afterAll(() => test.close());
 const crewOf = (name: string) => crews.find((crew) => crew.name.startsWith(name))!.id;
 const personId = async (crewId: string, name: string) =>
   ((await maren.get(`/api/crews/${crewId}/people`)).body as { id: string; name: string }[]).find((person) => person.name === name)!.id;
-const decisionsOf = async (crew: string, name: string): Promise<DecisionAnswer[]> => {
+const decisionsOf = async (crew: string, name: string): Promise<DecisionEntry[]> => {
   const crewId = crewOf(crew);
   const { body } = await maren.get(`/api/crews/${crewId}/decisions/history?personId=${await personId(crewId, name)}`);
-  return [...(body.decisions as DecisionAnswer[])].reverse();
+  return [...(body.decisions as DecisionEntry[])].reverse();
 };
 const proposedOn = async (crew: string, name: string, day: string): Promise<Map<string, { kind: DecisionKind; text: string }>> => {
   const row = (await test.db.models.Crew.findByPk(crewOf(crew), { rejectOnEmpty: true })).get({ plain: true });
@@ -69,7 +68,7 @@ it("a week without gain: no better after 7 days with 70 % done, paused and refer
 
 it("every stored decision names the rules and the thresholds it came from, and the queue is the rules' answer today", async () => {
   for (const { id } of crews) {
-    const { decisions } = (await maren.get(`/api/crews/${id}/decisions/history`)).body as { decisions: DecisionAnswer[] };
+    const { decisions } = (await maren.get(`/api/crews/${id}/decisions/history`)).body as { decisions: DecisionEntry[] };
     for (const { response, settings } of decisions) expect([response.fired.length > 0, settings.progressRuns]).toEqual([true, 3]);
     const waiting = (await maren.get(`/api/crews/${id}/decisions`)).body as WaitingDecision[];
     const counted = await test.db.models.Proposal.count({ where: { crewId: id } });

@@ -4,7 +4,7 @@ import { isRaisedMorning } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
 import { fn, col, Op, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { CheckInRow } from "../db/models";
+import type { CheckInRow } from "../response/tables";
 import { mostFelt, symptomHistory, symptomsOn } from "../safety/participations";
 
 export interface JudgedMorning extends ReportMorning {

@@ -1,7 +1,7 @@
 import { emptyRecord } from "@kind-grip/core/baseline";
 import { BLOCK_DAYS, readableBlocks } from "@kind-grip/core/followup";
 import { v7 as uuid } from "uuid";
-import type { ReportAnswer } from "./report";
+import type { ReportEntry } from "@kind-grip/core/api";
 import { makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
@@ -38,7 +38,7 @@ const lead = async (atMs: number, who = world.people, change: object = {}) => {
   expect((await trainer.send("put", `/api/runs/${sent.id}`, sent)).status).toBe(200);
   return sent;
 };
-const report = async () => (await trainer.get(`/api/crews/${world.crewId}/report`)).body as ReportAnswer;
+const report = async () => (await trainer.get(`/api/crews/${world.crewId}/report`)).body as ReportEntry;
 
 it("a crew of four has no figures, one of five has", async () => {
   await grow(1);

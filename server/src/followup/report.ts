@@ -2,6 +2,7 @@
  * The crew report: for the trainer and for the employer contact alike, by blocks of four weeks. A block is worked out once, under the
  * lock of the crew, when it can first be read, and stored: from then on it is what it is.
  */
+import { ReportEntry } from "@kind-grip/core/api";
 import { changesBetween } from "@kind-grip/core/baseline";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import {
@@ -11,8 +12,7 @@ import {
   measuredChanges,
   readableBlocks,
   readableOn,
-  type CrewFigures,
-  type MeasuredChange,
+  ReviewAnswer,
   type ReportChange,
 } from "@kind-grip/core/followup";
 import { writeCsv } from "@kind-grip/core/exchange";
@@ -22,23 +22,15 @@ import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow, PersonDayRow, RoundRow } from "../db/models";
+import type { RoundRow } from "../baseline/tables";
+import type { CrewRow } from "../crew/tables";
+import type { PersonDayRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { raisedMornings } from "./mornings";
 import { reviewOf } from "./review";
-
-export interface ReportAnswer {
-  crew: { id: string; name: string; trade: string };
-  /** Frozen blocks, newest first. */
-  blocks: { from: string; until: string; figures: CrewFigures }[];
-  /** The first block that cannot be read yet, and the day from which it can. */
-  next: { from: string; until: string; readableOn: string };
-  /** First round against a later, closed one; newest first. */
-  changes: { first: string; last: string; on: string; changes: MeasuredChange[] }[];
-}
 
 const ReviewQuery = v.object({
   weeks: v.optional(v.pipe(v.picklist(["4", "8"], "must be 4 or 8"), v.transform(Number)), "4"),
@@ -47,25 +39,31 @@ const READERS = ["trainer", "employer"] as const;
 
 export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "report",
     method: "get",
     path: "/api/crews/:crewId/report",
     summary: "Crew figures by frozen blocks of four weeks; none of fewer than five people",
+    answer: ReportEntry,
     roles: READERS,
     params: CrewParams,
     handle: async ({ caller, params }) => reportOf(db, caller, await now(caller), params.crewId),
   });
   routes.add({
+    id: "review",
     method: "get",
     path: "/api/crews/:crewId/review",
     summary: "The review of a block, down to the person",
+    answer: ReviewAnswer,
     params: CrewParams,
     query: ReviewQuery,
     handle: async ({ caller, params, query }) => reviewOf(db, caller, await now(caller), params.crewId, query.weeks),
   });
   routes.add({
+    id: "reportCsv",
     method: "get",
     path: "/api/crews/:crewId/report.csv",
     summary: "The same as CSV",
+    file: "text/csv",
     roles: READERS,
     params: CrewParams,
     async handle({ caller, params, response }) {
@@ -87,7 +85,7 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   });
 }
 
-async function reportOf(db: Db, caller: Caller, at: Date, crewId: string): Promise<ReportAnswer> {
+async function reportOf(db: Db, caller: Caller, at: Date, crewId: string): Promise<ReportEntry> {
   const crew = await crewOf(db, caller, crewId);
   const today = dateAt(at.getTime(), crew.detail.timeZone);
   const [blocks, changes] = [await frozenBlocks(db, caller, crew, at, today), await frozenChanges(db, caller, crew, at)];
@@ -142,7 +140,7 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
 }
 
 /** What was measured in closed rounds, each against the first; worked out once and kept, whatever happens to the round afterwards. */
-async function frozenChanges(db: Db, caller: Caller, crew: CrewRow, at: Date): Promise<ReportAnswer["changes"]> {
+async function frozenChanges(db: Db, caller: Caller, crew: CrewRow, at: Date): Promise<ReportEntry["changes"]> {
   const rounds = (await db.models.Round.findAll({ where: { crewId: crew.id }, order: ["startedOn", "id"] })).map((row) =>
     row.get({ plain: true }),
   );

@@ -117,7 +117,7 @@ async function loadedRuns(
         crewId,
         startedAt: { [Op.between]: [new Date(`${addDays(from, -1)}T00:00:00Z`), new Date(`${addDays(until, 2)}T00:00:00Z`)] },
       },
-      attributes: ["id", "startedAt", "session"],
+      attributes: ["id", "startedAt", "session", "format"],
     })
   )
     .map((row) => row.get({ plain: true }))

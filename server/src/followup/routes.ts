@@ -1,5 +1,5 @@
 /** Progress, first form: attendance and effort per person and per run. */
-import type { Progress } from "@kind-grip/core/answers";
+import { Progress } from "@kind-grip/core/api";
 import { followUpByPerson, followUpByRun } from "@kind-grip/core/followup";
 import * as v from "valibot";
 import type { AppContext } from "../context";
@@ -23,9 +23,11 @@ const Query = v.object({
 
 export function addFollowUpRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "progress",
     method: "get",
     path: "/api/crews/:crewId/progress",
     summary: "Attendance and effort of a crew over the last days",
+    answer: Progress,
     params: CrewParams,
     query: Query,
     async handle({ caller, params, query }): Promise<Progress> {

@@ -26,8 +26,16 @@ const thrown: Record<string, () => never> = {
     throw new Problem(429, "tooManyAttempts", "Wait.");
   },
 };
-routes.add({ method: "get", path: "/closed", summary: "Closed by default", handle: async () => ({ inside: true }) });
 routes.add({
+  id: "closed",
+  method: "get",
+  path: "/closed",
+  summary: "Closed by default",
+  answer: v.strictObject({ inside: v.boolean() }),
+  handle: async () => ({ inside: true }),
+});
+routes.add({
+  id: "throws",
   method: "get",
   path: "/throws/:what",
   summary: "Throws",
@@ -36,6 +44,7 @@ routes.add({
   handle: async ({ params }) => thrown[params.what]!(),
 });
 routes.add({
+  id: "thing",
   method: "get",
   path: "/things/:thingId",
   summary: "By id",
@@ -44,6 +53,7 @@ routes.add({
   handle: async ({ params }) => params,
 });
 routes.add({
+  id: "addThing",
   method: "post",
   path: "/things",
   summary: "Takes a body",
@@ -53,7 +63,14 @@ routes.add({
   bodyLimit: "1kb",
   handle: async ({ body, query }) => ({ ...body, ...query }),
 });
-routes.add({ method: "delete", path: "/things", summary: "Answers nothing", roles: "anyone", handle: async () => undefined });
+routes.add({
+  id: "removeThings",
+  method: "delete",
+  path: "/things",
+  summary: "Answers nothing",
+  roles: "anyone",
+  handle: async () => undefined,
+});
 const app = express().use(routes.router).use(errorHandler);
 
 it("is closed unless it says otherwise", async () => {
@@ -106,6 +123,26 @@ it.each([
   expect(JSON.stringify(answer.body)).not.toMatch(/secret|ECONNREFUSED|127\.0/);
 });
 
+it("an answer that is not what its route declares is not given, where that is looked at", async () => {
+  const strict = new Routes(undefined, true);
+  const answers: Record<string, object | undefined> = { right: { name: "a" }, more: { name: "a", health: "secret" }, none: undefined };
+  for (const [what, answer] of Object.entries(answers))
+    strict.add({
+      id: what,
+      method: "get",
+      path: `/${what}`,
+      summary: what,
+      roles: "anyone",
+      answer: v.strictObject({ name: v.string() }),
+      handle: async () => answer,
+    });
+  strict.add({ id: "silent", method: "get", path: "/silent", summary: "Nothing", roles: "anyone", handle: async () => ({ name: "a" }) });
+  const checked = express().use(strict.router).use(errorHandler);
+  const statuses = [];
+  for (const what of ["right", "more", "none", "silent"]) statuses.push((await request(checked).get(`/${what}`)).status);
+  expect(statuses).toEqual([200, 500, 500, 500]);
+});
+
 it("is described from its own schemas", () => {
   const { paths } = openApiOf(routes.declared) as {
     paths: Record<
@@ -119,5 +156,8 @@ it("is described from its own schemas", () => {
   expect(paths["/closed"]!.get!.security).toEqual([{ session: [] }]);
   expect(paths["/things/{thingId}"]!.get!.parameters).toMatchObject([{ name: "thingId", in: "path", required: true }]);
   expect(paths["/things"]!.post!.requestBody!.content["application/json"]!.schema.required).toEqual(["name", "count"]);
-  expect(paths["/things"]!.post!.parameters).toMatchObject([{ name: "page", in: "query", required: false }]);
+  expect(paths["/things"]!.post!.parameters).toMatchObject([
+    { name: "page", in: "query", required: false },
+    { $ref: "#/components/parameters/csrfToken" },
+  ]);
 });

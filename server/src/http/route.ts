@@ -5,17 +5,26 @@
 import express, { type Request, type RequestHandler, type Response, type Router } from "express";
 import * as v from "valibot";
 import { issueText } from "@kind-grip/core/units";
-import { callerOf, type Caller, type Role } from "../auth/caller";
+import type { Role } from "@kind-grip/core/api";
+import { callerOf, type Caller } from "../auth/caller";
 import { invalid, notFound } from "./problem";
 
 type Schema = v.GenericSchema;
 type Out<S> = S extends Schema ? v.InferOutput<S> : undefined;
 
+/** What a route answers: JSON of this shape, a file of this type, or nothing (204). */
+interface Answering {
+  answer?: Schema;
+  file?: string;
+}
+
 export interface RouteSpec<
   P extends Schema | undefined = undefined,
   Q extends Schema | undefined = undefined,
   B extends Schema | undefined = undefined,
-> {
+> extends Answering {
+  /** Of the operation in the description; the interface calls it by the same name. */
+  id: string;
   method: "get" | "post" | "put" | "delete";
   /** Express path, e.g. `/api/crews/:crewId`. */
   path: string;
@@ -31,7 +40,10 @@ export interface RouteSpec<
   handle(call: { params: Out<P>; query: Out<Q>; body: Out<B>; caller: Caller; request: Request; response: Response }): Promise<unknown>;
 }
 
-export interface DeclaredRoute {
+export interface DeclaredRoute extends Answering {
+  id: string;
+  /** The subject it belongs to. */
+  tag: string;
   method: string;
   path: string;
   summary: string;
@@ -46,14 +58,32 @@ export class Routes {
   readonly declared: DeclaredRoute[] = [];
   readonly router: Router = express.Router();
 
-  /** @param stillAllowed throws when what a session was opened with is no longer good */
-  constructor(private readonly stillAllowed: (caller: Caller) => Promise<void> = async () => undefined) {}
+  private tag = "";
+
+  /**
+   * @param stillAllowed throws when what a session was opened with is no longer good
+   * @param checkAnswers holds every answer against its schema; for tests: a running server answers rather than being strict
+   */
+  constructor(
+    private readonly stillAllowed: (caller: Caller) => Promise<void> = async () => undefined,
+    private readonly checkAnswers = false,
+  ) {}
+
+  /** Routes added from here on belong to a subject. */
+  under(tag: string): this {
+    this.tag = tag;
+    return this;
+  }
 
   add<P extends Schema | undefined = undefined, Q extends Schema | undefined = undefined, B extends Schema | undefined = undefined>(
     spec: RouteSpec<P, Q, B>,
   ): void {
     const roles = spec.roles ?? (["trainer"] as const);
     this.declared.push({
+      id: spec.id,
+      tag: this.tag,
+      answer: spec.answer,
+      file: spec.file,
       method: spec.method,
       path: spec.path,
       summary: spec.summary,
@@ -73,10 +103,21 @@ export class Routes {
       };
       const answer = await spec.handle({ ...call, caller, request, response });
       if (response.headersSent) return;
+      if (this.checkAnswers) refuseUndeclared(spec, answer);
       if (answer === undefined) response.status(204).end();
       else response.json(answer);
     });
   }
+}
+
+/** @throws Error when an answer is not what its route declares; a field nobody declared may be one nobody should see */
+function refuseUndeclared({ id, answer: schema }: { id: string } & Answering, answer: unknown): void {
+  if (schema === undefined && answer === undefined) return;
+  if (schema === undefined) throw new Error(`${id} answers something it does not declare`);
+  const parsed = v.safeParse(schema, JSON.parse(JSON.stringify(answer ?? null)));
+  if (parsed.success) return;
+  const [issue] = parsed.issues;
+  throw new Error(`${id} does not answer what it declares: ${v.getDotPath(issue) ?? "it"} ${issue.message}`);
 }
 
 function parse(schema: Schema | undefined, data: unknown, where: string): unknown {

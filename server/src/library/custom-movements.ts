@@ -1,19 +1,20 @@
 /** Custom movements of a practice: stored whole, removed ones kept so that old programs can still be read. */
+import { isEqual } from "es-toolkit";
 import { CUSTOM_PREFIX, customMovementProblems, type CustomMovement } from "@kind-grip/core/library";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
-import type { CustomMovementRow } from "../db/models";
+import type { CustomMovementRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, stale } from "../http/problem";
 
-export interface CustomMovementAnswer {
+export interface CustomMovementEntry {
   id: string;
   version: number;
   removed: boolean;
   custom: CustomMovement;
 }
 
-const answer = ({ id, version, removedAt, document }: CustomMovementRow): CustomMovementAnswer => ({
+const answer = ({ id, version, removedAt, document }: CustomMovementRow): CustomMovementEntry => ({
   id,
   version,
   removed: removedAt !== null,
@@ -21,7 +22,7 @@ const answer = ({ id, version, removedAt, document }: CustomMovementRow): Custom
 });
 
 /** Custom movements, removed ones too: programs may still hold them. */
-export async function listCustomMovements(db: Db, caller: Caller): Promise<CustomMovementAnswer[]> {
+export async function listCustomMovements(db: Db, caller: Caller): Promise<CustomMovementEntry[]> {
   const rows = await db.models.CustomMovement.findAll({ where: { practiceId: caller.practiceId }, order: [["name", "ASC"]] });
   return rows.map((row) => answer(row.get({ plain: true })));
 }
@@ -36,7 +37,7 @@ export async function storeCustomMovement(
   id: string,
   version: number,
   custom: CustomMovement,
-): Promise<CustomMovementAnswer> {
+): Promise<CustomMovementEntry> {
   const problems = customMovementProblems(custom);
   if (custom.movement.id !== CUSTOM_PREFIX + id) problems.push({ path: "movement.id", message: `must be "${CUSTOM_PREFIX}${id}"` });
   if (problems.length > 0) throw invalid(problems.map(({ path, message }) => ({ path: `custom.${path}`, message })));
@@ -50,7 +51,7 @@ export async function storeCustomMovement(
     }
     const before = found.get({ plain: true });
     if (before.practiceId !== caller.practiceId) throw notFound("movement");
-    const sentTwice = before.version === version + 1 && JSON.stringify(before.document) === JSON.stringify(custom);
+    const sentTwice = before.version === version + 1 && isEqual(before.document, custom);
     if (sentTwice) return answer(before);
     if (before.version !== version) throw stale(answer(before));
     await found.update(now, { transaction });
@@ -59,7 +60,7 @@ export async function storeCustomMovement(
 }
 
 /** Takes a custom movement out of the library, or brings it back. Programs that hold it keep it. */
-export async function setCustomMovementRemoved(db: Db, caller: Caller, id: string, removed: boolean): Promise<CustomMovementAnswer> {
+export async function setCustomMovementRemoved(db: Db, caller: Caller, id: string, removed: boolean): Promise<CustomMovementEntry> {
   const found = await db.models.CustomMovement.findOne({ where: { id, practiceId: caller.practiceId } });
   if (!found) throw notFound("movement");
   await found.update({ removedAt: removed ? new Date() : null, changedAt: new Date() });

@@ -1,4 +1,4 @@
-import type { MemberDay } from "@kind-grip/core/answers";
+import type { MemberDay } from "@kind-grip/core/api";
 import { mondayOf } from "@kind-grip/core/calendar";
 import { libraryOf, sampleCustomMovement, SHIPPED_LIBRARY, type CustomMovement } from "@kind-grip/core/library";
 import { compileGroup, compilePerson } from "@kind-grip/core/session";

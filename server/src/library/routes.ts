@@ -1,6 +1,7 @@
 /** The custom movements of the practice, and their file. */
+import { CustomMovementEntry, ImportedMovement, StoredMovement } from "@kind-grip/core/api";
 import { readMovementFile, writeMovementFile } from "@kind-grip/core/exchange";
-import { CUSTOM_PREFIX, CustomMovement } from "@kind-grip/core/library";
+import { CUSTOM_PREFIX } from "@kind-grip/core/library";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
@@ -11,31 +12,35 @@ import { practiceLibrary } from "./practice-library";
 import { listCustomMovements, setCustomMovementRemoved, storeCustomMovement } from "./custom-movements";
 
 const MovementParams = v.object({ movementId: Id });
-/** 0 for a movement that is new. */
-const VersionOrNew = v.pipe(v.number("is missing"), v.integer(), v.minValue(0));
 
 export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
+    id: "movements",
     method: "get",
     path: "/api/movements",
     summary: "The custom movements of the practice, removed ones marked",
+    answer: v.array(CustomMovementEntry),
     roles: ["trainer", "lead"],
     handle: ({ caller }) => listCustomMovements(db, caller),
   });
   routes.add({
+    id: "storeMovement",
     method: "put",
     path: "/api/movements/:movementId",
     summary: "Store a custom movement; 409 with the newer one when somebody else saved in between",
+    answer: CustomMovementEntry,
     params: MovementParams,
-    body: v.strictObject({ version: VersionOrNew, custom: CustomMovement }),
+    body: StoredMovement,
     handle: ({ caller, params, body }) => storeCustomMovement(db, caller, params.movementId, body.version, body.custom),
   });
   routes.add({
+    id: "importMovement",
     method: "post",
     path: "/api/movements/:movementId/import",
     summary: "Make a custom movement from a movement file",
+    answer: CustomMovementEntry,
     params: MovementParams,
-    body: v.strictObject({ text: v.pipe(v.string("is missing"), v.maxLength(200_000, "is longer than a movement file can be")) }),
+    body: ImportedMovement,
     bodyLimit: "512kb",
     async handle({ caller, params, body }) {
       const read = readMovementFile(body.text, CUSTOM_PREFIX + params.movementId);
@@ -44,9 +49,11 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     },
   });
   routes.add({
+    id: "movementFile",
     method: "get",
     path: "/api/movements/:movementId/file",
     summary: "A custom movement as an open file (docs/formats/movement.md)",
+    file: "application/json",
     params: MovementParams,
     async handle({ caller, params, response }) {
       const custom = (await practiceLibrary(db, caller.practiceId)).custom(CUSTOM_PREFIX + params.movementId);
@@ -56,16 +63,20 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
     },
   });
   routes.add({
+    id: "removeMovement",
     method: "delete",
     path: "/api/movements/:movementId",
     summary: "Take a custom movement out of the library",
+    answer: CustomMovementEntry,
     params: MovementParams,
     handle: ({ caller, params }) => setCustomMovementRemoved(db, caller, params.movementId, true),
   });
   routes.add({
+    id: "restoreMovement",
     method: "post",
     path: "/api/movements/:movementId/restore",
     summary: "Bring a removed custom movement back",
+    answer: CustomMovementEntry,
     params: MovementParams,
     handle: ({ caller, params }) => setCustomMovementRemoved(db, caller, params.movementId, false),
   });

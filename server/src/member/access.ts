@@ -1,4 +1,5 @@
 /** How crew members get in: a crew code and a PIN, or a card with a secret link. Secrets are shown once and kept as hashes. */
+import type { Card } from "@kind-grip/core/api";
 import { createHash, randomBytes, randomInt } from "node:crypto";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
@@ -7,7 +8,8 @@ import type { Caller } from "../auth/caller";
 import { hashPassword, passwordMatches } from "../auth/password";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow, MemberAccessRow, PersonRow } from "../db/models";
+import type { CrewRow, PersonRow } from "../crew/tables";
+import type { MemberAccessRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, Problem } from "../http/problem";
 
@@ -18,20 +20,12 @@ const CODE_LENGTH = 6;
 const NUMBER_DIGITS = 3;
 const SECRET_DIGITS = 5;
 
-export interface AccessAnswer {
+export interface AccessEntry {
   code: string | null;
   people: { personId: string; number: number; issuedAt: string }[];
 }
 
-/** A new card: the only time its secrets are seen. */
-export interface Card {
-  personId: string;
-  name: string;
-  pin: string;
-  token: string;
-}
-
-export async function accessOf(db: Db, caller: Caller, crewId: string): Promise<AccessAnswer> {
+export async function accessOf(db: Db, caller: Caller, crewId: string): Promise<AccessEntry> {
   const crew = await crewOf(db, caller, crewId);
   const rows = await db.models.MemberAccess.findAll({ where: { crewId }, order: ["number"] });
   return {
@@ -80,13 +74,7 @@ export async function issueCards(
   });
 }
 
-export async function withdrawAccess(
-  db: Db,
-  caller: Caller,
-  at: Date,
-  crewId: string,
-  personIds: readonly string[],
-): Promise<AccessAnswer> {
+export async function withdrawAccess(db: Db, caller: Caller, at: Date, crewId: string, personIds: readonly string[]): Promise<AccessEntry> {
   await inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crewId, transaction);
     const gone = await db.models.MemberAccess.destroy({ where: { crewId, personId: [...personIds] }, transaction });

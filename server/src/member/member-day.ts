@@ -1,5 +1,5 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
-import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/answers";
+import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
 import type { CustomMovement, Library } from "@kind-grip/core/library";
 import { sessionOn, type Program } from "@kind-grip/core/program";

@@ -1,4 +1,4 @@
-import type { PersonAlert } from "@kind-grip/core/answers";
+import type { PersonAlert } from "@kind-grip/core/api";
 import { v7 as uuid } from "uuid";
 import { LIMIT } from "../auth/attempts";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";

@@ -1,4 +1,5 @@
 /** Crew members: cards and PINs, signing in, and their own page. */
+import { AccessEntry, CardSignIn, CardsOf, IssuedCards, MemberDay, MemberProgress, PinSignIn, Stored } from "@kind-grip/core/api";
 import { CheckIn } from "@kind-grip/core/response";
 import { RunRecord } from "@kind-grip/core/run";
 import { SymptomReport } from "@kind-grip/core/safety";
@@ -15,45 +16,47 @@ import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
 import { memberDay, memberProgress } from "./member-day";
 
-const People = v.strictObject({
-  personIds: v.pipe(v.array(Id), v.minLength(1, "names nobody"), v.maxLength(500, "at most 500 people at once")),
-});
 const Own = { roles: ["member"] as const };
 
 export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "access",
     method: "get",
     path: "/api/crews/:crewId/access",
     summary: "The crew's code, and who has a card",
+    answer: AccessEntry,
     params: CrewParams,
     handle: ({ caller, params }) => accessOf(db, caller, params.crewId),
   });
   routes.add({
+    id: "issueCards",
     method: "post",
     path: "/api/crews/:crewId/access",
     summary: "Make new cards with PINs; shown this once",
+    answer: IssuedCards,
     params: CrewParams,
-    body: People,
+    body: CardsOf,
     handle: async ({ caller, params, body }) => issueCards(db, caller, await now(caller), params.crewId, body.personIds),
   });
   routes.add({
+    id: "withdrawAccess",
     method: "post",
     path: "/api/crews/:crewId/access/withdraw",
     summary: "Withdraw cards and PINs",
+    answer: AccessEntry,
     params: CrewParams,
-    body: People,
+    body: CardsOf,
     handle: async ({ caller, params, body }) => withdrawAccess(db, caller, await now(caller), params.crewId, body.personIds),
   });
 
   routes.add({
+    id: "memberSignIn",
     method: "post",
     path: "/api/member/sign-in",
     summary: "Sign in as a crew member with code and PIN",
+    answer: MemberDay,
     roles: "anyone",
-    body: v.strictObject({
-      code: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
-      pin: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
-    }),
+    body: PinSignIn,
     async handle({ body, request }) {
       const caller = await memberByPin(db, body.code, body.pin, request.ip ?? "unknown", new Date());
       await freshSession(request, caller, MEMBER_DAYS);
@@ -61,11 +64,13 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "memberCard",
     method: "post",
     path: "/api/member/card",
     summary: "Sign in as a crew member with the secret of a card",
+    answer: MemberDay,
     roles: "anyone",
-    body: v.strictObject({ token: v.pipe(v.string("is missing"), v.minLength(20, "is no card"), v.maxLength(80, "is no card")) }),
+    body: CardSignIn,
     async handle({ body, request }) {
       const caller = await memberByCard(db, body.token, request.ip ?? "unknown", new Date());
       await freshSession(request, caller, MEMBER_DAYS);
@@ -74,23 +79,29 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
   });
 
   routes.add({
+    id: "memberDay",
     method: "get",
     path: "/api/member/day",
     summary: "A crew member's sessions of today and tomorrow in their own form",
+    answer: MemberDay,
     ...Own,
     handle: async ({ caller }) => memberDay(db, caller, await now(caller)),
   });
   routes.add({
+    id: "memberProgress",
     method: "get",
     path: "/api/member/progress",
     summary: "A crew member's own four weeks",
+    answer: MemberProgress,
     ...Own,
     handle: async ({ caller }) => memberProgress(db, caller, await now(caller)),
   });
   routes.add({
+    id: "memberRun",
     method: "put",
     path: "/api/member/runs/:runId",
     summary: "Store a session followed alone; sending it again changes nothing",
+    answer: Stored,
     ...Own,
     params: v.object({ runId: Id }),
     body: RunRecord,
@@ -105,9 +116,11 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "memberCheckIn",
     method: "put",
     path: "/api/member/check-ins/:checkInId",
     summary: "Store a morning's check-in; one a day, the first stays",
+    answer: Stored,
     ...Own,
     params: v.object({ checkInId: Id }),
     body: CheckIn,
@@ -117,9 +130,11 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "memberReport",
     method: "put",
     path: "/api/member/symptom-reports/:reportId",
     summary: "Stop and tell: pauses by itself until the trainer has answered. Sending it again changes nothing",
+    answer: Stored,
     ...Own,
     params: v.object({ reportId: Id }),
     body: SymptomReport,

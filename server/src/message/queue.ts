@@ -8,12 +8,13 @@ import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { MessageRow, PlacementRow } from "../db/models";
+import type { PlacementRow } from "../dayplan/tables";
+import type { MessageRow } from "./tables";
 import { notFound } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
 import { participationsIn } from "../safety/participations";
 
-export interface MessageAnswer {
+export interface MessageEntry {
   id: string;
   personId: string;
   name: string;
@@ -105,7 +106,7 @@ function hasAnyItem(library: Library, session: Session, participation: Participa
 
 const SHOWN = 100;
 
-export async function listMessages(db: Db, caller: Caller, crewId: string): Promise<MessageAnswer[]> {
+export async function listMessages(db: Db, caller: Caller, crewId: string): Promise<MessageEntry[]> {
   await crewOf(db, caller, crewId);
   const [rows, people] = await Promise.all([
     db.models.Message.findAll({ where: { crewId }, order: [["queuedAt", "DESC"]], limit: SHOWN }),

@@ -6,7 +6,7 @@
 import { Op, QueryTypes } from "sequelize";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
-import type { MessageRow } from "../db/models";
+import type { MessageRow } from "./tables";
 import { isStillDue } from "./queue";
 
 const AT_ONCE = 20;

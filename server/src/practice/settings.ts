@@ -1,4 +1,5 @@
 /** What a practice sets for itself, with the version that is printed on every decision it led to. */
+import { isEqual } from "es-toolkit";
 import { PracticeSettings, USUAL_SETTINGS } from "@kind-grip/core/response";
 import type { Transaction } from "sequelize";
 import * as v from "valibot";
@@ -24,6 +25,6 @@ export async function saveSettings(db: Db, practiceId: string, version: number, 
     { where: { id: practiceId, settingsVersion: version } },
   );
   const now = await settingsOf(db, practiceId);
-  if (changed === 0 && JSON.stringify(now.settings) !== JSON.stringify(settings)) throw stale(now);
+  if (changed === 0 && !isEqual(now.settings, settings)) throw stale(now);
   return now;
 }

@@ -1,24 +1,14 @@
 /** People of the practice who sign in with a password: trainers, crew leads, employer contacts. */
+import type { NewStaff } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
-import { NonEmptyText, Id } from "@kind-grip/core/units";
 import type { Transaction } from "sequelize";
-import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 
-export const NewStaff = v.strictObject({
-  id: Id,
-  name: NonEmptyText,
-  email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.email("is not an e-mail address"), v.maxLength(160)),
-  role: v.picklist(["lead", "employer"], "must be crew lead or employer contact"),
-  crewIds: v.pipe(v.array(Id), v.minLength(1, "names no crew"), v.maxLength(200)),
-});
-export type NewStaff = v.InferOutput<typeof NewStaff>;
-
-export interface StaffAnswer {
+export interface StaffEntry {
   id: string;
   name: string;
   email: string;
@@ -27,7 +17,7 @@ export interface StaffAnswer {
 }
 
 /** Colleagues, and those who were given one of the caller's crews. */
-export async function listStaff({ models }: Db, caller: Caller): Promise<StaffAnswer[]> {
+export async function listStaff({ models }: Db, caller: Caller): Promise<StaffEntry[]> {
   const accounts = await models.Account.findAll({ where: { practiceId: caller.practiceId }, order: ["name"] });
   const own = (await models.Crew.findAll({ where: { trainerId: caller.accountId }, attributes: ["id"] })).map((row) => row.get().id);
   const given = (await models.CrewAccess.findAll({ where: { crewId: own } })).map((row) => row.get());
@@ -38,7 +28,7 @@ export async function listStaff({ models }: Db, caller: Caller): Promise<StaffAn
 }
 
 /** A first password is made and shown once. Sending the same again after a lost answer makes a new password, not a second account. */
-export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise<{ staff: StaffAnswer[]; password: string }> {
+export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise<{ staff: StaffEntry[]; password: string }> {
   await refuseForeignCrews(db, caller, staff.crewIds);
   const password = randomBytes(9).toString("base64url");
   const passwordHash = await hashPassword(password);
@@ -56,7 +46,7 @@ export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise
   return { staff: await listStaff(db, caller), password };
 }
 
-export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, crewIds: readonly string[]): Promise<StaffAnswer[]> {
+export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, crewIds: readonly string[]): Promise<StaffEntry[]> {
   await staffMember(db, caller, accountId);
   await refuseForeignCrews(db, caller, crewIds);
   await inTransaction(db, (transaction) => giveCrews(db, caller, accountId, crewIds, transaction));
@@ -64,7 +54,7 @@ export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, c
 }
 
 /** Their sign-in ends at once. What they led stays in the record. */
-export async function removeStaff(db: Db, caller: Caller, accountId: string): Promise<StaffAnswer[]> {
+export async function removeStaff(db: Db, caller: Caller, accountId: string): Promise<StaffEntry[]> {
   await staffMember(db, caller, accountId);
   await inTransaction(db, async (transaction) => {
     await db.models.CrewAccess.destroy({ where: { accountId }, transaction });

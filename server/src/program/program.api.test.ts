@@ -1,3 +1,4 @@
+import request from "supertest";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleProgram, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
@@ -115,11 +116,12 @@ it("a removed program is gone and comes back", async () => {
   await trainer.get(`/api/programs/${world.programId}`).expect(200);
 });
 
-it("describes itself as OpenAPI from the same schemas", async () => {
-  const { body } = await trainer.get("/api/openapi.json");
+it("describes itself as OpenAPI, to whoever asks, from the schemas its answers are held against", async () => {
+  const { body } = await request(test.app).get("/api/openapi.json").expect(200);
   expect(Object.keys(body.paths)).toHaveLength(new Set(test.app.declared.map((route) => route.path)).size);
-  expect(body.paths["/api/programs/{programId}"].put.requestBody.content["application/json"].schema.required).toEqual([
-    "version",
-    "program",
-  ]);
+  const save = body.paths["/api/programs/{programId}"].put;
+  expect([save.operationId, save.tags]).toEqual(["saveProgram", ["program"]]);
+  expect(save.requestBody.content["application/json"].schema).toEqual({ $ref: "#/components/schemas/ChangedProgramSent" });
+  expect(body.components.schemas.ChangedProgramSent.required).toEqual(["version", "program"]);
+  expect(save.responses["200"].content["application/json"].schema).toEqual({ $ref: "#/components/schemas/ProgramEntry" });
 });

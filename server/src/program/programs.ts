@@ -1,4 +1,5 @@
 /** Programs of a crew, saved whole with a version: a save against an older one is refused and shows the newer. */
+import { isEqual } from "es-toolkit";
 import type { Library } from "@kind-grip/core/library";
 import { programProblems, type Program } from "@kind-grip/core/program";
 import { refusalOf } from "@kind-grip/core/safety";
@@ -6,13 +7,13 @@ import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { ProgramRow } from "../db/models";
+import type { ProgramRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { practiceLibrary } from "../library/practice-library";
 import { invalid, notFound, stale } from "../http/problem";
 import { participationsIn } from "../safety/participations";
 
-export interface ProgramAnswer {
+export interface ProgramEntry {
   id: string;
   crewId: string;
   version: number;
@@ -20,14 +21,14 @@ export interface ProgramAnswer {
   program: Program;
 }
 
-export async function listPrograms(db: Db, caller: Caller, crewId: string): Promise<ProgramAnswer[]> {
+export async function listPrograms(db: Db, caller: Caller, crewId: string): Promise<ProgramEntry[]> {
   await crewOf(db, caller, crewId);
   const programs = await db.models.Program.findAll({ where: { crewId, removedAt: null }, order: [["changedAt", "DESC"]] });
   return programs.map((program) => answer(program.get({ plain: true })));
 }
 
 /** @throws Problem 404 for an unknown or foreign program; removed ones only with `removedToo` */
-export async function programOf(db: Db, caller: Caller, programId: string, removedToo = false): Promise<ProgramAnswer> {
+export async function programOf(db: Db, caller: Caller, programId: string, removedToo = false): Promise<ProgramEntry> {
   const program = await db.models.Program.findByPk(programId);
   if (!program || (program.get().removedAt && !removedToo)) throw notFound("program");
   await crewOf(db, caller, program.get().crewId).catch(() => {
@@ -36,14 +37,7 @@ export async function programOf(db: Db, caller: Caller, programId: string, remov
   return answer(program.get({ plain: true }));
 }
 
-export async function createProgram(
-  db: Db,
-  caller: Caller,
-  at: Date,
-  crewId: string,
-  id: string,
-  program: Program,
-): Promise<ProgramAnswer> {
+export async function createProgram(db: Db, caller: Caller, at: Date, crewId: string, id: string, program: Program): Promise<ProgramEntry> {
   return inTransaction(db, async (transaction) => {
     await crewOf(db, caller, crewId, transaction);
     await refuseProblems(db, caller, at, crewId, program, undefined, transaction);
@@ -65,7 +59,7 @@ export async function saveProgram(
   programId: string,
   version: number,
   program: Program,
-): Promise<ProgramAnswer> {
+): Promise<ProgramEntry> {
   const before = await programOf(db, caller, programId);
   return inTransaction(db, async (transaction) => {
     await refuseProblems(db, caller, at, before.crewId, program, before.program, transaction);
@@ -76,7 +70,7 @@ export async function saveProgram(
     const now = answer((await db.models.Program.findByPk(programId, { transaction, rejectOnEmpty: true })).get({ plain: true }));
     if (changed === 1) return now;
     // The same save sent twice after a lost answer: it is there already.
-    if (now.version === version + 1 && JSON.stringify(now.program) === JSON.stringify(program)) return now;
+    if (now.version === version + 1 && isEqual(now.program, program)) return now;
     throw stale(now);
   });
 }
@@ -136,13 +130,13 @@ async function heldOutProblems(
         const participation = participations.get(personId);
         if (!participation || refusalOf(library, participation, item.movementId) === null) return [];
         const old = known.get(item.id);
-        if (old?.movementId === item.movementId && JSON.stringify(old.personal[personId]) === JSON.stringify(own)) return [];
+        if (old?.movementId === item.movementId && isEqual(old.personal[personId], own)) return [];
         return [{ path: `program.sessions.${s}.items.${i}.personal.${personId}`, message: "is held out of this item" }];
       }),
     ),
   );
 }
 
-function answer({ id, crewId, version, changedAt, document }: ProgramRow): ProgramAnswer {
+function answer({ id, crewId, version, changedAt, document }: ProgramRow): ProgramEntry {
   return { id, crewId, version, changedAt: changedAt.toISOString(), program: document };
 }

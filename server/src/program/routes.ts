@@ -1,8 +1,8 @@
 /** Programs, their file, and their hand-out. */
+import { ChangedProgram, ImportedProgram, NewProgram, ProgramEntry } from "@kind-grip/core/api";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
-import { Program } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
@@ -11,7 +11,7 @@ import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { listPeople } from "../crew/people";
 import { sendFile } from "../http/file";
-import { CrewParams, Version } from "../http/params";
+import { CrewParams } from "../http/params";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { practiceLibrary } from "../library/practice-library";
@@ -23,28 +23,34 @@ const ProgramParams = v.object({ programId: Id });
 
 export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "programs",
     method: "get",
     path: "/api/crews/:crewId/programs",
     summary: "The programs of a crew, last changed first",
+    answer: v.array(ProgramEntry),
     roles: ["trainer", "lead"],
     params: CrewParams,
     handle: ({ caller, params }) => listPrograms(db, caller, params.crewId),
   });
   routes.add({
+    id: "createProgram",
     method: "post",
     path: "/api/crews/:crewId/programs",
     summary: "Make a program",
+    answer: ProgramEntry,
     params: CrewParams,
-    body: v.strictObject({ id: Id, program: Program }),
+    body: NewProgram,
     bodyLimit: "1mb",
     handle: async ({ caller, params, body }) => createProgram(db, caller, await now(caller), params.crewId, body.id, body.program),
   });
   routes.add({
+    id: "importProgram",
     method: "post",
     path: "/api/crews/:crewId/programs/import",
     summary: "Make a program from a program file",
+    answer: ProgramEntry,
     params: CrewParams,
-    body: v.strictObject({ id: Id, text: v.pipe(v.string("is missing"), v.maxLength(1_000_000, "is longer than a program file can be")) }),
+    body: ImportedProgram,
     bodyLimit: "2mb",
     async handle({ caller, params, body }) {
       await crewOf(db, caller, params.crewId);
@@ -54,23 +60,28 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     },
   });
   routes.add({
+    id: "program",
     method: "get",
     path: "/api/programs/:programId",
     summary: "One program",
+    answer: ProgramEntry,
     roles: ["trainer", "lead"],
     params: ProgramParams,
     handle: ({ caller, params }) => programOf(db, caller, params.programId),
   });
   routes.add({
+    id: "saveProgram",
     method: "put",
     path: "/api/programs/:programId",
     summary: "Save a program; 409 with the newer one when somebody else saved in between",
+    answer: ProgramEntry,
     params: ProgramParams,
-    body: v.strictObject({ version: Version, program: Program }),
+    body: ChangedProgram,
     bodyLimit: "1mb",
     handle: async ({ caller, params, body }) => saveProgram(db, caller, await now(caller), params.programId, body.version, body.program),
   });
   routes.add({
+    id: "removeProgram",
     method: "delete",
     path: "/api/programs/:programId",
     summary: "Remove a program",
@@ -78,6 +89,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     handle: ({ caller, params }) => setProgramRemoved(db, caller, params.programId, true),
   });
   routes.add({
+    id: "restoreProgram",
     method: "post",
     path: "/api/programs/:programId/restore",
     summary: "Bring a removed program back",
@@ -86,9 +98,11 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   });
 
   routes.add({
+    id: "programFile",
     method: "get",
     path: "/api/programs/:programId/file",
     summary: "The program as an open file (docs/formats/program.md)",
+    file: "application/json",
     params: ProgramParams,
     async handle({ caller, params, response }) {
       const { program } = await programOf(db, caller, params.programId);
@@ -96,9 +110,11 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     },
   });
   routes.add({
+    id: "personalSheets",
     method: "get",
     path: "/api/programs/:programId/sheets.pdf",
     summary: "Personal sheets: a page for each person and session, in their own forms",
+    file: "application/pdf",
     params: ProgramParams,
     async handle({ caller, params, response }) {
       const { program, crewId } = await programOf(db, caller, params.programId);
@@ -117,9 +133,11 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     },
   });
   routes.add({
+    id: "handOut",
     method: "get",
     path: "/api/programs/:programId/hand-out.pdf",
     summary: "The program on paper, one page a session",
+    file: "application/pdf",
     params: ProgramParams,
     async handle({ caller, params, response }) {
       const { program, crewId } = await programOf(db, caller, params.programId);

@@ -1,17 +1,18 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
-import type { WaitingDecision } from "@kind-grip/core/answers";
+import type { DecisionEntry, WaitingDecision } from "@kind-grip/core/api";
 import type { Library } from "@kind-grip/core/library";
-import { oneAtATime, respond, sameDoing, type DecisionKind, type NewDecision, type Present, type Response } from "@kind-grip/core/response";
+import { oneAtATime, respond, sameDoing, type DecisionKind, type NewDecision, type Response } from "@kind-grip/core/response";
 import { refusalOf } from "@kind-grip/core/safety";
 import { heldIn, setPersonalForm } from "@kind-grip/core/session";
-import { nextRaise } from "@kind-grip/core/program";
+import { nextRaise, type Present } from "@kind-grip/core/program";
 import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow, DecisionRow, ProposalRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
+import type { DecisionRow, ProposalRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
@@ -96,12 +97,6 @@ export async function refreshProposals(
     }));
   await db.models.Proposal.destroy({ where: { crewId: crew.id, personId: [...personIds] }, transaction });
   await db.models.Proposal.bulkCreate(rows, { transaction });
-}
-
-export interface DecisionAnswer extends Omit<DecisionRow, "decidedAt" | "resumedAt" | "crewId"> {
-  decidedAt: string;
-  resumedAt: string | null;
-  by: string;
 }
 
 /**
@@ -247,7 +242,7 @@ export async function decisionHistory(
   caller: Caller,
   crewId: string,
   { page, personId }: { page: number; personId?: string },
-): Promise<{ total: number; pageSize: number; decisions: DecisionAnswer[] }> {
+): Promise<{ total: number; pageSize: number; decisions: DecisionEntry[] }> {
   await crewOf(db, caller, crewId);
   const { count, rows } = await db.models.Decision.findAndCountAll({
     where: { crewId, ...(personId && { personId }) },

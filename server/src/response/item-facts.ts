@@ -9,7 +9,8 @@ import type { Item } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { CrewRow, DecisionRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
+import type { DecisionRow } from "./tables";
 import { participationsIn, symptomHistory, symptomsOn, type AskedSymptoms } from "../safety/participations";
 
 /** How far back evidence reaches, days: a block of eight weeks. */

@@ -1,7 +1,7 @@
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
-import type { WaitingDecision } from "@kind-grip/core/answers";
+import type { WaitingDecision } from "@kind-grip/core/api";
 
 let test: TestApp;
 let trainer: TestTrainer;

@@ -1,20 +1,20 @@
 /** Decisions waiting and taken. */
-import { NewDecision } from "@kind-grip/core/response";
+import { DecisionPage, NewDecisions, Page, WaitingDecision, Why } from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
-import { CrewParams, Page, Why } from "../http/params";
+import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { decide, decisionHistory, resume, waitingDecisions } from "./decisions";
 
-const MOST_DECISIONS_AT_ONCE = 500;
-
 export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "decisions",
     method: "get",
     path: "/api/crews/:crewId/decisions",
     summary: "What waits for a decision, most urgent first; with all=yes, holds too",
+    answer: v.array(WaitingDecision),
     params: CrewParams,
     query: v.object({ all: v.optional(v.picklist(["yes", "no"], "must be yes or no"), "no") }),
     async handle({ caller, params, query }) {
@@ -25,24 +25,21 @@ export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void
     },
   });
   routes.add({
+    id: "decide",
     method: "post",
     path: "/api/crews/:crewId/decisions",
     summary: "Confirm or overrule proposals, all or none; 409 when the records say something else by now",
     params: CrewParams,
-    body: v.strictObject({
-      decisions: v.pipe(
-        v.array(NewDecision),
-        v.minLength(1, "names none"),
-        v.maxLength(MOST_DECISIONS_AT_ONCE, `at most ${MOST_DECISIONS_AT_ONCE} at once`),
-      ),
-    }),
+    body: NewDecisions,
     bodyLimit: "1mb",
     handle: async ({ caller, params, body }) => decide(db, caller, await now(caller), params.crewId, body.decisions),
   });
   routes.add({
+    id: "decisionHistory",
     method: "get",
     path: "/api/crews/:crewId/decisions/history",
     summary: "Decisions taken, newest first, a page at a time",
+    answer: DecisionPage,
     params: CrewParams,
     query: v.object({ ...Page.entries, personId: v.optional(Id) }),
     async handle({ caller, params, query }) {
@@ -53,6 +50,7 @@ export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void
     },
   });
   routes.add({
+    id: "resume",
     method: "post",
     path: "/api/decisions/:decisionId/resume",
     summary: "End a pause: the item is the person's again",

@@ -3,7 +3,8 @@ import { dateAt } from "@kind-grip/core/calendar";
 import type { RunRecord } from "@kind-grip/core/run";
 import { Op, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { CrewRow, PersonDayRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
+import type { PersonDayRow } from "./tables";
 
 export const PERSON_DAY_SUMS = ["itemsDue", "itemsDone", "doneSec", "runs", "effortSum", "efforts", "marks"] as const;
 

@@ -1,4 +1,5 @@
 /** Runs and their CSV. */
+import { ClashAnswer, Page, RunPage, Stored } from "@kind-grip/core/api";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { RunRecord } from "@kind-grip/core/run";
@@ -8,7 +9,7 @@ import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
-import { CrewParams, Page } from "../http/params";
+import { CrewParams } from "../http/params";
 import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { runRows } from "./rows";
@@ -19,17 +20,21 @@ const RunParams = v.object({ runId: Id });
 
 export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "runs",
     method: "get",
     path: "/api/crews/:crewId/runs",
     summary: "Runs of a crew, newest first, a page at a time",
+    answer: RunPage,
     params: CrewParams,
     query: Page,
     handle: ({ caller, params, query }) => listRuns(db, caller, params.crewId, query.page),
   });
   routes.add({
+    id: "run",
     method: "get",
     path: "/api/runs/:runId",
     summary: "One run, whole",
+    answer: RunRecord,
     params: RunParams,
     async handle({ caller, params }) {
       const run = await runOf(db, caller, params.runId);
@@ -43,19 +48,22 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "answerClash",
     method: "post",
     path: "/api/runs/:runId/clashes/:personId",
     summary: "Say whether a late run with somebody who is out of it was before, or a mistake",
     params: v.object({ runId: Id, personId: Id }),
-    body: v.strictObject({ answer: v.picklist(["before", "mistake"], "must be before or mistake") }),
+    body: ClashAnswer,
     async handle({ caller, params, body }) {
       await answerClash(db, caller, await now(caller), params.runId, params.personId, body.answer);
     },
   });
   routes.add({
+    id: "storeRun",
     method: "put",
     path: "/api/runs/:runId",
     summary: "Store a run; sending it again changes nothing",
+    answer: Stored,
     roles: ["trainer", "lead"],
     params: RunParams,
     body: RunRecord,
@@ -66,9 +74,11 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "runsCsv",
     method: "get",
     path: "/api/crews/:crewId/runs.csv",
     summary: "Runs of a crew as CSV, one row a person and run",
+    file: "text/csv",
     params: CrewParams,
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);

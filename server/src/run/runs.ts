@@ -6,7 +6,7 @@ import { fn, col, literal, Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";

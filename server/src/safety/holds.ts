@@ -7,7 +7,8 @@ import type { Caller } from "../auth/caller";
 import { noteChanged } from "../audit/audit";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { ClearanceRow, CrewRow, HoldRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
+import type { ClearanceRow, HoldRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { clearanceFrom } from "./participations";
@@ -15,7 +16,7 @@ import { reportsByPerson, type AlertReport } from "./person-alerts";
 
 type Dated<Row> = { [Key in keyof Row]: Row[Key] extends Date ? string : Row[Key] extends Date | null ? string | null : Row[Key] };
 
-export interface HeldOutAnswer {
+export interface HeldOut {
   holds: Dated<Omit<HoldRow, "crewId">>[];
   clearances: Dated<Omit<ClearanceRow, "crewId">>[];
   /** What people reported that waits for an answer or still pauses. */
@@ -23,7 +24,7 @@ export interface HeldOutAnswer {
 }
 
 /** Every hold and clearance of a crew, newest first, those that are over too. */
-export async function heldOut(db: Db, caller: Caller, crewId: string): Promise<HeldOutAnswer> {
+export async function heldOut(db: Db, caller: Caller, crewId: string): Promise<HeldOut> {
   await crewOf(db, caller, crewId);
   const [reports, holds, clearances] = await Promise.all([
     reportsByPerson(db, [crewId], true),
@@ -79,7 +80,7 @@ export async function enterHold(
   at: Date,
   crewId: string,
   hold: { personId: string; question: HoldReason; words: string | null },
-): Promise<HeldOutAnswer> {
+): Promise<HeldOut> {
   await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     if (!(await db.models.Person.findOne({ where: { id: hold.personId, crewId }, transaction })))
@@ -90,7 +91,7 @@ export async function enterHold(
 }
 
 /** Ends a hold that was entered by mistake. A reason is asked for and kept. */
-export async function withdrawHold(db: Db, caller: Caller, at: Date, holdId: string, why: string): Promise<HeldOutAnswer> {
+export async function withdrawHold(db: Db, caller: Caller, at: Date, holdId: string, why: string): Promise<HeldOut> {
   const hold = await holdOf(db, caller, holdId);
   await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Hold.update(
@@ -110,7 +111,7 @@ export async function withdrawHold(db: Db, caller: Caller, at: Date, holdId: str
 }
 
 /** Storing the same clearance twice stores it once. */
-export async function enterClearance(db: Db, caller: Caller, at: Date, crewId: string, clearance: NewClearance): Promise<HeldOutAnswer> {
+export async function enterClearance(db: Db, caller: Caller, at: Date, crewId: string, clearance: NewClearance): Promise<HeldOut> {
   await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     const hold = (await db.models.Hold.findOne({ where: { id: clearance.holdId, crewId }, transaction }))?.get({ plain: true });
@@ -142,7 +143,7 @@ export async function enterClearance(db: Db, caller: Caller, at: Date, crewId: s
   return heldOut(db, caller, crewId);
 }
 
-export async function withdrawClearance(db: Db, caller: Caller, at: Date, clearanceId: string, why: string): Promise<HeldOutAnswer> {
+export async function withdrawClearance(db: Db, caller: Caller, at: Date, clearanceId: string, why: string): Promise<HeldOut> {
   const clearance = await clearanceOf(db, caller, clearanceId);
   await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Clearance.update(

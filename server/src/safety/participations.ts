@@ -1,9 +1,10 @@
 /** Who of a crew may do what at a moment: read wherever items are handed out. Says nothing about why. */
+import { isEqual } from "es-toolkit";
 import { dateAt } from "@kind-grip/core/calendar";
 import { FULL_PARTICIPATION, participationOf, type Clearance, type Hold, type Participation, type Symptom } from "@kind-grip/core/safety";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { ClearanceRow, HoldRow } from "../db/models";
+import type { ClearanceRow, HoldRow } from "./tables";
 import { pausedMovements } from "../response/pauses";
 import { symptomPauses } from "./symptom-pauses";
 
@@ -69,7 +70,7 @@ export async function participationsOf(
 }
 
 function isFull(participation: Participation): boolean {
-  return JSON.stringify(participation) === JSON.stringify(FULL_PARTICIPATION);
+  return isEqual(participation, FULL_PARTICIPATION);
 }
 
 /** Whether a hold, not only something reported, keeps a person out of everything. */

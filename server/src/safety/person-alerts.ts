@@ -1,9 +1,9 @@
 /** What people reported, as the trainer is shown it: one entry a person, with everything that waits or still pauses. */
-import type { PersonAlert } from "@kind-grip/core/answers";
+import type { PersonAlert } from "@kind-grip/core/api";
 import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import type { Db } from "../db/connection";
-import type { SymptomAlertRow } from "../db/models";
+import type { SymptomAlertRow } from "./tables";
 
 export type AlertReport = PersonAlert["reports"][number];
 

@@ -5,7 +5,7 @@ import { consequenceOf } from "@kind-grip/core/safety";
 import { DateTime } from "luxon";
 import type { Content } from "pdfmake/interfaces";
 import type { Db } from "../db/connection";
-import type { HoldRow } from "../db/models";
+import type { HoldRow } from "./tables";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
 
 export async function referralNote(db: Db, hold: HoldRow, at: Date): Promise<Buffer> {

@@ -1,12 +1,13 @@
 /** Who may do what, holds, clearances, the referral note. */
-import { AlertAnswer, HOLD_REASONS, NewClearance, SymptomReport } from "@kind-grip/core/safety";
+import { AnsweredAlerts, AuditPage, HeldOut, NewHold, Page, ParticipationEntry, Stored, Why } from "@kind-grip/core/api";
+import { NewClearance, SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { auditOf, noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
-import { CrewParams, Page, Why } from "../http/params";
+import { CrewParams } from "../http/params";
 import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { enterClearance, enterHold, heldOut, holdOf, withdrawClearance, withdrawHold } from "./holds";
@@ -16,9 +17,11 @@ import { answerAlerts, storeReport } from "./symptom-alerts";
 
 export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
+    id: "participation",
     method: "get",
     path: "/api/crews/:crewId/participation",
     summary: "Who cannot do everything, and what; no health answers, no reasons",
+    answer: v.array(ParticipationEntry),
     roles: ["trainer", "lead"],
     params: CrewParams,
     async handle({ caller, params }) {
@@ -28,9 +31,11 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "heldOut",
     method: "get",
     path: "/api/crews/:crewId/held-out",
     summary: "Holds and clearances of a crew with their reasons",
+    answer: HeldOut,
     params: CrewParams,
     async handle({ caller, params }) {
       const answer = await heldOut(db, caller, params.crewId);
@@ -44,40 +49,32 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "enterHold",
     method: "post",
     path: "/api/crews/:crewId/holds",
     summary: "Hold a person out, for one of the safety questions, sharp pain, or something else in words",
+    answer: HeldOut,
     params: CrewParams,
-    body: v.pipe(
-      v.strictObject({
-        personId: Id,
-        question: v.picklist(HOLD_REASONS, "is not one of the reasons"),
-        words: v.optional(v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(600, "is longer than 600 characters"))), null),
-      }),
-      v.forward(
-        v.check(({ question, words }) => question !== "other" || (words ?? "").length >= 3, "say in words what it is"),
-        ["words"],
-      ),
-    ),
+    body: NewHold,
     handle: async ({ caller, params, body }) => enterHold(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
+    id: "answerAlerts",
     method: "post",
     path: "/api/crews/:crewId/people/:personId/alerts/answer",
     summary: "Answer what a person reported: give back, ease, keep paused, or refer and hold out; with a reply to them",
     params: v.object({ crewId: Id, personId: Id }),
-    body: v.strictObject({
-      alertIds: v.pipe(v.array(Id), v.minLength(1, "names none"), v.maxLength(50, "at most 50")),
-      answer: AlertAnswer,
-    }),
+    body: AnsweredAlerts,
     async handle({ caller, params, body }) {
       await answerAlerts(db, caller, await now(caller), { ...params, alertIds: body.alertIds }, body.answer);
     },
   });
   routes.add({
+    id: "reportInRun",
     method: "put",
     path: "/api/crews/:crewId/people/:personId/symptom-reports/:reportId",
     summary: "What somebody felt in a run that is being led; pauses at once. Sending it again changes nothing",
+    answer: Stored,
     roles: ["trainer", "lead"],
     params: v.object({ crewId: Id, personId: Id, reportId: Id }),
     body: SymptomReport,
@@ -87,33 +84,41 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "withdrawHold",
     method: "post",
     path: "/api/holds/:holdId/withdraw",
     summary: "End a hold that was entered by mistake",
+    answer: HeldOut,
     params: v.object({ holdId: Id }),
     body: Why,
     handle: async ({ caller, params, body }) => withdrawHold(db, caller, await now(caller), params.holdId, body.why),
   });
   routes.add({
+    id: "enterClearance",
     method: "post",
     path: "/api/crews/:crewId/clearances",
     summary: "Enter a clinician's clearance",
+    answer: HeldOut,
     params: CrewParams,
     body: NewClearance,
     handle: async ({ caller, params, body }) => enterClearance(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
+    id: "withdrawClearance",
     method: "post",
     path: "/api/clearances/:clearanceId/withdraw",
     summary: "Withdraw a clearance",
+    answer: HeldOut,
     params: v.object({ clearanceId: Id }),
     body: Why,
     handle: async ({ caller, params, body }) => withdrawClearance(db, caller, await now(caller), params.clearanceId, body.why),
   });
   routes.add({
+    id: "referralNote",
     method: "get",
     path: "/api/holds/:holdId/referral.pdf",
     summary: "A referral note for the person: plain words, no diagnosis",
+    file: "application/pdf",
     params: v.object({ holdId: Id }),
     async handle({ caller, params, response }) {
       const hold = await holdOf(db, caller, params.holdId);
@@ -123,9 +128,11 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
+    id: "audit",
     method: "get",
     path: "/api/crews/:crewId/audit",
     summary: "Who saw or changed health answers of a crew, newest first, a page at a time",
+    answer: AuditPage,
     params: CrewParams,
     query: Page,
     handle: ({ caller, params, query }) => auditOf(db, caller, params.crewId, query.page),

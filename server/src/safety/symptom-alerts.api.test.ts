@@ -1,5 +1,5 @@
 /** The loop that closes: a report pauses by itself, everywhere; the trainer answers once; the answer reaches the person. */
-import type { MemberDay, PersonAlert } from "@kind-grip/core/answers";
+import type { MemberDay, PersonAlert } from "@kind-grip/core/api";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";

@@ -3,7 +3,8 @@
  * Raised in the transaction that stores the report, check-in or run it comes from; answered in one act, with a reply to the person.
  */
 import type { Library, Region } from "@kind-grip/core/library";
-import { easierThan, presentOf, type Fired, type Present } from "@kind-grip/core/response";
+import type { Present } from "@kind-grip/core/program";
+import { easierThan, presentOf, type Fired } from "@kind-grip/core/response";
 import {
   FULL_PARTICIPATION,
   holdsOfReport,
@@ -24,7 +25,9 @@ import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow, DecisionRow, SymptomAlertRow } from "../db/models";
+import type { CrewRow } from "../crew/tables";
+import type { DecisionRow } from "../response/tables";
+import type { SymptomAlertRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";

@@ -24,6 +24,7 @@ export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: st
     db,
     secret: "test",
     proxies: 1,
+    checkAnswers: true,
     ...(log ? { logLevel: "trace", logTo: { write: (line: string) => void log.push(line) } } : { logLevel: "silent" }),
   });
   return {

@@ -1,4 +1,5 @@
 /** The work of a crew: one document, saved whole with a version. */
+import { isEqual } from "es-toolkit";
 import { EMPTY_WORK, workProblems, type Work } from "@kind-grip/core/strain";
 import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Caller } from "../auth/caller";
@@ -7,13 +8,13 @@ import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, stale } from "../http/problem";
 
-export interface WorkAnswer {
+export interface WorkEntry {
   crewId: string;
   version: number;
   work: Work;
 }
 
-export async function workOf(db: Db, caller: Caller, crewId: string): Promise<WorkAnswer> {
+export async function workOf(db: Db, caller: Caller, crewId: string): Promise<WorkEntry> {
   await crewOf(db, caller, crewId);
   const row = (await db.models.Work.findByPk(crewId))?.get({ plain: true });
   return { crewId, version: row?.version ?? 0, work: row?.document ?? EMPTY_WORK };
@@ -23,7 +24,7 @@ export async function workOf(db: Db, caller: Caller, crewId: string): Promise<Wo
  * @param version the one last seen; 0 for work never described
  * @throws Problem 400 for contradictory answers and people of other crews, 409 when somebody else saved in between
  */
-export async function saveWork(db: Db, caller: Caller, at: Date, crewId: string, version: number, work: Work): Promise<WorkAnswer> {
+export async function saveWork(db: Db, caller: Caller, at: Date, crewId: string, version: number, work: Work): Promise<WorkEntry> {
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
     const problems = workProblems(work, longestWorkMin(crew.detail.shiftPattern));
@@ -40,7 +41,7 @@ export async function saveWork(db: Db, caller: Caller, at: Date, crewId: string,
     const now = row?.version ?? 0;
     if (now !== version) {
       // The same save sent twice after a lost answer: it is there already.
-      if (row && now === version + 1 && JSON.stringify(row.document) === JSON.stringify(work)) return { crewId, version: now, work };
+      if (row && now === version + 1 && isEqual(row.document, work)) return { crewId, version: now, work };
       throw stale({ crewId, version: now, work: row?.document ?? EMPTY_WORK });
     }
     await db.models.Work.upsert({ crewId, document: work, version: version + 1, changedAt: at }, { transaction });

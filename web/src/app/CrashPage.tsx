@@ -1,6 +1,6 @@
-/** What shows when a page breaks, and where there is none. */
+/** What shows when a page breaks. */
 import { Box, Button, Typography } from "@mui/material";
-import { Link, useRouteError } from "react-router";
+import { useRouteError } from "react-router";
 import { PageTitle } from "../parts/PageTitle";
 
 export function CrashPage() {
@@ -20,17 +20,6 @@ export function CrashPage() {
       <Typography variant="caption" component="p" sx={{ mt: 4, color: "text.secondary" }}>
         {error instanceof Error ? error.message : ""}
       </Typography>
-    </Box>
-  );
-}
-
-export function LostPage() {
-  return (
-    <Box sx={{ py: 6 }}>
-      <PageTitle title="There is nothing at this address" />
-      <Button component={Link} to="/today" variant="contained">
-        Go to Today
-      </Button>
     </Box>
   );
 }

@@ -1,5 +1,5 @@
 /** What surrounds every page: the sign-in gate, the rail, the connection notice, the notice at the foot. */
-import { Box, Button, Snackbar } from "@mui/material";
+import { Box } from "@mui/material";
 import { BookOpen, Building2, Ruler, Sunrise, Users } from "lucide-react";
 import { useEffect, useMemo } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
@@ -7,10 +7,10 @@ import { WithLibrary } from "../base/library";
 import { Loading } from "../parts/Loading";
 import { HeldOutRuns } from "../run/HeldOutRuns";
 import { RunOutboxSender } from "../run/RunOutboxSender";
-import { serverApi } from "./api";
-import { ConnectionNotice } from "./ConnectionNotice";
-import { closeNotice } from "./notices";
-import { useAppDispatch, useAppSelector } from "./store";
+import { serverApi } from "../base/api";
+import { NoticeBar, PAGE_HEIGHT } from "../base/NoticeBar";
+import { ConnectionNotice } from "../base/ConnectionNotice";
+import { libraryApi } from "../library/api";
 
 const PLACES = [
   { to: "/today", label: "Today", Icon: Sunrise },
@@ -24,7 +24,7 @@ const PLACES = [
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
   // Programs may hold custom movements: no page is drawn before they are known.
-  const movements = serverApi.useMovementsQuery(undefined, { skip: !me?.account || !["trainer", "lead"].includes(me.account.role) });
+  const movements = libraryApi.useMovementsQuery(undefined, { skip: !me?.account || !["trainer", "lead"].includes(me.account.role) });
   const custom = useMemo(() => movements.data?.map((entry) => entry.custom), [movements.data]);
   const { pathname, search } = useLocation();
   useEffect(() => {
@@ -38,7 +38,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (
     <WithLibrary custom={custom}>
-      <Box sx={{ display: "flex", minHeight: "100dvh" }}>
+      <Box sx={{ display: "flex", minHeight: PAGE_HEIGHT }}>
         {!bare && (
           <Box
             component="a"
@@ -83,7 +83,7 @@ function Rail({ lead }: { lead: boolean }) {
         flexShrink: 0,
         position: "sticky",
         top: 0,
-        height: "100dvh",
+        height: PAGE_HEIGHT,
         display: "flex",
         flexDirection: "column",
         alignItems: "stretch",
@@ -122,34 +122,5 @@ function Rail({ lead }: { lead: boolean }) {
         </Box>
       ))}
     </Box>
-  );
-}
-
-function NoticeBar() {
-  const notice = useAppSelector((state) => state.notice);
-  const dispatch = useAppDispatch();
-  const close = () => dispatch(closeNotice());
-  return (
-    <Snackbar
-      key={notice?.shown}
-      open={notice !== null}
-      autoHideDuration={9000}
-      onClose={(_, reason) => reason !== "clickaway" && close()}
-      message={notice?.text}
-      slotProps={{ content: { sx: { fontSize: "1rem", bgcolor: "text.primary", color: "background.paper", borderRadius: 2 } } }}
-      action={
-        notice?.undo && (
-          <Button
-            sx={{ color: "inherit", textDecoration: "underline" }}
-            onClick={() => {
-              notice.undo?.();
-              close();
-            }}
-          >
-            Undo
-          </Button>
-        )
-      }
-    />
   );
 }

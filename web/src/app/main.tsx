@@ -6,8 +6,8 @@ import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
 import { RouterProvider } from "react-router/dom";
 import { router } from "./router";
-import { store } from "./store";
-import { theme } from "./theme";
+import { store } from "../base/store";
+import { theme } from "../base/theme";
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

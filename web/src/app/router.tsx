@@ -1,8 +1,9 @@
 /** Every place has an address of its own; each loads its code when it is first visited. */
 import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
 import { Frame } from "./Frame";
-import { CrashPage, LostPage } from "./CrashPage";
 import { Loading } from "../parts/Loading";
+import { LostPage } from "../parts/LostPage";
+import { CrashPage } from "./CrashPage";
 
 type Page = () => Promise<{ default: React.ComponentType }>;
 const page =
@@ -43,7 +44,7 @@ export const router = createBrowserRouter([
       { path: "today", lazy: page(() => import("../today/TodayPage")) },
       { path: "library", lazy: page(() => import("../library/LibraryPage")) },
       { path: "library/studio", lazy: page(() => import("../studio/StudioPage")) },
-      { path: "library/studio/:ownId", lazy: page(() => import("../studio/StudioPage")) },
+      { path: "library/studio/:customId", lazy: page(() => import("../studio/StudioPage")) },
       { path: "library/:movementId", lazy: page(() => import("../library/MovementPage")) },
       { path: "bench", element: <Navigate to="/bench/lever" replace /> },
       { path: "bench/:tool", lazy: page(() => import("../bench/BenchPage")) },

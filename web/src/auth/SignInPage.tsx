@@ -2,12 +2,13 @@
 import { Alert, Box, Button, Link as TextLink, TextField, Typography } from "@mui/material";
 import { type FormEvent, useState } from "react";
 import { Link, Navigate, useSearchParams } from "react-router";
-import { problemOf, serverApi } from "../app/api";
+import { problemOf, serverApi } from "../base/api";
 import { useTabTitle } from "../parts/PageTitle";
+import { authApi } from "./api";
 
 export default function SignInPage() {
   const { data: me } = serverApi.useMeQuery();
-  const [signIn, { isLoading, error }] = serverApi.useSignInMutation();
+  const [signIn, { isLoading, error }] = authApi.useSignInMutation();
   const [search] = useSearchParams();
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");

@@ -76,7 +76,7 @@ export function BigStepper({ label, value, start, min, max, step = 1, unit, onCh
         display: "inline-flex",
         alignItems: "center",
         border: "2px solid",
-        borderColor: value === null ? "line" : "text.secondary",
+        borderColor: value === null ? "edge" : "text.secondary",
         borderRadius: 2,
         bgcolor: "background.paper",
         overflow: "hidden",

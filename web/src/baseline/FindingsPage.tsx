@@ -23,7 +23,10 @@ import { HAND_SIDES } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import { useParticipations } from "../safety/use-participations";
-import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";
+import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import { workApi } from "../work/api";
+import { crewApi } from "../crew/api";
+import { baselineApi } from "./api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -36,9 +39,9 @@ import { RangeFan } from "./RangeFan";
 export default function FindingsPage() {
   const { roundId } = useParams();
   const crew = useCrew();
-  const rounds = serverApi.useRoundsQuery(crew.id);
-  const people = serverApi.usePeopleQuery(crew.id);
-  const records = serverApi.useRecordsQuery(roundId!, { refetchOnMountOrArgChange: true });
+  const rounds = baselineApi.useRoundsQuery(crew.id);
+  const people = crewApi.usePeopleQuery(crew.id);
+  const records = baselineApi.useRecordsQuery(roundId!, { refetchOnMountOrArgChange: true });
   return (
     <Loaded query={rounds}>
       {(list) => (
@@ -67,8 +70,8 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
   const [search, setSearch] = useSearchParams();
   const earlier = rounds[rounds.findIndex(({ id }) => id === roundId) + 1];
   const [otherId, setOtherId] = useState(earlier?.id ?? "");
-  const { data: others } = serverApi.useRecordsQuery(otherId, { skip: otherId === "" });
-  const work = serverApi.useWorkQuery(crew.id).data?.work ?? EMPTY_WORK;
+  const { data: others } = baselineApi.useRecordsQuery(otherId, { skip: otherId === "" });
+  const work = workApi.useWorkQuery(crew.id).data?.work ?? EMPTY_WORK;
   const may = useParticipations(crew.id);
   const asked = people.filter(({ id }) => entries.some((each) => each.personId === id && !isEmpty(each.record)));
   const countOf = (personId: string) =>

@@ -8,8 +8,10 @@ import { emptyRecord, isEmpty, isFinished, PARTS, stateOf, type BaselineRecord, 
 import { dateAt } from "@kind-grip/core/calendar";
 import { holdsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
 import { useWords } from "../base/library";
-import { serverApi, type CrewEntry, type PersonEntry, type RecordEntry, type RoundEntry } from "../app/api";
-import { useNow } from "../app/now";
+import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import { crewApi } from "../crew/api";
+import { baselineApi } from "./api";
+import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
 import { MeterPanel } from "../meter/MeterPanel";
 import { useMeter, type Meter } from "../meter/use-meter";
@@ -17,7 +19,7 @@ import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
-import { SaveState } from "../parts/SaveState";
+import { SaveState } from "../document/SaveState";
 import { useParticipations } from "../safety/use-participations";
 import { FunctionPart } from "./FunctionPart";
 import { GripPart } from "./GripPart";
@@ -30,9 +32,9 @@ import { useRecord } from "./use-record";
 export default function RoundPage() {
   const { roundId } = useParams();
   const crew = useCrew();
-  const rounds = serverApi.useRoundsQuery(crew.id);
-  const people = serverApi.usePeopleQuery(crew.id);
-  const records = serverApi.useRecordsQuery(roundId!, { refetchOnMountOrArgChange: true });
+  const rounds = baselineApi.useRoundsQuery(crew.id);
+  const people = crewApi.usePeopleQuery(crew.id);
+  const records = baselineApi.useRecordsQuery(roundId!, { refetchOnMountOrArgChange: true });
   return (
     <Loaded query={rounds}>
       {(list) => (
@@ -77,7 +79,7 @@ function Round({ crew, round, earlier, everybody, entries }: RoundProps) {
   const today = dateAt(useNow(), crew.timeZone);
   const people = everybody.filter((person) => isHere(person, today));
   const participations = useParticipations(crew.id);
-  const { data: before } = serverApi.useRecordsQuery(earlier?.id ?? "", { skip: !earlier });
+  const { data: before } = baselineApi.useRecordsQuery(earlier?.id ?? "", { skip: !earlier });
   const [search, setSearch] = useSearchParams();
   const [part, setPart] = useState<Part>("safety");
   const meter = useMeter();
@@ -249,7 +251,7 @@ function PersonRecord({
         <Typography variant="h2" sx={{ fontSize: "1.7rem", flex: 1, minWidth: 180 }}>
           {person.name}
         </Typography>
-        <SaveState kept={edited} what={`the record of ${person.name}`} />
+        <SaveState edited={edited} what={`the record of ${person.name}`} />
       </Box>
       <Box sx={{ mb: 2 }}>
         <Choice<Part>

@@ -7,10 +7,13 @@ import { Link, useNavigate } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type RoundEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useNow } from "../app/now";
-import { useAppDispatch } from "../app/store";
+import type { RoundEntry } from "@kind-grip/core/api";
+import { crewApi } from "../crew/api";
+import { baselineApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useNow } from "../base/now";
+import { useAppDispatch } from "../base/store";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -18,8 +21,8 @@ import { PageTitle } from "../parts/PageTitle";
 
 export default function RoundsPage() {
   const crew = useCrew();
-  const rounds = serverApi.useRoundsQuery(crew.id, { refetchOnMountOrArgChange: true });
-  const people = serverApi.usePeopleQuery(crew.id);
+  const rounds = baselineApi.useRoundsQuery(crew.id, { refetchOnMountOrArgChange: true });
+  const people = crewApi.usePeopleQuery(crew.id);
   const today = dateAt(useNow(), crew.timeZone);
   const [naming, setNaming] = useState(false);
   const here = (people.data ?? []).filter((person) => isHere(person, today)).length;
@@ -67,8 +70,8 @@ export default function RoundsPage() {
 }
 
 function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
-  const [change] = serverApi.useChangeRoundMutation();
-  const [remove] = serverApi.useRemoveRoundMutation();
+  const [change] = baselineApi.useChangeRoundMutation();
+  const [remove] = baselineApi.useRemoveRoundMutation();
   const dispatch = useAppDispatch();
   const close = async () => {
     const answer = await change({ id: round.id, name: round.name, closed: !round.closed });
@@ -134,7 +137,7 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
 function NewRound({ crewId, today, first, onClose }: { crewId: string; today: string; first: boolean; onClose(): void }) {
   const [id] = useState(() => uuid());
   const [name, setName] = useState(`${first ? "Baseline" : "Re-measure"} ${DateTime.fromISO(today).toFormat("LLLL yyyy")}`);
-  const [create, { error, isLoading }] = serverApi.useCreateRoundMutation();
+  const [create, { error, isLoading }] = baselineApi.useCreateRoundMutation();
   const navigate = useNavigate();
   const problem = error ? problemOf(error) : undefined;
   return (

@@ -1,13 +1,21 @@
 /** One person's record in a round as it is edited. Health answers wait in this tab only, never in the browser's lasting store. */
-import { emptyRecord, type BaselineRecord } from "@kind-grip/core/baseline";
-import { serverApi, type RecordEntry } from "../app/api";
-import { useKeptDocument } from "../parts/kept-document";
+import { emptyRecord, RECORD_DOCUMENT, type BaselineRecord } from "@kind-grip/core/baseline";
+import type { RecordEntry } from "@kind-grip/core/api";
+import { baselineApi } from "./api";
+import { useOwner } from "../base/api";
+import { useDocument } from "../document/use-document";
 
 export function useRecord(roundId: string, personId: string, entry: RecordEntry | undefined) {
-  const [save] = serverApi.useSaveRecordMutation();
-  return useKeptDocument<BaselineRecord>({
-    key: `kind-grip.round.${roundId}.${personId}`,
-    storage: sessionStorage,
+  const owner = useOwner();
+  const [save] = baselineApi.useSaveRecordMutation();
+  return useDocument<BaselineRecord>({
+    draft: {
+      storage: sessionStorage,
+      owner,
+      id: `${roundId}/${personId}`,
+      of: RECORD_DOCUMENT,
+      former: { key: `kind-grip.round.${roundId}.${personId}`, valueAs: "value" },
+    },
     start: { version: entry?.version ?? 0, value: entry?.record ?? emptyRecord() },
     save: (version, record) => save({ roundId, personId, version, record }),
     theirsFrom: (detail) => {

@@ -15,8 +15,8 @@ import {
   type Tool,
 } from "@kind-grip/core/load";
 import { torqueText } from "@kind-grip/core/units";
+import { crewApi } from "../crew/api";
 import { useLibrary } from "../base/library";
-import { serverApi } from "../app/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Why } from "../parts/Why";
@@ -35,7 +35,7 @@ const USES: Readonly<Record<UseName, LoadUse & { label: string; about: string }>
 
 export function LeverBench() {
   const library = useLibrary();
-  const { data: crews } = serverApi.useCrewsQuery();
+  const { data: crews } = crewApi.useCrewsQuery();
   const [crewId, setCrewId] = useState("");
   const [tool, setTool] = useState<Tool>(USUAL_TOOLS[0]!);
   const [useName, setUseName] = useState<UseName>("turn");

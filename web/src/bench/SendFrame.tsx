@@ -2,7 +2,8 @@
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from "@mui/material";
 import { CornerDownRight } from "lucide-react";
 import { useState, type ReactNode } from "react";
-import { problemOf, serverApi } from "../app/api";
+import { problemOf } from "../base/api";
+import { crewApi } from "../crew/api";
 
 export function SendButton({ label, dialog }: { label: string; dialog(onClose: () => void): ReactNode }) {
   const [open, setOpen] = useState(false);
@@ -28,7 +29,7 @@ interface SendFrameProps {
 }
 
 export function SendFrame({ title, crewId, onCrew, ready, error, onSend, onClose, children }: SendFrameProps) {
-  const crews = serverApi.useCrewsQuery().data ?? [];
+  const crews = crewApi.useCrewsQuery().data ?? [];
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="send-title">
       <DialogTitle id="send-title">{title}</DialogTitle>

@@ -2,10 +2,11 @@
 import { MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { Item } from "@kind-grip/core/session";
+import { programApi } from "../program/api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import { serverApi } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { SendButton, SendFrame } from "./SendFrame";
 
 interface SendToProgramProps {
@@ -23,9 +24,9 @@ export function SendToProgram(props: SendToProgramProps) {
 function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onClose(): void }) {
   const words = useWords();
   const [crewId, setCrewId] = useState("");
-  const programs = serverApi.useProgramsQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true });
+  const programs = programApi.useProgramsQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true });
   const [itemId, setItemId] = useState("");
-  const [save, { isLoading, error }] = serverApi.useSaveProgramMutation();
+  const [save, { isLoading, error }] = programApi.useSaveProgramMutation();
   const dispatch = useAppDispatch();
   const choices = (programs.currentData ?? []).flatMap((entry) =>
     entry.program.sessions.flatMap((session) => session.items.filter(fits).map((item) => ({ entry, session, item }))),

@@ -3,10 +3,11 @@ import { TextField } from "@mui/material";
 import { useState } from "react";
 import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Task } from "@kind-grip/core/strain";
+import { workApi } from "../work/api";
+import { crewApi } from "../crew/api";
 import { v7 as uuid } from "uuid";
-import { serverApi } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { withTask } from "../work/new-task";
 import { SendButton, SendFrame } from "./SendFrame";
 
@@ -22,9 +23,9 @@ export function SendToWork(props: SendToWorkProps) {
 function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): void }) {
   const [crewId, setCrewId] = useState("");
   const [name, setName] = useState("");
-  const crew = serverApi.useCrewQuery(crewId, { skip: crewId === "" }).currentData;
-  const stored = serverApi.useWorkQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true }).currentData;
-  const [save, { isLoading, error }] = serverApi.useSaveWorkMutation();
+  const crew = crewApi.useCrewQuery(crewId, { skip: crewId === "" }).currentData;
+  const stored = workApi.useWorkQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true }).currentData;
+  const [save, { isLoading, error }] = workApi.useSaveWorkMutation();
   const dispatch = useAppDispatch();
   const send = async () => {
     if (!crew || !stored) return;

@@ -4,15 +4,7 @@ import { ArrowLeft, Lock, LockOpen, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
-import {
-  SESSION_NAMES,
-  USUAL_LIMITS,
-  type ComposeInput,
-  type ComposeLimits,
-  type Hindrance,
-  type Proposal,
-  type Unmet,
-} from "@kind-grip/core/compose";
+import { SESSION_NAMES, USUAL_LIMITS, type ComposeLimits, type Hindrance, type Proposal, type Unmet } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, type Style } from "@kind-grip/core/library";
@@ -27,8 +19,14 @@ import { useOffered } from "../library/use-offered";
 import { useWords, useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { mainHandOf } from "../crew/main-hand";
-import { problemOf, serverApi, type CrewEntry, type PersonEntry, type RecordEntry } from "../app/api";
-import { useNow } from "../app/now";
+import type { CrewEntry, PersonEntry, RecordEntry } from "@kind-grip/core/api";
+import { workApi } from "../work/api";
+import { programApi } from "../program/api";
+import { practiceApi } from "../practice/api";
+import { crewApi } from "../crew/api";
+import { baselineApi } from "../baseline/api";
+import { problemOf } from "../base/api";
+import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
 import { MovementThumb } from "../figure/MovementThumb";
 import { Choice } from "../parts/Choice";
@@ -38,16 +36,16 @@ import { PageTitle } from "../parts/PageTitle";
 import { Stepper } from "../parts/Stepper";
 import { Why } from "../parts/Why";
 import { useParticipations } from "../safety/use-participations";
-import { useProposal, type ProposalState } from "./use-proposal";
+import { useProposal, type ProposalState, type Question } from "./use-proposal";
 
 export default function ComposePage() {
   const crew = useCrew();
-  const work = serverApi.useWorkQuery(crew.id);
-  const settings = serverApi.useSettingsQuery();
-  const people = serverApi.usePeopleQuery(crew.id);
-  const rounds = serverApi.useRoundsQuery(crew.id);
+  const work = workApi.useWorkQuery(crew.id);
+  const settings = practiceApi.useSettingsQuery();
+  const people = crewApi.usePeopleQuery(crew.id);
+  const rounds = baselineApi.useRoundsQuery(crew.id);
   const latest = rounds.data?.[0];
-  const records = serverApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   return (
     <Loaded query={work}>
       {({ work: described }) => (
@@ -79,7 +77,7 @@ export default function ComposePage() {
   );
 }
 
-type Locks = NonNullable<ComposeInput["locked"]>;
+type Locks = NonNullable<Question["locked"]>;
 
 interface ComposeProps {
   crew: CrewEntry;
@@ -119,7 +117,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
     setAskedLocks(locked);
     setExcluded(next);
   };
-  const input = useMemo((): ComposeInput => {
+  const input = useMemo((): Question => {
     const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
     const day = dayOf(work)!;
     // What was found in people counts for the crew as the share of people it was found in.
@@ -127,7 +125,6 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(people, personId))))
       .map((finding) => ({ ...finding, points: finding.points / Math.max(1, records.length) }));
     return {
-      library,
       needs: regionNeeds(work, day, findings),
       opposites: oppositesFor(work, day, place, offered).map(({ posture, left, right }) => ({ posture, left, right })),
       limits: { ...limits, settings: crew.settings, kit: crew.kit, people: Math.max(1, here) },
@@ -135,8 +132,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       excluded,
       name: `${crew.name.split(" ")[0]} hands`,
     };
-  }, [crew, library, offered, work, people, records, limits, askedLocks, excluded, here]);
-  const state = useProposal(input);
+  }, [crew, offered, work, people, records, limits, askedLocks, excluded, here]);
+  const state = useProposal(input, library, offered);
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
     setLocked(locked.some(same) ? locked.filter((each) => !same(each)) : [...locked, place]);
@@ -435,7 +432,7 @@ function NotCovered({ unmet }: { unmet: Unmet[] }) {
 }
 
 function Make({ crew, state }: { crew: CrewEntry; state: ProposalState }) {
-  const [create, { isLoading, error }] = serverApi.useCreateProgramMutation();
+  const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
   const navigate = useNavigate();
   const { proposal, stage } = state;
   // A composed program settles in from the coming Monday; Weeks ahead changes that.

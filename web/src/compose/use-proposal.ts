@@ -1,6 +1,7 @@
 /** A proposal for the limits as they are now: a first answer soon, a better one after it. A change throws away what is being worked out. */
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { composer, type ComposeInput, type Proposal } from "@kind-grip/core/compose";
+import type { Library, Movement } from "@kind-grip/core/library";
 import { v7 as uuid } from "uuid";
 import { startSolver } from "../parts/solver";
 
@@ -16,16 +17,23 @@ export interface ProposalState {
   stage: "working" | "first" | "best" | "none";
 }
 
-export function useProposal(input: ComposeInput | null): ProposalState {
+/** What is asked, as plain data: two equal questions are one. */
+export type Question = Omit<ComposeInput, "library" | "movements">;
+
+/** @param movements what may be proposed */
+export function useProposal(question: Question, library: Library, movements: readonly Movement[]): ProposalState {
   const [state, setState] = useState<ProposalState & { key: string }>({ stage: "working", key: "" });
-  const key = JSON.stringify(input);
+  const asked = JSON.stringify(question);
+  const key = [asked, library.revision, ...movements.map(({ id }) => id)].join(" ");
+  const latest = useRef({ library, movements });
   useEffect(() => {
-    const asked = JSON.parse(key) as ComposeInput | null;
-    if (!asked) return;
+    latest.current = { library, movements };
+  });
+  useEffect(() => {
     let solver: ReturnType<typeof startSolver> | undefined;
     const timer = setTimeout(async () => {
       solver = startSolver();
-      const ask = composer(asked, () => uuid());
+      const ask = composer({ ...(JSON.parse(asked) as Question), ...latest.current }, () => uuid());
       const first = await ask.first(solver.solve, FIRST_SEC);
       if (first) setState({ proposal: first, stage: "first", key });
       const best = await ask.best(solver.solve, { ...BEST, from: first });
@@ -38,7 +46,7 @@ export function useProposal(input: ComposeInput | null): ProposalState {
       clearTimeout(timer);
       solver?.stop();
     };
-  }, [key]);
+  }, [key, asked]);
   // What was proposed for other limits is shown, but not as an answer.
   return state.key === key ? state : { proposal: state.proposal, stage: "working" };
 }

@@ -6,8 +6,10 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
-import { problemOf, serverApi, type Card } from "../app/api";
-import { useNow } from "../app/now";
+import type { Card } from "@kind-grip/core/api";
+import { crewApi } from "./api";
+import { problemOf } from "../base/api";
+import { useNow } from "../base/now";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
@@ -15,10 +17,10 @@ import { useCrew } from "./CrewFrame";
 
 export default function CardsPage() {
   const crew = useCrew();
-  const people = serverApi.usePeopleQuery(crew.id);
-  const access = serverApi.useAccessQuery(crew.id);
-  const [issue, { data: issued, isLoading, error }] = serverApi.useIssueCardsMutation();
-  const [withdraw, withdrawing] = serverApi.useWithdrawAccessMutation();
+  const people = crewApi.usePeopleQuery(crew.id);
+  const access = crewApi.useAccessQuery(crew.id);
+  const [issue, { data: issued, isLoading, error }] = crewApi.useIssueCardsMutation();
+  const [withdraw, withdrawing] = crewApi.useWithdrawAccessMutation();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const today = dateAt(useNow(), crew.timeZone);
   const problem = error ?? withdrawing.error;

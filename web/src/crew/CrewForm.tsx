@@ -9,7 +9,7 @@ import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
 import { useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
-import type { ProblemBody } from "../app/api";
+import type { ProblemBody } from "../base/api";
 import { ShiftPatternFields } from "./ShiftPatternFields";
 
 const CONDITION_NAMES: Record<(typeof CONDITIONS)[number], string> = {

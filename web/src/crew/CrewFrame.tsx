@@ -3,21 +3,27 @@ import { Box, Link as TextLink, Typography } from "@mui/material";
 import { Fragment } from "react";
 import { Check, CircleAlert, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
-import { serverApi, type CrewEntry } from "../app/api";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { workApi } from "../work/api";
+import { todayApi } from "../today/api";
+import { runApi } from "../run/api";
+import { programApi } from "../program/api";
+import { crewApi } from "./api";
+import { baselineApi } from "../baseline/api";
 import { Loaded } from "../parts/Loaded";
 import { useParticipations } from "../safety/use-participations";
 
 /** The crew of the address, loaded; pages below {@link CrewFrame} can rely on it. */
 export function useCrew(): CrewEntry {
   const { crewId } = useParams();
-  const { currentData: data } = serverApi.useCrewQuery(crewId!);
+  const { currentData: data } = crewApi.useCrewQuery(crewId!);
   if (!data) throw new Error("useCrew is for pages inside CrewFrame");
   return data;
 }
 
 export default function CrewFrame() {
   const { crewId } = useParams();
-  const query = serverApi.useCrewQuery(crewId!);
+  const query = crewApi.useCrewQuery(crewId!);
   return (
     <Loaded query={query}>
       {(crew) => (
@@ -61,15 +67,15 @@ type StepState = "empty" | "part" | "ready" | "needsYou";
 const STATE_NAMES: Readonly<Record<StepState, string>> = { empty: "empty", part: "part", ready: "ready", needsYou: "needs you" };
 
 function Path({ crewId }: { crewId: string }) {
-  const people = serverApi.usePeopleQuery(crewId).data ?? [];
-  const programs = serverApi.useProgramsQuery(crewId).data?.length ?? 0;
-  const runs = serverApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
-  const tasks = serverApi.useWorkQuery(crewId).data?.work.tasks.length ?? 0;
-  const [round] = serverApi.useRoundsQuery(crewId).data ?? [];
+  const people = crewApi.usePeopleQuery(crewId).data ?? [];
+  const programs = programApi.useProgramsQuery(crewId).data?.length ?? 0;
+  const runs = runApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
+  const tasks = workApi.useWorkQuery(crewId).data?.work.tasks.length ?? 0;
+  const [round] = baselineApi.useRoundsQuery(crewId).data ?? [];
   const participations = useParticipations(crewId);
   const heldOut = people.filter(({ id }) => participations.get(id)?.heldOut).length;
   const here = people.filter(({ leftOn }) => leftOn === null).length;
-  const waiting = (serverApi.useTodayQuery().data?.decisions ?? []).filter(
+  const waiting = (todayApi.useTodayQuery().data?.decisions ?? []).filter(
     (each) => each.crewId === crewId && each.kind !== "progress",
   ).length;
   const ready = (is: boolean): StepState => (is ? "ready" : "empty");

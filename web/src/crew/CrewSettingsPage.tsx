@@ -2,9 +2,11 @@ import { Alert, Button } from "@mui/material";
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Crew } from "@kind-grip/core/crew";
-import { problemOf, serverApi, type CrewEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { crewApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { PageTitle } from "../parts/PageTitle";
 import { CrewForm } from "./CrewForm";
@@ -12,9 +14,9 @@ import { useCrew } from "./CrewFrame";
 
 export default function CrewSettingsPage() {
   const entry = useCrew();
-  const [change, { isLoading, error }] = serverApi.useChangeCrewMutation();
-  const [remove] = serverApi.useRemoveCrewMutation();
-  const [restore] = serverApi.useRestoreCrewMutation();
+  const [change, { isLoading, error }] = crewApi.useChangeCrewMutation();
+  const [remove] = crewApi.useRemoveCrewMutation();
+  const [restore] = crewApi.useRestoreCrewMutation();
   const [asking, setAsking] = useState(false);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();

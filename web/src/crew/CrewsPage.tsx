@@ -2,13 +2,13 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { Link } from "react-router";
-import { serverApi } from "../app/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { crewApi } from "./api";
 
 export default function CrewsPage() {
-  const query = serverApi.useCrewsQuery();
+  const query = crewApi.useCrewsQuery();
   return (
     <>
       <PageTitle title="Crews">

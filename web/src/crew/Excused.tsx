@@ -3,12 +3,13 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi } from "../app/api";
+import { problemOf } from "../base/api";
+import { crewApi } from "./api";
 
 export function Excused({ crewId, personId, today }: { crewId: string; personId: string; today: string }) {
-  const all = serverApi.useAbsencesQuery(crewId).data ?? [];
-  const [add, { error, isLoading }] = serverApi.useAddAbsenceMutation();
-  const [remove] = serverApi.useRemoveAbsenceMutation();
+  const all = crewApi.useAbsencesQuery(crewId).data ?? [];
+  const [add, { error, isLoading }] = crewApi.useAddAbsenceMutation();
+  const [remove] = crewApi.useRemoveAbsenceMutation();
   const [from, setFrom] = useState(today);
   const [until, setUntil] = useState(today);
   const problem = error ? problemOf(error) : undefined;

@@ -2,14 +2,15 @@ import { useMemo } from "react";
 import { useNavigate } from "react-router";
 import type { Crew } from "@kind-grip/core/crew";
 import { dateAt, mondayOf, patternPreset } from "@kind-grip/core/calendar";
+import { crewApi } from "./api";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi } from "../app/api";
-import { useNow } from "../app/now";
+import { problemOf } from "../base/api";
+import { useNow } from "../base/now";
 import { PageTitle } from "../parts/PageTitle";
 import { CrewForm } from "./CrewForm";
 
 export default function NewCrewPage() {
-  const [create, { isLoading, error }] = serverApi.useCreateCrewMutation();
+  const [create, { isLoading, error }] = crewApi.useCreateCrewMutation();
   const navigate = useNavigate();
   const now = useNow(3600_000);
   // One id for as long as the page is open: pressing twice makes one crew.

@@ -7,8 +7,9 @@ import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Participation, Participations } from "@kind-grip/core/safety";
-import { serverApi, type PersonEntry } from "../app/api";
-import { useNow } from "../app/now";
+import type { PersonEntry } from "@kind-grip/core/api";
+import { crewApi } from "./api";
+import { useNow } from "../base/now";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -22,7 +23,7 @@ type Shown = "here" | "left";
 
 export default function PeoplePage() {
   const crew = useCrew();
-  const query = serverApi.usePeopleQuery(crew.id);
+  const query = crewApi.usePeopleQuery(crew.id);
   const [editing, setEditing] = useState<PersonEntry | "new" | null>(null);
   const [shown, setShown] = useState<Shown>("here");
   const today = dateAt(useNow(), crew.timeZone);

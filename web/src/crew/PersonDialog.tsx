@@ -5,9 +5,11 @@ import { useMemo } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { Person } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { PersonEntry } from "@kind-grip/core/api";
+import { crewApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { Excused } from "./Excused";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
@@ -22,9 +24,9 @@ interface PersonDialogProps {
 const emptyToNull = (text: unknown) => (typeof text === "string" && text.trim() !== "" ? text : null);
 
 export function PersonDialog({ crewId, person, today, onClose }: PersonDialogProps) {
-  const [add, adding] = serverApi.useAddPeopleMutation();
-  const [change, changing] = serverApi.useChangePersonMutation();
-  const [remove, removing] = serverApi.useRemovePersonMutation();
+  const [add, adding] = crewApi.useAddPeopleMutation();
+  const [change, changing] = crewApi.useChangePersonMutation();
+  const [remove, removing] = crewApi.useRemovePersonMutation();
   const dispatch = useAppDispatch();
   const newId = useMemo(() => uuid(), []);
   const { register, control, handleSubmit, formState } = useForm<Person>({

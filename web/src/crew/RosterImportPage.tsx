@@ -18,9 +18,11 @@ import {
   type RosterText,
 } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { PersonEntry } from "@kind-grip/core/api";
+import { crewApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { FilePick } from "../parts/FilePick";
@@ -55,7 +57,7 @@ interface OpenFile {
 
 export default function RosterImportPage() {
   const crew = useCrew();
-  const query = serverApi.usePeopleQuery(crew.id);
+  const query = crewApi.usePeopleQuery(crew.id);
   return (
     <>
       <PageTitle title="Bring in a list" lead="A CSV file, as it came. Nothing is kept until you say so." />
@@ -70,7 +72,7 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
   const [dateOrder, setDateOrder] = useState<DateOrder>("dmy");
   const [shown, setShown] = useState<"all" | "bad">("all");
   const [unreadable, setUnreadable] = useState("");
-  const [add, { isLoading, error }] = serverApi.useAddPeopleMutation();
+  const [add, { isLoading, error }] = crewApi.useAddPeopleMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
 

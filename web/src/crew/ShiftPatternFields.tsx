@@ -10,7 +10,7 @@ import {
   type ShiftKind,
   type ShiftPattern,
 } from "@kind-grip/core/calendar";
-import { useNow } from "../app/now";
+import { useNow } from "../base/now";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
 

@@ -1,7 +1,7 @@
 /** The day plan: a week of shift ribbons with sessions pinned on them, their spacing and what clashes. */
-import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, Tooltip, Typography } from "@mui/material";
+import { Alert, Box, Button, IconButton, Typography } from "@mui/material";
 
-import { BellRing, CalendarArrowDown, Check, ChevronLeft, ChevronRight, CloudOff, Redo2, Undo2, UsersRound } from "lucide-react";
+import { BellRing, CalendarArrowDown, ChevronLeft, ChevronRight, UsersRound } from "lucide-react";
 import { DateTime } from "luxon";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
@@ -11,9 +11,15 @@ import { clashesOf, clashText, suggestStart, type Clash } from "@kind-grip/core/
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { useLibrary, useWords } from "../base/library";
-import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
-import { useNow } from "../app/now";
+import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
+import { workApi } from "../work/api";
+import { todayApi } from "../today/api";
+import { programApi } from "../program/api";
+import { dayPlanApi } from "./api";
+import { crewApi } from "../crew/api";
+import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
+import { SaveState } from "../document/SaveState";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -23,7 +29,7 @@ import { PlacementPanel } from "./PlacementPanel";
 import { PlanDayDialog } from "./PlanDayDialog";
 import { RemindersDialog } from "./RemindersDialog";
 import { ribbonParts } from "./work-ribbon";
-import { usePlan } from "./plan-state";
+import { useWeek } from "./use-week";
 import { ShiftRow } from "./ShiftRow";
 
 export default function DayPlanPage() {
@@ -31,9 +37,9 @@ export default function DayPlanPage() {
   const crew = useCrew();
   const now = useNow();
   const { weekStart = mondayOf(dateAt(now, crew.timeZone)) } = useParams();
-  const programs = serverApi.useProgramsQuery(crew.id);
-  const people = serverApi.usePeopleQuery(crew.id);
-  const plan = serverApi.useWeekPlanQuery({ crewId: crew.id, weekStart: mondayOf(weekStart) }, { refetchOnMountOrArgChange: true });
+  const programs = programApi.useProgramsQuery(crew.id);
+  const people = crewApi.usePeopleQuery(crew.id);
+  const plan = dayPlanApi.useWeekPlanQuery({ crewId: crew.id, weekStart: mondayOf(weekStart) }, { refetchOnMountOrArgChange: true });
   const today = dateAt(now, crew.timeZone);
   const participations = useParticipations(crew.id);
   const here = useMemo(
@@ -117,17 +123,17 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const library = useLibrary();
   const words = useWords();
   // A session that was taken out of its program since leaves the plan with the next change.
-  const plan = usePlan({ ...entry, placements: entry.placements.filter((each) => placedOf([each], sessions).length > 0) });
+  const plan = useWeek({ ...entry, placements: entry.placements.filter((each) => placedOf([each], sessions).length > 0) });
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [open, setOpen] = useState<"planDay" | "outgoing" | null>(null);
-  const work = serverApi.useWorkQuery(crew.id).data?.work;
+  const work = workApi.useWorkQuery(crew.id).data?.work;
   const parts = useMemo(() => ribbonParts(work), [work]);
-  const today = serverApi.useTodayQuery().data;
+  const today = todayApi.useTodayQuery().data;
   const led = new Set(today?.entries.flatMap((each) => (each.runId ? [each.placementId] : [])));
   const { weekStart } = entry;
   const around = useMemo(() => shiftsFrom(crew.shiftPattern, crew.timeZone, addDays(weekStart, -2), 11), [crew, weekStart]);
   const shifts = around.filter((shift) => shift.date >= weekStart && shift.date < addDays(weekStart, 7));
-  const placed = useMemo(() => placedOf(plan.placements, sessions), [plan.placements, sessions]);
+  const placed = useMemo(() => placedOf(plan.value, sessions), [plan.value, sessions]);
   const clashes = useMemo(() => {
     const all = clashesOf(library, [...placed, ...placedOf(entry.neighbours, sessions)], around, crew.timeZone);
     const mine = new Set(placed.map((each) => each.id));
@@ -158,19 +164,19 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
         ),
       ).toISOString(),
     };
-    plan.change([...plan.placements, made]);
+    plan.change([...plan.value, made]);
     setChosenId(made.id);
   };
   const move = (id: string, startMs: number) =>
-    plan.change(plan.placements.map((each) => (each.id === id ? { ...each, startsAt: new Date(startMs).toISOString() } : each)));
+    plan.change(plan.value.map((each) => (each.id === id ? { ...each, startsAt: new Date(startMs).toISOString() } : each)));
   const remove = (...ids: string[]) => {
-    plan.change(plan.placements.filter((each) => !ids.includes(each.id)));
+    plan.change(plan.value.filter((each) => !ids.includes(each.id)));
     setChosenId(null);
   };
   const chosen = placed.find((each) => each.id === chosenId);
-  const onDay = (date: string) => plan.placements.filter((each) => shiftAt(Date.parse(each.startsAt))?.date === date);
+  const onDay = (date: string) => plan.value.filter((each) => shiftAt(Date.parse(each.startsAt))?.date === date);
   const repeat = (id: string) => {
-    const placement = plan.placements.find((each) => each.id === id);
+    const placement = plan.value.find((each) => each.id === id);
     const each = placed.find((one) => one.id === id);
     const from = each && shiftAt(each.startMs);
     if (!placement || !each || !from) return;
@@ -181,7 +187,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
         const there = placed.some((one) => one.session.id === each.session.id && one.startMs === startMs);
         return there ? [] : [{ ...placement, id: uuid(), startsAt: new Date(startMs).toISOString() }];
       });
-    if (copies.length > 0) plan.change([...plan.placements, ...copies]);
+    if (copies.length > 0) plan.change([...plan.value, ...copies]);
   };
   const nameOf = (id: string) => {
     const each = [...placed, ...placedOf(entry.neighbours, sessions)].find((one) => one.id === id);
@@ -203,34 +209,11 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
         <Button startIcon={<BellRing size={20} />} onClick={() => setOpen("outgoing")}>
           Reminders
         </Button>
-        <Tooltip title="Undo">
-          <span>
-            <IconButton aria-label="Undo" disabled={plan.past.length === 0} onClick={() => plan.dispatch({ type: "undone" })}>
-              <Undo2 size={22} />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title="Redo">
-          <span>
-            <IconButton aria-label="Redo" disabled={plan.future.length === 0} onClick={() => plan.dispatch({ type: "redone" })}>
-              <Redo2 size={22} />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Box
-          role="status"
-          sx={{
-            display: "inline-flex",
-            alignItems: "center",
-            gap: 0.75,
-            px: 1,
-            color: plan.failed && plan.unsaved ? "warm.dark" : "text.secondary",
-            minWidth: 92,
-          }}
-        >
-          {plan.unsaved ? plan.failed ? <CloudOff size={18} aria-hidden /> : null : <Check size={18} aria-hidden />}
-          {!plan.unsaved ? "Saved" : (plan.failed ?? "Saving …")}
-        </Box>
+        <SaveState
+          edited={plan}
+          what="this week"
+          summary={(placements) => `${placements.length} ${placements.length === 1 ? "session" : "sessions"}`}
+        />
       </WeekTitle>
       {open === "outgoing" && <RemindersDialog crew={crew} onClose={() => setOpen(null)} />}
       {open === "planDay" && (
@@ -250,7 +233,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
                 .filter(({ id }) => !led.has(id))
                 .map(({ id }) => id),
             );
-            plan.change([...plan.placements.filter(({ id }) => !gone.has(id)), ...placements]);
+            plan.change([...plan.value.filter(({ id }) => !gone.has(id)), ...placements]);
             setOpen(null);
           }}
           onClose={() => setOpen(null)}
@@ -295,9 +278,9 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
               crew={crew}
               placed={chosen}
               shift={shiftAt(chosen.startMs)}
-              programId={plan.placements.find((each) => each.id === chosen.id)?.programId ?? ""}
-              groupName={plan.placements.find((each) => each.id === chosen.id)?.groupName ?? null}
-              stored={!plan.unsaved}
+              programId={plan.value.find((each) => each.id === chosen.id)?.programId ?? ""}
+              groupName={plan.value.find((each) => each.id === chosen.id)?.groupName ?? null}
+              stored={plan.status === "saved"}
               onMove={(startMs) => move(chosen.id, startMs)}
               onRepeat={() => repeat(chosen.id)}
               onRemove={() => remove(chosen.id)}
@@ -313,23 +296,6 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
           />
         </Box>
       </Box>
-      {plan.conflict && (
-        <Dialog open aria-labelledby="plan-conflict">
-          <DialogTitle id="plan-conflict">Somebody else changed this week meanwhile</DialogTitle>
-          <DialogContent>
-            Yours has {plan.placements.length} sessions, theirs {plan.conflict.placements.length}. Whichever you take, undo brings yours
-            back.
-          </DialogContent>
-          <DialogActions>
-            <Button variant="outlined" onClick={() => plan.dispatch({ type: "mineKept" })}>
-              Keep mine
-            </Button>
-            <Button variant="contained" onClick={() => plan.dispatch({ type: "theirsTaken" })}>
-              Take theirs
-            </Button>
-          </DialogActions>
-        </Dialog>
-      )}
     </>
   );
 }

@@ -6,9 +6,11 @@ import { addDays, dateAt, momentAt, SHIFT_REACH_MIN, wallTime, type Shift } from
 import { onGrid, type Placed } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
-import { problemOf, serverApi, type CrewEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { dayPlanApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { SessionFigures } from "../figure/SessionFigures";
 import { TimeField } from "../parts/TimeField";
 import { runAddress } from "../run/address";
@@ -40,7 +42,7 @@ export function PlacementPanel({
   onClose,
 }: PlacementPanelProps) {
   const words = useWords();
-  const [remind, reminding] = serverApi.useRemindMutation();
+  const [remind, reminding] = dayPlanApi.useRemindMutation();
   const dispatch = useAppDispatch();
   const tell = async () => {
     const { data, error } = await remind({ crewId: crew.id, placementId: placed.id });

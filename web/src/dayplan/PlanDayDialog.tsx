@@ -8,9 +8,12 @@ import { nearnessText } from "@kind-grip/core/solver";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type CrewEntry, type PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { dayPlanApi } from "./api";
+import { crewApi } from "../crew/api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
@@ -56,7 +59,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   const [reading, setReading] = useState<string | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const dispatch = useAppDispatch();
-  const [save, saving] = serverApi.useSavePlanMutation();
+  const [save, saving] = dayPlanApi.useSavePlanMutation();
   const begun = [shift, ...others.map((day) => day.shift)].some(({ startMs, endMs }) => startMs < now && now < endMs);
   // The same list as long as it says the same: the page works it out anew at every look.
   const keptNow = keptOn(date);
@@ -73,7 +76,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
       { breaks, leaders, notBeforeMs, pinned },
     );
   }, [crew, shift, sessions, people, parts, kept, library, mostOffJob, count, others, breaks, leaders, notBeforeMs, pinned, left]);
-  const couldJoin = meeting(serverApi.useCrewsQuery().data ?? [], crew, shift);
+  const couldJoin = meeting(crewApi.useCrewsQuery().data ?? [], crew, shift);
   const { plan, stage, gap, saved, relaxations } = useDayPlanner(problem, withReach);
   const missing = problem.wishes.filter(({ id }) => !plan.has(id));
   const everySession = [...sessions, ...others.flatMap((day) => day.sessions)];

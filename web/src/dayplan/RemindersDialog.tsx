@@ -15,19 +15,22 @@ import {
 import { DateTime } from "luxon";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type CrewEntry } from "../app/api";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { dayPlanApi } from "./api";
+import { crewApi } from "../crew/api";
+import { problemOf } from "../base/api";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 
 const STATE = { waiting: "waiting", sent: "sent", failed: "not sent", dropped: "not needed" } as const;
 
 export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose(): void }) {
-  const messages = serverApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
-  const links = serverApi.useCalendarLinksQuery(crew.id);
-  const people = serverApi.usePeopleQuery(crew.id).data ?? [];
-  const gateway = serverApi.useGatewayQuery().data?.address;
-  const [make, making] = serverApi.useMakeCalendarLinkMutation();
-  const [withdraw] = serverApi.useWithdrawCalendarLinkMutation();
+  const messages = dayPlanApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
+  const links = dayPlanApi.useCalendarLinksQuery(crew.id);
+  const people = crewApi.usePeopleQuery(crew.id).data ?? [];
+  const gateway = dayPlanApi.useGatewayQuery().data?.address;
+  const [make, making] = dayPlanApi.useMakeCalendarLinkMutation();
+  const [withdraw] = dayPlanApi.useWithdrawCalendarLinkMutation();
   const [who, setWho] = useState("");
   const [ending, setEnding] = useState<string | null>(null);
   const nameOf = (id: string | null) =>

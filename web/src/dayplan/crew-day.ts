@@ -4,8 +4,14 @@ import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom, type Shift } from "@kin
 import { type Placement, type RibbonPart } from "@kind-grip/core/dayplan";
 import { notHeldOut } from "@kind-grip/core/safety";
 import type { Library } from "@kind-grip/core/library";
-import { serverApi, type CrewEntry, type PersonEntry, type WeekPlanEntry } from "../app/api";
-import type { AppDispatch } from "../app/store";
+import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
+import { todayApi } from "../today/api";
+import { dayPlanApi } from "./api";
+import { safetyApi } from "../safety/api";
+import { workApi } from "../work/api";
+import { crewApi } from "../crew/api";
+import { programApi } from "../program/api";
+import type { AppDispatch } from "../base/store";
 import { participationsFrom } from "../safety/use-participations";
 import { placeableSessions, type PlaceableSession } from "./placed";
 import { ribbonParts } from "./work-ribbon";
@@ -36,15 +42,14 @@ export function meeting(crews: readonly CrewEntry[], own: CrewEntry, shift: Shif
 
 /** @throws whatever the server says when it cannot be read */
 export async function readOtherDay(library: Library, dispatch: AppDispatch, crew: CrewEntry, shift: Shift, now: number): Promise<OtherDay> {
-  const { programs, people, work, participation, weekPlan, today } = serverApi.endpoints;
   const fresh = { forceRefetch: true, subscribe: false } as const;
   const [programList, everybody, itsWork, may, week, todays] = await Promise.all([
-    dispatch(programs.initiate(crew.id, fresh)).unwrap(),
-    dispatch(people.initiate(crew.id, fresh)).unwrap(),
-    dispatch(work.initiate(crew.id, fresh)).unwrap(),
-    dispatch(participation.initiate(crew.id, fresh)).unwrap(),
-    dispatch(weekPlan.initiate({ crewId: crew.id, weekStart: mondayOf(shift.date) }, fresh)).unwrap(),
-    dispatch(today.initiate(undefined, fresh)).unwrap(),
+    dispatch(programApi.endpoints.programs.initiate(crew.id, fresh)).unwrap(),
+    dispatch(crewApi.endpoints.people.initiate(crew.id, fresh)).unwrap(),
+    dispatch(workApi.endpoints.work.initiate(crew.id, fresh)).unwrap(),
+    dispatch(safetyApi.endpoints.participation.initiate(crew.id, fresh)).unwrap(),
+    dispatch(dayPlanApi.endpoints.weekPlan.initiate({ crewId: crew.id, weekStart: mondayOf(shift.date) }, fresh)).unwrap(),
+    dispatch(todayApi.endpoints.today.initiate(undefined, fresh)).unwrap(),
   ]);
   const participations = participationsFrom(may);
   const here = notHeldOut(

@@ -2,7 +2,7 @@ import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library
 import { patternPreset, shiftsFrom } from "@kind-grip/core/calendar";
 import { firstFit, type Placement } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
-import type { CrewEntry, PersonEntry } from "../app/api";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { inShift, meantFor, meeting, type CrewDay } from "./crew-day";
 import { dayOfGroups, type PlannedDay } from "./day-of-groups";
 import type { PlaceableSession } from "./placed";

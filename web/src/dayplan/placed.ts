@@ -5,7 +5,7 @@ import type { Placed, Placement } from "@kind-grip/core/dayplan";
 import { onGrid } from "@kind-grip/core/dayplan";
 import { sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, type Session } from "@kind-grip/core/session";
-import type { ProgramEntry } from "../app/api";
+import type { ProgramEntry } from "@kind-grip/core/api";
 
 export interface PlaceableSession {
   programId: string;

@@ -4,12 +4,13 @@ import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { CUSTOM_PREFIX } from "@kind-grip/core/library";
+import { libraryApi } from "./api";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type ProblemBody } from "../app/api";
+import { problemOf, type ProblemBody } from "../base/api";
 import { FilePick } from "../parts/FilePick";
 
 export function MovementImport() {
-  const [bring] = serverApi.useImportMovementMutation();
+  const [bring] = libraryApi.useImportMovementMutation();
   const [problem, setProblem] = useState<ProblemBody>();
   const navigate = useNavigate();
   const read = async (file: File) => {

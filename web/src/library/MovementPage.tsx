@@ -17,7 +17,7 @@ import {
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
-import { LostPage } from "../app/CrashPage";
+import { LostPage } from "../parts/LostPage";
 import { PageTitle } from "../parts/PageTitle";
 import { FigureStage } from "./FigureStage";
 import { Ladder } from "./Ladder";

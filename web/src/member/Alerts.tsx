@@ -1,7 +1,7 @@
 /** What was reported and what it paused, whom to turn to, and what the trainer answered. */
 import { Box, Typography } from "@mui/material";
 import { MessageCircle, OctagonX } from "lucide-react";
-import type { MemberAlert } from "@kind-grip/core/answers";
+import type { MemberAlert } from "@kind-grip/core/api";
 import { useWords } from "../base/library";
 import type { PhoneDay } from "./paused";
 

@@ -4,7 +4,7 @@ import { Check, Hand, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
-import type { MemberSession } from "@kind-grip/core/answers";
+import type { MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 
 import { Alerts } from "./Alerts";

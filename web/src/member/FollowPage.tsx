@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { itemsDone, MARKS, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
-import type { MemberDay, MemberSession } from "@kind-grip/core/answers";
+import type { MemberDay, MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 
 import { MovementThumb } from "../figure/MovementThumb";

@@ -4,9 +4,10 @@ import { DateTime } from "luxon";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
-import type { MemberProgress } from "@kind-grip/core/answers";
+import type { MemberProgress } from "@kind-grip/core/api";
+import { memberApi } from "./api";
+import { authApi } from "../auth/api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { forgetEverything, keep, kept } from "./phone-store";
 
@@ -16,9 +17,9 @@ export default function MyProgressPage() {
   const words = useWords();
   const navigate = useNavigate();
   const { day, waiting } = useDay();
-  const { data } = serverApi.useMemberProgressQuery();
+  const { data } = memberApi.useMemberProgressQuery();
   const [before, setBefore] = useState<MemberProgress>();
-  const [signOut] = serverApi.useSignOutMutation();
+  const [signOut] = authApi.useSignOutMutation();
   useEffect(() => {
     if (data) void keep("progress", data);
     else void kept("progress").then(setBefore);

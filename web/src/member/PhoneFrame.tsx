@@ -3,7 +3,7 @@ import { Alert, Box, Typography } from "@mui/material";
 import { CalendarCheck, CloudOff, LineChart, OctagonX } from "lucide-react";
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
-import type { MemberDay } from "@kind-grip/core/answers";
+import type { MemberDay } from "@kind-grip/core/api";
 import { useWords, WithLibrary } from "../base/library";
 
 import { Loading } from "../parts/Loading";

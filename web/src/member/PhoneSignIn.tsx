@@ -3,19 +3,20 @@ import { Alert, Box, Button, TextField, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { useLocation, useNavigate } from "react-router";
 import { useWords } from "../base/library";
-import { problemOf, serverApi } from "../app/api";
+import { problemOf, serverApi } from "../base/api";
 import { Loading } from "../parts/Loading";
 import { keepPage } from "./keep-page";
 import { forgetEverything } from "./phone-store";
 import { takeDay } from "./use-phone";
+import { memberApi } from "./api";
 
 export default function PhoneSignIn() {
   const words = useWords();
   const { hash } = useLocation();
   const navigate = useNavigate();
   const { data: me } = serverApi.useMeQuery();
-  const [signIn, pinState] = serverApi.useMemberSignInMutation();
-  const [openCard, cardState] = serverApi.useMemberCardMutation();
+  const [signIn, pinState] = memberApi.useMemberSignInMutation();
+  const [openCard, cardState] = memberApi.useMemberCardMutation();
   const [code, setCode] = useState("");
   const [pin, setPin] = useState("");
   const token = new URLSearchParams(hash.slice(1)).get("card");

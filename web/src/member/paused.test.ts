@@ -1,4 +1,4 @@
-import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/answers";
+import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/api";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";

@@ -5,7 +5,7 @@
 import { holdsOfReport, markAlarm, morningAlarm, pauseScope, reportPauses, sessionWithout, type ItemScope } from "@kind-grip/core/safety";
 import type { Library } from "@kind-grip/core/library";
 import { compilePerson } from "@kind-grip/core/session";
-import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/answers";
+import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/api";
 import type { Sending } from "./phone-store";
 
 export interface PhoneDay {

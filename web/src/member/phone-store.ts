@@ -3,7 +3,7 @@ import Dexie, { type Table } from "dexie";
 import type { CheckIn } from "@kind-grip/core/response";
 import type { SymptomReport } from "@kind-grip/core/safety";
 import type { RunRecord } from "@kind-grip/core/run";
-import type { MemberDay, MemberProgress } from "@kind-grip/core/answers";
+import type { MemberDay, MemberProgress } from "@kind-grip/core/api";
 
 export type Sending =
   { kind: "runs"; body: RunRecord } | { kind: "check-ins"; body: CheckIn } | { kind: "symptom-reports"; body: SymptomReport };

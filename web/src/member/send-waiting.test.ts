@@ -1,4 +1,5 @@
-import { isFinal, sendWaiting, type Outcome } from "./send-waiting";
+import { isFinal } from "../base/api";
+import { sendWaiting, type Outcome } from "./send-waiting";
 import type { Waiting } from "./phone-store";
 
 const boxOf = (...ids: string[]) => {

@@ -25,8 +25,3 @@ export async function sendWaiting(box: Box, send: (waiting: Waiting) => Promise<
     else return false;
   }
 }
-
-/** Answers that will be the same however often it is sent. */
-export function isFinal(status: number | string | undefined): boolean {
-  return status === 400 || status === 403 || status === 404 || status === 409 || status === 413;
-}

@@ -1,4 +1,4 @@
-import type { MemberSession } from "@kind-grip/core/answers";
+import type { MemberSession } from "@kind-grip/core/api";
 
 /** Where a session is followed alone. */
 export function sessionAddress({ session, placementId }: Pick<MemberSession, "session" | "placementId">): string {

@@ -1,10 +1,11 @@
 /** The crew member's day on this phone: from its store at once, from the server when there is one; and the sender. */
 import { liveQuery } from "dexie";
 import { useEffect, useState } from "react";
-import type { MemberDay } from "@kind-grip/core/answers";
-import { problemOf, serverApi } from "../app/api";
-import { useAppDispatch } from "../app/store";
-import { isFinal, sendWaiting, type Outcome } from "./send-waiting";
+import type { MemberDay } from "@kind-grip/core/api";
+import { memberApi } from "./api";
+import { isFinal, problemOf } from "../base/api";
+import { useAppDispatch } from "../base/store";
+import { sendWaiting, type Outcome } from "./send-waiting";
 import { keep, kept, phone, type Waiting } from "./phone-store";
 
 export interface Phone {
@@ -58,7 +59,7 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
     let gone = false;
     let busy = false;
     const send = async (waiting: Waiting): Promise<Outcome> => {
-      const { data, error } = await dispatch(serverApi.endpoints.memberSend.initiate({ kind: waiting.kind, body: waiting.body }));
+      const { data, error } = await dispatch(memberApi.endpoints.memberSend.initiate({ kind: waiting.kind, body: waiting.body }));
       if (data) return { done: true };
       const status = (error as { status?: number | string } | undefined)?.status;
       return { done: false, final: isFinal(status), message: problemOf(error).message };
@@ -77,7 +78,7 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
           send,
         ),
       );
-      const asked = await dispatch(serverApi.endpoints.memberDay.initiate(undefined, { forceRefetch: true, subscribe: false }));
+      const asked = await dispatch(memberApi.endpoints.memberDay.initiate(undefined, { forceRefetch: true, subscribe: false }));
       const status = (asked.error as { status?: number } | undefined)?.status;
       // A day fetched while something still waits would take back what was just done here.
       if (asked.data && everything) {

@@ -2,15 +2,15 @@
 import { Box, Button, Popover, TextField, Typography } from "@mui/material";
 import { Gauge, Unplug } from "lucide-react";
 import { useState } from "react";
-import { serverApi } from "../app/api";
 import { Toggle } from "../parts/Toggle";
 import { Slide } from "../work/EffortFields";
 import { canBeAngleMeter, type Meter } from "./use-meter";
+import { meterApi } from "./api";
 
 const KEPT_ADDRESS = "kind-grip.meter-address";
 
 export function MeterPanel({ meter }: { meter: Meter }) {
-  const { data } = serverApi.useMeterQuery();
+  const { data } = meterApi.useMeterQuery();
   const [typed, setTyped] = useState<string | null>(() => localStorage.getItem(KEPT_ADDRESS));
   const [asked, setAsked] = useState<{ at: HTMLElement; on: boolean } | null>(null);
   const address = typed ?? data?.address ?? "";

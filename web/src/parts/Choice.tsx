@@ -27,7 +27,7 @@ export function Choice<T extends string>({ label, options, value, onChange }: Ch
         gap: 0.5,
         p: 0.5,
         border: "2px solid",
-        borderColor: "line",
+        borderColor: "edge",
         borderRadius: 2,
         bgcolor: "background.paper",
       }}

@@ -1,6 +1,6 @@
 import { Button } from "@mui/material";
 import type { ReactNode } from "react";
-import { problemOf } from "../app/api";
+import { problemOf } from "../base/api";
 import { Empty } from "./Empty";
 import { Loading } from "./Loading";
 

@@ -35,7 +35,7 @@ export function Stepper({ label, value, min, max, step = 1, unit, onChange }: St
             width: unit ? 142 : 126,
             bgcolor: "background.paper",
             border: "2px solid",
-            borderColor: "line",
+            borderColor: "edge",
             borderRadius: 2,
           }}
         >

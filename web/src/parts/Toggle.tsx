@@ -17,7 +17,7 @@ export function Toggle({ label, pressed, onChange }: { label: string; pressed: b
         gap: 0.5,
         ...(pressed
           ? { bgcolor: "primary.light", borderColor: "primary.main", color: "primary.dark" }
-          : { bgcolor: "background.paper", borderColor: "line", color: "text.primary" }),
+          : { bgcolor: "background.paper", borderColor: "edge", color: "text.primary" }),
       }}
     >
       {pressed && <Check size={16} aria-hidden />}

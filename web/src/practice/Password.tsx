@@ -1,10 +1,11 @@
 /** Changing one's own password. */
 import { Alert, Box, Button, TextField, Typography } from "@mui/material";
 import { type FormEvent, useState } from "react";
-import { problemOf, serverApi } from "../app/api";
+import { problemOf } from "../base/api";
+import { authApi } from "../auth/api";
 
 export function Password() {
-  const [change, { isLoading, error, isSuccess, reset }] = serverApi.useChangePasswordMutation();
+  const [change, { isLoading, error, isSuccess, reset }] = authApi.useChangePasswordMutation();
   const [current, setCurrent] = useState("");
   const [next, setNext] = useState("");
   const problem = error ? problemOf(error) : undefined;

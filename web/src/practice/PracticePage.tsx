@@ -2,18 +2,20 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
 import { type FormEvent, useState } from "react";
-import { problemOf, serverApi } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import { problemOf, serverApi } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { Password } from "./Password";
 import { SettingsForm } from "./SettingsForm";
 import { Staff } from "./Staff";
+import { authApi } from "../auth/api";
+import { practiceApi } from "./api";
 
 export default function PracticePage() {
   const { data: me } = serverApi.useMeQuery();
-  const [signOut] = serverApi.useSignOutMutation();
+  const [signOut] = authApi.useSignOutMutation();
   const { mode, setMode } = useColorScheme();
   const account = me?.account;
   if (!account) return null;
@@ -63,7 +65,7 @@ export default function PracticePage() {
 }
 
 function PracticeName({ name }: { name: string }) {
-  const [rename, { isLoading, error }] = serverApi.useRenamePracticeMutation();
+  const [rename, { isLoading, error }] = practiceApi.useRenamePracticeMutation();
   const [typed, setTyped] = useState(name);
   const dispatch = useAppDispatch();
   const submit = async (event: FormEvent) => {

@@ -1,12 +1,15 @@
 /** What the practice sets for itself: the style new programs begin with, and the thresholds decisions are taken by. */
+import { isEqual } from "es-toolkit";
 import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { USUAL_SETTINGS, type PracticeSettings, type ResponseThresholds } from "@kind-grip/core/response";
 import { useWords } from "../base/library";
-import { problemOf, serverApi, type SettingsEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { SettingsEntry } from "@kind-grip/core/api";
+import { practiceApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Loaded } from "../parts/Loaded";
 import { Stepper } from "../parts/Stepper";
 
@@ -21,17 +24,17 @@ const THRESHOLDS: readonly { key: keyof ResponseThresholds; label: string; unit:
 ];
 
 export function SettingsForm() {
-  const query = serverApi.useSettingsQuery();
+  const query = practiceApi.useSettingsQuery();
   return <Loaded query={query}>{(entry) => <Form key={entry.version} entry={entry} />}</Loaded>;
 }
 
 function Form({ entry }: { entry: SettingsEntry }) {
   const words = useWords();
-  const [save, { isLoading, error }] = serverApi.useSaveSettingsMutation();
+  const [save, { isLoading, error }] = practiceApi.useSaveSettingsMutation();
   const [settings, setSettings] = useState<PracticeSettings>(entry.settings);
   const dispatch = useAppDispatch();
   const { style, thresholds } = settings;
-  const changed = JSON.stringify(settings) !== JSON.stringify(entry.settings);
+  const changed = !isEqual(settings, entry.settings);
   const store = async (next: PracticeSettings) => {
     const answer = await save({ version: entry.version, settings: next });
     if (answer.data) {
@@ -92,7 +95,7 @@ function Form({ entry }: { entry: SettingsEntry }) {
         <Button variant="contained" disabled={!changed || isLoading} onClick={() => void store(settings)}>
           Keep these rules
         </Button>
-        <Button disabled={JSON.stringify(settings) === JSON.stringify(USUAL_SETTINGS)} onClick={() => setSettings(USUAL_SETTINGS)}>
+        <Button disabled={isEqual(settings, USUAL_SETTINGS)} onClick={() => setSettings(USUAL_SETTINGS)}>
           The usual ones
         </Button>
       </Box>

@@ -3,7 +3,10 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type CrewListEntry, type StaffEntry } from "../app/api";
+import type { CrewListEntry, StaffEntry } from "@kind-grip/core/api";
+import { practiceApi } from "./api";
+import { crewApi } from "../crew/api";
+import { problemOf } from "../base/api";
 import { Choice } from "../parts/Choice";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
@@ -16,8 +19,8 @@ const SEES = {
 } as const;
 
 export function Staff() {
-  const staff = serverApi.useStaffQuery();
-  const crews = serverApi.useCrewsQuery();
+  const staff = practiceApi.useStaffQuery();
+  const crews = crewApi.useCrewsQuery();
   const [adding, setAdding] = useState(false);
   return (
     <Box component="section" aria-label="Staff">
@@ -38,8 +41,8 @@ export function Staff() {
 }
 
 function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewListEntry[] }) {
-  const [change] = serverApi.useChangeStaffMutation();
-  const [remove] = serverApi.useRemoveStaffMutation();
+  const [change] = practiceApi.useChangeStaffMutation();
+  const [remove] = practiceApi.useRemoveStaffMutation();
   const [asking, setAsking] = useState(false);
   return (
     <Box sx={{ borderTop: "1px solid", borderColor: "line", py: 1.25 }}>
@@ -81,7 +84,7 @@ function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewLis
 }
 
 function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClose(): void }) {
-  const [add, { isLoading, error, data }] = serverApi.useAddStaffMutation();
+  const [add, { isLoading, error, data }] = practiceApi.useAddStaffMutation();
   const [id] = useState(() => uuid());
   const [role, setRole] = useState<"lead" | "employer">("lead");
   const [name, setName] = useState("");

@@ -1,4 +1,5 @@
 /** Makes a session fit a length of time: each cut in words with the seconds it gained, and what more minutes would buy. */
+import { isEqual } from "es-toolkit";
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { Lock } from "lucide-react";
 import { useMemo, useState } from "react";
@@ -8,14 +9,14 @@ import { cutText, fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-
 import { dayOf } from "@kind-grip/core/strain";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
-import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { workApi } from "../work/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import { Why } from "../parts/Why";
-import { undone } from "./editor-state";
-import { useEdit } from "./use-editor";
+import { useEdit } from "./program-editor";
 import { WorthCurve } from "./WorthCurve";
 
 const MORE_SEC = 120;
@@ -31,13 +32,13 @@ interface FitDialogProps {
 export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
   const library = useLibrary();
   const words = useWords();
-  const { program, change } = useEdit();
+  const { program, change, undo } = useEdit();
   const dispatch = useAppDispatch();
   const slotSec = crew.slots[session.slot];
   const [lengthSec, setLengthSec] = useState(slotSec);
   const [fuller, setFuller] = useState(false);
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
-  const work = serverApi.useWorkQuery(crew.id).data?.work;
+  const work = workApi.useWorkQuery(crew.id).data?.work;
   const options = useMemo((): FitOptions => {
     const needs = work ? regionNeeds(work, dayOf(work)) : [];
     return { personIds: people.map(({ id }) => id), library, priorityOf: (item) => priorityOf(library, item, needs), kept, fuller };
@@ -49,15 +50,13 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
     const lengths = Array.from({ length: 60 }, (_, i) => Math.max(1, Math.round((most * (i + 1)) / 60)));
     return worthAt(session, lengths, options).map((worth, i) => ({ sec: lengths[i]!, worth }));
   }, [session, options, fit.beforeSec, slotSec, lengthSec]);
-  const bought = fit.cuts.filter(
-    (cut) => !more.cuts.some((other) => other.itemId === cut.itemId && JSON.stringify(other) === JSON.stringify(cut)),
-  );
+  const bought = fit.cuts.filter((cut) => !more.cuts.some((other) => other.itemId === cut.itemId && isEqual(other, cut)));
   const apply = () => {
     const own = new Map(program.sessions.find(({ id }) => id === session.id)!.items.map((item) => [item.id, item.personal]));
     // Own forms of people who are held out stay where they were, for the day they are cleared.
     const items = fit.session.items.map((item) => ({ ...item, personal: { ...own.get(item.id), ...item.personal } }));
     change({ ...program, sessions: program.sessions.map((each) => (each.id === session.id ? { ...each, items } : each)) });
-    dispatch(notify({ text: `${session.name} takes ${clockText(fit.totalSec)} now.`, undo: () => dispatch(undone()) }));
+    dispatch(notify({ text: `${session.name} takes ${clockText(fit.totalSec)} now.`, undo: undo }));
     onClose();
   };
   return (

@@ -17,17 +17,15 @@ import {
 } from "@kind-grip/core/session";
 import { torqueText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
-import { useAppDispatch } from "../app/store";
 import type { Participations } from "@kind-grip/core/safety";
 import { useLibrary, useWords } from "../base/library";
-import type { PersonEntry } from "../app/api";
+import type { PersonEntry } from "@kind-grip/core/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import { numbersOf } from "./dose-edit";
-import { itemChosen } from "./editor-state";
 import { PersonalForms } from "./PersonalForms";
-import { useEdit } from "./use-editor";
+import { useEdit } from "./program-editor";
 
 const SIDE_LABELS: Record<Sides, string> = { together: "Together", inTurn: "In turn", alternating: "Alternating" };
 
@@ -41,8 +39,7 @@ interface InspectorProps {
 export function Inspector({ session, item, people, participations }: InspectorProps) {
   const library = useLibrary();
   const words = useWords();
-  const { changeItem, changeSession } = useEdit();
-  const dispatch = useAppDispatch();
+  const { changeItem, changeSession, chooseItem } = useEdit();
   const movement = library.find(item.movementId);
   if (!movement) return null;
   const index = session.items.findIndex((each) => each.id === item.id);
@@ -89,13 +86,13 @@ export function Inspector({ session, item, people, participations }: InspectorPr
         <IconButton
           aria-label="Take the item out"
           onClick={() => {
-            dispatch(itemChosen((session.items[index + 1] ?? session.items[index - 1])?.id ?? null));
+            chooseItem((session.items[index + 1] ?? session.items[index - 1])?.id ?? null);
             changeSession(removeItem(session, item.id));
           }}
         >
           <Trash2 size={19} />
         </IconButton>
-        <IconButton aria-label="Close the item" onClick={() => dispatch(itemChosen(null))}>
+        <IconButton aria-label="Close the item" onClick={() => chooseItem(null)}>
           <X size={20} />
         </IconButton>
       </Box>

@@ -8,7 +8,7 @@ import { doseFor, filterMovements, misfitsOf, newItem, PHASES, type Movement, ty
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
-import type { CrewEntry } from "../app/api";
+import type { CrewEntry } from "@kind-grip/core/api";
 import { MovementThumb } from "../figure/MovementThumb";
 import { movementText } from "../library/movement-text";
 import { useOffered } from "../library/use-offered";

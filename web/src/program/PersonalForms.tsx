@@ -7,10 +7,10 @@ import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compilePerson, groupWaits, setPersonalForm, type Item, type PersonalForm, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
-import type { PersonEntry } from "../app/api";
+import type { PersonEntry } from "@kind-grip/core/api";
 import { Stepper } from "../parts/Stepper";
 import { countOf, lengthOf } from "./dose-edit";
-import { useEdit } from "./use-editor";
+import { useEdit } from "./program-editor";
 
 export function PersonalForms({
   session,

@@ -6,14 +6,14 @@ import { personalStarts, type PersonalStart } from "@kind-grip/core/program";
 import type { Participations } from "@kind-grip/core/safety";
 import { setPersonalForm, type Session } from "@kind-grip/core/session";
 import { useLibrary, useWords } from "../base/library";
-import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { baselineApi } from "../baseline/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Empty } from "../parts/Empty";
 import { Loading } from "../parts/Loading";
 import { Toggle } from "../parts/Toggle";
-import { undone } from "./editor-state";
-import { useEdit } from "./use-editor";
+import { useEdit } from "./program-editor";
 
 interface PersonalStartsDialogProps {
   session: Session;
@@ -29,11 +29,11 @@ const keyOf = ({ personId, itemId }: PersonalStart) => `${personId} ${itemId}`;
 export function PersonalStartsDialog({ session, crew, people, participations, onClose }: PersonalStartsDialogProps) {
   const library = useLibrary();
   const words = useWords();
-  const { changeSession } = useEdit();
+  const { changeSession, undo } = useEdit();
   const dispatch = useAppDispatch();
-  const rounds = serverApi.useRoundsQuery(crew.id);
+  const rounds = baselineApi.useRoundsQuery(crew.id);
   const latest = rounds.data?.[0];
-  const records = serverApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const waiting = !rounds.data || (latest && !records.data);
   const starts = personalStarts(
@@ -55,7 +55,7 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
     dispatch(
       notify({
         text: `${wanted.length} own ${wanted.length === 1 ? "form" : "forms"} set in ${session.name}.`,
-        undo: () => dispatch(undone()),
+        undo: undo,
       }),
     );
     onClose();

@@ -1,33 +1,37 @@
 /** Above the score: the program's name, its style, undo and redo, where saving stands, and the ways out. */
-import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem, Tooltip } from "@mui/material";
-import { Check, CloudOff, Ellipsis, Loader, Printer, Redo2, Undo2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem, Typography } from "@mui/material";
+import { Ellipsis, Printer } from "lucide-react";
+import { useState } from "react";
 import { useNavigate } from "react-router";
-import { useWords } from "../base/library";
-import { serverApi, type CrewEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch, useAppSelector } from "../app/store";
-import { redone, undone } from "./editor-state";
+import type { Program } from "@kind-grip/core/program";
+import { compilePerson } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import { useLibrary, useWords } from "../base/library";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { programApi } from "./api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
+import { SaveState } from "../document/SaveState";
+import { KeepBoth } from "./KeepBoth";
 import { KeysDialog } from "./KeysDialog";
 import { StyleDialog } from "./StyleDialog";
-import { useEdit } from "./use-editor";
+import { useEdit, useProgramEditor } from "./program-editor";
 
 export function ProgramBar({ crew }: { crew: CrewEntry }) {
   const words = useWords();
   const { program, change } = useEdit();
-  const { programId, past, future } = useAppSelector((state) => state.editor);
+  const { programId, edited } = useProgramEditor();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const [dialog, setDialog] = useState<"style" | "keys" | null>(null);
-  const [remove] = serverApi.useRemoveProgramMutation();
-  const [restore] = serverApi.useRestoreProgramMutation();
-  useUndoKeys();
+  const [remove] = programApi.useRemoveProgramMutation();
+  const [restore] = programApi.useRestoreProgramMutation();
 
   const removeProgram = async () => {
     setMenuAt(null);
-    await remove(programId!);
-    dispatch(notify({ text: `${program.name} is removed.`, undo: () => void restore(programId!) }));
+    await remove(programId);
+    dispatch(notify({ text: `${program.name} is removed.`, undo: () => void restore(programId) }));
     await navigate(`/crews/${crew.id}/program`);
   };
   return (
@@ -36,22 +40,13 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
       <Button variant="outlined" onClick={() => setDialog("style")} title="Change the style of dosing">
         {words.label("stretchSchool", program.style.stretch)} · {words.label("loadSchool", program.style.load)}
       </Button>
-      <SavingState />
       <Box sx={{ ml: "auto", display: "flex" }}>
-        <Tooltip title="Undo (Ctrl Z)">
-          <span>
-            <IconButton aria-label="Undo" disabled={past.length === 0} onClick={() => dispatch(undone())}>
-              <Undo2 size={22} />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title="Redo (Ctrl Y)">
-          <span>
-            <IconButton aria-label="Redo" disabled={future.length === 0} onClick={() => dispatch(redone())}>
-              <Redo2 size={22} />
-            </IconButton>
-          </span>
-        </Tooltip>
+        <SaveState
+          edited={edited}
+          what="this program"
+          summary={(version) => <VersionSummary program={version} />}
+          otherWay={<KeepBoth />}
+        />
         <Button component="a" href={`/api/programs/${programId}/hand-out.pdf`} startIcon={<Printer size={20} />}>
           Hand-out
         </Button>
@@ -110,49 +105,16 @@ function NameField({ value, onChange }: { value: string; onChange(value: string)
   );
 }
 
-function SavingState() {
-  const { program, saved, saving, failed, conflict } = useAppSelector((state) => state.editor);
-  const state = conflict
-    ? "Not saved: choose a version"
-    : program === saved
-      ? "Saved"
-      : saving
-        ? "Saving …"
-        : failed
-          ? `Not saved yet: ${failed}`
-          : "Saving …";
-  const Icon = failed && program !== saved ? CloudOff : program === saved ? Check : Loader;
+function VersionSummary({ program }: { program: Program }) {
+  const library = useLibrary();
   return (
-    <Box
-      role="status"
-      sx={{
-        display: "inline-flex",
-        alignItems: "center",
-        gap: 0.75,
-        color: failed && program !== saved ? "warm.dark" : "text.secondary",
-        minHeight: 44,
-        px: 1,
-      }}
-    >
-      <Icon size={18} aria-hidden />
-      {state}
-    </Box>
+    <>
+      <Typography>{program.name}</Typography>
+      {program.sessions.map((session) => (
+        <Typography key={session.id} sx={{ color: "text.secondary" }}>
+          {session.name}: {session.items.length} items, {clockText(compilePerson(session, library.timings).totalSec)}
+        </Typography>
+      ))}
+    </>
   );
-}
-
-function useUndoKeys(): void {
-  const dispatch = useAppDispatch();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement)
-        return;
-      const key = event.key.toLowerCase();
-      if (key === "z") dispatch(event.shiftKey ? redone() : undone());
-      else if (key === "y") dispatch(redone());
-      else return;
-      event.preventDefault();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, [dispatch]);
 }

@@ -13,17 +13,17 @@ import { addItem, moveItem, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { serverApi, type CrewEntry, type PersonEntry, type ProgramEntry } from "../app/api";
-import { useNow } from "../app/now";
-import { useAppDispatch, useAppSelector } from "../app/store";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { programApi } from "./api";
+import { crewApi } from "../crew/api";
+import { serverApi } from "../base/api";
+import { useNow } from "../base/now";
+import { useAppDispatch } from "../base/store";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { useTabTitle } from "../parts/PageTitle";
 import { useParticipations } from "../safety/use-participations";
-import { ConflictDialog } from "./ConflictDialog";
-import { draftOf } from "./drafts";
-import { closedEditor, conflictFound, itemChosen, opened } from "./editor-state";
 import { FitDialog } from "./FitDialog";
 import { Inspector } from "./Inspector";
 import { LibraryDrawer } from "./LibraryDrawer";
@@ -33,45 +33,36 @@ import { RegionBalance } from "./RegionBalance";
 import { Score } from "./score/Score";
 import { SessionTabs } from "./SessionTabs";
 import { WeeksDialog } from "./WeeksDialog";
-import { useAutosave } from "./use-autosave";
-import { useEdit, useEditedSession, useTimeline } from "./use-editor";
+import { OpenProgram, useEdit, useEditedSession, useProgramEditor, useTimeline } from "./program-editor";
 
 export default function ProgramPage() {
   const { programId } = useParams();
   const crew = useCrew();
-  const program = serverApi.useProgramQuery(programId!, { refetchOnMountOrArgChange: true });
-  const people = serverApi.usePeopleQuery(crew.id);
+  const program = programApi.useProgramQuery(programId!, { refetchOnMountOrArgChange: true });
+  const people = crewApi.usePeopleQuery(crew.id);
   return (
     <Loaded query={program}>
-      {(entry) => <Loaded query={people}>{(list) => <OpenProgram key={entry.id} entry={entry} crew={crew} people={list} />}</Loaded>}
+      {(entry) => (
+        <Loaded query={people}>
+          {(list) => (
+            <OpenProgram key={entry.id} entry={entry}>
+              <Editor crew={crew} people={list} />
+            </OpenProgram>
+          )}
+        </Loaded>
+      )}
     </Loaded>
   );
 }
 
-/** Puts the program into the editor once, with the draft of an earlier visit where there is one. */
-function OpenProgram({ entry, crew, people }: { entry: ProgramEntry; crew: CrewEntry; people: PersonEntry[] }) {
-  const dispatch = useAppDispatch();
-  const open = useAppSelector((state) => state.editor.programId === entry.id);
-  useEffect(() => {
-    const draft = draftOf(entry.id);
-    const differs = draft && JSON.stringify(draft.program) !== JSON.stringify(entry.program);
-    dispatch(opened({ entry: differs ? { ...entry, version: draft.version } : entry, draft: differs ? draft.program : undefined }));
-    if (differs && draft.version !== entry.version) dispatch(conflictFound(entry));
-    return () => {
-      dispatch(closedEditor());
-      dispatch(serverApi.util.invalidateTags(["Programs"]));
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once a visit: the editor is ahead of later answers
-  }, [entry.id]);
-  return open ? <Editor crew={crew} people={people} /> : null;
-}
-
 function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
   const library = useLibrary();
-  const { program, changeSession } = useEdit();
+  const { program, changeSession, chooseItem } = useEdit();
+  const { itemId } = useProgramEditor();
   const session = useEditedSession();
   const dispatch = useAppDispatch();
-  const itemId = useAppSelector((state) => state.editor.itemId);
+  // Lists are told when the editor closes: its own copy is ahead of any answer.
+  useEffect(() => () => void dispatch(serverApi.util.invalidateTags(["Programs"])), [dispatch]);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const today = dateAt(useNow(), crew.timeZone);
   const participations = useParticipations(crew.id);
@@ -79,7 +70,6 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
     people.filter((person) => isHere(person, today)),
     participations,
   );
-  useAutosave();
   useTabTitle(`${program.name}, ${crew.name}`);
 
   const add = (movementId: string, index?: number) => {
@@ -87,7 +77,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
     const item = withFirstLoad(library, newItem(library.get(movementId), program.style, uuid()), crew.kit);
     const chosenAt = session.items.findIndex((each) => each.id === itemId);
     changeSession(addItem(session, item, index ?? (chosenAt < 0 ? undefined : chosenAt + 1)));
-    dispatch(itemChosen(item.id));
+    chooseItem(item.id);
   };
   const drop = ({ active, over }: DragEndEvent) => {
     if (!session || !over) return;
@@ -119,7 +109,6 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
         </Box>
         {session && <LibraryDrawer crew={crew} style={program.style} onAdd={add} />}
       </Box>
-      <ConflictDialog />
     </DndContext>
   );
 }
@@ -143,7 +132,7 @@ function SessionScore({
     people.map((person) => person.id),
     personId,
   );
-  const itemId = useAppSelector((state) => state.editor.itemId);
+  const { itemId } = useProgramEditor();
   const item = session.items.find((each) => each.id === itemId);
   const differing = people.filter((person) => within.items.some((each) => each.personal[person.id]));
   return (

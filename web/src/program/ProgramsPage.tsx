@@ -8,7 +8,10 @@ import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type CrewEntry, type ProblemBody } from "../app/api";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { programApi } from "./api";
+import { practiceApi } from "../practice/api";
+import { problemOf, type ProblemBody } from "../base/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { FilePick } from "../parts/FilePick";
@@ -17,12 +20,12 @@ import { PageTitle } from "../parts/PageTitle";
 import { useGroupLengths } from "./use-group-lengths";
 
 export default function ProgramsPage() {
-  const { data: settings } = serverApi.useSettingsQuery();
+  const { data: settings } = practiceApi.useSettingsQuery();
   const crew = useCrew();
   const words = useWords();
-  const query = serverApi.useProgramsQuery(crew.id);
-  const [create, { isLoading }] = serverApi.useCreateProgramMutation();
-  const [bringIn] = serverApi.useImportProgramMutation();
+  const query = programApi.useProgramsQuery(crew.id);
+  const [create, { isLoading }] = programApi.useCreateProgramMutation();
+  const [bringIn] = programApi.useImportProgramMutation();
   const [problem, setProblem] = useState<ProblemBody | null>(null);
   const navigate = useNavigate();
 

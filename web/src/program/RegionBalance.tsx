@@ -4,7 +4,7 @@ import { torqueIn } from "@kind-grip/core/program";
 import { groupWaits, sessionTotals, type Session, type Timeline } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
-import type { PersonEntry } from "../app/api";
+import type { PersonEntry } from "@kind-grip/core/api";
 
 export function RegionBalance({ session, timeline, people }: { session: Session; timeline: Timeline; people: PersonEntry[] }) {
   const library = useLibrary();

@@ -3,15 +3,14 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { useState } from "react";
 import type { Session, SlotKind } from "@kind-grip/core/session";
 import { useWords } from "../base/library";
-import { useAppDispatch } from "../app/store";
-import { notify } from "../app/notices";
+import { useAppDispatch } from "../base/store";
+import { notify } from "../base/notices";
 import { Choice } from "../parts/Choice";
-import { sessionChosen, undone } from "./editor-state";
-import { useEdit } from "./use-editor";
+import { useEdit } from "./program-editor";
 
 export function SessionDialog({ session, onClose }: { session: Session; onClose(): void }) {
   const words = useWords();
-  const { program, change, changeSession } = useEdit();
+  const { program, change, changeSession, undo, chooseSession } = useEdit();
   const dispatch = useAppDispatch();
   const [name, setName] = useState(session.name);
   const [slot, setSlot] = useState<SlotKind>(session.slot);
@@ -23,8 +22,8 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
   };
   const remove = () => {
     change({ ...program, sessions: program.sessions.filter((each) => each.id !== session.id) });
-    dispatch(sessionChosen(null));
-    dispatch(notify({ text: `${session.name} is out of the program.`, undo: () => dispatch(undone()) }));
+    chooseSession(null);
+    dispatch(notify({ text: `${session.name} is out of the program.`, undo: undo }));
     onClose();
   };
   return (

@@ -7,11 +7,9 @@ import type { Session, SlotKind } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
-import type { CrewEntry } from "../app/api";
-import { useAppDispatch } from "../app/store";
-import { sessionChosen } from "./editor-state";
+import type { CrewEntry } from "@kind-grip/core/api";
 import { SessionDialog } from "./SessionDialog";
-import { useEdit, useEditedSession } from "./use-editor";
+import { useEdit, useEditedSession } from "./program-editor";
 import { useGroupLengths } from "./use-group-lengths";
 
 const SLOTS: readonly SlotKind[] = ["preShift", "break", "postShift"];
@@ -19,10 +17,9 @@ const NEW_NAMES: Record<SlotKind, string> = { preShift: "Warm-up", break: "Stret
 
 export function SessionTabs({ crew }: { crew: CrewEntry }) {
   const words = useWords();
-  const { program, change } = useEdit();
+  const { program, change, chooseSession } = useEdit();
   const session = useEditedSession();
   const lengths = useGroupLengths(crew, program.sessions);
-  const dispatch = useAppDispatch();
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const [editing, setEditing] = useState(false);
 
@@ -35,7 +32,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
       items: copied?.items.map((item) => ({ ...item, id: uuid() })) ?? [],
     };
     change({ ...program, sessions: [...program.sessions, made] });
-    dispatch(sessionChosen(made.id));
+    chooseSession(made.id);
   };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, flexWrap: "wrap", mb: 1 }}>
@@ -46,7 +43,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
             <ButtonBase
               key={each.id}
               aria-pressed={chosen}
-              onClick={() => dispatch(sessionChosen(each.id))}
+              onClick={() => chooseSession(each.id)}
               sx={{
                 px: 1.75,
                 minHeight: 52,

@@ -8,7 +8,7 @@ import { clockText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
-import { useEdit } from "./use-editor";
+import { useEdit } from "./program-editor";
 
 export function StyleDialog({ onClose }: { onClose(): void }) {
   const library = useLibrary();

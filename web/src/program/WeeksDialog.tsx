@@ -3,7 +3,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { weeksAhead, type Week } from "@kind-grip/core/program";
 import { doseText, type Session } from "@kind-grip/core/session";
 import { useLibrary, useWords } from "../base/library";
-import type { CrewEntry } from "../app/api";
+import type { CrewEntry } from "@kind-grip/core/api";
 
 const LEAST_WEEKS = 4;
 

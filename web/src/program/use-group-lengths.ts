@@ -5,14 +5,15 @@ import { isHere } from "@kind-grip/core/crew";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { compileGroup, type Session } from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
-import { serverApi, type CrewEntry } from "../app/api";
-import { useNow } from "../app/now";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { crewApi } from "../crew/api";
+import { useNow } from "../base/now";
 import { useParticipations } from "../safety/use-participations";
 
 /** @returns session id → seconds */
 export function useGroupLengths(crew: CrewEntry, sessions: readonly Session[]): ReadonlyMap<string, number> {
   const library = useLibrary();
-  const { data: people } = serverApi.usePeopleQuery(crew.id);
+  const { data: people } = crewApi.usePeopleQuery(crew.id);
   const may = useParticipations(crew.id);
   const today = dateAt(useNow(), crew.timeZone);
   return useMemo(() => {

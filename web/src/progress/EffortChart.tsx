@@ -3,7 +3,7 @@ import { DateTime } from "luxon";
 import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
 import type { Trend } from "@kind-grip/core/followup";
-import type { Progress } from "@kind-grip/core/answers";
+import type { Progress } from "@kind-grip/core/api";
 
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 

@@ -3,8 +3,8 @@ import { Box } from "@mui/material";
 import { useState } from "react";
 import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
 import { useSearchParams } from "react-router";
-import type { Progress } from "@kind-grip/core/answers";
-import { serverApi, type CrewEntry } from "../app/api";
+import type { CrewEntry, Progress } from "@kind-grip/core/api";
+import { progressApi } from "./api";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -50,7 +50,7 @@ export default function ProgressPage() {
 
 function FiguresView({ crew }: { crew: CrewEntry }) {
   const [days, setDays] = useState<"7" | "28" | "84">("28");
-  const query = serverApi.useProgressQuery({ crewId: crew.id, days: Number(days) });
+  const query = progressApi.useProgressQuery({ crewId: crew.id, days: Number(days) });
   return (
     <>
       <Box sx={{ mb: 2 }}>

@@ -8,7 +8,9 @@ import { DateTime } from "luxon";
 import { blockReasonText, type LoadRise, type ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
 import { useWords } from "../base/library";
-import { serverApi, type CrewEntry } from "../app/api";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { workApi } from "../work/api";
+import { progressApi } from "./api";
 import { changeWords } from "../baseline/change-words";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -20,7 +22,7 @@ import { ReviewChart } from "./ReviewChart";
 
 export function Review({ crew }: { crew: CrewEntry }) {
   const [weeks, setWeeks] = useState<"4" | "8">("8");
-  const query = serverApi.useReviewQuery({ crewId: crew.id, weeks: Number(weeks) });
+  const query = progressApi.useReviewQuery({ crewId: crew.id, weeks: Number(weeks) });
   return (
     <>
       <Box sx={{ mb: 2, "@media print": { display: "none" } }}>
@@ -48,7 +50,7 @@ export function Review({ crew }: { crew: CrewEntry }) {
 }
 
 function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
-  const work = serverApi.useWorkQuery(crew.id).data?.work;
+  const work = workApi.useWorkQuery(crew.id).data?.work;
   const strain = useMemo(() => {
     const day = work && work.tasks.length > 0 ? dayOf(work) : undefined;
     if (!work || !day) return new Map<string, number>();

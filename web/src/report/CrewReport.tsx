@@ -3,7 +3,8 @@ import { Box, Button, Typography } from "@mui/material";
 import { Download, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "@kind-grip/core/followup";
-import { serverApi, type ReportEntry } from "../app/api";
+import type { ReportEntry } from "@kind-grip/core/api";
+import { reportApi } from "./api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -17,7 +18,7 @@ const MEASURES = {
 } as const;
 
 export function CrewReport({ crewId }: { crewId: string }) {
-  const query = serverApi.useReportQuery(crewId);
+  const query = reportApi.useReportQuery(crewId);
   return (
     <Loaded query={query} keepShown>
       {(report) => {

@@ -2,18 +2,20 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { Navigate } from "react-router";
-import { serverApi } from "../app/api";
+import { serverApi } from "../base/api";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
 import { Password } from "../practice/Password";
 import { CrewReport } from "./CrewReport";
+import { authApi } from "../auth/api";
+import { crewApi } from "../crew/api";
 
 export default function EmployerPage() {
   const { data: me } = serverApi.useMeQuery();
-  const crews = serverApi.useCrewsQuery(undefined, { skip: me?.account?.role !== "employer" });
-  const [signOut] = serverApi.useSignOutMutation();
+  const crews = crewApi.useCrewsQuery(undefined, { skip: me?.account?.role !== "employer" });
+  const [signOut] = authApi.useSignOutMutation();
   const [account, setAccount] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
   if (!me) return <Loading />;

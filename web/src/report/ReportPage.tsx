@@ -1,13 +1,13 @@
 /** The report of a crew, and everything that can be taken out of it as open files. */
 import { Box, Button, Typography } from "@mui/material";
 import { Download } from "lucide-react";
-import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { CrewReport } from "./CrewReport";
+import { programApi } from "../program/api";
 
 export default function ReportPage() {
   const crew = useCrew();
-  const [program] = serverApi.useProgramsQuery(crew.id).data ?? [];
+  const [program] = programApi.useProgramsQuery(crew.id).data ?? [];
   const files: [label: string, href: string][] = [
     ...(program
       ? ([

@@ -4,7 +4,10 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { changeText, DECISION_WORDS, firedText } from "@kind-grip/core/response";
 import { useWords } from "../base/library";
-import { problemOf, serverApi, type CrewEntry, type DecisionEntry } from "../app/api";
+import type { CrewEntry, DecisionEntry } from "@kind-grip/core/api";
+import { responseApi } from "./api";
+import { crewApi } from "../crew/api";
+import { problemOf } from "../base/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Why } from "../parts/Why";
@@ -12,8 +15,8 @@ import { DecisionMark } from "./DecisionMark";
 
 export function DecisionHistory({ crew }: { crew: CrewEntry }) {
   const [page, setPage] = useState(0);
-  const query = serverApi.useDecisionHistoryQuery({ crewId: crew.id, page });
-  const people = serverApi.usePeopleQuery(crew.id).data ?? [];
+  const query = responseApi.useDecisionHistoryQuery({ crewId: crew.id, page });
+  const people = crewApi.usePeopleQuery(crew.id).data ?? [];
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? "somebody gone";
   return (
     <Loaded query={query}>
@@ -110,7 +113,7 @@ function Line({ decision, name, timeZone }: { decision: DecisionEntry; name: str
 }
 
 function ResumeDialog({ id, title, onClose }: { id: string; title: string; onClose(): void }) {
-  const [resume, { isLoading, error }] = serverApi.useResumeMutation();
+  const [resume, { isLoading, error }] = responseApi.useResumeMutation();
   const [why, setWhy] = useState("");
   const problem = error ? problemOf(error) : undefined;
   const store = async () => {

@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState, type ReactNode } from "react";
 import { changeText, firedText } from "@kind-grip/core/response";
-import type { WaitingDecision } from "@kind-grip/core/answers";
+import type { WaitingDecision } from "@kind-grip/core/api";
 import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { EvidenceChart } from "./EvidenceChart";

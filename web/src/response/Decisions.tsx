@@ -4,11 +4,14 @@ import { useCallback, useMemo, useState } from "react";
 import { DECISION_WORDS, lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
 import { clockText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
-import type { WaitingDecision } from "@kind-grip/core/answers";
 import { useLibrary } from "../base/library";
-import { problemOf, serverApi, type CrewEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry, WaitingDecision } from "@kind-grip/core/api";
+import { responseApi } from "./api";
+import { programApi } from "../program/api";
+import { crewApi } from "../crew/api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
@@ -27,7 +30,7 @@ const WHAT: Readonly<Record<DecisionKind, string>> = {
 
 export function Decisions({ crew }: { crew: CrewEntry }) {
   const [all, setAll] = useState(false);
-  const query = serverApi.useDecisionsQuery({ crewId: crew.id, all });
+  const query = responseApi.useDecisionsQuery({ crewId: crew.id, all });
   return (
     <Loaded query={query}>
       {(waiting) => (
@@ -55,8 +58,8 @@ export function Decisions({ crew }: { crew: CrewEntry }) {
 /** Sessions that would no longer fit their slot, said in words; the programs and people of the crew are known to its frame already. */
 function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => string[] {
   const library = useLibrary();
-  const programs = serverApi.useProgramsQuery(crew.id).data;
-  const people = serverApi.usePeopleQuery(crew.id).data;
+  const programs = programApi.useProgramsQuery(crew.id).data;
+  const people = crewApi.usePeopleQuery(crew.id).data;
   const may = useParticipations(crew.id);
   return useCallback(
     (list) => {
@@ -75,7 +78,7 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
 function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list: readonly WaitingDecision[] }) {
   const overrunsOf = useOverruns(crew);
   const allTogether = useMemo(() => (list.length > 1 ? overrunsOf(list) : []), [list, overrunsOf]);
-  const [decide, { isLoading, error }] = serverApi.useDecideMutation();
+  const [decide, { isLoading, error }] = responseApi.useDecideMutation();
   const [overruling, setOverruling] = useState<readonly WaitingDecision[]>([]);
   const dispatch = useAppDispatch();
   if (list.length === 0) return null;

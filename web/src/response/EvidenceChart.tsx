@@ -1,6 +1,6 @@
 /** The evidence of one proposal at a glance: efforts of the runs above, mornings below, what they are compared with as lines. */
 import { Box } from "@mui/material";
-import type { WaitingDecision } from "@kind-grip/core/answers";
+import type { WaitingDecision } from "@kind-grip/core/api";
 
 const WIDTH = 190;
 const EFFORT = { top: 4, height: 34 };

@@ -3,9 +3,10 @@ import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextF
 import { useState } from "react";
 import { DECISION_KINDS, DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";
-import type { WaitingDecision } from "@kind-grip/core/answers";
+import type { WaitingDecision } from "@kind-grip/core/api";
+import { responseApi } from "./api";
 import { useWords } from "../base/library";
-import { problemOf, serverApi } from "../app/api";
+import { problemOf } from "../base/api";
 import { Choice } from "../parts/Choice";
 
 interface OverruleDialogProps {
@@ -18,7 +19,7 @@ interface OverruleDialogProps {
 export function OverruleDialog({ crewId, list, onClose }: OverruleDialogProps) {
   const words = useWords();
   const [{ name, response }] = list as [WaitingDecision];
-  const [decide, { isLoading, error }] = serverApi.useDecideMutation();
+  const [decide, { isLoading, error }] = responseApi.useDecideMutation();
   const [decided, setDecided] = useState<DecisionKind | null>(null);
   const [why, setWhy] = useState("");
   const problem = error ? problemOf(error) : undefined;

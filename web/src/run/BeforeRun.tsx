@@ -8,7 +8,8 @@ import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safe
 import { clockText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
 import { useLibrary, useWords } from "../base/library";
-import type { CrewEntry, PersonEntry } from "../app/api";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { MovementThumb } from "../figure/MovementThumb";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
@@ -62,7 +63,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
     return () => removeEventListener("keydown", onKey);
   });
   return (
-    <Box sx={{ minHeight: "100dvh", p: { xs: 3, md: 5 }, display: "grid", gridTemplateRows: "auto 1fr auto", gap: 3 }}>
+    <Box sx={{ minHeight: PAGE_HEIGHT, p: { xs: 3, md: 5 }, display: "grid", gridTemplateRows: "auto 1fr auto", gap: 3 }}>
       <Box sx={{ display: "flex", alignItems: "center" }}>
         <Button component={Link} to="/today" startIcon={<ArrowLeft size={20} />} sx={{ ml: -1.5 }}>
           Today

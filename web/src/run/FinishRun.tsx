@@ -7,9 +7,9 @@ import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-gri
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
-import type { CrewEntry, PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
 import { MARK_NAMES } from "./mark-names";

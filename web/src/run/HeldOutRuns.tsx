@@ -2,9 +2,9 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Ban } from "lucide-react";
 import { useEffect, useState } from "react";
-import { serverApi } from "../app/api";
 import { noteRefusal, outbox, putInOutbox, refusals, without, type HeldOutRefusal } from "./run-store";
 import type { RunRecord } from "@kind-grip/core/run";
+import { crewApi } from "../crew/api";
 
 export const REFUSAL_NOTED = "kind-grip-run-refused";
 
@@ -36,7 +36,7 @@ export function HeldOutRuns() {
 }
 
 function Waiting({ run, refusal, onStore }: { run: RunRecord; refusal: HeldOutRefusal; onStore(): void }) {
-  const { data: people } = serverApi.usePeopleQuery(run.crewId);
+  const { data: people } = crewApi.usePeopleQuery(run.crewId);
   const names = (ids: readonly string[]) => ids.map((id) => people?.find((person) => person.id === id)?.name ?? "somebody").join(", ");
   const partly = Object.keys(refusal.withoutItems);
   return (

@@ -3,6 +3,7 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
 import { useEffect } from "react";
 import { clockText } from "@kind-grip/core/units";
+import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { useWords } from "../base/library";
 import type { RunScreenProps } from "./BeforeRun";
 import { countOf, cueOf, SIDE_LETTER } from "./count";
@@ -25,7 +26,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
   const cue = cueOf(position, words);
 
   return (
-    <Box sx={{ height: "100dvh", display: "grid", gridTemplateRows: "auto minmax(0, 1fr) auto auto", bgcolor: "background.default" }}>
+    <Box sx={{ height: PAGE_HEIGHT, display: "grid", gridTemplateRows: "auto minmax(0, 1fr) auto auto", bgcolor: "background.default" }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1 }}>
         <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>{session.name}</Typography>
         <ItemTrack run={run} />

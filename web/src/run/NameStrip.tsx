@@ -6,9 +6,9 @@ import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
 import { useLibrary, useWords } from "../base/library";
-import type { PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { PersonEntry } from "@kind-grip/core/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { MARK_NAMES } from "./mark-names";
 import type { RunScreenProps } from "./BeforeRun";
 

@@ -1,17 +1,19 @@
 /** Sends finished runs until the server confirms each; a run it refuses for good is said, not dropped in silence. */
 import { useEffect } from "react";
-import { problemOf, serverApi } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { REFUSAL_NOTED } from "./HeldOutRuns";
 import { dropReport, REPORT_PUT, reportsWaiting } from "./report-outbox";
 import { dropFromOutbox, noteRefusal, outbox, refusals, type HeldOutRefusal } from "./run-store";
+import { runApi } from "./api";
+import { safetyApi } from "../safety/api";
 
 const EVERY_MS = 5000;
 
 export function RunOutboxSender() {
-  const [store] = serverApi.useStoreRunMutation();
-  const [report] = serverApi.useReportInRunMutation();
+  const [store] = runApi.useStoreRunMutation();
+  const [report] = safetyApi.useReportInRunMutation();
   const dispatch = useAppDispatch();
   useEffect(() => {
     let sending = false;

@@ -9,10 +9,14 @@ import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
-import { practiceNow, useNow } from "../app/now";
-import type { Today } from "@kind-grip/core/answers";
+import { practiceNow, useNow } from "../base/now";
 import { useLibrary } from "../base/library";
-import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import type { CrewEntry, PersonEntry, Today } from "@kind-grip/core/api";
+import { PAGE_HEIGHT } from "../base/NoticeBar";
+import { todayApi } from "../today/api";
+import { programApi } from "../program/api";
+import { crewApi } from "../crew/api";
+import { serverApi } from "../base/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
@@ -30,15 +34,15 @@ import { useTakenOut } from "./use-taken-out";
 export default function RunPage() {
   const library = useLibrary();
   const { crewId, programId, sessionId } = useParams();
-  const crew = serverApi.useCrewQuery(crewId!);
-  const people = serverApi.usePeopleQuery(crewId!);
-  const program = serverApi.useProgramQuery(programId!);
+  const crew = crewApi.useCrewQuery(crewId!);
+  const people = crewApi.usePeopleQuery(crewId!);
+  const program = programApi.useProgramQuery(programId!);
   const participation = useParticipationQuery(crewId!);
   const now = useNow(60_000);
   const [search] = useSearchParams();
   const placement = search.get("placement");
   // A session placed for a group is led for that group.
-  const today = serverApi.useTodayQuery(undefined, { skip: !placement });
+  const today = todayApi.useTodayQuery(undefined, { skip: !placement });
   return (
     <Loaded query={crew}>
       {(crewEntry) => (
@@ -108,7 +112,7 @@ function Resume(props: RunProps) {
   const [choice, setChoice] = useState<"ask" | "resume" | "fresh">(found ? "ask" : "fresh");
   if (choice === "ask" && found) {
     return (
-      <Box sx={{ minHeight: "100dvh", display: "grid", placeItems: "center", p: 4 }}>
+      <Box sx={{ minHeight: PAGE_HEIGHT, display: "grid", placeItems: "center", p: 4 }}>
         <Empty
           title={`${props.session.name} was interrupted at ${clockText(found.clock.atSec)}`}
           text={`of ${clockText(found.clock.totalSec)}. Nothing of it is lost.`}

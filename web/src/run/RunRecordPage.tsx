@@ -5,8 +5,9 @@ import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
 import type { RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { runApi } from "./api";
+import { crewApi } from "../crew/api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -17,14 +18,14 @@ const STATUS = { done: "done", part: "in part", skipped: "skipped" } as const;
 
 export default function RunRecordPage() {
   const { runId } = useParams();
-  const query = serverApi.useRunQuery(runId!);
+  const query = runApi.useRunQuery(runId!);
   return <Loaded query={query}>{(run) => <Sheet run={run} />}</Loaded>;
 }
 
 function Sheet({ run }: { run: RunRecord }) {
   const crew = useCrew();
   const words = useWords();
-  const { data: people = [] } = serverApi.usePeopleQuery(crew.id);
+  const { data: people = [] } = crewApi.usePeopleQuery(crew.id);
   const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? "Somebody who was removed";
   const there = run.people.filter((person) => person.present).sort((a, b) => nameOf(a.personId).localeCompare(nameOf(b.personId)));
   const away = run.people.filter((person) => !person.present).map((person) => nameOf(person.personId));

@@ -6,8 +6,8 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { runApi } from "./api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -16,7 +16,7 @@ import { PageTitle } from "../parts/PageTitle";
 export default function RunsPage() {
   const crew = useCrew();
   const [page, setPage] = useState(0);
-  const query = serverApi.useRunsQuery({ crewId: crew.id, page });
+  const query = runApi.useRunsQuery({ crewId: crew.id, page });
   return (
     <Loaded query={query} keepShown>
       {({ runs, total, pageSize }) => (

@@ -1,12 +1,13 @@
 /** The one answer to what a person reported: give back, ease, keep paused, or refer and hold out; with a reply that reaches their phone. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import type { PersonAlert } from "@kind-grip/core/answers";
+import type { PersonAlert } from "@kind-grip/core/api";
 import { HOLD_REASONS, type AlertAnswer, type HoldReason } from "@kind-grip/core/safety";
+import { safetyApi } from "./api";
 import { useWords } from "../base/library";
-import { problemOf, serverApi } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { pausedWords, reportWords } from "./report-words";
 
 type Answer = AlertAnswer["answer"];
@@ -38,7 +39,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
   const [reply, setReply] = useState<string | null>(null);
   const [reason, setReason] = useState<HoldReason | "">(reports.some(({ kind }) => kind === "sharpPain") ? "sharpPain" : "");
   const [own, setOwn] = useState("");
-  const [send, { isLoading, error }] = serverApi.useAnswerAlertsMutation();
+  const [send, { isLoading, error }] = safetyApi.useAnswerAlertsMutation();
   const said = reply ?? (answer ? REPLIES[answer] : "");
   const ready = answer !== null && (answer !== "refer" || (reason !== "" && (reason !== "other" || own.trim().length >= 3)));
   const store = async () => {

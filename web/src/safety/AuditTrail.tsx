@@ -2,7 +2,8 @@
 import { Box, Button, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { useState } from "react";
-import { serverApi, type AuditEntry, type CrewEntry } from "../app/api";
+import type { AuditEntry, CrewEntry } from "@kind-grip/core/api";
+import { safetyApi } from "./api";
 
 const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   baseline: "Baseline",
@@ -18,7 +19,7 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
 
 export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId: string): string }) {
   const [page, setPage] = useState(0);
-  const { data } = serverApi.useAuditQuery({ crewId: crew.id, page }, { refetchOnMountOrArgChange: true });
+  const { data } = safetyApi.useAuditQuery({ crewId: crew.id, page }, { refetchOnMountOrArgChange: true });
   if (!data || data.total === 0) return null;
   const pages = Math.ceil(data.total / data.pageSize);
   const moment = (iso: string) => DateTime.fromISO(iso, { zone: crew.timeZone }).toFormat("d LLL HH:mm");

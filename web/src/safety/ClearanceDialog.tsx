@@ -5,9 +5,11 @@ import { addDays } from "@kind-grip/core/calendar";
 import { PHASES, type Phase } from "@kind-grip/core/library";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { problemOf, serverApi, type HoldEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { HoldEntry } from "@kind-grip/core/api";
+import { safetyApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { Toggle } from "../parts/Toggle";
 
 const USUAL_DAYS = 28;
@@ -25,7 +27,7 @@ export function ClearanceDialog({ crewId, hold, name, today, onClose }: Clearanc
   const [id] = useState(() => uuid());
   const [form, setForm] = useState({ givenBy: "", profession: "", from: today, until: addDays(today, USUAL_DAYS), note: "" });
   const [allows, setAllows] = useState<readonly Phase[]>(PHASES);
-  const [enter, { isLoading, error }] = serverApi.useEnterClearanceMutation();
+  const [enter, { isLoading, error }] = safetyApi.useEnterClearanceMutation();
   const dispatch = useAppDispatch();
   const problem = error ? problemOf(error) : undefined;
   const at = (path: string) => problem?.fields.find((field) => field.path === path)?.message;

@@ -8,8 +8,10 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { endsSoon, isMeant, consequenceOf } from "@kind-grip/core/safety";
 import { useLibrary, useWords } from "../base/library";
-import { serverApi, type ClearanceEntry, type CrewEntry, type HeldOut, type HoldEntry, type PersonEntry } from "../app/api";
-import { useNow } from "../app/now";
+import type { ClearanceEntry, CrewEntry, HeldOut, HoldEntry, PersonEntry } from "@kind-grip/core/api";
+import { safetyApi } from "./api";
+import { crewApi } from "../crew/api";
+import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -24,8 +26,8 @@ import { pausedWords, reportWords } from "./report-words";
 
 export default function HeldOutPage() {
   const crew = useCrew();
-  const heldOut = serverApi.useHeldOutQuery(crew.id, { refetchOnMountOrArgChange: true });
-  const people = serverApi.usePeopleQuery(crew.id);
+  const heldOut = safetyApi.useHeldOutQuery(crew.id, { refetchOnMountOrArgChange: true });
+  const people = crewApi.usePeopleQuery(crew.id);
   return (
     <Loaded query={heldOut}>{(data) => <Loaded query={people}>{(list) => <Lists crew={crew} data={data} people={list} />}</Loaded>}</Loaded>
   );
@@ -42,8 +44,8 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
   const now = useNow();
   const today = dateAt(now, crew.timeZone);
   const [asked, setAsked] = useState<Asked | null>(null);
-  const [withdrawHold] = serverApi.useWithdrawHoldMutation();
-  const [withdrawClearance] = serverApi.useWithdrawClearanceMutation();
+  const [withdrawHold] = safetyApi.useWithdrawHoldMutation();
+  const [withdrawClearance] = safetyApi.useWithdrawClearanceMutation();
   const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? "somebody";
   const states = holdStates(data, { instant: new Date(now).toISOString(), day: today });
   const of = (...wanted: HoldState["state"][]) => states.filter(({ state }) => wanted.includes(state));

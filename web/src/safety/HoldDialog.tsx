@@ -3,16 +3,18 @@ import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTi
 import { useState } from "react";
 import { consequenceOf, HOLD_REASONS, type HoldReason } from "@kind-grip/core/safety";
 import { useWords } from "../base/library";
-import { problemOf, serverApi, type PersonEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { PersonEntry } from "@kind-grip/core/api";
+import { safetyApi } from "./api";
+import { problemOf } from "../base/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 
 export function HoldDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
   const words = useWords();
   const [personId, setPersonId] = useState("");
   const [question, setQuestion] = useState<HoldReason | null>(null);
   const [own, setOwn] = useState("");
-  const [enter, { isLoading, error }] = serverApi.useEnterHoldMutation();
+  const [enter, { isLoading, error }] = safetyApi.useEnterHoldMutation();
   const dispatch = useAppDispatch();
   const store = async () => {
     const answer = await enter({ crewId, personId, question: question!, words: question === "other" ? own.trim() : null });

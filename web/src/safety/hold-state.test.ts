@@ -1,5 +1,5 @@
 import { PHASES } from "@kind-grip/core/library";
-import type { ClearanceEntry, HoldEntry } from "../app/api";
+import type { ClearanceEntry, HoldEntry } from "@kind-grip/core/api";
 import { holdStates } from "./hold-state";
 
 const when = { instant: "2026-03-10T12:00:00.000Z", day: "2026-03-10" };

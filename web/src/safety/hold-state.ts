@@ -1,7 +1,7 @@
 /** Where each hold stands on a day: out, out of a part, cleared, or over. */
 import { clearanceIsOn, liftedPhases, consequenceOf, type Clearance } from "@kind-grip/core/safety";
 import { PHASES, type Phase } from "@kind-grip/core/library";
-import type { ClearanceEntry, HeldOut, HoldEntry } from "../app/api";
+import type { ClearanceEntry, HeldOut, HoldEntry } from "@kind-grip/core/api";
 
 export interface HoldState {
   hold: HoldEntry;

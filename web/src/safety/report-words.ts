@@ -1,5 +1,5 @@
 /** A report in one line, for the trainer: what, where, how bad, in their own words, when. */
-import type { PersonAlert } from "@kind-grip/core/answers";
+import type { PersonAlert } from "@kind-grip/core/api";
 import type { Words } from "@kind-grip/core/language";
 import { DateTime } from "luxon";
 

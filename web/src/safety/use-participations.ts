@@ -1,12 +1,13 @@
 /** Who of a crew may do what, as the server last said; asked for again every half minute while a screen shows it. */
 import { useMemo } from "react";
 import type { Participations } from "@kind-grip/core/safety";
-import { serverApi, type ParticipationEntry } from "../app/api";
+import type { ParticipationEntry } from "@kind-grip/core/api";
+import { safetyApi } from "./api";
 
 const EVERY_MS = 30_000;
 
 export function useParticipationQuery(crewId: string, everyMs = EVERY_MS) {
-  return serverApi.useParticipationQuery(crewId, { pollingInterval: everyMs, refetchOnMountOrArgChange: true });
+  return safetyApi.useParticipationQuery(crewId, { pollingInterval: everyMs, refetchOnMountOrArgChange: true });
 }
 
 export function participationsFrom(entries: readonly ParticipationEntry[] | undefined): Participations {

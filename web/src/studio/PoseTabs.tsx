@@ -3,7 +3,7 @@ import { Box, Button, IconButton, Tooltip } from "@mui/material";
 import { ArrowLeft, ArrowRight, Copy, Trash2 } from "lucide-react";
 import type { CustomMovement } from "@kind-grip/core/library";
 import { Choice } from "../parts/Choice";
-import { MOST_POSES, withFigure } from "./studio-state";
+import { MOST_POSES, withFigure } from "./change-pose";
 
 interface PoseTabsProps {
   custom: CustomMovement;

@@ -4,7 +4,7 @@ import { useState } from "react";
 import {
   armPose,
   FOCUSES,
-  holds,
+  handContacts,
   NECK_RANGES,
   PROP_KINDS,
   TRUNK_RANGES,
@@ -19,7 +19,7 @@ import type { CustomMovement } from "@kind-grip/core/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import { JointSlider, JointSliders } from "./JointSliders";
-import { withArm, withFigure, withPose } from "./studio-state";
+import { withArm, withFigure, withPose } from "./change-pose";
 
 interface ShapePanelProps {
   custom: CustomMovement;
@@ -38,13 +38,13 @@ const TABS = [
 /** The recurring contacts by name; each lays the chosen hand where it belongs. */
 const CONTACTS: readonly { value: string; label: string; make: (() => ArmInput) | null }[] = [
   { value: "none", label: "Nothing: free in the air", make: null },
-  { value: "drawsFingersBack", label: "The other fingers, drawing them back", make: () => holds.drawsFingersBack() },
-  { value: "pressesBackOfHand", label: "The back of the other hand", make: () => holds.pressesBackOfHand() },
-  { value: "holdsForearm", label: "The other forearm", make: () => holds.holdsForearm() },
-  { value: "takesHand", label: "The other hand, as in a handshake", make: () => holds.takesHand() },
-  { value: "palmsPressed", label: "The middle, palms together", make: () => holds.palmsPressed(-110, 190) },
-  { value: "flatOnTable", label: "A table, flat", make: () => holds.flatOnTable(150, -420, 300) },
-  { value: "onBackOfHead", label: "The back of the head", make: () => holds.onBackOfHead() },
+  { value: "drawsFingersBack", label: "The other fingers, drawing them back", make: () => handContacts.drawsFingersBack() },
+  { value: "pressesBackOfHand", label: "The back of the other hand", make: () => handContacts.pressesBackOfHand() },
+  { value: "holdsForearm", label: "The other forearm", make: () => handContacts.holdsForearm() },
+  { value: "takesHand", label: "The other hand, as in a handshake", make: () => handContacts.takesHand() },
+  { value: "palmsPressed", label: "The middle, palms together", make: () => handContacts.palmsPressed(-110, 190) },
+  { value: "flatOnTable", label: "A table, flat", make: () => handContacts.flatOnTable(150, -420, 300) },
+  { value: "onBackOfHead", label: "The back of the head", make: () => handContacts.onBackOfHead() },
 ];
 
 const PROP_LABELS: Readonly<Record<PropKind, string>> = {
@@ -89,7 +89,7 @@ export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
   };
   const setPresent = (present: boolean) => {
     const { [side]: gone, ...rest } = pose;
-    const next: Pose = present ? { ...pose, [side]: gone ?? armPose(holds.holdsForearm()) } : rest;
+    const next: Pose = present ? { ...pose, [side]: gone ?? armPose(handContacts.holdsForearm()) } : rest;
     onChange("", withPose(custom, at, next));
   };
 

@@ -16,9 +16,12 @@ import type { Dose } from "@kind-grip/core/session";
 import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
+import { DoseSteppers } from "./DoseSteppers";
+import { FormsEditor } from "./FormsEditor";
 
 interface StudioDetailsProps {
   custom: CustomMovement;
+  storedForms: readonly string[];
   problems: readonly CustomProblem[];
   onChange(what: string, custom: CustomMovement): void;
 }
@@ -29,7 +32,7 @@ const DOSES: Readonly<Record<"holds" | "reps" | "timed", Dose>> = {
   timed: { kind: "timed", sets: 1, workSec: 30, restSec: 0 },
 };
 
-export function StudioDetails({ custom, problems, onChange }: StudioDetailsProps) {
+export function StudioDetails({ custom, storedForms, problems, onChange }: StudioDetailsProps) {
   const words = useWords();
   const { movement, words: text } = custom;
   const say = (change: Partial<CustomMovement["words"]>, what: string) => onChange(what, { ...custom, words: { ...text, ...change } });
@@ -94,6 +97,7 @@ export function StudioDetails({ custom, problems, onChange }: StudioDetailsProps
         />
         {lines("Watch for", "watch", "The usual cheats, one a line.")}
         {lines("Care", "care", "Cautions, one a line.")}
+        <FormsEditor custom={custom} storedForms={storedForms} problems={problems} onChange={onChange} />
       </Group>
       <Group title="In figures">
         <Choice
@@ -172,63 +176,6 @@ export function StudioDetails({ custom, problems, onChange }: StudioDetailsProps
       </Group>
     </Box>
   );
-}
-
-function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Dose): void }) {
-  switch (dose.kind) {
-    case "holds":
-      return (
-        <>
-          <Stepper label="Holds" value={dose.reps} min={1} max={30} onChange={(reps) => onChange({ ...dose, reps })} />
-          <Stepper label="Each" unit="s" value={dose.holdSec} min={1} max={180} onChange={(holdSec) => onChange({ ...dose, holdSec })} />
-          <Stepper label="Rest" unit="s" value={dose.restSec} min={0} max={300} onChange={(restSec) => onChange({ ...dose, restSec })} />
-        </>
-      );
-    case "reps":
-      return (
-        <>
-          <Stepper label="Repetitions" value={dose.reps} min={1} max={60} onChange={(reps) => onChange({ ...dose, reps })} />
-          <Stepper
-            label="Out"
-            unit="s"
-            value={dose.tempo.outSec}
-            min={1}
-            max={15}
-            onChange={(outSec) => onChange({ ...dose, tempo: { ...dose.tempo, outSec } })}
-          />
-          <Stepper
-            label="Stay"
-            unit="s"
-            value={dose.tempo.endPauseSec}
-            min={0}
-            max={15}
-            onChange={(endPauseSec) => onChange({ ...dose, tempo: { ...dose.tempo, endPauseSec } })}
-          />
-          <Stepper
-            label="Back"
-            unit="s"
-            value={dose.tempo.backSec}
-            min={1}
-            max={15}
-            onChange={(backSec) => onChange({ ...dose, tempo: { ...dose.tempo, backSec } })}
-          />
-        </>
-      );
-    case "timed":
-      return (
-        <Stepper
-          label="Work"
-          unit="s"
-          value={dose.workSec}
-          min={5}
-          max={600}
-          step={5}
-          onChange={(workSec) => onChange({ ...dose, workSec })}
-        />
-      );
-    case "steps":
-      return <Stepper label="Rounds" value={dose.rounds} min={1} max={10} onChange={(rounds) => onChange({ ...dose, rounds })} />;
-  }
 }
 
 function Group({ title, children }: { title: string; children: ReactNode }) {

@@ -1,84 +1,60 @@
 /** The studio: a movement of the practice's own, from a shape and angles; seen live, told in words, used like any other. */
-import { Box, Button, IconButton, Tooltip, Typography } from "@mui/material";
-import { ArrowLeft, Download, Redo2, Trash2, Undo2 } from "lucide-react";
-import { useEffect, useMemo, useReducer, useState } from "react";
+import { Box, Button, IconButton, Typography } from "@mui/material";
+import { ArrowLeft, Download, Trash2 } from "lucide-react";
+import { useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { CUSTOM_PREFIX, customMovementProblems, type CustomMovement, type CustomProblem } from "@kind-grip/core/library";
-import { v7 as uuid } from "uuid";
-import { problemOf, serverApi } from "../app/api";
-import { LostPage } from "../app/CrashPage";
-import { notify } from "../app/notices";
-import { useAppDispatch } from "../app/store";
+import type { CustomMovementEntry } from "@kind-grip/core/api";
+import { libraryApi } from "../library/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
+import { SaveState } from "../document/SaveState";
+import { LostPage } from "../parts/LostPage";
 import { PageTitle } from "../parts/PageTitle";
-import { keptDraft, dropDraft, keepDraft } from "./drafts";
-import { newMovement } from "./new-movement";
 import { PoseTabs } from "./PoseTabs";
 import { ShapePanel } from "./ShapePanel";
 import { StudioDetails } from "./StudioDetails";
 import { StudioPicture } from "./StudioPicture";
-import { studioReducer, studioWith } from "./studio-state";
+import { useMovementDraft } from "./use-movement-draft";
 
 export default function StudioPage() {
-  const { ownId } = useParams();
-  const { data: entries } = serverApi.useMovementsQuery();
-  const entry = entries?.find(({ id }) => id === ownId);
-  if (ownId && !entry) return <LostPage />;
-  return <Studio key={ownId ?? "new"} id={ownId} version={entry?.version ?? 0} stored={entry?.custom} />;
+  const { customId } = useParams();
+  const { data: entries } = libraryApi.useMovementsQuery();
+  const entry = entries?.find(({ id }) => id === customId);
+  if (customId && !entry) return <LostPage />;
+  return <Studio key={customId ?? "new"} entry={entry} />;
 }
 
-function Studio({ id: givenId, version, stored }: { id: string | undefined; version: number; stored: CustomMovement | undefined }) {
-  const draftKey = givenId ?? "new";
-  const [state, act] = useReducer(studioReducer, undefined, () => {
-    const draft = keptDraft(draftKey, version);
-    return studioWith(draft ?? stored ?? newMovement(uuid()));
-  });
-  const { custom, at } = state;
-  const id = custom.movement.id.slice(CUSTOM_PREFIX.length);
-  const changed = state.past.length > 0 || (stored === undefined && custom.words.name !== "");
-  const [refused, setRefused] = useState<CustomProblem[]>([]);
+function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
+  const givenId = entry?.id;
+  const edited = useMovementDraft(entry);
+  const { value: custom, problems: refused } = edited;
+  const [chosenAt, setChosenAt] = useState(Infinity);
+  const at = Math.min(chosenAt, custom.figure.poses.length - 1);
   const [tried, setTried] = useState(false);
-  const [store, { isLoading }] = serverApi.useStoreMovementMutation();
-  const [remove] = serverApi.useRemoveMovementMutation();
-  const [restore] = serverApi.useRestoreMovementMutation();
+  const [saving, setSaving] = useState(false);
+  const [remove] = libraryApi.useRemoveMovementMutation();
+  const [restore] = libraryApi.useRestoreMovementMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const found = useMemo(() => problemsOf(custom), [custom]);
-  const poseProblems = found.filter(({ path }) => path.startsWith("figure."));
-  const shown = tried ? [...found, ...refused] : poseProblems;
+  const theirs = refused.map(({ path, message }) => ({ path: path.replace(/^custom\./, ""), message }));
+  const shown = tried ? [...found, ...theirs] : found.filter(({ path }) => path.startsWith("figure."));
 
-  useEffect(() => {
-    if (changed) keepDraft(draftKey, version, custom);
-  }, [changed, draftKey, version, custom]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || (event.target as Element).closest("input, textarea")) return;
-      if (event.key.toLowerCase() === "z") act({ do: event.shiftKey ? "redo" : "undo" });
-      else if (event.key.toLowerCase() === "y") act({ do: "redo" });
-      else return;
-      event.preventDefault();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  }, []);
-
-  const change = (what: string, next: CustomMovement) => act({ do: "change", what, custom: next });
+  const change = (what: string, next: CustomMovement) => edited.change(next, what || undefined);
+  const choose = (index: number) => {
+    setChosenAt(index);
+    edited.endGesture();
+  };
   const save = async () => {
     setTried(true);
-    setRefused([]);
     if (found.length > 0) return;
-    try {
-      await store({ id, version, custom: trimmed(custom) }).unwrap();
-      dropDraft(draftKey);
-      dispatch(notify({ text: `${custom.words.name} is in the library.` }));
-      void navigate(`/library/${custom.movement.id}`);
-    } catch (error) {
-      const { message, fields } = problemOf(error);
-      setRefused(
-        fields.length > 0
-          ? fields.map(({ path, message: text }) => ({ path: path.replace(/^custom\./, ""), message: text }))
-          : [{ path: "", message }],
-      );
-    }
+    setSaving(true);
+    const done = await edited.saveNow();
+    setSaving(false);
+    if (!done) return;
+    dispatch(notify({ text: `${custom.words.name} is in the library.` }));
+    void navigate(`/library/${custom.movement.id}`);
   };
 
   return (
@@ -92,20 +68,7 @@ function Studio({ id: givenId, version, stored }: { id: string | undefined; vers
         {givenId ? custom.words.name : "Library"}
       </Button>
       <PageTitle title="Studio" lead="A movement of your own: shape it, say it, dose it.">
-        <Tooltip title="Undo (Ctrl Z)">
-          <span>
-            <IconButton aria-label="Undo" disabled={state.past.length === 0} onClick={() => act({ do: "undo" })}>
-              <Undo2 size={22} />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title="Redo (Ctrl Y)">
-          <span>
-            <IconButton aria-label="Redo" disabled={state.future.length === 0} onClick={() => act({ do: "redo" })}>
-              <Redo2 size={22} />
-            </IconButton>
-          </span>
-        </Tooltip>
+        <SaveState edited={edited} what="this movement" summary={(version) => <Typography>{version.words.name}</Typography>} />
         {givenId && (
           <>
             <IconButton aria-label="Download as a file" component="a" href={`/api/movements/${givenId}/file`} download>
@@ -123,19 +86,24 @@ function Studio({ id: givenId, version, stored }: { id: string | undefined; vers
             </IconButton>
           </>
         )}
-        <Button variant="contained" onClick={save} disabled={isLoading}>
+        <Button variant="contained" onClick={() => void save()} disabled={saving}>
           {givenId ? "Save" : "Save to the library"}
         </Button>
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.25fr) minmax(320px, 1fr)" }, columnGap: 4, rowGap: 4 }}>
         <Box sx={{ display: "grid", gap: 2, alignContent: "start", position: { md: "sticky" }, top: 16, alignSelf: "start" }}>
           <StudioPicture custom={custom} at={at} />
-          <PoseTabs custom={custom} at={at} onChoose={(index) => act({ do: "choose", at: index })} onChange={change} />
+          <PoseTabs custom={custom} at={at} onChoose={choose} onChange={change} />
           <Problems problems={shown} />
         </Box>
         <ShapePanel custom={custom} at={at} onChange={change} />
       </Box>
-      <StudioDetails custom={custom} problems={shown} onChange={change} />
+      <StudioDetails
+        custom={custom}
+        storedForms={entry?.custom.movement.forms.map((form) => form.id) ?? []}
+        problems={shown}
+        onChange={change}
+      />
     </>
   );
 }
@@ -147,14 +115,6 @@ function problemsOf(custom: CustomMovement): CustomProblem[] {
   if (custom.words.steps.every((step) => step.trim() === "")) problems.push({ path: "words.steps", message: "say at least one step" });
   if (custom.words.feel.trim() === "") problems.push({ path: "words.feel", message: "is missing" });
   return [...problems, ...customMovementProblems(custom)];
-}
-
-function trimmed(custom: CustomMovement): CustomMovement {
-  const lines = (list: readonly string[]) => list.map((line) => line.trim()).filter(Boolean);
-  return {
-    ...custom,
-    words: { ...custom.words, steps: lines(custom.words.steps), watch: lines(custom.words.watch), care: lines(custom.words.care) },
-  };
 }
 
 function Problems({ problems }: { problems: readonly CustomProblem[] }) {

@@ -2,9 +2,9 @@
 import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import type { Today, TodayEntry } from "@kind-grip/core/answers";
-import { serverApi } from "../app/api";
-import { EntryLine } from "./TodayPage";
+import type { Today, TodayEntry } from "@kind-grip/core/api";
+import { serverApi } from "../base/api";
+import { EntryLine } from "./EntryLine";
 
 export function DayClock({ today, now, next }: { today: Today; now: number; next?: TodayEntry }) {
   const lead = serverApi.useMeQuery().data?.account?.role === "lead";

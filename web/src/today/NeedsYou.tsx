@@ -6,9 +6,9 @@ import { Link } from "react-router";
 import { useState, type ReactNode } from "react";
 import { DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
-import type { PersonAlert, Today } from "@kind-grip/core/answers";
+import type { PersonAlert, Today } from "@kind-grip/core/api";
+import { runApi } from "../run/api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
 import { AnswerDialog } from "../safety/AnswerDialog";
 import { pausedWords, reportWords } from "../safety/report-words";
 
@@ -18,7 +18,7 @@ const KINDS: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];
 export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clashes } }: { today: Today }) {
   const words = useWords();
   const [answering, setAnswering] = useState<PersonAlert | null>(null);
-  const [answerClash] = serverApi.useAnswerClashMutation();
+  const [answerClash] = runApi.useAnswerClashMutation();
   if (heldOut.length + endingSoon.length + decisions.length + alerts.length + clashes.length === 0) return null;
   return (
     <Box

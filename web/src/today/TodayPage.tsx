@@ -1,14 +1,14 @@
 /** Today: what runs when, for which crew. The next run is the first thing the eye meets. */
-import { Box, Button, Link as TextLink, Typography } from "@mui/material";
-import { CheckCircle2, Play } from "lucide-react";
+import { Box, Button, Link as Typography } from "@mui/material";
+import { Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
-import type { Today, TodayEntry } from "@kind-grip/core/answers";
+import type { Today, TodayEntry } from "@kind-grip/core/api";
+import { todayApi } from "./api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
-import { useNow } from "../app/now";
+import { useNow } from "../base/now";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -17,7 +17,7 @@ import { DayClock } from "./DayClock";
 import { NeedsYou } from "./NeedsYou";
 
 export default function TodayPage() {
-  const query = serverApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
+  const query = todayApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
   return <Loaded query={query}>{(today) => <Day today={today} />}</Loaded>;
 }
 
@@ -117,43 +117,6 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
       >
         Lead it
       </Button>
-    </Box>
-  );
-}
-
-export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: boolean; lead: boolean }) {
-  return (
-    <Box component="li" sx={{ display: "grid", gridTemplateColumns: "64px 1fr auto", alignItems: "center", gap: 1.5, minHeight: 48 }}>
-      <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{wallTime(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
-      <Typography noWrap>
-        {entry.sessionName}
-        {entry.groupName && `, ${entry.groupName}`}{" "}
-        <Box component="span" sx={{ color: "text.secondary" }}>
-          {clockText(entry.totalSec)}
-        </Box>
-      </Typography>
-      {entry.runId && lead ? (
-        <Typography sx={{ display: "inline-flex", gap: 0.75, alignItems: "center" }}>
-          <CheckCircle2 size={20} aria-hidden /> Led
-        </Typography>
-      ) : entry.runId ? (
-        <TextLink
-          component={Link}
-          to={`/crews/${entry.crewId}/runs/${entry.runId}`}
-          sx={{ display: "inline-flex", gap: 0.75, alignItems: "center", minHeight: 44 }}
-        >
-          <CheckCircle2 size={20} aria-hidden /> Led
-        </TextLink>
-      ) : (
-        <Button
-          component={Link}
-          to={runAddress(entry)}
-          variant={isNext ? "contained" : "outlined"}
-          aria-label={`Lead ${entry.sessionName}, ${entry.crewName}`}
-        >
-          Lead
-        </Button>
-      )}
     </Box>
   );
 }

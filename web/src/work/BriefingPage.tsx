@@ -5,8 +5,8 @@ import { Link } from "react-router";
 import { cardsFor } from "@kind-grip/core/need";
 import { adviceFor, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
+import { workApi } from "./api";
 import { useWords } from "../base/library";
-import { serverApi } from "../app/api";
 import { useCrew } from "../crew/CrewFrame";
 import { CoachingCardList } from "../library/CoachingCards";
 import { Empty } from "../parts/Empty";
@@ -20,7 +20,7 @@ const MOST_CARDS = 6;
 export default function BriefingPage() {
   const words = useWords();
   const crew = useCrew();
-  const query = serverApi.useWorkQuery(crew.id);
+  const query = workApi.useWorkQuery(crew.id);
   return (
     <Loaded query={query}>
       {({ work }) => {

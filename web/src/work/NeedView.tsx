@@ -18,7 +18,9 @@ import type { HandSide } from "@kind-grip/core/units";
 import { useOffered } from "../library/use-offered";
 import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
-import { serverApi, type CrewEntry, type PersonEntry } from "../app/api";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { crewApi } from "../crew/api";
+import { baselineApi } from "../baseline/api";
 import { HandMapPicture } from "../figure/HandMapPicture";
 import { MovementThumb } from "../figure/MovementThumb";
 import { CoachingCardList } from "../library/CoachingCards";
@@ -61,11 +63,11 @@ export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; 
 
 /** The work of one person together with their latest round. */
 function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
-  const { data: rounds } = serverApi.useRoundsQuery(crew.id);
+  const { data: rounds } = baselineApi.useRoundsQuery(crew.id);
   const [latest] = rounds ?? [];
-  const { data: records } = serverApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const { data: records } = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   const record = records?.find((each) => each.personId === personId)?.record;
-  const { data: people } = serverApi.usePeopleQuery(crew.id);
+  const { data: people } = crewApi.usePeopleQuery(crew.id);
   const findings = record ? needFindings(findingsOf(record, mainHandOf(people ?? [], personId))) : [];
   return (
     <>

@@ -1,4 +1,5 @@
 /** One task: its efforts, its index as a chain, and what-if: the same fields on a copy, with the difference shown before it is kept. */
+import { isEqual } from "es-toolkit";
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { FlaskConical, Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
@@ -148,7 +149,7 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
     ({ strain }) => strain.composite.parts.length > 0,
   );
   // Hands that do the same are told once.
-  const alike = all.length === 2 && JSON.stringify(all[0]!.strain) === JSON.stringify(all[1]!.strain);
+  const alike = all.length === 2 && isEqual(all[0]!.strain, all[1]!.strain);
   const hands = alike ? all.slice(0, 1) : all;
   return (
     <Box sx={{ display: "grid", gap: 2, mb: 2 }}>

@@ -3,7 +3,7 @@ import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/m
 import { ArrowDown, ArrowUp, Plus, Trash2, X } from "lucide-react";
 import type { Work, WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
-import type { PersonEntry } from "../app/api";
+import type { PersonEntry } from "@kind-grip/core/api";
 import { Stepper } from "../parts/Stepper";
 import { ShiftStrain } from "./ShiftStrain";
 import type { EditedWork } from "./use-work";

@@ -16,16 +16,18 @@ import {
   type WorkDay,
 } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
-import { serverApi, type CrewEntry, type PersonEntry, type WorkEntry } from "../app/api";
-import { notify } from "../app/notices";
-import { useNow } from "../app/now";
-import { useAppDispatch } from "../app/store";
+import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
+import { workApi } from "./api";
+import { crewApi } from "../crew/api";
+import { notify } from "../base/notices";
+import { useNow } from "../base/now";
+import { useAppDispatch } from "../base/store";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
-import { SaveState } from "../parts/SaveState";
+import { SaveState } from "../document/SaveState";
 import { NeedView } from "./NeedView";
 import { taskFrom, withoutTask, withTask } from "./new-task";
 import { ShiftStrain } from "./ShiftStrain";
@@ -37,8 +39,8 @@ import { strainText } from "./strain-text";
 
 export default function WorkPage() {
   const crew = useCrew();
-  const work = serverApi.useWorkQuery(crew.id, { refetchOnMountOrArgChange: true });
-  const people = serverApi.usePeopleQuery(crew.id);
+  const work = workApi.useWorkQuery(crew.id, { refetchOnMountOrArgChange: true });
+  const people = crewApi.usePeopleQuery(crew.id);
   if (work.isFetching) return <PageTitle title="Work" />;
   return (
     <Loaded query={work}>
@@ -78,7 +80,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
   return (
     <>
       <PageTitle title="Work">
-        <SaveState kept={edited} what="this crew's work" />
+        <SaveState edited={edited} what="this crew's work" />
         {work.tasks.length > 0 && (
           <Button component={Link} to="briefing" variant="outlined" startIcon={<FileText size={20} />}>
             Briefing sheet

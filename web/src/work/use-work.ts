@@ -1,14 +1,21 @@
 /** The crew's work as it is edited: kept, saved, undone. */
-import { workProblems, type Work } from "@kind-grip/core/strain";
+import { WORK_DOCUMENT, workProblems, type Work } from "@kind-grip/core/strain";
 import { longestWorkMin } from "@kind-grip/core/calendar";
-import { serverApi, type CrewEntry, type WorkEntry } from "../app/api";
-import { useKeptDocument } from "../parts/kept-document";
+import type { CrewEntry, WorkEntry } from "@kind-grip/core/api";
+import { workApi } from "./api";
+import { useOwner } from "../base/api";
+import { useDocument } from "../document/use-document";
 
 export function useWork(crew: CrewEntry, entry: WorkEntry) {
-  const [save] = serverApi.useSaveWorkMutation();
-  const kept = useKeptDocument<Work>({
-    key: `kind-grip.work.${crew.id}`,
-    storage: localStorage,
+  const [save] = workApi.useSaveWorkMutation();
+  const kept = useDocument<Work>({
+    draft: {
+      storage: localStorage,
+      owner: useOwner(),
+      id: crew.id,
+      of: WORK_DOCUMENT,
+      former: { key: `kind-grip.work.${crew.id}`, valueAs: "value" },
+    },
     start: { version: entry.version, value: entry.work },
     save: (version, work) => save({ crewId: crew.id, version, work }),
     theirsFrom: (detail) => {

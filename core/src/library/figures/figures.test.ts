@@ -1,8 +1,8 @@
 import { bonesOf, mirrorPose, poseAlong, REFERENCE_RANGES, SIDE_NAMES, StagedFigure, type Figure, type Pose } from "../../figure";
-import { touchingPlace } from "../../figure/contact";
+import { touchingPlace } from "../../figure/body/contact";
 import { wordsIn } from "../../language";
 import { SHIPPED_LIBRARY, COACHING_CARDS, figuresOf, lookOf, poseProblems, stage } from "..";
-import { FELT_AT } from "../../figure/landmarks";
+import { FELT_AT } from "../../figure/flesh/landmarks";
 
 const words = wordsIn("en");
 const everyForm = SHIPPED_LIBRARY.movements.flatMap((movement) => movement.forms.map((form) => [movement.id, form.id] as const));

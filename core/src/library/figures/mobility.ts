@@ -1,10 +1,10 @@
-import { holds, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
+import { handContacts, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
 import { atSide, both, upright, type FigureSource, type FigureSources } from "./source";
 
 /** The wrist through a motion, the forearm lying on the bench with the hand over its edge. */
 const TABLE: PropInput = { kind: "table", place: [172, -337, -10], size: [300, 340] };
 const onTable = (arm: ArmInput): PoseInput => ({ right: atSide({ shoulderAbduction: 0, ...arm }) });
-const held = (arm: ArmInput): PoseInput => ({ right: atSide(arm), left: holds.holdsForearm() });
+const held = (arm: ArmInput): PoseInput => ({ right: atSide(arm), left: handContacts.holdsForearm() });
 
 const close = { focus: "forearm", view: "right" } as const;
 const nod = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
@@ -271,7 +271,7 @@ export const mobility: FigureSources = {
         -66,
         "open",
         "hook",
-        holds.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0], palm: [-0.13, -0.63, -0.76] }),
+        handContacts.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0], palm: [-0.13, -0.63, -0.76] }),
       ),
     },
     wrong: { pose: { right: { ...ahead(30, 80), wristFlexion: -18, hand: "hook" } }, watch: 0 },
@@ -285,7 +285,7 @@ export const mobility: FigureSources = {
         70,
         "open",
         "softFist",
-        holds.pressesBackOfHand({ fingers: [-0.7, 0.67, -0.35], palm: [-0.25, 0.24, 0.94] }),
+        handContacts.pressesBackOfHand({ fingers: [-0.7, 0.67, -0.35], palm: [-0.25, 0.24, 0.94] }),
       ),
     },
     wrong: { pose: { right: { ...ahead(30, 80), wristFlexion: 14, hand: "softFist" } }, watch: 0 },
@@ -299,7 +299,7 @@ export const mobility: FigureSources = {
         62,
         "softFist",
         "open",
-        holds.pressesBackOfHand({ fingers: [1, 0.2, 0], palm: [0.07, -0.34, 0.94] }),
+        handContacts.pressesBackOfHand({ fingers: [1, 0.2, 0], palm: [0.07, -0.34, 0.94] }),
       ),
     },
     wrong: { pose: { right: { ...ahead(84, -80), wristFlexion: 58, hand: "open" } }, watch: 0 },

@@ -1,4 +1,4 @@
-import { holds, type ArmInput, type PoseInput, type PropInput } from "../../figure";
+import { handContacts, type ArmInput, type PoseInput, type PropInput } from "../../figure";
 import { atSide, type FigureSource, type FigureSources } from "./source";
 
 const TABLE: PropInput = { kind: "table", place: [172, -337, 30], size: [320, 420] };
@@ -21,7 +21,7 @@ const roll: FigureSource = {
 
 const knead = (share: number): PoseInput => ({
   right: { shoulderFlexion: 20, elbow: 72, pronation: 20, wristFlexion: 24 },
-  left: holds.holdsForearm({ at: [6, share * 252, 32 - share * 8], fingers: [-1, -0.1, 0] }),
+  left: handContacts.holdsForearm({ at: [6, share * 252, 32 - share * 8], fingers: [-1, -0.1, 0] }),
 });
 
 const knuckle = (x: number, y: number): PoseInput => ({

@@ -1,4 +1,4 @@
-import { holds, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
+import { handContacts, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
 import { atSide, both, forward, upright, type FigureSource, type FigureSources } from "./source";
 
 const TABLE: PropInput = { kind: "table", place: [172, -337, -10], size: [300, 330] };
@@ -38,11 +38,11 @@ const helped: FigureSource = {
   poses: [
     {
       ...supported({ pronation: 84, wristFlexion: 44 }),
-      left: holds.takesHand({ at: [0, 74, 44], palm: [0, 0, -1], fingers: [-1, 0.2, 0] }),
+      left: handContacts.takesHand({ at: [0, 74, 44], palm: [0, 0, -1], fingers: [-1, 0.2, 0] }),
     },
     {
       ...supported({ pronation: 84, wristFlexion: -52 }),
-      left: holds.takesHand({ at: [0, 74, 44], palm: [0, 0, -1], fingers: [-1, 0.2, 0] }),
+      left: handContacts.takesHand({ at: [0, 74, 44], palm: [0, 0, -1], fingers: [-1, 0.2, 0] }),
     },
   ],
 };
@@ -197,7 +197,7 @@ export const strengthen: FigureSources = {
   },
   "helped-up-slow-down": {
     figure: helped,
-    wrong: { pose: { ...supported({ pronation: 84, wristFlexion: -52 }), left: holds.holdsForearm() }, watch: 0 },
+    wrong: { pose: { ...supported({ pronation: 84, wristFlexion: -52 }), left: handContacts.holdsForearm() }, watch: 0 },
   },
   "curl-turn-lower": {
     figure: curl,

@@ -1,4 +1,4 @@
-import { holds, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
+import { handContacts, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
 import { atSide, both, type FigureSource, type FigureSources } from "./source";
 
 /** The worked arm reaches forward; the more the elbow bends, the lower the hand. */
@@ -18,7 +18,7 @@ const palmAway = (elbow: number, blade = 0): FigureSource => ({
   poses: [
     {
       right: reach(elbow, { wristFlexion: -18, hand: "together", girdleRaise: blade }),
-      left: holds.drawsFingersBack({}, { girdleProtraction: 30 }),
+      left: handContacts.drawsFingersBack({}, { girdleProtraction: 30 }),
     },
     {
       right: reach(elbow, {
@@ -32,7 +32,7 @@ const palmAway = (elbow: number, blade = 0): FigureSource => ({
         },
         girdleRaise: blade,
       }),
-      left: holds.drawsFingersBack({}, { girdleProtraction: 30 }),
+      left: handContacts.drawsFingersBack({}, { girdleProtraction: 30 }),
     },
   ],
 });
@@ -42,11 +42,11 @@ const palmUp = (elbow: number, blade = 0): FigureSource => ({
   poses: [
     {
       right: reach(elbow, { pronation: -80, wristFlexion: -16, hand: "together", girdleRaise: blade }),
-      left: holds.drawsFingersBack({ fingers: [1, 0.3, 0] }, { girdleProtraction: 30 }),
+      left: handContacts.drawsFingersBack({ fingers: [1, 0.3, 0] }, { girdleProtraction: 30 }),
     },
     {
       right: reach(elbow, { pronation: -80, wristFlexion: -64, hand: "together", girdleRaise: blade }),
-      left: holds.drawsFingersBack({ fingers: [1, 0.3, 0] }, { girdleProtraction: 30 }),
+      left: handContacts.drawsFingersBack({ fingers: [1, 0.3, 0] }, { girdleProtraction: 30 }),
     },
   ],
 });
@@ -55,8 +55,8 @@ const handDrop = (hand: HandInput, pronation: number): FigureSource => ({
   ...arms,
   view: "frontRight",
   poses: [
-    { right: reach(24, { pronation, wristFlexion: 12, hand }), left: holds.pressesBackOfHand({}, { girdleProtraction: 26 }) },
-    { right: reach(24, { pronation, wristFlexion: 70, hand }), left: holds.pressesBackOfHand({}, { girdleProtraction: 26 }) },
+    { right: reach(24, { pronation, wristFlexion: 12, hand }), left: handContacts.pressesBackOfHand({}, { girdleProtraction: 26 }) },
+    { right: reach(24, { pronation, wristFlexion: 70, hand }), left: handContacts.pressesBackOfHand({}, { girdleProtraction: 26 }) },
   ],
 });
 
@@ -66,7 +66,7 @@ const thumbWrap = (help: boolean): FigureSource => ({
   arc: "knuckles",
   poses: [-6, 28].map((deviation) => ({
     right: atSide({ elbow: 86, pronation: 0, deviation, hand: "thumbInFist" }),
-    ...(help && { left: holds.takesHand({ at: [22, 62, 4], with: "palm", fingers: [0, 0.3, -1], palm: [-1, 0, 0] }) }),
+    ...(help && { left: handContacts.takesHand({ at: [22, 62, 4], with: "palm", fingers: [0, 0.3, -1], palm: [-1, 0, 0] }) }),
   })),
 });
 const handshake = (help: boolean): FigureSource => ({
@@ -75,7 +75,7 @@ const handshake = (help: boolean): FigureSource => ({
   arc: "fingertips",
   poses: [-18, 28].map((deviation) => ({
     right: atSide({ elbow: 86, pronation: 0, deviation, hand: "together" }),
-    ...(help && { left: holds.takesHand({ at: [24, 70, 2], with: "palm", fingers: [0, 0.4, -1], palm: [-1, 0, 0] }) }),
+    ...(help && { left: handContacts.takesHand({ at: [24, 70, 2], with: "palm", fingers: [0, 0.4, -1], palm: [-1, 0, 0] }) }),
   })),
 });
 
@@ -85,7 +85,7 @@ const turn = (from: number, to: number, arm: ArmInput, across: 1 | -1): FigureSo
   arc: "thumbTip",
   poses: [from, to].map((pronation) => ({
     right: { ...arm, pronation, hand: "open" },
-    left: holds.holdsForearm({ at: [0, 200, -20], palm: [0, 0, 1], fingers: across === 1 ? [0.8, 0.7, 0] : [-1, -0.2, 0] }),
+    left: handContacts.holdsForearm({ at: [0, 200, -20], palm: [0, 0, 1], fingers: across === 1 ? [0.8, 0.7, 0] : [-1, -0.2, 0] }),
   })),
 });
 const bent = atSide({ shoulderAbduction: 2 });
@@ -107,7 +107,7 @@ const guided = (size: number): FigureSource => ({
         wristFlexion: 66 * size,
         hand: "relaxed",
       },
-      left: holds.pressesBackOfHand({ fingers: [-1, 0.1, 0] }),
+      left: handContacts.pressesBackOfHand({ fingers: [-1, 0.1, 0] }),
     },
     {
       right: {
@@ -119,7 +119,7 @@ const guided = (size: number): FigureSource => ({
         wristFlexion: 60 * size,
         hand: "relaxed",
       },
-      left: holds.pressesBackOfHand({ fingers: [-0.4, -1, 0] }),
+      left: handContacts.pressesBackOfHand({ fingers: [-0.4, -1, 0] }),
     },
     {
       right: {
@@ -131,7 +131,7 @@ const guided = (size: number): FigureSource => ({
         wristFlexion: -60 * size,
         hand: "open",
       },
-      left: holds.drawsFingersBack({ fingers: [-0.97, 0.33, 0] }),
+      left: handContacts.drawsFingersBack({ fingers: [-0.97, 0.33, 0] }),
     },
     {
       right: {
@@ -143,7 +143,7 @@ const guided = (size: number): FigureSource => ({
         wristFlexion: -60 * size,
         hand: "open",
       },
-      left: holds.drawsFingersBack({}),
+      left: handContacts.drawsFingersBack({}),
     },
   ],
 });
@@ -152,7 +152,7 @@ const upper = { focus: "upper", view: "front", both: true } as const;
 const together = (high: number, low: number): FigureSource => ({
   ...upper,
   arc: "elbow",
-  poses: [both(holds.palmsPressed(high, 190)), both(holds.palmsPressed(low, 190))],
+  poses: [both(handContacts.palmsPressed(high, 190)), both(handContacts.palmsPressed(low, 190))],
   inset: true,
 });
 const clasp = (height: number, ahead: number, elbow: number): PoseInput =>
@@ -264,7 +264,7 @@ const knuckles = (base: number): PoseInput => ({
       little: { base, middle: 96, end: 58, spread: 0 },
     },
   }),
-  left: holds.drawsFingersBack({ at: [0, 34, 12], fingers: [-1, 0.2, 0] }),
+  left: handContacts.drawsFingersBack({ at: [0, 34, 12], fingers: [-1, 0.2, 0] }),
 });
 
 const spreadHands = (hand: HandInput, gap: number): PoseInput =>
@@ -299,7 +299,7 @@ const hug = (round: number): PoseInput => ({
   trunk: { lean: round * 10 },
   neck: { nod: round * 24 },
 });
-const headPress = (nod: number): PoseInput => ({ ...both(holds.onBackOfHead()), neck: { nod } });
+const headPress = (nod: number): PoseInput => ({ ...both(handContacts.onBackOfHead()), neck: { nod } });
 
 export const stretch: FigureSources = {
   "palm-away": {
@@ -316,7 +316,7 @@ export const stretch: FigureSources = {
             little: { base: 40, middle: 36, end: 14, spread: 0 },
           },
         }),
-        left: holds.drawsFingersBack({ at: [22, 44, 9] }, { girdleProtraction: 30 }),
+        left: handContacts.drawsFingersBack({ at: [22, 44, 9] }, { girdleProtraction: 30 }),
       },
       watch: 0,
     },
@@ -327,7 +327,7 @@ export const stretch: FigureSources = {
     wrong: {
       pose: {
         right: reach(24, { pronation: -80, wristFlexion: -40, girdleRaise: 30, hand: "together" }),
-        left: holds.drawsFingersBack({ fingers: [1, 0.3, 0] }, { girdleProtraction: 30 }),
+        left: handContacts.drawsFingersBack({ fingers: [1, 0.3, 0] }, { girdleProtraction: 30 }),
       },
       watch: 0,
     },
@@ -338,7 +338,7 @@ export const stretch: FigureSources = {
     wrong: {
       pose: {
         right: reach(24, { pronation: 80, wristFlexion: 70, girdleRaise: 32, hand: "together" }),
-        left: holds.pressesBackOfHand({}, { girdleProtraction: 26 }),
+        left: handContacts.pressesBackOfHand({}, { girdleProtraction: 26 }),
       },
       watch: 0,
     },
@@ -359,7 +359,7 @@ export const stretch: FigureSources = {
     wrong: {
       pose: {
         right: { elbow: 80, shoulderAbduction: 4, shoulderRotation: 30, pronation: -60, hand: "open" },
-        left: holds.takesHand({ at: [0, 60, 14] }),
+        left: handContacts.takesHand({ at: [0, 60, 14] }),
       },
       watch: 0,
     },
@@ -368,7 +368,7 @@ export const stretch: FigureSources = {
     figure: turn(20, 80, bent, -1),
     forms: { "elbow-straight": turn(20, 80, long, -1) },
     wrong: {
-      pose: { right: { elbow: 84, shoulderAbduction: 40, pronation: 60, hand: "open" }, left: holds.pressesBackOfHand() },
+      pose: { right: { elbow: 84, shoulderAbduction: 40, pronation: 60, hand: "open" }, left: handContacts.pressesBackOfHand() },
       watch: 0,
     },
   },
@@ -376,19 +376,19 @@ export const stretch: FigureSources = {
   "palms-together-drop": {
     figure: together(-84, -132),
     forms: { "low-hands": together(-100, -176) },
-    wrong: { pose: both(holds.palmsPressed(-190, 190, [0.55, 1, 0])), watch: 0 },
+    wrong: { pose: both(handContacts.palmsPressed(-190, 190, [0.55, 1, 0])), watch: 0 },
   },
   "palms-together-push": {
     figure: {
       ...upper,
       arc: "fingertips",
       poses: [-1, 1].map((way) => ({
-        right: holds.palmsPressed(-130, 190, [way * 0.62, 1, 0]),
-        left: holds.palmsPressed(-130, 190, [-way * 0.62, 1, 0]),
+        right: handContacts.palmsPressed(-130, 190, [way * 0.62, 1, 0]),
+        left: handContacts.palmsPressed(-130, 190, [-way * 0.62, 1, 0]),
       })),
       inset: true,
     },
-    wrong: { pose: { ...both(holds.palmsPressed(-130, 190)), trunk: { bend: 16 } }, watch: 0 },
+    wrong: { pose: { ...both(handContacts.palmsPressed(-130, 190)), trunk: { bend: 16 } }, watch: 0 },
   },
   "clasp-and-press": {
     figure: claspAndPress(-60, 380),
@@ -456,13 +456,13 @@ export const stretch: FigureSources = {
       props: [TRACTION_TABLE],
       poses: [0, 1].map(() => ({
         right: atSide({ shoulderAbduction: 0, pronation: 80, hand: "relaxed" }),
-        left: holds.takesHand({ at: [0, 60, -12], palm: [0, 0, 1], fingers: [-1, 0.2, 0] }),
+        left: handContacts.takesHand({ at: [0, 60, -12], palm: [0, 0, 1], fingers: [-1, 0.2, 0] }),
       })),
     },
     wrong: {
       pose: {
         right: atSide({ shoulderAbduction: 0, pronation: 40, deviation: 22, wristFlexion: 24, hand: "relaxed" }),
-        left: holds.takesHand({ at: [0, 60, -12], palm: [0, 0, 1], fingers: [-1, 0.2, 0] }),
+        left: handContacts.takesHand({ at: [0, 60, -12], palm: [0, 0, 1], fingers: [-1, 0.2, 0] }),
       },
       watch: 0,
     },
@@ -541,6 +541,6 @@ export const stretch: FigureSources = {
   },
   "head-press": {
     figure: { focus: "upper", view: "frontRight", both: true, arc: "head", poses: [headPress(14), headPress(-6)] },
-    wrong: { pose: { ...both({ ...holds.onBackOfHead(), girdleRaise: 26 }), neck: { nod: 34 } }, watch: 0 },
+    wrong: { pose: { ...both({ ...handContacts.onBackOfHead(), girdleRaise: 26 }), neck: { nod: 34 } }, watch: 0 },
   },
 };

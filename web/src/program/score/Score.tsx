@@ -19,11 +19,9 @@ import { rulerOf } from "@kind-grip/core/slot";
 import type { Movement } from "@kind-grip/core/library";
 import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
-import { useAppDispatch, useAppSelector } from "../../app/store";
 import { SideMark } from "../../parts/SideMark";
 import { countOf, lengthOf, nudged } from "../dose-edit";
-import { gestureEnded, itemChosen } from "../editor-state";
-import { useEdit } from "../use-editor";
+import { useEdit, useProgramEditor } from "../program-editor";
 import { BoutMark } from "./BoutMark";
 import { EdgeHandle } from "./EdgeHandle";
 import { barHeight, blocksOf, firstBout, HEIGHT, LANE, SPINE } from "./geometry";
@@ -42,9 +40,8 @@ const TABS = 132;
 export function Score({ session, timeline, slotSec }: ScoreProps) {
   const library = useLibrary();
   const words = useWords();
-  const itemId = useAppSelector((state) => state.editor.itemId);
-  const dispatch = useAppDispatch();
-  const { changeItem, changeSession } = useEdit();
+  const { itemId } = useProgramEditor();
+  const { changeItem, changeSession, chooseItem, endGesture } = useEdit();
   const frame = useRef<HTMLDivElement>(null);
   const room = useWidth(frame);
   const scaleSec = Math.max(timeline.totalSec, slotSec, 60);
@@ -64,20 +61,20 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
     if (by !== undefined) {
       const target = Math.max(0, Math.min(session.items.length - 1, index + by));
       if (event.altKey && item) changeSession(moveItem(session, item.id, target));
-      else dispatch(itemChosen(session.items[index < 0 ? 0 : target]?.id ?? null));
+      else chooseItem(session.items[index < 0 ? 0 : target]?.id ?? null);
     } else if (!item) return;
     else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
       const number = event.shiftKey ? countOf(item.dose) : lengthOf(item.dose);
       changeItem(session, item.id, { dose: nudged(number, event.key === "ArrowUp" ? 1 : -1) });
     } else if (event.key === "Delete" || event.key === "Backspace") {
-      dispatch(itemChosen((session.items[index + 1] ?? session.items[index - 1])?.id ?? null));
+      chooseItem((session.items[index + 1] ?? session.items[index - 1])?.id ?? null);
       changeSession(removeItem(session, item.id));
     } else if (event.key.toLowerCase() === "s" && !event.ctrlKey && !event.metaKey)
       changeItem(session, item.id, { sides: nextSides(item, library.find(item.movementId)) });
     else if (event.key.toLowerCase() === "p" && !event.ctrlKey && !event.metaKey)
       changeItem(session, item.id, { pairedWithNext: !item.pairedWithNext });
     else if (event.key.toLowerCase() === "d" && !event.ctrlKey && !event.metaKey) changeSession(duplicateItem(session, item.id, uuid()));
-    else if (event.key === "Escape") dispatch(itemChosen(null));
+    else if (event.key === "Escape") chooseItem(null);
     else return;
     event.preventDefault();
   };
@@ -112,7 +109,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
                       chosen={id === itemId}
                       paired={block.itemIds.length > 1}
                       easier={Object.keys(item.personal).length}
-                      onChoose={() => dispatch(itemChosen(id))}
+                      onChoose={() => chooseItem(id)}
                     />
                   );
                 }),
@@ -146,14 +143,12 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
                 height={HEIGHT}
                 fill="transparent"
                 style={{ cursor: "pointer" }}
-                onPointerDown={() => dispatch(itemChosen(span.itemId))}
+                onPointerDown={() => chooseItem(span.itemId)}
               >
                 <title>{words.movementName(span.movementId)}</title>
               </rect>
             ))}
-            {chosen && (
-              <Edges item={chosen} timeline={timeline} pxPerSec={pxPerSec} onChange={pull(chosen)} onEnd={() => dispatch(gestureEnded())} />
-            )}
+            {chosen && <Edges item={chosen} timeline={timeline} pxPerSec={pxPerSec} onChange={pull(chosen)} onEnd={() => endGesture()} />}
           </svg>
           <Ruler timeline={timeline} slotSec={slotSec} pxPerSec={pxPerSec} width={width} />
         </Box>

@@ -1,0 +1,43 @@
+/** Crews, people, absences. */
+import * as v from "valibot";
+import { Crew, NewPerson, Person } from "../crew";
+import { Id, IsoDate } from "../units";
+import { Version } from "./shapes";
+
+export const CrewEntry = v.strictObject({ ...Crew.entries, id: Id, version: Version });
+export type CrewEntry = v.InferOutput<typeof CrewEntry>;
+
+/** With how many people are here and how many programs there are. */
+export const CrewListEntry = v.strictObject({ ...CrewEntry.entries, people: v.number(), programs: v.number() });
+export type CrewListEntry = v.InferOutput<typeof CrewListEntry>;
+
+export const NewCrew = v.strictObject({ id: Id, crew: Crew });
+export const ChangedCrew = v.strictObject({ version: Version, crew: Crew });
+
+/** A crew lead gets names and days only; the rest is null. */
+export const PersonEntry = v.strictObject({ ...NewPerson.entries, version: Version });
+export type PersonEntry = v.InferOutput<typeof PersonEntry>;
+
+export const MOST_PEOPLE_AT_ONCE = 5000;
+export const AddedPeople = v.strictObject({
+  people: v.pipe(
+    v.array(NewPerson),
+    v.minLength(1, "names nobody"),
+    v.maxLength(MOST_PEOPLE_AT_ONCE, `at most ${MOST_PEOPLE_AT_ONCE} people at once`),
+  ),
+  /** Of those whose name is known here: who they are, or null for somebody else. */
+  answers: v.optional(v.pipe(v.array(v.strictObject({ id: Id, sameAs: v.nullable(Id) })), v.maxLength(MOST_PEOPLE_AT_ONCE)), []),
+});
+export const ChangedPerson = v.strictObject({ version: Version, person: Person });
+
+/** Days somebody is excused. */
+const AbsenceFields = v.strictObject({ id: Id, personId: Id, from: IsoDate, until: IsoDate });
+export const Absence = v.pipe(
+  AbsenceFields,
+  v.forward(
+    v.check(({ from, until }) => from <= until, "is before the first day"),
+    ["until"],
+  ),
+);
+export type Absence = v.InferOutput<typeof Absence>;
+export const Absences = v.array(AbsenceFields);

@@ -1,0 +1,137 @@
+/** Weeks, Today, calendars to subscribe to. */
+import * as v from "valibot";
+import { Placement, WeekPlan } from "../dayplan";
+import { Region } from "../library";
+import { DecisionKind } from "../response";
+import { AlertAnswer, AlertCause, AlertKind } from "../safety";
+import { MovementId, SlotKind } from "../session";
+import { HAND_SIDES, Id, IsoDate, IsoInstant, NonEmptyText } from "../units";
+import { Version } from "./shapes";
+
+export const WeekPlanEntry = v.strictObject({
+  crewId: Id,
+  weekStart: IsoDate,
+  version: Version,
+  placements: v.array(Placement),
+  /** The last two days before and the first two after, for spacing across the week's edge. Not edited here. */
+  neighbours: v.array(Placement),
+});
+export type WeekPlanEntry = v.InferOutput<typeof WeekPlanEntry>;
+export const ChangedWeek = v.strictObject({ version: Version, placements: WeekPlan.entries.placements });
+
+export const TodayEntry = v.strictObject({
+  placementId: Id,
+  crewId: Id,
+  crewName: v.string(),
+  place: v.string(),
+  timeZone: v.string(),
+  programId: Id,
+  sessionId: Id,
+  sessionName: v.string(),
+  slot: SlotKind,
+  movementIds: v.array(MovementId),
+  startsAt: IsoInstant,
+  totalSec: v.number(),
+  /** Who may take part. */
+  people: v.number(),
+  /** The group, when it is not for the whole crew. */
+  groupName: v.nullable(v.string()),
+  groupPeople: v.nullable(v.array(Id)),
+  /** The run that delivered it, when there is one. */
+  runId: v.nullable(Id),
+});
+export type TodayEntry = v.InferOutput<typeof TodayEntry>;
+
+const span = v.strictObject({ startMs: v.number(), endMs: v.number() });
+export const TodayShift = v.strictObject({
+  date: IsoDate,
+  name: v.string(),
+  startMs: v.number(),
+  endMs: v.number(),
+  /** Time away in a split shift too. */
+  breaks: v.array(span),
+});
+export type TodayShift = v.InferOutput<typeof TodayShift>;
+
+export const AlertReport = v.strictObject({
+  alertId: Id,
+  cause: AlertCause,
+  kind: AlertKind,
+  side: v.nullable(v.picklist(HAND_SIDES)),
+  regions: v.array(Region),
+  movementId: v.nullable(MovementId),
+  words: v.nullable(v.string()),
+  at: IsoInstant,
+  /** Of a morning, 0–10. */
+  level: v.nullable(v.number()),
+  pauses: v.boolean(),
+  answer: v.nullable(AlertAnswer.entries.answer),
+});
+export type AlertReport = v.InferOutput<typeof AlertReport>;
+
+/** Everything one person reported that waits for an answer. */
+export const PersonAlert = v.strictObject({
+  crewId: Id,
+  crewName: v.string(),
+  timeZone: v.string(),
+  personId: Id,
+  name: v.string(),
+  /** Whether anything is paused by it. */
+  pauses: v.boolean(),
+  /** Held out of everything by an answer of rule 2. */
+  heldOut: v.boolean(),
+  reports: v.array(AlertReport),
+});
+export type PersonAlert = v.InferOutput<typeof PersonAlert>;
+
+const person = { crewId: Id, crewName: v.string(), personId: Id, name: v.string() };
+
+export const Today = v.strictObject({
+  now: IsoInstant,
+  crews: v.array(
+    v.strictObject({
+      id: Id,
+      name: v.string(),
+      trade: v.string(),
+      timeZone: v.string(),
+      people: v.number(),
+      programs: v.number(),
+      shifts: v.array(TodayShift),
+    }),
+  ),
+  entries: v.array(TodayEntry),
+  /** Who is out of everything. Not why: that is on the crew's own page. */
+  heldOut: v.array(v.strictObject({ ...person, since: IsoInstant })),
+  /** Clearances that are good today and end within the week. */
+  endingSoon: v.array(v.strictObject({ ...person, until: IsoDate })),
+  /** People for whom something waits to be decided, by crew; each counted under the most urgent of what waits. */
+  decisions: v.array(v.strictObject({ crewId: Id, crewName: v.string(), kind: DecisionKind, people: v.number() })),
+  /** What people reported and nobody has answered yet: one entry a person, the newest first. */
+  alerts: v.array(PersonAlert),
+  /** Late runs with somebody who is out of it by now. */
+  clashes: v.array(
+    v.strictObject({
+      runId: Id,
+      ...person,
+      sessionName: v.string(),
+      startedAt: IsoInstant,
+      receivedAt: IsoInstant,
+      kind: v.picklist(["heldOut", "outOfItem"]),
+    }),
+  ),
+});
+export type Today = v.InferOutput<typeof Today>;
+
+export const CalendarLink = v.strictObject({
+  id: Id,
+  name: v.string(),
+  /** Null for the whole crew. */
+  personId: v.nullable(Id),
+  madeAt: IsoInstant,
+  withdrawnAt: v.nullable(IsoInstant),
+  lastReadAt: v.nullable(IsoInstant),
+});
+export type CalendarLink = v.InferOutput<typeof CalendarLink>;
+export const NewCalendarLink = v.strictObject({ id: Id, name: NonEmptyText, personId: v.nullable(Id) });
+/** The only time the secret address is seen. */
+export const MadeCalendarLink = v.strictObject({ path: v.string(), links: v.array(CalendarLink) });

@@ -1,0 +1,98 @@
+/** Crew members: cards and PINs, signing in, and their own page. */
+import * as v from "valibot";
+import { CustomMovement, Region } from "../library";
+import { AlertAnswer, AlertKind } from "../safety";
+import { Session } from "../session";
+import { HAND_SIDES, Id, IsoDate, IsoInstant } from "../units";
+
+/** The crew's code, and who has a card. */
+export const AccessEntry = v.strictObject({
+  code: v.nullable(v.string()),
+  people: v.array(v.strictObject({ personId: Id, number: v.number(), issuedAt: IsoInstant })),
+});
+export type AccessEntry = v.InferOutput<typeof AccessEntry>;
+
+/** A new card: the only time its secrets are seen. */
+export const Card = v.strictObject({ personId: Id, name: v.string(), pin: v.string(), token: v.string() });
+export type Card = v.InferOutput<typeof Card>;
+export const IssuedCards = v.strictObject({ code: v.string(), cards: v.array(Card) });
+
+export const CardsOf = v.strictObject({
+  personIds: v.pipe(v.array(Id), v.minLength(1, "names nobody"), v.maxLength(500, "at most 500 people at once")),
+});
+
+export const PinSignIn = v.strictObject({
+  code: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
+  pin: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
+});
+export const CardSignIn = v.strictObject({
+  token: v.pipe(v.string("is missing"), v.minLength(20, "is no card"), v.maxLength(80, "is no card")),
+});
+
+export const MemberSession = v.strictObject({
+  /** Null for a session that may be done at any time. */
+  placementId: v.nullable(Id),
+  programId: Id,
+  startsAt: v.nullable(IsoInstant),
+  totalSec: v.number(),
+  session: Session,
+  done: v.boolean(),
+});
+export type MemberSession = v.InferOutput<typeof MemberSession>;
+
+/** A person's own report, and what became of it. */
+export const MemberAlert = v.strictObject({
+  id: Id,
+  /** The report, check-in or run it came from: how a phone recognises what it sent itself. */
+  causeId: Id,
+  kind: AlertKind,
+  side: v.nullable(v.picklist(HAND_SIDES)),
+  regions: v.array(Region),
+  at: IsoInstant,
+  /** Whether it still pauses. */
+  pauses: v.boolean(),
+  answer: v.nullable(AlertAnswer.entries.answer),
+  reply: v.nullable(v.string()),
+  answeredAt: v.nullable(IsoInstant),
+});
+export type MemberAlert = v.InferOutput<typeof MemberAlert>;
+
+export const MemberDay = v.strictObject({
+  now: IsoInstant,
+  today: IsoDate,
+  person: v.strictObject({ id: Id, name: v.string() }),
+  crew: v.strictObject({ id: Id, name: v.string(), place: v.string(), timeZone: v.string() }),
+  /** Whom to turn to. */
+  trainer: v.string(),
+  /** Out of everything: by a hold, or by what they reported. Why is not sent to a phone. */
+  heldOut: v.boolean(),
+  /** Out of everything by a hold: until a clinician has cleared it, whatever the trainer answers. */
+  clinicianFirst: v.boolean(),
+  shortOfEndDeg: v.nullable(v.number()),
+  /** What they reported: what pauses, and what the trainer answered lately; newest first. */
+  alerts: v.array(MemberAlert),
+  /** What mornings are compared with today, and from which level on one above it pauses: for a phone without a connection. */
+  usualLevel: v.number(),
+  alarmMorning: v.number(),
+  sessions: v.array(MemberSession),
+  anyTime: v.array(MemberSession),
+  /** Custom movements among theirs: a phone has no other way to name, draw and ease them. */
+  customMovements: v.array(CustomMovement),
+  checkedIn: v.boolean(),
+});
+export type MemberDay = v.InferOutput<typeof MemberDay>;
+
+export const MemberProgress = v.strictObject({
+  days: v.array(
+    v.strictObject({
+      day: IsoDate,
+      itemsDue: v.number(),
+      itemsDone: v.number(),
+      doneSec: v.number(),
+      runs: v.number(),
+      meanEffort: v.nullable(v.number()),
+    }),
+  ),
+  mornings: v.array(v.strictObject({ day: IsoDate, level: v.number() })),
+});
+export type MemberProgress = v.InferOutput<typeof MemberProgress>;

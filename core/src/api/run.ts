@@ -1,0 +1,19 @@
+/** Runs, and progress made of them. */
+import * as v from "valibot";
+import { PersonFollowUp, RunFollowUp } from "../followup";
+import { RunSummary } from "../run";
+import { pageOf } from "./shapes";
+
+export const RunPage = pageOf("runs", RunSummary);
+
+/** Whether a late run with somebody who is out of it was before, or a mistake. */
+export const ClashAnswer = v.strictObject({ answer: v.picklist(["before", "mistake"], "must be before or mistake") });
+
+export const Progress = v.strictObject({
+  days: v.number(),
+  runs: v.array(v.strictObject({ ...RunFollowUp.entries, sessionName: v.string() })),
+  people: v.array(v.strictObject({ ...PersonFollowUp.entries, name: v.string() })),
+  /** Efforts given in the time shown, counted by value 0 to 10. */
+  efforts: v.array(v.number()),
+});
+export type Progress = v.InferOutput<typeof Progress>;

@@ -1,0 +1,78 @@
+/** Who may do what, holds, clearances, reports and their answers, the trail. */
+import * as v from "valibot";
+import { Phase } from "../library";
+import { AlertAnswer, HOLD_REASONS, Participation } from "../safety";
+import { Id, IsoDate, IsoInstant } from "../units";
+import { AlertReport } from "./dayplan";
+import { pageOf } from "./shapes";
+
+/** No health answers, no reasons. */
+export const ParticipationEntry = v.strictObject({ personId: Id, ...Participation.entries });
+export type ParticipationEntry = v.InferOutput<typeof ParticipationEntry>;
+
+const withdrawal = { withdrawnAt: v.nullable(IsoInstant), withdrawnWhy: v.nullable(v.string()) };
+export const HoldEntry = v.strictObject({
+  id: Id,
+  personId: Id,
+  question: v.picklist(HOLD_REASONS),
+  words: v.nullable(v.string()),
+  since: IsoInstant,
+  roundId: v.nullable(Id),
+  ...withdrawal,
+});
+export type HoldEntry = v.InferOutput<typeof HoldEntry>;
+export const ClearanceEntry = v.strictObject({
+  id: Id,
+  personId: Id,
+  holdId: Id,
+  givenBy: v.string(),
+  profession: v.string(),
+  allows: v.array(Phase),
+  fromDay: IsoDate,
+  untilDay: IsoDate,
+  note: v.nullable(v.string()),
+  enteredAt: IsoInstant,
+  ...withdrawal,
+});
+export type ClearanceEntry = v.InferOutput<typeof ClearanceEntry>;
+
+export const HeldOut = v.strictObject({
+  holds: v.array(HoldEntry),
+  clearances: v.array(ClearanceEntry),
+  /** What people reported that waits for an answer or still pauses. */
+  reports: v.array(v.strictObject({ personId: Id, reports: v.array(AlertReport) })),
+});
+export type HeldOut = v.InferOutput<typeof HeldOut>;
+
+export const NewHold = v.pipe(
+  v.strictObject({
+    personId: Id,
+    question: v.picklist(HOLD_REASONS, "is not one of the reasons"),
+    words: v.optional(v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(600, "is longer than 600 characters"))), null),
+  }),
+  v.forward(
+    v.check(({ question, words }) => question !== "other" || (words ?? "").length >= 3, "say in words what it is"),
+    ["words"],
+  ),
+);
+
+export const AnsweredAlerts = v.strictObject({
+  alertIds: v.pipe(v.array(Id), v.minLength(1, "names none"), v.maxLength(50, "at most 50")),
+  answer: AlertAnswer,
+});
+
+export const AUDIT_SUBJECTS = ["baseline", "hold", "clearance", "referral", "export", "decision", "access", "report", "run"] as const;
+export const AuditEntry = v.strictObject({
+  id: v.string(),
+  /** Null when it was about everybody of the crew. */
+  personId: v.nullable(Id),
+  act: v.picklist(["saw", "changed"]),
+  subject: v.picklist(AUDIT_SUBJECTS),
+  what: v.string(),
+  at: IsoInstant,
+  lastAt: IsoInstant,
+  times: v.number(),
+  by: v.string(),
+});
+export type AuditEntry = v.InferOutput<typeof AuditEntry>;
+export const AuditPage = pageOf("entries", AuditEntry);

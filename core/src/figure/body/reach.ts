@@ -1,0 +1,148 @@
+/** Two-bone inverse kinematics for a right arm in the trunk's frame: a place for the hand → plain joint angles, honestly. */
+import { FOREARM, shoulderPlace, UPPER_ARM } from "./skeleton";
+import type { ArmPose } from "./pose";
+import { ARM_RANGES } from "./ranges";
+import {
+  across,
+  add,
+  along,
+  cross,
+  DEGREE,
+  distance,
+  dot,
+  length,
+  scale,
+  subtract,
+  turnX,
+  turnZ,
+  unit,
+  type Frame,
+  type Vector,
+} from "../vector";
+
+/** Where the hand should be and which way the elbow should go. */
+export interface Goal {
+  hand: Frame;
+  /** The point that is touched; the hand may turn about it, flat on what it touches. */
+  contact: Vector;
+  elbow: Vector;
+}
+
+const arcSine = (sine: number) => Math.asin(Math.max(-1, Math.min(1, sine))) / DEGREE;
+const wrapped = (angle: number) => ((((angle + 180) % 360) + 360) % 360) - 180;
+
+/** The three shoulder angles that bring the hanging upper arm into a frame. */
+function shoulderAngles(hanging: Frame, upper: Frame) {
+  const shoulderAbduction = arcSine(dot(upper.y, hanging.x));
+  const shoulderFlexion = Math.atan2(dot(upper.y, hanging.z), dot(upper.y, hanging.y)) / DEGREE;
+  const raised = turnZ(turnX(hanging, shoulderFlexion), -shoulderAbduction);
+  const shoulderRotation = Math.atan2(-dot(upper.x, raised.z), dot(upper.x, raised.x)) / DEGREE;
+  // Overhead reaches come out as a little below −90 when the arm passes the vertical: the same arm is flexed beyond 180.
+  return { shoulderAbduction, shoulderFlexion: shoulderFlexion < -100 ? shoulderFlexion + 360 : shoulderFlexion, shoulderRotation };
+}
+
+/** Forearm turn and the two wrist angles that bring a forearm into a hand. */
+function handAngles(fore: Frame, hand: Frame) {
+  const deviation = arcSine(dot(hand.x, fore.y));
+  const wristFlexion = Math.atan2(-dot(hand.z, fore.y), dot(hand.y, fore.y)) / DEGREE;
+  const flat = unit(across(hand.x, fore.y));
+  const turned = Math.atan2(-dot(flat, fore.z), dot(flat, fore.x)) / DEGREE;
+  return { deviation, wristFlexion, pronation: wrapped(-turned - 90) };
+}
+
+const bothWays = (step: number, most: number) => [
+  0,
+  ...Array.from({ length: most / step }, (_, i) => [(i + 1) * step, -(i + 1) * step]).flat(),
+];
+/** Degrees an elbow is tried away from where it was hinted, and a hand from where its fingers were to point; nearest first. */
+const SWIVELS = bothWays(6, 90);
+const TURNS = bothWays(8, 56);
+
+/**
+ * The arm whose hand is at the goal. The touching point and the way the palm faces are kept exactly. What a body is free to choose, it
+ * chooses as the joints ask and no further: first the elbow goes round the line from shoulder to wrist, then the hand turns about the
+ * point it touches. Out of reach, the arm is laid straight towards the goal and the gap is reported in millimetres.
+ */
+export function reach(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
+  // A raised arm lifts its own shoulder, which moves the reach: solved again from there until it stands still.
+  let result = reachFrom(arm, goal);
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const { shoulderFlexion, shoulderAbduction } = result.arm;
+    const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal);
+    const settled = distance(shoulderPlace(next.arm), shoulderPlace(result.arm)) < 0.2;
+    result = next;
+    if (settled) break;
+  }
+  return result;
+}
+
+const MOST_ROUNDS = 6;
+
+function reachFrom(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
+  let best = reachWith(arm, goal.hand, goal.elbow);
+  if (best.strain === 0 && best.problems.length === 0) return best;
+  for (const degrees of TURNS.slice(1)) {
+    const turned = turnZ(goal.hand, degrees);
+    const lever = subtract(goal.hand.o, goal.contact);
+    const swung = add(goal.contact, along(turned, [dot(lever, goal.hand.x), dot(lever, goal.hand.y), dot(lever, goal.hand.z)]));
+    const tried = reachWith(arm, { ...turned, o: swung }, goal.elbow);
+    if (tried.strain + 100 * tried.problems.length < best.strain + 100 * best.problems.length - 1e-9) best = tried;
+    if (best.strain === 0 && best.problems.length === 0) break;
+  }
+  return best;
+}
+
+function reachWith(arm: ArmPose, hand: Frame, elbow: Vector): { arm: ArmPose; problems: string[]; strain: number } {
+  const shoulder = shoulderPlace(arm);
+  const way = subtract(hand.o, shoulder);
+  const wanted = length(way);
+  const longest = UPPER_ARM + FOREARM;
+  const problems: string[] = [];
+  if (wanted > longest - 1) problems.push(`the hand is ${Math.round(wanted - longest + 1)} mm out of reach`);
+  const reached = Math.min(wanted, longest - 1);
+  const direction = unit(way);
+  const cosine = (UPPER_ARM ** 2 + reached ** 2 - FOREARM ** 2) / (2 * UPPER_ARM * reached);
+  if (cosine > 1) problems.push("the hand is too close to the shoulder");
+  const share = Math.min(1, cosine);
+  const hinted = unit(across(elbow, direction));
+  const sideways = cross(direction, hinted);
+  const { touch: _, ...plain } = arm;
+  let best = plain as ArmPose;
+  let least = Infinity;
+  for (const degrees of SWIVELS) {
+    const pole = add(scale(hinted, Math.cos(degrees * DEGREE)), scale(sideways, Math.sin(degrees * DEGREE)));
+    const tried = { ...plain, ...bent(shoulder, direction, reached, share, pole, hand) };
+    const strain = strainOf(tried);
+    if (strain < least - 1e-9) {
+      least = strain;
+      best = tried;
+    }
+    if (strain === 0) break;
+  }
+  return { arm: best, problems, strain: least };
+}
+
+const JOINTS = Object.keys(ARM_RANGES) as (keyof typeof ARM_RANGES)[];
+
+/** Degrees by which an arm is beyond its ranges, all joints together. */
+function strainOf(arm: ArmPose): number {
+  let sum = 0;
+  for (const joint of JOINTS) {
+    const { least, most } = ARM_RANGES[joint];
+    sum += Math.max(0, least - arm[joint], arm[joint] - most);
+  }
+  return sum;
+}
+
+/** Plain angles of an arm whose elbow lies towards `pole`. */
+function bent(shoulder: Vector, direction: Vector, reached: number, share: number, pole: Vector, hand: Frame) {
+  const elbow = add(shoulder, add(scale(direction, UPPER_ARM * share), scale(pole, UPPER_ARM * Math.sqrt(Math.max(0, 1 - share ** 2)))));
+  const upperY = unit(subtract(elbow, shoulder));
+  const upperZ = unit(across(scale(pole, -1), upperY));
+  const upper: Frame = { o: shoulder, x: cross(upperY, upperZ), y: upperY, z: upperZ };
+  const foreY = unit(subtract(add(shoulder, scale(direction, reached)), elbow));
+  const bend = Math.acos(Math.max(-1, Math.min(1, dot(upperY, foreY)))) / DEGREE;
+  const fore = { ...turnX(upper, bend), o: elbow };
+  const hanging: Frame = { o: shoulder, x: [-1, 0, 0], y: [0, -1, 0], z: [0, 0, 1] };
+  return { ...shoulderAngles(hanging, upper), elbow: bend, ...handAngles(fore, hand) };
+}

@@ -1,0 +1,102 @@
+/** Forearm, upper arm, sleeve, and the cuff that tells left from right. */
+import { UPPER_ARM, type ArmBones } from "../body/skeleton";
+import type { SideName } from "../body/pose";
+import { PartBuilder, type Part, type Tone } from "./solid";
+import { across, add, at, between, cross, dot, scale, unit, type Frame, type Vector } from "../vector";
+
+/** Share of the forearm, half distance of the two balls, their radius. The bulge of the muscles sits in the upper third. */
+const FOREARM_ROWS: readonly (readonly [share: number, half: number, radius: number])[] = [
+  [0, 5, 35],
+  [0.12, 7, 37],
+  [0.26, 8, 37.5],
+  [0.4, 9, 34],
+  [0.55, 9.5, 29],
+  [0.7, 10.5, 24],
+  [0.84, 11.5, 20],
+  [1, 12.5, 17.2],
+];
+const CUFF_FROM = 0.66;
+const CUFF_TO = 0.84;
+const SLEEVE_MM = 172;
+
+/** The forearm's frame at a share of its length: the twist of the two bones is spread along it. */
+export function forearmFrame({ fore, wrist }: Pick<ArmBones, "fore" | "wrist">, share: number): Frame {
+  const twist = Math.min(1, share * 1.2);
+  const x = unit(across(between(fore.x, wrist.x, twist), fore.y));
+  // Turned by half a circle the two x cancel out; any direction across the arm will do there.
+  const safe = Math.hypot(...x) > 0.5 ? x : fore.z;
+  const towards = cross(safe, fore.y);
+  const z = dot(towards, wrist.z) + dot(towards, fore.z) >= 0 ? towards : scale(towards, -1);
+  return { o: between(fore.o, wrist.o, share), x: safe, y: fore.y, z };
+}
+
+function rowAt(share: number): { half: number; radius: number } {
+  const i = Math.max(
+    1,
+    FOREARM_ROWS.findIndex(([at]) => at >= share),
+  );
+  const [from, fromHalf, fromRadius] = FOREARM_ROWS[i - 1]!;
+  const [to, toHalf, toRadius] = FOREARM_ROWS[i]!;
+  const k = (share - from) / (to - from);
+  return { half: fromHalf + (toHalf - fromHalf) * k, radius: fromRadius + (toRadius - fromRadius) * k };
+}
+
+/** A point on the skin of the forearm; `turn` 0 is the thumb side, 90 the palm side. */
+export function onForearm(arm: Pick<ArmBones, "fore" | "wrist">, share: number, turn: number, above = 0): Vector {
+  const frame = forearmFrame(arm, share);
+  const { half, radius } = rowAt(share);
+  const radians = (turn * Math.PI) / 180;
+  const cosine = Math.cos(radians);
+  return at(frame, cosine * (radius + above) + half * Math.max(-1, Math.min(1, cosine * 2.2)), 0, Math.sin(radians) * (radius + above));
+}
+
+function ring(arm: Pick<ArmBones, "fore" | "wrist">, share: number, above: number): Vector[] {
+  return Array.from({ length: 33 }, (_, i) => onForearm(arm, share, (i / 32) * 360, above));
+}
+
+export function armParts(side: SideName, arm: ArmBones, tone: Tone): Part[] {
+  const { upper, fore } = arm;
+  const forearm = new PartBuilder(`${side}:forearm`, tone, { joins: [`${side}:upper`, `${side}:palm`, `${side}:forearm`], step: 9 });
+  const row = (builder: PartBuilder, share: number, above = 0): [number, number] => {
+    const { half, radius } = rowAt(share);
+    const frame = forearmFrame(arm, share);
+    return [builder.ballIn(frame, half, 0, 0, radius + above), builder.ballIn(frame, -half, 0, 0, radius + above)];
+  };
+  forearm.tube(FOREARM_ROWS.map(([share]) => row(forearm, share)));
+  // The point of the elbow shows once it bends.
+  const point = forearm.ball(at(fore, 0, -2, -9), 30);
+  forearm.chain(point, 0).chain(point, 1);
+
+  const cuff = new PartBuilder(`${side}:cuff`, side === "left" ? "cuffLeft" : "cuffRight", { joins: [`${side}:cuff`], step: 99 });
+  cuff.tube([CUFF_FROM - 0.05, (CUFF_FROM + CUFF_TO) / 2, CUFF_TO + 0.05].map((share) => row(cuff, share, 1.5)));
+  for (const [share, way] of [
+    [CUFF_FROM, -1],
+    [CUFF_TO, 1],
+  ] as const) {
+    cuff.cut(between(fore.o, arm.wrist.o, share), scale(fore.y, way)).mark("seam", ring(arm, share, 1.6));
+  }
+
+  const upperArm = new PartBuilder(`${side}:upper`, tone, { joins: [`${side}:forearm`, `${side}:upper`], step: 10 });
+  upperArm.chain(
+    upperArm.ballIn(upper, 0, 60, 4, 44),
+    upperArm.ballIn(upper, 0, 130, 4, 44),
+    upperArm.ballIn(upper, 0, 215, 3, 41),
+    upperArm.ballIn(upper, 0, UPPER_ARM - 18, 0, 36),
+    upperArm.ball(fore.o, 35),
+  );
+
+  const sleeve = new PartBuilder(`${side}:sleeve`, "shirt", { joins: ["trunk", `${side}:sleeve`], step: 16 });
+  sleeve.chain(
+    sleeve.ballIn(upper, 0, 0, 0, 55),
+    sleeve.ballIn(upper, 0, 70, 4, 55),
+    sleeve.ballIn(upper, 0, SLEEVE_MM, 3, 54),
+    sleeve.ballIn(upper, 0, SLEEVE_MM + 20, 3, 54),
+  );
+  const hem = Array.from({ length: 33 }, (_, i) => {
+    const turn = (i / 32) * 2 * Math.PI;
+    return at(upper, Math.cos(turn) * 54.3, SLEEVE_MM, 3 + Math.sin(turn) * 54.3);
+  });
+  sleeve.cut(at(upper, 0, SLEEVE_MM, 0), upper.y).mark("seam", hem);
+  sleeve.face("lining", ...hem.slice(1).map((p) => add(p, scale(upper.y, -1))));
+  return [forearm.part, cuff.part, upperArm.part, sleeve.part];
+}

@@ -1,0 +1,276 @@
+/** Things a movement needs: a bench to lean on, a tool in the hand. Millimetres, in the frame of what holds them. */
+import * as v from "valibot";
+import { onForearm } from "./arm-flesh";
+import { FINGER_SIZES, type ArmBones } from "../body/skeleton";
+import { type Bones } from "../body/bones";
+import { touchingPlace } from "../body/contact";
+import { FINGERS } from "../body/hand-pose";
+import { otherSide, type SideName } from "../body/pose";
+import { PartBuilder, type Part, type Tone } from "./solid";
+import { add, at, between, cross, distance, moved, scale, subtract, unit, type Frame, type Vector } from "../vector";
+
+export const PROP_KINDS = [
+  "table",
+  "thigh",
+  "wall",
+  "towel",
+  "dumbbell",
+  "dumbbellEnd",
+  "hammer",
+  "dowel",
+  "bottle",
+  "bandRound",
+  "bandPull",
+  "ball",
+  "ballOnTable",
+  "bigBall",
+  "plate",
+  "bar",
+  "roller",
+  "edge",
+  "tape",
+] as const;
+export const PropKind = v.picklist(PROP_KINDS);
+export type PropKind = v.InferOutput<typeof PropKind>;
+
+const millimetres = v.pipe(v.number(), v.finite(), v.minValue(-2000), v.maxValue(2000));
+export const Prop = v.strictObject({
+  kind: PropKind,
+  /** The hand that holds it, as seen on the movement's own side. `worked`: the hand that does the movement. */
+  hand: v.optional(v.picklist(["worked", "helping", "both"]), "worked"),
+  /** Bench, thigh and wall: where; x to the worked side, y up, z forward. For a tool: how far along its length it is held. */
+  place: v.optional(v.pipe(v.tuple([millimetres, millimetres, millimetres]), v.readonly())),
+  /** Bench: the size of its top, sideways and forward. */
+  size: v.optional(v.pipe(v.tuple([millimetres, millimetres]), v.readonly())),
+});
+export type Prop = v.InferOutput<typeof Prop>;
+export type PropInput = v.InferInput<typeof Prop>;
+
+/** Where the middle of a fist is, and the way a rod through it points: from the little finger to the thumb. */
+export function gripFrame(arm: ArmBones): Frame {
+  const { index, little } = arm.digits;
+  const x = unit(subtract(index.base.o, little.base.o));
+  const middle = at(arm.hand, ...touchingPlace(arm.solved.hand, "grip"));
+  const z = arm.hand.z;
+  const y = unit(cross(z, x));
+  return { o: middle, x, y, z: cross(x, y) };
+}
+
+function rod(id: string, tone: Tone, radius: number, ...points: Vector[]): Part {
+  const builder = new PartBuilder(id, tone, { step: 3 });
+  builder.chain(...points.map((p) => builder.ball(p, radius)));
+  return builder.part;
+}
+
+/** A disc with flat sides: a cylinder along x of the frame. */
+function disc(id: string, tone: Tone, frame: Frame, from: number, to: number, radius: number): Part {
+  const builder = new PartBuilder(id, tone, { joins: [id], step: 99 });
+  const swell = radius;
+  builder.chain(builder.ballIn(frame, from - swell, 0, 0, radius), builder.ballIn(frame, to + swell, 0, 0, radius));
+  for (const [x, way] of [
+    [from, -1],
+    [to, 1],
+  ] as const) {
+    const rim = Array.from({ length: 29 }, (_, i) =>
+      at(frame, x, Math.cos((i / 28) * 2 * Math.PI) * radius, Math.sin((i / 28) * 2 * Math.PI) * radius),
+    );
+    builder.cut(at(frame, x, 0, 0), scale(frame.x, way)).mark("seam", rim);
+    builder.face(tone, ...rim.slice(1));
+  }
+  return builder.part;
+}
+
+function box(id: string, top: Tone, side: Tone, low: Vector, high: Vector): Part {
+  const builder = new PartBuilder(id, top, { step: 99 });
+  const [x0, y0, z0] = low;
+  const [x1, y1, z1] = high;
+  const quad = (tone: Tone, ...corners: Vector[]) => builder.face(tone, ...corners).mark("seam", [...corners, corners[0]!]);
+  quad(top, [x0, y1, z0], [x1, y1, z0], [x1, y1, z1], [x0, y1, z1]);
+  quad(side, [x0, y0, z1], [x1, y0, z1], [x1, y1, z1], [x0, y1, z1]);
+  quad(side, [x0, y0, z0], [x1, y0, z0], [x1, y1, z0], [x0, y1, z0]);
+  quad(side, [x1, y0, z0], [x1, y0, z1], [x1, y1, z1], [x1, y1, z0]);
+  quad(side, [x0, y0, z0], [x0, y0, z1], [x0, y1, z1], [x0, y1, z0]);
+  return builder.part;
+}
+
+const TABLE_THICK = 30;
+const DEFAULT_TABLE = { place: [190, -337, 20] as Vector, size: [330, 330] as const };
+
+type Standing = (prop: Prop, sign: 1 | -1, id: string) => Part[];
+/** What stands in the room: x is counted to the worked side. */
+const STANDING: Partial<Record<PropKind, Standing>> = {
+  table: (prop, sign, id) => {
+    const [x, y, z] = prop.place ?? DEFAULT_TABLE.place;
+    const [wide, deep] = prop.size ?? DEFAULT_TABLE.size;
+    return [box(id, "wood", "woodSide", [sign * x - wide / 2, y - TABLE_THICK, z - deep / 2], [sign * x + wide / 2, y, z + deep / 2])];
+  },
+  wall: (prop, sign, id) => {
+    const [x, y, z] = prop.place ?? [0, 0, 560];
+    const [wide, high] = prop.size ?? [900, 900];
+    return [box(id, "wood", "woodSide", [sign * x - wide / 2, y - high / 2, z], [sign * x + wide / 2, y + high / 2, z + 30])];
+  },
+  thigh: (prop, sign, id) => {
+    const [x, y, z] = prop.place ?? [172, -405, 0];
+    return [rod(id, "trousers", 76, [sign * x, y, z - 160], [sign * x, y - 8, z + 420])];
+  },
+  towel: (prop, sign, id) => {
+    const [x, y, z] = prop.place ?? [172, -318, 215];
+    const half = prop.size?.[0] ?? 70;
+    return [rod(id, "cloth", 15, [sign * x - half, y, z], [sign * x + half, y, z])];
+  },
+  bigBall: (prop, sign, id) => {
+    const [x, y, z] = prop.place ?? [0, -130, 330];
+    const builder = new PartBuilder(id, "rubber", { step: 3 });
+    builder.ball([sign * x, y, z], prop.size?.[0] ?? 190);
+    return [builder.part];
+  },
+};
+
+type Held = (
+  held: { arm: ArmBones; grip: Frame; along(x: number): Vector; other: ArmBones | undefined } & Pick<Prop, "place" | "size">,
+  id: string,
+) => Part[];
+/** What a hand holds, wears or rolls. */
+const HELD: Partial<Record<PropKind, Held>> = {
+  dumbbell: ({ grip, along }, id) => {
+    return [
+      rod(`${id}:handle`, "metal", 14, along(-62), along(62)),
+      disc(`${id}:a`, "rubber", grip, -108, -62, 38),
+      disc(`${id}:b`, "rubber", grip, 62, 108, 38),
+    ];
+  },
+  dumbbellEnd: ({ grip }, id) => {
+    // Held at the end: one head rests against the little-finger side, the other stands out past the thumb.
+    const shifted = moved(grip, 66, 0, 0);
+    return [
+      rod(`${id}:handle`, "metal", 14, at(shifted, -62, 0, 0), at(shifted, 62, 0, 0)),
+      disc(`${id}:a`, "rubber", shifted, -108, -108 + 40, 24),
+      disc(`${id}:b`, "rubber", shifted, 62, 108, 38),
+    ];
+  },
+  hammer: ({ grip, along, place }, id) => {
+    // Held `place[0]` millimetres from the end of a 330 mm handle; the head stands across. Below 0: head on the little-finger side.
+    const held = Math.abs(place?.[0] ?? 60);
+    const way = (place?.[0] ?? 60) < 0 ? -1 : 1;
+    const end = way * (330 - held);
+    return [
+      rod(`${id}:handle`, "wood", 13, along(-way * held), along(end)),
+      rod(`${id}:head`, "metal", 19, at(grip, end + way * 6, 0, -62), at(grip, end + way * 6, 0, 62)),
+    ];
+  },
+  dowel: ({ along, place, size }, id) => {
+    const held = place?.[0] ?? 220;
+    return [rod(`${id}:rod`, "wood", 13, along(-held), along((size?.[0] ?? 440) - held))];
+  },
+  bottle: ({ grip }, id) => {
+    return [
+      rod(`${id}:body`, "rubber", 33, at(grip, -70, 0, 16), at(grip, 60, 0, 16)),
+      rod(`${id}:neck`, "metal", 14, at(grip, 60, 0, 16), at(grip, 128, 0, 16)),
+    ];
+  },
+  bar: ({ grip, other }, id) => {
+    // Level, through both hands.
+    const way = other ? unit(subtract(gripFrame(other).o, grip.o)) : grip.x;
+    const reach = other ? distance(gripFrame(other).o, grip.o) : 160;
+    return [rod(`${id}:rod`, "metal", 15, add(grip.o, scale(way, -170)), add(grip.o, scale(way, reach + 170)))];
+  },
+  ball: ({ arm, size }, id) => {
+    const builder = new PartBuilder(id, "rubber", { step: 3 });
+    builder.ball(ballPlace(arm), size?.[0] ?? 33);
+    return [builder.part];
+  },
+  ballOnTable: ({ arm }, id) => {
+    const builder = new PartBuilder(id, "rubber", { step: 3 });
+    builder.ball(add(between(arm.fore.o, arm.wrist.o, 0.46), [0, -64, 0]), 33);
+    return [builder.part];
+  },
+  plate: ({ arm }, id) => {
+    const frame: Frame = { o: at(arm.hand, ...PINCHED), x: arm.hand.z, y: arm.hand.y, z: arm.hand.x };
+    return [disc(id, "metal", { ...frame, o: at(frame, 0, 62, 0) }, -11, 11, 92)];
+  },
+  bandRound: ({ arm }, id) => {
+    const { digits } = arm;
+    const outside = FINGERS.map((name) =>
+      at(digits[name].middle, 0, FINGER_SIZES[name].bones[1] * 0.35, -(FINGER_SIZES[name].radii[1] + 3)),
+    );
+    const edge = at(digits.little.middle, -(FINGER_SIZES.little.radii[1] + 3), 8, 0);
+    const thumb = [at(digits.thumb.end, 9, 4, -6), at(digits.thumb.end, 2, 6, -12), at(digits.thumb.end, -9, 6, -5)];
+    return [rod(id, "rubber", 4, ...thumb, ...outside, edge, at(digits.little.middle, 0, 8, FINGER_SIZES.little.radii[1] + 3), thumb[0]!)];
+  },
+  bandPull: ({ grip, along, other }, id) => {
+    // From the hand down to what holds it: the other hand, or the floor under a foot.
+    const anchor = other ? at(gripFrame(other), 0, 0, 0) : add(grip.o, [0, -420, -30]);
+    return [rod(id, "rubber", 6, along(-46), along(0), anchor)];
+  },
+  roller: ({ arm, grip, other }, id) => {
+    // Between the palm and the other forearm, across it.
+    const across = other ? { ...grip, o: at(arm.hand, 2, 56, 32), x: other.wrist.x } : grip;
+    return [
+      rod(`${id}:stick`, "metal", 8, at(across, -120, 0, 0), at(across, 120, 0, 0)),
+      rod(`${id}:roll`, "rubber", 17, at(across, -70, 0, 0), at(across, 70, 0, 0)),
+    ];
+  },
+  edge: ({ arm, grip, other }, id) => {
+    const tips = at(arm.hand, ...touchingPlace(arm.solved.hand, "fingertips"));
+    const across = other ? other.wrist.x : grip.x;
+    return [rod(id, "metal", 6, add(tips, scale(across, -48)), add(tips, scale(across, 48)))];
+  },
+  tape: ({ arm }, id) => {
+    return tapeParts(id, arm);
+  },
+};
+
+/** Parts of a prop. `worked` is the side that does the movement. */
+export function propParts(prop: Prop, bones: Bones, worked: SideName, id: string): Part[] {
+  const standing = STANDING[prop.kind];
+  if (standing) return standing(prop, worked === "right" ? -1 : 1, id);
+  const hands: SideName[] = prop.hand === "both" ? ["right", "left"] : [prop.hand === "worked" ? worked : otherSide(worked)];
+  return hands.flatMap((side) => {
+    const arm = bones.arms[side];
+    if (!arm) return [];
+    const grip = gripFrame(arm);
+    return (
+      HELD[prop.kind]?.(
+        { arm, grip, along: (x) => at(grip, x, 0, 0), other: bones.arms[otherSide(side)], place: prop.place, size: prop.size },
+        `${id}:${side}`,
+      ) ?? []
+    );
+  });
+}
+
+/** Where thumb and fingers meet. */
+const PINCHED: Vector = [12, 118, 34];
+
+function ballPlace(arm: ArmBones): Vector {
+  const { digits, hand } = arm;
+  const fingers = scale(FINGERS.map((name) => digits[name].middle.o).reduce(add), 1 / FINGERS.length);
+  return add(between(at(hand, 0, 62, 14), fingers, 0.5), scale(hand.z, 8));
+}
+
+/** Two strips: one along the back of the thumb, one round the wrist. */
+function tapeParts(id: string, arm: ArmBones): Part[] {
+  const { base, middle, end } = arm.digits.thumb;
+  const strip = new PartBuilder(`${id}:strip`, "tape", { joins: [`${id}:strip`, `${id}:ring`], step: 4 });
+  strip.chain(
+    strip.ball(onForearm(arm, 0.9, 335, -6), 9),
+    strip.ball(at(base, 2, 8, -8), 9),
+    strip.ball(at(base, 0, 30, -6.5), 8.5),
+    strip.ball(at(middle, 0, 2, -5), 8.5),
+    strip.ball(at(middle, 0, 22, -3.2), 8),
+    strip.ball(at(end, 0, 3, -3), 8),
+  );
+  const ring = new PartBuilder(`${id}:ring`, "tape", { joins: [`${id}:ring`], step: 99 });
+  const row = (share: number): [number, number] => [
+    ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.29), 18.6),
+    ring.ball(between(onForearm(arm, share, 0), onForearm(arm, share, 180), 0.71), 18.6),
+  ];
+  ring.tube([row(0.86), row(0.93), row(1)]);
+  for (const [share, way] of [
+    [0.9, -1],
+    [0.98, 1],
+  ] as const) {
+    const turns = Array.from({ length: 33 }, (_, i) => onForearm(arm, share, (i / 32) * 360, 1.4));
+    ring.cut(between(arm.fore.o, arm.wrist.o, share), scale(arm.fore.y, way)).mark("seam", turns);
+  }
+  return [strip.part, ring.part];
+}

@@ -1,0 +1,44 @@
+/** Baseline rounds and records, as they are stored. */
+import { RECORD_DOCUMENT, type BaselineRecord } from "@kind-grip/core/baseline";
+import type { Symptom } from "@kind-grip/core/safety";
+import type { Sequelize } from "sequelize";
+import { day, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
+import { storedDocument } from "../db/stored-document";
+
+export interface RoundRow {
+  id: string;
+  crewId: string;
+  name: string;
+  startedOn: string;
+  closedAt: Date | null;
+}
+
+export interface BaselineRow {
+  roundId: string;
+  personId: string;
+  document: BaselineRecord;
+  /** Where something is felt, apart from the document: asked for at every session. */
+  symptoms: Pick<Symptom, "region" | "level">[];
+  version: number;
+  changedAt: Date;
+}
+
+export function defineBaselineTables(sequelize: Sequelize) {
+  return {
+    Round: sequelize.define("baseline_rounds", {
+      id: { ...id },
+      crewId: uuid,
+      name: text,
+      startedOn: day,
+      closedAt: moment,
+    }) as Table<RoundRow>,
+    Baseline: sequelize.define("baseline_records", {
+      roundId: { ...idPart },
+      personId: { ...idPart },
+      ...storedDocument(RECORD_DOCUMENT, "document"),
+      symptoms: json,
+      version: whole,
+      changedAt: moment,
+    }) as Table<BaselineRow>,
+  };
+}

@@ -1,0 +1,72 @@
+/** Crews, people, who was given which crew, days people are excused, as they are stored. */
+import { CREW_DETAIL, type Crew } from "@kind-grip/core/crew";
+import type { Sequelize } from "sequelize";
+import { day, id, idPart, moment, text, uuid, whole, type Table } from "../db/columns";
+import { storedDocument } from "../db/stored-document";
+
+export interface CrewRow {
+  id: string;
+  trainerId: string;
+  name: string;
+  detail: Omit<Crew, "name">;
+  version: number;
+  removedAt: Date | null;
+  /** What crew members sign in with; made with the first card. */
+  code?: string | null;
+}
+
+export interface PersonRow {
+  id: string;
+  crewId: string;
+  name: string;
+  badge: string | null;
+  handedness: "left" | "right" | "both" | null;
+  startedOn: string | null;
+  leftOn: string | null;
+  version: number;
+}
+
+export interface CrewAccessRow {
+  accountId: string;
+  crewId: string;
+}
+
+export interface AbsenceRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  fromDay: string;
+  untilDay: string;
+}
+
+export function defineCrewTables(sequelize: Sequelize) {
+  return {
+    Crew: sequelize.define("crews", {
+      id: { ...id },
+      trainerId: uuid,
+      name: text,
+      ...storedDocument(CREW_DETAIL, "detail"),
+      version: whole,
+      removedAt: moment,
+      code: text,
+    }) as Table<CrewRow>,
+    Person: sequelize.define("people", {
+      id: { ...id },
+      crewId: uuid,
+      name: text,
+      badge: text,
+      handedness: text,
+      startedOn: day,
+      leftOn: day,
+      version: whole,
+    }) as Table<PersonRow>,
+    CrewAccess: sequelize.define("crew_access", { accountId: { ...idPart }, crewId: { ...idPart } }) as Table<CrewAccessRow>,
+    Absence: sequelize.define("absences", {
+      id: { ...id },
+      crewId: uuid,
+      personId: uuid,
+      fromDay: day,
+      untilDay: day,
+    }) as Table<AbsenceRow>,
+  };
+}

@@ -1,0 +1,21 @@
+/** Kinds of columns, and of tables. */
+import { DataTypes, type Model, type ModelStatic } from "sequelize";
+
+export type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
+
+export const id = { type: DataTypes.UUID, primaryKey: true };
+/** A part of a key of several columns. */
+export const idPart = id;
+export const dayPart = { type: DataTypes.DATEONLY, primaryKey: true };
+export const wholePart = { type: DataTypes.INTEGER, primaryKey: true };
+/** Counted by the database: nothing is ordered by it. */
+export const counted = { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true };
+export const uuid = DataTypes.UUID;
+export const text = DataTypes.STRING(160);
+export const longText = DataTypes.STRING(600);
+export const moment = DataTypes.DATE(3);
+export const day = DataTypes.DATEONLY;
+export const whole = DataTypes.INTEGER;
+export const real = DataTypes.DOUBLE;
+export const flag = DataTypes.BOOLEAN;
+export const json = DataTypes.JSON;

@@ -1,0 +1,95 @@
+/** Databases of each earlier version of the product, as they were, opened with today's. */
+import { readdirSync, readFileSync } from "node:fs";
+import path from "node:path";
+import * as mariadb from "mariadb";
+import { libraryOf } from "@kind-grip/core/library";
+import { programProblems } from "@kind-grip/core/program";
+import { compileGroup } from "@kind-grip/core/session";
+import request from "supertest";
+import { hashPassword } from "../auth/password";
+import { migrate } from "./migrate";
+import { practiceLibrary } from "../library/practice-library";
+import { openTestApp, PASSWORD, TestCaller, type TestApp } from "../test/test-app";
+
+const FOLDER = path.resolve(__dirname, "../test/earlier");
+const FILES = readdirSync(FOLDER)
+  .filter((name) => name.endsWith(".sql"))
+  .sort();
+
+/** A database of its own with what a dump says, and its address. */
+async function restored(file: string): Promise<string> {
+  const url = new URL(process.env.TEST_DATABASE_URL!.replace(/^mariadb:/, "http:"));
+  const name = `${url.pathname.slice(1)}_earlier_${file.replace(/\D/g, "")}`;
+  const connection = await mariadb.createConnection({
+    host: url.hostname,
+    port: Number(url.port),
+    user: url.username,
+    password: url.password,
+    multipleStatements: true,
+  });
+  await connection.query(
+    `DROP DATABASE IF EXISTS ${name}; CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci; USE ${name}`,
+  );
+  await connection.query(readFileSync(path.join(FOLDER, file), "utf8"));
+  await connection.end();
+  return `mariadb://${url.username}:${url.password}@${url.host}/${name}`;
+}
+
+it("there is one of every version before this one", () => expect(FILES.length).toBeGreaterThanOrEqual(5));
+
+describe.each(FILES)("%s", (file) => {
+  let test: TestApp;
+  let maren: TestCaller;
+  let crewId: string;
+  beforeAll(async () => {
+    test = await openTestApp(await restored(file));
+    const trainer = (await test.db.models.Account.findOne({ where: { email: "maren@fernhollow.example" }, rejectOnEmpty: true })).get();
+    const crew = (await test.db.models.Crew.findAll())[0]!.get();
+    // Whoever the crew was of: it is looked at as its trainer.
+    const owner = (await test.db.models.Account.findByPk(crew.trainerId, { rejectOnEmpty: true })).get();
+    await test.db.models.Account.update({ passwordHash: await hashPassword(PASSWORD) }, { where: { id: [owner.id, trainer.id] } });
+    maren = await TestCaller.signedIn(test, "/api/sign-in", { email: owner.email, password: PASSWORD });
+    crewId = crew.id;
+  });
+  afterAll(() => test.close());
+
+  it("opens, and every screen's answer is of today's shape", async () => {
+    // Answers are held against their schemas in tests: one of an old shape would be a 500.
+    const paths = ["/api/today", "/api/crews", "/api/movements", "/api/practice/settings", "/api/practice/staff"];
+    const ofCrew = ["", "/people", "/programs", "/runs", "/work", "/rounds", "/participation", "/held-out", "/audit", "/decisions?all=yes"];
+    const more = ["/decisions/history", "/progress?days=366", "/report", "/review", "/access", "/absences", "/calendar-links", "/messages"];
+    for (const call of [...paths, ...[...ofCrew, ...more].map((rest) => `/api/crews/${crewId}${rest}`)])
+      expect([call, (await maren.get(call)).status]).toEqual([call, 200]);
+    for (const { id } of (await maren.get(`/api/crews/${crewId}/runs`)).body.runs as { id: string }[])
+      expect((await maren.get(`/api/runs/${id}`)).status).toBe(200);
+    for (const { id } of (await maren.get(`/api/crews/${crewId}/rounds`)).body as { id: string }[])
+      expect((await maren.get(`/api/rounds/${id}/records`)).status).toBe(200);
+    const weeks = await test.db.models.WeekPlan.findAll({ where: { crewId } });
+    for (const week of weeks)
+      expect((await maren.get(`/api/crews/${crewId}/plan/${week.get().weekStart}`)).body.placements).toBeInstanceOf(Array);
+    expect((await maren.get(`/api/crews/${crewId}/export.json`)).status).toBe(200);
+  });
+
+  it("its programs can be led, changed and saved with today's product", async () => {
+    const [entry] = (await maren.get(`/api/crews/${crewId}/programs`)).body;
+    const account = (await test.db.models.Account.findOne({ rejectOnEmpty: true })).get();
+    const library = await practiceLibrary(test.db, account.practiceId);
+    expect(programProblems(library, entry.program)).toEqual([]);
+    for (const session of entry.program.sessions) expect(compileGroup(session, library.timings, []).totalSec).toBeGreaterThan(0);
+    const program = { ...entry.program, name: "Renamed" };
+    const saved = await maren.send("put", `/api/programs/${entry.id}`, { version: entry.version, program });
+    expect([saved.status, saved.body.version, saved.body.program.name]).toEqual([200, entry.version + 1, "Renamed"]);
+  });
+
+  it("keeps the movements the practice made", async () => {
+    const entries = (await maren.get("/api/movements")).body as { custom: Parameters<typeof libraryOf>[0][number] }[];
+    const rows = await test.db.models.CustomMovement.count();
+    expect(entries).toHaveLength(rows);
+    for (const { custom } of entries) expect(libraryOf([custom]).figure(custom.movement.id)).toEqual(custom.figure);
+  });
+
+  it("opened again, there is nothing left to bring up to date", async () => {
+    expect(await migrate(test.db)).toEqual([]);
+    expect((await request(test.app).get("/readyz")).status).toBe(200);
+  });
+});

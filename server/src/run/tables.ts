@@ -1,0 +1,111 @@
+/** Runs, who took part, what was done, and the days of each person added up, as they are stored. */
+import type { PersonDay } from "@kind-grip/core/followup";
+import type { RunRecord } from "@kind-grip/core/run";
+import { SESSION_DOCUMENT } from "@kind-grip/core/session";
+import type { Sequelize } from "sequelize";
+import { dayPart, flag, id, idPart, json, moment, real, text, uuid, whole, wholePart, type Table } from "../db/columns";
+import { storedDocument } from "../db/stored-document";
+
+export interface RunRow {
+  id: string;
+  crewId: string;
+  ledBy: string;
+  programId: string | null;
+  placementId: string | null;
+  sessionName: string;
+  slot: "preShift" | "break" | "postShift";
+  session: RunRecord["session"];
+  startedAt: Date;
+  endedAt: Date;
+  plannedSec: number;
+  doneSec: number;
+  /** Followed by one person on their own page, not led. */
+  alone?: boolean;
+  /** When the server got it, by its own clock; null for those from before this was kept. */
+  receivedAt?: Date | null;
+}
+
+export interface RunPersonRow {
+  runId: string;
+  personId: string;
+  present: boolean;
+  effort: number | null;
+  markCount: number;
+  marks: RunRecord["people"][number]["marks"];
+  forms: Record<string, string>;
+  /** Items left out because the person is held out of them. */
+  leftOut: string[];
+  /** It arrived when the person was out of it already, and says that it began before. Not evidence until the trainer has said so. */
+  clash?: "heldOut" | "outOfItem" | null;
+  clashAnswer?: "before" | "mistake" | null;
+}
+
+export interface RunItemRow {
+  runId: string;
+  position: number;
+  itemId: string;
+  movementId: string;
+  formId: string;
+  plannedSec: number;
+  doneSec: number;
+  status: "done" | "part" | "skipped";
+}
+
+export interface PersonDayRow extends PersonDay {
+  crewId: string;
+}
+
+export function defineRunTables(sequelize: Sequelize) {
+  return {
+    Run: sequelize.define("runs", {
+      id: { ...id },
+      crewId: uuid,
+      ledBy: uuid,
+      programId: uuid,
+      placementId: uuid,
+      sessionName: text,
+      slot: text,
+      ...storedDocument(SESSION_DOCUMENT, "session"),
+      startedAt: moment,
+      endedAt: moment,
+      plannedSec: real,
+      doneSec: real,
+      alone: flag,
+      receivedAt: moment,
+    }) as Table<RunRow>,
+    RunPerson: sequelize.define("run_people", {
+      runId: { ...idPart },
+      personId: { ...idPart },
+      present: flag,
+      effort: whole,
+      markCount: whole,
+      marks: json,
+      forms: json,
+      leftOut: json,
+      clash: text,
+      clashAnswer: text,
+    }) as Table<RunPersonRow>,
+    RunItem: sequelize.define("run_items", {
+      runId: { ...idPart },
+      position: { ...wholePart },
+      itemId: uuid,
+      movementId: text,
+      formId: text,
+      plannedSec: real,
+      doneSec: real,
+      status: text,
+    }) as Table<RunItemRow>,
+    PersonDay: sequelize.define("person_days", {
+      personId: { ...idPart },
+      day: { ...dayPart },
+      crewId: uuid,
+      itemsDue: whole,
+      itemsDone: whole,
+      doneSec: real,
+      runs: whole,
+      effortSum: whole,
+      efforts: whole,
+      marks: whole,
+    }) as Table<PersonDayRow>,
+  };
+}

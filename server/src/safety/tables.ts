@@ -1,0 +1,135 @@
+/** Holds, clearances, symptom reports and the alerts they raise, as they are stored. */
+import type { Phase, Region } from "@kind-grip/core/library";
+import type { AlertAnswer, AlertCause, AlertKind, HoldReason, ReportKind } from "@kind-grip/core/safety";
+import type { HandSide } from "@kind-grip/core/units";
+import type { Sequelize } from "sequelize";
+import { day, flag, id, json, longText, moment, text, uuid, type Table } from "../db/columns";
+
+export interface HoldRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  question: HoldReason;
+  since: Date;
+  /** What a trainer wrote, for a reason that is none of the questions. */
+  words?: string | null;
+  /** The round whose answer it came from; null when a trainer entered it. */
+  roundId: string | null;
+  withdrawnAt: Date | null;
+  withdrawnWhy: string | null;
+}
+
+export interface ClearanceRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  holdId: string;
+  givenBy: string;
+  profession: string;
+  allows: Phase[];
+  fromDay: string;
+  untilDay: string;
+  note: string | null;
+  enteredAt: Date;
+  withdrawnAt: Date | null;
+  withdrawnWhy: string | null;
+}
+
+export interface SymptomReportRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  movementId: string | null;
+  kind: ReportKind;
+  words: string | null;
+  at: Date;
+  seenAt: Date | null;
+  seenBy: string | null;
+  side?: HandSide | null;
+  regions?: Region[] | null;
+  stillThere?: boolean | null;
+  freshInjury?: boolean | null;
+}
+
+/** What a symptom paused by itself, and what the trainer made of it. */
+export interface SymptomAlertRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  cause: AlertCause;
+  /** The report, check-in or run it came from. */
+  causeId: string;
+  kind: AlertKind;
+  side: HandSide | null;
+  /** Empty: everything. */
+  regions: Region[];
+  since: Date;
+  answer: AlertAnswer["answer"] | null;
+  reply: string | null;
+  answeredAt: Date | null;
+  answeredBy: string | null;
+  /** Nothing is paused any more, or nothing ever was. */
+  endedAt: Date | null;
+}
+
+export function defineSafetyTables(sequelize: Sequelize) {
+  return {
+    Hold: sequelize.define("holds", {
+      id: { ...id },
+      crewId: uuid,
+      personId: uuid,
+      question: text,
+      words: longText,
+      since: moment,
+      roundId: uuid,
+      withdrawnAt: moment,
+      withdrawnWhy: longText,
+    }) as Table<HoldRow>,
+    Clearance: sequelize.define("clearances", {
+      id: { ...id },
+      crewId: uuid,
+      personId: uuid,
+      holdId: uuid,
+      givenBy: text,
+      profession: text,
+      allows: json,
+      fromDay: day,
+      untilDay: day,
+      note: longText,
+      enteredAt: moment,
+      withdrawnAt: moment,
+      withdrawnWhy: longText,
+    }) as Table<ClearanceRow>,
+    SymptomReport: sequelize.define("symptom_reports", {
+      id: { ...id },
+      crewId: uuid,
+      personId: uuid,
+      movementId: text,
+      kind: text,
+      words: longText,
+      at: moment,
+      seenAt: moment,
+      seenBy: uuid,
+      side: text,
+      regions: json,
+      stillThere: flag,
+      freshInjury: flag,
+    }) as Table<SymptomReportRow>,
+    SymptomAlert: sequelize.define("symptom_alerts", {
+      id: { ...id },
+      crewId: uuid,
+      personId: uuid,
+      cause: text,
+      causeId: uuid,
+      kind: text,
+      side: text,
+      regions: json,
+      since: moment,
+      answer: text,
+      reply: longText,
+      answeredAt: moment,
+      answeredBy: uuid,
+      endedAt: moment,
+    }) as Table<SymptomAlertRow>,
+  };
+}

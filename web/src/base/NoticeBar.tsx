@@ -1,0 +1,80 @@
+/**
+ * One short notice at the foot of the window, with a way to take it back. It lies over nothing: while it is there the page is that much
+ * shorter (`--notice-height`), so that what a full screen has at its foot stays in sight and what is further down can be scrolled to.
+ */
+import { Box, Button, IconButton } from "@mui/material";
+import { X } from "lucide-react";
+import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { closeNotice } from "./notices";
+import { useAppDispatch, useAppSelector } from "./store";
+
+/** Long enough to read it and to reach its button. */
+const SHOWN_MS = 9000;
+/** Height of the window that is the page's. */
+export const PAGE_HEIGHT = "calc(100dvh - var(--notice-height, 0px))";
+
+export function NoticeBar() {
+  const notice = useAppSelector((state) => state.notice);
+  const dispatch = useAppDispatch();
+  const bar = useRef<HTMLDivElement>(null);
+  const [isLookedAt, setLookedAt] = useState(false);
+  const shown = notice?.shown;
+  useLayoutEffect(() => {
+    const { style } = document.documentElement;
+    if (shown !== undefined) style.setProperty("--notice-height", `${bar.current?.offsetHeight ?? 0}px`);
+    return () => void style.removeProperty("--notice-height");
+  }, [shown]);
+  useEffect(() => {
+    if (shown === undefined || isLookedAt) return;
+    const timer = setTimeout(() => dispatch(closeNotice()), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [shown, isLookedAt, dispatch]);
+  const close = () => {
+    setLookedAt(false);
+    dispatch(closeNotice());
+  };
+  return (
+    <Box role="status" aria-label="Notice">
+      {notice && (
+        <Box
+          ref={bar}
+          onPointerEnter={() => setLookedAt(true)}
+          onPointerLeave={() => setLookedAt(false)}
+          onFocus={() => setLookedAt(true)}
+          onBlur={() => setLookedAt(false)}
+          onKeyDown={(event) => event.key === "Escape" && close()}
+          sx={{
+            position: "fixed",
+            inset: "auto 0 0 0",
+            zIndex: "snackbar",
+            display: "flex",
+            alignItems: "center",
+            gap: 1,
+            px: { xs: 2, md: 4 },
+            py: 0.5,
+            minHeight: 52,
+            bgcolor: "text.primary",
+            color: "background.paper",
+            "@media print": { display: "none" },
+          }}
+        >
+          <Box sx={{ flex: 1 }}>{notice.text}</Box>
+          {notice.undo && (
+            <Button
+              sx={{ color: "inherit", textDecoration: "underline" }}
+              onClick={() => {
+                notice.undo?.();
+                close();
+              }}
+            >
+              Undo
+            </Button>
+          )}
+          <IconButton aria-label="Close the notice" onClick={close}>
+            <X size={20} />
+          </IconButton>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,74 @@
+/** The ground of every call: one token, one way to tell that the connection is away. Each subject adds its own calls (`<subject>/api.ts`). */
+import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
+import type { Me, Problem } from "@kind-grip/core/api";
+import { connectionFound, connectionLost } from "./connection";
+
+/** The body of every answer that is not 2xx. */
+export type ProblemBody = Problem;
+
+let csrfToken = "";
+
+const plain = fetchBaseQuery({ baseUrl: "/api", timeout: 20_000, prepareHeaders: (headers) => headers.set("x-csrf-token", csrfToken) });
+
+const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
+  let answer = await plain(args, api, extra);
+  // The token went stale with its session (server restarted, eight hours passed): fetch a new one and try once more.
+  if (answer.error?.status === 403 && (answer.error.data as ProblemBody | undefined)?.code === "csrf") {
+    const me = await plain("/me", api, extra);
+    if (me.data) csrfToken = (me.data as Me).csrfToken;
+    answer = await plain(args, api, extra);
+  }
+  const away =
+    answer.error && (answer.error.status === "FETCH_ERROR" || answer.error.status === "TIMEOUT_ERROR" || answer.error.status === 503);
+  api.dispatch(away ? connectionLost() : connectionFound());
+  const me = answer.data as Me | undefined;
+  if (me && typeof me === "object" && "csrfToken" in me) csrfToken = me.csrfToken;
+  if (answer.error?.status === 401 && (answer.error.data as ProblemBody).code === "signedOut")
+    api.dispatch(serverApi.util.invalidateTags(["Me"]));
+  return answer;
+};
+
+/** What is asked for again when something of it has changed. */
+export const TAGS = [
+  "Me",
+  "Crews",
+  "People",
+  "Programs",
+  "Plan",
+  "Runs",
+  "Movements",
+  "Work",
+  "Rounds",
+  "Safety",
+  "Decisions",
+  "Practice",
+  "Access",
+] as const;
+
+export const serverApi = createApi({
+  reducerPath: "server",
+  baseQuery: watched,
+  tagTypes: TAGS,
+  refetchOnReconnect: true,
+  endpoints: (make) => ({
+    /** Who is signed in; every other call stands on its token. */
+    me: make.query<Me, void>({ query: () => "/me", providesTags: ["Me"] }),
+  }),
+});
+
+/** Whether an answer will be the same however often the same thing is sent. @param status of the answer; a word when none came */
+export function isFinal(status: number | string | undefined): boolean {
+  return status === 400 || status === 403 || status === 404 || status === 409 || status === 413;
+}
+
+/** Who is signed in here: what is kept in the browser belongs to them. Empty for nobody. */
+export function useOwner(): string {
+  return serverApi.useMeQuery().data?.account?.email ?? "";
+}
+
+/** What went wrong, in words for a person; field problems by path. */
+export function problemOf(error: unknown): ProblemBody {
+  const data = (error as { data?: Partial<ProblemBody> } | undefined)?.data;
+  if (data?.message) return { code: data.code ?? "", message: data.message, fields: data.fields ?? [], detail: data.detail };
+  return { code: "away", message: "The server cannot be reached at the moment. Nothing you typed is lost.", fields: [] };
+}

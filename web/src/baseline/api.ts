@@ -1,0 +1,35 @@
+/** Baseline rounds and records. */
+import type { RoundEntry, RecordEntry } from "@kind-grip/core/api";
+import type { BaselineRecord } from "@kind-grip/core/baseline";
+import { serverApi } from "../base/api";
+
+export const baselineApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    rounds: make.query<RoundEntry[], string>({ query: (crewId) => `/crews/${crewId}/rounds`, providesTags: ["Rounds"] }),
+    createRound: make.mutation<RoundEntry, { crewId: string; id: string; name: string }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/rounds`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Rounds"] : []),
+    }),
+    changeRound: make.mutation<RoundEntry, { id: string; name: string; closed: boolean }>({
+      query: ({ id, ...body }) => ({ url: `/rounds/${id}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Rounds"] : []),
+    }),
+    removeRound: make.mutation<void, string>({ query: (id) => ({ url: `/rounds/${id}`, method: "DELETE" }), invalidatesTags: ["Rounds"] }),
+    records: make.query<RecordEntry[], string>({
+      query: (roundId) => `/rounds/${roundId}/records`,
+      providesTags: (_, __, id) => [{ type: "Rounds", id }],
+      keepUnusedDataFor: 0,
+    }),
+    saveRecord: make.mutation<RecordEntry, { roundId: string; personId: string; version: number; record: BaselineRecord }>({
+      query: ({ roundId, personId, ...body }) => ({ url: `/rounds/${roundId}/people/${personId}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Safety"] : []),
+      async onQueryStarted({ roundId }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (!data) return;
+        dispatch(
+          baselineApi.util.updateQueryData("records", roundId, (list) => [...list.filter((each) => each.personId !== data.personId), data]),
+        );
+      },
+    }),
+  }),
+});

@@ -1,0 +1,55 @@
+/** Crews, their people, absences and cards. */
+import type { Absence, AccessEntry, Card, CrewEntry, CrewListEntry, PersonEntry } from "@kind-grip/core/api";
+import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
+import { serverApi } from "../base/api";
+
+export const crewApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    crews: make.query<CrewListEntry[], void>({ query: () => "/crews", providesTags: ["Crews", "People", "Programs"] }),
+    crew: make.query<CrewEntry, string>({ query: (id) => `/crews/${id}`, providesTags: ["Crews"] }),
+    createCrew: make.mutation<CrewEntry, { id: string; crew: Crew }>({
+      query: (body) => ({ url: "/crews", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Crews"] : []),
+    }),
+    changeCrew: make.mutation<CrewEntry, { id: string; version: number; crew: Crew }>({
+      query: ({ id, ...body }) => ({ url: `/crews/${id}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Crews"] : []),
+    }),
+    removeCrew: make.mutation<void, string>({ query: (id) => ({ url: `/crews/${id}`, method: "DELETE" }), invalidatesTags: ["Crews"] }),
+    restoreCrew: make.mutation<void, string>({
+      query: (id) => ({ url: `/crews/${id}/restore`, method: "POST" }),
+      invalidatesTags: ["Crews"],
+    }),
+    people: make.query<PersonEntry[], string>({ query: (crewId) => `/crews/${crewId}/people`, providesTags: ["People"] }),
+    addPeople: make.mutation<PersonEntry[], { crewId: string; people: NewPerson[]; answers?: { id: string; sameAs: string | null }[] }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/people`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    changePerson: make.mutation<PersonEntry, { crewId: string; personId: string; version: number; person: Person }>({
+      query: ({ crewId, personId, ...body }) => ({ url: `/crews/${crewId}/people/${personId}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    removePerson: make.mutation<void, { crewId: string; personId: string }>({
+      query: ({ crewId, personId }) => ({ url: `/crews/${crewId}/people/${personId}`, method: "DELETE" }),
+      invalidatesTags: ["People"],
+    }),
+    absences: make.query<Absence[], string>({ query: (crewId) => `/crews/${crewId}/absences`, providesTags: ["People"] }),
+    addAbsence: make.mutation<Absence[], Absence & { crewId: string }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/absences`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["People", "Decisions"] : []),
+    }),
+    removeAbsence: make.mutation<Absence[], { crewId: string; id: string }>({
+      query: ({ crewId, id }) => ({ url: `/crews/${crewId}/absences/${id}`, method: "DELETE" }),
+      invalidatesTags: ["People", "Decisions"],
+    }),
+    access: make.query<AccessEntry, string>({ query: (crewId) => `/crews/${crewId}/access`, providesTags: ["Access"] }),
+    issueCards: make.mutation<{ code: string; cards: Card[] }, { crewId: string; personIds: string[] }>({
+      query: ({ crewId, personIds }) => ({ url: `/crews/${crewId}/access`, method: "POST", body: { personIds } }),
+      invalidatesTags: ["Access"],
+    }),
+    withdrawAccess: make.mutation<AccessEntry, { crewId: string; personIds: string[] }>({
+      query: ({ crewId, personIds }) => ({ url: `/crews/${crewId}/access/withdraw`, method: "POST", body: { personIds } }),
+      invalidatesTags: ["Access"],
+    }),
+  }),
+});

@@ -1,0 +1,38 @@
+/** Weeks, calendars to subscribe to, reminders. */
+import type { CalendarLink, MessageEntry, WeekPlanEntry } from "@kind-grip/core/api";
+import type { Placement } from "@kind-grip/core/dayplan";
+import { serverApi } from "../base/api";
+
+export const dayPlanApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    weekPlan: make.query<WeekPlanEntry, { crewId: string; weekStart: string }>({
+      query: ({ crewId, weekStart }) => `/crews/${crewId}/plan/${weekStart}`,
+      providesTags: ["Plan"],
+    }),
+    savePlan: make.mutation<WeekPlanEntry, { crewId: string; weekStart: string; version: number; placements: Placement[] }>({
+      query: ({ crewId, weekStart, ...body }) => ({ url: `/crews/${crewId}/plan/${weekStart}`, method: "PUT", body }),
+      async onQueryStarted({ crewId, weekStart }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
+        if (data) void dispatch(dayPlanApi.util.upsertQueryData("weekPlan", { crewId, weekStart }, data));
+      },
+    }),
+    calendarLinks: make.query<CalendarLink[], string>({ query: (crewId) => `/crews/${crewId}/calendar-links`, providesTags: ["Access"] }),
+    makeCalendarLink: make.mutation<
+      { path: string; links: CalendarLink[] },
+      { crewId: string; id: string; name: string; personId: string | null }
+    >({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/calendar-links`, method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Access"] : []),
+    }),
+    withdrawCalendarLink: make.mutation<CalendarLink[], { crewId: string; id: string }>({
+      query: ({ crewId, id }) => ({ url: `/crews/${crewId}/calendar-links/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Access"],
+    }),
+    messages: make.query<MessageEntry[], string>({ query: (crewId) => `/crews/${crewId}/messages`, providesTags: ["Plan"] }),
+    remind: make.mutation<{ queued: number; people: number }, { crewId: string; placementId: string }>({
+      query: ({ crewId, placementId }) => ({ url: `/crews/${crewId}/reminders`, method: "POST", body: { placementId } }),
+      invalidatesTags: ["Plan"],
+    }),
+    gateway: make.query<{ address: string | null }, void>({ query: () => "/gateway" }),
+  }),
+});

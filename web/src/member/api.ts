@@ -1,0 +1,25 @@
+/** A crew member's own page. */
+import type { MemberDay, MemberProgress } from "@kind-grip/core/api";
+import { serverApi, TAGS } from "../base/api";
+
+export const memberApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    memberSignIn: make.mutation<MemberDay, { code: string; pin: string }>({
+      query: (body) => ({ url: "/member/sign-in", method: "POST", body }),
+      invalidatesTags: (done) => (done ? TAGS : []),
+    }),
+    memberCard: make.mutation<MemberDay, { token: string }>({
+      query: (body) => ({ url: "/member/card", method: "POST", body }),
+      invalidatesTags: (done) => (done ? TAGS : []),
+    }),
+    memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
+    memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
+    /** What a phone kept until it could be sent. */
+    memberSend: make.mutation<
+      { id: string; stored: "new" | "already" },
+      { kind: "runs" | "check-ins" | "symptom-reports"; body: { id: string } }
+    >({
+      query: ({ kind, body }) => ({ url: `/member/${kind}/${body.id}`, method: "PUT", body }),
+    }),
+  }),
+});

@@ -1,0 +1,30 @@
+/** What the practice sets for itself, and its staff. */
+import type { StaffEntry, SettingsEntry } from "@kind-grip/core/api";
+import { serverApi } from "../base/api";
+
+export const practiceApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    renamePractice: make.mutation<void, string>({
+      query: (name) => ({ url: "/practice", method: "PUT", body: { name } }),
+      invalidatesTags: ["Me"],
+    }),
+    settings: make.query<SettingsEntry, void>({ query: () => "/practice/settings", providesTags: ["Practice"] }),
+    saveSettings: make.mutation<SettingsEntry, SettingsEntry>({
+      query: (body) => ({ url: "/practice/settings", method: "PUT", body }),
+      invalidatesTags: ["Practice", "Decisions"],
+    }),
+    staff: make.query<StaffEntry[], void>({ query: () => "/practice/staff", providesTags: ["Practice"] }),
+    addStaff: make.mutation<{ staff: StaffEntry[]; password: string }, Omit<StaffEntry, "role"> & { role: "lead" | "employer" }>({
+      query: (body) => ({ url: "/practice/staff", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Practice"] : []),
+    }),
+    changeStaff: make.mutation<StaffEntry[], { id: string; crewIds: string[] }>({
+      query: ({ id, crewIds }) => ({ url: `/practice/staff/${id}`, method: "PUT", body: { crewIds } }),
+      invalidatesTags: ["Practice"],
+    }),
+    removeStaff: make.mutation<StaffEntry[], string>({
+      query: (id) => ({ url: `/practice/staff/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Practice"],
+    }),
+  }),
+});

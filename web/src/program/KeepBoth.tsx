@@ -1,0 +1,41 @@
+/** The third way out of a conflict: theirs stays the program, mine becomes another. */
+import { Button } from "@mui/material";
+import type { Program } from "@kind-grip/core/program";
+import { programApi } from "./api";
+import { v7 as uuid } from "uuid";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
+import { useProgramEditor } from "./program-editor";
+
+export function KeepBoth() {
+  const { crewId, edited } = useProgramEditor();
+  const [create, { isLoading }] = programApi.useCreateProgramMutation();
+  const dispatch = useAppDispatch();
+  const keepBoth = async () => {
+    const { value } = edited;
+    const copied = await create({
+      crewId,
+      id: uuid(),
+      program: withNewIds({ ...value, name: `${value.name} (my version)`.slice(0, 120) }),
+    });
+    if (!copied.data) return;
+    edited.takeTheirs();
+    dispatch(notify({ text: `Yours is kept as “${copied.data.program.name}”.` }));
+  };
+  return (
+    <Button variant="outlined" disabled={isLoading} onClick={() => void keepBoth()}>
+      Keep both
+    </Button>
+  );
+}
+
+function withNewIds(program: Program): Program {
+  return {
+    ...program,
+    sessions: program.sessions.map((session) => ({
+      ...session,
+      id: uuid(),
+      items: session.items.map((item) => ({ ...item, id: uuid() })),
+    })),
+  };
+}

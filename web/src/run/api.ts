@@ -1,0 +1,21 @@
+/** Runs. */
+import type { RunRecord, RunSummary } from "@kind-grip/core/run";
+import { serverApi } from "../base/api";
+
+export const runApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    runs: make.query<{ runs: RunSummary[]; total: number; pageSize: number }, { crewId: string; page: number }>({
+      query: ({ crewId, page }) => `/crews/${crewId}/runs?page=${page}`,
+      providesTags: ["Runs"],
+    }),
+    run: make.query<RunRecord, string>({ query: (id) => `/runs/${id}`, providesTags: ["Runs"] }),
+    storeRun: make.mutation<{ id: string; stored: "new" | "already" }, RunRecord>({
+      query: (run) => ({ url: `/runs/${run.id}`, method: "PUT", body: run }),
+      invalidatesTags: (done) => (done ? ["Runs"] : []),
+    }),
+    answerClash: make.mutation<void, { runId: string; personId: string; answer: "before" | "mistake" }>({
+      query: ({ runId, personId, answer }) => ({ url: `/runs/${runId}/clashes/${personId}`, method: "POST", body: { answer } }),
+      invalidatesTags: ["Runs", "Decisions"],
+    }),
+  }),
+});

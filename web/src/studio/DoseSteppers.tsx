@@ -1,0 +1,60 @@
+/** The numbers of a custom movement's usual dose. */
+import type { Dose } from "@kind-grip/core/session";
+import { Stepper } from "../parts/Stepper";
+
+export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Dose): void }) {
+  switch (dose.kind) {
+    case "holds":
+      return (
+        <>
+          <Stepper label="Holds" value={dose.reps} min={1} max={30} onChange={(reps) => onChange({ ...dose, reps })} />
+          <Stepper label="Each" unit="s" value={dose.holdSec} min={1} max={180} onChange={(holdSec) => onChange({ ...dose, holdSec })} />
+          <Stepper label="Rest" unit="s" value={dose.restSec} min={0} max={300} onChange={(restSec) => onChange({ ...dose, restSec })} />
+        </>
+      );
+    case "reps":
+      return (
+        <>
+          <Stepper label="Repetitions" value={dose.reps} min={1} max={60} onChange={(reps) => onChange({ ...dose, reps })} />
+          <Stepper
+            label="Out"
+            unit="s"
+            value={dose.tempo.outSec}
+            min={1}
+            max={15}
+            onChange={(outSec) => onChange({ ...dose, tempo: { ...dose.tempo, outSec } })}
+          />
+          <Stepper
+            label="Stay"
+            unit="s"
+            value={dose.tempo.endPauseSec}
+            min={0}
+            max={15}
+            onChange={(endPauseSec) => onChange({ ...dose, tempo: { ...dose.tempo, endPauseSec } })}
+          />
+          <Stepper
+            label="Back"
+            unit="s"
+            value={dose.tempo.backSec}
+            min={1}
+            max={15}
+            onChange={(backSec) => onChange({ ...dose, tempo: { ...dose.tempo, backSec } })}
+          />
+        </>
+      );
+    case "timed":
+      return (
+        <Stepper
+          label="Work"
+          unit="s"
+          value={dose.workSec}
+          min={5}
+          max={600}
+          step={5}
+          onChange={(workSec) => onChange({ ...dose, workSec })}
+        />
+      );
+    case "steps":
+      return <Stepper label="Rounds" value={dose.rounds} min={1} max={10} onChange={(rounds) => onChange({ ...dose, rounds })} />;
+  }
+}

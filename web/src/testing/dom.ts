@@ -1,0 +1,45 @@
+/** Before each file of component tests: matchers of what a person sees, and small stand-ins for what jsdom has none of. */
+import "@testing-library/jest-dom/jest-globals";
+import "@testing-library/jest-dom";
+import { cleanup, configure } from "@testing-library/react";
+
+configure({ asyncUtilTimeout: 5000 });
+
+/** Draws nothing: pictures are drawn by the core, and tested there. */
+class SilentWorker extends EventTarget {
+  postMessage(): void {}
+  terminate(): void {}
+}
+
+/** Nothing changes its size in jsdom. */
+class StillObserver {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+
+Object.assign(globalThis, {
+  /** A test that asks a server makes one. */
+  fetch: () => Promise.reject(new TypeError("there is no server in this test")),
+  Worker: SilentWorker,
+  ResizeObserver: StillObserver,
+  IntersectionObserver: StillObserver,
+});
+Object.assign(window, {
+  scrollTo: () => undefined,
+  matchMedia: (media: string) => ({
+    media,
+    matches: false,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+    addListener: () => undefined,
+    removeListener: () => undefined,
+  }),
+});
+Element.prototype.scrollIntoView = () => undefined;
+
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+  sessionStorage.clear();
+});

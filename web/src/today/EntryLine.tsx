@@ -1,0 +1,45 @@
+/** A session of today: when, what, how long, and whether it was led. */
+import { Box, Button, Link as TextLink, Typography } from "@mui/material";
+import { CheckCircle2 } from "lucide-react";
+import { Link } from "react-router";
+import type { TodayEntry } from "@kind-grip/core/api";
+import { wallTime } from "@kind-grip/core/calendar";
+import { clockText } from "@kind-grip/core/units";
+import { runAddress } from "../run/address";
+
+export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: boolean; lead: boolean }) {
+  return (
+    <Box component="li" sx={{ display: "grid", gridTemplateColumns: "64px 1fr auto", alignItems: "center", gap: 1.5, minHeight: 48 }}>
+      <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{wallTime(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
+      <Typography noWrap>
+        {entry.sessionName}
+        {entry.groupName && `, ${entry.groupName}`}{" "}
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {clockText(entry.totalSec)}
+        </Box>
+      </Typography>
+      {entry.runId && lead ? (
+        <Typography sx={{ display: "inline-flex", gap: 0.75, alignItems: "center" }}>
+          <CheckCircle2 size={20} aria-hidden /> Led
+        </Typography>
+      ) : entry.runId ? (
+        <TextLink
+          component={Link}
+          to={`/crews/${entry.crewId}/runs/${entry.runId}`}
+          sx={{ display: "inline-flex", gap: 0.75, alignItems: "center", minHeight: 44 }}
+        >
+          <CheckCircle2 size={20} aria-hidden /> Led
+        </TextLink>
+      ) : (
+        <Button
+          component={Link}
+          to={runAddress(entry)}
+          variant={isNext ? "contained" : "outlined"}
+          aria-label={`Lead ${entry.sessionName}, ${entry.crewName}`}
+        >
+          Lead
+        </Button>
+      )}
+    </Box>
+  );
+}
