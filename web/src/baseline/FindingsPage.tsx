@@ -1,26 +1,10 @@
 /** What a round shows of each person: range fans, grip to scale, findings in plain words, need with its working; compared with any other round. */
 import { Box, ButtonBase, MenuItem, TextField, Typography } from "@mui/material";
-import { Check, Circle } from "lucide-react";
 import { useState } from "react";
 import { useParams, useSearchParams } from "react-router";
-import {
-  changesBetween,
-  changeText,
-  findingsOf,
-  findingText,
-  FUNCTION_TEST_NAMES,
-  gripOf,
-  isEmpty,
-  MOTION_NAMES,
-  MOTIONS,
-  needFindings,
-  type BaselineRecord,
-  type Finding,
-} from "@kind-grip/core/baseline";
+import { findingsOf, isEmpty, needFindings } from "@kind-grip/core/baseline";
 import { regionNeeds } from "@kind-grip/core/need";
 import { dayOf, EMPTY_WORK } from "@kind-grip/core/strain";
-import { HAND_SIDES } from "@kind-grip/core/units";
-import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import { useParticipations } from "../safety/use-participations";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
@@ -31,10 +15,8 @@ import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
-import { SideMark } from "../parts/SideMark";
-import { Why } from "../parts/Why";
-import { Needs } from "../work/NeedView";
-import { RangeFan } from "./RangeFan";
+import { Needs } from "../work/NeedBars";
+import { Words, Fans, Grip, Changes } from "./FindingParts";
 
 export default function FindingsPage() {
   const { roundId } = useParams();
@@ -180,203 +162,5 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
         </Box>
       </Box>
     </>
-  );
-}
-
-function Words({ findings }: { findings: Finding[] }) {
-  const words = useWords();
-  const counted = findings.filter(({ kind }) => kind !== "noise");
-  const noise = findings.filter(({ kind }) => kind === "noise");
-  const text = (finding: Finding) => findingText(finding, (region) => words.label("region", region));
-  return (
-    <Box component="section" aria-label="Findings">
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        {counted.length === 0 ? "Nothing stands out" : counted.length === 1 ? "1 thing stands out" : `${counted.length} things stand out`}
-      </Typography>
-      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-        {counted.map((finding, i) => (
-          <Box
-            component="li"
-            key={i}
-            sx={{
-              display: "grid",
-              gridTemplateColumns: "34px 1fr",
-              py: 0.75,
-              borderTop: "1px solid",
-              borderColor: "line",
-              fontSize: "1.05rem",
-            }}
-          >
-            <Box sx={{ pt: 0.25 }}>{"side" in finding && <SideMark side={finding.side} size={24} />}</Box>
-            {text(finding)
-              .replace(/^(Left|Right):? /, "")
-              .replace(/^./, (letter) => letter.toUpperCase())}
-          </Box>
-        ))}
-      </Box>
-      {noise.length > 0 && (
-        <Why label={`${noise.length} ${noise.length === 1 ? "difference is" : "differences are"} only noise`}>
-          {noise.map((finding, i) => (
-            <Box key={i}>{text(finding)}</Box>
-          ))}
-        </Why>
-      )}
-    </Box>
-  );
-}
-
-function Fans({ record, before }: { record: BaselineRecord; before?: BaselineRecord }) {
-  return (
-    <Box
-      component="section"
-      aria-label="Range"
-      sx={{ display: "grid", gridTemplateColumns: "repeat(2, minmax(0, 1fr))", columnGap: 3, rowGap: 2 }}
-    >
-      {MOTIONS.map((motion) => {
-        const angles = record.range[motion];
-        return (
-          <Box key={motion} sx={{ textAlign: "center" }}>
-            <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "2px" }}>
-              {HAND_SIDES.map((side) => (
-                <Box key={side}>
-                  <Box sx={{ display: "flex", justifyContent: side === "left" ? "flex-end" : "flex-start" }}>
-                    <RangeFan motion={motion} side={side} {...angles[side]} before={before?.range[motion][side].active} />
-                  </Box>
-                  <Typography sx={{ fontWeight: 750 }}>
-                    {angles[side].active === null ? "–" : `${side === "left" ? "L" : "R"} ${angles[side].active}°`}
-                  </Typography>
-                </Box>
-              ))}
-            </Box>
-            <Typography sx={{ fontSize: "0.95rem", lineHeight: 1.1 }}>{MOTION_NAMES[motion]}</Typography>
-          </Box>
-        );
-      })}
-      <Typography sx={{ fontSize: "0.9rem", color: "text.secondary", alignSelf: "center", textAlign: "left" }}>
-        Full colour: by oneself. Pale: with help. Dashed: full range. Warm tick:{" "}
-        {before ? "the other round" : "another round, when one is chosen"}.
-      </Typography>
-    </Box>
-  );
-}
-
-function Grip({ record, before }: { record: BaselineRecord; before?: BaselineRecord }) {
-  const hands = HAND_SIDES.map((side) => ({
-    side,
-    grip: gripOf(record.grip[side].map(({ kg }) => kg)),
-    last: before && gripOf(before.grip[side].map(({ kg }) => kg)),
-  }));
-  const most = Math.max(20, ...hands.flatMap(({ grip, last }) => [grip?.bestKg ?? 0, last?.meanKg ?? 0]));
-  const { test, left, right } = record.functionTest;
-  if (hands.every(({ grip }) => !grip) && !test) return null;
-  return (
-    <Box
-      component="section"
-      aria-label="Grip and function"
-      sx={{
-        borderTop: "2px solid",
-        borderColor: "line",
-        pt: 2,
-        display: "grid",
-        gridTemplateColumns: "1fr",
-        columnGap: 5,
-        rowGap: 2,
-      }}
-    >
-      <Box>
-        <Typography variant="h2" sx={{ mb: 1 }}>
-          Grip
-        </Typography>
-        {hands.map(({ side, grip, last }) => (
-          <Box key={side} sx={{ display: "grid", gridTemplateColumns: "34px 1fr 150px", columnGap: 1.5, alignItems: "center", mb: 0.75 }}>
-            <SideMark side={side} size={30} />
-            <Box sx={{ position: "relative", height: 30 }}>
-              {grip && <Box sx={{ width: `${(grip.meanKg / most) * 100}%`, height: "100%", bgcolor: `hand.${side}`, borderRadius: 1 }} />}
-              {last && (
-                <Box
-                  aria-hidden
-                  sx={{
-                    position: "absolute",
-                    left: `${(last.meanKg / most) * 100}%`,
-                    top: -4,
-                    bottom: -4,
-                    borderLeft: "4px solid",
-                    borderColor: "warm.main",
-                  }}
-                />
-              )}
-            </Box>
-            <Typography>
-              <strong>{grip ? `${grip.meanKg.toFixed(1)} kg` : "not measured"}</strong>
-              {grip && `, spread ${Math.round(grip.spread * 100)} %`}
-            </Typography>
-          </Box>
-        ))}
-      </Box>
-      {test && (
-        <Box>
-          <Typography variant="h2" sx={{ mb: 1 }}>
-            {FUNCTION_TEST_NAMES[test]}
-          </Typography>
-          <Typography sx={{ display: "flex", gap: 1.5, alignItems: "center", fontSize: "1.2rem" }}>
-            <SideMark side="left" size={30} /> <strong>{left ?? "–"}</strong> of 10 <SideMark side="right" size={30} />{" "}
-            <strong>{right ?? "–"}</strong> of 10
-          </Typography>
-        </Box>
-      )}
-    </Box>
-  );
-}
-
-function Changes({ before, after }: { before: BaselineRecord; after: BaselineRecord }) {
-  const changes = changesBetween(before, after);
-  if (changes.length === 0) return null;
-  const real = changes.filter(({ verdict }) => verdict !== "noise");
-  const name = (measure: (typeof changes)[number]["measure"]) =>
-    measure === "grip" ? "Grip" : measure === "function" ? "Function test" : MOTION_NAMES[measure];
-  const line = (change: (typeof changes)[number]) => (
-    <Box
-      component="li"
-      key={`${change.measure} ${change.side}`}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: "26px 24px minmax(0, 1fr) minmax(0, 1.2fr)",
-        columnGap: 1.25,
-        alignItems: "center",
-        py: 0.5,
-        borderTop: "1px solid",
-        borderColor: "line",
-      }}
-    >
-      {change.verdict === "better" ? <Check size={19} aria-hidden /> : <Circle size={15} aria-hidden />}
-      <SideMark side={change.side} size={24} />
-      <span>{name(change.measure)}</span>
-      <Box
-        component="span"
-        sx={{
-          fontWeight: change.verdict === "noise" ? 500 : 700,
-          color: change.verdict === "worse" ? "warm.dark" : change.verdict === "better" ? "primary.main" : "text.secondary",
-        }}
-      >
-        {changeText(change)}
-      </Box>
-    </Box>
-  );
-  return (
-    <Box component="section" aria-label="Compared" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        {real.length === 0 ? "No change beyond noise" : `${real.length} of ${changes.length} changed beyond noise`}
-      </Typography>
-      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, maxWidth: 820 }}>
-        {real.map(line)}
-      </Box>
-      {real.length < changes.length && (
-        <Why label={`${changes.length - real.length} within noise`}>
-          <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-            {changes.filter(({ verdict }) => verdict === "noise").map(line)}
-          </Box>
-        </Why>
-      )}
-    </Box>
   );
 }

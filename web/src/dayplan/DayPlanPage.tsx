@@ -1,13 +1,13 @@
 /** The day plan: a week of shift ribbons with sessions pinned on them, their spacing and what clashes. */
-import { Alert, Box, Button, IconButton, Typography } from "@mui/material";
+import { Alert, Box, Button } from "@mui/material";
 
-import { BellRing, CalendarArrowDown, ChevronLeft, ChevronRight, UsersRound } from "lucide-react";
+import { BellRing, UsersRound } from "lucide-react";
 import { DateTime } from "luxon";
 import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
-import { clashesOf, clashText, suggestStart, type Clash } from "@kind-grip/core/dayplan";
+import { clashesOf, clashText, suggestStart } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { useLibrary, useWords } from "../base/library";
@@ -22,7 +22,6 @@ import { useCrew } from "../crew/CrewFrame";
 import { SaveState } from "../document/SaveState";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
-import { PageTitle } from "../parts/PageTitle";
 import { useParticipations } from "../safety/use-participations";
 import { placeableSessions, placedOf, sameIn, type PlaceableSession } from "./placed";
 import { PlacementPanel } from "./PlacementPanel";
@@ -31,6 +30,8 @@ import { RemindersDialog } from "./RemindersDialog";
 import { ribbonParts } from "./work-ribbon";
 import { useWeek } from "./use-week";
 import { ShiftRow } from "./ShiftRow";
+import { ClashList } from "./ClashList";
+import { WeekTitle } from "./WeekTitle";
 
 export default function DayPlanPage() {
   const library = useLibrary();
@@ -85,28 +86,6 @@ export default function DayPlanPage() {
         </Loaded>
       )}
     </Loaded>
-  );
-}
-
-function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; weekStart: string; children?: React.ReactNode }) {
-  const monday = DateTime.fromISO(weekStart);
-  const to = (days: number) => `/crews/${crew.id}/day-plan/${addDays(weekStart, days)}`;
-  return (
-    <PageTitle title={`Week of ${monday.toFormat("d LLLL")}`}>
-      <IconButton component={Link} to={to(-7)} aria-label="Week before">
-        <ChevronLeft />
-      </IconButton>
-      <Button component={Link} to={`/crews/${crew.id}/day-plan`}>
-        This week
-      </Button>
-      <IconButton component={Link} to={to(7)} aria-label="Week after">
-        <ChevronRight />
-      </IconButton>
-      {children}
-      <Button component="a" href={`/api/crews/${crew.id}/calendar.ics`} startIcon={<CalendarArrowDown size={20} />}>
-        Calendar
-      </Button>
-    </PageTitle>
   );
 }
 
@@ -297,65 +276,5 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
         </Box>
       </Box>
     </>
-  );
-}
-
-/** The same finding on several days is said once. */
-function byText(clashes: Clash[], text: (clash: Clash) => string): [string, Clash[]][] {
-  const groups = new Map<string, Clash[]>();
-  for (const clash of clashes) groups.set(text(clash), [...(groups.get(text(clash)) ?? []), clash]);
-  return [...groups];
-}
-
-function ClashList({
-  clashes,
-  text,
-  empty,
-  onChoose,
-  zone,
-}: {
-  clashes: Clash[];
-  text(clash: Clash): string;
-  empty: boolean;
-  onChoose(id: string): void;
-  zone: string;
-}) {
-  const stops = clashes.filter((clash) => clash.weight === "stop");
-  const notes = clashes.filter((clash) => clash.weight === "note");
-  const list = (some: Clash[], tone: string) => (
-    <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, display: "grid", gap: 1 }}>
-      {byText(some, text).map(([words, alike]) => (
-        <Box component="li" key={words} sx={{ borderLeft: "4px solid", borderColor: tone, pl: 1.5 }}>
-          <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-            {alike.map((clash) => DateTime.fromISO(clash.date, { zone }).toFormat(alike.length > 1 ? "ccc" : "cccc")).join(", ")}
-          </Typography>
-          <Typography sx={{ lineHeight: 1.35 }}>{words}</Typography>
-          {alike[0]!.placementIds.length > 0 && (
-            <Button size="small" sx={{ px: 0, minHeight: 32 }} onClick={() => onChoose(alike[0]!.placementIds.at(-1)!)}>
-              Show
-            </Button>
-          )}
-        </Box>
-      ))}
-    </Box>
-  );
-  return (
-    <Box component="section" aria-label="Clashes" role="status">
-      <Typography variant="h3" sx={{ mb: 1 }}>
-        {stops.length === 0 ? (empty ? "Nothing placed yet" : "No clashes") : `${stops.length} ${stops.length === 1 ? "clash" : "clashes"}`}
-      </Typography>
-      {empty && (
-        <Typography sx={{ color: "text.secondary" }}>Press + on a day to place a session, then repeat it over the week.</Typography>
-      )}
-      {list(stops, "warm.main")}
-      {!empty && notes.length > 0 && (
-        <>
-          <Typography variant="h3" sx={{ mt: 2, mb: 1 }}>
-            Worth knowing
-          </Typography>
-          {list(notes, "line")}
-        </>
-      )}
-    </Box>
   );
 }

@@ -1,5 +1,5 @@
 /** Today: what runs when, for which crew. The next run is the first thing the eye meets. */
-import { Box, Button, Link as Typography } from "@mui/material";
+import { Box, Button, Typography } from "@mui/material";
 import { Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";

@@ -1,0 +1,99 @@
+/** The sessions of a proposal: each item with its dose, its reason, and a lock. */
+import { Box, Button, Typography } from "@mui/material";
+import { Lock, LockOpen, X } from "lucide-react";
+import { SESSION_NAMES, type Proposal } from "@kind-grip/core/compose";
+import { clockText } from "@kind-grip/core/units";
+import type { Words } from "@kind-grip/core/language";
+import { useWords } from "../base/library";
+import { MovementThumb } from "../figure/MovementThumb";
+import { type Question } from "./use-proposal";
+import { type Editable } from "./Limits";
+
+export type Locks = NonNullable<Question["locked"]>;
+
+export function Sessions({
+  proposal,
+  limits,
+  locked,
+  onLock,
+  onExclude,
+}: {
+  proposal: Proposal;
+  limits: Editable;
+  locked: Locks;
+  onLock(place: Locks[number]): void;
+  onExclude(movementId: string): void;
+}) {
+  const words = useWords();
+  return proposal.program.sessions.map((session) => (
+    <Box component="section" key={session.slot} aria-label={SESSION_NAMES[session.slot]} sx={{ mb: 3 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, borderBottom: "2px solid", borderColor: "line", pb: 0.5 }}>
+        <Typography variant="h2">{SESSION_NAMES[session.slot]}</Typography>
+        <Typography sx={{ fontWeight: 700 }}>
+          {clockText(proposal.seconds.get(session.slot) ?? 0)}{" "}
+          <Box component="span" sx={{ color: "text.secondary", fontWeight: 500 }}>
+            of {clockText(limits.slotSec[session.slot])}
+          </Box>
+        </Typography>
+      </Box>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {session.items.map((item) => {
+          const place = proposal.places.get(item.id)!;
+          const on = locked.some((each) => each.slot === place.slot && each.movementId === place.movementId);
+          const name = words.movementName(item.movementId);
+          return (
+            <Box
+              component="li"
+              key={item.id}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "84px minmax(0, 1fr) auto auto",
+                columnGap: 2,
+                alignItems: "center",
+                py: 0.75,
+                borderBottom: "1px solid",
+                borderColor: "line",
+              }}
+            >
+              <MovementThumb movementId={item.movementId} formId={item.formId} />
+              <Box>
+                <Typography>
+                  <strong>{name}</strong>, {words.dose(item.dose)}
+                </Typography>
+                <Typography sx={{ color: "text.secondary", lineHeight: 1.3 }}>{reasonText(words, proposal, item.id)}</Typography>
+              </Box>
+              <Button
+                variant={on ? "contained" : "outlined"}
+                onClick={() => onLock(place)}
+                aria-pressed={on}
+                aria-label={on ? `Unlock ${name} in ${SESSION_NAMES[session.slot]}` : `Lock ${name} in ${SESSION_NAMES[session.slot]}`}
+                sx={{ minWidth: 48, px: 1 }}
+              >
+                {on ? <Lock size={19} /> : <LockOpen size={19} />}
+              </Button>
+              <Button
+                aria-label={`Something else than ${name}`}
+                disabled={on}
+                onClick={() => onExclude(item.movementId)}
+                sx={{ minWidth: 48, px: 1 }}
+              >
+                <X size={19} />
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  ));
+}
+
+function reasonText(words: Words, proposal: Proposal, itemId: string): string {
+  const { regions, reverses } = proposal.reasons.get(itemId)!;
+  const parts = [
+    ...regions.slice(0, 3).map(({ region, need }) => `${words.label("region", region).toLowerCase()} ${Math.round(need)}`),
+    ...(reverses.length > 0
+      ? [`the opposite of ${reverses.map((posture) => words.label("posture", posture).toLowerCase()).join(", ")}`]
+      : []),
+  ];
+  return parts.length === 0 ? "Gets ready." : `For ${parts.join(" · ")}`;
+}

@@ -1,0 +1,64 @@
+/** What clashes in a week, and what is worth knowing. */
+import { Box, Button, Typography } from "@mui/material";
+import { DateTime } from "luxon";
+import { type Clash } from "@kind-grip/core/dayplan";
+
+/** The same finding on several days is said once. */
+function byText(clashes: Clash[], text: (clash: Clash) => string): [string, Clash[]][] {
+  const groups = new Map<string, Clash[]>();
+  for (const clash of clashes) groups.set(text(clash), [...(groups.get(text(clash)) ?? []), clash]);
+  return [...groups];
+}
+
+export function ClashList({
+  clashes,
+  text,
+  empty,
+  onChoose,
+  zone,
+}: {
+  clashes: Clash[];
+  text(clash: Clash): string;
+  empty: boolean;
+  onChoose(id: string): void;
+  zone: string;
+}) {
+  const stops = clashes.filter((clash) => clash.weight === "stop");
+  const notes = clashes.filter((clash) => clash.weight === "note");
+  const list = (some: Clash[], tone: string) => (
+    <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, display: "grid", gap: 1 }}>
+      {byText(some, text).map(([words, alike]) => (
+        <Box component="li" key={words} sx={{ borderLeft: "4px solid", borderColor: tone, pl: 1.5 }}>
+          <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
+            {alike.map((clash) => DateTime.fromISO(clash.date, { zone }).toFormat(alike.length > 1 ? "ccc" : "cccc")).join(", ")}
+          </Typography>
+          <Typography sx={{ lineHeight: 1.35 }}>{words}</Typography>
+          {alike[0]!.placementIds.length > 0 && (
+            <Button size="small" sx={{ px: 0, minHeight: 32 }} onClick={() => onChoose(alike[0]!.placementIds.at(-1)!)}>
+              Show
+            </Button>
+          )}
+        </Box>
+      ))}
+    </Box>
+  );
+  return (
+    <Box component="section" aria-label="Clashes" role="status">
+      <Typography variant="h3" sx={{ mb: 1 }}>
+        {stops.length === 0 ? (empty ? "Nothing placed yet" : "No clashes") : `${stops.length} ${stops.length === 1 ? "clash" : "clashes"}`}
+      </Typography>
+      {empty && (
+        <Typography sx={{ color: "text.secondary" }}>Press + on a day to place a session, then repeat it over the week.</Typography>
+      )}
+      {list(stops, "warm.main")}
+      {!empty && notes.length > 0 && (
+        <>
+          <Typography variant="h3" sx={{ mt: 2, mb: 1 }}>
+            Worth knowing
+          </Typography>
+          {list(notes, "line")}
+        </>
+      )}
+    </Box>
+  );
+}
