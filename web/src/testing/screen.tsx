@@ -6,6 +6,7 @@ import type { ReactNode } from "react";
 import { Provider } from "react-redux";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import type { CustomMovement } from "@kind-grip/core/library";
+import { serverApi } from "../base/api";
 import { WithLibrary } from "../base/library";
 import { makeStore } from "../base/store";
 import { theme } from "../base/theme";
@@ -83,11 +84,14 @@ interface PageOptions {
   at?: string;
   path?: string;
   custom?: readonly CustomMovement[];
+  /** Who is signed in is known before a page is drawn, as in the frame; not so on the pages before it. */
+  knowsMe?: boolean;
 }
 
 /** Shows a part on a page; the address of any other page shows as its text. */
-export function showPage(part: ReactNode, { at = "/", path = at.split("?")[0]!, custom }: PageOptions = {}) {
+export function showPage(part: ReactNode, { at = "/", path = at.split("?")[0]!, custom, knowsMe = true }: PageOptions = {}) {
   const store = makeStore();
+  if (knowsMe) void store.dispatch(serverApi.util.upsertQueryData("me", undefined, { ...SIGNED_IN["GET /me"] }));
   const router = createMemoryRouter(
     [
       { path, element: part },

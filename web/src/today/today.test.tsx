@@ -1,0 +1,152 @@
+/** Today: what runs next, what needs the trainer, and nothing at all. */
+import { screen, waitFor, within } from "@testing-library/react";
+import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { sampleAlert, sampleEntry, sampleId, sampleToday } from "../testing/sample";
+import TodayPage from "./TodayPage";
+
+const crewOf = (crewId: string) => ({
+  id: crewId,
+  name: "Slate crew",
+  trade: "Roofing",
+  timeZone: "UTC",
+  people: 12,
+  programs: 1,
+  shifts: [],
+});
+const open = (today: object) => {
+  const server = new TestServer({ ...SIGNED_IN, "GET /today": today });
+  return { server, ...showPage(<TodayPage />, { at: "/today" }) };
+};
+/** As light as the panel it stands on would be invisible. */
+const isReadable = (element: HTMLElement, on: HTMLElement) => getComputedStyle(element).color !== getComputedStyle(on).backgroundColor;
+
+it("the next run comes first: when, what, for whom, and one button to lead it", async () => {
+  const entry = sampleEntry();
+  open(sampleToday({ crews: [crewOf(entry.crewId)], entries: [entry] }));
+  const next = await screen.findByRole("region", { name: "Next run" });
+  expect(next).toHaveTextContent("09:11");
+  expect(next).toHaveTextContent("in 11 min");
+  expect(next).toHaveTextContent("Slate crew, 12 people · Yard");
+  for (const text of ["09:11", "in 11 min"]) {
+    const line = within(next).getByText(text);
+    expect([text, line.tagName, isReadable(line, next)]).toEqual([text, "P", true]);
+  }
+  expect(within(next).getByRole("link", { name: /Lead it/ })).toHaveAttribute(
+    "href",
+    `/crews/${entry.crewId}/run/${entry.programId}/${entry.sessionId}?placement=${entry.placementId}`,
+  );
+});
+
+it.each([
+  ["2026-03-26T11:00:00.000Z", "at 11:00"],
+  ["2026-03-26T09:00:00.000Z", "now"],
+  ["2026-03-26T08:45:00.000Z", "15 min ago"],
+])("a run at %s is said as %s", async (startsAt, when) => {
+  const entry = sampleEntry({ startsAt });
+  open(sampleToday({ crews: [crewOf(entry.crewId)], entries: [entry] }));
+  expect(await screen.findByRole("region", { name: "Next run" })).toHaveTextContent(when);
+});
+
+it("what was led, or is long past, is not next", async () => {
+  const [led, past] = [sampleEntry({ runId: sampleId() }), sampleEntry({ startsAt: "2026-03-26T08:29:00.000Z" })];
+  open(sampleToday({ crews: [crewOf(led.crewId)], entries: [led, { ...past, crewId: led.crewId }] }));
+  expect(await screen.findByText("2 sessions placed, 1 led.")).toBeInTheDocument();
+  expect(screen.queryByRole("region", { name: "Next run" })).toBeNull();
+  expect(screen.getByRole("link", { name: /^Led/ })).toHaveAttribute("href", `/crews/${led.crewId}/runs/${led.runId}`);
+});
+
+it("with no crew it says where to begin", async () => {
+  open(sampleToday());
+  expect(await screen.findByRole("link", { name: "Make a crew" })).toHaveAttribute("href", "/crews/new");
+  expect(screen.queryByRole("region", { name: "Needs you" })).toBeNull();
+});
+
+it("says what is wrong when the records are away", async () => {
+  open(refusal(503, "databaseAway", "The records cannot be reached at the moment."));
+  expect(await screen.findByText("The records cannot be reached at the moment.")).toBeInTheDocument();
+});
+
+describe("what was reported", () => {
+  it("stands first, and is answered with a reply the person reads", async () => {
+    const alert = sampleAlert();
+    const { server, user } = open(sampleToday({ crews: [crewOf(alert.crewId)], alerts: [alert] }));
+    server.answers = { ...server.answers, [`POST /crews/${alert.crewId}/people/${alert.personId}/alerts/answer`]: null };
+    const region = await screen.findByRole("region", { name: "Needs you" });
+    expect(region).toHaveTextContent("Stopped and told you");
+    await user.click(screen.getByRole("button", { name: "Answer Ann Early" }));
+    const dialog = screen.getByRole("dialog", { name: "Answer Ann Early" });
+    expect(within(dialog).getByRole("button", { name: "Answer" })).toBeDisabled();
+    await user.click(within(dialog).getByRole("radio", { name: /Give back/ }));
+    const reply = within(dialog).getByLabelText("Reply to Ann Early");
+    expect(reply).not.toHaveValue("");
+    await user.clear(reply);
+    await user.type(reply, "Go on slowly.");
+    await user.click(within(dialog).getByRole("button", { name: "Answer" }));
+    await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
+    expect(server.calls("POST")).toEqual([
+      {
+        call: `POST /crews/${alert.crewId}/people/${alert.personId}/alerts/answer`,
+        body: {
+          alertIds: [alert.reports[0]!.alertId],
+          answer: { answer: "giveBack", reply: "Go on slowly.", reason: null, words: null },
+        },
+      },
+    ]);
+  });
+
+  it("referring needs a reason, and in words where it is none of them", async () => {
+    const alert = sampleAlert();
+    const { user } = open(sampleToday({ crews: [crewOf(alert.crewId)], alerts: [alert] }));
+    await user.click(await screen.findByRole("button", { name: "Answer Ann Early" }));
+    const dialog = screen.getByRole("dialog");
+    await user.click(within(dialog).getByRole("radio", { name: /Refer and hold out/ }));
+    const answer = within(dialog).getByRole("button", { name: "Answer" });
+    expect(answer).toBeDisabled();
+    await user.click(within(dialog).getByRole("combobox"));
+    await user.click(screen.getByRole("option", { name: /Something else/i }));
+    expect(answer).toBeDisabled();
+    await user.type(within(dialog).getByLabelText("In words"), "Fell");
+    expect(answer).toBeEnabled();
+  });
+
+  it("an answer that does not arrive keeps what was typed, and says so", async () => {
+    const alert = sampleAlert();
+    const { server, user } = open(sampleToday({ crews: [crewOf(alert.crewId)], alerts: [alert] }));
+    server.answers = {
+      ...server.answers,
+      [`POST /crews/${alert.crewId}/people/${alert.personId}/alerts/answer`]: refusal(
+        409,
+        "answered",
+        "Somebody has answered this already.",
+      ),
+    };
+    await user.click(await screen.findByRole("button", { name: "Answer Ann Early" }));
+    const dialog = screen.getByRole("dialog");
+    await user.click(within(dialog).getByRole("radio", { name: /Give back/ }));
+    await user.type(within(dialog).getByLabelText("Reply to Ann Early"), " Slowly.");
+    await user.click(within(dialog).getByRole("button", { name: "Answer" }));
+    expect(await within(dialog).findByRole("alert")).toHaveTextContent("Somebody has answered this already.");
+    expect((within(dialog).getByLabelText("Reply to Ann Early") as HTMLTextAreaElement).value).toMatch(/Slowly\.$/);
+  });
+});
+
+it("a late run is said to be before, or a mistake", async () => {
+  const clash = {
+    runId: sampleId(),
+    crewId: sampleId(),
+    crewName: "Slate crew",
+    personId: sampleId(),
+    name: "Ben Late",
+    sessionName: "Warm-up",
+    startedAt: "2026-03-25T07:00:00.000Z",
+    receivedAt: "2026-03-26T08:00:00.000Z",
+    kind: "heldOut" as const,
+  };
+  const { server, user } = open(sampleToday({ crews: [crewOf(clash.crewId)], clashes: [clash] }));
+  server.answers = { ...server.answers, [`POST /runs/${clash.runId}/clashes/${clash.personId}`]: null };
+  expect(await screen.findByText(/It counts for nothing until you say which it is/)).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: "A mistake: Ben Late" }));
+  await waitFor(() =>
+    expect(server.calls("POST")).toEqual([{ call: `POST /runs/${clash.runId}/clashes/${clash.personId}`, body: { answer: "mistake" } }]),
+  );
+});
