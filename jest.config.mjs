@@ -32,6 +32,7 @@ export default {
       ...shared,
       displayName: "web",
       testMatch: ["<rootDir>/web/src/**/*.test.tsx"],
+      moduleNameMapper: { ...shared.moduleNameMapper, "^\\./keep-page$": "<rootDir>/web/src/testing/no-service-worker.ts" },
       testEnvironment: "<rootDir>/web/src/testing/dom-environment.mjs",
       setupFilesAfterEnv: ["<rootDir>/web/src/testing/dom.ts"],
     },

@@ -36,6 +36,14 @@ Object.assign(window, {
     removeListener: () => undefined,
   }),
 });
+Blob.prototype.text = function text(this: Blob): Promise<string> {
+  return new Promise((done, failed) => {
+    const reader = new FileReader();
+    reader.onload = () => done(String(reader.result));
+    reader.onerror = () => failed(reader.error!);
+    reader.readAsText(this);
+  });
+};
 Element.prototype.scrollIntoView = () => undefined;
 
 afterEach(() => {

@@ -1,0 +1,79 @@
+/** The people of a crew: nobody, forty, some who left, some held out; and days somebody is excused. */
+import { screen, waitFor } from "@testing-library/react";
+import { Route, Routes } from "react-router";
+import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { NOW, sampleCrew, samplePerson } from "../testing/sample";
+import CrewFrame from "./CrewFrame";
+import { Excused } from "./Excused";
+import PeoplePage from "./PeoplePage";
+
+const crew = sampleCrew();
+const open = (people: object[], participation: object[] = []) => {
+  const server = new TestServer({
+    ...SIGNED_IN,
+    "GET /today": { now: NOW, crews: [], entries: [], heldOut: [], endingSoon: [], decisions: [], alerts: [], clashes: [] },
+    [`GET /crews/${crew.id}`]: crew,
+    "GET /crews": [{ ...crew, people: people.length, programs: 0 }],
+    [`GET /crews/${crew.id}/people`]: people,
+    [`GET /crews/${crew.id}/programs`]: [],
+    [`GET /crews/${crew.id}/rounds`]: [],
+    [`GET /crews/${crew.id}/participation`]: participation,
+    [`GET /crews/${crew.id}/absences`]: [],
+  });
+  const pages = (
+    <Routes>
+      <Route path="crews/:crewId" element={<CrewFrame />}>
+        <Route path="people" element={<PeoplePage />} />
+      </Route>
+    </Routes>
+  );
+  return { server, ...showPage(pages, { at: `/crews/${crew.id}/people`, path: "*" }) };
+};
+
+it("with nobody it says where to begin", async () => {
+  open([]);
+  expect(await screen.findByText("Nobody here yet")).toBeInTheDocument();
+  expect(screen.getByRole("link", { name: "Bring in a list" })).toHaveAttribute("href", expect.stringContaining("import"));
+  expect(screen.queryByRole("link", { name: "Sign-in cards" })).toBeNull();
+});
+
+it("with forty it counts them, says how many are held out, and keeps those who left apart", async () => {
+  const people = Array.from({ length: 40 }, (_, i) => samplePerson({ name: `Person ${String(i + 1).padStart(2, "0")}` }));
+  const gone = samplePerson({ name: "Gone Before", leftOn: "2025-12-31" });
+  const out = { heldOut: true, outOf: [], cappedRegions: [], shortOfEndDeg: null };
+  const { user } = open([...people, gone], [{ personId: people[3]!.id, ...out }]);
+  expect(await screen.findByRole("heading", { name: "40 people" })).toBeInTheDocument();
+  expect(screen.getByRole("link", { name: "Held out: 1" })).toBeInTheDocument();
+  expect(screen.queryByText("Gone Before")).toBeNull();
+  await user.click(screen.getByRole("radio", { name: "Left (1)" }));
+  expect(await screen.findByText("Gone Before")).toBeInTheDocument();
+}, 30_000);
+
+it("an absence that ends before it begins says so at its field, and is not lost", async () => {
+  const person = samplePerson();
+  const server = new TestServer({
+    ...SIGNED_IN,
+    [`GET /crews/${crew.id}/absences`]: [],
+    [`POST /crews/${crew.id}/absences`]: refusal(400, "invalid", "Look again.", {
+      fields: [{ path: "until", message: "is before the first day" }],
+    }),
+  });
+  const { user } = showPage(<Excused crewId={crew.id} personId={person.id} today="2026-03-26" />);
+  await user.click(await screen.findByRole("button", { name: "Excuse" }));
+  expect(await screen.findByText("is before the first day")).toBeInTheDocument();
+  expect(server.calls("POST")[0]!.body).toMatchObject({ personId: person.id, from: "2026-03-26", until: "2026-03-26" });
+  expect(screen.getByLabelText("From")).toHaveValue("2026-03-26");
+});
+
+it("an absence is taken back with its own button", async () => {
+  const person = samplePerson();
+  const absence = { id: samplePerson().id, personId: person.id, from: "2026-03-20", until: "2026-03-22" };
+  const server = new TestServer({
+    ...SIGNED_IN,
+    [`GET /crews/${crew.id}/absences`]: [absence],
+    [`DELETE /crews/${crew.id}/absences/${absence.id}`]: [],
+  });
+  const { user } = showPage(<Excused crewId={crew.id} personId={person.id} today="2026-03-26" />);
+  await user.click(await screen.findByRole("button", { name: "Take back 2026-03-20 to 2026-03-22" }));
+  await waitFor(() => expect(server.calls("DELETE")).toHaveLength(1));
+});

@@ -1,0 +1,106 @@
+/** A crew member's phone: the day from its own store, what is paused, a custom movement, telling, and what the server will not take. */
+import "fake-indexeddb/auto";
+import { act, screen, waitFor } from "@testing-library/react";
+import { Route, Routes } from "react-router";
+import type { MemberDay, MemberSession } from "@kind-grip/core/api";
+import { DEFAULT_STYLE, newItem, sampleCustomMovement } from "@kind-grip/core/library";
+import { refusal, showPage, TestServer } from "../testing/screen";
+import { sampleId, sampleSession } from "../testing/sample";
+import DayPage from "./DayPage";
+import FollowPage from "./FollowPage";
+import PhoneFrame from "./PhoneFrame";
+import { forgetEverything, phone } from "./phone-store";
+import TellPage from "./TellPage";
+import { takeDay } from "./use-phone";
+
+jest.setTimeout(30_000);
+
+const entryOf = (session = sampleSession(["palm-away", "shake-out"], { name: "Break", slot: "break" })): MemberSession => ({
+  placementId: null,
+  programId: sampleId(),
+  startsAt: null,
+  totalSec: 120,
+  session,
+  done: false,
+});
+const day = (change: Partial<MemberDay> = {}): MemberDay => ({
+  now: new Date().toISOString(),
+  today: new Date().toISOString().slice(0, 10),
+  person: { id: sampleId(), name: "Ann Early" },
+  crew: { id: sampleId(), name: "Slate crew", place: "Yard", timeZone: "UTC" },
+  trainer: "Maren Holt",
+  heldOut: false,
+  clinicianFirst: false,
+  shortOfEndDeg: null,
+  alerts: [],
+  usualLevel: 0,
+  alarmMorning: 6,
+  sessions: [],
+  anyTime: [entryOf()],
+  customMovements: [],
+  checkedIn: true,
+  ...change,
+});
+const open = async (kept: MemberDay, answers: object = {}, away = false) => {
+  await takeDay(kept);
+  const server = new TestServer({ "GET /member/day": kept, ...answers });
+  server.away = away;
+  const pages = (
+    <Routes>
+      <Route path="me" element={<PhoneFrame />}>
+        <Route index element={<DayPage />} />
+        <Route path="tell" element={<TellPage />} />
+        <Route path="session/:sessionId" element={<FollowPage />} />
+      </Route>
+    </Routes>
+  );
+  const shown = showPage(pages, { at: "/me", path: "*", knowsMe: false });
+  await screen.findByRole("heading", { name: /Hello/ });
+  return { server, ...shown };
+};
+afterEach(async () => {
+  await act(() => forgetEverything());
+});
+
+it("without a connection the day is there all the same, and says so", async () => {
+  await open(day(), {}, true);
+  expect(screen.getByText("Break")).toBeInTheDocument();
+  expect(await screen.findByText(/no connection|without a connection|offline/i)).toBeInTheDocument();
+});
+
+it("a custom movement has its name here", async () => {
+  const custom = sampleCustomMovement("phone");
+  const session = sampleSession([], { name: "Own break", slot: "break", items: [newItem(custom.movement, DEFAULT_STYLE, sampleId())] });
+  const { user } = await open(day({ anyTime: [entryOf(session)], customMovements: [custom] }));
+  await user.click(screen.getByRole("link", { name: /Own break/ }));
+  expect(await screen.findByText("Door-handle turn")).toBeInTheDocument();
+});
+
+it("what was told pauses at once, before the server knows, and is sent once it does", async () => {
+  const { server, user } = await open(day(), {}, true);
+  await user.click(screen.getByRole("link", { name: /Stop and tell/ }));
+  await user.click(await screen.findByRole("button", { name: "Sharp pain" }));
+  await user.click(screen.getByRole("button", { name: "Tell my trainer" }));
+  expect(await screen.findByText(/Everything is paused for you/)).toBeInTheDocument();
+  const [waiting] = await phone.outbox.toArray();
+  expect(waiting).toMatchObject({ kind: "symptom-reports", body: { kind: "sharpPain" } });
+  server.answers = { ...server.answers, [`PUT /member/symptom-reports/${waiting!.body.id}`]: { id: waiting!.body.id, stored: "new" } };
+  server.away = false;
+  act(() => void dispatchEvent(new Event("online")));
+  await waitFor(async () => expect(await phone.outbox.count()).toBe(0), { timeout: 12_000 });
+}, 30_000);
+
+it("what the server will not take is shown with its reason, and kept until it is read", async () => {
+  const id = sampleId();
+  await phone.outbox.add({ kind: "check-ins", body: { id, day: "2020-01-01", level: 1, regions: [], tingling: false, stillThere: null } });
+  const { user } = await open(day(), { [`PUT /member/check-ins/${id}`]: refusal(400, "invalid", "This day is long past.") });
+  expect(await screen.findByText(/This day is long past/)).toBeInTheDocument();
+  expect(await phone.outbox.count()).toBe(1);
+  await user.click(screen.getByRole("button", { name: /close/i }));
+  await waitFor(async () => expect(await phone.outbox.count()).toBe(0));
+});
+
+it("who is held out until a clinician has cleared it sees no sessions", async () => {
+  await open(day({ heldOut: true, clinicianFirst: true }));
+  expect(screen.queryByText("Break")).toBeNull();
+});

@@ -1,0 +1,122 @@
+/** The program editor: adding, changing by keyboard, undo, saving, somebody else who saved first; and a crew without a program. */
+import { screen, waitFor, within } from "@testing-library/react";
+import { Outlet, Route, Routes } from "react-router";
+import type { ProgramEntry } from "@kind-grip/core/api";
+import CrewFrame from "../crew/CrewFrame";
+import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { NOW, sampleCrew, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
+import ProgramPage from "./ProgramPage";
+import ProgramsPage from "./ProgramsPage";
+
+const crew = sampleCrew();
+const people = [samplePerson(), samplePerson({ name: "Ben Later" })];
+const entry = sampleProgram(crew.id, [sampleSession(["shake-out", "palm-away"])]);
+const [session] = entry.program.sessions;
+const around = {
+  ...SIGNED_IN,
+  "GET /today": { now: NOW, crews: [], entries: [], heldOut: [], endingSoon: [], decisions: [], alerts: [], clashes: [] },
+  "GET /crews": [{ ...crew, people: 2, programs: 1 }],
+  [`GET /crews/${crew.id}`]: crew,
+  [`GET /crews/${crew.id}/people`]: people,
+  [`GET /crews/${crew.id}/programs`]: [entry],
+  [`GET /crews/${crew.id}/participation`]: [],
+  [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 0, work: { tasks: [], days: [] } },
+  [`GET /crews/${crew.id}/rounds`]: [],
+  [`GET /programs/${entry.id}`]: entry,
+  "GET /practice/settings": { version: 0, settings: { style: entry.program.style, thresholds: {} } },
+  [`PUT /programs/${entry.id}`]: (body: unknown) => ({ ...entry, ...(body as object), version: (body as { version: number }).version + 1 }),
+};
+const open = (answers: object = {}, rest = `program/${entry.id}`) => {
+  const server = new TestServer({ ...around, ...answers });
+  const pages = (
+    <Routes>
+      <Route path="crews/:crewId" element={<CrewFrame />}>
+        <Route path="program" element={<ProgramsPage />} />
+        <Route path="program/:programId" element={<ProgramPage />} />
+        <Route path="*" element={<Outlet />} />
+      </Route>
+    </Routes>
+  );
+  return { server, ...showPage(pages, { at: `/crews/${crew.id}/${rest}`, path: "*" }) };
+};
+const score = () => screen.findByRole("listbox", { name: "Items of Warm-up" }, { timeout: 8000 });
+const names = () => screen.getAllByRole("option").map((option) => option.textContent);
+const saved = (server: TestServer) => server.calls("PUT").map(({ body }) => body as { version: number; program: ProgramEntry["program"] });
+const status = (text: string) => waitFor(() => expect(screen.getByText(text, { selector: "[role=status]" })).toBeInTheDocument());
+
+it("a movement from the library comes in after the chosen one, is saved, and can be taken back", async () => {
+  const { server, user } = open();
+  await score();
+  await user.click(screen.getByRole("option", { name: /Shake-out/ }));
+  await user.type(screen.getByPlaceholderText("Find a movement"), "wrist nod");
+  await user.click(await screen.findByRole("button", { name: "Add Wrist nod" }));
+  expect(names()).toHaveLength(3);
+  await status("Saved");
+  expect(
+    saved(server)
+      .at(-1)!
+      .program.sessions[0]!.items.map(({ movementId }) => movementId),
+  ).toEqual(["shake-out", "wrist-nod", "palm-away"]);
+  await user.click(screen.getByRole("button", { name: "Undo" }));
+  expect(names()).toHaveLength(2);
+}, 30_000);
+
+it("goes by keyboard: along the score, longer, doubled, out, and back", async () => {
+  const { user } = open();
+  const list = await score();
+  list.focus();
+  await user.keyboard("{ArrowRight}");
+  expect(screen.getByRole("region", { name: "Chosen item" })).toHaveTextContent("1. Shake-out");
+  await user.keyboard("{ArrowRight}d");
+  expect(names()).toHaveLength(3);
+  await user.keyboard("{Delete}");
+  expect(names()).toHaveLength(2);
+  await user.keyboard("{Control>}z{/Control}");
+  expect(names()).toHaveLength(3);
+  await user.keyboard("{Control>}y{/Control}");
+  expect(names()).toHaveLength(2);
+  await user.keyboard("{Escape}");
+  expect(screen.queryByRole("region", { name: "Chosen item" })).toBeNull();
+}, 30_000);
+
+it("what somebody else saved can become another program: both are kept", async () => {
+  const theirs = { ...entry, version: 5, program: { ...entry.program, name: "Theirs" } };
+  const { server, user } = open({
+    [`PUT /programs/${entry.id}`]: refusal(409, "stale", "Newer.", { detail: theirs }),
+    [`POST /crews/${crew.id}/programs`]: (body: unknown) => ({ ...entry, ...(body as object) }),
+  });
+  await score();
+  await user.click(screen.getByRole("option", { name: /Shake-out/ }));
+  await user.click(screen.getByRole("button", { name: "Take the item out" }));
+  const dialog = await screen.findByRole("dialog", { name: "Somebody else saved this program meanwhile" });
+  expect(dialog).toHaveTextContent("Warm-up: 1 items");
+  await user.click(within(dialog).getByRole("button", { name: "Keep both" }));
+  await waitFor(() => expect(screen.getByLabelText("Name of the program")).toHaveValue("Theirs"));
+  const [copy] = server.calls("POST").map(({ body }) => body as { program: ProgramEntry["program"] });
+  expect([copy!.program.name, copy!.program.sessions[0]!.items.length]).toEqual(["Slate hands (my version)", 1]);
+  expect(copy!.program.sessions[0]!.id).not.toBe(session!.id);
+}, 30_000);
+
+it("an empty session says what to do; a crew without a program says what one is for", async () => {
+  const empty = { ...entry, program: { ...entry.program, sessions: [sampleSession([])] } };
+  open({ [`GET /programs/${entry.id}`]: empty }).unmount();
+  const { unmount } = open({ [`GET /programs/${entry.id}`]: empty });
+  expect(await screen.findByText("Warm-up is empty")).toBeInTheDocument();
+  unmount();
+  open({ [`GET /crews/${crew.id}/programs`]: [] }, "program");
+  expect(await screen.findByText("No program yet")).toBeInTheDocument();
+  expect(screen.getByText(/8:00 before the shift, 3:00 in a break, 14:00 after it/)).toBeInTheDocument();
+}, 30_000);
+
+it("a program file that is none says what is wrong with it, and where", async () => {
+  const fields = [{ path: "program.sessions.0.items.2.formId", message: "is missing" }];
+  const { user } = open(
+    { [`POST /crews/${crew.id}/programs/import`]: refusal(400, "invalid", "This file cannot be imported.", { fields }) },
+    "program",
+  );
+  await screen.findByRole("button", { name: "Start a program" });
+  await user.upload(screen.getByLabelText("Program file"), new File(["{}"], "p.json", { type: "application/json" }));
+  const alert = await screen.findByRole("alert");
+  expect(alert).toHaveTextContent("This file cannot be imported.");
+  expect(alert).toHaveTextContent("program.sessions.0.items.2.formId is missing");
+}, 30_000);
