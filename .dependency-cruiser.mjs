@@ -17,6 +17,13 @@ export default {
       to: { circular: true },
     },
     {
+      name: "subjects-by-their-index",
+      comment: "A subject of the core is reached through its index.",
+      severity: "error",
+      from: { path: "^core/src/([^/]+)/", pathNot: "\\.(test|sample)\\." },
+      to: { path: "^core/src/(?!$1/)[^/]+/(?!index\\.ts$)" },
+    },
+    {
       name: "ground-below-roof",
       comment: "The ground of the interface (web/src/base) knows no subject and no roof.",
       severity: "error",
@@ -43,6 +50,10 @@ export default {
     exclude: { path: "\\.(test|sample)\\.tsx?$|/dist/" },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: "tsconfig.base.json" },
-    enhancedResolveOptions: { exportsFields: ["exports"], conditionNames: ["import", "default"], extensions: [".ts", ".tsx", ".mjs", ".js"] },
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "default"],
+      extensions: [".ts", ".tsx", ".mjs", ".js"],
+    },
   },
 };

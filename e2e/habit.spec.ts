@@ -5,7 +5,7 @@
 import { readFileSync } from "node:fs";
 import { expect, test, type Browser, type Page } from "@playwright/test";
 import { signIn, toStep } from "./browser";
-import { seriousOn, WCAG } from "./serious";
+import { axeViolationsOn, WCAG } from "./axe-violations";
 
 interface Phone {
   page: Page;
@@ -39,7 +39,7 @@ async function followAlone(page: Page, name: string, effort: number): Promise<vo
 }
 
 async function noSerious(page: Page, where: string): Promise<void> {
-  expect((await seriousOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
+  expect((await axeViolationsOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
 }
 
 for (const round of [1, 2])

@@ -4,7 +4,7 @@
  */
 import { expect, test, type Browser, type Page } from "@playwright/test";
 import { signIn } from "./browser";
-import { seriousOn, WCAG } from "./serious";
+import { axeViolationsOn, WCAG } from "./axe-violations";
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, timezoneId: "Europe/Dublin" };
 const TABLET = { viewport: { width: 1180, height: 820 }, hasTouch: true, timezoneId: "Europe/Dublin" };
@@ -17,7 +17,7 @@ async function phoneWith(browser: Browser, token: string): Promise<Page> {
 }
 
 async function noSerious(page: Page, where: string): Promise<void> {
-  expect((await seriousOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
+  expect((await axeViolationsOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
 }
 
 test("told on two phones, one without a connection, while a tablet leads; answered once", async ({ page, browser }) => {

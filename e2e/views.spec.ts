@@ -2,7 +2,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import type { RunOnly } from "axe-core";
 import { signIn } from "./browser";
-import { seriousOn, WCAG } from "./serious";
+import { axeViolationsOn, WCAG } from "./axe-violations";
 
 const crewId = async (page: Page, name: string) =>
   ((await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[]).find((crew) => crew.name.startsWith(name))!.id;
@@ -109,7 +109,7 @@ async function look(page: Page, address: string, dim: boolean): Promise<void> {
   await page.locator("h1, h2").first().waitFor({ state: "attached", timeout: 60_000 });
   await expect(page.getByRole("status", { name: "Loading" })).toHaveCount(0);
   const check = async (floor: string, runOnly: RunOnly) =>
-    expect.soft((await seriousOn(page, runOnly)).map((problem) => `${address}, ${floor}: ${problem}`)).toEqual([]);
+    expect.soft((await axeViolationsOn(page, runOnly)).map((problem) => `${address}, ${floor}: ${problem}`)).toEqual([]);
   await check("bright", WCAG);
   if (!dim) return;
   const floor = (name: string) => page.evaluate((value) => document.documentElement.setAttribute("data-floor", value), name);

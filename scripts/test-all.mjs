@@ -62,6 +62,8 @@ const waiting = [
   () => counted("Component tests", "test:web", jest("web"), { JEST_RESULTS: jest("web") }, jestCounts),
   () => counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api") }, jestCounts),
   () => check("Types", "typecheck"),
+  () => check("Which way arrows point", "arrows"),
+  () => check("Format", "format:check"),
   () => check("Unused code and dependencies", "unused"),
 ];
 async function lane() {

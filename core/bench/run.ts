@@ -2,7 +2,7 @@
 import { performance } from "node:perf_hooks";
 import { readRoster, guessColumns, readRosterText } from "../src/crew";
 import { patternPreset, shiftsFrom } from "../src/calendar";
-import { bestPlan, clashesOf, dayProblem, firstFit, formGroups, planCost, type Placed } from "../src/dayplan";
+import { optimalPlan, clashesOf, dayProblem, greedyPlan, formGroups, planCost, type Placed } from "../src/dayplan";
 import { solveInNode } from "../src/compose/sample";
 import { wordsIn } from "../src/language";
 import { SHIPPED_LIBRARY, newItem, stage, DEFAULT_STYLE } from "../src/library";
@@ -111,7 +111,7 @@ const largeDay = dayProblem(
   ],
   { mostOffJob: 10, leaders: 2 },
 );
-table.push(["first answer to a day of 12 groups × 5 sessions", () => firstFit(largeDay), 200]);
+table.push(["first answer to a day of 12 groups × 5 sessions", () => greedyPlan(largeDay), 200]);
 
 let missed = false;
 for (const [name, run, aimMs] of table) {
@@ -121,11 +121,11 @@ for (const [name, run, aimMs] of table) {
   process.stdout.write(`${name.padEnd(44)} ${ms.toFixed(4).padStart(10)} ms${verdict}\n`);
 }
 const planStart = performance.now();
-const { plan: best, gap } = await bestPlan(largeDay, solveInNode, { timeLimitSec: 6, gap: 0.01 });
+const { plan: best, gap } = await optimalPlan(largeDay, solveInNode, { timeLimitSec: 6, gap: 0.01 });
 const planMs = performance.now() - planStart;
-const [firstCost, bestCost] = [planCost(largeDay, firstFit(largeDay)), planCost(largeDay, best)];
+const [firstCost, bestCost] = [planCost(largeDay, greedyPlan(largeDay)), planCost(largeDay, best)];
 process.stdout.write(
-  `its best answer: ${(planMs / 1000).toFixed(2)} s, ${best.size} of ${largeDay.wishes.length} placed, cost ${bestCost.toFixed(0)} against ${firstCost.toFixed(0)} of the first, within ${(gap * 100).toFixed(1)} % of proven best (aim: within 1 % under 6 s, never worse)\n`,
+  `its best answer: ${(planMs / 1000).toFixed(2)} s, ${best.size} of ${largeDay.requests.length} placed, cost ${bestCost.toFixed(0)} against ${firstCost.toFixed(0)} of the first, within ${(gap * 100).toFixed(1)} % of proven best (aim: within 1 % under 6 s, never worse)\n`,
 );
 missed ||= bestCost > firstCost || gap > 0.0101;
 process.exitCode = missed ? 1 : 0;

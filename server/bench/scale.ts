@@ -15,7 +15,7 @@ import { hashPassword } from "../src/auth/password";
 import { connect, type Db } from "../src/db/connection";
 import { migrate } from "../src/db/migrate";
 import { startPrivateServer } from "../src/db/private-server";
-import { diceFrom } from "../src/demo/dice";
+import { diceFrom } from "../src/demo/seeded-random";
 
 const CREWS = 40;
 const PEOPLE = 25;
@@ -126,14 +126,14 @@ async function signIn(base: string): Promise<string> {
 
 /** Three led sessions a day and crew, written in large pieces; roll-ups as storing them one by one would have made them. */
 async function fill({ models, sequelize }: Db): Promise<string[]> {
-  const dice = diceFrom(1);
-  const [practiceId, trainerId] = [dice.id(), dice.id()];
+  const random = diceFrom(1);
+  const [practiceId, trainerId] = [random.id(), random.id()];
   await models.Practice.create({ id: practiceId, name: "Scale", demoNow: NOW });
   const passwordHash = await hashPassword("bench bench bench");
   await models.Account.create({ id: trainerId, practiceId, role: "trainer", email: "bench@practice.example", name: "Bench", passwordHash });
   const ids: string[] = [];
   for (let c = 0; c < CREWS; c++) {
-    const id = dice.id();
+    const id = random.id();
     ids.push(id);
     const detail = {
       trade: "Bench",
@@ -148,7 +148,7 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
     };
     await models.Crew.create({ id, trainerId, name: `Crew ${c}`, detail, version: 1, removedAt: null });
     const people = Array.from({ length: PEOPLE }, (_, p) => ({
-      id: dice.id(),
+      id: random.id(),
       crewId: id,
       name: `Person ${c}-${p}`,
       badge: null,
@@ -160,13 +160,13 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
     await models.Person.bulkCreate(people);
     const movements = ["fist-and-star", "wrist-nod", "palm-turn", "palm-away", "hand-drop", "shake-out"];
     const session = {
-      id: dice.id(),
+      id: random.id(),
       name: "Warm-up",
       slot: "preShift" as const,
-      items: movements.slice(0, ITEMS).map((movement) => newItem(SHIPPED_LIBRARY.get(movement), DEFAULT_STYLE, dice.id())),
+      items: movements.slice(0, ITEMS).map((movement) => newItem(SHIPPED_LIBRARY.get(movement), DEFAULT_STYLE, random.id())),
     };
     const program: Program = { name: "Bench", style: DEFAULT_STYLE, weeks: 4, sessions: [session] };
-    const programId = dice.id();
+    const programId = random.id();
     await models.Program.create({
       id: programId,
       crewId: id,
@@ -178,7 +178,7 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
     });
     await models.WeekPlan.create({ crewId: id, weekStart: "2026-03-23", version: 1 });
     await models.Placement.create({
-      id: dice.id(),
+      id: random.id(),
       crewId: id,
       weekStart: "2026-03-23",
       programId,
@@ -188,7 +188,7 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
     const runs = Array.from({ length: DAYS * A_DAY }, (_, n) => {
       const startedAt = new Date(NOW.getTime() - (Math.floor(n / A_DAY) + 1) * 86_400_000 + (n % A_DAY) * 3 * 3600_000);
       return {
-        id: dice.id(),
+        id: random.id(),
         crewId: id,
         ledBy: trainerId,
         programId,
@@ -224,8 +224,8 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
           people.map((person) => ({
             runId: run.id,
             personId: person.id,
-            present: dice.chance(0.9),
-            effort: dice.whole(1, 3),
+            present: random.chance(0.9),
+            effort: random.whole(1, 3),
             markCount: 0,
             marks: [],
             forms: {},
@@ -236,11 +236,11 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
     await models.CheckIn.bulkCreate(
       people.flatMap((person) =>
         Array.from({ length: 60 }, (_, d) => ({
-          id: dice.id(),
+          id: random.id(),
           crewId: id,
           personId: person.id,
           day: new Date(NOW.getTime() - d * 86_400_000).toISOString().slice(0, 10),
-          level: dice.whole(0, 1),
+          level: random.whole(0, 1),
           regions: [],
           tingling: false,
           at: NOW,

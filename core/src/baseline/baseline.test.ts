@@ -159,7 +159,7 @@ describe("how far a record is", () => {
     const full = fullRecord();
     expect(isFinished(full)).toBe(true);
     const less: [string, BaselineRecord, string][] = [
-      ["safety", { ...full, safety: { ...full.safety, thinBlood: null } }, "part"],
+      ["safety", { ...full, safety: { ...full.safety, anticoagulants: null } }, "part"],
       ["symptoms", { ...full, symptomsAsked: false }, "empty"],
       ["range", withRange("palmUp", [80, null], [null, null], full), "part"],
       ["grip", { ...full, grip: { ...full.grip, left: full.grip.left.slice(0, 2) } }, "part"],

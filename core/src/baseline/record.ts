@@ -69,8 +69,21 @@ export const BaselineRecord = v.strictObject({
 });
 export type BaselineRecord = v.InferOutput<typeof BaselineRecord>;
 
+/** Safety questions were called otherwise once: format 1 has the older names. */
+const RENAMED: Readonly<Record<string, string>> = { thinBlood: "anticoagulants", veryMobile: "hypermobility" };
+
+function withTodaysQuestions(record: unknown): unknown {
+  const { safety = {}, ...rest } = record as { safety?: Record<string, unknown> };
+  return { ...rest, safety: Object.fromEntries(Object.entries(safety).map(([id, answer]) => [RENAMED[id] ?? id, answer])) };
+}
+
 /** As it is stored, and as a draft. */
-export const RECORD_DOCUMENT = documentFormat<BaselineRecord>({ name: "baseline record", format: 1, steps: [], schema: BaselineRecord });
+export const RECORD_DOCUMENT = documentFormat<BaselineRecord>({
+  name: "baseline record",
+  format: 2,
+  steps: [withTodaysQuestions],
+  schema: BaselineRecord,
+});
 
 /** A record nothing has been entered in yet. */
 export function emptyRecord(): BaselineRecord {

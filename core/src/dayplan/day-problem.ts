@@ -10,7 +10,7 @@ import type { Shift, Span } from "../calendar";
 const minute = 60_000;
 
 /** One session of one group. */
-export interface Wish {
+export interface SessionRequest {
   id: string;
   group: number;
   /** Whose job stands still for it: a place in the list of jobs. */
@@ -35,23 +35,23 @@ export interface Job {
 }
 
 export interface DayProblem {
-  wishes: readonly Wish[];
+  requests: readonly SessionRequest[];
   jobs: readonly Job[];
   /** Sessions that can be led at the same moment, of all crews together. */
   leaders: number;
 }
 
-/** Several crews' days as one: each job keeps running by itself, the leaders are shared. Ids of wishes stay. */
+/** Several crews' days as one: each job keeps running by itself, the leaders are shared. Ids of requests stay. */
 export function joined(days: readonly DayProblem[], leaders: number): DayProblem {
-  const wishes: Wish[] = [];
+  const requests: SessionRequest[] = [];
   const jobs: Job[] = [];
   let groups = 0;
   for (const day of days) {
-    wishes.push(...day.wishes.map((wish) => ({ ...wish, group: wish.group + groups, job: wish.job + jobs.length })));
+    requests.push(...day.requests.map((request) => ({ ...request, group: request.group + groups, job: request.job + jobs.length })));
     jobs.push(...day.jobs);
-    groups = Math.max(groups, ...wishes.map(({ group }) => group + 1));
+    groups = Math.max(groups, ...requests.map(({ group }) => group + 1));
   }
-  return { wishes, jobs, leaders };
+  return { requests, jobs, leaders };
 }
 
 export interface WantedSession {
@@ -67,7 +67,7 @@ export const REACH_MIN: Readonly<Record<SlotKind, number>> = { preShift: 60, bre
 /**
  * @param notBeforeMs nothing starts earlier: for planning the rest of a day
  * @param hardFrom moments from which strain is high: strengthening keeps clear of the hour before
- * @param pinned wish id → start
+ * @param pinned request id → start
  */
 export function dayProblem(
   library: Library,
@@ -82,9 +82,9 @@ export function dayProblem(
     reach?: Readonly<Record<SlotKind, number>>;
   },
 ): DayProblem {
-  const wishes = groups.flatMap((group, g) =>
+  const requests = groups.flatMap((group, g) =>
     wanted.flatMap(({ session, lengthMs, times }) =>
-      Array.from({ length: times }, (_, n): Wish => {
+      Array.from({ length: times }, (_, n): SessionRequest => {
         const id = `${g}.${session.id}.${n}`;
         const idealMs = idealOf(session.slot, lengthMs, shift, n, times);
         const strengthens = strengthened(library, session);
@@ -112,7 +112,7 @@ export function dayProblem(
       }),
     ),
   );
-  return { wishes, jobs: [{ breaks: shift.breaks, mostOffJob }], leaders };
+  return { requests, jobs: [{ breaks: shift.breaks, mostOffJob }], leaders };
 }
 
 /** Warm-ups at the start, last sessions so that they end with the shift, breaks in the breaks or so that the work between them is even. */
@@ -171,7 +171,7 @@ function strengthened(library: Library, session: Session): string[] {
 }
 
 /** Whether two sessions of one group may not start at these moments. */
-export function tooClose(a: Wish, aAt: number, b: Wish, bAt: number): boolean {
+export function tooClose(a: SessionRequest, aAt: number, b: SessionRequest, bAt: number): boolean {
   const [first, firstAt, second, secondAt] = aAt <= bAt ? [a, aAt, b, bAt] : [b, bAt, a, aAt];
   const gapMin = (secondAt - firstAt - first.lengthMs) / minute;
   if (gapMin < 0) return true;
@@ -182,13 +182,13 @@ export function tooClose(a: Wish, aAt: number, b: Wish, bAt: number): boolean {
 /** What a start costs: work lost counts more than distance from the ideal, both by person and minute. Planning figures of this practice. */
 export const COST = { lostMin: 3, apartMin: 1, unplaced: 100_000 } as const;
 
-export function costOf({ people, lengthMs, idealMs }: Wish, at: number, breaks: readonly Span[]): number {
+export function costOf({ people, lengthMs, idealMs }: SessionRequest, at: number, breaks: readonly Span[]): number {
   const inBreak = breaks.reduce((sum, pause) => sum + Math.max(0, Math.min(at + lengthMs, pause.endMs) - Math.max(at, pause.startMs)), 0);
   return people * (COST.lostMin * ((lengthMs - inBreak) / minute) + COST.apartMin * (Math.abs(at - idealMs) / minute));
 }
 
 /** The 5-minute cells a session lies in, as starts. */
-export function cellsOf({ lengthMs }: Pick<Wish, "lengthMs">, at: number): number[] {
+export function cellsOf({ lengthMs }: Pick<SessionRequest, "lengthMs">, at: number): number[] {
   const grid = GRID_MIN * minute;
   return Array.from({ length: Math.max(1, Math.ceil(lengthMs / grid)) }, (_, i) => at + i * grid);
 }

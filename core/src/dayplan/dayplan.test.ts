@@ -24,7 +24,7 @@ describe("shifts", () => {
     const outside = (time: string) =>
       clashesOf(SHIPPED_LIBRARY, [placed(time)], [split!], "UTC").some(({ kind }) => kind === "outsideShift");
     expect(["09:57", "09:58", "12:00", "13:59", "14:00"].map(outside)).toEqual([false, true, true, true, false]);
-    const { wishes } = dayProblem(
+    const { requests } = dayProblem(
       SHIPPED_LIBRARY,
       split!,
       [{ name: "All", people: ["a"] }],
@@ -34,8 +34,8 @@ describe("shifts", () => {
         leaders: 1,
       },
     );
-    expect(wishes[0]!.starts.length).toBeGreaterThan(0);
-    for (const start of wishes[0]!.starts) expect(start + 3 * minute <= at("10:00") || start >= at("14:00")).toBe(true);
+    expect(requests[0]!.starts.length).toBeGreaterThan(0);
+    for (const start of requests[0]!.starts) expect(start + 3 * minute <= at("10:00") || start >= at("14:00")).toBe(true);
     expect(suggestStart("break", 180, { ...split!, breaks: [] }, [])).toBe(at("08:00"));
   });
 });
@@ -155,22 +155,22 @@ describe("clashes, on both sides of each threshold", () => {
 describe("a stretch break", () => {
   const wishesOf = (pattern: ShiftPattern, times: number, lengthMin = 8) => {
     const [shift] = shiftsFrom(pattern, "UTC", "2026-03-02", 1);
-    const { wishes } = dayProblem(
+    const { requests } = dayProblem(
       SHIPPED_LIBRARY,
       shift!,
       [{ name: "All", people: ["a"] }],
       [{ session: session("break", "shake-out"), lengthMs: lengthMin * minute, times }],
       { mostOffJob: 10, leaders: 1 },
     );
-    return { shift: shift!, wishes };
+    return { shift: shift!, requests };
   };
 
   it.each([1, 2, 3, 4])(
     `follows ${SPACING.workBeforeBreakMin} minutes of work, since the start and since hours away: %i a shift`,
     (times) => {
-      const { shift, wishes } = wishesOf(patternPreset("splitShift", "2026-03-02"), times);
+      const { shift, requests } = wishesOf(patternPreset("splitShift", "2026-03-02"), times);
       const backs = [shift.startMs, ...shift.away.map(({ endMs }) => endMs)];
-      for (const { starts, idealMs } of wishes) {
+      for (const { starts, idealMs } of requests) {
         expect(starts.length).toBeGreaterThan(0);
         for (const at of [...starts, idealMs])
           for (const back of backs) expect(at < back || at - back >= SPACING.workBeforeBreakMin * minute).toBe(true);
@@ -181,7 +181,7 @@ describe("a stretch break", () => {
   it("is meant for where the work between is even, hours away left out", () => {
     const kind = { id: "s", name: "S", start: "06:00", lengthMin: 720, breaks: [{ afterMin: 240, lengthMin: 240 }] };
     const ideals = (times: number) =>
-      wishesOf({ anchorDate: "2026-03-02", shifts: [kind], cycle: ["s"] }, times).wishes.map(({ idealMs }) => wallTime(idealMs, "UTC"));
+      wishesOf({ anchorDate: "2026-03-02", shifts: [kind], cycle: ["s"] }, times).requests.map(({ idealMs }) => wallTime(idealMs, "UTC"));
     expect([ideals(1), ideals(3)]).toEqual([["09:52"], ["08:00", "09:52", "16:00"]]);
   });
 

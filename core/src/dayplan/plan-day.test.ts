@@ -5,15 +5,15 @@ import { solveInNode } from "../compose/sample";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
 import {
-  bestPlan,
+  optimalPlan,
   clashesOf,
   dayProblem,
-  firstFit,
+  greedyPlan,
   joined,
   formGroups,
   mostWithKit,
   planCost,
-  relaxationsOf,
+  minimalRelaxations,
   relaxationText,
   type DayPlan,
   type DayProblem,
@@ -35,13 +35,13 @@ const shiftOn = (date: string, zone = "Europe/Dublin", preset: "weekdays" | "day
   shiftsFrom(patternPreset(preset, "2026-03-02"), zone, date, 7)[0]!;
 const groupsOf = (...sizes: number[]) =>
   sizes.map((size, i) => ({ name: `G${i + 1}`, people: Array.from({ length: size }, (_, n) => `p${i}-${n}`) }));
-const places = (problem: DayProblem, plan: DayPlan) => problem.wishes.map(({ id }) => plan.get(id));
+const places = (problem: DayProblem, plan: DayPlan) => problem.requests.map(({ id }) => plan.get(id));
 
 /** Shares no code with the planner: looks at every minute of the day. */
-function broken({ wishes, jobs, leaders }: DayProblem, plan: DayPlan): string[] {
+function broken({ requests, jobs, leaders }: DayProblem, plan: DayPlan): string[] {
   const found: string[] = [];
-  const placed = wishes.flatMap((wish) =>
-    plan.has(wish.id) ? [{ ...wish, from: plan.get(wish.id)!, to: plan.get(wish.id)! + wish.lengthMs }] : [],
+  const placed = requests.flatMap((request) =>
+    plan.has(request.id) ? [{ ...request, from: plan.get(request.id)!, to: plan.get(request.id)! + request.lengthMs }] : [],
   );
   for (const each of placed) if (each.from % (5 * minute) !== 0) found.push("off the grid");
   const first = Math.min(...placed.map(({ from }) => from));
@@ -103,49 +103,49 @@ describe("a day", () => {
       mostOffJob: 5,
       leaders: 1,
     });
-    const plan = firstFit(problem);
+    const plan = greedyPlan(problem);
     expect(places(problem, plan)).toEqual([shift.startMs, shift.breaks[1]!.startMs, shift.endMs - 10 * minute]);
   });
   it("two groups with one leader follow one another", () => {
     const shift = shiftOn("2026-03-24");
     const problem = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 10, leaders: 1 });
-    expect(places(problem, firstFit(problem))).toEqual([shift.startMs, shift.startMs + 10 * minute]);
+    expect(places(problem, greedyPlan(problem))).toEqual([shift.startMs, shift.startMs + 10 * minute]);
     const both = { ...problem, leaders: 2 };
-    expect(places(both, firstFit(both))).toEqual([shift.startMs, shift.startMs]);
+    expect(places(both, greedyPlan(both))).toEqual([shift.startMs, shift.startMs]);
   });
   it("never more off the job than allowed, but in a break", () => {
     const shift = shiftOn("2026-03-24");
     const problem = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5, 5), [wanted("break", 3)], { mostOffJob: 5, leaders: 2 });
-    expect(new Set(places(problem, firstFit(problem)))).toEqual(new Set([shift.breaks[1]!.startMs]));
+    expect(new Set(places(problem, greedyPlan(problem)))).toEqual(new Set([shift.breaks[1]!.startMs]));
     const work = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5, 5), [wanted("preShift", 8)], { mostOffJob: 5, leaders: 2 });
-    expect(new Set(places(work, firstFit(work))).size).toBe(2);
+    expect(new Set(places(work, greedyPlan(work))).size).toBe(2);
   });
   it("keeps pins, and plans the rest of a day from now on", () => {
     const shift = shiftOn("2026-03-24");
     const sessions = [wanted("preShift", 8), wanted("break", 3)];
     const free = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 });
-    const pin = free.wishes[0]!.starts[5]!;
+    const pin = free.requests[0]!.starts[5]!;
     const pinned = dayProblem(
       SHIPPED_LIBRARY,
       shift,
       groupsOf(5),
       sessions,
       { mostOffJob: 5, leaders: 1 },
-      { pinned: new Map([[free.wishes[0]!.id, pin]]) },
+      { pinned: new Map([[free.requests[0]!.id, pin]]) },
     );
-    expect(firstFit(pinned).get(free.wishes[0]!.id)).toBe(pin);
+    expect(greedyPlan(pinned).get(free.requests[0]!.id)).toBe(pin);
     const noon = shift.startMs + 5 * 3600_000;
     const rest = dayProblem(SHIPPED_LIBRARY, shift, groupsOf(5), sessions, { mostOffJob: 5, leaders: 1 }, { notBeforeMs: noon });
-    expect(rest.wishes.map(({ starts }) => starts.every((at) => at >= noon))).toEqual([true, true]);
+    expect(rest.requests.map(({ starts }) => starts.every((at) => at >= noon))).toEqual([true, true]);
   });
   it("strengthening keeps clear of the hour before hard work", () => {
     const shift = shiftOn("2026-03-24");
     const hard = shift.endMs - 2 * 3600_000;
     const problem = (hardFrom: number[]) =>
       dayProblem(SHIPPED_LIBRARY, shift, groupsOf(3), [wanted("break", 10, 1, "squeeze")], { mostOffJob: 5, leaders: 1 }, { hardFrom });
-    const starts = problem([hard]).wishes[0]!.starts;
+    const starts = problem([hard]).requests[0]!.starts;
     expect(starts.some((at) => at + 10 * minute > hard - 60 * minute && at < hard)).toBe(false);
-    expect(problem([]).wishes[0]!.starts.length).toBeGreaterThan(starts.length);
+    expect(problem([]).requests[0]!.starts.length).toBeGreaterThan(starts.length);
   });
   it("what cannot be placed is said, with the smallest change that helps", async () => {
     const shift = shiftOn("2026-03-24");
@@ -159,12 +159,12 @@ describe("a day", () => {
         { mostOffJob: 4, leaders: 1 },
         { reach: { preShift: 45 + addMin, break: 90, postShift: 60 } },
       );
-    const { plan } = await bestPlan(problem(), solveInNode, { timeLimitSec: 2, gap: 0.01 });
+    const { plan } = await optimalPlan(problem(), solveInNode, { timeLimitSec: 2, gap: 0.01 });
     expect(plan.size).toBe(4);
-    const found = await relaxationsOf(problem(), problem, solveInNode);
+    const found = await minimalRelaxations(problem(), problem, solveInNode);
     expect(found).toEqual([{ change: "reach", addMin: 30 }]);
     expect(relaxationText(found[0]!)).toBe("Up to 30 min further from the ideal times everything finds a place.");
-    const twoLeaders = await relaxationsOf({ ...problem(), jobs: [{ ...problem().jobs[0]!, mostOffJob: 8 }] }, problem, solveInNode);
+    const twoLeaders = await minimalRelaxations({ ...problem(), jobs: [{ ...problem().jobs[0]!, mostOffJob: 8 }] }, problem, solveInNode);
     expect(twoLeaders[0]).toEqual({ change: "leaders", to: 2 });
   });
 });
@@ -205,7 +205,7 @@ it("300 crews and rosters by chance: the first answer breaks no limit", () => {
   fc.assert(
     fc.property(crewDay, (day) => {
       const { problem } = problemFrom(day);
-      expect(broken(problem, firstFit(problem))).toEqual([]);
+      expect(broken(problem, greedyPlan(problem))).toEqual([]);
     }),
     { numRuns: 300 },
   );
@@ -223,26 +223,26 @@ describe("several crews at once", () => {
 
   it("one leader is shared: no two groups of any crew are led at the same time", () => {
     const both = joined([day([4, 4], 4), day([5], 5, "daysThenNights")], 1);
-    const plan = firstFit(both);
+    const plan = greedyPlan(both);
     expect(broken(both, plan)).toEqual([]);
-    expect([...new Set(both.wishes.map(({ group, job }) => `${job}.${group}`))]).toEqual(["0.0", "0.1", "1.2"]);
-    const warmUps = both.wishes.filter(({ slot }) => slot === "preShift").map(({ id, group }) => plan.get(id) ?? `none ${group}`);
+    expect([...new Set(both.requests.map(({ group, job }) => `${job}.${group}`))]).toEqual(["0.0", "0.1", "1.2"]);
+    const warmUps = both.requests.filter(({ slot }) => slot === "preShift").map(({ id, group }) => plan.get(id) ?? `none ${group}`);
     expect(new Set(warmUps).size).toBe(3);
   });
 
   it("with a leader each they are planned as if alone, and each job counts its own people only", () => {
     const [one, two] = [day([4, 4], 8), day([5], 5)];
-    const plan = firstFit(joined([one, two], 3));
-    expect(plan).toEqual(new Map([...firstFit({ ...one, leaders: 3 }), ...firstFit({ ...two, leaders: 3 })]));
+    const plan = greedyPlan(joined([one, two], 3));
+    expect(plan).toEqual(new Map([...greedyPlan({ ...one, leaders: 3 }), ...greedyPlan({ ...two, leaders: 3 })]));
   });
 
   it("by chance: first and best break no limit, and the best costs no more", async () => {
     await fc.assert(
       fc.asyncProperty(crewDay, crewDay, async (a, b) => {
         const both = joined([problemFrom(a).problem, problemFrom({ ...b, date: a.date }).problem], a.leaders);
-        const first = firstFit(both);
+        const first = greedyPlan(both);
         expect(broken(both, first)).toEqual([]);
-        const { plan } = await bestPlan(both, solveInNode, { timeLimitSec: 0.5, gap: 0.05 });
+        const { plan } = await optimalPlan(both, solveInNode, { timeLimitSec: 0.5, gap: 0.05 });
         expect(broken(both, plan)).toEqual([]);
         expect(planCost(both, plan)).toBeLessThanOrEqual(planCost(both, first) + 1e-6);
       }),
@@ -252,7 +252,7 @@ describe("several crews at once", () => {
 
   it("what would help names the crew whose limit it is", async () => {
     const both = () => joined([day([3], 3), day([6], 4)], 3);
-    const found = await relaxationsOf(both(), both, solveInNode);
+    const found = await minimalRelaxations(both(), both, solveInNode);
     expect(found).toEqual([{ change: "mostOffJob", job: 1, to: 6 }]);
     expect(relaxationText(found[0]!, ["Quay", "Yard"])).toBe("With 6 people of Yard off the job at once everything finds a place.");
   });
@@ -262,10 +262,10 @@ it("25 of them: the best breaks none either and never costs more than the first"
   await fc.assert(
     fc.asyncProperty(crewDay, async (day) => {
       const { problem } = problemFrom(day);
-      const { plan: best, gap } = await bestPlan(problem, solveInNode, { timeLimitSec: 1, gap: 0.01 });
+      const { plan: best, gap } = await optimalPlan(problem, solveInNode, { timeLimitSec: 1, gap: 0.01 });
       expect(gap).toBeGreaterThanOrEqual(0);
       expect(broken(problem, best)).toEqual([]);
-      expect(planCost(problem, best)).toBeLessThanOrEqual(planCost(problem, firstFit(problem)) + 1e-6);
+      expect(planCost(problem, best)).toBeLessThanOrEqual(planCost(problem, greedyPlan(problem)) + 1e-6);
     }),
     { numRuns: 25, endOnFailure: true },
   );
@@ -276,13 +276,13 @@ it("the plan of groups is without clashes where every session finds a place and 
   const groups = groupsOf(4, 4);
   const sessions = [wanted("preShift", 8), wanted("break", 3), wanted("postShift", 10)];
   const problem = dayProblem(SHIPPED_LIBRARY, shift, groups, sessions, { mostOffJob: 4, leaders: 1 });
-  const plan = firstFit(problem);
-  const placed = problem.wishes.map((wish) => ({
-    id: wish.id,
-    session: sessions.find((each) => each.session.id === wish.sessionId)!.session,
-    startMs: plan.get(wish.id)!,
-    endMs: plan.get(wish.id)! + wish.lengthMs,
-    people: groups[wish.group]!.people,
+  const plan = greedyPlan(problem);
+  const placed = problem.requests.map((request) => ({
+    id: request.id,
+    session: sessions.find((each) => each.session.id === request.sessionId)!.session,
+    startMs: plan.get(request.id)!,
+    endMs: plan.get(request.id)! + request.lengthMs,
+    people: groups[request.group]!.people,
   }));
   expect(clashesOf(SHIPPED_LIBRARY, placed, [shift], "Europe/Dublin").filter(({ weight }) => weight === "stop")).toEqual([]);
   // The same two breaks for everybody would be too close.

@@ -1,15 +1,19 @@
 /** When not everything finds a place: the smallest change of one limit after which it does. */
 import type { Solver } from "../solver";
 import type { DayProblem } from "./day-problem";
-import { bestPlan } from "./plan-day";
+import { optimalPlan } from "./plan-day";
 
 export type Relaxation =
   { change: "leaders"; to: number } | { change: "mostOffJob"; job: number; to: number } | { change: "reach"; addMin: number };
 
 /** @param withReach the same problem with windows wider by so many minutes @returns one for each limit that helps by itself, the least first */
-export async function relaxationsOf(problem: DayProblem, withReach: (addMin: number) => DayProblem, solve: Solver): Promise<Relaxation[]> {
-  const groups = Math.max(0, ...problem.wishes.map(({ group }) => group)) + 1;
-  const sizes = (job: number) => [...new Set(problem.wishes.filter((wish) => wish.job === job).map(({ people }) => people))];
+export async function minimalRelaxations(
+  problem: DayProblem,
+  withReach: (addMin: number) => DayProblem,
+  solve: Solver,
+): Promise<Relaxation[]> {
+  const groups = Math.max(0, ...problem.requests.map(({ group }) => group)) + 1;
+  const sizes = (job: number) => [...new Set(problem.requests.filter((request) => request.job === job).map(({ people }) => people))];
   const tries: Relaxation[][] = [
     Array.from({ length: Math.max(0, Math.min(2, groups - problem.leaders)) }, (_, i) => ({
       change: "leaders",
@@ -28,8 +32,8 @@ export async function relaxationsOf(problem: DayProblem, withReach: (addMin: num
   for (const list of tries)
     for (const relaxation of list) {
       const eased = easedBy(relaxation, problem, withReach);
-      const { plan } = await bestPlan(eased, solve, { timeLimitSec: 2, gap: 0.5 });
-      if (plan.size < eased.wishes.length) continue;
+      const { plan } = await optimalPlan(eased, solve, { timeLimitSec: 2, gap: 0.5 });
+      if (plan.size < eased.requests.length) continue;
       found.push(relaxation);
       break;
     }

@@ -11,4 +11,4 @@ export {
   type NeedFinding,
   type RegionNeed,
 } from "./region-need";
-export { GRIP_SHARES, HARDER, POSTURE_FROM_DEG, POSTURE_SHARES } from "./shares";
+export { GRIP_SHARES, EXERTION_FACTORS, POSTURE_FROM_DEG, POSTURE_SHARES } from "./shares";

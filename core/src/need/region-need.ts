@@ -6,7 +6,7 @@ import { REGIONS, type Region } from "../library";
 import { effortsOf, minutesByTask, type Effort, type Task, type Work, type WorkDay } from "../strain";
 import { HAND_SIDES, type HandSide } from "../units";
 import { dutyOf, posturesOf } from "./postures";
-import { GRIP_SHARES, HARDER, POSTURE_SHARES, type Shares } from "./shares";
+import { GRIP_SHARES, EXERTION_FACTORS, POSTURE_SHARES, type Shares } from "./shares";
 
 /** Each so many load minutes close half of what is left to 100: 60 → 50, 120 → 75, 180 → 88. */
 export const HALVING_LOAD_MIN = 60;
@@ -91,7 +91,7 @@ function partsOf(work: Work, day: WorkDay, side: HandSide): Map<Region, LoadPart
   for (const [taskId, minutes] of minutesByTask(day)) {
     const task = work.tasks.find((each) => each.id === taskId);
     if (!task) continue;
-    const harder = HARDER.vibration[task.vibration] * (task.cold ? HARDER.cold : 1);
+    const harder = EXERTION_FACTORS.vibration[task.vibration] * (task.cold ? EXERTION_FACTORS.cold : 1);
     const taken = new Map<Region, Omit<LoadPart, "loadMin">[]>();
     for (const effort of effortsOf(task, side)) {
       const of = { taskId, effortId: effort.id, minutes, duty: dutyOf(effort), intensity: effort.effort / 10, harder };

@@ -56,4 +56,4 @@ export const POSTURE_SHARES: Readonly<Partial<Record<WorkPosture | "palmUp" | "t
 export const POSTURE_FROM_DEG = { bent: 15, bentBack: 15, tilted: 10 } as const;
 
 /** Vibration and cold make the same effort cost more: planning weights of this practice. */
-export const HARDER = { vibration: { none: 1, some: 1.1, strong: 1.25 }, cold: 1.15 } as const;
+export const EXERTION_FACTORS = { vibration: { none: 1, some: 1.1, strong: 1.25 }, cold: 1.15 } as const;

@@ -38,9 +38,9 @@ export const QUESTION_IDS = [
   "inflammatoryJoints",
   "knownEntrapment",
   "neckInjury",
-  "thinBlood",
+  "anticoagulants",
   "tapeReaction",
-  "veryMobile",
+  "hypermobility",
 ] as const;
 export type QuestionId = (typeof QUESTION_IDS)[number];
 
@@ -67,9 +67,9 @@ export const SAFETY_QUESTIONS: readonly SafetyQuestion[] = [
   { id: "inflammatoryJoints", kind: "ask", outOf: { phases: ["stretch", "glide", "strengthen"], weightBearing: true } },
   { id: "knownEntrapment", kind: "ask", outOf: { phases: ["glide", "strengthen"], weightBearing: true } },
   { id: "neckInjury", kind: "ask", outOf: { phases: ["glide"], regions: ["shoulderNeck"], weightBearing: true } },
-  { id: "thinBlood", kind: "ask", outOf: { kit: ["edge", "roller"] } },
+  { id: "anticoagulants", kind: "ask", outOf: { kit: ["edge", "roller"] } },
   { id: "tapeReaction", kind: "ask", outOf: { kit: ["tape"] } },
-  { id: "veryMobile", kind: "limit", shortOfEndDeg: SHORT_OF_END_DEG },
+  { id: "hypermobility", kind: "limit", shortOfEndDeg: SHORT_OF_END_DEG },
 ];
 
 /** Why somebody is held out: a safety question that was answered with yes, or what a trainer saw or was told. */

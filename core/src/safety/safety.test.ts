@@ -203,15 +203,15 @@ describe("ask first", () => {
     expect(ids).not.toContain("fist-and-star");
   });
   it("blood thinners: out of edge tools and rollers; tape: out of tape", () => {
-    expect(out("thinBlood").length).toBeGreaterThan(0);
-    for (const { kit, forms } of out("thinBlood"))
+    expect(out("anticoagulants").length).toBeGreaterThan(0);
+    for (const { kit, forms } of out("anticoagulants"))
       expect([...kit, ...forms.flatMap((form) => form.kit)].some((kind) => kind === "edge" || kind === "roller")).toBe(true);
     expect(out("tapeReaction").map((movement) => movement.id)).toEqual(["thumb-support-tape"]);
   });
   it("very mobile joints: out of nothing, kept 10° short of the end", () => {
-    expect(out("veryMobile")).toEqual([]);
-    expect(participationOf([hold("veryMobile")], [], [], NOON).shortOfEndDeg).toBe(10);
-    expect(participationOf([hold("veryMobile")], [clearance()], [], NOON).shortOfEndDeg).toBeNull();
+    expect(out("hypermobility")).toEqual([]);
+    expect(participationOf([hold("hypermobility")], [], [], NOON).shortOfEndDeg).toBe(10);
+    expect(participationOf([hold("hypermobility")], [clearance()], [], NOON).shortOfEndDeg).toBeNull();
   });
   it("a movement nobody knows is refused to whoever is out of anything", () => {
     expect(refusalOf(SHIPPED_LIBRARY, participationOf([hold("tapeReaction")], [], [], NOON), "gone")).toBe("outOfItem");

@@ -97,11 +97,11 @@ describe("records", () => {
 
 describe("answers that mean stop", () => {
   it("hold out in the same moment, once, and stay when the answer is taken back", async () => {
-    await save(0, withSafety({ chestPain: true, thinBlood: true }));
-    await save(0, withSafety({ chestPain: true, thinBlood: true, tapeReaction: false }), 1);
+    await save(0, withSafety({ chestPain: true, anticoagulants: true }));
+    await save(0, withSafety({ chestPain: true, anticoagulants: true, tapeReaction: false }), 1);
     await save(0, withSafety({ chestPain: false }), 2);
     expect((await holds()).map(({ personId, question }) => [personId, question]).sort()).toEqual(
-      ["chestPain", "thinBlood"].map((question) => [world.people[0]!.id, question]),
+      ["chestPain", "anticoagulants"].map((question) => [world.people[0]!.id, question]),
     );
   });
   it("a symptom map that means lasting numbness holds out too", async () => {

@@ -88,6 +88,16 @@ describe.each(FILES)("%s", (file) => {
     for (const { custom } of entries) expect(libraryOf([custom]).figure(custom.movement.id)).toEqual(custom.figure);
   });
 
+  it("answers to questions that were called otherwise are answers to today's", async () => {
+    const dump = readFileSync(path.join(FOLDER, file), "utf8");
+    const records = (await test.db.models.Baseline.findAll()).map((row) => row.get().document);
+    expect(records.filter(({ safety }) => safety.anticoagulants !== null)).toHaveLength(
+      dump.match(/\\"thinBlood\\":\s*(true|false)/g)?.length ?? 0,
+    );
+    const held = (await test.db.models.Hold.findAll()).map((row) => row.get().question);
+    expect(held.filter((question) => question === "hypermobility")).toHaveLength(dump.match(/, 'veryMobile',/g)?.length ?? 0);
+  });
+
   it("opened again, there is nothing left to bring up to date", async () => {
     expect(await migrate(test.db)).toEqual([]);
     expect((await request(test.app).get("/readyz")).status).toBe(200);

@@ -11,7 +11,7 @@ import type { Db } from "../db/connection";
 import type { BaselineRow } from "../baseline/tables";
 import type { ClearanceRow, HoldRow } from "../safety/tables";
 import type { DemoCrew } from "./crews";
-import type { Dice } from "./dice";
+import type { SeededRandom } from "./seeded-random";
 
 interface Story {
   yes?: readonly QuestionId[];
@@ -50,7 +50,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
         yes: ["knownEntrapment"],
         symptom: { side: "right", region: "wristFlexors", kind: "tingling", level: 2, since: "2025-11-10" },
       },
-      "Kester Lowfield": { yes: ["veryMobile"] },
+      "Kester Lowfield": { yes: ["hypermobility"] },
       "Dessa Quill": {
         symptom: { side: "right", region: "elbowOuter", kind: "ache", level: 4, since: "2026-02-12" },
         short: { "right palmUp": 18 },
@@ -70,7 +70,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
           note: "Glides to the first faint feeling only.",
         },
       },
-      "Kester Lowfield": { question: "veryMobile", since: "2026-02-02T06:15:00Z" },
+      "Kester Lowfield": { question: "hypermobility", since: "2026-02-02T06:15:00Z" },
     },
   },
   oyster: {
@@ -79,7 +79,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
     stories: {
       "Gethin Inskip": { yes: ["surgeryOrFracture"], short: { "right wristFlexion": 24, "right wristExtension": 20 }, gripKg: [36, 25] },
       "Freya Holloway": { symptom: { side: "right", region: "wristFlexors", kind: "stiffness", level: 5, since: "2026-01-20" } },
-      "Manus Orrell": { yes: ["thinBlood"] },
+      "Manus Orrell": { yes: ["anticoagulants"] },
     },
     holds: {
       "Gethin Inskip": {
@@ -93,7 +93,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
           note: "Fracture of the wrist healed; look again in spring.",
         },
       },
-      "Manus Orrell": { question: "thinBlood", since: "2026-02-02T03:05:00Z" },
+      "Manus Orrell": { question: "anticoagulants", since: "2026-02-02T03:05:00Z" },
     },
   },
 };
@@ -107,24 +107,24 @@ export function demoHeldOutFrom(key: DemoCrew["key"], name: string): Date | unde
 
 export async function seedRounds(
   db: Db,
-  dice: Dice,
+  random: SeededRandom,
   key: DemoCrew["key"],
   crew: { id: string; people: readonly { id: string; name: string }[] },
   transaction: Transaction,
 ): Promise<void> {
   const demo = DEMO_ROUNDS[key];
   if (!demo) return;
-  const bodies = new Map(crew.people.map((person) => [person.id, bodyOf(dice)]));
+  const bodies = new Map(crew.people.map((person) => [person.id, bodyOf(random)]));
   let firstRound: string | null = null;
   for (const { name, startedOn, at, people, gain, closed } of demo.rounds) {
-    const roundId = dice.id();
+    const roundId = random.id();
     firstRound ??= roundId;
     await db.models.Round.create(
       { id: roundId, crewId: crew.id, name, startedOn, closedAt: closed ? new Date(at) : null },
       { transaction },
     );
     const records = crew.people.slice(0, people).map((person, i): BaselineRow => {
-      const record = recordOf(dice, bodies.get(person.id)!, demo.stories[person.name] ?? {}, demo.test, gain);
+      const record = recordOf(random, bodies.get(person.id)!, demo.stories[person.name] ?? {}, demo.test, gain);
       return {
         roundId,
         personId: person.id,
@@ -140,7 +140,7 @@ export async function seedRounds(
   const clearances: ClearanceRow[] = [];
   for (const [name, hold] of Object.entries(demo.holds)) {
     const personId = crew.people.find((person) => person.name === name)!.id;
-    const id = dice.id();
+    const id = random.id();
     const said = demo.stories[name]?.yes?.includes(hold.question) ?? false;
     holds.push({
       id,
@@ -155,7 +155,7 @@ export async function seedRounds(
     if (!hold.clearance) continue;
     const { givenBy, profession, from, until, note } = hold.clearance;
     clearances.push({
-      id: dice.id(),
+      id: random.id(),
       crewId: crew.id,
       personId,
       holdId: id,
@@ -182,23 +182,23 @@ interface Body {
   lead: number;
 }
 
-function bodyOf(dice: Dice): Body {
-  return { gripKg: 30 + dice.next() * 18, reach: 0.9 + dice.next() * 0.1, lead: 1.02 + dice.next() * 0.08 };
+function bodyOf(random: SeededRandom): Body {
+  return { gripKg: 30 + random.next() * 18, reach: 0.9 + random.next() * 0.1, lead: 1.02 + random.next() * 0.08 };
 }
 
-function recordOf(dice: Dice, body: Body, story: Story, test: FunctionTest, gain: number): BaselineRecord {
+function recordOf(random: SeededRandom, body: Body, story: Story, test: FunctionTest, gain: number): BaselineRecord {
   const record = emptyRecord();
   for (const question of QUESTION_IDS) record.safety[question] = story.yes?.includes(question) ?? false;
   record.symptomsAsked = true;
   if (story.symptom)
     record.symptoms = [
-      { id: dice.id(), ...story.symptom, level: Math.max(1, story.symptom.level - gain), nights: "never", constant: false },
+      { id: random.id(), ...story.symptom, level: Math.max(1, story.symptom.level - gain), nights: "never", constant: false },
     ];
   for (const motion of MOTIONS) {
     const { referenceDeg } = MOTION_FACTS[motion];
     for (const side of ["left", "right"] as const) {
       const missing = story.short?.[`${side} ${motion}`] ?? 0;
-      const active = Math.round(referenceDeg * body.reach + (dice.next() - 0.5) * 5 - missing * (1 - 0.45 * gain));
+      const active = Math.round(referenceDeg * body.reach + (random.next() - 0.5) * 5 - missing * (1 - 0.45 * gain));
       const help = story.withHelp?.[`${side} ${motion}`];
       record.range[motion][side] = { active, assisted: help === undefined ? null : active + help - 7 * gain };
     }
@@ -206,11 +206,11 @@ function recordOf(dice: Dice, body: Body, story: Story, test: FunctionTest, gain
   const [left, right] = story.gripKg ?? [body.gripKg, body.gripKg * body.lead];
   const trials = (kg: number) =>
     Array.from({ length: 3 }, () => ({
-      kg: Math.round(kg * (1 + gain * 0.05) * (0.97 + dice.next() * 0.06) * 10) / 10,
+      kg: Math.round(kg * (1 + gain * 0.05) * (0.97 + random.next() * 0.06) * 10) / 10,
       faults: [],
       from: "meter" as const,
     }));
   record.grip = { left: trials(left), right: trials(right) };
-  record.functionTest = { test, left: Math.max(0, dice.whole(2, 5) - gain), right: Math.max(0, dice.whole(1, 4) - gain) };
+  record.functionTest = { test, left: Math.max(0, random.whole(2, 5) - gain), right: Math.max(0, random.whole(1, 4) - gain) };
   return v.parse(BaselineRecord, record);
 }

@@ -8,16 +8,16 @@ import { compileGroup } from "@kind-grip/core/session";
 import { Work, workProblems } from "@kind-grip/core/strain";
 import { DEMO_ROUNDS } from "./baseline";
 import { ANCHOR, DEMO_CREWS, TIME_ZONE } from "./crews";
-import { diceFrom } from "./dice";
+import { diceFrom } from "./seeded-random";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
 import { demoWork } from "./work";
 
-const dice = diceFrom(7);
-const [a, b] = [dice.id(), dice.id()];
+const random = diceFrom(7);
+const [a, b] = [random.id(), random.id()];
 const programs = {
-  roof: roofProgram(dice, { shoulder: a, wrist: b }),
-  workshop: workshopProgram(dice, { thumb: a, elbow: b }),
-  oyster: oysterProgram(dice, { wrist: a }),
+  roof: roofProgram(random, { shoulder: a, wrist: b }),
+  workshop: workshopProgram(random, { thumb: a, elbow: b }),
+  oyster: oysterProgram(random, { wrist: a }),
 };
 const crewOf = (key: string) => DEMO_CREWS.find((each) => each.key === key)!.crew;
 
@@ -55,7 +55,7 @@ describe.each(Object.entries(programs))("the %s program", (key, program) => {
         .map((session) => {
           const { totalSec } = compileGroup(session, SHIPPED_LIBRARY.timings, [a, b]);
           const startMs = suggestStart(session.slot, totalSec, shift, session.slot === "break" ? [shift.startMs] : []);
-          return { id: dice.id(), session, startMs, endMs: startMs + totalSec * 1000 };
+          return { id: random.id(), session, startMs, endMs: startMs + totalSec * 1000 };
         }),
     );
     expect(clashesOf(SHIPPED_LIBRARY, placed, shifts, TIME_ZONE).filter((clash) => clash.weight === "stop")).toEqual([]);
@@ -63,7 +63,7 @@ describe.each(Object.entries(programs))("the %s program", (key, program) => {
 });
 
 describe("what the crews do and can do", () => {
-  const ids = Array.from({ length: 14 }, () => dice.id());
+  const ids = Array.from({ length: 14 }, () => random.id());
   it.each(["roof", "oyster", "spa"] as const)("the %s crew's work is sound and contradicts nothing", (key) => {
     const work = demoWork(diceFrom(3), key, ids)!;
     expect(v.safeParse(Work, work).issues).toBeUndefined();
@@ -81,7 +81,7 @@ describe("what the crews do and can do", () => {
   });
 });
 
-describe("the dice", () => {
+describe("the random", () => {
   it("fall the same way from the same seed, another way from another", () => {
     const three = (seed: number) => {
       const some = diceFrom(seed);
@@ -91,10 +91,10 @@ describe("the dice", () => {
     expect(three(1)).not.toEqual(three(2));
   });
   it("make valid ids, all different, and whole numbers in range", () => {
-    const ids = Array.from({ length: 500 }, () => dice.id());
+    const ids = Array.from({ length: 500 }, () => random.id());
     expect(new Set(ids).size).toBe(500);
     expect(ids.every((id) => v.is(v.pipe(v.string(), v.uuid()), id))).toBe(true);
-    const throws = Array.from({ length: 500 }, () => dice.whole(1, 6));
+    const throws = Array.from({ length: 500 }, () => random.whole(1, 6));
     expect([Math.min(...throws), Math.max(...throws)]).toEqual([1, 6]);
   });
 });

@@ -18,7 +18,7 @@ import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tabl
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
 import { DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
-import { type Dice, diceFrom } from "./dice";
+import { type SeededRandom, diceFrom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
 import { demoWork } from "./work";
@@ -56,24 +56,24 @@ export async function loadDemo(db: Db): Promise<boolean> {
 
 /** The same, whatever practices there are: for tests. */
 export async function seedDemo(db: Db): Promise<void> {
-  const dice = diceFrom(SEED);
+  const random = diceFrom(SEED);
   const seeded: SeededCrew[] = [];
   let trainer: Caller | undefined;
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await inTransaction(db, async (transaction) => {
-    const practiceId = dice.id();
+    const practiceId = random.id();
     await db.models.Practice.create({ id: practiceId, name: "Fernhollow Hand Works", demoNow: DEMO_NOW }, { transaction });
     const [maren] = await db.models.Account.bulkCreate(
-      DEMO_SIGN_INS.map(({ name, email }) => ({ id: dice.id(), practiceId, role: "trainer" as const, email, name, passwordHash })),
+      DEMO_SIGN_INS.map(({ name, email }) => ({ id: random.id(), practiceId, role: "trainer" as const, email, name, passwordHash })),
       { transaction },
     );
     trainer = { role: "trainer", accountId: maren!.get().id, practiceId };
-    await seedStaff(db, dice, practiceId, passwordHash, transaction);
-    // Its own dice, so that more of it does not change what was there before.
+    await seedStaff(db, random, practiceId, passwordHash, transaction);
+    // Its own random, so that more of it does not change what was there before.
     const measuring = diceFrom(SEED + 1);
     for (const demo of DEMO_CREWS) {
-      const crew = await seedCrew(db, dice, maren!.get().id, demo, transaction);
-      if (crew.program) await seedHistory(db, dice, maren!.get().id, crew, demo, transaction);
+      const crew = await seedCrew(db, random, maren!.get().id, demo, transaction);
+      if (crew.program) await seedHistory(db, random, maren!.get().id, crew, demo, transaction);
       const work = demoWork(
         measuring,
         demo.key,
@@ -91,9 +91,9 @@ export async function seedDemo(db: Db): Promise<void> {
 }
 
 /** A crew lead for the early crews, and a contact of the employer. */
-async function seedStaff(db: Db, dice: Dice, practiceId: string, passwordHash: string, transaction: Transaction): Promise<void> {
+async function seedStaff(db: Db, random: SeededRandom, practiceId: string, passwordHash: string, transaction: Transaction): Promise<void> {
   await db.models.Account.bulkCreate(
-    DEMO_STAFF.map(({ name, email, role }) => ({ id: dice.id(), practiceId, role, email, name, passwordHash })),
+    DEMO_STAFF.map(({ name, email, role }) => ({ id: random.id(), practiceId, role, email, name, passwordHash })),
     { transaction },
   );
 }
@@ -129,33 +129,33 @@ async function seedAccess(db: Db, crews: readonly SeededCrew[], transaction: Tra
 
 async function seedCrew(
   db: Db,
-  dice: Dice,
+  random: SeededRandom,
   trainerId: string,
   demo: (typeof DEMO_CREWS)[number],
   transaction: Transaction,
 ): Promise<SeededCrew> {
-  const id = dice.id();
+  const id = random.id();
   const { name, ...detail } = demo.crew;
   await db.models.Crew.create({ id, trainerId, name, detail, version: 1, removedAt: null }, { transaction });
   const people = demo.people.map((personName, i) => ({
-    id: dice.id(),
+    id: random.id(),
     crewId: id,
     name: personName,
     badge: `${demo.badgePrefix}-${String(101 + i * 3)}`,
-    handedness: dice.chance(0.12) ? ("left" as const) : ("right" as const),
-    startedOn: `20${dice.whole(14, 25)}-${String(dice.whole(1, 12)).padStart(2, "0")}-01`,
+    handedness: random.chance(0.12) ? ("left" as const) : ("right" as const),
+    startedOn: `20${random.whole(14, 25)}-${String(random.whole(1, 12)).padStart(2, "0")}-01`,
     leftOn: null,
     version: 1,
   }));
   await db.models.Person.bulkCreate(people, { transaction });
   const at = (index: number) => people[index]!.id;
   const programs: Record<string, (() => Program) | undefined> = {
-    roof: () => roofProgram(dice, { shoulder: at(4), wrist: at(7) }),
-    workshop: () => workshopProgram(dice, { thumb: at(2), elbow: at(6) }),
-    oyster: () => oysterProgram(dice, { wrist: at(9) }),
+    roof: () => roofProgram(random, { shoulder: at(4), wrist: at(7) }),
+    workshop: () => workshopProgram(random, { thumb: at(2), elbow: at(6) }),
+    oyster: () => oysterProgram(random, { wrist: at(9) }),
   };
   const program = programs[demo.key]?.();
-  const programId = dice.id();
+  const programId = random.id();
   if (program)
     await db.models.Program.create(
       {
@@ -173,7 +173,14 @@ async function seedCrew(
 }
 
 /** Eight weeks of placements up to the demo's own week, and a run for nearly every one that lies in the past. */
-async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, demo: DemoCrew, transaction: Transaction): Promise<void> {
+async function seedHistory(
+  db: Db,
+  random: SeededRandom,
+  ledBy: string,
+  crew: SeededCrew,
+  demo: DemoCrew,
+  transaction: Transaction,
+): Promise<void> {
   const program = crew.program!;
   const sessions = new Map(program.sessions.map((session) => [session.slot, session]));
   const placements: PlacementRow[] = [];
@@ -181,18 +188,20 @@ async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, 
     const weekStart = addDays(WEEKS.from, week * 7);
     await db.models.WeekPlan.create({ crewId: crew.id, weekStart, version: 1 }, { transaction });
     for (const shift of shiftsFrom(demo.crew.shiftPattern, TIME_ZONE, weekStart, 7))
-      placements.push(...placeOn(dice, crew, sessions, shift, weekStart));
+      placements.push(...placeOn(random, crew, sessions, shift, weekStart));
   }
   await db.models.Placement.bulkCreate(placements, { transaction });
 
-  const habits = new Map(crew.people.map((person) => [person.id, { attends: 0.78 + dice.next() * 0.2, effort: 1.4 + dice.next() * 1.8 }]));
+  const habits = new Map(
+    crew.people.map((person) => [person.id, { attends: 0.78 + random.next() * 0.2, effort: 1.4 + random.next() * 1.8 }]),
+  );
   const runs: RunRow[] = [];
   const runPeople: RunPersonRow[] = [];
   const runItems: RunItemRow[] = [];
   for (const placement of placements) {
-    if (placement.startsAt >= DEMO_NOW || dice.chance(0.08)) continue;
+    if (placement.startsAt >= DEMO_NOW || random.chance(0.08)) continue;
     const session = program.sessions.find((each) => each.id === placement.sessionId)!;
-    const run = seedRun(dice, ledBy, crew, placement, session, habits, demo.key);
+    const run = seedRun(random, ledBy, crew, placement, session, habits, demo.key);
     runs.push(run.run);
     runPeople.push(...run.people);
     runItems.push(...run.items);
@@ -201,7 +210,7 @@ async function seedHistory(db: Db, dice: Dice, ledBy: string, crew: SeededCrew, 
   await db.models.RunPerson.bulkCreate(runPeople, { transaction });
   await db.models.RunItem.bulkCreate(runItems, { transaction });
   await db.models.PersonDay.bulkCreate(rolledUp(runs, runPeople, runItems), { transaction });
-  // Its own dice, so that more of it does not change what was there before.
+  // Its own random, so that more of it does not change what was there before.
   const mornings = seedMornings(diceFrom(SEED + crew.people.length), crew, runs, runPeople, DEMO_NOW);
   await db.models.CheckIn.bulkCreate(mornings, { transaction });
 }
@@ -227,7 +236,13 @@ function rolledUp(runs: readonly RunRow[], people: readonly RunPersonRow[], item
 }
 
 /** Warm-up every day, a break session every day, post-shift work on Monday, Wednesday and Friday. */
-function placeOn(dice: Dice, crew: SeededCrew, sessions: ReadonlyMap<SlotKind, Session>, shift: Shift, weekStart: string): PlacementRow[] {
+function placeOn(
+  random: SeededRandom,
+  crew: SeededCrew,
+  sessions: ReadonlyMap<SlotKind, Session>,
+  shift: Shift,
+  weekStart: string,
+): PlacementRow[] {
   const weekday = (Date.parse(`${shift.date}T00:00:00Z`) / 86_400_000 + 3) % 7;
   const wanted: SlotKind[] = ["preShift", "break", ...([0, 2, 4].includes(weekday) ? (["postShift"] as const) : [])];
   return wanted.flatMap((slot) => {
@@ -239,12 +254,12 @@ function placeOn(dice: Dice, crew: SeededCrew, sessions: ReadonlyMap<SlotKind, S
       crew.people.map((person) => person.id),
     );
     const startsAt = new Date(suggestStart(slot, totalSec, shift, slot === "break" ? [shift.startMs] : []));
-    return [{ id: dice.id(), crewId: crew.id, weekStart, programId: crew.programId!, sessionId: session.id, startsAt }];
+    return [{ id: random.id(), crewId: crew.id, weekStart, programId: crew.programId!, sessionId: session.id, startsAt }];
   });
 }
 
 function seedRun(
-  dice: Dice,
+  random: SeededRandom,
   ledBy: string,
   crew: SeededCrew,
   placement: PlacementRow,
@@ -252,14 +267,14 @@ function seedRun(
   habits: ReadonlyMap<string, { attends: number; effort: number }>,
   key: DemoCrew["key"],
 ) {
-  const runId = dice.id();
+  const runId = random.id();
   const { totalSec, segments } = compileGroup(
     session,
     SHIPPED_LIBRARY.timings,
     crew.people.map((person) => person.id),
   );
-  const startedAt = new Date(placement.startsAt.getTime() + dice.whole(-60, 240) * 1000);
-  const cutShort = dice.chance(0.1);
+  const startedAt = new Date(placement.startsAt.getTime() + random.whole(-60, 240) * 1000);
+  const cutShort = random.chance(0.1);
   const items = session.items.map((item, position): RunItemRow => {
     const plannedSec = segments
       .filter((segment) => segment.itemId === item.id && (segment.kind === "work" || segment.kind === "hold"))
@@ -282,11 +297,11 @@ function seedRun(
   const people = crew.people.map((person): RunPersonRow => {
     const habit = habits.get(person.id)!;
     const heldOutFrom = demoHeldOutFrom(key, person.name);
-    const present = dice.chance(habit.attends) && !(heldOutFrom && startedAt >= heldOutFrom);
-    const felt = Math.round(habit.effort + slotEffort - weeksIn * 0.25 + (dice.next() - 0.5) * 1.6);
+    const present = random.chance(habit.attends) && !(heldOutFrom && startedAt >= heldOutFrom);
+    const felt = Math.round(habit.effort + slotEffort - weeksIn * 0.25 + (random.next() - 0.5) * 1.6);
     const marks =
-      present && dice.chance(0.004)
-        ? [{ kind: dice.chance(0.7) ? ("tooMuch" as const) : ("tingling" as const), itemId: items.at(-1)!.itemId }]
+      present && random.chance(0.004)
+        ? [{ kind: random.chance(0.7) ? ("tooMuch" as const) : ("tingling" as const), itemId: items.at(-1)!.itemId }]
         : [];
     const forms = Object.fromEntries(
       session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
@@ -295,7 +310,7 @@ function seedRun(
       runId,
       personId: person.id,
       present,
-      effort: present && dice.chance(0.94) ? Math.max(0, Math.min(10, felt)) : null,
+      effort: present && random.chance(0.94) ? Math.max(0, Math.min(10, felt)) : null,
       markCount: marks.length,
       marks,
       forms,

@@ -13,7 +13,7 @@ import type { CheckInRow } from "../response/tables";
 import type { RunPersonRow, RunRow } from "../run/tables";
 import { decide, refreshProposals, waitingDecisions } from "../response/decisions";
 import { TIME_ZONE } from "./crews";
-import type { Dice } from "./dice";
+import type { SeededRandom } from "./seeded-random";
 
 /** Day → level and places, for the days a story is about. */
 type Mornings = Readonly<Record<string, readonly [level: number, ...regions: Region[]]>>;
@@ -49,7 +49,7 @@ const OVERRULED: readonly { day: string; name: string; movementId: string; decid
 
 /** One answer on most mornings after a day with a run. */
 export function seedMornings(
-  dice: Dice,
+  random: SeededRandom,
   crew: { id: string; people: readonly { id: string; name: string }[] },
   runs: readonly RunRow[],
   runPeople: readonly RunPersonRow[],
@@ -67,14 +67,14 @@ export function seedMornings(
     return [...days].sort().flatMap((day): CheckInRow[] => {
       const at = new Date(`${day}T05:30:00Z`);
       const story = STORIES[name]?.[day];
-      if (at > until || (!story && !dice.chance(0.82))) return [];
+      if (at > until || (!story && !random.chance(0.82))) return [];
       const course = COURSES[name];
       const week = Math.floor((Date.parse(day) - Date.parse(first)) / (7 * 86_400_000));
       const [level, ...regions] = story ?? [
-        course ? course.levels[Math.min(week, 7)]! : dice.chance(0.05) ? 1 : 0,
+        course ? course.levels[Math.min(week, 7)]! : random.chance(0.05) ? 1 : 0,
         ...(course ? [course.region] : []),
       ];
-      return [{ id: dice.id(), crewId: crew.id, personId, day, level, regions: level > 0 ? regions : [], tingling: false, at }];
+      return [{ id: random.id(), crewId: crew.id, personId, day, level, regions: level > 0 ? regions : [], tingling: false, at }];
     });
   });
 }
@@ -86,7 +86,7 @@ export async function replayDecisions(
   crew: { id: string; people: readonly { id: string; name: string }[] },
   mondays: readonly string[],
   now: Date,
-  dice: Dice,
+  random: SeededRandom,
 ): Promise<void> {
   for (const day of [...new Set([...mondays, ...OVERRULED.map((each) => each.day)])].sort()) {
     const at = new Date(`${day}T03:00:00Z`);
@@ -96,7 +96,7 @@ export async function replayDecisions(
       const overruled = OVERRULED.find((each) => each.day === day && each.name === name && each.movementId === movementId);
       if (overruled) return [{ ...own, decided: overruled.decided, why: overruled.why }];
       if (response.kind === "hold" || !mondays.includes(day)) return [];
-      const taken = response.kind === "progress" ? dice.chance(0.55) : dice.chance(0.92);
+      const taken = response.kind === "progress" ? random.chance(0.55) : random.chance(0.92);
       return taken ? [{ ...own, decided: response.kind, why: null }] : [];
     });
     if (decisions.length > 0) await decide(db, caller, at, crew.id, decisions);

@@ -2,30 +2,30 @@
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem, type Style } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { Dose, Item, Session, SlotKind } from "@kind-grip/core/session";
-import type { Dice } from "./dice";
+import type { SeededRandom } from "./seeded-random";
 
 type Change = Partial<Pick<Item, "formId" | "sides" | "loadKg" | "pairedWithNext" | "personal" | "dose">>;
 type Entry = string | [movementId: string, change: Change];
 
 const holds = (reps: number, holdSec: number, restSec: number): Dose => ({ kind: "holds", reps, holdSec, restSec });
 
-function session(dice: Dice, style: Style, name: string, slot: SlotKind, entries: readonly Entry[]): Session {
+function session(random: SeededRandom, style: Style, name: string, slot: SlotKind, entries: readonly Entry[]): Session {
   const items = entries.map((entry) => {
     const [movementId, change] = typeof entry === "string" ? [entry, {}] : entry;
-    return { ...newItem(SHIPPED_LIBRARY.get(movementId), style, dice.id()), ...change };
+    return { ...newItem(SHIPPED_LIBRARY.get(movementId), style, random.id()), ...change };
   });
-  return { id: dice.id(), name, slot, items };
+  return { id: random.id(), name, slot, items };
 }
 
 /** Outdoors, standing, gloves: nothing that needs a table. @param easier people who start on an easier form */
-export function roofProgram(dice: Dice, easier: { shoulder: string; wrist: string }): Program {
+export function roofProgram(random: SeededRandom, easier: { shoulder: string; wrist: string }): Program {
   const style = DEFAULT_STYLE;
   return {
     name: "Slate hands, block 1",
     style,
     weeks: 4,
     sessions: [
-      session(dice, style, "Yard warm-up", "preShift", [
+      session(random, style, "Yard warm-up", "preShift", [
         "shoulder-circles",
         ["open-chest", { personal: { [easier.shoulder]: { formId: "elbows-bent" } }, formId: "elbows-straight" }],
         "fist-and-star",
@@ -38,13 +38,13 @@ export function roofProgram(dice: Dice, easier: { shoulder: string; wrist: strin
         ["hand-drop", { sides: "inTurn" }],
         "shake-out",
       ]),
-      session(dice, style, "Ridge break", "break", [
+      session(random, style, "Ridge break", "break", [
         "shake-out",
         ["clasp-and-press", { dose: holds(3, 8, 4) }],
         ["palm-up-draw", { sides: "alternating", dose: holds(2, 8, 4) }],
         "finger-wave",
       ]),
-      session(dice, style, "After the roof", "postShift", [
+      session(random, style, "After the roof", "postShift", [
         "forearm-knead",
         ["thumb-side-lift", { sides: "alternating", loadKg: 0.7 }],
         "finger-open-band",
@@ -54,14 +54,14 @@ export function roofProgram(dice: Dice, easier: { shoulder: string; wrist: strin
   };
 }
 
-export function workshopProgram(dice: Dice, easier: { thumb: string; elbow: string }): Program {
+export function workshopProgram(random: SeededRandom, easier: { thumb: string; elbow: string }): Program {
   const style = DEFAULT_STYLE;
   return {
     name: "Staple and webbing hands",
     style,
     weeks: 8,
     sessions: [
-      session(dice, style, "Bench warm-up", "preShift", [
+      session(random, style, "Bench warm-up", "preShift", [
         "shrug-and-drop",
         "fist-and-star",
         "wrist-nod",
@@ -80,7 +80,7 @@ export function workshopProgram(dice: Dice, easier: { thumb: string; elbow: stri
           },
         ],
       ]),
-      session(dice, style, "Webbing break", "break", [
+      session(random, style, "Webbing break", "break", [
         ["palms-together-drop", { dose: holds(3, 10, 4) }],
         ["hand-drop", { sides: "alternating", dose: holds(2, 10, 6) }],
         [
@@ -91,7 +91,7 @@ export function workshopProgram(dice: Dice, easier: { thumb: string; elbow: stri
           },
         ],
       ]),
-      session(dice, style, "Strong hands", "postShift", [
+      session(random, style, "Strong hands", "postShift", [
         "wrist-circle",
         ["lift-palm-down", { formId: "load", loadKg: 1, sides: "alternating" }],
         ["lift-palm-up", { formId: "load", loadKg: 1, sides: "alternating" }],
@@ -101,14 +101,14 @@ export function workshopProgram(dice: Dice, easier: { thumb: string; elbow: stri
   };
 }
 
-export function oysterProgram(dice: Dice, easier: { wrist: string }): Program {
+export function oysterProgram(random: SeededRandom, easier: { wrist: string }): Program {
   const style: Style = { stretch: "shortHold", load: "timedSets" };
   return {
     name: "Cold hands, short breaks",
     style,
     weeks: 4,
     sessions: [
-      session(dice, style, "Quay warm-up", "preShift", [
+      session(random, style, "Quay warm-up", "preShift", [
         "arm-swings",
         "fist-and-star",
         "wrist-nod",
@@ -116,7 +116,7 @@ export function oysterProgram(dice: Dice, easier: { wrist: string }): Program {
         ["palm-away", { sides: "alternating", dose: holds(3, 8, 4), personal: { [easier.wrist]: { formId: "elbow-90" } } }],
         "tendon-glide",
       ]),
-      session(dice, style, "Line break", "break", ["shake-out", ["palms-together-drop", { dose: holds(3, 8, 4) }], "hook-to-fist"]),
+      session(random, style, "Line break", "break", ["shake-out", ["palms-together-drop", { dose: holds(3, 8, 4) }], "hook-to-fist"]),
     ],
   };
 }

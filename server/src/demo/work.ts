@@ -1,7 +1,7 @@
 /** What the demo's crews do in a shift: typical tasks of the trade and how the shift is filled. The upholstery crew's is still to be described. */
 import { TASK_STARTERS, type Work } from "@kind-grip/core/strain";
 import type { DemoCrew } from "./crews";
-import type { Dice } from "./dice";
+import type { SeededRandom } from "./seeded-random";
 
 type Parts = readonly (readonly [task: string, minutes: number])[];
 const DAYS: Readonly<Partial<Record<DemoCrew["key"], { usual: Parts; rotation?: { name: string; parts: Parts; people: number } }>>> = {
@@ -35,23 +35,23 @@ const DAYS: Readonly<Partial<Record<DemoCrew["key"], { usual: Parts; rotation?: 
   },
 };
 
-export function demoWork(dice: Dice, key: DemoCrew["key"], personIds: readonly string[]): Work | undefined {
+export function demoWork(random: SeededRandom, key: DemoCrew["key"], personIds: readonly string[]): Work | undefined {
   const days = DAYS[key];
   if (!days) return undefined;
   const names = [...new Set([...days.usual, ...(days.rotation?.parts ?? [])].map(([name]) => name))];
   const tasks = names.map((name) => {
     const starter = TASK_STARTERS.find((each) => each.name === name)!;
-    return { ...starter, id: dice.id(), efforts: starter.efforts.map((effort) => ({ ...effort, id: dice.id() })) };
+    return { ...starter, id: random.id(), efforts: starter.efforts.map((effort) => ({ ...effort, id: random.id() })) };
   });
   const filled = (parts: Parts) => parts.map(([name, minutes]) => ({ taskId: tasks.find((task) => task.name === name)!.id, minutes }));
   return {
     tasks,
     days: [
-      { id: dice.id(), name: "Usual shift", parts: filled(days.usual), personIds: [] },
+      { id: random.id(), name: "Usual shift", parts: filled(days.usual), personIds: [] },
       ...(days.rotation
         ? [
             {
-              id: dice.id(),
+              id: random.id(),
               name: days.rotation.name,
               parts: filled(days.rotation.parts),
               personIds: personIds.slice(-days.rotation.people),

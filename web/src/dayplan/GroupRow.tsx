@@ -3,7 +3,7 @@ import { Box, ButtonBase, Typography } from "@mui/material";
 import { Pin } from "lucide-react";
 import { useRef, useState, type PointerEvent } from "react";
 import { wallTime, type Span } from "@kind-grip/core/calendar";
-import { GRID_MIN, onGrid, ribbonOf, type Wish } from "@kind-grip/core/dayplan";
+import { GRID_MIN, onGrid, ribbonOf, type SessionRequest } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import type { CrewDay } from "./crew-day";
 
@@ -13,23 +13,23 @@ interface GroupRowProps {
   axis: Span;
   name: string;
   people: readonly string[];
-  wishes: readonly Wish[];
+  requests: readonly SessionRequest[];
   plan: ReadonlyMap<string, number>;
   pinned: ReadonlyMap<string, number>;
   nameOf(sessionId: string): string;
   /** Pins it where it is, or lets it go. */
-  onPin(wish: Wish): void;
-  onMove(wish: Wish, startMs: number): void;
+  onPin(request: SessionRequest): void;
+  onMove(request: SessionRequest, startMs: number): void;
 }
 
-export function GroupRow({ day, axis, name, people, wishes, plan, pinned, nameOf, onPin, onMove }: GroupRowProps) {
+export function GroupRow({ day, axis, name, people, requests, plan, pinned, nameOf, onPin, onMove }: GroupRowProps) {
   const { crew, shift, parts } = day;
   const x = (ms: number) => ((ms - axis.startMs) / (axis.endMs - axis.startMs)) * 100;
   const strip = useRef<HTMLDivElement>(null);
   const [dragged, setDragged] = useState<{ id: string; fromX: number; startMs: number; atMs: number } | null>(null);
-  const grab = (wish: Wish, startMs: number) => (event: PointerEvent<HTMLElement>) => {
+  const grab = (request: SessionRequest, startMs: number) => (event: PointerEvent<HTMLElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
-    setDragged({ id: wish.id, fromX: event.clientX, startMs, atMs: startMs });
+    setDragged({ id: request.id, fromX: event.clientX, startMs, atMs: startMs });
   };
   const pull = (event: PointerEvent<HTMLElement>) => {
     if (!dragged) return;
@@ -37,8 +37,8 @@ export function GroupRow({ day, axis, name, people, wishes, plan, pinned, nameOf
     const to = dragged.startMs + (event.clientX - dragged.fromX) * msPerPx;
     setDragged({ ...dragged, atMs: onGrid(Math.min(shift.endMs, Math.max(shift.startMs, to))) });
   };
-  const drop = (wish: Wish) => () => {
-    if (dragged && dragged.atMs !== dragged.startMs) onMove(wish, dragged.atMs);
+  const drop = (request: SessionRequest) => () => {
+    if (dragged && dragged.atMs !== dragged.startMs) onMove(request, dragged.atMs);
     setDragged(null);
   };
   return (
@@ -85,25 +85,25 @@ export function GroupRow({ day, axis, name, people, wishes, plan, pinned, nameOf
             }}
           />
         ))}
-        {wishes.flatMap((wish) => {
-          const planned = plan.get(wish.id);
+        {requests.flatMap((request) => {
+          const planned = plan.get(request.id);
           if (planned === undefined) return [];
-          const at = dragged?.id === wish.id ? dragged.atMs : planned;
+          const at = dragged?.id === request.id ? dragged.atMs : planned;
           return [
             <Box
-              key={wish.id}
-              title={`${nameOf(wish.sessionId)}, drag to move`}
-              onPointerDown={grab(wish, planned)}
+              key={request.id}
+              title={`${nameOf(request.sessionId)}, drag to move`}
+              onPointerDown={grab(request, planned)}
               onPointerMove={pull}
-              onPointerUp={drop(wish)}
+              onPointerUp={drop(request)}
               onPointerCancel={() => setDragged(null)}
               sx={{
                 position: "absolute",
                 left: `${x(at)}%`,
-                width: `max(10px, ${x(axis.startMs + wish.lengthMs)}%)`,
+                width: `max(10px, ${x(axis.startMs + request.lengthMs)}%)`,
                 top: -1,
                 height: 28,
-                bgcolor: pinned.has(wish.id) || dragged?.id === wish.id ? "text.primary" : "warm.main",
+                bgcolor: pinned.has(request.id) || dragged?.id === request.id ? "text.primary" : "warm.main",
                 borderRadius: 1,
                 cursor: "grab",
                 touchAction: "none",
@@ -114,20 +114,20 @@ export function GroupRow({ day, axis, name, people, wishes, plan, pinned, nameOf
         })}
       </Box>
       <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.75 }}>
-        {[...wishes]
+        {[...requests]
           .sort((a, b) => (plan.get(a.id) ?? Infinity) - (plan.get(b.id) ?? Infinity))
-          .map((wish) => {
-            const at = dragged?.id === wish.id ? dragged.atMs : plan.get(wish.id);
-            const pin = pinned.has(wish.id);
+          .map((request) => {
+            const at = dragged?.id === request.id ? dragged.atMs : plan.get(request.id);
+            const pin = pinned.has(request.id);
             return (
               <ButtonBase
-                key={wish.id}
+                key={request.id}
                 aria-pressed={pin}
-                onClick={() => onPin(wish)}
+                onClick={() => onPin(request)}
                 onKeyDown={(event) => {
                   if (event.key !== "ArrowLeft" && event.key !== "ArrowRight") return;
                   event.preventDefault();
-                  onMove(wish, (at ?? wish.idealMs) + (event.key === "ArrowLeft" ? -1 : 1) * GRID_MIN * 60_000);
+                  onMove(request, (at ?? request.idealMs) + (event.key === "ArrowLeft" ? -1 : 1) * GRID_MIN * 60_000);
                 }}
                 sx={{
                   minHeight: 40,
@@ -141,7 +141,7 @@ export function GroupRow({ day, axis, name, people, wishes, plan, pinned, nameOf
                 }}
               >
                 {pin && <Pin size={16} aria-label="pinned" />}
-                <strong>{at === undefined ? "no place" : wallTime(at, crew.timeZone)}</strong> {nameOf(wish.sessionId)}
+                <strong>{at === undefined ? "no place" : wallTime(at, crew.timeZone)}</strong> {nameOf(request.sessionId)}
               </ButtonBase>
             );
           })}

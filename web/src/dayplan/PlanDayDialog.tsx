@@ -3,7 +3,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
 import { wallTime, type Shift } from "@kind-grip/core/calendar";
-import { relaxationText, type Placement, type RibbonPart, type Wish } from "@kind-grip/core/dayplan";
+import { relaxationText, type Placement, type RibbonPart, type SessionRequest } from "@kind-grip/core/dayplan";
 import { nearnessText } from "@kind-grip/core/solver";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
@@ -78,7 +78,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   }, [crew, shift, sessions, people, parts, kept, library, mostOffJob, count, others, breaks, leaders, notBeforeMs, pinned, left]);
   const couldJoin = meeting(crewApi.useCrewsQuery().data ?? [], crew, shift);
   const { plan, stage, gap, saved, relaxations } = useDayPlanner(problem, withReach);
-  const missing = problem.wishes.filter(({ id }) => !plan.has(id));
+  const missing = problem.requests.filter(({ id }) => !plan.has(id));
   const everySession = [...sessions, ...others.flatMap((day) => day.sessions)];
   const nameOf = (sessionId: string) => everySession.find(({ session }) => session.id === sessionId)!.session.name;
   const axis = {
@@ -87,15 +87,15 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   };
 
   const placementsOf = (crewId: string) =>
-    problem.wishes.flatMap((wish): Placement[] => {
-      const at = plan.get(wish.id);
-      const { day, name, people: inGroup, whole } = groups[wish.group]!;
+    problem.requests.flatMap((request): Placement[] => {
+      const at = plan.get(request.id);
+      const { day, name, people: inGroup, whole } = groups[request.group]!;
       if (at === undefined || day.crew.id !== crewId) return [];
       return [
         {
           id: uuid(),
-          programId: day.sessions.find(({ session }) => session.id === wish.sessionId)!.programId,
-          sessionId: wish.sessionId,
+          programId: day.sessions.find(({ session }) => session.id === request.sessionId)!.programId,
+          sessionId: request.sessionId,
           startsAt: new Date(at).toISOString(),
           people: whole ? null : inGroup,
           groupName: whole ? null : name,
@@ -147,10 +147,10 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     }
     setReading(null);
   };
-  const togglePin = (wish: Wish) => {
+  const togglePin = (request: SessionRequest) => {
     const next = new Map(pinned);
-    if (next.has(wish.id)) next.delete(wish.id);
-    else if (plan.has(wish.id)) next.set(wish.id, plan.get(wish.id)!);
+    if (next.has(request.id)) next.delete(request.id);
+    else if (plan.has(request.id)) next.set(request.id, plan.get(request.id)!);
     setPinned(next);
   };
   const again = () => setPinned(new Map());
@@ -275,7 +275,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
           )}
           {missing.length > 0 && (
             <Alert severity="warning" variant="outlined" sx={{ mb: 1.5 }}>
-              {missing.length} of {problem.wishes.length} sessions find no place within{" "}
+              {missing.length} of {problem.requests.length} sessions find no place within{" "}
               {leaders === 1 ? "one leader" : `${leaders} leaders`},{" "}
               {others.length === 0 ? `${mostOffJob} off the job` : "what each job can spare"} and the spacing.{" "}
               {relaxations
@@ -295,12 +295,12 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
               axis={axis}
               name={others.length === 0 ? name : whole ? day.crew.name : `${day.crew.name}, ${name.toLowerCase()}`}
               people={inGroup.map((id) => day.people.find((person) => person.id === id)?.name ?? "")}
-              wishes={problem.wishes.filter((wish) => wish.group === g)}
+              requests={problem.requests.filter((request) => request.group === g)}
               plan={plan}
               pinned={pinned}
               nameOf={nameOf}
               onPin={togglePin}
-              onMove={(wish, at) => setPinned(new Map(pinned).set(wish.id, at))}
+              onMove={(request, at) => setPinned(new Map(pinned).set(request.id, at))}
             />
           ))}
           <Typography sx={{ color: "text.secondary", mt: 1 }}>

@@ -1,6 +1,6 @@
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import { patternPreset, shiftsFrom } from "@kind-grip/core/calendar";
-import { firstFit, type Placement } from "@kind-grip/core/dayplan";
+import { greedyPlan, type Placement } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { inShift, meantFor, meeting, type CrewDay } from "./crew-day";
@@ -90,15 +90,15 @@ describe("groups for a day", () => {
       ["A", "Group 2", false],
       ["B", "Group 1", true],
     ]);
-    expect(problem.wishes.map(({ group, job }) => `${group}${job}`)).toEqual(["00", "00", "10", "10", "21", "21"]);
-    expect(firstFit(problem).size).toBe(6);
+    expect(problem.requests.map(({ group, job }) => `${group}${job}`)).toEqual(["00", "00", "10", "10", "21", "21"]);
+    expect(greedyPlan(problem).size).toBe(6);
   });
 
   it("are not asked again for what was led for all of them, and are for what only some did", () => {
     const day = dayFor(crewNamed("A"), 4);
     const [warmUp] = day.sessions;
     const left = (people: string[] | null) =>
-      asked([planned({ ...day, kept: [placed(warmUp!, `${DATE}T07:00:00.000Z`, people)] })]).problem.wishes.map(({ slot }) => slot);
+      asked([planned({ ...day, kept: [placed(warmUp!, `${DATE}T07:00:00.000Z`, people)] })]).problem.requests.map(({ slot }) => slot);
     expect(left(null)).toEqual(["break"]);
     expect(left(day.people.map(({ id }) => id))).toEqual(["break"]);
     expect(left(day.people.slice(1).map(({ id }) => id))).toEqual(["preShift", "break"]);
@@ -106,13 +106,15 @@ describe("groups for a day", () => {
 
   it("have breaks as often as asked, nothing before now, pins where they are, and wider windows when asked", () => {
     const day = dayFor(crewNamed("A"), 3);
-    expect(asked([planned(day)], { breaks: 3 }).problem.wishes).toHaveLength(4);
+    expect(asked([planned(day)], { breaks: 3 }).problem.requests).toHaveLength(4);
     const noon = day.shift.startMs + 4 * 3600_000;
-    expect(asked([planned(day)], { notBeforeMs: noon }).problem.wishes.every(({ starts }) => starts.every((at) => at >= noon))).toBe(true);
+    expect(asked([planned(day)], { notBeforeMs: noon }).problem.requests.every(({ starts }) => starts.every((at) => at >= noon))).toBe(
+      true,
+    );
     const { problem, withReach } = asked([planned(day)]);
-    const [first] = problem.wishes;
-    expect(asked([planned(day)], { pinned: new Map([[first!.id, noon]]) }).problem.wishes[0]!.starts).toEqual([noon]);
-    expect(withReach(30).wishes[1]!.starts.length).toBeGreaterThan(problem.wishes[1]!.starts.length);
+    const [first] = problem.requests;
+    expect(asked([planned(day)], { pinned: new Map([[first!.id, noon]]) }).problem.requests[0]!.starts).toEqual([noon]);
+    expect(withReach(30).requests[1]!.starts.length).toBeGreaterThan(problem.requests[1]!.starts.length);
   });
 });
 

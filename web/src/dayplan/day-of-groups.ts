@@ -31,7 +31,7 @@ export interface DayOfGroups {
   needed: number;
 }
 
-/** @param options times of a stretch break a shift, sessions led at once, nothing before a moment, wish id → pinned start */
+/** @param options times of a stretch break a shift, sessions led at once, nothing before a moment, request id → pinned start */
 export function dayOfGroups(
   library: Library,
   days: readonly PlannedDay[],
@@ -63,7 +63,7 @@ export function dayOfGroups(
             reach: { preShift: REACH_MIN.preShift + addMin, break: REACH_MIN.break + addMin, postShift: REACH_MIN.postShift + addMin },
           },
         );
-        return { ...asked, wishes: asked.wishes.filter((wish) => !wasLed(wish.sessionId, groups[wish.group]!, day.kept)) };
+        return { ...asked, requests: asked.requests.filter((request) => !wasLed(request.sessionId, groups[request.group]!, day.kept)) };
       }),
       leaders,
     );

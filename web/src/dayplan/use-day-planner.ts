@@ -1,6 +1,14 @@
 /** Plans a day: the first fit at once, the best a moment later from the solver, and what would help when not everything fits. */
 import { useEffect, useMemo, useState } from "react";
-import { bestPlan, firstFit, planCost, relaxationsOf, type DayPlan, type DayProblem, type Relaxation } from "@kind-grip/core/dayplan";
+import {
+  optimalPlan,
+  greedyPlan,
+  planCost,
+  minimalRelaxations,
+  type DayPlan,
+  type DayProblem,
+  type Relaxation,
+} from "@kind-grip/core/dayplan";
 import { startSolver } from "../parts/solver";
 
 const BEST = { timeLimitSec: 6, gap: 0.01 } as const;
@@ -19,16 +27,16 @@ export interface Planned {
 
 /** @param problem, withReach have to stay the same ones as long as nothing changed */
 export function useDayPlanner(problem: DayProblem, withReach: (addMin: number) => DayProblem): Planned {
-  const first = useMemo(() => firstFit(problem), [problem]);
+  const first = useMemo(() => greedyPlan(problem), [problem]);
   const [better, setBetter] = useState<{ problem: DayProblem; plan: DayPlan; gap: number; relaxations: Relaxation[] } | null>(null);
   useEffect(() => {
     let solver: ReturnType<typeof startSolver> | undefined;
     const timer = setTimeout(async () => {
       solver = startSolver();
-      const best = await bestPlan(problem, solver.solve, BEST);
+      const best = await optimalPlan(problem, solver.solve, BEST);
       setBetter({ problem, ...best, relaxations: [] });
-      if (best.plan.size < problem.wishes.length)
-        setBetter({ problem, ...best, relaxations: await relaxationsOf(problem, withReach, solver.solve) });
+      if (best.plan.size < problem.requests.length)
+        setBetter({ problem, ...best, relaxations: await minimalRelaxations(problem, withReach, solver.solve) });
       solver.stop();
     }, AFTER_MS);
     return () => {

@@ -12,11 +12,11 @@ export const safety = {
   inflammatoryJoints: { ask: "An inflammatory joint disease?", short: "Inflammatory joint disease" },
   knownEntrapment: { ask: "A known nerve entrapment in arm or hand?", short: "Known nerve entrapment" },
   neckInjury: { ask: "A neck injury, recent or old?", short: "Neck injury" },
-  thinBlood: { ask: "Blood thinners, or skin that bruises or tears easily?", short: "Blood thinners or fragile skin" },
+  anticoagulants: { ask: "Blood thinners, or skin that bruises or tears easily?", short: "Blood thinners or fragile skin" },
   tapeReaction: { ask: "A skin reaction to tape or plasters?", short: "Skin reaction to tape" },
   sharpPain: { ask: "Sharp pain, told or seen?", short: "Sharp pain" },
   other: { ask: "Something else?", short: "Something else" },
-  veryMobile: { ask: "Very mobile joints: thumb to forearm, elbows bending backward?", short: "Very mobile joints" },
+  hypermobility: { ask: "Very mobile joints: thumb to forearm, elbows bending backward?", short: "Very mobile joints" },
 } as const;
 
 /** What stands on a referral note, and what is said when somebody is held out. */

@@ -5,7 +5,7 @@ import axe, { type RunOnly } from "axe-core";
 export const WCAG: RunOnly = { type: "tag", values: ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"] };
 
 /** @param runOnly which rules @returns each problem with where it is */
-export async function seriousOn(page: Page, runOnly: RunOnly): Promise<string[]> {
+export async function axeViolationsOn(page: Page, runOnly: RunOnly): Promise<string[]> {
   // Put in once a page: moving within the application keeps it.
   if (!(await page.evaluate(() => "axe" in window))) await page.evaluate(axe.source);
   return page.evaluate(async (only) => {

@@ -1,6 +1,6 @@
 /** Repeatable chance: the same seed gives the same demo, ids included. */
 
-export interface Dice {
+export interface SeededRandom {
   /** 0 ≤ x < 1. */
   next(): number;
   chance(share: number): boolean;
@@ -9,7 +9,7 @@ export interface Dice {
 }
 
 /** Mulberry32. */
-export function diceFrom(seed: number): Dice {
+export function diceFrom(seed: number): SeededRandom {
   let state = seed >>> 0;
   const next = () => {
     state = (state + 0x6d2b79f5) >>> 0;
