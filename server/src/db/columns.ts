@@ -5,7 +5,7 @@ export type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 
 export const id = { type: DataTypes.UUID, primaryKey: true };
 /** A part of a key of several columns. */
-export const idPart = id;
+export const idPart = { ...id };
 export const dayPart = { type: DataTypes.DATEONLY, primaryKey: true };
 export const wholePart = { type: DataTypes.INTEGER, primaryKey: true };
 /** Counted by the database: nothing is ordered by it. */
