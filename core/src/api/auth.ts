@@ -2,8 +2,12 @@
 import * as v from "valibot";
 import { IsoInstant } from "../units";
 
-/** trainer: their own crews · lead: leads runs of the crews they are given · employer: crew figures · member: their own page. */
-export const ROLES = ["trainer", "lead", "employer", "member"] as const;
+/** Roles a trainer gives to somebody. lead: leads runs of the crews they are given · employer: crew figures. */
+export const GIVEN_ROLES = ["lead", "employer"] as const;
+/** Who signs in with a password. trainer: their own crews. */
+export const STAFF_ROLES = ["trainer", ...GIVEN_ROLES] as const;
+/** member: their own page, with the crew's code and a PIN. */
+export const ROLES = [...STAFF_ROLES, "member"] as const;
 export const Role = v.picklist(ROLES);
 export type Role = v.InferOutput<typeof Role>;
 

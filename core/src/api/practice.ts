@@ -2,6 +2,7 @@
 import * as v from "valibot";
 import { PracticeSettings } from "../response";
 import { Id, NonEmptyText } from "../units";
+import { GIVEN_ROLES, STAFF_ROLES } from "./auth";
 import { Version } from "./shapes";
 
 export const SettingsEntry = v.strictObject({ settings: PracticeSettings, version: Version });
@@ -11,7 +12,7 @@ export const NewStaff = v.strictObject({
   id: Id,
   name: NonEmptyText,
   email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.email("is not an e-mail address"), v.maxLength(160)),
-  role: v.picklist(["lead", "employer"], "must be crew lead or employer contact"),
+  role: v.picklist(GIVEN_ROLES, "must be crew lead or employer contact"),
   crewIds: v.pipe(v.array(Id), v.minLength(1, "names no crew"), v.maxLength(200)),
 });
 export type NewStaff = v.InferOutput<typeof NewStaff>;
@@ -20,7 +21,7 @@ export const StaffEntry = v.strictObject({
   id: Id,
   name: v.string(),
   email: v.string(),
-  role: v.picklist(["trainer", "lead", "employer"]),
+  role: v.picklist(STAFF_ROLES),
   crewIds: v.array(Id),
 });
 export type StaffEntry = v.InferOutput<typeof StaffEntry>;

@@ -3,7 +3,7 @@ import { SPACING } from "../dayplan";
 import { shareKit } from "../kit";
 import { KIT_KINDS, misfitsOf, newItem, type KitKind, type Library, type Misfit, type Movement, type Phase, type Region } from "../library";
 import { withFirstLoad } from "../program";
-import { compilePerson, type Item, type SlotKind } from "../session";
+import { compilePerson, SLOT_KINDS, type Item, type SlotKind } from "../session";
 import { doseLadder, worthOf } from "../slot";
 import type { ComposeLimits } from "./limits";
 
@@ -13,7 +13,6 @@ export const SLOT_PHASES: Readonly<Record<SlotKind, readonly Phase[]>> = {
   break: ["getReady", "mobility", "stretch", "glide", "release"],
   postShift: ["getReady", "mobility", "stretch", "strengthen", "release"],
 };
-export const SLOTS: readonly SlotKind[] = ["preShift", "break", "postShift"];
 
 /** What an item does for the regions it works, stretches or releases, by phase. Planning weights of this practice. */
 const GOOD: Readonly<Record<Phase, number>> = { getReady: 0.2, mobility: 0.4, stretch: 0.6, glide: 0.4, strengthen: 1, release: 0.4 };
@@ -62,7 +61,7 @@ export function candidatesFor(
       left.push({ movement, misfits });
       return [];
     }
-    return SLOTS.filter(
+    return SLOT_KINDS.filter(
       (slot) => limits.slotSec[slot] > 0 && SLOT_PHASES[slot].includes(movement.phase) && wanted(movement, limits),
     ).flatMap((slot) =>
       doses(library, movement, limits, makeId).flatMap(({ item, share }): Candidate[] => {

@@ -5,10 +5,10 @@
 import type { Opposite } from "../need";
 import type { Phase, Region, WorkPosture } from "../library";
 import { SPACING } from "../dayplan";
-import type { SlotKind } from "../session";
+import { SLOT_KINDS, type SlotKind } from "../session";
 import { columnName, lpText, type Row, type Term } from "../solver";
 import { grouped } from "../units";
-import { KINDS, SLOTS, type Candidate, type Kind } from "./candidates";
+import { KINDS, type Candidate, type Kind } from "./candidates";
 import type { ComposeLimits } from "./limits";
 
 /** Points a week that answer a need of 100, by kind. Planning figures of this practice. */
@@ -69,7 +69,7 @@ export function modelOf(
   const binaries = [
     ...candidates.map((_, i) => x(i)),
     ...movementsOf(candidates).map(y),
-    ...SLOTS.flatMap((slot) => [...(slot === "break" ? [] : [`s_${slot}`]), `g_${slot}`, `t_${slot}`]),
+    ...SLOT_KINDS.flatMap((slot) => [...(slot === "break" ? [] : [`s_${slot}`]), `g_${slot}`, `t_${slot}`]),
   ];
   const upTo = new Map([
     ...targets.map(({ region, kind, target }): [string, number] => [`c_${kind}_${region}`, target]),
@@ -81,7 +81,7 @@ export function modelOf(
 
 /** Nothing is longer than its slot. */
 function withinSlots(candidates: readonly Candidate[], { slotSec }: ComposeLimits): Row[] {
-  return SLOTS.flatMap((slot) =>
+  return SLOT_KINDS.flatMap((slot) =>
     row(
       `time_${slot}`,
       inSlot(candidates, slot).map(([c, i]): Term => [c.sec, x(i)]),
@@ -104,7 +104,7 @@ function oneDoseEach(candidates: readonly Candidate[]): Row[] {
 /** Few enough items in a session, few enough different movements in all. */
 function fewEnough(candidates: readonly Candidate[], { mostItems, mostMovements }: ComposeLimits): Row[] {
   return [
-    ...SLOTS.flatMap((slot) =>
+    ...SLOT_KINDS.flatMap((slot) =>
       row(
         `items_${slot}`,
         inSlot(candidates, slot).map(([, i]): Term => [1, x(i)]),
@@ -147,12 +147,12 @@ function daily(candidates: readonly Candidate[], { breaksADay }: ComposeLimits):
   const most = (mark: string, sessions: number) =>
     row(
       `${mark}daily`,
-      SLOTS.map((slot): Term => [times(slot), `${mark}_${slot}`]),
+      SLOT_KINDS.map((slot): Term => [times(slot), `${mark}_${slot}`]),
       "<=",
       sessions,
     );
   return [
-    ...SLOTS.flatMap((slot) =>
+    ...SLOT_KINDS.flatMap((slot) =>
       row(
         `gany_${slot}`,
         [...inSlot(candidates, slot).flatMap(([c, i]): Term[] => (gliding.includes(c) ? [[1, x(i)]] : [])), [-1, `g_${slot}`]],
@@ -161,7 +161,7 @@ function daily(candidates: readonly Candidate[], { breaksADay }: ComposeLimits):
       ),
     ),
     ...most("g", SPACING.glidesPerDay),
-    ...SLOTS.flatMap((slot) => marks("t", slot, moving)),
+    ...SLOT_KINDS.flatMap((slot) => marks("t", slot, moving)),
     ...most("t", SPACING.mobilityPerDay),
   ];
 }

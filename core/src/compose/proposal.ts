@@ -2,8 +2,8 @@
 import type { KitKind, Region, Setting, WorkPosture } from "../library";
 import { PHASES } from "../library";
 import type { Program } from "../program";
-import type { SlotKind } from "../session";
-import { SLOTS, type Candidate, type Kind, type Left } from "./candidates";
+import { SLOT_KINDS, type SlotKind } from "../session";
+import { type Candidate, type Kind, type Left } from "./candidates";
 import { SESSION_NAMES, type ComposeLimits } from "./limits";
 import { targetsOf, x, type Target, type Wanted } from "./model";
 
@@ -63,7 +63,7 @@ export function proposalFrom(
   const chosen = candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
   const bySlot = (slot: SlotKind) =>
     chosen.filter((each) => each.slot === slot).sort((a, b) => PHASES.indexOf(a.movement.phase) - PHASES.indexOf(b.movement.phase));
-  const sessions = SLOTS.flatMap((slot) => {
+  const sessions = SLOT_KINDS.flatMap((slot) => {
     const items = bySlot(slot).map(({ item }) => item);
     return items.length === 0 ? [] : [{ id: makeId(), name: SESSION_NAMES[slot], slot, items }];
   });
@@ -81,7 +81,7 @@ export function proposalFrom(
   return {
     program: { name, style: limits.style, weeks: limits.weeks, sessions },
     reasons,
-    seconds: new Map(SLOTS.map((slot) => [slot, bySlot(slot).reduce((sum, { sec }) => sum + sec, 0)])),
+    seconds: new Map(SLOT_KINDS.map((slot) => [slot, bySlot(slot).reduce((sum, { sec }) => sum + sec, 0)])),
     unmet,
     covered: weight === 0 ? 1 : targets.reduce((sum, each) => sum + each.need * Math.min(each.target, points(each)), 0) / weight,
     places: new Map(chosen.map(({ item, slot, movement, share }) => [item.id, { slot, movementId: movement.id, share }])),

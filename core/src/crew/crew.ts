@@ -3,6 +3,7 @@ import * as v from "valibot";
 import { documentFormat } from "../document";
 import { isTimeZone, ShiftPattern } from "../calendar";
 import { KitKind, Setting } from "../library";
+import { SLOT_KINDS } from "../session";
 import { NonEmptyText } from "../units";
 
 const wholeNumber = (min: number, max: number, what: string) =>
@@ -38,7 +39,7 @@ export const Crew = v.strictObject({
   timeZone: v.pipe(v.string("is missing"), v.check(isTimeZone, "is not a time zone, e.g. Europe/Dublin")),
   settings: v.array(Setting),
   conditions: v.array(v.picklist(CONDITIONS)),
-  slots: v.strictObject({ preShift: slotSec, break: slotSec, postShift: slotSec }),
+  slots: v.strictObject(v.entriesFromList(SLOT_KINDS, slotSec)),
   kit: v.pipe(v.array(KitEntry), v.maxLength(40, "at most 40 lines of kit")),
   /** Most people off the job at the same moment. */
   mostOffJob: wholeNumber(1, 500, " people"),

@@ -16,7 +16,14 @@ export type { MovementWords } from "./words";
 type Catalogue = typeof en;
 type Labels = Catalogue["labels"];
 
-const resources: Record<string, { translation: Catalogue }> = { en: { translation: en } };
+/** The shape of the English catalogue with words of any language in it. */
+type Translated<T> = T extends string
+  ? string
+  : T extends readonly unknown[]
+    ? readonly string[]
+    : { readonly [K in keyof T]: Translated<T[K]> };
+
+const resources: Record<string, { translation: Translated<Catalogue> }> = { en: { translation: en } };
 
 export interface Words {
   language: string;

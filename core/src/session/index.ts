@@ -1,6 +1,19 @@
 /** The session: items, doses, and the timeline they compile to. */
 export { Dose, HoldsDose, RepsDose, StepsDose, Tempo, TimedDose, boutsOf, doseText, tempoSec, type Bouts, type DoseKind } from "./dose";
-export { FormId, heldIn, Item, MAX_ITEMS, MovementId, PersonalForm, Session, SESSION_DOCUMENT, Sides, SlotKind, type Held } from "./item";
+export {
+  FormId,
+  heldIn,
+  Item,
+  MAX_ITEMS,
+  MovementId,
+  PersonalForm,
+  Session,
+  SESSION_DOCUMENT,
+  Sides,
+  SLOT_KINDS,
+  SlotKind,
+  type Held,
+} from "./item";
 export { DEFAULT_TIMING, doseInForm, type FormTiming, type FormTimings } from "./form-timing";
 export { compileGroup, compilePerson, groupWaits, type ItemSpan, type Segment, type SegmentKind, type Timeline } from "./timeline";
 export { positionAt, type Phase, type Position } from "./position";

@@ -61,7 +61,8 @@ export function heldIn(item: Pick<Item, "loadKg" | "tool" | "gripM">, own?: Pers
 }
 
 /** The three times of a shift a session can be made for. */
-export const SlotKind = v.picklist(["preShift", "break", "postShift"]);
+export const SLOT_KINDS = ["preShift", "break", "postShift"] as const;
+export const SlotKind = v.picklist(SLOT_KINDS);
 export type SlotKind = v.InferOutput<typeof SlotKind>;
 
 export const MAX_ITEMS = 40;

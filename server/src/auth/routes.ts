@@ -1,5 +1,5 @@
 /** Signing in and out, and who is signed in. */
-import { Me, NewPassword, SignIn } from "@kind-grip/core/api";
+import { Me, NewPassword, SignIn, STAFF_ROLES } from "@kind-grip/core/api";
 import type { Request } from "express";
 import type { AppContext } from "../context";
 import type { AccountRow } from "./tables";
@@ -84,7 +84,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     method: "put",
     path: "/api/me/password",
     summary: "Change one's own password",
-    roles: ["trainer", "lead", "employer"],
+    roles: STAFF_ROLES,
     body: NewPassword,
     async handle({ body, caller }) {
       const { accountId } = caller;

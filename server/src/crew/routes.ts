@@ -9,6 +9,7 @@ import {
   CrewListEntry,
   NewCrew,
   PersonEntry,
+  STAFF_ROLES,
 } from "@kind-grip/core/api";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { Id } from "@kind-grip/core/units";
@@ -31,7 +32,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     path: "/api/crews",
     summary: "The caller's crews",
     answer: v.array(CrewListEntry),
-    roles: ["trainer", "lead", "employer"],
+    roles: STAFF_ROLES,
     handle: ({ caller }) => listCrews(db, caller),
   });
   routes.add({

@@ -1,5 +1,5 @@
 /** People of the practice who sign in with a password: trainers, crew leads, employer contacts. */
-import type { NewStaff } from "@kind-grip/core/api";
+import type { NewStaff, StaffEntry } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
 import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
@@ -7,14 +7,6 @@ import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
-
-export interface StaffEntry {
-  id: string;
-  name: string;
-  email: string;
-  role: "trainer" | "lead" | "employer";
-  crewIds: string[];
-}
 
 /** Colleagues, and those who were given one of the caller's crews. */
 export async function listStaff({ models }: Db, caller: Caller): Promise<StaffEntry[]> {

@@ -2,7 +2,7 @@
 import { Box, MenuItem, TextField } from "@mui/material";
 import { type ComposeLimits } from "@kind-grip/core/compose";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
-import type { SlotKind } from "@kind-grip/core/session";
+import { SLOT_KINDS, type SlotKind } from "@kind-grip/core/session";
 import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
@@ -35,7 +35,7 @@ export function Limits({ limits, onChange }: { limits: Editable; onChange(limits
         ]}
       />
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5 }}>
-        {(["preShift", "break", "postShift"] as const).map(minutes)}
+        {SLOT_KINDS.map(minutes)}
         <Stepper label="Breaks a day" value={limits.breaksADay} min={1} max={3} onChange={(value) => set("breaksADay", value)} />
         <Stepper label="Post-shift days" value={limits.strengthDays} min={1} max={3} onChange={(value) => set("strengthDays", value)} />
         <Stepper label="Weeks" value={limits.weeks} min={1} max={12} onChange={(value) => set("weeks", value)} />

@@ -5,6 +5,7 @@ import { Plus, Trash2 } from "lucide-react";
 import { type ReactNode, useMemo } from "react";
 import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
 import { CONDITIONS, Crew } from "@kind-grip/core/crew";
+import { SLOT_KINDS } from "@kind-grip/core/session";
 import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
 import { useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
@@ -134,7 +135,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
 
       <Part title="How long, how many" text="The slots sessions are measured against.">
         <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
-          {(["preShift", "break", "postShift"] as const).map((slot) => (
+          {SLOT_KINDS.map((slot) => (
             <Controller
               key={slot}
               control={control}

@@ -1,4 +1,5 @@
 /** Groups of one or several crews for a day, and what is to be placed for them. Pure: the dialog asks it at every change. */
+import { mapValues } from "es-toolkit";
 import {
   dayProblem,
   formGroups,
@@ -60,7 +61,7 @@ export function dayOfGroups(
             notBeforeMs,
             hardFrom: hardMoments(ribbonOf(day.shift, day.parts), RAISED_STRAIN),
             pinned,
-            reach: { preShift: REACH_MIN.preShift + addMin, break: REACH_MIN.break + addMin, postShift: REACH_MIN.postShift + addMin },
+            reach: mapValues(REACH_MIN, (min) => min + addMin),
           },
         );
         return { ...asked, requests: asked.requests.filter((request) => !wasLed(request.sessionId, groups[request.group]!, day.kept)) };

@@ -3,7 +3,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { CrewListEntry, StaffEntry } from "@kind-grip/core/api";
+import { GIVEN_ROLES, type CrewListEntry, type NewStaff, type StaffEntry } from "@kind-grip/core/api";
 import { practiceApi } from "./api";
 import { crewApi } from "../crew/api";
 import { problemOf } from "../base/api";
@@ -12,11 +12,11 @@ import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
 
-const ROLE = { trainer: "Trainer", lead: "Crew lead", employer: "Employer contact" } as const;
-const SEES = {
+const ROLE: Readonly<Record<StaffEntry["role"], string>> = { trainer: "Trainer", lead: "Crew lead", employer: "Employer contact" };
+const SEES: Readonly<Record<NewStaff["role"], string>> = {
   lead: "Leads runs; sees names and forms, no health answers.",
   employer: "Sees crew figures of at least five people, never a person.",
-} as const;
+};
 
 export function Staff() {
   const staff = practiceApi.useStaffQuery();
@@ -86,7 +86,7 @@ function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewLis
 function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClose(): void }) {
   const [add, { isLoading, error, data }] = practiceApi.useAddStaffMutation();
   const [id] = useState(() => uuid());
-  const [role, setRole] = useState<"lead" | "employer">("lead");
+  const [role, setRole] = useState<NewStaff["role"]>("lead");
   const [name, setName] = useState("");
   const [email, setEmail] = useState("");
   const [crewIds, setCrewIds] = useState<string[]>([]);
@@ -115,14 +115,11 @@ function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClos
       <DialogTitle id="staff-title">Give somebody a sign-in</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
         <Box>
-          <Choice<"lead" | "employer">
+          <Choice<NewStaff["role"]>
             label="Role"
             value={role}
             onChange={setRole}
-            options={[
-              { value: "lead", label: ROLE.lead },
-              { value: "employer", label: ROLE.employer },
-            ]}
+            options={GIVEN_ROLES.map((value) => ({ value, label: ROLE[value] }))}
           />
           <Typography sx={{ mt: 1, color: "text.secondary" }}>{SEES[role]}</Typography>
         </Box>

@@ -1,5 +1,5 @@
 /** What the practice sets for itself, and its staff. */
-import type { StaffEntry, SettingsEntry } from "@kind-grip/core/api";
+import type { NewStaff, SettingsEntry, StaffEntry } from "@kind-grip/core/api";
 import { serverApi } from "../base/api";
 
 export const practiceApi = serverApi.injectEndpoints({
@@ -14,7 +14,7 @@ export const practiceApi = serverApi.injectEndpoints({
       invalidatesTags: ["Practice", "Decisions"],
     }),
     staff: make.query<StaffEntry[], void>({ query: () => "/practice/staff", providesTags: ["Practice"] }),
-    addStaff: make.mutation<{ staff: StaffEntry[]; password: string }, Omit<StaffEntry, "role"> & { role: "lead" | "employer" }>({
+    addStaff: make.mutation<{ staff: StaffEntry[]; password: string }, NewStaff>({
       query: (body) => ({ url: "/practice/staff", method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Practice"] : []),
     }),

@@ -1,7 +1,7 @@
 /** A session's name and slot, and removing it. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from "@mui/material";
 import { useState } from "react";
-import type { Session, SlotKind } from "@kind-grip/core/session";
+import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
 import { useWords } from "../base/library";
 import { useAppDispatch } from "../base/store";
 import { notify } from "../base/notices";
@@ -45,7 +45,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
             label="Slot"
             value={slot}
             onChange={setSlot}
-            options={(["preShift", "break", "postShift"] as const).map((value) => ({ value, label: words.label("slot", value) }))}
+            options={SLOT_KINDS.map((value) => ({ value, label: words.label("slot", value) }))}
           />
         </Box>
       </DialogContent>

@@ -3,7 +3,8 @@ import { Box, Button, ButtonBase, IconButton, ListItemText, Menu, MenuItem } fro
 import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { MAX_SESSIONS } from "@kind-grip/core/program";
-import type { Session, SlotKind } from "@kind-grip/core/session";
+import { SESSION_NAMES } from "@kind-grip/core/compose";
+import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -11,9 +12,6 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import { SessionDialog } from "./SessionDialog";
 import { useEdit, useEditedSession } from "./program-editor";
 import { useGroupLengths } from "./use-group-lengths";
-
-const SLOTS: readonly SlotKind[] = ["preShift", "break", "postShift"];
-const NEW_NAMES: Record<SlotKind, string> = { preShift: "Warm-up", break: "Stretch break", postShift: "After the shift" };
 
 export function SessionTabs({ crew }: { crew: CrewEntry }) {
   const words = useWords();
@@ -27,7 +25,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
     setMenuAt(null);
     const made: Session = {
       id: uuid(),
-      name: copied ? `${copied.name} (copy)`.slice(0, 120) : NEW_NAMES[slot],
+      name: copied ? `${copied.name} (copy)`.slice(0, 120) : SESSION_NAMES[slot],
       slot,
       items: copied?.items.map((item) => ({ ...item, id: uuid() })) ?? [],
     };
@@ -82,7 +80,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
         </Button>
       )}
       <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
-        {SLOTS.map((slot) => (
+        {SLOT_KINDS.map((slot) => (
           <MenuItem key={slot} onClick={() => add(slot)}>
             {words.label("slot", slot)}
           </MenuItem>

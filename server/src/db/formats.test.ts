@@ -1,0 +1,64 @@
+/**
+ * The shape of every stored document, kept by its format. A document in today's format is not parsed again as it is read, so any change of
+ * its schema, a new optional field too, needs the next format and a step to it; this test fails when it was forgotten. A new format adds a
+ * snapshot of its own. Run Jest with `-u` only for a change that fits everything stored already, such as a higher limit.
+ */
+import { RECORD_DOCUMENT } from "@kind-grip/core/baseline";
+import { CREW_DETAIL } from "@kind-grip/core/crew";
+import { WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
+import type { DocumentFormat } from "@kind-grip/core/document";
+import { MOVEMENT_DOCUMENT } from "@kind-grip/core/library";
+import { PROGRAM_DOCUMENT } from "@kind-grip/core/program";
+import { SETTINGS_DOCUMENT } from "@kind-grip/core/response";
+import { SESSION_DOCUMENT } from "@kind-grip/core/session";
+import { WORK_DOCUMENT } from "@kind-grip/core/strain";
+import { toJsonSchema } from "@valibot/to-json-schema";
+
+const DOCUMENTS: readonly DocumentFormat<never>[] = [
+  PROGRAM_DOCUMENT,
+  WEEK_DOCUMENT,
+  SESSION_DOCUMENT,
+  MOVEMENT_DOCUMENT,
+  WORK_DOCUMENT,
+  RECORD_DOCUMENT,
+  CREW_DETAIL,
+  SETTINGS_DOCUMENT,
+] as never;
+
+interface JsonSchema {
+  properties?: Record<string, JsonSchema>;
+  required?: string[];
+  items?: JsonSchema;
+  anyOf?: JsonSchema[];
+  oneOf?: JsonSchema[];
+  allOf?: JsonSchema[];
+  additionalProperties?: JsonSchema | boolean;
+  enum?: unknown[];
+  const?: unknown;
+  type?: string;
+}
+
+/** One line a field: where it is and what it may be, `?` where it may be left out. */
+function linesOf(schema: JsonSchema, path = ""): string[] {
+  const { properties = {}, required = [], items, anyOf = [], oneOf = [], allOf = [], additionalProperties } = schema;
+  const below = [
+    ...Object.entries(properties).flatMap(([name, each]) => linesOf(each, `${path}.${name}${required.includes(name) ? "" : "?"}`)),
+    ...(items ? linesOf(items, `${path}[]`) : []),
+    ...[...anyOf, ...oneOf, ...allOf].flatMap((each) => linesOf(each, path)),
+    ...(typeof additionalProperties === "object" ? linesOf(additionalProperties, `${path}{}`) : []),
+  ];
+  if (below.length > 0) return below;
+  const values = schema.enum ?? ("const" in schema ? [schema.const] : null);
+  return [`${path} ${values ? values.join(" | ") : (schema.type ?? "anything")}`];
+}
+
+/** What is stored is what the schema gives out. */
+const shapeOf = (document: DocumentFormat<never>) =>
+  [...new Set(linesOf(toJsonSchema(document.schema, { errorMode: "ignore", typeMode: "output" }) as JsonSchema))].sort().join("\n");
+
+it.each(DOCUMENTS.map((document) => [`${document.name}, format ${document.format}`, document] as const))(
+  "%s has the shape it was stored in",
+  (_name, document) => {
+    expect(shapeOf(document)).toMatchSnapshot();
+  },
+);
