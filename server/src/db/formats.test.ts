@@ -1,7 +1,7 @@
 /**
  * The shape of every stored document, kept by its format. A document in today's format is not parsed again as it is read, so any change of
- * its schema, a new optional field too, needs the next format and a step to it; this test fails when it was forgotten. A new format adds a
- * snapshot of its own. Run Jest with `-u` only for a change that fits everything stored already, such as a higher limit.
+ * its schema, a new optional field too, needs the next format and a step to it; this test fails when it was forgotten. Run Jest
+ * with `-u` for a new format, and without one only for a change that fits everything stored already, such as one more value.
  */
 import { RECORD_DOCUMENT } from "@kind-grip/core/baseline";
 import { CREW_DETAIL } from "@kind-grip/core/crew";

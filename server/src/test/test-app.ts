@@ -1,4 +1,5 @@
 /** What every API test stands on: the application on the test database, and trainers of a practice of their own. */
+import type { NewStaff } from "@kind-grip/core/api";
 import request, { type Agent, type Response } from "supertest";
 import { v7 as uuid } from "uuid";
 import { createApp } from "../app";
@@ -91,7 +92,7 @@ export class TestTrainer extends TestCaller {
   }
 
   /** A crew lead or employer contact with some of this trainer's crews. */
-  async staff(test: TestApp, role: "lead" | "employer", crewIds: readonly string[]): Promise<TestCaller> {
+  async staff(test: TestApp, role: NewStaff["role"], crewIds: readonly string[]): Promise<TestCaller> {
     const email = `${uuid()}@test.example`;
     const { body } = await this.send("post", "/api/practice/staff", { id: uuid(), name: role, email, role, crewIds });
     return TestCaller.signedIn(test, "/api/sign-in", { email, password: body.password });

@@ -126,7 +126,12 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
           <Box key={side} sx={{ display: "grid", gridTemplateColumns: "34px 1fr 150px", columnGap: 1.5, alignItems: "center", mb: 0.75 }}>
             <SideMark side={side} size={30} />
             <Box sx={{ position: "relative", height: 30 }}>
-              {grip && <Box sx={{ width: `${(grip.meanKg / most) * 100}%`, height: "100%", bgcolor: `hand.${side}`, borderRadius: 1 }} />}
+              {grip && (
+                <Box
+                  className="keeps-colour"
+                  sx={{ width: `${(grip.meanKg / most) * 100}%`, height: "100%", bgcolor: `hand.${side}`, borderRadius: 1 }}
+                />
+              )}
               {last && (
                 <Box
                   aria-hidden

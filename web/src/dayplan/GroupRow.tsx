@@ -59,6 +59,7 @@ export function GroupRow({ day, axis, name, people, requests, plan, pinned, name
         />
         {ribbonOf(shift, parts).map((piece, i) => (
           <Box
+            className="keeps-colour"
             key={i}
             sx={{
               position: "absolute",
@@ -91,6 +92,7 @@ export function GroupRow({ day, axis, name, people, requests, plan, pinned, name
           const at = dragged?.id === request.id ? dragged.atMs : planned;
           return [
             <Box
+              className="keeps-colour"
               key={request.id}
               title={`${nameOf(request.sessionId)}, drag to move`}
               onPointerDown={grab(request, planned)}

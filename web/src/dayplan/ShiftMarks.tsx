@@ -59,6 +59,7 @@ export function Work({ shift, parts, x }: { shift: Shift; parts: readonly Ribbon
         const thick = THINNEST + Math.min(1, piece.strain / THICKEST_AT) * (THICKEST - THINNEST);
         return (
           <Box
+            className="keeps-colour"
             key={i}
             aria-hidden
             title={`${piece.name}: strain index ${piece.strain.toFixed(1)}`}
@@ -132,7 +133,10 @@ export function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onM
         transition: "none",
       }}
     >
-      <Box sx={{ position: "absolute", left: 0, bottom: 0, top: 26, width: "100%", bgcolor: tone, borderRadius: "0 2px 2px 2px" }} />
+      <Box
+        className="keeps-colour"
+        sx={{ position: "absolute", left: 0, bottom: 0, top: 26, width: "100%", bgcolor: tone, borderRadius: "0 2px 2px 2px" }}
+      />
       <Box
         sx={{
           position: "absolute",

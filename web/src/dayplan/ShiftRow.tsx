@@ -168,7 +168,11 @@ export function ShiftRow({
               />
             ))}
             {isToday && (
-              <Box aria-hidden sx={{ position: "absolute", left: `${x(now)}%`, top: 40, height: 38, width: 2, bgcolor: "text.primary" }} />
+              <Box
+                className="keeps-colour"
+                aria-hidden
+                sx={{ position: "absolute", left: `${x(now)}%`, top: 40, height: 38, width: 2, bgcolor: "text.primary" }}
+              />
             )}
           </>
         )}

@@ -86,7 +86,10 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
                 bgcolor: "background.paper",
               }}
             >
-              <Box sx={{ position: "absolute", left: 0, right: 0, bottom: 0, height: `${share * 100}%`, bgcolor: "primary.main" }} />
+              <Box
+                className="keeps-colour"
+                sx={{ position: "absolute", left: 0, right: 0, bottom: 0, height: `${share * 100}%`, bgcolor: "primary.main" }}
+              />
               <Box
                 component="span"
                 sx={{
@@ -114,6 +117,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
           const level = morningOf.get(date);
           return (
             <Box
+              className="keeps-colour"
               key={date}
               role="listitem"
               aria-label={level === undefined ? dayName(date) : words.member("morningText", { day: dayName(date), level })}

@@ -35,10 +35,16 @@ export function RegionBalance({ session, timeline, people }: { session: Session;
           >
             <Typography sx={{ textAlign: "right", fontWeight: 650 }}>{Math.round(tensionSec.left)} s</Typography>
             <Box sx={{ display: "flex", justifyContent: "flex-end" }}>
-              <Box sx={{ width: `${(tensionSec.left / most) * 100}%`, height: 14, bgcolor: "hand.left", borderRadius: "3px 0 0 3px" }} />
+              <Box
+                className="keeps-colour"
+                sx={{ width: `${(tensionSec.left / most) * 100}%`, height: 14, bgcolor: "hand.left", borderRadius: "3px 0 0 3px" }}
+              />
             </Box>
             <Typography sx={{ textAlign: "center", lineHeight: 1.1, fontSize: "0.95rem" }}>{words.label("region", region)}</Typography>
-            <Box sx={{ width: `${(tensionSec.right / most) * 100}%`, height: 14, bgcolor: "hand.right", borderRadius: "0 3px 3px 0" }} />
+            <Box
+              className="keeps-colour"
+              sx={{ width: `${(tensionSec.right / most) * 100}%`, height: 14, bgcolor: "hand.right", borderRadius: "0 3px 3px 0" }}
+            />
             <Typography sx={{ fontWeight: 650 }}>{Math.round(tensionSec.right)} s</Typography>
           </Box>
         ))}

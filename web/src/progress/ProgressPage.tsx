@@ -121,6 +121,7 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
                   </Box>
                   <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
                     <Box
+                      className="keeps-colour"
                       sx={{
                         width: `${(person.presentShare ?? 0) * 100}%`,
                         height: "100%",

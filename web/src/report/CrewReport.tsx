@@ -116,7 +116,10 @@ function Share({ share }: { share: CrewFigures["adherence"] }) {
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
       <Box aria-hidden sx={{ width: 150, height: 12, bgcolor: "line", borderRadius: 1 }}>
-        <Box sx={{ width: `${share * 100}%`, height: "100%", bgcolor: share < 0.7 ? "warm.main" : "primary.main", borderRadius: 1 }} />
+        <Box
+          className="keeps-colour"
+          sx={{ width: `${share * 100}%`, height: "100%", bgcolor: share < 0.7 ? "warm.main" : "primary.main", borderRadius: 1 }}
+        />
       </Box>
       {percent(share)}
     </Box>

@@ -31,6 +31,7 @@ export function PaceBar({ position }: { position: Position }) {
       }}
     >
       <Box
+        className="keeps-colour"
         style={{ transform: `scaleX(${Math.max(0, Math.min(1, share))})` }}
         sx={{ position: "absolute", inset: 0, transformOrigin: "left", bgcolor: quiet ? "line" : `hand.${segment.side}` }}
       />

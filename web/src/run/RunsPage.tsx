@@ -123,7 +123,10 @@ export function EffortBar({ effort }: { effort: number | null }) {
     <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
       <Box sx={{ width: 36, fontWeight: 650 }}>{effort.toFixed(1)}</Box>
       <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
-        <Box sx={{ width: `${effort * 10}%`, height: "100%", bgcolor: effort > 5 ? "warm.main" : "primary.main", borderRadius: 1 }} />
+        <Box
+          className="keeps-colour"
+          sx={{ width: `${effort * 10}%`, height: "100%", bgcolor: effort > 5 ? "warm.main" : "primary.main", borderRadius: 1 }}
+        />
       </Box>
     </Box>
   );

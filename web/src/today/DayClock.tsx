@@ -117,6 +117,7 @@ function Ribbon({ crew, entries, now }: { crew: Today["crews"][number]; entries:
         ))}
       {entries.map((entry) => (
         <Box
+          className="keeps-colour"
           key={entry.placementId}
           sx={{
             position: "absolute",
@@ -130,7 +131,7 @@ function Ribbon({ crew, entries, now }: { crew: Today["crews"][number]; entries:
           }}
         />
       ))}
-      <Box sx={{ position: "absolute", left: x(now), top: 0, bottom: 4, width: 2, bgcolor: "text.primary" }} />
+      <Box className="keeps-colour" sx={{ position: "absolute", left: x(now), top: 0, bottom: 4, width: 2, bgcolor: "text.primary" }} />
     </Box>
   );
 }

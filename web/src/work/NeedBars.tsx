@@ -74,6 +74,7 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
                   }}
                 >
                   <Box
+                    className="keeps-colour"
                     sx={{
                       width: `${need}%`,
                       minWidth: need > 0 ? 3 : 0,

@@ -32,6 +32,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
               <Box sx={{ display: "flex", height: "100%", borderRadius: 1.5, overflow: "hidden" }}>
                 {strain.parts.map(({ of, adds }) => (
                   <Box
+                    className="keeps-colour"
                     key={of.task.id}
                     component={onTask ? "button" : "div"}
                     type={onTask ? "button" : undefined}
