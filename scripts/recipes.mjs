@@ -210,7 +210,8 @@ it("keeps what is rubbed or stuck on away from broken skin, from the moment it w
         'name: "crew", format: 2, steps: [(crew) => ({ ...(crew as object), slots: Object.assign({ midShift: 180 }, (crew as Crew).slots) })]',
       ]);
       edit("server/src/demo/load.ts", ["postShift: 1.6 }", "postShift: 1.6, midShift: 0 }"]);
-      everywhere(["core/src/compose", "core/bench"], /(postShift: [^,}]*[^,} ])( \})/g, "$1, midShift: 0$2");
+      edit("core/bench/compose.ts", ["postShift: whole(5, 14) * 60 }", "postShift: whole(5, 14) * 60, midShift: 0 }"]);
+      everywhere(["core/src/compose"], /(postShift: [^,}]*[^,} ])( \})/g, "$1, midShift: 0$2");
       everywhere(["core", "server", "web"], /(postShift: \d+)( \})/g, "$1, midShift: 180$2");
     },
   },

@@ -36,6 +36,9 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
   };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap", mb: 1 }}>
+      <Box component="h1" sx={{ position: "absolute", width: "1px", height: "1px", m: 0, overflow: "hidden", clipPath: "inset(50%)" }}>
+        {program.name}
+      </Box>
       <NameField value={program.name} onChange={(name) => change({ ...program, name })} />
       <Button variant="outlined" onClick={() => setDialog("style")} title="Change the style of dosing">
         {words.label("stretchSchool", program.style.stretch)} · {words.label("loadSchool", program.style.load)}
