@@ -89,7 +89,9 @@ test("find a movement, play it, make an own one, use it in a session, print it",
       own: { words: { name: "Spread and sink" } },
     });
     await page.goto("/library");
-    await expect(page.getByText("78 of 78 movements")).toBeVisible();
+    const count = page.getByText(/^(\d+) of \1 movements$/);
+    await expect(count).toBeVisible();
+    const before = await count.textContent();
     await page.getByLabel("Movement file").setInputFiles({
       name: "broken.json",
       mimeType: "application/json",
@@ -101,7 +103,7 @@ test("find a movement, play it, make an own one, use it in a session, print it",
     await expect(page.getByRole("heading", { level: 1, name: "Spread and sink" })).toBeVisible();
     await page.getByRole("link", { name: "Change it in the studio" }).click();
     await page.getByRole("button", { name: "Take out of the library" }).click();
-    await expect(page.getByText("78 of 78 movements")).toBeVisible();
+    await expect(count).toHaveText(before!);
   });
 
   await test.step("use it in a session like any other, lead it, print it", async () => {

@@ -1,0 +1,103 @@
+/** What is asked after a run, and that each answer is kept under the person it is of. */
+import { screen, within } from "@testing-library/react";
+import { dosed, startedRun } from "../testing/run";
+import { sampleCrew, samplePerson, sampleSession } from "../testing/sample";
+import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { FULL_PARTICIPATION, type Participations } from "@kind-grip/core/safety";
+import { FinishRun } from "./FinishRun";
+import { keepUnderWay, outbox, underWay } from "./run-store";
+
+const crew = sampleCrew();
+const people = ["Ann Early", "Bo Late", "Cy Away"].map((name) => samplePerson({ name }));
+const [ann, bo, cy] = people.map(({ id }) => id) as [string, string, string];
+const session = dosed(sampleSession());
+const PROGRAM = "program";
+const ENDED = Date.parse("2026-03-26T09:10:00Z");
+
+function open({
+  participations = new Map(),
+  takenOut = new Map(),
+}: { participations?: Participations; takenOut?: Map<string, Set<string>> } = {}) {
+  new TestServer(SIGNED_IN);
+  const run = startedRun(session, { marks: [{ personId: bo, kind: "tingling", itemId: session.items[1]!.id }] });
+  keepUnderWay(PROGRAM, session.id, { ...run, keptAtMs: Date.now() });
+  return showPage(
+    <FinishRun
+      crew={crew}
+      people={people}
+      participations={participations}
+      takenOut={{ current: takenOut }}
+      programId={PROGRAM}
+      placementId={null}
+      run={run as never}
+      practiceNow={() => ENDED}
+    />,
+  );
+}
+const keep = () => screen.getByRole("button", { name: "Keep this run" });
+const kept = () => Object.fromEntries(outbox()[0]!.people.map((person) => [person.personId, person]));
+
+beforeEach(() => localStorage.clear());
+
+it("keeps each effort under its person; who was not there has none, also when it was tapped before", async () => {
+  const { user } = open();
+  await user.click(await screen.findByRole("button", { name: "Ann Early: 3" }));
+  await user.click(screen.getByRole("button", { name: "Cy Away: 8" }));
+  await user.click(screen.getByRole("button", { name: "Cy Away was here" }));
+  expect(screen.getByText("2 here, 1 efforts")).toBeInTheDocument();
+  await user.click(keep());
+  expect(Object.values(kept()).map(({ personId, present, effort }) => [personId, present, effort])).toEqual([
+    [ann, true, 3],
+    [bo, true, null],
+    [cy, false, null],
+  ]);
+});
+
+it("shows a mark made while it was led, and takes it away or adds one for that person only", async () => {
+  const { user } = open();
+  const row = (name: string) => within(screen.getByRole("button", { name: `${name} was here` }).closest("li")!);
+  await screen.findByRole("button", { name: "Bo Late was here" });
+  expect(row("Bo Late").getByRole("button", { name: /tingling/i })).toHaveAttribute("aria-pressed", "true");
+  expect(row("Ann Early").getByRole("button", { name: /tingling/i })).toHaveAttribute("aria-pressed", "false");
+  await user.click(row("Ann Early").getByRole("button", { name: /sharp/i }));
+  await user.click(keep());
+  expect(kept()[bo]!.marks).toEqual([{ kind: "tingling", itemId: session.items[1]!.id }]);
+  expect(kept()[ann]!.marks).toEqual([{ kind: "sharpPain", itemId: null }]);
+  expect(kept()[cy]!.marks).toEqual([]);
+});
+
+it("says what somebody was left out of: held out before it, and taken out while it went on", async () => {
+  const [first, second] = session.items.map(({ id }) => id) as [string, string];
+  const out = { ...FULL_PARTICIPATION, outOf: [{ movements: [session.items[0]!.movementId] }] };
+  const { user } = open({
+    participations: new Map([[ann, out]]),
+    takenOut: new Map([
+      [ann, new Set([second])],
+      [bo, new Set([second])],
+    ]),
+  });
+  await user.click(await screen.findByRole("button", { name: "Keep this run" }));
+  expect(kept()[ann]!.leftOut.sort()).toEqual([first, second].sort());
+  expect(kept()[bo]!.leftOut).toEqual([second]);
+  expect(kept()[cy]!.leftOut).toEqual([]);
+});
+
+it("counts items by how much of them was played", async () => {
+  const { user } = open();
+  expect(await screen.findByText(/1 of 2 items done/)).toBeInTheDocument();
+  await user.click(keep());
+  expect(outbox()[0]!.items.map(({ status }) => status)).toEqual(["done", "skipped"]);
+  expect(outbox()[0]).toMatchObject({ crewId: crew.id, programId: PROGRAM, endedAt: new Date(ENDED).toISOString(), alone: false });
+});
+
+it("is then no longer under way; one that did not happen leaves nothing", async () => {
+  const first = open();
+  await first.user.click(await screen.findByRole("button", { name: "Keep this run" }));
+  expect(underWay(PROGRAM, session.id)).toBeUndefined();
+  expect(await screen.findByText("at /today")).toBeInTheDocument();
+  first.unmount();
+  localStorage.clear();
+  const second = open();
+  await second.user.click(await screen.findByRole("button", { name: "It did not happen" }));
+  expect([outbox(), underWay(PROGRAM, session.id)]).toEqual([[], undefined]);
+});
