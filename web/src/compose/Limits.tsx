@@ -1,9 +1,9 @@
 /** What a proposal has to keep to, as steppers and choices. */
-import { Box, MenuItem, TextField } from "@mui/material";
+import { Box } from "@mui/material";
 import { type ComposeLimits } from "@kind-grip/core/compose";
-import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { SLOT_KINDS, type SlotKind } from "@kind-grip/core/session";
 import { useWords } from "../base/library";
+import { StyleFields } from "../library/StyleFields";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 
@@ -42,30 +42,7 @@ export function Limits({ limits, onChange }: { limits: Editable; onChange(limits
         <Stepper label="Movements in all" value={limits.mostMovements} min={3} max={24} onChange={(value) => set("mostMovements", value)} />
         <Stepper label="Items a session" value={limits.mostItems} min={2} max={12} onChange={(value) => set("mostItems", value)} />
       </Box>
-      <TextField
-        select
-        label="Stretching"
-        value={limits.style.stretch}
-        onChange={(event) => set("style", { ...limits.style, stretch: event.target.value as StretchSchool })}
-      >
-        {STRETCH_SCHOOLS.map((school) => (
-          <MenuItem key={school} value={school}>
-            {words.label("stretchSchool", school)}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
-        label="Loading"
-        value={limits.style.load}
-        onChange={(event) => set("style", { ...limits.style, load: event.target.value as LoadSchool })}
-      >
-        {LOAD_SCHOOLS.map((school) => (
-          <MenuItem key={school} value={school}>
-            {words.label("loadSchool", school)}
-          </MenuItem>
-        ))}
-      </TextField>
+      <StyleFields style={limits.style} onChange={(style) => set("style", style)} />
     </Box>
   );
 }

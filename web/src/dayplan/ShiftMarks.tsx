@@ -27,14 +27,13 @@ interface PinProps {
 /** The work of a shift as a ribbon: as thick as its strain, warm where that is raised. */
 export function Work({ shift, parts, x }: { shift: Shift; parts: readonly RibbonPart[]; x(ms: number): number }) {
   const middle = 61;
+  const wholeShift = { position: "absolute", left: `${x(shift.startMs)}%`, width: `${x(shift.endMs) - x(shift.startMs)}%` };
   if (parts.length === 0)
     return (
       <Box
         aria-hidden
         sx={{
-          position: "absolute",
-          left: `${x(shift.startMs)}%`,
-          width: `${x(shift.endMs) - x(shift.startMs)}%`,
+          ...wholeShift,
           top: middle - 9,
           height: 18,
           bgcolor: "primary.light",
@@ -47,9 +46,7 @@ export function Work({ shift, parts, x }: { shift: Shift; parts: readonly Ribbon
       <Box
         aria-hidden
         sx={{
-          position: "absolute",
-          left: `${x(shift.startMs)}%`,
-          width: `${x(shift.endMs) - x(shift.startMs)}%`,
+          ...wholeShift,
           top: middle - 1,
           height: 2,
           bgcolor: "line",

@@ -1,10 +1,9 @@
 /** What the practice sets for itself: the style new programs begin with, and the thresholds decisions are taken by. */
 import { isEqual } from "es-toolkit";
-import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { Alert, Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
-import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { USUAL_SETTINGS, type PracticeSettings, type ResponseThresholds } from "@kind-grip/core/response";
-import { useWords } from "../base/library";
+import { StyleFields } from "../library/StyleFields";
 import type { SettingsEntry } from "@kind-grip/core/api";
 import { practiceApi } from "./api";
 import { problemOf } from "../base/api";
@@ -29,7 +28,6 @@ export function SettingsForm() {
 }
 
 function Form({ entry }: { entry: SettingsEntry }) {
-  const words = useWords();
   const [save, { isLoading, error }] = practiceApi.useSaveSettingsMutation();
   const [settings, setSettings] = useState<PracticeSettings>(entry.settings);
   const dispatch = useAppDispatch();
@@ -50,30 +48,7 @@ function Form({ entry }: { entry: SettingsEntry }) {
         This is version {entry.version}.
       </Typography>
       <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
-        <TextField
-          select
-          label="Stretching"
-          value={style.stretch}
-          onChange={(event) => setSettings({ ...settings, style: { ...style, stretch: event.target.value as StretchSchool } })}
-        >
-          {STRETCH_SCHOOLS.map((school) => (
-            <MenuItem key={school} value={school}>
-              {words.label("stretchSchool", school)}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          label="Loading"
-          value={style.load}
-          onChange={(event) => setSettings({ ...settings, style: { ...style, load: event.target.value as LoadSchool } })}
-        >
-          {LOAD_SCHOOLS.map((school) => (
-            <MenuItem key={school} value={school}>
-              {words.label("loadSchool", school)}
-            </MenuItem>
-          ))}
-        </TextField>
+        <StyleFields style={style} onChange={(style) => setSettings({ ...settings, style })} />
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, columnGap: 2, rowGap: 1.5 }}>
         {THRESHOLDS.map(({ key, ...field }) => (
