@@ -61,7 +61,7 @@ async function measure(db: Db): Promise<void> {
         "SELECT * FROM programs",
         "SELECT * FROM people",
         "SELECT crewId, kind, COUNT(*) FROM proposals GROUP BY crewId, kind",
-        "SELECT * FROM holds",
+        "SELECT * FROM restrictions",
         "SELECT * FROM symptom_reports WHERE seenAt IS NULL",
         "SELECT * FROM clearances",
         "SELECT crewId, COUNT(*) FROM people WHERE leftOn IS NULL GROUP BY crewId",

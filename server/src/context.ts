@@ -37,7 +37,7 @@ async function demoMoment({ models, sequelize }: Db, practiceId: string): Promis
 
 const OF_PRACTICE = "JOIN crews c ON c.id = t.crewId JOIN accounts a ON a.id = c.trainerId WHERE a.practiceId = :practiceId";
 const LAST_WRITTEN = [
-  ["holds", "since"],
+  ["restrictions", "since"],
   ["clearances", "enteredAt"],
   ["symptom_alerts", "since"],
   ["symptom_alerts", "answeredAt"],

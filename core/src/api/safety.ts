@@ -1,7 +1,7 @@
-/** Who may do what, holds, clearances, reports and their answers, the trail. */
+/** Who may do what, restrictions, clearances, reports and their answers, the trail. */
 import * as v from "valibot";
 import { Phase } from "../library";
-import { AlertAnswer, HOLD_REASONS, Participation } from "../safety";
+import { AlertAnswer, RESTRICTION_REASONS, Participation } from "../safety";
 import { Id, IsoDate, IsoInstant } from "../units";
 import { AlertReport } from "./dayplan";
 import { pageOf } from "./shapes";
@@ -11,20 +11,20 @@ export const ParticipationEntry = v.strictObject({ personId: Id, ...Participatio
 export type ParticipationEntry = v.InferOutput<typeof ParticipationEntry>;
 
 const withdrawal = { withdrawnAt: v.nullable(IsoInstant), withdrawnWhy: v.nullable(v.string()) };
-export const HoldEntry = v.strictObject({
+export const RestrictionEntry = v.strictObject({
   id: Id,
   personId: Id,
-  question: v.picklist(HOLD_REASONS),
+  question: v.picklist(RESTRICTION_REASONS),
   words: v.nullable(v.string()),
   since: IsoInstant,
   roundId: v.nullable(Id),
   ...withdrawal,
 });
-export type HoldEntry = v.InferOutput<typeof HoldEntry>;
+export type RestrictionEntry = v.InferOutput<typeof RestrictionEntry>;
 export const ClearanceEntry = v.strictObject({
   id: Id,
   personId: Id,
-  holdId: Id,
+  restrictionId: Id,
   givenBy: v.string(),
   profession: v.string(),
   allows: v.array(Phase),
@@ -37,17 +37,17 @@ export const ClearanceEntry = v.strictObject({
 export type ClearanceEntry = v.InferOutput<typeof ClearanceEntry>;
 
 export const HeldOut = v.strictObject({
-  holds: v.array(HoldEntry),
+  restrictions: v.array(RestrictionEntry),
   clearances: v.array(ClearanceEntry),
   /** What people reported that waits for an answer or still pauses. */
   reports: v.array(v.strictObject({ personId: Id, reports: v.array(AlertReport) })),
 });
 export type HeldOut = v.InferOutput<typeof HeldOut>;
 
-export const NewHold = v.pipe(
+export const NewRestriction = v.pipe(
   v.strictObject({
     personId: Id,
-    question: v.picklist(HOLD_REASONS, "is not one of the reasons"),
+    question: v.picklist(RESTRICTION_REASONS, "is not one of the reasons"),
     words: v.optional(v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(600, "is longer than 600 characters"))), null),
   }),
   v.forward(
@@ -61,7 +61,17 @@ export const AnsweredAlerts = v.strictObject({
   answer: AlertAnswer,
 });
 
-export const AUDIT_SUBJECTS = ["baseline", "hold", "clearance", "referral", "export", "decision", "access", "report", "run"] as const;
+export const AUDIT_SUBJECTS = [
+  "baseline",
+  "restriction",
+  "clearance",
+  "referral",
+  "export",
+  "decision",
+  "access",
+  "report",
+  "run",
+] as const;
 export const AuditEntry = v.strictObject({
   id: v.string(),
   /** Null when it was about everybody of the crew. */

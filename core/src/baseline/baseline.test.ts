@@ -52,8 +52,8 @@ describe("range, on both sides of each threshold", () => {
   it.each([
     ["wristFlexion", 69, 68],
     ["wristExtension", 60, 59],
-    ["thumbSide", 15, 14],
-    ["littleSide", 25, 24],
+    ["radialDeviation", 15, 14],
+    ["ulnarDeviation", 25, 24],
     ["palmUp", 69, 68],
     ["elbowBend", 128, 127],
   ] as const)("%s is enough at %s° and short at %s°", (motion, enough, short) => {

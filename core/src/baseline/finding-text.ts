@@ -9,8 +9,8 @@ import { ANGLE_NOISE_DEG } from "./thresholds";
 export const MOTION_NAMES: Readonly<Record<Motion, string>> = {
   wristFlexion: "Wrist bends forward",
   wristExtension: "Wrist bends back",
-  thumbSide: "Tilts to the thumb side",
-  littleSide: "Tilts to the little-finger side",
+  radialDeviation: "Tilts to the thumb side",
+  ulnarDeviation: "Tilts to the little-finger side",
   palmUp: "Turns palm up",
   palmDown: "Turns palm down",
   elbowBend: "Elbow bends",

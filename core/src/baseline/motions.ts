@@ -4,7 +4,7 @@
  */
 import type { Region } from "../library";
 
-export const MOTIONS = ["wristFlexion", "wristExtension", "thumbSide", "littleSide", "palmUp", "palmDown", "elbowBend"] as const;
+export const MOTIONS = ["wristFlexion", "wristExtension", "radialDeviation", "ulnarDeviation", "palmUp", "palmDown", "elbowBend"] as const;
 export type Motion = (typeof MOTIONS)[number];
 
 interface MotionFacts {
@@ -19,8 +19,8 @@ interface MotionFacts {
 export const MOTION_FACTS: Readonly<Record<Motion, MotionFacts>> = {
   wristFlexion: { referenceDeg: 80, stretches: "wristExtensors", movedBy: "wristFlexors" },
   wristExtension: { referenceDeg: 70, stretches: "wristFlexors", movedBy: "wristExtensors" },
-  thumbSide: { referenceDeg: 20, stretches: "littleFingerSideWrist", movedBy: "thumbSideWrist" },
-  littleSide: { referenceDeg: 30, stretches: "thumbSideWrist", movedBy: "littleFingerSideWrist" },
+  radialDeviation: { referenceDeg: 20, stretches: "littleFingerSideWrist", movedBy: "thumbSideWrist" },
+  ulnarDeviation: { referenceDeg: 30, stretches: "thumbSideWrist", movedBy: "littleFingerSideWrist" },
   palmUp: { referenceDeg: 80, stretches: "pronators", movedBy: "supinators" },
   palmDown: { referenceDeg: 80, stretches: "supinators", movedBy: "pronators" },
   elbowBend: { referenceDeg: 150, stretches: "elbowOuter", movedBy: "elbowInner" },

@@ -77,11 +77,22 @@ function withTodaysQuestions(record: unknown): unknown {
   return { ...rest, safety: Object.fromEntries(Object.entries(safety).map(([id, answer]) => [RENAMED[id] ?? id, answer])) };
 }
 
+/** Motions of the wrist to the sides have their standard names since format 3. */
+const RENAMED_MOTIONS: Readonly<Record<string, string>> = { thumbSide: "radialDeviation", littleSide: "ulnarDeviation" };
+
+function withStandardMotions(record: unknown): unknown {
+  const { range = {}, ...rest } = record as { range?: Record<string, unknown> };
+  return {
+    ...rest,
+    range: Object.fromEntries(Object.entries(range).map(([motion, angles]) => [RENAMED_MOTIONS[motion] ?? motion, angles])),
+  };
+}
+
 /** As it is stored, and as a draft. */
 export const RECORD_DOCUMENT = documentFormat<BaselineRecord>({
   name: "baseline record",
-  format: 2,
-  steps: [withTodaysQuestions],
+  format: 3,
+  steps: [withTodaysQuestions, withStandardMotions],
   schema: BaselineRecord,
 });
 

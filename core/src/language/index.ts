@@ -5,7 +5,7 @@
 import i18next, { type i18n } from "i18next";
 import { SHIPPED_LIBRARY, type Library } from "../library";
 import type { Dose } from "../session";
-import type { HoldReason, Symptom } from "../safety";
+import type { RestrictionReason, Symptom } from "../safety";
 import type { Figure, HandShapeName, SideName } from "../figure";
 import { en } from "./en";
 import { figureText } from "./figure-text";
@@ -43,7 +43,7 @@ export interface Words {
   /** What a coaching card says. */
   coaching(id: string): { title: string; why: string };
   /** A safety question: as it is asked, and its short name. */
-  safety(id: HoldReason): { ask: string; short: string };
+  safety(id: RestrictionReason): { ask: string; short: string };
   referral(key: keyof Catalogue["referral"], values?: Record<string, string | number>): string;
   symptomKind(kind: Symptom["kind"]): string;
   nights(nights: Symptom["nights"]): string;

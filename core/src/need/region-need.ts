@@ -58,7 +58,7 @@ export function sharesOf(task: Pick<Task, "reach">, effort: Pick<Effort, "flexio
       shares[region] = Math.min(1, (shares[region] ?? 0) + share);
   };
   for (const posture of posturesOf(task, effort)) add(posture === "wristTilted" ? undefined : POSTURE_SHARES[posture]);
-  if (posturesOf(task, effort).includes("wristTilted")) add(POSTURE_SHARES[effort.tiltDeg > 0 ? "tiltLittleSide" : "tiltThumbSide"]);
+  if (posturesOf(task, effort).includes("wristTilted")) add(POSTURE_SHARES[effort.tiltDeg > 0 ? "ulnarDeviation" : "radialDeviation"]);
   if (effort.turn === "palmUp") add(POSTURE_SHARES.palmUp);
   return shares;
 }

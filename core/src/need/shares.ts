@@ -42,11 +42,11 @@ export const GRIP_SHARES: Readonly<Record<Grip, Shares>> = {
 };
 
 /** What a posture adds to the share of a region; a share never passes 1. */
-export const POSTURE_SHARES: Readonly<Partial<Record<WorkPosture | "palmUp" | "tiltThumbSide" | "tiltLittleSide", Shares>>> = {
+export const POSTURE_SHARES: Readonly<Partial<Record<WorkPosture | "palmUp" | "radialDeviation" | "ulnarDeviation", Shares>>> = {
   wristBent: { wristFlexors: 0.3, fingerFlexors: 0.2, elbowInner: 0.2 },
   wristBentBack: { wristExtensors: 0.3, elbowOuter: 0.3 },
-  tiltThumbSide: { thumbSideWrist: 0.4 },
-  tiltLittleSide: { littleFingerSideWrist: 0.4, thumbSideWrist: 0.2 },
+  radialDeviation: { thumbSideWrist: 0.4 },
+  ulnarDeviation: { littleFingerSideWrist: 0.4, thumbSideWrist: 0.2 },
   palmDown: { pronators: 0.6, elbowOuter: 0.3 },
   palmUp: { supinators: 0.6, elbowInner: 0.3 },
   roundedShoulders: { shoulderNeck: 0.6 },

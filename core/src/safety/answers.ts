@@ -35,7 +35,7 @@ export type Symptom = v.InferOutput<typeof Symptom>;
  * The questions whose consequence applies: every yes, and "numbness that does not go away or wakes at night repeatedly" also when
  * the symptom map says so although the question was not asked or answered with no.
  */
-export function holdsCalledFor(answers: SafetyAnswers, symptoms: readonly Symptom[]): QuestionId[] {
+export function restrictionsCalledFor(answers: SafetyAnswers, symptoms: readonly Symptom[]): QuestionId[] {
   const lasting = symptoms.some(({ kind, constant, nights }) => kind === "numbness" && (constant || nights === "mostNights"));
   return QUESTION_IDS.filter((id) => answers[id] === true || (id === "lastingNumbness" && lasting));
 }

@@ -11,7 +11,7 @@ export const ENDS_SOON_DAYS = 7;
 export const NewClearance = v.pipe(
   v.strictObject({
     id: Id,
-    holdId: Id,
+    restrictionId: Id,
     /** Name of the clinician. */
     givenBy: NonEmptyText,
     profession: NonEmptyText,

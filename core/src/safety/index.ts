@@ -1,4 +1,4 @@
-/** Who may do what: safety questions, holds, clearances, and the gate every item passes on its way to a person. */
+/** Who may do what: safety questions, restrictions, clearances, and the gate every item passes on its way to a person. */
 export {
   capFor,
   isMeant,
@@ -10,17 +10,17 @@ export {
   type Participations,
   type Refusal,
 } from "./allowed";
-export { holdsCalledFor, NIGHTS, SafetyAnswers, Symptom, SYMPTOM_KINDS, unasked } from "./answers";
+export { restrictionsCalledFor, NIGHTS, SafetyAnswers, Symptom, SYMPTOM_KINDS, unasked } from "./answers";
 export { personalSession, sessionWithout } from "./personal-session";
 export { endsSoon, ENDS_SOON_DAYS, LONGEST_CLEARANCE_DAYS, NewClearance } from "./clearance";
 export {
   clearanceIsOn,
   FULL_PARTICIPATION,
-  holdIsOn,
+  restrictionIsOn,
   liftedPhases,
   participationOf,
   type Clearance,
-  type Hold,
+  type Restriction,
   Participation,
   type SymptomPause,
   type When,
@@ -28,10 +28,10 @@ export {
 export {
   QUESTION_IDS,
   consequenceOf,
-  HOLD_REASONS,
+  RESTRICTION_REASONS,
   SAFETY_QUESTIONS,
   SHORT_OF_END_DEG,
-  type HoldReason,
+  type RestrictionReason,
   ItemScope,
   type QuestionId,
   type SafetyQuestion,
@@ -42,7 +42,7 @@ export {
   ALERT_KINDS,
   AlertAnswer,
   ASKED_AT_ONCE,
-  holdsOfReport,
+  restrictionsOfReport,
   markAlarm,
   morningAlarm,
   pauseScope,

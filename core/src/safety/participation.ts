@@ -1,17 +1,17 @@
 /**
- * What a person may take part in at a moment. Made from their holds, the clearances that lift them and their symptoms; carries no
+ * What a person may take part in at a moment. Made from their restrictions, the clearances that lift them and their symptoms; carries no
  * health answer itself, so that a leader can be shown who does what without being told why.
  */
 import * as v from "valibot";
 import { PHASES, Region, type Phase } from "../library";
-import { consequenceOf, ItemScope, type HoldReason } from "./questions";
+import { consequenceOf, ItemScope, type RestrictionReason } from "./questions";
 import { pauseScope } from "./symptom-report";
 import type { Symptom } from "./answers";
 
-export interface Hold {
+export interface Restriction {
   id: string;
   personId: string;
-  question: HoldReason;
+  question: RestrictionReason;
   /** ISO 8601 moments. */
   since: string;
   /** Set when it was entered by mistake. */
@@ -20,8 +20,8 @@ export interface Hold {
 
 export interface Clearance {
   id: string;
-  holdId: string;
-  /** Phases it lifts the hold for. */
+  restrictionId: string;
+  /** Phases it lifts the restriction for. */
   allows: readonly Phase[];
   /** First and last day it is good for, at the crew's place. */
   from: string;
@@ -49,9 +49,10 @@ export interface When {
   day: string;
 }
 
-export function holdIsOn(hold: Hold, when: When): boolean {
+export function restrictionIsOn(restriction: Restriction, when: When): boolean {
   return (
-    Date.parse(hold.since) <= Date.parse(when.instant) && (!hold.withdrawnAt || Date.parse(hold.withdrawnAt) > Date.parse(when.instant))
+    Date.parse(restriction.since) <= Date.parse(when.instant) &&
+    (!restriction.withdrawnAt || Date.parse(restriction.withdrawnAt) > Date.parse(when.instant))
   );
 }
 
@@ -61,9 +62,11 @@ export function clearanceIsOn(clearance: Clearance, when: When): boolean {
   return from <= when.day && when.day <= until && (!withdrawnAt || Date.parse(withdrawnAt) > Date.parse(when.instant));
 }
 
-/** Phases a hold is lifted for at a moment. */
-export function liftedPhases(holdId: string, clearances: readonly Clearance[], when: When): Set<Phase> {
-  return new Set(clearances.filter((each) => each.holdId === holdId && clearanceIsOn(each, when)).flatMap(({ allows }) => allows));
+/** Phases a restriction is lifted for at a moment. */
+export function liftedPhases(restrictionId: string, clearances: readonly Clearance[], when: When): Set<Phase> {
+  return new Set(
+    clearances.filter((each) => each.restrictionId === restrictionId && clearanceIsOn(each, when)).flatMap(({ allows }) => allows),
+  );
 }
 
 /** What a symptom report pauses until it is answered; no regions: everything. */
@@ -72,11 +75,11 @@ export interface SymptomPause {
 }
 
 /**
- * @param holds, clearances, symptoms of one person; symptoms of their latest answers
+ * @param restrictions, clearances, symptoms of one person; symptoms of their latest answers
  * @param paused movements a decision paused @param symptomPauses those that are not answered yet
  */
 export function participationOf(
-  holds: readonly Hold[],
+  restrictions: readonly Restriction[],
   clearances: readonly Clearance[],
   symptoms: readonly Pick<Symptom, "region" | "level">[],
   when: When,
@@ -94,12 +97,12 @@ export function participationOf(
     if (scope) result.outOf.push(scope);
     else result.heldOut = true;
   }
-  for (const hold of holds) {
-    if (!holdIsOn(hold, when)) continue;
-    const lifted = liftedPhases(hold.id, clearances, when);
+  for (const restriction of restrictions) {
+    if (!restrictionIsOn(restriction, when)) continue;
+    const lifted = liftedPhases(restriction.id, clearances, when);
     const still = PHASES.filter((phase) => !lifted.has(phase));
     if (still.length === 0) continue;
-    const question = consequenceOf(hold.question);
+    const question = consequenceOf(restriction.question);
     switch (question.kind) {
       case "stop":
         if (lifted.size === 0) result.heldOut = true;

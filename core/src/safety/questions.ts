@@ -73,10 +73,10 @@ export const SAFETY_QUESTIONS: readonly SafetyQuestion[] = [
 ];
 
 /** Why somebody is held out: a safety question that was answered with yes, or what a trainer saw or was told. */
-export const HOLD_REASONS = [...QUESTION_IDS, "sharpPain", "other"] as const;
-export type HoldReason = (typeof HOLD_REASONS)[number];
+export const RESTRICTION_REASONS = [...QUESTION_IDS, "sharpPain", "other"] as const;
+export type RestrictionReason = (typeof RESTRICTION_REASONS)[number];
 
 /** What a hold for this reason means. What is none of the questions means stop: what it is has not been looked at. */
-export function consequenceOf(reason: HoldReason): SafetyQuestion | { id: HoldReason; kind: "stop"; emergency?: boolean } {
+export function consequenceOf(reason: RestrictionReason): SafetyQuestion | { id: RestrictionReason; kind: "stop"; emergency?: boolean } {
   return SAFETY_QUESTIONS.find((question) => question.id === reason) ?? { id: reason, kind: "stop" };
 }

@@ -8,8 +8,8 @@ import {
   clearanceIsOn,
   endsSoon,
   FULL_PARTICIPATION,
-  holdIsOn,
-  holdsCalledFor,
+  restrictionIsOn,
+  restrictionsCalledFor,
   isMeant,
   itemsLeftOut,
   NewClearance,
@@ -23,7 +23,7 @@ import {
   sessionWithin,
   unasked,
   type Clearance,
-  type Hold,
+  type Restriction,
   type Participation,
   type QuestionId,
   type Symptom,
@@ -33,7 +33,7 @@ const id = (n: number) => `019d0000-0000-7000-a000-${String(n).padStart(12, "0")
 const DAY = "2026-03-10";
 const at = (instant: string) => ({ instant, day: instant.slice(0, 10) });
 const NOON = at(`${DAY}T12:00:00.000Z`);
-const hold = (question: QuestionId, change: Partial<Hold> = {}): Hold => ({
+const restriction = (question: QuestionId, change: Partial<Restriction> = {}): Restriction => ({
   id: id(1),
   personId: id(2),
   question,
@@ -43,7 +43,7 @@ const hold = (question: QuestionId, change: Partial<Hold> = {}): Hold => ({
 });
 const clearance = (change: Partial<Clearance> = {}): Clearance => ({
   id: id(3),
-  holdId: id(1),
+  restrictionId: id(1),
   allows: PHASES,
   from: DAY,
   until: DAY,
@@ -84,9 +84,9 @@ describe("the questions", () => {
 
 describe("what an answer calls for", () => {
   it.each(QUESTION_IDS)("%s: yes calls for it; no and not asked do not", (question) => {
-    expect(holdsCalledFor(answers({ [question]: true }), [])).toEqual([question]);
-    expect(holdsCalledFor(answers({ [question]: false }), [])).toEqual([]);
-    expect(holdsCalledFor(answers(), [])).toEqual([]);
+    expect(restrictionsCalledFor(answers({ [question]: true }), [])).toEqual([question]);
+    expect(restrictionsCalledFor(answers({ [question]: false }), [])).toEqual([]);
+    expect(restrictionsCalledFor(answers(), [])).toEqual([]);
   });
   it.each([
     [{ kind: "numbness", constant: true }, true],
@@ -95,24 +95,24 @@ describe("what an answer calls for", () => {
     [{ kind: "tingling", constant: true, nights: "mostNights" }, false],
     [{ kind: "sharpPain", level: 10, constant: true }, false],
   ] as const)("a symptom %j stops: %s", (change, stops) => {
-    expect(holdsCalledFor(answers({ lastingNumbness: false }), [symptom(change)]).includes("lastingNumbness")).toBe(stops);
+    expect(restrictionsCalledFor(answers({ lastingNumbness: false }), [symptom(change)]).includes("lastingNumbness")).toBe(stops);
   });
 });
 
 describe("stop and refer", () => {
   it.each(STOPS)("%s: out of every item", (question) => {
-    const participation = participationOf([hold(question)], [], [], NOON);
+    const participation = participationOf([restriction(question)], [], [], NOON);
     expect(participation.heldOut).toBe(true);
     expect(refusedBy(participation)).toHaveLength(SHIPPED_LIBRARY.movements.length);
   });
   it("begins with the moment it was said", () => {
-    expect(holdIsOn(hold("chestPain"), at("2026-03-01T07:59:59.999Z"))).toBe(false);
-    expect(holdIsOn(hold("chestPain"), at("2026-03-01T08:00:00.000Z"))).toBe(true);
+    expect(restrictionIsOn(restriction("chestPain"), at("2026-03-01T07:59:59.999Z"))).toBe(false);
+    expect(restrictionIsOn(restriction("chestPain"), at("2026-03-01T08:00:00.000Z"))).toBe(true);
   });
   it("ends when it was entered by mistake, not before", () => {
-    const mistaken = hold("chestPain", { withdrawnAt: "2026-03-01T08:05:00.000Z" });
-    expect(holdIsOn(mistaken, at("2026-03-01T08:04:59.000Z"))).toBe(true);
-    expect(holdIsOn(mistaken, at("2026-03-01T08:05:00.000Z"))).toBe(false);
+    const mistaken = restriction("chestPain", { withdrawnAt: "2026-03-01T08:05:00.000Z" });
+    expect(restrictionIsOn(mistaken, at("2026-03-01T08:04:59.000Z"))).toBe(true);
+    expect(restrictionIsOn(mistaken, at("2026-03-01T08:05:00.000Z"))).toBe(false);
   });
 });
 
@@ -121,20 +121,17 @@ describe("a clearance", () => {
     const days = ["2026-03-09", "2026-03-10", "2026-03-12", "2026-03-13"];
     const good = clearance({ from: "2026-03-10", until: "2026-03-12" });
     expect(days.map((day) => clearanceIsOn(good, { instant: `${day}T12:00:00Z`, day }))).toEqual([false, true, true, false]);
-    expect(days.map((day) => participationOf([hold("hotJoint")], [good], [], { instant: `${day}T12:00:00Z`, day }).heldOut)).toEqual([
-      true,
-      false,
-      false,
-      true,
-    ]);
+    expect(days.map((day) => participationOf([restriction("hotJoint")], [good], [], { instant: `${day}T12:00:00Z`, day }).heldOut)).toEqual(
+      [true, false, false, true],
+    );
   });
-  it("lifts only its own hold", () => {
-    const both = [hold("hotJoint"), hold("chestPain", { id: id(9) })];
+  it("lifts only its own restriction", () => {
+    const both = [restriction("hotJoint"), restriction("chestPain", { id: id(9) })];
     expect(participationOf(both, [clearance()], [], NOON).heldOut).toBe(true);
-    expect(participationOf(both, [clearance(), clearance({ holdId: id(9) })], [], NOON).heldOut).toBe(false);
+    expect(participationOf(both, [clearance(), clearance({ restrictionId: id(9) })], [], NOON).heldOut).toBe(false);
   });
   it("for some phases lifts those and leaves the rest held", () => {
-    const participation = participationOf([hold("surgeryOrFracture")], [clearance({ allows: ["getReady", "mobility"] })], [], NOON);
+    const participation = participationOf([restriction("surgeryOrFracture")], [clearance({ allows: ["getReady", "mobility"] })], [], NOON);
     expect(participation.heldOut).toBe(false);
     for (const movement of SHIPPED_LIBRARY.movements)
       expect([movement.id, refusalOf(SHIPPED_LIBRARY, participation, movement.id)]).toEqual([
@@ -144,12 +141,12 @@ describe("a clearance", () => {
   });
   it("two together lift what either allows", () => {
     const some = [clearance({ allows: ["getReady"] }), clearance({ id: id(5), allows: PHASES.filter((phase) => phase !== "getReady") })];
-    expect(refusedBy(participationOf([hold("hotJoint")], some, [], NOON))).toEqual([]);
+    expect(refusedBy(participationOf([restriction("hotJoint")], some, [], NOON))).toEqual([]);
   });
   it("that was withdrawn lifts nothing from then on", () => {
     const withdrawn = clearance({ withdrawnAt: `${DAY}T11:00:00.000Z` });
-    expect(participationOf([hold("hotJoint")], [withdrawn], [], NOON).heldOut).toBe(true);
-    expect(participationOf([hold("hotJoint")], [withdrawn], [], at(`${DAY}T10:59:00.000Z`)).heldOut).toBe(false);
+    expect(participationOf([restriction("hotJoint")], [withdrawn], [], NOON).heldOut).toBe(true);
+    expect(participationOf([restriction("hotJoint")], [withdrawn], [], at(`${DAY}T10:59:00.000Z`)).heldOut).toBe(false);
   });
   it.each([
     ["2026-03-09", false],
@@ -164,7 +161,7 @@ describe("a clearance", () => {
       v
         .safeParse(NewClearance, {
           id: id(1),
-          holdId: id(2),
+          restrictionId: id(2),
           givenBy: "A",
           profession: "B",
           allows: ["stretch"],
@@ -183,7 +180,7 @@ describe("a clearance", () => {
 });
 
 describe("ask first", () => {
-  const out = (question: QuestionId) => refusedBy(participationOf([hold(question)], [], [], NOON));
+  const out = (question: QuestionId) => refusedBy(participationOf([restriction(question)], [], [], NOON));
   it.each([
     ["pregnancyNumbness", ["glide", "strengthen"]],
     ["inflammatoryJoints", ["stretch", "glide", "strengthen"]],
@@ -210,11 +207,11 @@ describe("ask first", () => {
   });
   it("very mobile joints: out of nothing, kept 10° short of the end", () => {
     expect(out("hypermobility")).toEqual([]);
-    expect(participationOf([hold("hypermobility")], [], [], NOON).shortOfEndDeg).toBe(10);
-    expect(participationOf([hold("hypermobility")], [clearance()], [], NOON).shortOfEndDeg).toBeNull();
+    expect(participationOf([restriction("hypermobility")], [], [], NOON).shortOfEndDeg).toBe(10);
+    expect(participationOf([restriction("hypermobility")], [clearance()], [], NOON).shortOfEndDeg).toBeNull();
   });
   it("a movement nobody knows is refused to whoever is out of anything", () => {
-    expect(refusalOf(SHIPPED_LIBRARY, participationOf([hold("tapeReaction")], [], [], NOON), "gone")).toBe("outOfItem");
+    expect(refusalOf(SHIPPED_LIBRARY, participationOf([restriction("tapeReaction")], [], [], NOON), "gone")).toBe("outOfItem");
     expect(refusalOf(SHIPPED_LIBRARY, FULL_PARTICIPATION, "gone")).toBeNull();
   });
   it("an empty scope means nothing", () => {
@@ -256,8 +253,8 @@ describe("a session within what its people may do", () => {
     },
   });
   const session: Session = { id: id(100), name: "S", slot: "break", items: [item("fist-and-star", 101), item("median-glide", 102)] };
-  const stopped = participationOf([hold("chestPain")], [], [], NOON);
-  const noGlides = participationOf([hold("knownEntrapment")], [], [], NOON);
+  const stopped = participationOf([restriction("chestPain")], [], [], NOON);
+  const noGlides = participationOf([restriction("knownEntrapment")], [], [], NOON);
   it("somebody held out leaves out everything, somebody else just their items", () => {
     expect(itemsLeftOut(SHIPPED_LIBRARY, stopped, session)).toEqual([id(101), id(102)]);
     expect(itemsLeftOut(SHIPPED_LIBRARY, noGlides, session)).toEqual([id(102)]);
@@ -288,11 +285,11 @@ describe("a session within what its people may do", () => {
   });
 });
 
-it("whatever holds and clearances there are, a stop hold without a good clearance leaves nothing allowed", () => {
-  const holds = fc.array(
+it("whatever restrictions and clearances there are, a stop restriction without a good clearance leaves nothing allowed", () => {
+  const restrictions = fc.array(
     fc
       .record({ n: fc.integer({ min: 10, max: 13 }), question: fc.constantFrom(...QUESTION_IDS) })
-      .map(({ n, question }) => hold(question, { id: id(n) })),
+      .map(({ n, question }) => restriction(question, { id: id(n) })),
     { minLength: 1, maxLength: 4 },
   );
   const clearances = fc.array(
@@ -306,13 +303,14 @@ it("whatever holds and clearances there are, a stop hold without a good clearanc
   );
   const day = (n: number) => `2026-03-${String(n).padStart(2, "0")}`;
   fc.assert(
-    fc.property(holds, clearances, (held, cleared) => {
+    fc.property(restrictions, clearances, (held, cleared) => {
       const list = cleared.map(({ n, from, length, allows }, i) =>
-        clearance({ id: id(20 + i), holdId: id(n), allows, from: day(from), until: day(from + length) }),
+        clearance({ id: id(20 + i), restrictionId: id(n), allows, from: day(from), until: day(from + length) }),
       );
       const participation = participationOf(held, list, [], NOON);
       const uncovered = held.some(
-        (each) => consequenceOf(each.question).kind === "stop" && !list.some((one) => one.holdId === each.id && clearanceIsOn(one, NOON)),
+        (each) =>
+          consequenceOf(each.question).kind === "stop" && !list.some((one) => one.restrictionId === each.id && clearanceIsOn(one, NOON)),
       );
       expect(participation.heldOut).toBe(uncovered);
       if (uncovered) expect(refusedBy(participation)).toHaveLength(SHIPPED_LIBRARY.movements.length);

@@ -5,8 +5,8 @@ import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem, REGIONS, type Region } from ".
 import {
   AlertAnswer,
   ASKED_AT_ONCE,
-  HOLD_REASONS,
-  holdsOfReport,
+  RESTRICTION_REASONS,
+  restrictionsOfReport,
   isMeant,
   markAlarm,
   morningAlarm,
@@ -96,11 +96,11 @@ describe("what holds out besides", () => {
       ["freshInjury", "lastingNumbness"],
     ],
     ["tingling that stays", { kind: "tingling", stillThere: true }, []],
-  ] as const)("%s", (_, change, holds) => expect(holdsOfReport(report(change))).toEqual(holds));
+  ] as const)("%s", (_, change, restrictions) => expect(restrictionsOfReport(report(change))).toEqual(restrictions));
 
   it("one thing more is asked at once exactly where an answer of rule 2 can follow, and of tingling whether it stays", () => {
     for (const kind of REPORT_KINDS) {
-      const leads = holdsOfReport({ kind, stillThere: true, freshInjury: ASKED_AT_ONCE[kind].includes("freshInjury") }).length > 0;
+      const leads = restrictionsOfReport({ kind, stillThere: true, freshInjury: ASKED_AT_ONCE[kind].includes("freshInjury") }).length > 0;
       expect([kind, ASKED_AT_ONCE[kind].length > 0]).toEqual([kind, leads || kind === "tingling"]);
     }
   });
@@ -131,9 +131,9 @@ describe("a pause", () => {
         ]);
       }
   });
-  it("is not lifted by a clearance of something else, and stands beside a hold", () => {
-    const hold = { id: "h", personId: "p", question: "sharpPain" as const, since: "2026-03-01T00:00:00Z", withdrawnAt: null };
-    expect(participationOf([hold], [], [], when, [], [{ regions: ["thumbBase"] }])).toMatchObject({
+  it("is not lifted by a clearance of something else, and stands beside a restriction", () => {
+    const restriction = { id: "h", personId: "p", question: "sharpPain" as const, since: "2026-03-01T00:00:00Z", withdrawnAt: null };
+    expect(participationOf([restriction], [], [], when, [], [{ regions: ["thumbBase"] }])).toMatchObject({
       heldOut: true,
       outOf: [{ regions: expect.arrayContaining(["thumbBase"]) as string[] }],
     });
@@ -171,7 +171,7 @@ describe("the place that was named", () => {
 });
 
 it("every reason to hold somebody out means stop, or names its items; sharp pain and other mean stop", () => {
-  for (const question of HOLD_REASONS) {
+  for (const question of RESTRICTION_REASONS) {
     const participation = participationOf(
       [{ id: "h", personId: "p", question, since: "2026-03-01T00:00:00Z", withdrawnAt: null }],
       [],

@@ -6,7 +6,7 @@ import * as v from "valibot";
 import { Region } from "../library";
 import { MovementId } from "../session";
 import { Id, IsoInstant } from "../units";
-import { HOLD_REASONS, type ItemScope, type QuestionId } from "./questions";
+import { RESTRICTION_REASONS, type ItemScope, type QuestionId } from "./questions";
 
 export const REPORT_KINDS = ["sharpPain", "tingling", "numbness", "weakness", "swelling", "other"] as const;
 export const ReportKind = v.picklist(REPORT_KINDS, "must be one of the kinds");
@@ -54,7 +54,11 @@ export function reportPauses({ kind, stillThere }: Pick<SymptomReport, "kind" | 
 }
 
 /** Answers of rule 2 among the answers of a report: the person is held out of everything until a clearance. */
-export function holdsOfReport({ kind, stillThere, freshInjury }: Pick<SymptomReport, "kind" | "stillThere" | "freshInjury">): QuestionId[] {
+export function restrictionsOfReport({
+  kind,
+  stillThere,
+  freshInjury,
+}: Pick<SymptomReport, "kind" | "stillThere" | "freshInjury">): QuestionId[] {
   return [
     ...(freshInjury ? (["freshInjury"] as const) : []),
     ...(kind === "numbness" && stillThere ? (["lastingNumbness"] as const) : []),
@@ -108,7 +112,7 @@ export const AlertAnswer = v.pipe(
     /** Reaches the person's phone. */
     reply: v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(600, "is longer than 600 characters"))),
     /** Why they are held out; asked for with `refer` only. */
-    reason: v.optional(v.nullable(v.picklist(HOLD_REASONS, "is not one of the reasons")), null),
+    reason: v.optional(v.nullable(v.picklist(RESTRICTION_REASONS, "is not one of the reasons")), null),
     words: v.optional(v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(600, "is longer than 600 characters"))), null),
   }),
   v.forward(

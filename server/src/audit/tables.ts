@@ -2,7 +2,7 @@
 import type { Sequelize } from "sequelize";
 import { counted, moment, text, uuid, whole, type Table } from "../db/columns";
 
-export type AuditSubject = "baseline" | "hold" | "clearance" | "referral" | "export" | "decision" | "access" | "report" | "run";
+export type AuditSubject = "baseline" | "restriction" | "clearance" | "referral" | "export" | "decision" | "access" | "report" | "run";
 
 export interface AuditRow {
   id?: number;

@@ -131,10 +131,10 @@ describe("somebody else's things", () => {
     const roundId = uuid();
     const personId = world.people[0]!.id;
     await owner.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Round" });
-    const held = await owner.send("post", `/api/crews/${world.crewId}/holds`, { personId, question: "hotJoint" });
-    const holdId = held.body.holds[0].id as string;
+    const held = await owner.send("post", `/api/crews/${world.crewId}/restrictions`, { personId, question: "hotJoint" });
+    const restrictionId = held.body.restrictions[0].id as string;
     const days = { from: new Date().toISOString().slice(0, 10), until: new Date(Date.now() + 86_400_000).toISOString().slice(0, 10) };
-    const clearance = { id: uuid(), holdId, givenBy: "A", profession: "B", allows: ["stretch"], ...days, note: null };
+    const clearance = { id: uuid(), restrictionId, givenBy: "A", profession: "B", allows: ["stretch"], ...days, note: null };
     expect((await owner.send("post", `/api/crews/${world.crewId}/clearances`, clearance)).status).toBe(200);
     const threeClean = [3, 2, 1].map((days) => {
       const at = new Date(Date.now() - days * 86_400_000).toISOString();
@@ -177,7 +177,7 @@ describe("somebody else's things", () => {
       absenceId: absence.id,
       accountId: employer.id,
       roundId,
-      holdId,
+      restrictionId,
       clearanceId: clearance.id,
       crewId: world.crewId,
       programId: world.programId,
@@ -201,8 +201,8 @@ describe("somebody else's things", () => {
       "post /api/crews/:crewId/rounds": { id: uuid(), name: "Stolen" },
       "put /api/rounds/:roundId": { name: "Stolen", closed: true },
       "put /api/rounds/:roundId/people/:personId": { version: 0, record: {} },
-      "post /api/crews/:crewId/holds": { personId, question: "chestPain" },
-      "post /api/holds/:holdId/withdraw": { why: "stolen" },
+      "post /api/crews/:crewId/restrictions": { personId, question: "chestPain" },
+      "post /api/restrictions/:restrictionId/withdraw": { why: "stolen" },
       "post /api/crews/:crewId/clearances": { ...clearance, id: uuid() },
       "post /api/clearances/:clearanceId/withdraw": { why: "stolen" },
       "post /api/crews/:crewId/absences": { ...absence, id: uuid() },

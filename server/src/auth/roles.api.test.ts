@@ -89,7 +89,7 @@ it("a trainer may call everything but a crew member's own page", async () => {
 it("a crew lead sees names, no badges, no hands, nobody held out and nothing to decide", async () => {
   const people = (await callers.lead.get(`/api/crews/${own.crewId}/people`)).body as { name: string; badge: null; handedness: null }[];
   expect(people.map(({ name, badge, handedness }) => [name, badge, handedness])).toEqual(own.people.map(({ name }) => [name, null, null]));
-  await callers.trainer.send("post", `/api/crews/${own.crewId}/holds`, { personId: own.people[2]!.id, question: "hotJoint" });
+  await callers.trainer.send("post", `/api/crews/${own.crewId}/restrictions`, { personId: own.people[2]!.id, question: "hotJoint" });
   const today = (await callers.lead.get("/api/today")).body;
   expect([today.heldOut, today.decisions, today.alerts, today.clashes]).toEqual([[], [], [], []]);
   const may = (await callers.lead.get(`/api/crews/${own.crewId}/participation`)).text;

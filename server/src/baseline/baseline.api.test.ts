@@ -25,8 +25,8 @@ const withSafety = (answers: Partial<BaselineRecord["safety"]>): BaselineRecord 
   ...emptyRecord(),
   safety: { ...emptyRecord().safety, ...answers },
 });
-const holds = async () =>
-  (await trainer.get(`/api/crews/${world.crewId}/held-out`)).body.holds as {
+const restrictions = async () =>
+  (await trainer.get(`/api/crews/${world.crewId}/held-out`)).body.restrictions as {
     personId: string;
     question: string;
     withdrawnAt: string | null;
@@ -100,7 +100,7 @@ describe("answers that mean stop", () => {
     await save(0, withSafety({ chestPain: true, anticoagulants: true }));
     await save(0, withSafety({ chestPain: true, anticoagulants: true, tapeReaction: false }), 1);
     await save(0, withSafety({ chestPain: false }), 2);
-    expect((await holds()).map(({ personId, question }) => [personId, question]).sort()).toEqual(
+    expect((await restrictions()).map(({ personId, question }) => [personId, question]).sort()).toEqual(
       ["anticoagulants", "chestPain"].map((question) => [world.people[0]!.id, question]),
     );
   });
@@ -116,19 +116,19 @@ describe("answers that mean stop", () => {
       constant: false,
     } as const;
     await save(1, { ...emptyRecord(), symptoms: [symptom], symptomsAsked: true });
-    expect(await holds()).toMatchObject([{ personId: world.people[1]!.id, question: "lastingNumbness" }]);
+    expect(await restrictions()).toMatchObject([{ personId: world.people[1]!.id, question: "lastingNumbness" }]);
   });
   it("two trainers' screens saying it at the same moment hold out once", async () => {
     await Promise.all([0, 1].map(() => save(0, withSafety({ chestPain: true }))));
-    expect(await holds()).toHaveLength(1);
+    expect(await restrictions()).toHaveLength(1);
   });
   it("said again in a later round after a clearance holds again; a standing condition stays cleared", async () => {
     await save(0, withSafety({ hotJoint: true, knownEntrapment: true }));
-    for (const { id } of (await holds()) as unknown as { id: string }[])
+    for (const { id } of (await restrictions()) as unknown as { id: string }[])
       await trainer
         .send("post", `/api/crews/${world.crewId}/clearances`, {
           id: uuid(),
-          holdId: id,
+          restrictionId: id,
           givenBy: "A. Clinician",
           profession: "Physician",
           allows: ["getReady", "mobility", "stretch", "glide", "strengthen", "release"],
@@ -138,10 +138,10 @@ describe("answers that mean stop", () => {
         })
         .then(({ status }) => expect(status).toBe(400));
     const from = new Date().toISOString().slice(0, 10);
-    for (const { id } of (await holds()) as unknown as { id: string }[])
+    for (const { id } of (await restrictions()) as unknown as { id: string }[])
       await trainer.send("post", `/api/crews/${world.crewId}/clearances`, {
         id: uuid(),
-        holdId: id,
+        restrictionId: id,
         givenBy: "A. Clinician",
         profession: "Physician",
         allows: ["getReady", "mobility", "stretch", "glide", "strengthen", "release"],
@@ -156,13 +156,13 @@ describe("answers that mean stop", () => {
     await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Autumn" });
     await save(0, withSafety({ hotJoint: true, knownEntrapment: true }));
     expect(await heldOut()).toEqual([true]);
-    expect((await holds()).map(({ question }) => question).sort()).toEqual(["hotJoint", "hotJoint", "knownEntrapment"]);
+    expect((await restrictions()).map(({ question }) => question).sort()).toEqual(["hotJoint", "hotJoint", "knownEntrapment"]);
   });
 });
 
 it("another trainer, of the same practice too, sees and changes nothing of it", async () => {
   await save(0, withSafety({ chestPain: true }));
-  const [{ id: holdId }] = (await holds()) as unknown as [{ id: string }];
+  const [{ id: restrictionId }] = (await restrictions()) as unknown as [{ id: string }];
   const practiceId = (await test.db.models.Account.findOne({ where: { email: trainer.email } }))!.get().practiceId;
   const colleague = await TestTrainer.make(test, practiceId);
   const crew = `/api/crews/${world.crewId}`;
@@ -172,7 +172,7 @@ it("another trainer, of the same practice too, sees and changes nothing of it", 
     `${crew}/participation`,
     `${crew}/audit`,
     `/api/rounds/${roundId}/records`,
-    `/api/holds/${holdId}/referral.pdf`,
+    `/api/restrictions/${restrictionId}/referral.pdf`,
   ])
     expect([path, (await colleague.get(path)).status]).toEqual([path, 404]);
   const attempts: [method: "put" | "post" | "delete", path: string, body?: object][] = [
@@ -180,8 +180,8 @@ it("another trainer, of the same practice too, sees and changes nothing of it", 
     ["put", `/api/rounds/${roundId}`, { name: "Mine", closed: true }],
     ["delete", `/api/rounds/${roundId}`],
     ["post", `${crew}/rounds`, { id: uuid(), name: "Mine" }],
-    ["post", `${crew}/holds`, { personId: world.people[1]!.id, question: "chestPain" }],
-    ["post", `/api/holds/${holdId}/withdraw`, { why: "because" }],
+    ["post", `${crew}/restrictions`, { personId: world.people[1]!.id, question: "chestPain" }],
+    ["post", `/api/restrictions/${restrictionId}/withdraw`, { why: "because" }],
   ];
   for (const [method, path, body] of attempts) expect([path, (await colleague.send(method, path, body)).status]).toEqual([path, 404]);
 });
@@ -200,12 +200,12 @@ describe("the trail", () => {
     await save(0, withSafety({ chestPain: true }));
     await records();
     await records();
-    await holds();
+    await restrictions();
     expect((await trail()).map(({ act, subject, what, times, personId }) => [act, subject, what, times, personId])).toEqual([
-      ["saw", "hold", "holds and clearances", 1, null],
+      ["saw", "restriction", "holds and clearances", 1, null],
       ["saw", "baseline", expect.stringMatching(/^round \d/), 2, null],
       ["changed", "baseline", "safety answers", 1, world.people[0]!.id],
-      ["changed", "hold", "raised", 1, world.people[0]!.id],
+      ["changed", "restriction", "raised", 1, world.people[0]!.id],
     ]);
     expect(JSON.stringify(await trail())).not.toMatch(/chest/i);
   });

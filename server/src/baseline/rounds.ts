@@ -1,7 +1,7 @@
-/** Baseline rounds of a crew and the records in them. A record is stored together with the holds its answers call for. */
+/** Baseline rounds of a crew and the records in them. A record is stored together with the restrictions its answers call for. */
 import { isEqual } from "es-toolkit";
 import { emptyRecord, isEmpty, isFinished, type BaselineRecord } from "@kind-grip/core/baseline";
-import { holdsCalledFor } from "@kind-grip/core/safety";
+import { restrictionsCalledFor } from "@kind-grip/core/safety";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
@@ -11,7 +11,7 @@ import type { Db } from "../db/connection";
 import type { BaselineRow, RoundRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
-import { raiseHolds } from "../safety/holds";
+import { raiseRestrictions } from "../safety/restrictions";
 
 export interface RoundEntry {
   id: string;
@@ -124,9 +124,9 @@ export async function saveRecord(
       changedAt: at,
     };
     await db.models.Baseline.upsert(stored, { transaction });
-    const saidBefore = row ? holdsCalledFor(row.document.safety, row.document.symptoms) : [];
-    const said = holdsCalledFor(record.safety, record.symptoms).filter((question) => !saidBefore.includes(question));
-    await raiseHolds(db, caller, at, crew, { personId, roundId }, said, transaction);
+    const saidBefore = row ? restrictionsCalledFor(row.document.safety, row.document.symptoms) : [];
+    const said = restrictionsCalledFor(record.safety, record.symptoms).filter((question) => !saidBefore.includes(question));
+    await raiseRestrictions(db, caller, at, crew, { personId, roundId }, said, transaction);
     await noteParts(db, caller, at, { crewId: crew.id, personId }, row?.document ?? emptyRecord(), record, transaction);
     return recordAnswer(stored);
   });

@@ -18,7 +18,7 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
     const runId = runs.map(({ id }) => id);
     return {
       format: "kind-grip-crew",
-      version: 1,
+      version: 2,
       writtenAt: at.toISOString(),
       crew: crewAnswer(crew),
       people: await all(models.Person),
@@ -26,7 +26,7 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       work: (await all(models.Work))[0] ?? null,
       rounds,
       baselineRecords: await all(models.Baseline, { roundId: rounds.map(({ id }) => id) }),
-      holds: await all(models.Hold),
+      restrictions: await all(models.Restriction),
       clearances: await all(models.Clearance),
       programs: await all(models.Program),
       placements: await all(models.Placement),

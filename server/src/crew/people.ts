@@ -97,7 +97,9 @@ export async function removePerson(db: Db, caller: Caller, crewId: string, perso
   if ((await db.models.RunPerson.count({ where: { personId } })) > 0) {
     throw new Problem(409, "hasRuns", "This person is in the record of runs. Enter their last day instead; the record stays.");
   }
-  const asked = [db.models.Baseline, db.models.Hold].map((table) => (table as typeof db.models.Hold).count({ where: { personId } }));
+  const asked = [db.models.Baseline, db.models.Restriction].map((table) =>
+    (table as typeof db.models.Restriction).count({ where: { personId } }),
+  );
   if ((await Promise.all(asked)).some((count) => count > 0)) {
     throw new Problem(409, "hasRecords", "Something was measured or asked of this person. Enter their last day instead; the record stays.");
   }

@@ -91,21 +91,21 @@ export async function samePeople(
 export async function carryOver(db: Db, from: PersonRow, to: { id: string; crewId: string }, transaction: Transaction): Promise<void> {
   const of = { personId: from.id };
   const place = { crewId: to.crewId, personId: to.id };
-  const [holds, clearances, alerts, decisions] = await Promise.all([
-    db.models.Hold.findAll({ where: { ...of, withdrawnAt: null }, transaction }),
+  const [restrictions, clearances, alerts, decisions] = await Promise.all([
+    db.models.Restriction.findAll({ where: { ...of, withdrawnAt: null }, transaction }),
     db.models.Clearance.findAll({ where: { ...of, withdrawnAt: null }, transaction }),
     db.models.SymptomAlert.findAll({ where: { ...of, [Op.or]: [{ answeredAt: null }, { endedAt: null }] }, transaction }),
     db.models.Decision.findAll({ where: { ...of, decided: "pauseAndRefer", resumedAt: null }, transaction }),
   ]);
-  const newId = new Map(holds.map((row) => [row.get().id, uuid()]));
-  await db.models.Hold.bulkCreate(
-    holds.map((row) => ({ ...row.get({ plain: true }), ...place, id: newId.get(row.get().id)!, roundId: null })),
+  const newId = new Map(restrictions.map((row) => [row.get().id, uuid()]));
+  await db.models.Restriction.bulkCreate(
+    restrictions.map((row) => ({ ...row.get({ plain: true }), ...place, id: newId.get(row.get().id)!, roundId: null })),
     { transaction },
   );
   await db.models.Clearance.bulkCreate(
     clearances.flatMap((row) => {
-      const holdId = newId.get(row.get().holdId);
-      return holdId ? [{ ...row.get({ plain: true }), ...place, id: uuid(), holdId }] : [];
+      const restrictionId = newId.get(row.get().restrictionId);
+      return restrictionId ? [{ ...row.get({ plain: true }), ...place, id: uuid(), restrictionId }] : [];
     }),
     { transaction },
   );

@@ -12,7 +12,7 @@ import { theirCrews, withCounts } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { PersonRow } from "../crew/tables";
 import type { ProposalRow } from "../response/tables";
-import type { ClearanceRow, HoldRow } from "../safety/tables";
+import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import { participationsOf } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";
@@ -136,8 +136,8 @@ type Needs = Awaited<ReturnType<typeof readNeeds>>;
 
 async function readNeeds({ models, sequelize }: Db, crewIds: readonly string[]) {
   const crewId = { [Op.in]: [...crewIds] };
-  const [holds, clearances, waiting, alerts, late] = await Promise.all([
-    models.Hold.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
+  const [restrictions, clearances, waiting, alerts, late] = await Promise.all([
+    models.Restriction.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
     models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
     models.Proposal.findAll({ where: { crewId }, attributes: ["crewId", "personId", "kind"], raw: true }) as unknown as Promise<
       Pick<ProposalRow, "crewId" | "personId" | "kind">[]
@@ -145,12 +145,12 @@ async function readNeeds({ models, sequelize }: Db, crewIds: readonly string[]) 
     reportsByPerson({ models, sequelize }, crewIds, false),
     lateRuns(sequelize, crewIds),
   ]);
-  return { holds, clearances, waiting, alerts, late };
+  return { restrictions, clearances, waiting, alerts, late };
 }
 
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */
 function needsYou(
-  { holds, clearances, waiting, alerts, late }: Needs,
+  { restrictions, clearances, waiting, alerts, late }: Needs,
   crews: readonly CrewListEntry[],
   people: readonly PersonRow[],
   participations: ReadonlyMap<string, Participations>,
@@ -167,11 +167,11 @@ function needsYou(
     return { crewId: id, crewName: crewsById.get(id)!.name, personId, name };
   };
   const since = new Map<string, string>();
-  for (const hold of holds) {
-    const { personId, crewId: id, question } = hold.get();
+  for (const restriction of restrictions) {
+    const { personId, crewId: id, question } = restriction.get();
     const from = heldSince(
-      hold.get(),
-      clearances.map((row) => row.get()).filter(({ holdId }) => holdId === hold.get().id),
+      restriction.get(),
+      clearances.map((row) => row.get()).filter(({ restrictionId }) => restrictionId === restriction.get().id),
     );
     const out = here.has(personId) && participations.get(id)?.get(personId)?.heldOut;
     if (out && consequenceOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
@@ -239,10 +239,10 @@ function lateRuns(sequelize: Db["sequelize"], crewIds: readonly string[]): Promi
   );
 }
 
-/** Since when a hold that is on really holds: since it was raised, or since the last clearance ran out or was withdrawn. */
-function heldSince(hold: HoldRow, clearances: readonly ClearanceRow[]): Date {
+/** Since when a restriction that is on really holds: since it was raised, or since the last clearance ran out or was withdrawn. */
+function heldSince(restriction: RestrictionRow, clearances: readonly ClearanceRow[]): Date {
   const ends = clearances.map(({ untilDay, withdrawnAt }) =>
     Math.min(Date.parse(`${addDays(untilDay, 1)}T00:00:00Z`), withdrawnAt?.getTime() ?? Infinity),
   );
-  return new Date(Math.max(hold.since.getTime(), ...ends));
+  return new Date(Math.max(restriction.since.getTime(), ...ends));
 }

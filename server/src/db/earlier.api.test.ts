@@ -94,7 +94,7 @@ describe.each(FILES)("%s", (file) => {
     expect(records.filter(({ safety }) => safety.anticoagulants !== null)).toHaveLength(
       dump.match(/\\"thinBlood\\":\s*(true|false)/g)?.length ?? 0,
     );
-    const held = (await test.db.models.Hold.findAll()).map((row) => row.get().question);
+    const held = (await test.db.models.Restriction.findAll()).map((row) => row.get().question);
     expect(held.filter((question) => question === "hypermobility")).toHaveLength(dump.match(/, 'veryMobile',/g)?.length ?? 0);
   });
 

@@ -9,6 +9,7 @@ import { fromPlanToHabit } from "./migrations/0004-from-plan-to-habit";
 import { theLoopCloses } from "./migrations/0005-the-loop-closes";
 import { customMovements } from "./migrations/0006-custom-movements";
 import { documentFormats } from "./migrations/0007-document-formats";
+import { restrictions } from "./migrations/0008-restrictions";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -18,6 +19,7 @@ const MIGRATIONS = {
   "0005-the-loop-closes": theLoopCloses,
   "0006-custom-movements": customMovements,
   "0007-document-formats": documentFormats,
+  "0008-restrictions": restrictions,
 };
 
 /** Runs what has not run yet; returns the names. */

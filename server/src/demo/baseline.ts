@@ -9,7 +9,7 @@ import type { Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Db } from "../db/connection";
 import type { BaselineRow } from "../baseline/tables";
-import type { ClearanceRow, HoldRow } from "../safety/tables";
+import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import type { DemoCrew } from "./crews";
 import type { SeededRandom } from "./seeded-random";
 
@@ -24,7 +24,7 @@ interface Story {
   symptom?: { side: "left" | "right"; region: Region; kind: "ache" | "tingling" | "stiffness"; level: number; since: string };
 }
 
-interface DemoHold {
+interface DemoRestriction {
   question: QuestionId;
   since: string;
   clearance?: { givenBy: string; profession: string; from: string; until: string; note: string };
@@ -34,7 +34,7 @@ interface DemoRounds {
   test: FunctionTest;
   rounds: readonly { name: string; startedOn: string; at: string; people: number; gain: number; closed: boolean }[];
   stories: Readonly<Record<string, Story>>;
-  holds: Readonly<Record<string, DemoHold>>;
+  restrictions: Readonly<Record<string, DemoRestriction>>;
 }
 
 export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>> = {
@@ -57,7 +57,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
       },
       "Goran Pellwick": { short: { "right wristFlexion": 17, "left wristFlexion": 6 } },
     },
-    holds: {
+    restrictions: {
       "Edda Marrow": { question: "growingWeakness", since: "2026-03-25T15:10:00Z" },
       "Hale Birchmore": {
         question: "knownEntrapment",
@@ -81,7 +81,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
       "Freya Holloway": { symptom: { side: "right", region: "wristFlexors", kind: "stiffness", level: 5, since: "2026-01-20" } },
       "Manus Orrell": { yes: ["anticoagulants"] },
     },
-    holds: {
+    restrictions: {
       "Gethin Inskip": {
         question: "surgeryOrFracture",
         since: "2026-02-02T02:30:00Z",
@@ -100,9 +100,9 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
 
 /** From when on somebody is out of everything, so that the demo's runs leave them out. */
 export function demoHeldOutFrom(key: DemoCrew["key"], name: string): Date | undefined {
-  const hold = DEMO_ROUNDS[key]?.holds[name];
-  if (hold?.question === "growingWeakness") return new Date(hold.since);
-  return hold?.question === "surgeryOrFracture" ? new Date(`${hold.clearance!.until}T23:59:59Z`) : undefined;
+  const restriction = DEMO_ROUNDS[key]?.restrictions[name];
+  if (restriction?.question === "growingWeakness") return new Date(restriction.since);
+  return restriction?.question === "surgeryOrFracture" ? new Date(`${restriction.clearance!.until}T23:59:59Z`) : undefined;
 }
 
 export async function seedRounds(
@@ -136,29 +136,29 @@ export async function seedRounds(
     });
     await db.models.Baseline.bulkCreate(records, { transaction });
   }
-  const holds: HoldRow[] = [];
+  const restrictions: RestrictionRow[] = [];
   const clearances: ClearanceRow[] = [];
-  for (const [name, hold] of Object.entries(demo.holds)) {
+  for (const [name, restriction] of Object.entries(demo.restrictions)) {
     const personId = crew.people.find((person) => person.name === name)!.id;
     const id = random.id();
-    const said = demo.stories[name]?.yes?.includes(hold.question) ?? false;
-    holds.push({
+    const said = demo.stories[name]?.yes?.includes(restriction.question) ?? false;
+    restrictions.push({
       id,
       crewId: crew.id,
       personId,
-      question: hold.question,
-      since: new Date(hold.since),
+      question: restriction.question,
+      since: new Date(restriction.since),
       roundId: said ? firstRound : null,
       withdrawnAt: null,
       withdrawnWhy: null,
     });
-    if (!hold.clearance) continue;
-    const { givenBy, profession, from, until, note } = hold.clearance;
+    if (!restriction.clearance) continue;
+    const { givenBy, profession, from, until, note } = restriction.clearance;
     clearances.push({
       id: random.id(),
       crewId: crew.id,
       personId,
-      holdId: id,
+      restrictionId: id,
       givenBy,
       profession,
       allows: [...PHASES],
@@ -170,7 +170,7 @@ export async function seedRounds(
       withdrawnWhy: null,
     });
   }
-  await db.models.Hold.bulkCreate(holds, { transaction });
+  await db.models.Restriction.bulkCreate(restrictions, { transaction });
   await db.models.Clearance.bulkCreate(clearances, { transaction });
 }
 

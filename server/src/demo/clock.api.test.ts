@@ -19,10 +19,10 @@ it("begins at the demo's own moment, and after a restart not before what was ent
   const trainer = await TestTrainer.make(test, practiceId);
   const world = await makeWorld(trainer);
   const [person] = world.people;
-  await trainer.send("post", `/api/crews/${world.crewId}/holds`, { personId: person!.id, question: "hotJoint" });
+  await trainer.send("post", `/api/crews/${world.crewId}/restrictions`, { personId: person!.id, question: "hotJoint" });
   // Entered late in the day, by a server that had been up for hours.
   const late = new Date(DEMO_NOW.getTime() + 7 * 3600_000);
-  await test.db.models.Hold.update({ since: late }, { where: { personId: person!.id } });
+  await test.db.models.Restriction.update({ since: late }, { where: { personId: person!.id } });
   const again = await openTestApp();
   expect((await practiceClock(again.db)(caller)).getTime()).toBeGreaterThan(late.getTime());
   const restarted = await TestTrainer.make(again, practiceId);

@@ -73,10 +73,10 @@ describe("what the crews do and can do", () => {
     expect(demoWork(diceFrom(3), "workshop", ids)).toBeUndefined();
     expect(DEMO_ROUNDS.workshop).toBeUndefined();
   });
-  it("every story and every hold is about somebody of the crew", () => {
-    for (const [key, { stories, holds }] of Object.entries(DEMO_ROUNDS)) {
+  it("every story and every restriction is about somebody of the crew", () => {
+    for (const [key, { stories, restrictions }] of Object.entries(DEMO_ROUNDS)) {
       const people = DEMO_CREWS.find((each) => each.key === key)!.people;
-      for (const name of [...Object.keys(stories), ...Object.keys(holds)]) expect(people).toContain(name);
+      for (const name of [...Object.keys(stories), ...Object.keys(restrictions)]) expect(people).toContain(name);
     }
   });
 });

@@ -176,7 +176,7 @@ it("fifty people finishing at the same moment on two servers: every row once", a
 it("everything of a crew comes out as one open file, and that is in the trail", async () => {
   await lead(Date.now() - DAY);
   const answer = await trainer.get(`/api/crews/${world.crewId}/export.json`);
-  expect(answer.body).toMatchObject({ format: "kind-grip-crew", version: 1, people: [{}, {}, {}], runs: [{}], runPeople: [{}, {}, {}] });
+  expect(answer.body).toMatchObject({ format: "kind-grip-crew", version: 2, people: [{}, {}, {}], runs: [{}], runPeople: [{}, {}, {}] });
   const { entries } = (await trainer.get(`/api/crews/${world.crewId}/audit`)).body;
   expect(entries).toMatchObject([{ subject: "export", act: "saw" }]);
 });

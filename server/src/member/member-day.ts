@@ -13,7 +13,7 @@ import { placementsBetween } from "../dayplan/plans";
 import { notFound } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
 import { settingsOf } from "../practice/settings";
-import { isHeldByHold, mostFelt, participationsIn, symptomHistory, symptomsOn } from "../safety/participations";
+import { isHeldByRestriction, mostFelt, participationsIn, symptomHistory, symptomsOn } from "../safety/participations";
 import { alertsOf } from "../safety/symptom-alerts";
 
 /** Enough to be without a connection for a day, whatever the hour. */
@@ -38,7 +38,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       symptomHistory(db, crew.id),
       settingsOf(db, caller.practiceId),
       db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
-      isHeldByHold(db, personId, timeZone, at),
+      isHeldByRestriction(db, personId, timeZone, at),
       practiceLibrary(db, caller.practiceId),
     ]);
   const participation = participations.get(personId) ?? FULL_PARTICIPATION;

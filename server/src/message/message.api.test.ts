@@ -39,7 +39,7 @@ const messages = async () =>
 const later = (minutes: number) => new Date(Date.now() + minutes * 60_000);
 
 it("everybody who may take part is reminded once, however often it is asked", async () => {
-  await trainer.send("post", `/api/crews/${world.crewId}/holds`, { personId: world.people[0]!.id, question: "hotJoint" });
+  await trainer.send("post", `/api/crews/${world.crewId}/restrictions`, { personId: world.people[0]!.id, question: "hotJoint" });
   const id = await place();
   expect((await remind(id)).body).toEqual({ queued: 2, people: 2 });
   expect((await Promise.all([remind(id), remind(id)])).map(({ body }) => body.queued)).toEqual([0, 0]);
@@ -54,7 +54,7 @@ it("a group's session reminds the group", async () => {
 it("somebody who is out by the time it is sent gets none, and one when they take part again", async () => {
   const id = await place();
   await remind(id);
-  await trainer.send("post", `/api/crews/${world.crewId}/holds`, { personId: world.people[0]!.id, question: "hotJoint" });
+  await trainer.send("post", `/api/crews/${world.crewId}/restrictions`, { personId: world.people[0]!.id, question: "hotJoint" });
   const sent: string[] = [];
   const gateway: Gateway = async ({ to }) => {
     sent.push(to);
@@ -64,7 +64,7 @@ it("somebody who is out by the time it is sent gets none, and one when they take
   expect(sent.sort()).toEqual(["Person 2", "Person 3"]);
   expect((await messages()).map(({ state }) => state).sort()).toEqual(["dropped", "sent", "sent"]);
   expect((await remind(id)).body).toEqual({ queued: 0, people: 2 });
-  await test.db.models.Hold.update({ withdrawnAt: new Date() }, { where: { personId: world.people[0]!.id } });
+  await test.db.models.Restriction.update({ withdrawnAt: new Date() }, { where: { personId: world.people[0]!.id } });
   expect((await remind(id)).body).toEqual({ queued: 1, people: 3 });
   await sendDue(test.db, gateway, later(2));
   expect(sent.at(-1)).toBe("Person 1");

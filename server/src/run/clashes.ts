@@ -44,7 +44,7 @@ export async function clashesNow(
 async function wasTakenOutDuring(db: Db, run: RunRecord, personId: string, at: Date, transaction: Transaction): Promise<boolean> {
   const since = { [Op.lte]: at };
   const [holds, alerts, decisions] = await Promise.all([
-    db.models.Hold.findAll({ where: { personId, withdrawnAt: null, since }, attributes: ["since"], transaction }),
+    db.models.Restriction.findAll({ where: { personId, withdrawnAt: null, since }, attributes: ["since"], transaction }),
     db.models.SymptomAlert.findAll({ where: { personId, endedAt: null, since }, attributes: ["since"], transaction }),
     db.models.Decision.findAll({
       where: { personId, decided: "pauseAndRefer", resumedAt: null, decidedAt: since },

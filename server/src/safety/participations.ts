@@ -1,19 +1,26 @@
 /** Who of a crew may do what at a moment: read wherever items are handed out. Says nothing about why. */
 import { isEqual } from "es-toolkit";
 import { dateAt } from "@kind-grip/core/calendar";
-import { FULL_PARTICIPATION, participationOf, type Clearance, type Hold, type Participation, type Symptom } from "@kind-grip/core/safety";
+import {
+  FULL_PARTICIPATION,
+  participationOf,
+  type Clearance,
+  type Restriction,
+  type Participation,
+  type Symptom,
+} from "@kind-grip/core/safety";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { ClearanceRow, HoldRow } from "./tables";
+import type { ClearanceRow, RestrictionRow } from "./tables";
 import { pausedMovements } from "../response/pauses";
 import { symptomPauses } from "./symptom-pauses";
 
-export function holdFrom({ id, personId, question, since, withdrawnAt }: HoldRow): Hold {
+export function restrictionFrom({ id, personId, question, since, withdrawnAt }: RestrictionRow): Restriction {
   return { id, personId, question, since: since.toISOString(), withdrawnAt: withdrawnAt?.toISOString() ?? null };
 }
 
-export function clearanceFrom({ id, holdId, allows, fromDay, untilDay, withdrawnAt }: ClearanceRow): Clearance {
-  return { id, holdId, allows, from: fromDay, until: untilDay, withdrawnAt: withdrawnAt?.toISOString() ?? null };
+export function clearanceFrom({ id, restrictionId, allows, fromDay, untilDay, withdrawnAt }: ClearanceRow): Clearance {
+  return { id, restrictionId, allows, from: fromDay, until: untilDay, withdrawnAt: withdrawnAt?.toISOString() ?? null };
 }
 
 /** @returns one entry for everybody who cannot do everything; whoever is missing can */
@@ -36,19 +43,19 @@ export async function participationsOf(
   if (crews.length === 0) return new Map();
   const crewId = { [Op.in]: crews.map(({ id }) => id) };
   const ids = crews.map(({ id }) => id);
-  const [holds, clearances, felt, paused, pauses] = await Promise.all([
-    db.models.Hold.findAll({ where: { crewId, since: { [Op.lte]: at } }, transaction }),
+  const [restrictions, clearances, felt, paused, pauses] = await Promise.all([
+    db.models.Restriction.findAll({ where: { crewId, since: { [Op.lte]: at } }, transaction }),
     db.models.Clearance.findAll({ where: { crewId }, transaction }),
     latestSymptoms(db, ids, transaction),
     pausedMovements(db, ids, at, transaction),
     symptomPauses(db, ids, at, transaction),
   ]);
-  const held = holds.map((row) => row.get({ plain: true }));
+  const held = restrictions.map((row) => row.get({ plain: true }));
   const cleared = clearances.map((row) => row.get({ plain: true }));
   return new Map(
     crews.map((crew) => {
       const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.timeZone) };
-      const own = held.filter((hold) => hold.crewId === crew.id);
+      const own = held.filter((restriction) => restriction.crewId === crew.id);
       const symptoms = felt.filter((each) => each.crewId === crew.id);
       const decided = [...paused].flatMap(([personId, { crewId: of }]) => (of === crew.id ? [{ personId }] : []));
       const reported = pauses.filter((each) => each.crewId === crew.id);
@@ -56,7 +63,7 @@ export async function participationsOf(
       const entries = [...people].map((personId): [string, Participation] => [
         personId,
         participationOf(
-          own.filter((hold) => hold.personId === personId).map(holdFrom),
+          own.filter((restriction) => restriction.personId === personId).map(restrictionFrom),
           cleared.filter((clearance) => clearance.personId === personId).map(clearanceFrom),
           symptoms.filter((each) => each.personId === personId).flatMap((each) => each.symptoms),
           when,
@@ -73,15 +80,15 @@ function isFull(participation: Participation): boolean {
   return isEqual(participation, FULL_PARTICIPATION);
 }
 
-/** Whether a hold, not only something reported, keeps a person out of everything. */
-export async function isHeldByHold(db: Db, personId: string, timeZone: string, at: Date): Promise<boolean> {
-  const [holds, clearances] = await Promise.all([
-    db.models.Hold.findAll({ where: { personId, since: { [Op.lte]: at } } }),
+/** Whether a restriction, not only something reported, keeps a person out of everything. */
+export async function isHeldByRestriction(db: Db, personId: string, timeZone: string, at: Date): Promise<boolean> {
+  const [restrictions, clearances] = await Promise.all([
+    db.models.Restriction.findAll({ where: { personId, since: { [Op.lte]: at } } }),
     db.models.Clearance.findAll({ where: { personId } }),
   ]);
   const when = { instant: at.toISOString(), day: dateAt(at.getTime(), timeZone) };
   return participationOf(
-    holds.map((row) => holdFrom(row.get({ plain: true }))),
+    restrictions.map((row) => restrictionFrom(row.get({ plain: true }))),
     clearances.map((row) => clearanceFrom(row.get({ plain: true }))),
     [],
     when,

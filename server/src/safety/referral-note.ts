@@ -5,20 +5,20 @@ import { consequenceOf } from "@kind-grip/core/safety";
 import { DateTime } from "luxon";
 import type { Content } from "pdfmake/interfaces";
 import type { Db } from "../db/connection";
-import type { HoldRow } from "./tables";
+import type { RestrictionRow } from "./tables";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
 
-export async function referralNote(db: Db, hold: HoldRow, at: Date): Promise<Buffer> {
+export async function referralNote(db: Db, restriction: RestrictionRow, at: Date): Promise<Buffer> {
   const [person, crew, record] = await Promise.all([
-    db.models.Person.findByPk(hold.personId, { rejectOnEmpty: true }),
-    db.models.Crew.findByPk(hold.crewId, { rejectOnEmpty: true }),
-    hold.roundId ? db.models.Baseline.findOne({ where: { roundId: hold.roundId, personId: hold.personId } }) : null,
+    db.models.Person.findByPk(restriction.personId, { rejectOnEmpty: true }),
+    db.models.Crew.findByPk(restriction.crewId, { rejectOnEmpty: true }),
+    restriction.roundId ? db.models.Baseline.findOne({ where: { roundId: restriction.roundId, personId: restriction.personId } }) : null,
   ]);
   const words = wordsIn();
   const { name } = person.get();
   const { timeZone } = crew.get().detail;
   const day = (moment: Date) => DateTime.fromISO(dateAt(moment.getTime(), timeZone)).toFormat("d LLLL yyyy");
-  const question = consequenceOf(hold.question);
+  const question = consequenceOf(restriction.question);
   const emergency = question.kind === "stop" && question.emergency;
   const line: Content = {
     canvas: [{ type: "line", x1: 0, y1: 0, x2: 485, y2: 0, lineWidth: 0.7, lineColor: LINE }],
@@ -33,8 +33,13 @@ export async function referralNote(db: Db, hold: HoldRow, at: Date): Promise<Buf
     { text: words.referral("title"), fontSize: 26, bold: true, color: SPRUCE },
     { text: `${name} · ${day(at)}`, fontSize: 13, color: QUIET, margin: [0, 2, 0, 14] },
     ...(emergency ? [{ text: words.referral("emergency"), bold: true, fontSize: 15, color: WARM, margin: [0, 0, 0, 12] } as Content] : []),
-    { text: words.referral("opening", { name, date: day(hold.since) }), margin: [0, 0, 0, 6] },
-    { ul: [hold.words ?? words.safety(hold.question).ask.replace(/\?$/, ": yes.")], margin: [0, 0, 0, 10], bold: true, fontSize: 14 },
+    { text: words.referral("opening", { name, date: day(restriction.since) }), margin: [0, 0, 0, 6] },
+    {
+      ul: [restriction.words ?? words.safety(restriction.question).ask.replace(/\?$/, ": yes.")],
+      margin: [0, 0, 0, 10],
+      bold: true,
+      fontSize: 14,
+    },
     ...(felt.length > 0
       ? ([
           { text: words.referral("felt"), bold: true },

@@ -1,5 +1,5 @@
-/** Who may do what, holds, clearances, the referral note. */
-import { AnsweredAlerts, AuditPage, HeldOut, NewHold, Page, ParticipationEntry, Stored, Why } from "@kind-grip/core/api";
+/** Who may do what, restrictions, clearances, the referral note. */
+import { AnsweredAlerts, AuditPage, HeldOut, NewRestriction, Page, ParticipationEntry, Stored, Why } from "@kind-grip/core/api";
 import { NewClearance, SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
@@ -10,7 +10,7 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
-import { enterClearance, enterHold, heldOut, holdOf, withdrawClearance, withdrawHold } from "./holds";
+import { enterClearance, enterRestriction, heldOut, restrictionOf, withdrawClearance, withdrawRestriction } from "./restrictions";
 import { participationsIn } from "./participations";
 import { referralNote } from "./referral-note";
 import { answerAlerts, storeReport } from "./symptom-alerts";
@@ -34,7 +34,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     id: "heldOut",
     method: "get",
     path: "/api/crews/:crewId/held-out",
-    summary: "Holds and clearances of a crew with their reasons",
+    summary: "Restrictions and clearances of a crew with their reasons",
     answer: HeldOut,
     params: CrewParams,
     async handle({ caller, params }) {
@@ -42,21 +42,21 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
       await noteSeen(db, caller, await now(caller), {
         crewId: params.crewId,
         personId: null,
-        subject: "hold",
+        subject: "restriction",
         what: "holds and clearances",
       });
       return answer;
     },
   });
   routes.add({
-    id: "enterHold",
+    id: "enterRestriction",
     method: "post",
-    path: "/api/crews/:crewId/holds",
+    path: "/api/crews/:crewId/restrictions",
     summary: "Hold a person out, for one of the safety questions, sharp pain, or something else in words",
     answer: HeldOut,
     params: CrewParams,
-    body: NewHold,
-    handle: async ({ caller, params, body }) => enterHold(db, caller, await now(caller), params.crewId, body),
+    body: NewRestriction,
+    handle: async ({ caller, params, body }) => enterRestriction(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
     id: "answerAlerts",
@@ -84,14 +84,14 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
   routes.add({
-    id: "withdrawHold",
+    id: "withdrawRestriction",
     method: "post",
-    path: "/api/holds/:holdId/withdraw",
-    summary: "End a hold that was entered by mistake",
+    path: "/api/restrictions/:restrictionId/withdraw",
+    summary: "End a restriction that was entered by mistake",
     answer: HeldOut,
-    params: v.object({ holdId: Id }),
+    params: v.object({ restrictionId: Id }),
     body: Why,
-    handle: async ({ caller, params, body }) => withdrawHold(db, caller, await now(caller), params.holdId, body.why),
+    handle: async ({ caller, params, body }) => withdrawRestriction(db, caller, await now(caller), params.restrictionId, body.why),
   });
   routes.add({
     id: "enterClearance",
@@ -116,15 +116,20 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "referralNote",
     method: "get",
-    path: "/api/holds/:holdId/referral.pdf",
+    path: "/api/restrictions/:restrictionId/referral.pdf",
     summary: "A referral note for the person: plain words, no diagnosis",
     file: "application/pdf",
-    params: v.object({ holdId: Id }),
+    params: v.object({ restrictionId: Id }),
     async handle({ caller, params, response }) {
-      const hold = await holdOf(db, caller, params.holdId);
+      const restriction = await restrictionOf(db, caller, params.restrictionId);
       const at = await now(caller);
-      await noteSeen(db, caller, at, { crewId: hold.crewId, personId: hold.personId, subject: "referral", what: "referral note" });
-      sendFile(response, "referral note.pdf", "application/pdf", await referralNote(db, hold, at));
+      await noteSeen(db, caller, at, {
+        crewId: restriction.crewId,
+        personId: restriction.personId,
+        subject: "referral",
+        what: "referral note",
+      });
+      sendFile(response, "referral note.pdf", "application/pdf", await referralNote(db, restriction, at));
     },
   });
   routes.add({

@@ -25,11 +25,13 @@ afterAll(() => test.close());
 const crew = () => `/api/crews/${world.crewId}`;
 const today = () => new Date().toISOString().slice(0, 10);
 const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
-const hold = async (person: number, question: string) =>
-  (await trainer.send("post", `${crew()}/holds`, { personId: world.people[person]!.id, question })).body.holds[0] as { id: string };
-const clearanceFor = (holdId: string, change: object = {}) => ({
+const restriction = async (person: number, question: string) =>
+  (await trainer.send("post", `${crew()}/restrictions`, { personId: world.people[person]!.id, question })).body.restrictions[0] as {
+    id: string;
+  };
+const clearanceFor = (restrictionId: string, change: object = {}) => ({
   id: uuid(),
-  holdId,
+  restrictionId,
   givenBy: "A. Clinician",
   profession: "Physiotherapist",
   allows: PHASES,
@@ -38,7 +40,8 @@ const clearanceFor = (holdId: string, change: object = {}) => ({
   note: null,
   ...change,
 });
-const clear = (holdId: string, change: object = {}) => trainer.send("post", `${crew()}/clearances`, clearanceFor(holdId, change));
+const clear = (restrictionId: string, change: object = {}) =>
+  trainer.send("post", `${crew()}/clearances`, clearanceFor(restrictionId, change));
 /** A run that happens now, with everybody there. */
 const runNow = (change: Partial<RunRecord> = {}): RunRecord => {
   const at = new Date().toISOString();
@@ -65,7 +68,7 @@ const easier = (program: Program, person: number, itemIndex = 1): Program => ({
 
 describe("somebody held out of everything", () => {
   beforeEach(async () => {
-    await hold(0, "freshInjury");
+    await restriction(0, "freshInjury");
   });
   it("is not stored as having taken part in a run; without them it is stored", async () => {
     const run = runNow();
@@ -140,7 +143,7 @@ it("an own form given before stays in the program, unused: no run, calendar or p
     return [entry.totalSec, new ICAL.Event(calendar.getFirstSubcomponent("vevent")!).duration.toSeconds()];
   };
   const before = await seconds();
-  const { id } = await hold(0, "freshInjury");
+  const { id } = await restriction(0, "freshInjury");
   const held = await seconds();
   expect(held[0]).toBeLessThan(before[0]! - 500);
   expect(held[1]).toBeLessThan(before[1]! - 480);
@@ -154,7 +157,7 @@ it("an own form given before stays in the program, unused: no run, calendar or p
 describe("somebody held out of some items", () => {
   const glides = () => ({ ...newItem(SHIPPED_LIBRARY.get("median-glide"), DEFAULT_STYLE, uuid()) });
   it("takes part without those, and not with them", async () => {
-    await hold(1, "knownEntrapment");
+    await restriction(1, "knownEntrapment");
     const session = { ...world.program.sessions[0]!, items: [world.program.sessions[0]!.items[0]!, glides()] };
     const [, glide] = session.items;
     const run = runNow({
@@ -192,7 +195,7 @@ describe("somebody held out of some items", () => {
 
 describe("clearances", () => {
   it("lift, run out by themselves, and can be withdrawn; every step is in the trail", async () => {
-    const { id } = await hold(0, "surgeryOrFracture");
+    const { id } = await restriction(0, "surgeryOrFracture");
     const clearance = clearanceFor(id, { until: today() });
     expect((await trainer.send("post", `${crew()}/clearances`, clearance)).status).toBe(200);
     expect((await trainer.send("post", `${crew()}/clearances`, clearance)).body.clearances).toHaveLength(1);
@@ -210,46 +213,46 @@ describe("clearances", () => {
       "clearance withdrawn",
       "clearance entered",
       "clearance entered",
-      "hold raised",
+      "restriction raised",
     ]);
   });
   it("for some phases leave the rest held", async () => {
-    const { id } = await hold(0, "surgeryOrFracture");
+    const { id } = await restriction(0, "surgeryOrFracture");
     await clear(id, { allows: ["getReady"] });
     const run = runNow();
     expect((await store(run)).body.detail.withoutItems).toEqual({ [world.people[0]!.id]: [world.program.sessions[0]!.items[1]!.id] });
   });
   it.each([
-    ["an unknown hold", { holdId: uuid() }, "holdId"],
+    ["an unknown restriction", { restrictionId: uuid() }, "restrictionId"],
     ["an end before the start", { from: "2026-03-02", until: "2026-03-01" }, "until"],
     ["nothing it is for", { allows: [] }, "allows"],
     ["nobody's name", { givenBy: "" }, "givenBy"],
   ])("with %s are refused", async (_, change, path) => {
-    const { id } = await hold(0, "hotJoint");
+    const { id } = await restriction(0, "hotJoint");
     expect(Object.keys(fieldsOf(await clear(id, change)))).toEqual([path]);
     expect((await store(runNow())).body.code).toBe("heldOut");
   });
   it("that are over already are refused", async () => {
-    const { id } = await hold(0, "hotJoint");
+    const { id } = await restriction(0, "hotJoint");
     expect(fieldsOf(await clear(id, { from: inDays(-9), until: inDays(-2) }))).toEqual({ until: "is over already" });
   });
-  it("of another crew's hold lift nothing here", async () => {
-    const { id } = await hold(0, "hotJoint");
+  it("of another crew's restriction lift nothing here", async () => {
+    const { id } = await restriction(0, "hotJoint");
     const here = world;
     world = await makeWorld(trainer);
-    expect(Object.keys(fieldsOf(await clear(id)))).toEqual(["holdId"]);
+    expect(Object.keys(fieldsOf(await clear(id)))).toEqual(["restrictionId"]);
     world = here;
     expect((await store(runNow())).body.code).toBe("heldOut");
   });
-  it("a hold entered by mistake needs a reason to end", async () => {
-    const { id } = await hold(0, "hotJoint");
-    expect(Object.keys(fieldsOf(await trainer.send("post", `/api/holds/${id}/withdraw`, { why: " " })))).toEqual(["why"]);
+  it("a restriction entered by mistake needs a reason to end", async () => {
+    const { id } = await restriction(0, "hotJoint");
+    expect(Object.keys(fieldsOf(await trainer.send("post", `/api/restrictions/${id}/withdraw`, { why: " " })))).toEqual(["why"]);
     expect((await store(runNow())).body.code).toBe("heldOut");
-    await trainer.send("post", `/api/holds/${id}/withdraw`, { why: "Tapped the wrong name" });
+    await trainer.send("post", `/api/restrictions/${id}/withdraw`, { why: "Tapped the wrong name" });
     expect((await store(runNow())).status).toBe(200);
   });
   it("that end within the week are on Today", async () => {
-    const [first, second] = [await hold(0, "hotJoint"), await hold(1, "hotJoint")];
+    const [first, second] = [await restriction(0, "hotJoint"), await restriction(1, "hotJoint")];
     await clear(first.id, { until: inDays(5) });
     await clear(second.id, { until: inDays(9) });
     const ending = (await trainer.get("/api/today")).body.endingSoon as { crewId: string; personId: string; until: string }[];
@@ -258,8 +261,8 @@ describe("clearances", () => {
 });
 
 it("the referral note is a page in plain words", async () => {
-  const { id } = await hold(0, "chestPain");
-  const answer = await trainer.get(`/api/holds/${id}/referral.pdf`).buffer(true);
+  const { id } = await restriction(0, "chestPain");
+  const answer = await trainer.get(`/api/restrictions/${id}/referral.pdf`).buffer(true);
   expect([answer.status, answer.headers["content-type"], (answer.body as Buffer).subarray(0, 4).toString()]).toEqual([
     200,
     "application/pdf",
@@ -301,7 +304,7 @@ it("no health answer is in the log, whatever was asked, stored and refused", asy
   await trainer.send("put", address, { version: 0, record });
   await trainer.send("put", address, { version: 0, record: { ...record, note: "ZEBRA again", palmMm: 9999 } });
   await trainer.send("put", address, { version: 0, record: { ...record, safety: { inflammatoryJoints: "ZEBRA" } } });
-  const { id } = await hold(1, "pregnancyNumbness");
+  const { id } = await restriction(1, "pregnancyNumbness");
   await clear(id, { note: "ZEBRA says yes" });
   await trainer.get(`${crew()}/held-out`);
   await trainer.get(`/api/rounds/${roundId}/records`);

@@ -114,9 +114,9 @@ describe("a report", () => {
     ["swelling since a fresh injury", { kind: "swelling", freshInjury: true }, "freshInjury"],
   ])("of %s holds out by rule 2 besides", async (_, change, question) => {
     await tell(change);
-    const { holds } = (await trainer.get(`${crew()}/held-out`)).body as { holds: { personId: string; question: string }[] };
-    expect(holds).toMatchObject([{ personId: me(), question }]);
-    // Given back, the hold still holds: only a clearance lifts it.
+    const { restrictions } = (await trainer.get(`${crew()}/held-out`)).body as { restrictions: { personId: string; question: string }[] };
+    expect(restrictions).toMatchObject([{ personId: me(), question }]);
+    // Given back, the restriction still holds: only a clearance lifts it.
     expect((await answer({ answer: "giveBack" })).status).toBe(204);
     expect((await day()).heldOut).toBe(true);
   });
@@ -281,10 +281,12 @@ describe("the answer", () => {
     expect(fieldsOf(await answer({ answer: "refer" }))).toEqual({ "answer.reason": "say why they are held out" });
     expect(fieldsOf(await answer({ answer: "refer", reason: "other" }))).toEqual({ "answer.words": "say in words what it is" });
     expect((await answer({ answer: "refer", reason: "other", words: "Hit by a slate" })).status).toBe(204);
-    const { holds } = (await trainer.get(`${crew()}/held-out`)).body as { holds: { id: string; question: string; words: string }[] };
-    expect(holds).toMatchObject([{ question: "other", words: "Hit by a slate" }]);
+    const { restrictions } = (await trainer.get(`${crew()}/held-out`)).body as {
+      restrictions: { id: string; question: string; words: string }[];
+    };
+    expect(restrictions).toMatchObject([{ question: "other", words: "Hit by a slate" }]);
     expect((await day()).heldOut).toBe(true);
-    expect((await trainer.get(`/api/holds/${holds[0]!.id}/referral.pdf`)).status).toBe(200);
+    expect((await trainer.get(`/api/restrictions/${restrictions[0]!.id}/referral.pdf`)).status).toBe(200);
   });
   it("sent twice is one answer; another one after it is refused; what came meanwhile stays open", async () => {
     await tell();
@@ -326,7 +328,7 @@ describe("a run that comes late", () => {
     );
   const runsOf = async () => (await test.db.models.PersonDay.findOne({ where: { personId: me() } }))?.get().runs ?? 0;
   it("with somebody who is held out by now is stored, shown, and counts for nothing until it is said to have been before", async () => {
-    await trainer.send("post", `${crew()}/holds`, { personId: me(), question: "hotJoint" });
+    await trainer.send("post", `${crew()}/restrictions`, { personId: me(), question: "hotJoint" });
     const run = runNow({ startedAt: earlier(60), endedAt: earlier(50) });
     expect((await store(run)).body.stored).toBe("new");
     expect(await clashes()).toMatchObject([{ personId: me(), runId: run.id, kind: "heldOut" }]);
@@ -336,7 +338,7 @@ describe("a run that comes late", () => {
     expect([await clashes(), await runsOf()]).toEqual([[], 1]);
   });
   it("that was a mistake never counts", async () => {
-    await trainer.send("post", `${crew()}/holds`, { personId: me(), question: "hotJoint" });
+    await trainer.send("post", `${crew()}/restrictions`, { personId: me(), question: "hotJoint" });
     const run = runNow({ startedAt: earlier(60), endedAt: earlier(50) });
     await store(run);
     await trainer.send("post", `/api/runs/${run.id}/clashes/${me()}`, { answer: "mistake" });
@@ -389,7 +391,7 @@ describe("the same person added again", () => {
     const other = await makeWorld(trainer);
     // Nothing follows them yet: no question.
     expect((await add(other.crewId, name)).answered.status).toBe(200);
-    await trainer.send("post", `${crew()}/holds`, { personId: person.id, question: "hotJoint" });
+    await trainer.send("post", `${crew()}/restrictions`, { personId: person.id, question: "hotJoint" });
     const third = await makeWorld(trainer);
     const asked = await add(third.crewId, name.toUpperCase());
     expect([asked.answered.status, asked.answered.body.code, asked.answered.body.detail[0].candidates]).toMatchObject([

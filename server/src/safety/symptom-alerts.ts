@@ -7,7 +7,7 @@ import type { Present } from "@kind-grip/core/program";
 import { easierThan, presentOf, type Fired } from "@kind-grip/core/response";
 import {
   FULL_PARTICIPATION,
-  holdsOfReport,
+  restrictionsOfReport,
   isMeant,
   pauseScope,
   refusalOf,
@@ -33,7 +33,7 @@ import { invalid, notFound, Problem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
 import { settingsOf } from "../practice/settings";
 import { decideToGoOn, decisionRow, refreshProposals } from "../response/decisions";
-import { raiseHolds } from "./holds";
+import { raiseRestrictions } from "./restrictions";
 import { participationsIn } from "./participations";
 
 export interface Told {
@@ -91,7 +91,7 @@ export async function storeReport(
     );
     const told: Told = { cause, causeId: id, kind, side, regions, pauses: reportPauses(report) };
     await raiseAlert(db, caller, crew, at, { personId, since }, told, transaction);
-    await raiseHolds(db, caller, at, crew, { personId, roundId: null }, holdsOfReport(report), transaction);
+    await raiseRestrictions(db, caller, at, crew, { personId, roundId: null }, restrictionsOfReport(report), transaction);
     await refreshProposals(db, caller.practiceId, crew, at, [personId], transaction);
     return { id, stored: "new" };
   });
@@ -178,7 +178,8 @@ export async function answerAlerts(
       { seenAt: at, seenBy: caller.accountId },
       { where: { id: open.map(({ causeId }) => causeId), seenAt: null }, transaction },
     );
-    if (answer === "refer") await raiseHolds(db, caller, at, crew, { personId, roundId: null }, [reason!], transaction, words || null);
+    if (answer === "refer")
+      await raiseRestrictions(db, caller, at, crew, { personId, roundId: null }, [reason!], transaction, words || null);
     const scopes = open.map(({ regions }) => pauseScope(regions));
     const library = await practiceLibrary(db, caller.practiceId, transaction);
     const isAbout = (movementId: string) => {

@@ -1,15 +1,15 @@
-/** Holds, clearances, symptom reports and the alerts they raise, as they are stored. */
+/** Restrictions, clearances, symptom reports and the alerts they raise, as they are stored. */
 import type { Phase, Region } from "@kind-grip/core/library";
-import type { AlertAnswer, AlertCause, AlertKind, HoldReason, ReportKind } from "@kind-grip/core/safety";
+import type { AlertAnswer, AlertCause, AlertKind, RestrictionReason, ReportKind } from "@kind-grip/core/safety";
 import type { HandSide } from "@kind-grip/core/units";
 import type { Sequelize } from "sequelize";
 import { day, flag, id, json, longText, moment, text, uuid, type Table } from "../db/columns";
 
-export interface HoldRow {
+export interface RestrictionRow {
   id: string;
   crewId: string;
   personId: string;
-  question: HoldReason;
+  question: RestrictionReason;
   since: Date;
   /** What a trainer wrote, for a reason that is none of the questions. */
   words?: string | null;
@@ -23,7 +23,7 @@ export interface ClearanceRow {
   id: string;
   crewId: string;
   personId: string;
-  holdId: string;
+  restrictionId: string;
   givenBy: string;
   profession: string;
   allows: Phase[];
@@ -74,7 +74,7 @@ export interface SymptomAlertRow {
 
 export function defineSafetyTables(sequelize: Sequelize) {
   return {
-    Hold: sequelize.define("holds", {
+    Restriction: sequelize.define("restrictions", {
       id: { ...id },
       crewId: uuid,
       personId: uuid,
@@ -84,12 +84,12 @@ export function defineSafetyTables(sequelize: Sequelize) {
       roundId: uuid,
       withdrawnAt: moment,
       withdrawnWhy: longText,
-    }) as Table<HoldRow>,
+    }) as Table<RestrictionRow>,
     Clearance: sequelize.define("clearances", {
       id: { ...id },
       crewId: uuid,
       personId: uuid,
-      holdId: uuid,
+      restrictionId: uuid,
       givenBy: text,
       profession: text,
       allows: json,

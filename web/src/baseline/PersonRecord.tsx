@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowRight, Ban } from "lucide-react";
 import { Link } from "react-router";
 import { PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
-import { holdsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
+import { restrictionsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
 import { useWords } from "../base/library";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { type Meter } from "../meter/use-meter";
@@ -61,7 +61,7 @@ export function PersonRecord({
 }: PersonRecordProps) {
   const edited = useRecord(round.id, person.id, entry);
   const record = edited.value;
-  const said = holdsCalledFor(record.safety, record.symptoms).filter((id) => consequenceOf(id).kind === "stop");
+  const said = restrictionsCalledFor(record.safety, record.symptoms).filter((id) => consequenceOf(id).kind === "stop");
   // At once, before the server has answered; and for as long as the server says so.
   const waiting = edited.status === "saving" && said.length > 0;
   const heldOut = (participations.get(person.id)?.heldOut ?? false) || waiting;
@@ -152,7 +152,7 @@ export function PersonRecord({
   );
 }
 
-function HeldOutNotice({ crewId, name, said }: { crewId: string; name: string; said: ReturnType<typeof holdsCalledFor> }) {
+function HeldOutNotice({ crewId, name, said }: { crewId: string; name: string; said: ReturnType<typeof restrictionsCalledFor> }) {
   const words = useWords();
   const emergency = said.map(consequenceOf).some((question) => question.kind === "stop" && question.emergency);
   return (

@@ -8,8 +8,8 @@ import type { FigureRequest } from "../figure/request";
 const SHOWN: Readonly<Record<Motion, [ArmInput, Partial<FigureInput>]>> = {
   wristFlexion: [{ pronation: 82, wristFlexion: 72, hand: "relaxed" }, {}],
   wristExtension: [{ pronation: 82, wristFlexion: -62, hand: "relaxed" }, {}],
-  thumbSide: [{ pronation: 84, deviation: -20, hand: "together" }, { view: "above" }],
-  littleSide: [{ pronation: 84, deviation: 30, hand: "together" }, { view: "above" }],
+  radialDeviation: [{ pronation: 84, deviation: -20, hand: "together" }, { view: "above" }],
+  ulnarDeviation: [{ pronation: 84, deviation: 30, hand: "together" }, { view: "above" }],
   palmUp: [{ pronation: -78, hand: "together" }, { view: "frontRight" }],
   palmDown: [{ pronation: 78, hand: "together" }, { view: "frontRight" }],
   elbowBend: [{ elbow: 140, pronation: 10, hand: "softFist" }, { focus: "arm" }],

@@ -2,7 +2,15 @@
  * What is paused on this phone: what the server said, and what was reported here and has not reached it yet. A report acts at once, also
  * without a connection: the phone pauses by itself before the server knows.
  */
-import { holdsOfReport, markAlarm, morningAlarm, pauseScope, reportPauses, sessionWithout, type ItemScope } from "@kind-grip/core/safety";
+import {
+  restrictionsOfReport,
+  markAlarm,
+  morningAlarm,
+  pauseScope,
+  reportPauses,
+  sessionWithout,
+  type ItemScope,
+} from "@kind-grip/core/safety";
 import type { Library } from "@kind-grip/core/library";
 import { compilePerson } from "@kind-grip/core/session";
 import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/api";
@@ -22,7 +30,7 @@ export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sen
   const known = new Set(day.alerts.map(({ causeId }) => causeId));
   const own = waiting.flatMap((sending) => alertOf(sending, day)).filter(({ causeId }) => !known.has(causeId));
   const alerts = [...own.reverse(), ...day.alerts];
-  const held = waiting.some((sending) => sending.kind === "symptom-reports" && holdsOfReport(sending.body).length > 0);
+  const held = waiting.some((sending) => sending.kind === "symptom-reports" && restrictionsOfReport(sending.body).length > 0);
   const scopes = alerts.filter(({ pauses }) => pauses).map(({ regions }) => pauseScope(regions));
   const everything = scopes.includes(null);
   const out = held || day.clinicianFirst ? "clinician" : everything || day.heldOut ? "paused" : null;

@@ -2,7 +2,7 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { PersonAlert } from "@kind-grip/core/api";
-import { HOLD_REASONS, type AlertAnswer, type HoldReason } from "@kind-grip/core/safety";
+import { RESTRICTION_REASONS, type AlertAnswer, type RestrictionReason } from "@kind-grip/core/safety";
 import { safetyApi } from "./api";
 import { useWords } from "../base/library";
 import { problemOf } from "../base/api";
@@ -37,7 +37,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
   const dispatch = useAppDispatch();
   const [answer, setAnswer] = useState<Answer | null>(null);
   const [reply, setReply] = useState<string | null>(null);
-  const [reason, setReason] = useState<HoldReason | "">(reports.some(({ kind }) => kind === "sharpPain") ? "sharpPain" : "");
+  const [reason, setReason] = useState<RestrictionReason | "">(reports.some(({ kind }) => kind === "sharpPain") ? "sharpPain" : "");
   const [own, setOwn] = useState("");
   const [send, { isLoading, error }] = safetyApi.useAnswerAlertsMutation();
   const said = reply ?? (answer ? REPLIES[answer] : "");
@@ -50,7 +50,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
       answer: {
         answer: answer!,
         reply: said.trim() || null,
-        reason: answer === "refer" ? (reason as HoldReason) : null,
+        reason: answer === "refer" ? (reason as RestrictionReason) : null,
         words: answer === "refer" && reason === "other" ? own.trim() : null,
       },
     });
@@ -105,9 +105,9 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
               select
               label="Why they are held out"
               value={reason}
-              onChange={(event) => setReason(event.target.value as HoldReason)}
+              onChange={(event) => setReason(event.target.value as RestrictionReason)}
             >
-              {HOLD_REASONS.map((each) => (
+              {RESTRICTION_REASONS.map((each) => (
                 <MenuItem key={each} value={each}>
                   {words.safety(each).short}
                 </MenuItem>

@@ -7,7 +7,7 @@ import { safetyApi } from "./api";
 
 const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   baseline: "Baseline",
-  hold: "Held out",
+  restriction: "Held out",
   clearance: "Clearance",
   referral: "Referral note",
   decision: "Decision",

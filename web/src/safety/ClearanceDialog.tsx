@@ -5,7 +5,7 @@ import { addDays } from "@kind-grip/core/calendar";
 import { PHASES, type Phase } from "@kind-grip/core/library";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
-import type { HoldEntry } from "@kind-grip/core/api";
+import type { RestrictionEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
@@ -16,13 +16,13 @@ const USUAL_DAYS = 28;
 
 interface ClearanceDialogProps {
   crewId: string;
-  hold: HoldEntry;
+  restriction: RestrictionEntry;
   name: string;
   today: string;
   onClose(): void;
 }
 
-export function ClearanceDialog({ crewId, hold, name, today, onClose }: ClearanceDialogProps) {
+export function ClearanceDialog({ crewId, restriction, name, today, onClose }: ClearanceDialogProps) {
   const words = useWords();
   const [id] = useState(() => uuid());
   const [form, setForm] = useState({ givenBy: "", profession: "", from: today, until: addDays(today, USUAL_DAYS), note: "" });
@@ -34,7 +34,7 @@ export function ClearanceDialog({ crewId, hold, name, today, onClose }: Clearanc
   const store = async () => {
     const clearance = {
       id,
-      holdId: hold.id,
+      restrictionId: restriction.id,
       ...form,
       note: form.note.trim() || null,
       allows: PHASES.filter((phase) => allows.includes(phase)),
@@ -68,8 +68,8 @@ export function ClearanceDialog({ crewId, hold, name, today, onClose }: Clearanc
       >
         <DialogContent sx={{ display: "grid", gap: 2 }}>
           <Typography>
-            {words.safety(hold.question).short}. Enter what the clinician said in writing; the clearance runs out by itself after its last
-            day.
+            {words.safety(restriction.question).short}. Enter what the clinician said in writing; the clearance runs out by itself after its
+            last day.
           </Typography>
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
             {field("givenBy", "Name of the clinician")}

@@ -1,6 +1,6 @@
-/** Who may do what, holds, clearances, reports, the trail. */
+/** Who may do what, restrictions, clearances, reports, the trail. */
 import type { AuditEntry, HeldOut, ParticipationEntry } from "@kind-grip/core/api";
-import type { AlertAnswer, HoldReason, NewClearance, SymptomReport } from "@kind-grip/core/safety";
+import type { AlertAnswer, RestrictionReason, NewClearance, SymptomReport } from "@kind-grip/core/safety";
 import { serverApi } from "../base/api";
 
 export const safetyApi = serverApi.injectEndpoints({
@@ -14,12 +14,12 @@ export const safetyApi = serverApi.injectEndpoints({
       providesTags: ["Safety"],
       keepUnusedDataFor: 0,
     }),
-    enterHold: make.mutation<HeldOut, { crewId: string; personId: string; question: HoldReason; words: string | null }>({
-      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/holds`, method: "POST", body }),
+    enterRestriction: make.mutation<HeldOut, { crewId: string; personId: string; question: RestrictionReason; words: string | null }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/restrictions`, method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Safety"] : []),
     }),
-    withdrawHold: make.mutation<HeldOut, { id: string; why: string }>({
-      query: ({ id, why }) => ({ url: `/holds/${id}/withdraw`, method: "POST", body: { why } }),
+    withdrawRestriction: make.mutation<HeldOut, { id: string; why: string }>({
+      query: ({ id, why }) => ({ url: `/restrictions/${id}/withdraw`, method: "POST", body: { why } }),
       invalidatesTags: (done) => (done ? ["Safety"] : []),
     }),
     enterClearance: make.mutation<HeldOut, { crewId: string; clearance: NewClearance }>({

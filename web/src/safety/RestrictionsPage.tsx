@@ -8,7 +8,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { endsSoon, isMeant, consequenceOf } from "@kind-grip/core/safety";
 import { useLibrary, useWords } from "../base/library";
-import type { ClearanceEntry, CrewEntry, HeldOut, HoldEntry, PersonEntry } from "@kind-grip/core/api";
+import type { ClearanceEntry, CrewEntry, HeldOut, RestrictionEntry, PersonEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
 import { crewApi } from "../crew/api";
 import { useNow } from "../base/now";
@@ -19,12 +19,12 @@ import { PageTitle } from "../parts/PageTitle";
 import { AnswerDialog } from "./AnswerDialog";
 import { AuditTrail } from "./AuditTrail";
 import { ClearanceDialog } from "./ClearanceDialog";
-import { HoldDialog } from "./HoldDialog";
-import { holdStates, type HoldState } from "./hold-state";
+import { RestrictionDialog } from "./RestrictionDialog";
+import { restrictionStates, type RestrictionState } from "./restriction-state";
 import { ReasonDialog } from "./ReasonDialog";
 import { pausedWords, reportWords } from "./report-words";
 
-export default function HeldOutPage() {
+export default function RestrictionsPage() {
   const crew = useCrew();
   const heldOut = safetyApi.useHeldOutQuery(crew.id, { refetchOnMountOrArgChange: true });
   const people = crewApi.usePeopleQuery(crew.id);
@@ -35,24 +35,31 @@ export default function HeldOutPage() {
 
 type Asked =
   | { kind: "answer"; alert: HeldOut["reports"][number] }
-  | { kind: "clear" | "mistake"; hold: HoldEntry }
+  | { kind: "clear" | "mistake"; restriction: RestrictionEntry }
   | { kind: "withdraw"; clearance: ClearanceEntry }
-  | { kind: "hold" };
+  | { kind: "restriction" };
 
 function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people: PersonEntry[] }) {
   const words = useWords();
   const now = useNow();
   const today = dateAt(now, crew.timeZone);
   const [asked, setAsked] = useState<Asked | null>(null);
-  const [withdrawHold] = safetyApi.useWithdrawHoldMutation();
+  const [withdrawRestriction] = safetyApi.useWithdrawRestrictionMutation();
   const [withdrawClearance] = safetyApi.useWithdrawClearanceMutation();
   const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? "somebody";
-  const states = holdStates(data, { instant: new Date(now).toISOString(), day: today });
-  const of = (...wanted: HoldState["state"][]) => states.filter(({ state }) => wanted.includes(state));
+  const states = restrictionStates(data, { instant: new Date(now).toISOString(), day: today });
+  const of = (...wanted: RestrictionState["state"][]) => states.filter(({ state }) => wanted.includes(state));
   const out = of("out");
   const close = () => setAsked(null);
-  const row = (state: HoldState) => (
-    <Row key={state.hold.id} state={state} name={nameOf(state.hold.personId)} today={today} timeZone={crew.timeZone} onAsk={setAsked} />
+  const row = (state: RestrictionState) => (
+    <Row
+      key={state.restriction.id}
+      state={state}
+      name={nameOf(state.restriction.personId)}
+      today={today}
+      timeZone={crew.timeZone}
+      onAsk={setAsked}
+    />
   );
   return (
     <>
@@ -62,13 +69,13 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
             ? "Nobody is held out of everything"
             : out.length === 1
               ? "1 person held out of everything"
-              : `${new Set(out.map(({ hold }) => hold.personId)).size} people held out of everything`
+              : `${new Set(out.map(({ restriction }) => restriction.personId)).size} people held out of everything`
         }
       >
         <Button component={Link} to={`/crews/${crew.id}/people`} startIcon={<ArrowLeft size={20} />}>
           People
         </Button>
-        <Button variant="outlined" startIcon={<Ban size={20} />} onClick={() => setAsked({ kind: "hold" })}>
+        <Button variant="outlined" startIcon={<Ban size={20} />} onClick={() => setAsked({ kind: "restriction" })}>
           Hold somebody out
         </Button>
       </PageTitle>
@@ -120,17 +127,25 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
           onClose={close}
         />
       )}
-      {asked?.kind === "hold" && <HoldDialog crewId={crew.id} people={people.filter((person) => isHere(person, today))} onClose={close} />}
+      {asked?.kind === "restriction" && (
+        <RestrictionDialog crewId={crew.id} people={people.filter((person) => isHere(person, today))} onClose={close} />
+      )}
       {asked?.kind === "clear" && (
-        <ClearanceDialog crewId={crew.id} hold={asked.hold} name={nameOf(asked.hold.personId)} today={today} onClose={close} />
+        <ClearanceDialog
+          crewId={crew.id}
+          restriction={asked.restriction}
+          name={nameOf(asked.restriction.personId)}
+          today={today}
+          onClose={close}
+        />
       )}
       {asked?.kind === "mistake" && (
         <ReasonDialog
-          title={`${nameOf(asked.hold.personId)} was held out by mistake`}
+          title={`${nameOf(asked.restriction.personId)} was held out by mistake`}
           text="Only for a wrong tap or a wrong name. Somebody who said yes and feels better is not a mistake: they need a clearance."
           confirm="End this hold"
           onConfirm={(why) => {
-            void withdrawHold({ id: asked.hold.id, why });
+            void withdrawRestriction({ id: asked.restriction.id, why });
             close();
           }}
           onClose={close}
@@ -169,13 +184,13 @@ function Group({ title, children }: { title: string; children: ReactNode[] }) {
 const day = (date: string) => DateTime.fromISO(date).toFormat("d LLL yyyy");
 
 function Row({
-  state: { hold, state, clearances, past, lifted },
+  state: { restriction, state, clearances, past, lifted },
   name,
   today,
   timeZone,
   onAsk,
 }: {
-  state: HoldState;
+  state: RestrictionState;
   name: string;
   today: string;
   timeZone: string;
@@ -183,7 +198,7 @@ function Row({
 }) {
   const library = useLibrary();
   const words = useWords();
-  const question = consequenceOf(hold.question);
+  const question = consequenceOf(restriction.question);
   const Icon = state === "out" ? Ban : state === "cleared" || state === "over" ? BadgeCheck : TriangleAlert;
   const count = question.kind === "ask" ? library.movements.filter((movement) => isMeant(question.outOf, movement)).length : 0;
   return (
@@ -206,8 +221,8 @@ function Row({
       <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>{name}</Typography>
       <Box sx={{ minWidth: 0 }}>
         <Typography>
-          <strong>{hold.words ?? words.safety(hold.question).short}</strong>, since{" "}
-          {DateTime.fromISO(hold.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm")}
+          <strong>{restriction.words ?? words.safety(restriction.question).short}</strong>, since{" "}
+          {DateTime.fromISO(restriction.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm")}
         </Typography>
         {question.kind === "stop" && question.emergency && state === "out" && (
           <Typography sx={{ color: "error.main", fontWeight: 700 }}>{words.referral("emergency")}</Typography>
@@ -247,14 +262,14 @@ function Row({
                 : `Clearance by ${clearance.givenBy} ran out on ${day(clearance.untilDay)}`}
           </Typography>
         ))}
-        {hold.withdrawnWhy && <Typography sx={{ color: "text.secondary" }}>{hold.withdrawnWhy}</Typography>}
+        {restriction.withdrawnWhy && <Typography sx={{ color: "text.secondary" }}>{restriction.withdrawnWhy}</Typography>}
       </Box>
       {state !== "over" && (
         <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap", gridColumn: { xs: 2, md: "auto" } }}>
           {state !== "cleared" && (
             <Button
               variant={state === "out" ? "contained" : "outlined"}
-              onClick={() => onAsk({ kind: "clear", hold })}
+              onClick={() => onAsk({ kind: "clear", restriction })}
               aria-label={`Enter a clearance for ${name}`}
             >
               Clearance
@@ -262,13 +277,13 @@ function Row({
           )}
           <Button
             component="a"
-            href={`/api/holds/${hold.id}/referral.pdf`}
+            href={`/api/restrictions/${restriction.id}/referral.pdf`}
             startIcon={<FileText size={18} />}
             aria-label={`Referral note for ${name}`}
           >
             Referral note
           </Button>
-          <Button onClick={() => onAsk({ kind: "mistake", hold })} aria-label={`Hold of ${name} entered by mistake`}>
+          <Button onClick={() => onAsk({ kind: "mistake", restriction })} aria-label={`Hold of ${name} entered by mistake`}>
             Mistake
           </Button>
         </Box>

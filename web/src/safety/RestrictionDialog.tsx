@@ -1,7 +1,7 @@
 /** Holds somebody out at once, for something said outside a round. */
 import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { consequenceOf, HOLD_REASONS, type HoldReason } from "@kind-grip/core/safety";
+import { consequenceOf, RESTRICTION_REASONS, type RestrictionReason } from "@kind-grip/core/safety";
 import { useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
@@ -9,12 +9,12 @@ import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 
-export function HoldDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
+export function RestrictionDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
   const words = useWords();
   const [personId, setPersonId] = useState("");
-  const [question, setQuestion] = useState<HoldReason | null>(null);
+  const [question, setQuestion] = useState<RestrictionReason | null>(null);
   const [own, setOwn] = useState("");
-  const [enter, { isLoading, error }] = safetyApi.useEnterHoldMutation();
+  const [enter, { isLoading, error }] = safetyApi.useEnterRestrictionMutation();
   const dispatch = useAppDispatch();
   const store = async () => {
     const answer = await enter({ crewId, personId, question: question!, words: question === "other" ? own.trim() : null });
@@ -34,7 +34,7 @@ export function HoldDialog({ crewId, people, onClose }: { crewId: string; people
           ))}
         </TextField>
         <Box role="radiogroup" aria-label="What was said" sx={{ display: "grid", gap: 0.5 }}>
-          {HOLD_REASONS.map(consequenceOf).map(({ id, kind }) => (
+          {RESTRICTION_REASONS.map(consequenceOf).map(({ id, kind }) => (
             <ButtonBase
               key={id}
               role="radio"
