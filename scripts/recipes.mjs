@@ -137,8 +137,8 @@ it("is read in its own words", () => {
       ]);
       edit(
         "core/src/baseline/record.ts",
-        ["format: 2,", "format: 3,"],
-        ["steps: [withTodaysQuestions]", "steps: [withTodaysQuestions, (record) => record]"],
+        ["format: 3,", "format: 4,"],
+        ["steps: [withTodaysQuestions, withStandardMotions]", "steps: [withTodaysQuestions, withStandardMotions, (record) => record]"],
       );
       write(
         "core/src/safety/broken-skin.test.ts",
@@ -170,14 +170,14 @@ it("keeps what is rubbed or stuck on away from broken skin, from the moment it w
           '  elbowBend: { referenceDeg: 150, stretches: "elbowOuter", movedBy: "elbowInner" },\n  shoulderLift: { referenceDeg: 180, stretches: "shoulderNeck", movedBy: "shoulderNeck" },\n',
         ],
       );
-      edit("core/src/baseline/finding-text.ts", [
-        '  elbowBend: "Elbow bends",\n',
-        '  elbowBend: "Elbow bends",\n  shoulderLift: "Arm lifts forward",\n',
+      edit("web/src/baseline/finding-text.ts", [
+        '  elbowBend: t("Elbow bends"),\n',
+        '  elbowBend: t("Elbow bends"),\n  shoulderLift: t("Arm lifts forward"),\n',
       ]);
       edit(
         "core/src/baseline/record.ts",
-        ["format: 2,", "format: 3,"],
-        ["steps: [withTodaysQuestions]", "steps: [withTodaysQuestions, (record) => record]"],
+        ["format: 3,", "format: 4,"],
+        ["steps: [withTodaysQuestions, withStandardMotions]", "steps: [withTodaysQuestions, withStandardMotions, (record) => record]"],
       );
       edit("web/src/baseline/motion-pictures.ts", [
         '  elbowBend: [{ elbow: 140, pronation: 10, hand: "softFist" }, { focus: "arm" }],\n',
@@ -194,9 +194,9 @@ it("keeps what is rubbed or stuck on away from broken skin, from the moment it w
         '["preShift", "break", "postShift", "midShift"] as const',
       ]);
       edit("core/src/language/en/labels.ts", ['postShift: "Post-shift" }', 'postShift: "Post-shift", midShift: "Mid-shift" }']);
-      edit("core/src/compose/limits.ts", [
-        '  postShift: "After the shift",\n',
-        '  postShift: "After the shift",\n  midShift: "Half-way",\n',
+      edit("web/src/program/session-names.ts", [
+        '  postShift: t("After the shift"),\n',
+        '  postShift: t("After the shift"),\n  midShift: t("Half-way"),\n',
       ]);
       edit("core/src/compose/candidates.ts", [
         '  postShift: ["getReady", "mobility", "stretch", "strengthen", "release"],\n',

@@ -64,6 +64,7 @@ const waiting = [
   () => check("Types", "typecheck"),
   () => check("Which way arrows point", "arrows"),
   () => check("Format", "format:check"),
+  () => check("Words of the screens", "words:check"),
   () => check("Unused code and dependencies", "unused"),
 ];
 async function lane() {

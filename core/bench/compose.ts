@@ -55,7 +55,14 @@ for (let i = 0; i < crews; i++) {
   const opposites = [{ posture: "closedHand" as const, left: 60, right: 120 }];
   const asked = new Map(needs.map(({ region, need }) => [region, need]));
   const wanted = { needs: asked, strengthNeeds: asked, opposites };
-  const input = { library: SHIPPED_LIBRARY, needs, opposites, limits, name: "P" };
+  const input = {
+    library: SHIPPED_LIBRARY,
+    needs,
+    opposites,
+    limits,
+    name: "P",
+    sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
+  };
   const started = performance.now();
   const ask = composer(input, sampleId);
   const first = await ask.first(solveInNode, FIRST_SEC);

@@ -1,6 +1,5 @@
 /** The baseline round: what is measured of each person, what it shows, and how two rounds compare. */
 export { Change, changesBetween } from "./changes";
-export { changeText, findingText, FUNCTION_TEST_NAMES, MOTION_NAMES } from "./finding-text";
 export { findingsOf, isShort, needFindings, type Finding, type MainHand } from "./findings";
 export { FUNCTION_TESTS, type FunctionTest } from "./function-tests";
 export { gripOf, type GripSummary } from "./grip";
@@ -18,6 +17,7 @@ export {
   GRIP_TRIALS,
   gripDiffers,
   gripNoise,
+  MOST_GRIP_KG,
   MOST_GRIP_TRIALS,
   RIGHT_HANDED_LEAD,
   ROUND_CHANGE_DEG,

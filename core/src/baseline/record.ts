@@ -3,7 +3,7 @@ import * as v from "valibot";
 import { documentFormat } from "../document";
 import { SafetyAnswers, Symptom } from "../safety";
 import { FUNCTION_TESTS } from "./function-tests";
-import { MOST_GRIP_TRIALS } from "./thresholds";
+import { MOST_GRIP_KG, MOST_GRIP_TRIALS } from "./thresholds";
 import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
 
 const between = (min: number, max: number, unit: string) => {
@@ -32,7 +32,7 @@ const motionAngles = (motion: Motion) => {
 };
 
 export const GripReading = v.strictObject({
-  kg: between(0, 120, " kg"),
+  kg: between(0, MOST_GRIP_KG, " kg"),
   /** What the meter saw wrong with the trial; empty for a good one, and for one typed in. */
   faults: v.array(v.picklist(["dropOut", "tooShort", "unsteady", "weak"])),
   from: v.picklist(["meter", "typed"]),

@@ -20,6 +20,8 @@ export const SHORT_SHARE = 0.15;
 export const GRIP_TRIALS = 3;
 /** Never more than this many, however much they scatter. */
 export const MOST_GRIP_TRIALS = 6;
+/** More than any meter reads: a typing mistake. Practice rule. */
+export const MOST_GRIP_KG = 120;
 /** Rest between two trials of a hand. Practice rule. */
 export const GRIP_REST_SEC = 15;
 /** Trials that scatter more ask for another one (standard deviation over mean). Practice rule. */

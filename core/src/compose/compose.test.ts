@@ -41,6 +41,7 @@ const run = (change: Partial<ComposeInput> = {}) =>
       opposites: [{ posture: "closedHand", left: 60, right: 120 }],
       limits: limits(),
       name: "P",
+      sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
       ...change,
     },
     sampleId,
@@ -87,6 +88,7 @@ it("the same input gives the same proposal", async () => {
         opposites: [],
         limits: limits({ slotSec: { preShift: 180, break: 0, postShift: 0 } }),
         name: "P",
+        sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
       },
       () => `id-${++made}`,
     ).best(solveInNode, { timeLimitSec: 20, gap: 0.02 });
@@ -116,6 +118,7 @@ it("a session without time is left out, and more time never covers less", async 
         opposites: [],
         limits: limits({ slotSec: { preShift: sec, break: 0, postShift: 0 }, mostItems: 3 }),
         name: "P",
+        sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
       },
       sampleId,
     ).best(solveInNode, exact))!.covered;
@@ -219,7 +222,8 @@ it("what only a proof needs changes nothing of what is best", async () => {
 }, 120_000);
 
 it("the first answer keeps the rules too; the best begins with it, is no worse, and says how near it is", async () => {
-  const ask = composer({ library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), name: "P" }, sampleId);
+  const names = { name: "P", sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" } };
+  const ask = composer({ library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), ...names }, sampleId);
   const first = (await ask.first(solveInNode, 2))!;
   expect(brokenRules(first, limits())).toEqual([]);
   const best = (await ask.best(solveInNode, { timeLimitSec: 10, gap: 0.03, from: first }))!;

@@ -5,9 +5,9 @@ import { candidatesFor, type Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { gapOf, type Effort, type Solver } from "../solver";
 import { columnsOf, modelOf, type Wanted } from "./model";
-import { proposalFrom, type Place, type Proposal } from "./proposal";
+import { proposalFrom, type Place, type Proposal, type ProposalNames } from "./proposal";
 
-export interface ComposeInput {
+export interface ComposeInput extends ProposalNames {
   needs: readonly RegionNeed[];
   opposites: Wanted["opposites"];
   limits: ComposeLimits;
@@ -15,7 +15,6 @@ export interface ComposeInput {
   locked?: readonly Place[];
   /** Movements the trainer does not want. */
   excluded?: readonly string[];
-  name: string;
   library: Library;
   /** What may be proposed; all of the library when left out. */
   movements?: readonly Movement[];
@@ -61,7 +60,7 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
     const locked = placesIn(list, locks);
     if (locked.size < locks.length) return undefined;
     const solved = await solve(modelOf(list, wanted, input.limits, locked, effort.hasty).lp, effort);
-    return solved && { ...proposalFrom(list, left, wanted, input.limits, solved.columns, input.name, makeId), gap: gapOf(solved) };
+    return solved && { ...proposalFrom(list, left, wanted, input.limits, solved.columns, input, makeId), gap: gapOf(solved) };
   };
   return {
     first: (solve, timeLimitSec) =>

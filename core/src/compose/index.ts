@@ -1,4 +1,4 @@
 /** Programs composed from need by a 0/1 programme (docs/compose.md). */
 export { composer, neediest, type Composer, type ComposeInput } from "./compose";
-export { SESSION_NAMES, USUAL_LIMITS, type ComposeLimits } from "./limits";
+export { USUAL_LIMITS, type ComposeLimits } from "./limits";
 export type { Hindrance, ItemReason, Proposal, Unmet } from "./proposal";

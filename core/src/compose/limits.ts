@@ -27,9 +27,3 @@ export interface ComposeLimits {
 }
 
 export const USUAL_LIMITS = { breaksADay: 1, daysAWeek: 5, strengthDays: 3, mostMovements: 12, mostItems: 7 } as const;
-
-export const SESSION_NAMES: Readonly<Record<SlotKind, string>> = {
-  preShift: "Warm-up",
-  break: "Stretch break",
-  postShift: "After the shift",
-};

@@ -4,7 +4,7 @@ import { PHASES } from "../library";
 import type { Program } from "../program";
 import { SLOT_KINDS, type SlotKind } from "../session";
 import { type Candidate, type Kind, type Left } from "./candidates";
-import { SESSION_NAMES, type ComposeLimits } from "./limits";
+import type { ComposeLimits } from "./limits";
 import { targetsOf, x, type Target, type Wanted } from "./model";
 
 export interface ItemReason {
@@ -44,6 +44,12 @@ export interface Proposal {
   gap: number;
 }
 
+/** What the program and its sessions are called until somebody names them. */
+export interface ProposalNames {
+  name: string;
+  sessionNames: Readonly<Record<SlotKind, string>>;
+}
+
 export interface Place {
   slot: SlotKind;
   movementId: string;
@@ -57,7 +63,7 @@ export function proposalFrom(
   wanted: Wanted,
   limits: ComposeLimits,
   columns: ReadonlyMap<string, number>,
-  name: string,
+  { name, sessionNames }: ProposalNames,
   makeId: () => string,
 ): Omit<Proposal, "gap"> {
   const chosen = candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
@@ -65,7 +71,7 @@ export function proposalFrom(
     chosen.filter((each) => each.slot === slot).sort((a, b) => PHASES.indexOf(a.movement.phase) - PHASES.indexOf(b.movement.phase));
   const sessions = SLOT_KINDS.flatMap((slot) => {
     const items = bySlot(slot).map(({ item }) => item);
-    return items.length === 0 ? [] : [{ id: makeId(), name: SESSION_NAMES[slot], slot, items }];
+    return items.length === 0 ? [] : [{ id: makeId(), name: sessionNames[slot], slot, items }];
   });
   const reasons = new Map(chosen.map((each) => [each.item.id, reasonOf(each, wanted)]));
   const points = ({ region, kind }: Pick<Target, "region" | "kind">) =>

@@ -2,7 +2,7 @@ import { SHIPPED_LIBRARY, newItem, DEFAULT_STYLE } from "../library";
 import { sampleId, sampleSession } from "../session/sample";
 import type { SlotKind } from "../session";
 import { patternPreset, shiftsFrom, wallTime, type ShiftPattern } from "../calendar";
-import { clashesOf, clashText, dayProblem, onGrid, SPACING, suggestStart, workingSpans, type Placed } from ".";
+import { clashesOf, dayProblem, onGrid, SPACING, suggestStart, workingSpans, type Placed } from ".";
 import { isInBreak } from "./day-problem";
 
 const minute = 60_000;
@@ -138,17 +138,6 @@ describe("clashes, on both sides of each threshold", () => {
   it("are the same whatever order the plan comes in", () => {
     const list = [placed(0, 5), placed(60, 5), placed(3, 5)];
     expect(clashesOf(SHIPPED_LIBRARY, [...list].reverse(), shifts, "UTC")).toEqual(clashesOf(SHIPPED_LIBRARY, list, shifts, "UTC"));
-  });
-  it("say what is wrong in words with figures", () => {
-    const [first, second] = [placed(0, 5), placed(65, 5)];
-    const clash = clashesOf(SHIPPED_LIBRARY, [first, second], shifts, "UTC").find((each) => each.kind === "sameKindTooClose")!;
-    expect(
-      clashText(
-        clash,
-        (id) => (id === first.id ? "A" : "B"),
-        (region) => region,
-      ),
-    ).toBe("A and B are 1 h apart; the same kind needs 2 h.");
   });
 });
 

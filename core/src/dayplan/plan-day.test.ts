@@ -14,7 +14,6 @@ import {
   mostWithKit,
   planCost,
   minimalRelaxations,
-  relaxationText,
   type DayPlan,
   type DayProblem,
   type WantedSession,
@@ -163,7 +162,6 @@ describe("a day", () => {
     expect(plan.size).toBe(4);
     const found = await minimalRelaxations(problem(), problem, solveInNode);
     expect(found).toEqual([{ change: "reach", addMin: 30 }]);
-    expect(relaxationText(found[0]!)).toBe("Up to 30 min further from the ideal times everything finds a place.");
     const twoLeaders = await minimalRelaxations({ ...problem(), jobs: [{ ...problem().jobs[0]!, mostOffJob: 8 }] }, problem, solveInNode);
     expect(twoLeaders[0]).toEqual({ change: "leaders", to: 2 });
   });
@@ -254,7 +252,6 @@ describe("several crews at once", () => {
     const both = () => joined([day([3], 3), day([6], 4)], 3);
     const found = await minimalRelaxations(both(), both, solveInNode);
     expect(found).toEqual([{ change: "mostOffJob", job: 1, to: 6 }]);
-    expect(relaxationText(found[0]!, ["Quay", "Yard"])).toBe("With 6 people of Yard off the job at once everything finds a place.");
   });
 });
 

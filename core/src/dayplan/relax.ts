@@ -50,15 +50,3 @@ function easedBy(relaxation: Relaxation, problem: DayProblem, withReach: (addMin
       return { ...problem, jobs: problem.jobs.map((job, i) => (i === relaxation.job ? { ...job, mostOffJob: relaxation.to } : job)) };
   }
 }
-
-/** @param jobs names of the crews, when there is more than one */
-export function relaxationText(relaxation: Relaxation, jobs: readonly string[] = []): string {
-  switch (relaxation.change) {
-    case "leaders":
-      return `With ${relaxation.to} leaders everything finds a place.`;
-    case "mostOffJob":
-      return `With ${relaxation.to} people${jobs.length > 1 ? ` of ${jobs[relaxation.job]}` : ""} off the job at once everything finds a place.`;
-    case "reach":
-      return `Up to ${relaxation.addMin} min further from the ideal times everything finds a place.`;
-  }
-}

@@ -20,6 +20,6 @@ export {
 export { adherenceOf, type PersonDay } from "./person-day";
 export { FEWEST_PEOPLE, isReadable, readableSet, roundedMean } from "./small-groups";
 export { MIN_ANSWERS, trendOf, type Trend } from "./trend";
-export { blockReasonText, nextBlock, type BlockFigures, type BlockReason, NextBlock } from "./next-block";
+export { ENOUGH_DONE, MANY_RAISED, nextBlock, type BlockFigures, type BlockReason, NextBlock } from "./next-block";
 export { ReviewAnswer } from "./review-answer";
 export { loadRises, NOTABLE_RISE, type LoadedRun, type LoadKind, LoadRise } from "./weekly-load";

@@ -50,20 +50,3 @@ export function nextBlock({ adherence, raised, measured, better, worse }: BlockF
   const well = !shorter && !sore && !worsened && better > 0;
   return { aim: sore || worsened ? "reliefLed" : "loadLed", weeks: well ? 8 : 4, shorter, reasons };
 }
-
-/** One sentence a reason. */
-export function blockReasonText(found: BlockReason): string {
-  const percent = (share: number) => `${Math.round(share * 100)} %`;
-  switch (found.reason) {
-    case "tooLittleDone":
-      return `${percent(found.adherence)} of what was due was done, under ${percent(ENOUGH_DONE)}: make the sessions shorter first.`;
-    case "morningsRaised":
-      return `${percent(found.raised)} of the mornings were above the usual level, over ${percent(MANY_RAISED)}: relief first.`;
-    case "moreWorse":
-      return `More people measured worse (${found.worse}) than better (${found.better}) beyond noise: relief first, and look at the work.`;
-    case "goesWell":
-      return `${found.better} of ${found.measured} people measured better beyond noise: go on with load.`;
-    case "notMeasured":
-      return "Nobody was measured twice: measure again before a long block.";
-  }
-}

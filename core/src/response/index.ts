@@ -7,6 +7,5 @@ export { oneAtATime } from "./one-at-a-time";
 export { isRaisedMorning } from "./raised-morning";
 export { respond } from "./respond";
 export { easierThan, isNoMore, presentOf, sameDoing } from "./easing";
-export { ALERT_NAMES, changeText, DECISION_WORDS, firedText } from "./response-text";
 export { ResponseThresholds, USUAL_THRESHOLDS } from "./thresholds";
 export { PracticeSettings, SETTINGS_DOCUMENT, USUAL_SETTINGS } from "./practice-settings";

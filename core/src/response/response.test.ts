@@ -3,11 +3,8 @@ import { SHIPPED_LIBRARY, DEFAULT_STYLE, easierForm, newItem } from "../library"
 import type { Dose } from "../session";
 import { FULL_PARTICIPATION } from "../safety";
 import { sampleId } from "../session/sample";
-import { wordsIn } from "../language";
 import {
-  changeText,
   CheckIn,
-  firedText,
   isNoMore,
   oneAtATime,
   presentOf,
@@ -346,17 +343,9 @@ it("a practice's own thresholds count", () => {
   });
 });
 
-it("same facts, same answer; words carry the figures", () => {
+it("same facts, same answer", () => {
   const given = facts({ runs: three({ effort: 2 }) });
   expect(respond(SHIPPED_LIBRARY, given)).toEqual(respond(SHIPPED_LIBRARY, given));
-  const found = respond(SHIPPED_LIBRARY, given)!;
-  expect(firedText(found.fired[0]!)).toBe(
-    "Top of the dose in 3 runs in a row, effort at most 2 (cap 3, 1 below it wanted), mornings not raised.",
-  );
-  expect(changeText(found, "palm-away", wordsIn())).toMatch(/^Next dose: /);
-  expect(firedText({ rule: "noGain", days: 8, before: 4, now: 3.67, donePercent: 81.2 })).toBe(
-    "No better after 8 days with 81 % of the sessions done: 4 at the start, 3.7 now.",
-  );
 });
 
 it("a check-in holds its ranges", () => {

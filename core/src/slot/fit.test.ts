@@ -5,7 +5,7 @@ import { regionNeeds } from "../need";
 import { sampleDay, sampleEffort, sampleTask } from "../strain/sample";
 import { compileGroup, Dose, type Item, type Session } from "../session";
 import { sampleId, sampleItem, sampleSession, sampleTimings } from "../session/sample";
-import { cutText, doseLadder, fitToSlot, LEAST_SHARE, priorityOf, worthAt, worthOf, type FitOptions } from ".";
+import { doseLadder, fitToSlot, LEAST_SHARE, priorityOf, worthAt, worthOf, type FitOptions } from ".";
 
 const timings = sampleTimings(8, 3);
 const holds = (reps: number, holdSec: number, restSec = 5): Dose => ({ kind: "holds", reps, holdSec, restSec });
@@ -192,16 +192,7 @@ it("every item of the library can be fitted, whatever its dose and sides", () =>
   }
 });
 
-describe("words and weights", () => {
-  it("a cut says what it gained", () => {
-    const session = sampleSession([sampleItem(holds(1, 10, 0)), sampleItem(holds(3, 20, 10), { sides: "inTurn" })]);
-    const texts = [100, 60, 20].flatMap((slotSec) =>
-      fitToSlot(session, slotSec, options()).cuts.map((cut) => cutText(cut, () => "Palm-away")),
-    );
-    expect(texts.every((text) => /^Palm-away .*(gained|more)$/.test(text))).toBe(true);
-    expect(texts.some((text) => text.includes("left out"))).toBe(true);
-    expect(texts.some((text) => text.includes("→"))).toBe(true);
-  });
+describe("weights", () => {
   it("an item that answers a need matters more", () => {
     const task = sampleTask("t", [sampleEffort("a", { effort: 6, perMin: 10, secEach: 3 })]);
     const day = sampleDay([[task, 240]]);

@@ -1,5 +1,4 @@
 /** The slot: how much of it a session uses, and how a session is made to fit it. */
-export { cutText } from "./cut-text";
 export { doseLadder, LEAST_SHARE, MOST_SHARE, worthOf, type DoseStep } from "./dose-ladder";
 export { fitToSlot, worthAt, type Cut, type Fit, type FitOptions } from "./fit";
 export { priorityOf } from "./priority";

@@ -63,10 +63,3 @@ export function gapOf({ objective, bound }: Pick<Solved, "objective" | "bound">)
   if (!Number.isFinite(bound)) return Infinity;
   return Math.abs(bound - objective) / Math.max(1e-9, Math.abs(objective));
 }
-
-/** How near an answer is to the best there is, in words. */
-export function nearnessText(gap: number): string {
-  if (!Number.isFinite(gap)) return "The best found in the time there is; how near it is to the best of all is not known";
-  if (gap < 0.0005) return "Proven best";
-  return `Within ${(Math.ceil(gap * 1000) / 10).toFixed(1)} % of the best there is`;
-}

@@ -2,30 +2,12 @@
 import type { Change } from "./what-if";
 import type { Effort, Grip, Task } from "./task";
 
-/** Less force, by what the hand does with and without a tool. */
-const LESS_FORCE: Readonly<Record<Grip, { tool: string; bare: string }>> = {
-  power: {
-    tool: "a sharper or lighter tool, a bigger or softer handle",
-    bare: "less at a time, a softer and wider hold, something that holds or grips for you",
-  },
-  pinch: { tool: "a wider, softer grip on the tool", bare: "a tool instead of fingertips, a wider hold" },
-  thumbPress: {
-    tool: "a tool with a handle presses, not the thumb",
-    bare: "the thumb slightly bent and backed by the hand, or an elbow or fist instead",
-  },
-  palmPush: { tool: "a longer handle, body weight behind it", bare: "body weight through a straight arm, forearm behind the hand" },
-  hook: { tool: "a strap or trolley", bare: "lighter lots, a better handle, a trolley" },
-};
-const SHORTER: Readonly<Record<Grip, string>> = {
-  power: "a clamp or stand that holds, let go between",
-  pinch: "a clamp that holds, let go between",
-  thumbPress: "shorter presses, move on between",
-  palmPush: "shorter pushes, let go between",
-  hook: "put it down between, shorter ways",
-};
-
-/** What only holds the piece while the other hand works on it. */
-const HOLDING = "a clamp, rest or stand that holds it";
+export type Advice =
+  | { factor: "hours" | "rate" }
+  /** `hold`: the hand only holds the piece. */
+  | { factor: "effort"; grip: Grip; with: "tool" | "bare" | "hold"; otherHandHelps: boolean }
+  | { factor: "duration"; grip: Grip; holds: boolean }
+  | { factor: "posture"; bent: "forward" | "back" };
 
 /**
  * Whether an effort is that of the hand which only holds: of two hands that do different things with one tool, the one without it. The
@@ -41,27 +23,23 @@ function isHolding({ tool, efforts }: Task, effort: Effort): boolean {
   return rate(own) < rate(others);
 }
 
-/** In a few words, to stand after "helps most". The effort is the one the change is about; of a change of hours there is none. */
-export function adviceFor(task: Task, { factor, effortId }: Pick<Change, "factor" | "effortId">): string {
+/** The effort is the one the change is about; of a change of hours there is none. */
+export function adviceFor(task: Task, { factor, effortId }: Pick<Change, "factor" | "effortId">): Advice {
   const effort = task.efforts.find(({ id }) => id === effortId) ?? task.efforts[0];
-  if (!effort || factor === "hours") return "fewer hours of it: swap tasks through the shift";
+  if (!effort || factor === "hours") return { factor: "hours" };
+  const { grip } = effort;
   switch (factor) {
     case "effort": {
-      if (isHolding(task, effort)) return `less force: ${HOLDING}`;
-      const way = LESS_FORCE[effort.grip][task.tool === null ? "bare" : "tool"];
+      if (isHolding(task, effort)) return { factor, grip, with: "hold", otherHandHelps: false };
       // Two hands are no advice for what two hands do already, nor where the other has its own to do.
       const otherIsFree = effort.hands !== "both" && task.efforts.every(({ hands }) => hands === effort.hands);
-      return `less force: ${way}${otherIsFree && effort.grip !== "thumbPress" ? ", the other hand helping" : ""}`;
+      return { factor, grip, with: task.tool === null ? "bare" : "tool", otherHandHelps: otherIsFree && grip !== "thumbPress" };
     }
     case "rate":
-      return "fewer efforts a minute: batch, alternate with another task, pause";
+      return { factor };
     case "duration":
-      return `shorter efforts: ${isHolding(task, effort) ? HOLDING : SHORTER[effort.grip]}`;
+      return { factor, grip, holds: isHolding(task, effort) };
     case "posture":
-      return `a straighter wrist: ${straighter(effort)}`;
+      return { factor, bent: effort.flexionDeg > 0 ? "forward" : "back" };
   }
-}
-
-function straighter({ flexionDeg }: Effort): string {
-  return flexionDeg > 0 ? "raise the work or turn it to you" : "lower the work, or stand higher";
 }

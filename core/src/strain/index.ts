@@ -1,5 +1,5 @@
 /** Work strain: the Revised Strain Index of tasks and shifts, per hand, with its working. */
-export { adviceFor } from "./advice";
+export { adviceFor, type Advice } from "./advice";
 export { compositeStrain, cumulativeStrain, type Combined } from "./combined";
 export { workProblems, type WorkProblem } from "./contradictions";
 export { durationMultiplier, hoursMultiplier, intensityMultiplier, postureMultiplier, rateMultiplier } from "./multipliers";

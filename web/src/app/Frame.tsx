@@ -3,6 +3,7 @@ import { Box } from "@mui/material";
 import { BookOpen, Building2, Ruler, Sunrise, Users } from "lucide-react";
 import { useEffect, useMemo } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
+import { t } from "../base/words";
 import { WithLibrary } from "../base/library";
 import { Loading } from "../parts/Loading";
 import { HeldOutRuns } from "../run/HeldOutRuns";
@@ -13,11 +14,11 @@ import { ConnectionNotice } from "../base/ConnectionNotice";
 import { libraryApi } from "../library/api";
 
 const PLACES = [
-  { to: "/today", label: "Today", Icon: Sunrise },
-  { to: "/crews", label: "Crews", Icon: Users },
-  { to: "/library", label: "Library", Icon: BookOpen },
-  { to: "/bench", label: "Bench", Icon: Ruler },
-  { to: "/practice", label: "Practice", Icon: Building2 },
+  { to: "/today", label: t("Today"), Icon: Sunrise },
+  { to: "/crews", label: t("Crews"), Icon: Users },
+  { to: "/library", label: t("Library"), Icon: BookOpen },
+  { to: "/bench", label: t("Bench"), Icon: Ruler },
+  { to: "/practice", label: t("Practice"), Icon: Building2 },
 ] as const;
 
 /** @param bare without the rail, for the run screen */
@@ -45,7 +46,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
             href="#main"
             sx={{ position: "absolute", left: -999, zIndex: 20, "&:focus": { left: 12, top: 12, bgcolor: "background.paper", p: 1.5 } }}
           >
-            Skip to the page
+            {t("Skip to the page")}
           </Box>
         )}
         {!bare && <Rail lead={me.account.role === "lead"} />}
@@ -77,7 +78,7 @@ function Rail({ lead }: { lead: boolean }) {
   return (
     <Box
       component="nav"
-      aria-label="Places"
+      aria-label={t("Places")}
       sx={{
         width: 92,
         flexShrink: 0,

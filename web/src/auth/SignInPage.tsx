@@ -2,6 +2,7 @@
 import { Alert, Box, Button, Link as TextLink, TextField, Typography } from "@mui/material";
 import { type FormEvent, useState } from "react";
 import { Link, Navigate, useSearchParams } from "react-router";
+import { t } from "../base/words";
 import { problemOf, serverApi } from "../base/api";
 import { useTabTitle } from "../parts/PageTitle";
 import { authApi } from "./api";
@@ -12,7 +13,7 @@ export default function SignInPage() {
   const [search] = useSearchParams();
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
-  useTabTitle("Sign in");
+  useTabTitle(t("Sign in"));
 
   if (me?.account) return <Navigate to={innerAddress(search.get("next"))} replace />;
   const problem = error ? problemOf(error) : undefined;
@@ -41,13 +42,13 @@ export default function SignInPage() {
             component="p"
             sx={{ fontSize: { xs: "2.2rem", md: "3.2rem" }, fontWeight: 750, lineHeight: 1.08, letterSpacing: "-0.02em", maxWidth: 560 }}
           >
-            Two hands, one shift, a dozen people, a clock.
+            {t("Two hands, one shift, a dozen people, a clock.")}
           </Typography>
           <Typography sx={{ mt: 2, maxWidth: 480, fontSize: "1.1rem" }}>
-            Hand, wrist and forearm programs for crews: timed to the second, placed on real shifts, led and kept on record.
+            {t("Hand, wrist and forearm programs for crews: timed to the second, placed on real shifts, led and kept on record.")}
           </Typography>
         </Box>
-        <Typography variant="caption">Prevention, not treatment.</Typography>
+        <Typography variant="caption">{t("Prevention, not treatment.")}</Typography>
       </Box>
       <Box
         component="form"
@@ -55,14 +56,14 @@ export default function SignInPage() {
         noValidate
         sx={{ p: { xs: 4, md: 8 }, alignSelf: "center", display: "flex", flexDirection: "column", gap: 2.5, maxWidth: 520 }}
       >
-        <Typography variant="h1">Kind Grip</Typography>
+        <Typography variant="h1">{t("Kind Grip")}</Typography>
         {problem && !problem.fields.length && (
           <Alert severity="error" variant="outlined">
             {problem.message}
           </Alert>
         )}
         <TextField
-          label="E-mail"
+          label={t("E-mail")}
           type="email"
           autoComplete="username"
           autoFocus
@@ -73,7 +74,7 @@ export default function SignInPage() {
           helperText={fieldProblem("email")}
         />
         <TextField
-          label="Password"
+          label={t("Password")}
           type="password"
           autoComplete="current-password"
           required
@@ -83,12 +84,12 @@ export default function SignInPage() {
           helperText={fieldProblem("password")}
         />
         <Button type="submit" variant="contained" size="large" disabled={isLoading}>
-          {isLoading ? "Signing in …" : "Sign in"}
+          {isLoading ? t("Signing in …") : t("Sign in")}
         </Button>
         <Typography>
-          In a crew?{" "}
+          {t("In a crew?")}{" "}
           <TextLink component={Link} to="/me">
-            Open my day
+            {t("Open my day")}
           </TextLink>
         </Typography>
       </Box>

@@ -1,6 +1,7 @@
 /** Calm words while the server or its records are away; goes by itself when they are back. */
 import { Box, CircularProgress, Typography } from "@mui/material";
 import { useEffect } from "react";
+import { t } from "./words";
 import { serverApi } from "./api";
 import { connectionFound } from "./connection";
 import { useAppDispatch, useAppSelector } from "./store";
@@ -37,10 +38,10 @@ export function ConnectionNotice({ page = false }: { page?: boolean }) {
           : { bgcolor: "warm.light", borderRadius: 2, px: 2, py: 1.25, mb: 2 }),
       }}
     >
-      <CircularProgress size={22} color="inherit" aria-label="Trying again" />
+      <CircularProgress size={22} color="inherit" aria-label={t("Trying again")} />
       <Typography>
-        <strong>The records cannot be reached at the moment.</strong> What you do here is kept and sent when they are back. This goes away
-        by itself.
+        <strong>{t("The records cannot be reached at the moment.")}</strong>{" "}
+        {t("What you do here is kept and sent when they are back. This goes away by itself.")}
       </Typography>
     </Box>
   );

@@ -5,6 +5,7 @@
 import { Box, Button, IconButton } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
+import { t } from "./words";
 import { closeNotice } from "./notices";
 import { useAppDispatch, useAppSelector } from "./store";
 
@@ -34,7 +35,7 @@ export function NoticeBar() {
     dispatch(closeNotice());
   };
   return (
-    <Box role="status" aria-label="Notice">
+    <Box role="status" aria-label={t("Notice")}>
       {notice && (
         <Box
           ref={bar}
@@ -67,10 +68,10 @@ export function NoticeBar() {
                 close();
               }}
             >
-              Undo
+              {t("Undo")}
             </Button>
           )}
-          <IconButton aria-label="Close the notice" onClick={close}>
+          <IconButton aria-label={t("Close the notice")} onClick={close}>
             <X size={20} />
           </IconButton>
         </Box>

@@ -2,6 +2,10 @@
 import { Box, ButtonBase, InputBase } from "@mui/material";
 import { Minus, Plus } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
+import { readAmount } from "@kind-grip/core/units";
+import { numberText } from "../base/measures";
+import { t } from "../base/words";
+import { onStep } from "../parts/Stepper";
 
 interface BigStepperProps {
   label: string;
@@ -26,7 +30,7 @@ export function BigStepper({ label, value, start, min, max, step = 1, unit, onCh
   });
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => () => clearTimeout(timer.current), []);
-  const clamp = (next: number) => Math.min(max, Math.max(min, Math.round(next / step) * step));
+  const clamp = (next: number) => Math.min(max, Math.max(min, onStep(next, step)));
   const nudge = (by: number) => {
     const now = latest.current.value;
     latest.current.onChange(clamp(now === null ? start : now + by));
@@ -46,13 +50,14 @@ export function BigStepper({ label, value, start, min, max, step = 1, unit, onCh
   const release = () => clearTimeout(timer.current);
   const commit = () => {
     if (typed === null) return;
+    const read = readAmount(typed, unit);
     if (typed.trim() === "") onChange(null);
-    else if (!Number.isNaN(Number(typed))) onChange(clamp(Number(typed)));
+    else if (read !== undefined) onChange(clamp(read));
     setTyped(null);
   };
   const side = (by: number, name: string, Icon: typeof Plus) => (
     <ButtonBase
-      aria-label={`${label}: ${name}`}
+      aria-label={name}
       onPointerDown={(event) => {
         if (event.button === 0) press(by);
       }}
@@ -82,9 +87,9 @@ export function BigStepper({ label, value, start, min, max, step = 1, unit, onCh
         overflow: "hidden",
       }}
     >
-      {side(-step, "less", Minus)}
+      {side(-step, t("{{label}}: less", { label }), Minus)}
       <InputBase
-        value={typed ?? (value === null ? "" : String(value))}
+        value={typed ?? (value === null ? "" : numberText(value, 3))}
         placeholder="–"
         onChange={(event) => setTyped(event.target.value)}
         onBlur={commit}
@@ -103,7 +108,7 @@ export function BigStepper({ label, value, start, min, max, step = 1, unit, onCh
       <Box component="span" sx={{ color: "text.secondary", width: unit.length > 1 ? 26 : 12, ml: -0.5 }}>
         {unit}
       </Box>
-      {side(step, "more", Plus)}
+      {side(step, t("{{label}}: more", { label }), Plus)}
     </Box>
   );
 }

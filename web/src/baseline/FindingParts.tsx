@@ -1,22 +1,15 @@
 /** The parts of the findings: in words, range as fans, grip, and what changed since an earlier round. */
 import { Box, Typography } from "@mui/material";
 import { Check, Circle } from "lucide-react";
-import {
-  changesBetween,
-  changeText,
-  findingText,
-  FUNCTION_TEST_NAMES,
-  gripOf,
-  MOTION_NAMES,
-  MOTIONS,
-  type BaselineRecord,
-  type Finding,
-} from "@kind-grip/core/baseline";
+import { changesBetween, gripOf, MOTIONS, type BaselineRecord, type Finding } from "@kind-grip/core/baseline";
 import { HAND_SIDES } from "@kind-grip/core/units";
+import { massText } from "../base/measures";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
 import { RangeFan } from "./RangeFan";
+import { changeText, findingText, FUNCTION_TEST_NAMES, MOTION_NAMES } from "./finding-text";
 
 export function Words({ findings }: { findings: Finding[] }) {
   const words = useWords();
@@ -24,9 +17,11 @@ export function Words({ findings }: { findings: Finding[] }) {
   const noise = findings.filter(({ kind }) => kind === "noise");
   const text = (finding: Finding) => findingText(finding, (region) => words.label("region", region));
   return (
-    <Box component="section" aria-label="Findings">
+    <Box component="section" aria-label={t("Findings")}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        {counted.length === 0 ? "Nothing stands out" : counted.length === 1 ? "1 thing stands out" : `${counted.length} things stand out`}
+        {counted.length === 0
+          ? t("Nothing stands out")
+          : t("{{count}} things stand out", { count: counted.length, defaultValue_one: "1 thing stands out" })}
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {counted.map((finding, i) => (
@@ -50,7 +45,9 @@ export function Words({ findings }: { findings: Finding[] }) {
         ))}
       </Box>
       {noise.length > 0 && (
-        <Why label={`${noise.length} ${noise.length === 1 ? "difference is" : "differences are"} only noise`}>
+        <Why
+          label={t("{{count}} differences are only noise", { count: noise.length, defaultValue_one: "{{count}} difference is only noise" })}
+        >
           {noise.map((finding, i) => (
             <Box key={i}>{text(finding)}</Box>
           ))}
@@ -64,7 +61,7 @@ export function Fans({ record, before }: { record: BaselineRecord; before?: Base
   return (
     <Box
       component="section"
-      aria-label="Range"
+      aria-label={t("Range")}
       sx={{ display: "grid", gridTemplateColumns: "repeat(2, minmax(0, 1fr))", columnGap: 3, rowGap: 2 }}
     >
       {MOTIONS.map((motion) => {
@@ -88,8 +85,9 @@ export function Fans({ record, before }: { record: BaselineRecord; before?: Base
         );
       })}
       <Typography sx={{ fontSize: "0.9rem", color: "text.secondary", alignSelf: "center", textAlign: "left" }}>
-        Full colour: by oneself. Pale: with help. Dashed: full range. Warm tick:{" "}
-        {before ? "the other round" : "another round, when one is chosen"}.
+        {t("Full colour: by oneself. Pale: with help. Dashed: full range. Warm tick: {{what}}.", {
+          what: before ? t("the other round") : t("another round, when one is chosen"),
+        })}
       </Typography>
     </Box>
   );
@@ -107,7 +105,7 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
   return (
     <Box
       component="section"
-      aria-label="Grip and function"
+      aria-label={t("Grip and function")}
       sx={{
         borderTop: "2px solid",
         borderColor: "line",
@@ -120,7 +118,7 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
     >
       <Box>
         <Typography variant="h2" sx={{ mb: 1 }}>
-          Grip
+          {t("Grip")}
         </Typography>
         {hands.map(({ side, grip, last }) => (
           <Box key={side} sx={{ display: "grid", gridTemplateColumns: "34px 1fr 150px", columnGap: 1.5, alignItems: "center", mb: 0.75 }}>
@@ -147,8 +145,8 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
               )}
             </Box>
             <Typography>
-              <strong>{grip ? `${grip.meanKg.toFixed(1)} kg` : "not measured"}</strong>
-              {grip && `, spread ${Math.round(grip.spread * 100)} %`}
+              <strong>{grip ? massText(grip.meanKg, 1) : t("not measured")}</strong>
+              {grip && t(", spread {{spread}} %", { spread: Math.round(grip.spread * 100) })}
             </Typography>
           </Box>
         ))}
@@ -159,8 +157,8 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
             {FUNCTION_TEST_NAMES[test]}
           </Typography>
           <Typography sx={{ display: "flex", gap: 1.5, alignItems: "center", fontSize: "1.2rem" }}>
-            <SideMark side="left" size={30} /> <strong>{left ?? "–"}</strong> of 10 <SideMark side="right" size={30} />{" "}
-            <strong>{right ?? "–"}</strong> of 10
+            <SideMark side="left" size={30} /> <strong>{left ?? "–"}</strong> {t("of 10")} <SideMark side="right" size={30} />{" "}
+            <strong>{right ?? "–"}</strong> {t("of 10")}
           </Typography>
         </Box>
       )}
@@ -173,7 +171,7 @@ export function Changes({ before, after }: { before: BaselineRecord; after: Base
   if (changes.length === 0) return null;
   const real = changes.filter(({ verdict }) => verdict !== "noise");
   const name = (measure: (typeof changes)[number]["measure"]) =>
-    measure === "grip" ? "Grip" : measure === "function" ? "Function test" : MOTION_NAMES[measure];
+    measure === "grip" ? t("Grip") : measure === "function" ? t("Function test") : MOTION_NAMES[measure];
   const line = (change: (typeof changes)[number]) => (
     <Box
       component="li"
@@ -203,15 +201,17 @@ export function Changes({ before, after }: { before: BaselineRecord; after: Base
     </Box>
   );
   return (
-    <Box component="section" aria-label="Compared" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+    <Box component="section" aria-label={t("Compared")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        {real.length === 0 ? "No change beyond noise" : `${real.length} of ${changes.length} changed beyond noise`}
+        {real.length === 0
+          ? t("No change beyond noise")
+          : t("{{real}} of {{changes}} changed beyond noise", { real: real.length, changes: changes.length })}
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, maxWidth: 820 }}>
         {real.map(line)}
       </Box>
       {real.length < changes.length && (
-        <Why label={`${changes.length - real.length} within noise`}>
+        <Why label={t("{{changes}} within noise", { changes: changes.length - real.length })}>
           <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
             {changes.filter(({ verdict }) => verdict === "noise").map(line)}
           </Box>

@@ -5,6 +5,7 @@ import { useParams, useSearchParams } from "react-router";
 import { findingsOf, isEmpty, needFindings } from "@kind-grip/core/baseline";
 import { regionNeeds } from "@kind-grip/core/need";
 import { dayOf, EMPTY_WORK } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { mainHandOf } from "../crew/main-hand";
 import { useParticipations } from "../safety/use-participations";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
@@ -65,8 +66,8 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
   if (!round || !person)
     return (
       <>
-        <PageTitle title="Findings" />
-        <Empty title="Nothing measured yet" text="Findings appear as soon as something of a person is entered in the round." />
+        <PageTitle title={t("Findings")} />
+        <Empty title={t("Nothing measured yet")} text={t("Findings appear as soon as something of a person is entered in the round.")} />
       </>
     );
   const record = entries.find((each) => each.personId === person.id)!.record;
@@ -74,17 +75,20 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
   const findings = findingsOf(record, person.handedness);
   return (
     <>
-      <PageTitle title={person.name} lead={`${round.name}. Range against the reference and the other side, grip, and what is only noise.`}>
+      <PageTitle
+        title={person.name}
+        lead={t("{{name}}. Range against the reference and the other side, grip, and what is only noise.", { name: round.name })}
+      >
         {rounds.length > 1 && (
           <TextField
             select
-            label="Compared with"
+            label={t("Compared with")}
             value={otherId}
             onChange={(event) => setOtherId(event.target.value)}
             sx={{ width: 240 }}
             slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           >
-            <MenuItem value="">nothing</MenuItem>
+            <MenuItem value="">{t("nothing")}</MenuItem>
             {rounds
               .filter(({ id }) => id !== roundId)
               .map(({ id, name }) => (
@@ -96,7 +100,11 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
         )}
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "200px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
-        <Box component="ul" aria-label="People with findings" sx={{ listStyle: "none", m: 0, p: 0, "@media print": { display: "none" } }}>
+        <Box
+          component="ul"
+          aria-label={t("People with findings")}
+          sx={{ listStyle: "none", m: 0, p: 0, "@media print": { display: "none" } }}
+        >
           {asked.map(({ id, name }) => {
             const count = countOf(id);
             return (
@@ -120,12 +128,12 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
                   {name}
                   {may.get(id)?.heldOut ? (
                     <Box component="span" sx={{ fontWeight: 750, color: "error.main", whiteSpace: "nowrap" }}>
-                      held out
+                      {t("held out")}
                     </Box>
                   ) : (
                     <Box
                       component="span"
-                      aria-label={`${count} ${count === 1 ? "finding" : "findings"}`}
+                      aria-label={t("{{count}} findings", { count, defaultValue_one: "{{count}} finding" })}
                       sx={{ fontWeight: 750, color: count > 0 ? "warm.dark" : "text.secondary" }}
                     >
                       {count}
@@ -153,9 +161,9 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
             </Box>
             <Fans record={record} before={before} />
           </Box>
-          <Box component="section" aria-label="What it asks for" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+          <Box component="section" aria-label={t("What it asks for")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
             <Typography variant="h2" sx={{ mb: 2 }}>
-              What work and findings ask for
+              {t("What work and findings ask for")}
             </Typography>
             <Needs needs={regionNeeds(work, dayOf(work, person.id), needFindings(findings))} work={work} />
           </Box>

@@ -4,6 +4,7 @@ import { ArrowRight, Ban } from "lucide-react";
 import { Link } from "react-router";
 import { PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
 import { restrictionsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { type Meter } from "../meter/use-meter";
@@ -18,11 +19,11 @@ import { usualTest } from "./usual-test";
 import { useRecord } from "./use-record";
 
 const PART_NAMES: Readonly<Record<Part, string>> = {
-  safety: "Safety",
-  symptoms: "Symptoms",
-  range: "Range",
-  grip: "Grip",
-  function: "Function",
+  safety: t("Safety"),
+  symptoms: t("Symptoms"),
+  range: t("Range"),
+  grip: t("Grip"),
+  function: t("Function"),
 };
 
 /** What is not done with somebody who is held out. */
@@ -78,11 +79,11 @@ export function PersonRecord({
         <Typography variant="h2" sx={{ fontSize: "1.7rem", flex: 1, minWidth: 180 }}>
           {person.name}
         </Typography>
-        <SaveState edited={edited} what={`the record of ${person.name}`} />
+        <SaveState edited={edited} what={t("the record of {{name}}", { name: person.name })} />
       </Box>
       <Box sx={{ mb: 2 }}>
         <Choice<Part>
-          label="Part of the round"
+          label={t("Part of the round")}
           value={part}
           onChange={go}
           options={PARTS.map((value) => ({
@@ -100,7 +101,9 @@ export function PersonRecord({
       {heldOut && <HeldOutNotice crewId={crew.id} name={person.name} said={said} />}
       {locked ? (
         <Typography sx={{ fontSize: "1.1rem", maxWidth: 620 }}>
-          Nothing that takes effort is measured while {person.name} is held out. It is there again with a clearance.
+          {t("Nothing that takes effort is measured while {{name}} is held out. It is there again with a clearance.", {
+            name: person.name,
+          })}
         </Typography>
       ) : (
         <>
@@ -144,7 +147,7 @@ export function PersonRecord({
         )}
         {!nextPerson && !nextPart && (
           <Button component={Link} to="findings" variant="contained" size="large" endIcon={<ArrowRight size={20} />}>
-            Findings
+            {t("Findings")}
           </Button>
         )}
       </Box>
@@ -173,14 +176,14 @@ function HeldOutNotice({ crewId, name, said }: { crewId: string; name: string; s
     >
       <Ban size={34} aria-hidden />
       <Box sx={{ flex: 1, minWidth: 240 }}>
-        <Typography sx={{ fontWeight: 800, fontSize: "1.2rem" }}>{name} is held out of everything</Typography>
+        <Typography sx={{ fontWeight: 800, fontSize: "1.2rem" }}>{t("{{name}} is held out of everything", { name })}</Typography>
         {emergency && (
           <Typography sx={{ color: "error.main", fontWeight: 750, fontSize: "1.1rem" }}>{words.referral("emergency")}</Typography>
         )}
         <Typography>{words.referral("stopNow")}</Typography>
       </Box>
       <Button component={Link} to={`/crews/${crewId}/people/held-out`} variant="contained">
-        Referral note and clearance
+        {t("Referral note and clearance")}
       </Button>
     </Box>
   );

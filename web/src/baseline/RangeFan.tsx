@@ -1,7 +1,9 @@
 /** A measured motion as a fan at its true angles: reference outline, assisted pale, active full, last time as a tick. Left mirrored. */
 import { Box } from "@mui/material";
-import { MOTION_FACTS, MOTION_NAMES, type Motion } from "@kind-grip/core/baseline";
+import { MOTION_FACTS, type Motion } from "@kind-grip/core/baseline";
 import type { HandSide } from "@kind-grip/core/units";
+import { sideWord, t } from "../base/words";
+import { MOTION_NAMES } from "./finding-text";
 
 interface RangeFanProps {
   motion: Motion;
@@ -28,7 +30,7 @@ function sector(deg: number, radius: number, mirror: boolean): string {
 export function RangeFan({ motion, side, active, assisted, before }: RangeFanProps) {
   const mirror = side === "left";
   const { referenceDeg } = MOTION_FACTS[motion];
-  const told = `${MOTION_NAMES[motion]}, ${side}: ${active === null ? "not measured" : `${active}° of ${referenceDeg}°`}${assisted === null ? "" : `, ${assisted}° with help`}${before == null ? "" : `, last time ${before}°`}`;
+  const told = `${MOTION_NAMES[motion]}, ${sideWord(side)}: ${active === null ? t("not measured") : t("{{active}}° of {{referenceDeg}}°", { active, referenceDeg })}${assisted === null ? "" : t(", {{assisted}}° with help", { assisted })}${before == null ? "" : t(", last time {{before}}°", { before })}`;
   // An elbow goes past the horizontal: its fan needs room below.
   const height = referenceDeg > 90 ? 176 : 104;
   return (

@@ -2,9 +2,10 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Gauge } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import { MOTION_FACTS, MOTION_NAMES, MOTIONS, OVER_REFERENCE_DEG, type BaselineRecord, type Motion } from "@kind-grip/core/baseline";
+import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type BaselineRecord, type Motion } from "@kind-grip/core/baseline";
 import { steadyAngle, type Reading } from "@kind-grip/core/meter";
 import type { HandSide } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { FigurePicture } from "../figure/FigurePicture";
 import type { Meter } from "../meter/use-meter";
 import { SideMark } from "../parts/SideMark";
@@ -13,6 +14,7 @@ import { BigStepper } from "./BigStepper";
 import { MOTION_PICTURES } from "./motion-pictures";
 import { RangeFan } from "./RangeFan";
 import type { EditedRecord } from "./use-record";
+import { MOTION_NAMES } from "./finding-text";
 
 /** A joint has to have left its start before a still reading counts as its end. */
 const LEAST_MOVED_DEG = 6;
@@ -66,9 +68,9 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
     <Box>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1, flexWrap: "wrap" }}>
         <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 260 }}>
-          From straight to the end of the person's own movement. With help: a gentle push of the other hand at the end.
+          {t("From straight to the end of the person's own movement. With help: a gentle push of the other hand at the end.")}
         </Typography>
-        <Toggle label="With help too" pressed={withHelp} onChange={setWithHelp} />
+        <Toggle label={t("With help too")} pressed={withHelp} onChange={setWithHelp} />
       </Box>
       {MOTIONS.map((motion) => (
         <Box
@@ -90,7 +92,9 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
               <Box key={column} sx={{ textAlign: "center" }}>
                 <FigurePicture request={MOTION_PICTURES[motion]} silent />
                 <Typography sx={{ fontWeight: 700, lineHeight: 1.15, mt: 0.5 }}>{MOTION_NAMES[motion]}</Typography>
-                <Typography sx={{ color: "text.secondary", fontSize: "0.9rem" }}>full {MOTION_FACTS[motion].referenceDeg}°</Typography>
+                <Typography sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
+                  {t("full {{referenceDeg}}°", { referenceDeg: MOTION_FACTS[motion].referenceDeg })}
+                </Typography>
               </Box>
             ) : (
               <Box
@@ -109,13 +113,15 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
                 <Box sx={{ display: "grid", gap: 1, mr: column === "right" ? "auto" : 0, ml: column === "left" ? "auto" : 0 }}>
                   {(withHelp ? (["active", "assisted"] as const) : (["active"] as const)).map((kind) => {
                     const here = target?.motion === motion && target.side === column && target.kind === kind;
-                    const name = `${column === "left" ? "Left" : "Right"} ${MOTION_NAMES[motion].toLowerCase()}${kind === "assisted" ? ", with help" : ""}`;
+                    const name = `${column === "left" ? t("Left") : t("Right")} ${MOTION_NAMES[motion].toLowerCase()}${kind === "assisted" ? t(", with help") : ""}`;
                     return (
                       <Box key={kind} sx={{ display: "flex", gap: 1, alignItems: "center" }}>
                         {kind === "active" ? (
                           <SideMark side={column} />
                         ) : (
-                          <Typography sx={{ width: 26, fontSize: "0.8rem", lineHeight: 1, color: "text.secondary" }}>with help</Typography>
+                          <Typography sx={{ width: 26, fontSize: "0.8rem", lineHeight: 1, color: "text.secondary" }}>
+                            {t("with help")}
+                          </Typography>
                         )}
                         <BigStepper
                           label={name}
@@ -130,7 +136,7 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
                           <Button
                             variant={here ? "contained" : "outlined"}
                             color={here ? "warm" : "primary"}
-                            aria-label={here ? `Stop reading ${name}` : `Read ${name} from the meter`}
+                            aria-label={here ? t("Stop reading {{name}}", { name }) : t("Read {{name}} from the meter", { name })}
                             onClick={() => {
                               if (here) {
                                 meter.stop();

@@ -8,6 +8,7 @@ import { emptyRecord, isEmpty, isFinished, type Part } from "@kind-grip/core/bas
 import { dateAt } from "@kind-grip/core/calendar";
 import { type Participations } from "@kind-grip/core/safety";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "./api";
 import { useNow } from "../base/now";
@@ -37,7 +38,7 @@ export default function RoundPage() {
                 return round ? (
                   <Round crew={crew} round={round} earlier={list[list.indexOf(round) + 1]} everybody={everybody} entries={entries} />
                 ) : (
-                  <Empty title="There is no such round" />
+                  <Empty title={t("There is no such round")} />
                 );
               }}
             </Loaded>
@@ -75,7 +76,7 @@ function Round({ crew, round, earlier, everybody, entries }: RoundProps) {
     setPart("safety");
     scrollTo(0, 0);
   };
-  if (!person) return <Empty title="Nobody to measure" text="Bring in the crew's people first." />;
+  if (!person) return <Empty title={t("Nobody to measure")} text={t("Bring in the crew's people first.")} />;
   const measured = people.filter(({ id }) => recordOf(id) && isFinished(recordOf(id)!.record)).length;
   const held = people.filter(({ id }) => participations.get(id)?.heldOut).length;
   const index = people.indexOf(person);
@@ -84,11 +85,16 @@ function Round({ crew, round, earlier, everybody, entries }: RoundProps) {
     <>
       <PageTitle
         title={round.name}
-        lead={`${measured} of ${people.length} measured${held > 0 ? `, ${held} held out` : ""}${round.closed ? ". This round is closed." : ""}`}
+        lead={t("{{measured}} of {{people}} measured{{what}}{{what2}}", {
+          measured,
+          people: people.length,
+          what: held > 0 ? t(", {{held}} held out", { held }) : "",
+          what2: round.closed ? t(". This round is closed.") : "",
+        })}
       >
         <MeterPanel meter={meter} />
         <Button component={Link} to="findings" variant="outlined" startIcon={<BarChart3 size={20} />}>
-          Findings
+          {t("Findings")}
         </Button>
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "212px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
@@ -126,7 +132,7 @@ function PeopleList({ people, chosen, entries, participations, onChoose }: Peopl
   return (
     <Box
       component="ul"
-      aria-label="People of this round"
+      aria-label={t("People of this round")}
       sx={{
         listStyle: "none",
         m: 0,
@@ -141,11 +147,11 @@ function PeopleList({ people, chosen, entries, participations, onChoose }: Peopl
         const record = entries.find((each) => each.personId === person.id)?.record ?? emptyRecord();
         const heldOut = participations.get(person.id)?.heldOut;
         const [Icon, state] = heldOut
-          ? [Ban, "held out"]
+          ? [Ban, t("held out")]
           : isFinished(record)
             ? [Check, "measured"]
             : isEmpty(record)
-              ? [Circle, "not begun"]
+              ? [Circle, t("not begun")]
               : [CircleDot, "begun"];
         return (
           <li key={person.id}>

@@ -8,6 +8,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import type { RoundEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "./api";
 import { problemOf } from "../base/api";
@@ -31,28 +32,32 @@ export default function RoundsPage() {
       {(list) => (
         <>
           <PageTitle
-            title="Baseline"
-            lead="Safety questions first, then where something is felt, range, grip, and one test of the trade. About six minutes a person."
+            title={t("Baseline")}
+            lead={t(
+              "Safety questions first, then where something is felt, range, grip, and one test of the trade. About six minutes a person.",
+            )}
           >
             {list.length > 0 && (
               <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setNaming(true)}>
-                New round
+                {t("New round")}
               </Button>
             )}
           </PageTitle>
           {here === 0 ? (
-            <Empty title="Nobody to measure yet" text="Bring in the crew's people first.">
+            <Empty title={t("Nobody to measure yet")} text={t("Bring in the crew's people first.")}>
               <Button component={Link} to={`/crews/${crew.id}/people`} variant="contained">
-                Go to People
+                {t("Go to People")}
               </Button>
             </Empty>
           ) : list.length === 0 ? (
             <Empty
-              title={`What can the ${here} of ${crew.name} do today?`}
-              text="Before anyone starts. A round can be stopped anywhere and gone on with later; what means stop holds a person out at once."
+              title={t("What can the {{here}} of {{name}} do today?", { here, name: crew.name })}
+              text={t(
+                "Before anyone starts. A round can be stopped anywhere and gone on with later; what means stop holds a person out at once.",
+              )}
             >
               <Button variant="contained" onClick={() => setNaming(true)}>
-                Begin a round
+                {t("Begin a round")}
               </Button>
             </Empty>
           ) : (
@@ -95,13 +100,14 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
       <Box>
         <Typography variant="h2">{round.name}</Typography>
         <Typography sx={{ color: "text.secondary" }}>
-          begun {DateTime.fromISO(round.startedOn).toFormat("d LLLL yyyy")}
-          {round.closed && ", closed"}
+          {t("begun {{date}}", { date: DateTime.fromISO(round.startedOn).toFormat("d LLLL yyyy") })}
+          {round.closed && t(", closed")}
         </Typography>
       </Box>
       <Box>
         <Typography sx={{ fontWeight: 650 }}>
-          {round.finished} of {people} measured{round.begun > round.finished && `, ${round.begun - round.finished} begun`}
+          {t("{{finished}} of {{people}} measured", { finished: round.finished, people })}
+          {round.begun > round.finished && t(", {{begun}} begun", { begun: round.begun - round.finished })}
         </Typography>
         <Box aria-hidden sx={{ height: 12, borderRadius: 6, bgcolor: "line", overflow: "hidden" }}>
           <Box sx={{ width: `${share * 100}%`, height: "100%", bgcolor: "primary.main" }} />
@@ -112,9 +118,9 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
           component={Link}
           to={round.id}
           variant={round.closed || share === 1 ? "outlined" : "contained"}
-          aria-label={`Open ${round.name}`}
+          aria-label={t("Open {{name}}", { name: round.name })}
         >
-          {round.begun === 0 ? "Begin" : round.closed ? "Look at it" : "Go on"}
+          {round.begun === 0 ? t("Begin") : round.closed ? t("Look at it") : t("Go on")}
         </Button>
         <Button
           component={Link}
@@ -122,12 +128,12 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
           variant="outlined"
           startIcon={<BarChart3 size={18} />}
           disabled={round.begun === 0}
-          aria-label={`Findings of ${round.name}`}
+          aria-label={t("Findings of {{name}}", { name: round.name })}
         >
-          Findings
+          {t("Findings")}
         </Button>
         <Button onClick={() => void (round.begun === 0 ? remove(round.id) : close())}>
-          {round.begun === 0 ? "Remove" : round.closed ? "Open again" : "Close"}
+          {round.begun === 0 ? t("Remove") : round.closed ? t("Open again") : t("Close")}
         </Button>
       </Box>
     </Box>
@@ -136,13 +142,13 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
 
 function NewRound({ crewId, today, first, onClose }: { crewId: string; today: string; first: boolean; onClose(): void }) {
   const [id] = useState(() => uuid());
-  const [name, setName] = useState(`${first ? "Baseline" : "Re-measure"} ${DateTime.fromISO(today).toFormat("LLLL yyyy")}`);
+  const [name, setName] = useState(`${first ? t("Baseline") : t("Re-measure")} ${DateTime.fromISO(today).toFormat("LLLL yyyy")}`);
   const [create, { error, isLoading }] = baselineApi.useCreateRoundMutation();
   const navigate = useNavigate();
   const problem = error ? problemOf(error) : undefined;
   return (
     <Dialog open onClose={onClose} aria-labelledby="round-title" fullWidth maxWidth="xs">
-      <DialogTitle id="round-title">A new round</DialogTitle>
+      <DialogTitle id="round-title">{t("A new round")}</DialogTitle>
       <Box
         component="form"
         noValidate
@@ -154,7 +160,7 @@ function NewRound({ crewId, today, first, onClose }: { crewId: string; today: st
       >
         <DialogContent>
           <TextField
-            label="Name"
+            label={t("Name")}
             value={name}
             onChange={(event) => setName(event.target.value)}
             autoFocus
@@ -164,9 +170,9 @@ function NewRound({ crewId, today, first, onClose }: { crewId: string; today: st
           />
         </DialogContent>
         <DialogActions>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{t("Cancel")}</Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Begin
+            {t("Begin")}
           </Button>
         </DialogActions>
       </Box>

@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Ban, TriangleAlert } from "lucide-react";
 import { SAFETY_QUESTIONS, unasked, type QuestionId } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import type { EditedRecord } from "./use-record";
@@ -16,10 +17,12 @@ export function SafetyPart({ edited }: { edited: EditedRecord }) {
   return (
     <Box>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1, flexWrap: "wrap" }}>
-        <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 240 }}>Ask each one aloud.</Typography>
+        <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 240 }}>{t("Ask each one aloud.")}</Typography>
         {left.length > 0 && (
           <Button variant="outlined" onClick={() => set(Object.fromEntries(left.map((id) => [id, false])))}>
-            {left.length === SAFETY_QUESTIONS.length ? "All were asked: no to all" : `No to the other ${left.length}`}
+            {left.length === SAFETY_QUESTIONS.length
+              ? t("All were asked: no to all")
+              : t("No to the other {{left}}", { left: left.length })}
           </Button>
         )}
       </Box>
@@ -30,7 +33,7 @@ export function SafetyPart({ edited }: { edited: EditedRecord }) {
           <Box key={id}>
             {(i === 0 || SAFETY_QUESTIONS[i - 1]!.kind !== kind) && kind !== "limit" && (
               <Typography variant="h3" sx={{ mt: i === 0 ? 1 : 3, mb: 0.5 }}>
-                {kind === "stop" ? "A yes here means stop and refer" : "A yes here means a clinician first, for some items"}
+                {kind === "stop" ? t("A yes here means stop and refer") : t("A yes here means a clinician first, for some items")}
               </Typography>
             )}
             <Box
@@ -63,8 +66,8 @@ export function SafetyPart({ edited }: { edited: EditedRecord }) {
                 value={answer === null ? null : answer ? "yes" : "no"}
                 onChange={(next) => set({ [id]: next === "yes" })}
                 options={[
-                  { value: "no", label: "No" },
-                  { value: "yes", label: "Yes" },
+                  { value: "no", label: t("No") },
+                  { value: "yes", label: t("Yes") },
                 ]}
               />
             </Box>

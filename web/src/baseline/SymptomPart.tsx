@@ -9,6 +9,7 @@ import { MAP_VIEWS } from "@kind-grip/core/figure";
 import { REGIONS, type Region } from "@kind-grip/core/library";
 import { NIGHTS, SYMPTOM_KINDS, type Symptom } from "@kind-grip/core/safety";
 import type { HandSide } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { HandMapPicture } from "../figure/HandMapPicture";
@@ -64,23 +65,24 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
           }}
           sx={{ mb: 2 }}
         >
-          Nothing anywhere
+          {t("Nothing anywhere")}
         </Button>
         {draft && (
           <Box
             component="section"
-            aria-label={`Asked: ${nameOf(draft.side, draft.region)}`}
+            aria-label={t("Asked: {{name}}", { name: nameOf(draft.side, draft.region) })}
             sx={{ borderLeft: "5px solid", borderColor: "warm.main", pl: 2, mb: 2 }}
           >
             <Typography sx={{ fontWeight: 750, fontSize: "1.1rem", display: "flex", gap: 1, alignItems: "center", mb: 1 }}>
-              <SideMark side={draft.side} size={30} /> {words.label("region", draft.region)}: not recorded until it is answered
+              <SideMark side={draft.side} size={30} />{" "}
+              {t("{{word}}: not recorded until it is answered", { word: words.label("region", draft.region) })}
             </Typography>
             <SymptomFields symptom={draft} today={today} onChange={answer} />
-            <Button onClick={() => setDraft(null)}>Nothing there</Button>
+            <Button onClick={() => setDraft(null)}>{t("Nothing there")}</Button>
           </Box>
         )}
         {symptoms.length === 0 && !symptomsAsked && !draft && (
-          <Typography sx={{ color: "text.secondary" }}>Tap where something is felt, or say that there is nothing.</Typography>
+          <Typography sx={{ color: "text.secondary" }}>{t("Tap where something is felt, or say that there is nothing.")}</Typography>
         )}
         <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
           {symptoms.map((symptom) => (
@@ -92,10 +94,14 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
                   aria-expanded={symptom.id === openId}
                   sx={{ flex: 1, justifyContent: "flex-start", minHeight: 44, textAlign: "left", fontWeight: 700, fontSize: "1.05rem" }}
                 >
-                  {words.label("region", symptom.region)}: {words.symptomKind(symptom.kind).toLowerCase()}, {symptom.level} of 10
+                  {t("{{region}}: {{kind}}, {{level}} of 10", {
+                    region: words.label("region", symptom.region),
+                    kind: words.symptomKind(symptom.kind).toLowerCase(),
+                    level: symptom.level,
+                  })}
                 </ButtonBase>
                 <IconButton
-                  aria-label={`Remove ${nameOf(symptom.side, symptom.region)}`}
+                  aria-label={t("Remove {{name}}", { name: nameOf(symptom.side, symptom.region) })}
                   onClick={() => set(symptoms.filter(({ id }) => id !== symptom.id))}
                 >
                   <Trash2 size={20} />
@@ -134,26 +140,31 @@ function SymptomFields({ symptom, today, onChange }: { symptom: Draft; today: st
           <Toggle key={kind} label={words.symptomKind(kind)} pressed={symptom.kind === kind} onChange={() => set("kind", kind)} />
         ))}
       </Box>
-      <ZeroToTen label="How much" nameOf={(level) => `${level} of 10`} value={symptom.level} onChange={(level) => set("level", level)} />
+      <ZeroToTen
+        label={t("How much")}
+        nameOf={(level) => t("{{level}} of 10", { level })}
+        value={symptom.level}
+        onChange={(level) => set("level", level)}
+      />
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
         <Choice
-          label="At night"
+          label={t("At night")}
           value={symptom.nights ?? null}
           onChange={(nights) => set("nights", nights)}
           options={NIGHTS.map((value) => ({ value, label: words.nights(value) }))}
         />
-        <Toggle label="All the time" pressed={symptom.constant} onChange={(constant) => set("constant", constant)} />
+        <Toggle label={t("All the time")} pressed={symptom.constant} onChange={(constant) => set("constant", constant)} />
       </Box>
       <Box sx={{ display: "flex", gap: 1.5 }}>
         <TextField
-          label="Since"
+          label={t("Since")}
           type="date"
           value={symptom.since ?? ""}
           onChange={(event) => set("since", event.target.value || null)}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
           sx={{ width: 180 }}
         />
-        <TextField select label="Place" value={symptom.region} onChange={(event) => set("region", event.target.value as Region)}>
+        <TextField select label={t("Place")} value={symptom.region} onChange={(event) => set("region", event.target.value as Region)}>
           {REGIONS.map((region) => (
             <MenuItem key={region} value={region}>
               {words.label("region", region)}

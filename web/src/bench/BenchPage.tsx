@@ -1,6 +1,7 @@
 /** The bench: small tools for the arithmetic of loads, kit, tape, strain, doses and pace. Each usable alone. */
 import { Box } from "@mui/material";
 import { NavLink, Navigate, useParams } from "react-router";
+import { t } from "../base/words";
 import { PageTitle } from "../parts/PageTitle";
 import { DoseBench } from "./DoseBench";
 import { KitBench } from "./KitBench";
@@ -10,12 +11,12 @@ import { StrainBench } from "./StrainBench";
 import { TapeBench } from "./TapeBench";
 
 const TOOLS = [
-  { id: "lever", label: "Lever and load", title: "What does it weigh in the hand?", Tool: LeverBench },
-  { id: "kit", label: "Kit for a group", title: "Enough for everybody?", Tool: KitBench },
-  { id: "tape", label: "Tape", title: "How much tape?", Tool: TapeBench },
-  { id: "strain", label: "Strain", title: "How hard is it on the hand?", Tool: StrainBench },
-  { id: "dose", label: "Doses", title: "One movement, every school", Tool: DoseBench },
-  { id: "pace", label: "Pace", title: "Keep the pace", Tool: PaceBench },
+  { id: "lever", label: t("Lever and load"), title: t("What does it weigh in the hand?"), Tool: LeverBench },
+  { id: "kit", label: t("Kit for a group"), title: t("Enough for everybody?"), Tool: KitBench },
+  { id: "tape", label: t("Tape"), title: t("How much tape?"), Tool: TapeBench },
+  { id: "strain", label: t("Strain"), title: t("How hard is it on the hand?"), Tool: StrainBench },
+  { id: "dose", label: t("Doses"), title: t("One movement, every school"), Tool: DoseBench },
+  { id: "pace", label: t("Pace"), title: t("Keep the pace"), Tool: PaceBench },
 ] as const;
 
 export default function BenchPage() {
@@ -26,7 +27,7 @@ export default function BenchPage() {
     <>
       <Box
         component="nav"
-        aria-label="Tools of the bench"
+        aria-label={t("Tools of the bench")}
         sx={{
           display: "flex",
           flexWrap: "wrap",

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { DEFAULT_STYLE, doseFor, LOAD_SCHOOLS, newItem, STRETCH_SCHOOLS, type Style } from "@kind-grip/core/library";
 import { boutsOf, compilePerson, type Dose } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { MovementPick } from "./MovementPick";
 import { SendToProgram } from "./SendToProgram";
@@ -41,12 +42,12 @@ export function DoseBench() {
       >
         <thead>
           <tr>
-            <th>School</th>
-            <th>Dose</th>
-            <th style={{ width: "30%" }}>Time, both sides</th>
-            <th>Under tension a side</th>
-            <th>Repetitions a side</th>
-            <th aria-label="Use"></th>
+            <th>{t("School")}</th>
+            <th>{t("Dose")}</th>
+            <th style={{ width: "30%" }}>{t("Time, both sides")}</th>
+            <th>{t("Under tension a side")}</th>
+            <th>{t("Repetitions a side")}</th>
+            <th aria-label={t("Use")}></th>
           </tr>
         </thead>
         <tbody>
@@ -60,7 +61,7 @@ export function DoseBench() {
                 {!own && (
                   <Typography component="span" sx={{ color: "text.secondary" }}>
                     {" "}
-                    (its usual dose)
+                    {t("(its usual dose)")}
                   </Typography>
                 )}
               </td>

@@ -3,6 +3,7 @@ import { Box, Typography } from "@mui/material";
 import { useState } from "react";
 import { shareKit, type Sharing } from "@kind-grip/core/kit";
 import { clockText, spanText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
@@ -34,23 +35,23 @@ export function KitBench() {
           onChange={setMovementId}
         />
         <Choice
-          label="Sides"
+          label={t("Sides")}
           value={sides}
           onChange={(value) => setSides(value as typeof sides)}
           options={movement.sideModes.map((value) => ({ value, label: words.label("sides", value) }))}
         />
       </Box>
       <Box sx={{ display: "flex", gap: 2.5, flexWrap: "wrap" }}>
-        <Stepper label="People at once" value={people} min={1} max={60} onChange={setPeople} />
-        <Stepper label="Pieces" value={pieces} min={0} max={120} onChange={setPieces} />
-        <Stepper label="Others of the same torque" value={others} min={0} max={120} onChange={setOthers} />
+        <Stepper label={t("People at once")} value={people} min={1} max={60} onChange={setPeople} />
+        <Stepper label={t("Pieces")} value={pieces} min={0} max={120} onChange={setPieces} />
+        <Stepper label={t("Others of the same torque")} value={others} min={0} max={120} onChange={setOthers} />
         <Typography sx={{ alignSelf: "flex-end", pb: 1.25, color: "text.secondary" }}>
           {words.dose(item.dose)}, {words.label("sides", sides).toLowerCase()}
-          {sides === "together" && ": two pieces each"}
+          {sides === "together" && t(": two pieces each")}
         </Typography>
       </Box>
-      <Box component="ol" aria-label="Ways" sx={{ listStyle: "none", m: 0, p: 0, maxWidth: 860 }}>
-        {ways.length === 0 && <Typography>There is nothing to share: at least one piece is needed.</Typography>}
+      <Box component="ol" aria-label={t("Ways")} sx={{ listStyle: "none", m: 0, p: 0, maxWidth: 860 }}>
+        {ways.length === 0 && <Typography>{t("There is nothing to share: at least one piece is needed.")}</Typography>}
         {ways.map((way, i) => (
           <Box
             component="li"
@@ -70,7 +71,7 @@ export function KitBench() {
             </Box>
             <span>{wayText(way, people, pieces)}</span>
             <Box component="span" sx={{ color: way.costSec > 0 ? "warm.dark" : "primary.main", textAlign: "right" }}>
-              {way.costSec > 0 ? `${spanText(way.costSec)} more` : "no more time"}
+              {way.costSec > 0 ? t("{{costSec}} more", { costSec: spanText(way.costSec) }) : t("no more time")}
             </Box>
           </Box>
         ))}
@@ -84,9 +85,10 @@ export function KitBench() {
           />
         </Box>
       )}
-      <Why label="How it is worked out">
-        Partners: one works while the other rests; rest is only added where the partner&apos;s bout did not cover it. Waves: one group after
-        the other. Handing a piece over takes 5 s. What has the same torque is found under Lever and load.
+      <Why label={t("How it is worked out")}>
+        {t(
+          "Partners: one works while the other rests; rest is only added where the partner's bout did not cover it. Waves: one group after the other. Handing a piece over takes 5 s. What has the same torque is found under Lever and load.",
+        )}
       </Why>
     </Box>
   );
@@ -95,12 +97,12 @@ export function KitBench() {
 function wayText(way: Sharing, people: number, pieces: number): string {
   switch (way.kind) {
     case "enough":
-      return `Enough for all ${people}.`;
+      return t("Enough for all {{people}}.", { people });
     case "substitutes":
-      return `${way.people} of the ${people} take something of the same torque.`;
+      return t("{{people}} of the {{people2}} take something of the same torque.", { people: way.people, people2: people });
     case "partners":
-      return `In pairs on ${pieces} pieces: one works, one rests.`;
+      return t("In pairs on {{pieces}} pieces: one works, one rests.", { pieces });
     case "waves":
-      return `In ${way.waves} waves, one after the other.`;
+      return t("In {{waves}} waves, one after the other.", { waves: way.waves });
   }
 }

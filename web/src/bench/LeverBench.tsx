@@ -15,9 +15,12 @@ import {
   type Tool,
 } from "@kind-grip/core/load";
 import { torqueText } from "@kind-grip/core/units";
+import { lengthText, massText } from "../base/measures";
+import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { useLibrary } from "../base/library";
 import { Choice } from "../parts/Choice";
+import { QuantityStepper } from "../parts/QuantityStepper";
 import { Stepper } from "../parts/Stepper";
 import { Why } from "../parts/Why";
 import { SendToProgram } from "./SendToProgram";
@@ -28,9 +31,9 @@ type UseName = "lift" | "tilt" | "turn";
 
 /** What a load is for: loads are compared within one of these only. */
 const USES: Readonly<Record<UseName, LoadUse & { label: string; about: string }>> = {
-  lift: { label: "Lift", axis: "bend", handling: "palm", about: "about the wrist crease, held in the palm" },
-  tilt: { label: "Tilt", axis: "tilt", handling: "along", about: "about the wrist crease, tool along the forearm" },
-  turn: { label: "Turn", axis: "turn", handling: "across", about: "about the length of the forearm, tool across the palm" },
+  lift: { label: t("Lift"), axis: "bend", handling: "palm", about: t("about the wrist crease, held in the palm") },
+  tilt: { label: t("Tilt"), axis: "tilt", handling: "along", about: t("about the wrist crease, tool along the forearm") },
+  turn: { label: t("Turn"), axis: "turn", handling: "across", about: t("about the length of the forearm, tool across the palm") },
 };
 
 export function LeverBench() {
@@ -59,26 +62,26 @@ export function LeverBench() {
     <Box sx={{ display: "grid", gap: 3 }}>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "center" }}>
         <Choice
-          label="Tool"
+          label={t("Tool")}
           value={USUAL_TOOLS.some(({ name }) => name === tool.name) ? tool.name : null}
           onChange={(name) => setTool(USUAL_TOOLS.find((each) => each.name === name)!)}
           options={USUAL_TOOLS.map(({ name }) => ({ value: name, label: name }))}
         />
         <Choice<UseName>
-          label="What it loads"
+          label={t("What it loads")}
           value={useName}
           onChange={setUseName}
           options={(Object.keys(USES) as UseName[]).map((value) => ({ value, label: USES[value].label }))}
         />
         <TextField
           select
-          label="Kit of"
+          label={t("Kit of")}
           value={crewId}
           onChange={(event) => setCrewId(event.target.value)}
           sx={{ width: 260, ml: "auto" }}
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
         >
-          <MenuItem value="">these five tools</MenuItem>
+          <MenuItem value="">{t("these five tools")}</MenuItem>
           {crews?.map((crew) => (
             <MenuItem key={crew.id} value={crew.id}>
               {crew.name}
@@ -100,54 +103,55 @@ export function LeverBench() {
           <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 2 }}>
             {tool.kind === "lever" ? (
               <>
-                <Stepper
-                  label="Length"
-                  unit="cm"
-                  value={Math.round(tool.lengthM * 100)}
-                  min={15}
-                  max={200}
-                  onChange={(cm) => shape({ lengthM: cm / 100 })}
+                <QuantityStepper
+                  label={t("Length")}
+                  quantity="length"
+                  value={tool.lengthM}
+                  min={0.15}
+                  max={2}
+                  step={1}
+                  onChange={(lengthM) => shape({ lengthM })}
                 />
-                <Stepper
-                  label="Mass of the shaft"
-                  unit="kg"
+                <QuantityStepper
+                  label={t("Mass of the shaft")}
+                  quantity="mass"
                   value={tool.massKg}
                   min={0}
                   max={10}
                   step={0.05}
-                  onChange={(massKg) => shape({ massKg: Math.round(massKg * 100) / 100 })}
+                  onChange={(massKg) => shape({ massKg })}
                 />
-                <Stepper
-                  label="Mass at the end"
-                  unit="kg"
+                <QuantityStepper
+                  label={t("Mass at the end")}
+                  quantity="mass"
                   value={tool.headKg}
                   min={0}
                   max={10}
                   step={0.05}
-                  onChange={(headKg) => shape({ headKg: Math.round(headKg * 100) / 100 })}
+                  onChange={(headKg) => shape({ headKg })}
                 />
-                <Stepper
-                  label="Hand at"
-                  unit="cm"
-                  value={Math.round(gripM * 1000) / 10}
-                  min={4}
-                  max={Math.round(tool.lengthM * 100) - 4}
+                <QuantityStepper
+                  label={t("Hand at")}
+                  quantity="length"
+                  value={gripM}
+                  min={0.04}
+                  max={tool.lengthM - 0.04}
                   step={0.5}
-                  onChange={(cm) => setGrip(cm / 100)}
+                  onChange={setGrip}
                 />
               </>
             ) : (
               <>
-                <Stepper
-                  label="Mass"
-                  unit="kg"
+                <QuantityStepper
+                  label={t("Mass")}
+                  quantity="mass"
                   value={tool.massKg}
                   min={0}
                   max={20}
                   step={0.25}
                   onChange={(massKg) => setTool({ ...tool, massKg })}
                 />
-                <Stepper label="Wrist to mid palm" unit="mm" value={palmMm} min={50} max={140} onChange={setPalmMm} />
+                <Stepper label={t("Wrist to mid palm")} unit="mm" value={palmMm} min={50} max={140} onChange={setPalmMm} />
               </>
             )}
           </Box>
@@ -157,21 +161,39 @@ export function LeverBench() {
             {torqueText(torqueNm)}
           </Typography>
           <Typography sx={{ color: "text.secondary", mb: 2 }}>
-            {use.about}, held level{tool.kind === "lever" && `, hand at the mark of ${cmText(gripM)} cm`}
+            {t("{{about}}, held level", { about: use.about })}
+            {tool.kind === "lever" && t(", hand at the mark of {{mark}}", { mark: lengthText(gripM) })}
           </Typography>
           {besideNm !== null && besideNm > 0 && (
-            <Typography sx={{ mb: 2 }}>Besides, it bends the wrist by {torqueText(besideNm)} about the crease.</Typography>
+            <Typography sx={{ mb: 2 }}>
+              {t("Besides, it bends the wrist by {{besideNm}} about the crease.", { besideNm: torqueText(besideNm) })}
+            </Typography>
           )}
           {torqueNm <= 0 && (
-            <Typography sx={{ mb: 2 }}>Held like this it loads nothing on that axis: it stands in for nothing there.</Typography>
+            <Typography sx={{ mb: 2 }}>{t("Held like this it loads nothing on that axis: it stands in for nothing there.")}</Typography>
           )}
           {torqueNm > 0 && (
             <>
-              <StepLine label="A week's step" step={weeklyStep(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
-              <StepLine label="Next mark up" step={stepUp(ladder, torqueNm)} none="Nothing heavier in this kit." onChoose={choose} />
-              <StepLine label="Next mark down" step={stepDown(ladder, torqueNm)} none="Nothing lighter in this kit." onChoose={choose} />
+              <StepLine
+                label={t("A week's step")}
+                step={weeklyStep(ladder, torqueNm)}
+                none={t("Nothing heavier in this kit.")}
+                onChoose={choose}
+              />
+              <StepLine
+                label={t("Next mark up")}
+                step={stepUp(ladder, torqueNm)}
+                none={t("Nothing heavier in this kit.")}
+                onChoose={choose}
+              />
+              <StepLine
+                label={t("Next mark down")}
+                step={stepDown(ladder, torqueNm)}
+                none={t("Nothing lighter in this kit.")}
+                onChoose={choose}
+              />
               <Typography variant="h3" sx={{ mt: 2 }}>
-                The same from
+                {t("The same from")}
               </Typography>
               <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
                 {substitutesFor(kit, use, torqueNm, reachM)
@@ -179,31 +201,28 @@ export function LeverBench() {
                   .map((each, i) => (
                     <li key={i}>
                       {loadText(each)}
-                      {each.offShare > 0.005 && `, ${Math.round(each.offShare * 100)} % off`}
+                      {each.offShare > 0.005 && t(", {{offShare}} % off", { offShare: Math.round(each.offShare * 100) })}
                     </li>
                   ))}
               </Box>
               {substitutesFor(kit, use, torqueNm, reachM).every((each) => each.tool.name === tool.name) && (
-                <Typography>Nothing else in this kit comes within 10 %.</Typography>
+                <Typography>{t("Nothing else in this kit comes within 10 %.")}</Typography>
               )}
             </>
           )}
           {massKg >= 0.1 && (
             <Box sx={{ my: 1.5 }}>
               <SendToProgram
-                what={`${massKg} kg`}
+                what={massText(massKg)}
                 fits={(item) => item.loadKg !== null || library.find(item.movementId)?.phase === "strengthen"}
                 change={(item) => ({ ...item, loadKg: massKg, tool: null, gripM: tool.kind === "lever" ? gripM : null })}
               />
             </Box>
           )}
-          <Why label="How it is worked out">
-            Loads are compared only where they load the same axis in the same place. A weight in the palm: 9.81 × mass × wrist crease to the
-            middle of the palm, and nothing to a turn. A shaft across the palm turns by 9.81 × (shaft mass × (half the length − where the
-            hand is) + end mass × (length − where the hand is)); along the forearm the same, and all of its mass × crease to mid palm
-            besides. Held level is the worst case: at an angle a turn falls with the cosine of the shaft&apos;s angle, lift and tilt with
-            that of the forearm&apos;s. The hand&apos;s own weight is left out where mass and height are not known. A step should be at most
-            10 % where the kit allows it; marks are half a centimetre apart for that.
+          <Why label={t("How it is worked out")}>
+            {t(
+              "Loads are compared only where they load the same axis in the same place. A weight in the palm: 9.81 × mass × wrist crease to the middle of the palm, and nothing to a turn. A shaft across the palm turns by 9.81 × (shaft mass × (half the length − where the hand is) + end mass × (length − where the hand is)); along the forearm the same, and all of its mass × crease to mid palm besides. Held level is the worst case: at an angle a turn falls with the cosine of the shaft's angle, lift and tilt with that of the forearm's. The hand's own weight is left out where mass and height are not known. A step should be at most 10 % where the kit allows it; marks are half a centimetre apart for that.",
+            )}
           </Why>
         </Box>
       </Box>
@@ -211,14 +230,10 @@ export function LeverBench() {
   );
 }
 
-function cmText(gripM: number): string {
-  return String(Math.round(gripM * 1000) / 10);
-}
-
 function loadText({ tool, gripM }: Pick<Load, "tool" | "gripM">): string {
   return gripM === null
-    ? `${tool.name}${/\d/.test(tool.name) || tool.kind === "lever" ? "" : ` ${tool.massKg} kg`}`
-    : `${tool.name}, grip the mark at ${cmText(gripM)} cm`;
+    ? `${tool.name}${/\d/.test(tool.name) || tool.kind === "lever" ? "" : ` ${massText(tool.massKg)}`}`
+    : t("{{name}}, grip the mark at {{mark}}", { name: tool.name, mark: lengthText(gripM) });
 }
 
 function StepLine({ label, step, none, onChoose }: { label: string; step?: Step; none: string; onChoose(load: Load): void }) {
@@ -249,7 +264,7 @@ function StepLine({ label, step, none, onChoose }: { label: string; step?: Step;
           {step.large && (
             <Box component="span" sx={{ color: "warm.dark", fontWeight: 700 }}>
               {" "}
-              more than 10 %
+              {t("more than 10 %")}
             </Box>
           )}
         </Box>

@@ -1,6 +1,7 @@
 /** One movement out of the library, by name, with its picture. */
 import { Box, MenuItem, TextField } from "@mui/material";
 import { type Movement } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 
@@ -19,7 +20,7 @@ export function MovementPick({ value, only = () => true, onChange }: MovementPic
       <Box sx={{ width: 130, flexShrink: 0 }}>
         <MovementThumb movementId={value} />
       </Box>
-      <TextField select label="Movement" value={value} onChange={(event) => onChange(event.target.value)} sx={{ maxWidth: 320 }}>
+      <TextField select label={t("Movement")} value={value} onChange={(event) => onChange(event.target.value)} sx={{ maxWidth: 320 }}>
         {list.map(({ id }) => (
           <MenuItem key={id} value={id}>
             {words.movementName(id)}

@@ -4,6 +4,7 @@ import { Play, Square } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { cuesOf } from "@kind-grip/core/run";
 import { compilePerson, positionAt, tempoSec, type Tempo } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 import { PaceBar } from "../run/PaceBar";
@@ -11,10 +12,10 @@ import { CuePlayer } from "../run/sound";
 import { SendToProgram } from "./SendToProgram";
 
 const PARTS: readonly { key: keyof Tempo; label: string }[] = [
-  { key: "outSec", label: "Out" },
-  { key: "endPauseSec", label: "Stay" },
-  { key: "backSec", label: "Back" },
-  { key: "startPauseSec", label: "Pause" },
+  { key: "outSec", label: t("Out") },
+  { key: "endPauseSec", label: t("Stay") },
+  { key: "backSec", label: t("Back") },
+  { key: "startPauseSec", label: t("Pause") },
 ];
 
 export function PaceBench() {
@@ -36,7 +37,7 @@ export function PaceBench() {
       pairedWithNext: false,
       personal: {},
     };
-    return compilePerson({ id: item.id, name: "Pace", slot: "break", items: [item] }, library.timings);
+    return compilePerson({ id: item.id, name: t("Pace"), slot: "break", items: [item] }, library.timings);
   }, [reps, tempo, library]);
   const running = startedMs !== null;
   useEffect(() => {
@@ -69,7 +70,7 @@ export function PaceBench() {
             onChange={(sec) => tempoSec({ ...tempo, [key]: sec }) >= 1 && setTempo({ ...tempo, [key]: sec })}
           />
         ))}
-        <Stepper label="Repetitions" value={reps} min={1} max={60} onChange={setReps} />
+        <Stepper label={t("Repetitions")} value={reps} min={1} max={60} onChange={setReps} />
       </Box>
       <Box sx={{ display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap" }}>
         <Button
@@ -82,13 +83,17 @@ export function PaceBench() {
           }}
           sx={{ minHeight: 64, minWidth: 160, fontSize: "1.3rem" }}
         >
-          {running ? "Stop" : "Start"}
+          {running ? t("Stop") : t("Start")}
         </Button>
         <Typography>
-          {tempoSec(tempo)} s each, {Math.round(reps * tempoSec(tempo))} s for {reps}.
+          {t("{{tempo}} s each, {{reps}} s for {{reps2}}.", {
+            tempo: tempoSec(tempo),
+            reps: Math.round(reps * tempoSec(tempo)),
+            reps2: reps,
+          })}
         </Typography>
         <SendToProgram
-          what="this pace"
+          what={t("this pace")}
           fits={(item) => item.dose.kind === "reps"}
           change={(item) => (item.dose.kind === "reps" ? { ...item, dose: { ...item.dose, reps, tempo } } : item)}
         />
@@ -100,7 +105,7 @@ export function PaceBench() {
           </Typography>
           <Typography component="p" sx={{ fontSize: "1.8rem", fontWeight: 700, color: "warm.dark" }}>
             {position.phase === "ready"
-              ? "Get ready"
+              ? t("Get ready")
               : position.phase === "out" || position.phase === "back" || position.phase === "endPause" || position.phase === "startPause"
                 ? words.cue(position.phase, { count: position.count })
                 : ""}

@@ -2,6 +2,7 @@
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField } from "@mui/material";
 import { CornerDownRight } from "lucide-react";
 import { useState, type ReactNode } from "react";
+import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { crewApi } from "../crew/api";
 
@@ -35,7 +36,7 @@ export function SendFrame({ title, crewId, onCrew, ready, error, onSend, onClose
       <DialogTitle id="send-title">{title}</DialogTitle>
       <DialogContent>
         <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
-          <TextField select label="Crew" value={crewId} onChange={(event) => onCrew(event.target.value)}>
+          <TextField select label={t("Crew")} value={crewId} onChange={(event) => onCrew(event.target.value)}>
             {crews.map(({ id, name }) => (
               <MenuItem key={id} value={id}>
                 {name}
@@ -51,9 +52,9 @@ export function SendFrame({ title, crewId, onCrew, ready, error, onSend, onClose
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" disabled={!ready} onClick={onSend}>
-          Use it
+          {t("Use it")}
         </Button>
       </DialogActions>
     </Dialog>

@@ -2,6 +2,7 @@
 import { MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { Item } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { programApi } from "../program/api";
 import { useWords } from "../base/library";
 import { serverApi } from "../base/api";
@@ -18,7 +19,12 @@ interface SendToProgramProps {
 }
 
 export function SendToProgram(props: SendToProgramProps) {
-  return <SendButton label={`Use ${props.what} in a program`} dialog={(onClose) => <SendDialog {...props} onClose={onClose} />} />;
+  return (
+    <SendButton
+      label={t("Use {{what}} in a program", { what: props.what })}
+      dialog={(onClose) => <SendDialog {...props} onClose={onClose} />}
+    />
+  );
 }
 
 function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onClose(): void }) {
@@ -47,7 +53,7 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
     dispatch(serverApi.util.invalidateTags(["Programs"]));
     dispatch(
       notify({
-        text: `${entry.program.name} has it.`,
+        text: t("{{name}} has it.", { name: entry.program.name }),
         undo: () =>
           void save({ id: entry.id, version: data.version, program: entry.program }).then(() =>
             dispatch(serverApi.util.invalidateTags(["Programs"])),
@@ -58,7 +64,7 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
   };
   return (
     <SendFrame
-      title={`Use ${what} in a program`}
+      title={t("Use {{what}} in a program", { what })}
       crewId={crewId}
       onCrew={(id) => {
         setCrewId(id);
@@ -70,10 +76,10 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
       onClose={onClose}
     >
       {crewId !== "" && programs.currentData && choices.length === 0 && (
-        <Typography>No program of this crew has an item it fits.</Typography>
+        <Typography>{t("No program of this crew has an item it fits.")}</Typography>
       )}
       {choices.length > 0 && (
-        <TextField select label="Item" value={itemId} onChange={(event) => setItemId(event.target.value)}>
+        <TextField select label={t("Item")} value={itemId} onChange={(event) => setItemId(event.target.value)}>
           {choices.map(({ entry, session, item }) => (
             <MenuItem key={item.id} value={item.id}>
               {entry.program.name}, {session.name}: {words.movementName(item.movementId)}, {words.dose(item.dose)}

@@ -3,6 +3,7 @@ import { TextField } from "@mui/material";
 import { useState } from "react";
 import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Task } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { workApi } from "../work/api";
 import { crewApi } from "../crew/api";
 import { v7 as uuid } from "uuid";
@@ -17,7 +18,7 @@ interface SendToWorkProps {
 }
 
 export function SendToWork(props: SendToWorkProps) {
-  return <SendButton label="Add it to a crew's work" dialog={(onClose) => <SendDialog {...props} onClose={onClose} />} />;
+  return <SendButton label={t("Add it to a crew's work")} dialog={(onClose) => <SendDialog {...props} onClose={onClose} />} />;
 }
 
 function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): void }) {
@@ -35,7 +36,7 @@ function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): v
     if (!data) return;
     dispatch(
       notify({
-        text: `${crew.name} has it under Work.`,
+        text: t("{{name}} has it under Work.", { name: crew.name }),
         undo: () => void save({ crewId, version: data.version, work: stored.work }),
       }),
     );
@@ -43,7 +44,7 @@ function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): v
   };
   return (
     <SendFrame
-      title="Add it to a crew's work"
+      title={t("Add it to a crew's work")}
       crewId={crewId}
       onCrew={setCrewId}
       error={error}
@@ -52,7 +53,7 @@ function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): v
       onClose={onClose}
     >
       <TextField
-        label="Name of the task"
+        label={t("Name of the task")}
         value={name}
         onChange={(event) => setName(event.target.value)}
         slotProps={{ htmlInput: { maxLength: 80 } }}

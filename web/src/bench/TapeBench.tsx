@@ -3,6 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { Printer } from "lucide-react";
 import { useState } from "react";
 import { CORNER_MM, HALVES, MOST_WEAR_DAYS, tapePlan, type TapePlan } from "@kind-grip/core/kit";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 
@@ -24,31 +25,33 @@ export function TapeBench() {
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", "@media print": { display: "none" } }}>
-        <Stepper label="Round the thumb" unit="mm" value={thumb} min={30} max={140} onChange={setThumb} />
-        <Stepper label="Thumb base to and round wrist" unit="mm" value={wrist} min={100} max={400} step={5} onChange={setWrist} />
-        <Stepper label="Anchor" unit="mm" value={anchor} min={0} max={300} step={5} onChange={setAnchor} />
-        <Stepper label="Roll" unit="m" value={roll} min={1} max={50} step={0.5} onChange={setRoll} />
-        <Stepper label="Width" unit="mm" value={width} min={20} max={100} step={5} onChange={setWidth} />
-        <Stepper label="Hands to tape" value={hands} min={1} max={200} onChange={setHands} />
-        <Stepper label="Worn for" unit="d" value={days} min={1} max={MOST_WEAR_DAYS} onChange={setDays} />
+        <Stepper label={t("Round the thumb")} unit="mm" value={thumb} min={30} max={140} onChange={setThumb} />
+        <Stepper label={t("Thumb base to and round wrist")} unit="mm" value={wrist} min={100} max={400} step={5} onChange={setWrist} />
+        <Stepper label={t("Anchor")} unit="mm" value={anchor} min={0} max={300} step={5} onChange={setAnchor} />
+        <Stepper label={t("Roll")} unit="m" value={roll} min={1} max={50} step={0.5} onChange={setRoll} />
+        <Stepper label={t("Width")} unit="mm" value={width} min={20} max={100} step={5} onChange={setWidth} />
+        <Stepper label={t("Hands to tape")} value={hands} min={1} max={200} onChange={setHands} />
+        <Stepper label={t("Worn for")} unit="d" value={days} min={1} max={MOST_WEAR_DAYS} onChange={setDays} />
       </Box>
       <Box sx={{ display: "flex", gap: 5, flexWrap: "wrap", alignItems: "baseline" }}>
-        <Figure value={plan.stripMm} unit="mm of roll a hand" />
-        <Figure value={plan.perRoll} unit="hands a roll" />
-        <Figure value={Number.isFinite(plan.rollsPerMonth) ? plan.rollsPerMonth : "–"} unit="rolls a month" />
+        <Figure value={plan.stripMm} unit={t("mm of roll a hand")} />
+        <Figure value={plan.perRoll} unit={t("hands a roll")} />
+        <Figure value={Number.isFinite(plan.rollsPerMonth) ? plan.rollsPerMonth : "–"} unit={t("rolls a month")} />
         <Button
           variant="outlined"
           startIcon={<Printer size={20} />}
           onClick={() => print()}
           sx={{ ml: "auto", "@media print": { display: "none" } }}
         >
-          Print the cut to scale
+          {t("Print the cut to scale")}
         </Button>
       </Box>
       <CutDrawing plan={plan} anchorMm={anchor} widthMm={width} />
       <Typography sx={{ color: "text.secondary", maxWidth: 760 }}>
-        Not over broken skin. Off at itching, whitening or tingling, off after {MOST_WEAR_DAYS} days at the latest.{" "}
-        {words.paper("prevention")}
+        {t("Not over broken skin. Off at itching, whitening or tingling, off after {{mostWearDays}} days at the latest. {{paper}}", {
+          mostWearDays: MOST_WEAR_DAYS,
+          paper: words.paper("prevention"),
+        })}
       </Typography>
     </Box>
   );
@@ -72,7 +75,7 @@ const PAGE_MM = 180;
 /** One millimetre on paper is one millimetre of tape. */
 function CutDrawing({ plan, anchorMm, widthMm }: { plan: TapePlan; anchorMm: number; widthMm: number }) {
   const pieces = [
-    ...Array.from({ length: HALVES }, (_, i) => ({ name: `half ${i + 1}`, mm: plan.halfMm, wide: plan.halfWidthMm })),
+    ...Array.from({ length: HALVES }, (_, i) => ({ name: t("half {{i}}", { i: i + 1 }), mm: plan.halfMm, wide: plan.halfWidthMm })),
     ...(anchorMm > 0 ? [{ name: "anchor", mm: anchorMm, wide: widthMm }] : []),
   ];
   const rows = pieces.flatMap((piece) => {
@@ -86,7 +89,12 @@ function CutDrawing({ plan, anchorMm, widthMm }: { plan: TapePlan; anchorMm: num
       component="svg"
       viewBox={`0 0 ${PAGE_MM + 4} ${height}`}
       role="img"
-      aria-label={`Cutting drawing: ${HALVES} halves of ${plan.halfMm} mm by ${plan.halfWidthMm} mm, anchor ${anchorMm} mm`}
+      aria-label={t("Cutting drawing: {{halves}} halves of {{halfMm}} mm by {{halfWidthMm}} mm, anchor {{anchorMm}} mm", {
+        halves: HALVES,
+        halfMm: plan.halfMm,
+        halfWidthMm: plan.halfWidthMm,
+        anchorMm,
+      })}
       sx={{
         width: { xs: "100%", md: `${(PAGE_MM + 4) * 3.6}px` },
         display: "block",
@@ -107,7 +115,9 @@ function CutDrawing({ plan, anchorMm, widthMm }: { plan: TapePlan; anchorMm: num
             strokeDasharray={parts > 1 ? "3 1.5" : undefined}
           />
           <text x={3} y={wide / 2 + 2} fontSize={5.5} fill="var(--mui-palette-text-primary)">
-            {name}: {mm} × {wide} mm{parts > 1 && `, part ${part + 1} of ${parts}`}, corners round
+            {parts > 1
+              ? t("{{name}}: {{mm}} × {{wide}} mm, part {{part}} of {{parts}}, corners round", { name, mm, wide, part: part + 1, parts })
+              : t("{{name}}: {{mm}} × {{wide}} mm, corners round", { name, mm, wide })}
           </text>
         </g>
       ))}

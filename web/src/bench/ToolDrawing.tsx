@@ -1,6 +1,8 @@
 /** A tool to scale with its grip marks; the hand can be put on any of them. */
 import { Box } from "@mui/material";
 import { gripMarks, MARK_EVERY_M, torqueNm, type LoadUse, type Tool } from "@kind-grip/core/load";
+import { lengthText, massText } from "../base/measures";
+import { t } from "../base/words";
 
 const WIDTH = 700;
 const SHAFT_Y = 70;
@@ -23,7 +25,7 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
         component="svg"
         viewBox={`0 0 ${WIDTH} 170`}
         role="img"
-        aria-label={`${tool.name}, ${tool.massKg} kg`}
+        aria-label={`${tool.name}, ${massText(tool.massKg)}`}
         sx={{ width: "100%", display: "block" }}
       >
         <rect x={WIDTH / 2 - 70} y={78} width={140} height={14} rx={7} fill="var(--mui-palette-text-secondary)" />
@@ -31,7 +33,7 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
           <rect key={side} x={WIDTH / 2 + side * 70 - size / 2} y={85 - size} width={size} height={size * 2} rx={10} fill={ink} />
         ))}
         <text x={WIDTH / 2} y={160} textAnchor="middle" fontSize={22} fontWeight={700} fill={ink}>
-          {tool.massKg} kg
+          {massText(tool.massKg)}
         </text>
       </Box>
     );
@@ -48,7 +50,11 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
       component="svg"
       viewBox={`0 0 ${WIDTH} 240`}
       role="img"
-      aria-label={`${tool.name}, ${Math.round(tool.lengthM * 100)} cm, hand at ${Math.round(gripM * 100)} cm`}
+      aria-label={t("{{name}}, {{length}}, hand at {{mark}}", {
+        name: tool.name,
+        length: lengthText(tool.lengthM),
+        mark: lengthText(gripM),
+      })}
       sx={{ width: "100%", display: "block", touchAction: "manipulation" }}
     >
       <rect
@@ -86,7 +92,7 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
         const wide = Math.max(1, MARK_EVERY_M * pxPerM - 1);
         return (
           <g key={cm} onClick={() => onGrip(at)} style={{ cursor: "pointer" }}>
-            <title>{`${cm} cm: ${nm.toFixed(2)} N·m`}</title>
+            <title>{t("{{cm}} cm: {{nm}} N·m", { cm, nm: nm.toFixed(2) })}</title>
             <rect x={x(at) - wide / 2} y={110} width={wide} height={92} fill="transparent" />
             <rect
               x={x(at) - wide / 2}
@@ -106,7 +112,7 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
         );
       })}
       <text x={WIDTH - 4} y={238} textAnchor="end" fontSize={14} fill="var(--mui-palette-text-secondary)">
-        cm from the near end; bars: torque with the hand there
+        {t("cm from the near end; bars: torque with the hand there")}
       </text>
     </Box>
   );

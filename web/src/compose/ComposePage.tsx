@@ -10,8 +10,8 @@ import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { notHeldOut } from "@kind-grip/core/safety";
-import { nearnessText } from "@kind-grip/core/solver";
 import { dayOf, type Work } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { useOffered } from "../library/use-offered";
 import { useWords, useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -33,6 +33,8 @@ import { useProposal, type ProposalState, type Question } from "./use-proposal";
 import { Limits } from "./Limits";
 import { type Locks, Sessions } from "./ProposedSessions";
 import { NotCovered } from "./NotCovered";
+import { nearnessText } from "../parts/nearness-text";
+import { SESSION_NAMES } from "../program/session-names";
 
 export default function ComposePage() {
   const crew = useCrew();
@@ -49,13 +51,15 @@ export default function ComposePage() {
           {(list) =>
             described.tasks.length === 0 ? (
               <>
-                <PageTitle title="Compose a program" />
+                <PageTitle title={t("Compose a program")} />
                 <Empty
-                  title="Describe the work first"
-                  text="A program is argued from what the hands do all day. The tasks of the crew are a few minutes' work; measuring adds what each person can do."
+                  title={t("Describe the work first")}
+                  text={t(
+                    "A program is argued from what the hands do all day. The tasks of the crew are a few minutes' work; measuring adds what each person can do.",
+                  )}
                 >
                   <Button component={Link} to={`/crews/${crew.id}/work`} variant="contained">
-                    Go to Work
+                    {t("Go to Work")}
                   </Button>
                 </Empty>
               </>
@@ -124,7 +128,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       limits: { ...limits, settings: crew.settings, kit: crew.kit, people: Math.max(1, here) },
       locked: askedLocks,
       excluded,
-      name: `${crew.name.split(" ")[0]} hands`,
+      name: t("{{crew}} hands", { crew: crew.name.split(" ")[0]! }),
+      sessionNames: SESSION_NAMES,
     };
   }, [crew, offered, work, people, records, limits, askedLocks, excluded, here]);
   const state = useProposal(input, library, offered);
@@ -134,9 +139,9 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   };
   return (
     <>
-      <PageTitle title="Compose a program">
+      <PageTitle title={t("Compose a program")}>
         <Button component={Link} to={`/crews/${crew.id}/program`} startIcon={<ArrowLeft size={20} />}>
-          Programs
+          {t("Programs")}
         </Button>
         <Make crew={crew} state={state} />
       </PageTitle>
@@ -146,8 +151,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           <Status state={state} />
           {state.stage === "none" ? (
             <Empty
-              title="No program keeps to all of this"
-              text="What is locked does not fit with the rest. Unlock something, or give a session more time."
+              title={t("No program keeps to all of this")}
+              text={t("What is locked does not fit with the rest. Unlock something, or give a session more time.")}
             >
               <Button
                 variant="outlined"
@@ -156,7 +161,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
                   setAskedLocks([]);
                 }}
               >
-                Unlock everything
+                {t("Unlock everything")}
               </Button>
             </Empty>
           ) : (
@@ -172,7 +177,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           )}
           {excluded.length > 0 && (
             <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", mb: 2 }}>
-              <Typography>Not wanted:</Typography>
+              <Typography>{t("Not wanted:")}</Typography>
               {excluded.map((movementId) => (
                 <Button
                   key={movementId}
@@ -195,8 +200,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
 
 function Status({ state: { stage, proposal } }: { state: ProposalState }) {
   const text = {
-    working: "Working it out …",
-    first: "A first answer; looking for a better one …",
+    working: t("Working it out …"),
+    first: t("A first answer; looking for a better one …"),
     best: nearnessText(proposal?.gap ?? Infinity),
     none: "",
   }[stage];
@@ -210,7 +215,7 @@ function Status({ state: { stage, proposal } }: { state: ProposalState }) {
           {Math.round(proposal.covered * 100)} %
         </Typography>
       )}
-      <Typography>{proposal && stage !== "none" ? `of what the work asks for is covered. ${text}.` : text}</Typography>
+      <Typography>{proposal && stage !== "none" ? t("of what the work asks for is covered. {{text}}.", { text }) : text}</Typography>
     </Box>
   );
 }
@@ -229,7 +234,7 @@ function Make({ crew, state }: { crew: CrewEntry; state: ProposalState }) {
     <>
       {error !== undefined && <Typography sx={{ color: "error.main" }}>{problemOf(error).message}</Typography>}
       <Button variant="contained" disabled={!proposal || stage === "working" || stage === "none" || isLoading} onClick={() => void make()}>
-        Make it a program
+        {t("Make it a program")}
       </Button>
     </>
   );

@@ -2,6 +2,7 @@
 import { Box } from "@mui/material";
 import { type ComposeLimits } from "@kind-grip/core/compose";
 import { SLOT_KINDS, type SlotKind } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { StyleFields } from "../library/StyleFields";
 import { Choice } from "../parts/Choice";
@@ -15,7 +16,7 @@ export function Limits({ limits, onChange }: { limits: Editable; onChange(limits
   const minutes = (slot: SlotKind) => (
     <Stepper
       key={slot}
-      label={`${words.label("slot", slot)}, min`}
+      label={t("{{word}}, min", { word: words.label("slot", slot) })}
       value={limits.slotSec[slot] / 60}
       min={0}
       max={30}
@@ -24,23 +25,35 @@ export function Limits({ limits, onChange }: { limits: Editable; onChange(limits
     />
   );
   return (
-    <Box component="section" aria-label="Limits" sx={{ display: "grid", gap: 2 }}>
+    <Box component="section" aria-label={t("Limits")} sx={{ display: "grid", gap: 2 }}>
       <Choice
-        label="Aim"
+        label={t("Aim")}
         value={limits.aim}
         onChange={(aim) => set("aim", aim)}
         options={[
-          { value: "loadLed", label: "Load-led" },
-          { value: "reliefLed", label: "Relief-led" },
+          { value: "loadLed", label: t("Load-led") },
+          { value: "reliefLed", label: t("Relief-led") },
         ]}
       />
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5 }}>
         {SLOT_KINDS.map(minutes)}
-        <Stepper label="Breaks a day" value={limits.breaksADay} min={1} max={3} onChange={(value) => set("breaksADay", value)} />
-        <Stepper label="Post-shift days" value={limits.strengthDays} min={1} max={3} onChange={(value) => set("strengthDays", value)} />
-        <Stepper label="Weeks" value={limits.weeks} min={1} max={12} onChange={(value) => set("weeks", value)} />
-        <Stepper label="Movements in all" value={limits.mostMovements} min={3} max={24} onChange={(value) => set("mostMovements", value)} />
-        <Stepper label="Items a session" value={limits.mostItems} min={2} max={12} onChange={(value) => set("mostItems", value)} />
+        <Stepper label={t("Breaks a day")} value={limits.breaksADay} min={1} max={3} onChange={(value) => set("breaksADay", value)} />
+        <Stepper
+          label={t("Post-shift days")}
+          value={limits.strengthDays}
+          min={1}
+          max={3}
+          onChange={(value) => set("strengthDays", value)}
+        />
+        <Stepper label={t("Weeks")} value={limits.weeks} min={1} max={12} onChange={(value) => set("weeks", value)} />
+        <Stepper
+          label={t("Movements in all")}
+          value={limits.mostMovements}
+          min={3}
+          max={24}
+          onChange={(value) => set("mostMovements", value)}
+        />
+        <Stepper label={t("Items a session")} value={limits.mostItems} min={2} max={12} onChange={(value) => set("mostItems", value)} />
       </Box>
       <StyleFields style={limits.style} onChange={(style) => set("style", style)} />
     </Box>

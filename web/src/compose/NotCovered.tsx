@@ -2,6 +2,8 @@
 import { Box, Typography } from "@mui/material";
 import { type Hindrance, type Unmet } from "@kind-grip/core/compose";
 import type { SlotKind } from "@kind-grip/core/session";
+import { listText } from "../base/measures";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { Why } from "../parts/Why";
 
@@ -12,23 +14,33 @@ export function NotCovered({ unmet }: { unmet: Unmet[] }) {
     const slots = (list: readonly SlotKind[]) => list.map((slot) => words.label("slot", slot).toLowerCase()).join(" and ");
     switch (hindrance.kind) {
       case "kit":
-        return `needs kit: ${hindrance.needs.map((kind) => words.label("kit", kind).toLowerCase()).join(" or ")}`;
+        return t("needs kit: {{needs}}", {
+          needs: listText(
+            hindrance.needs.map((kind) => words.label("kit", kind).toLowerCase()),
+            "or",
+          ),
+        });
       case "place":
-        return `needs a place: ${hindrance.needs.map((setting) => words.label("setting", setting).toLowerCase()).join(" or ")}`;
+        return t("needs a place: {{needs}}", {
+          needs: listText(
+            hindrance.needs.map((setting) => words.label("setting", setting).toLowerCase()),
+            "or",
+          ),
+        });
       case "time":
-        return `no time left in ${slots(hindrance.slots)}`;
+        return t("no time left in {{slots}}", { slots: slots(hindrance.slots) });
       case "items":
-        return `no more items fit in ${slots(hindrance.slots)}`;
+        return t("no more items fit in {{slots}}", { slots: slots(hindrance.slots) });
       case "movements":
-        return "would need one more movement to remember";
+        return t("would need one more movement to remember");
       case "nothing":
-        return "nothing in the library does more for it here";
+        return t("nothing in the library does more for it here");
     }
   };
   return (
-    <Box component="section" aria-label="Not covered" sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5 }}>
+    <Box component="section" aria-label={t("Not covered")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Not covered, and why
+        {t("Not covered, and why")}
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, maxWidth: 860 }}>
         {unmet.map(({ region, kind, need, covered, because: hindrance }) => (
@@ -47,7 +59,7 @@ export function NotCovered({ unmet }: { unmet: Unmet[] }) {
             <span>
               {words.label("region", region)}, {kind}{" "}
               <Box component="span" sx={{ color: "text.secondary" }}>
-                need {Math.round(need)}
+                {t("need {{need}}", { need: Math.round(need) })}
               </Box>
             </span>
             <strong>{Math.round(covered * 100)} %</strong>
@@ -55,11 +67,10 @@ export function NotCovered({ unmet }: { unmet: Unmet[] }) {
           </Box>
         ))}
       </Box>
-      <Why label="How it is composed">
-        Every way a movement could stand in a session is weighed at once: what it does for each needed region in a week, what postures it
-        reverses, how long it takes the group with the kit there is. Of all programs that keep to the limits and to the rules that protect
-        people, the one that covers most is taken; of two alike, the one with fewer movements, then the shorter. Strengthening starts
-        without load and never stands before the work.
+      <Why label={t("How it is composed")}>
+        {t(
+          "Every way a movement could stand in a session is weighed at once: what it does for each needed region in a week, what postures it reverses, how long it takes the group with the kit there is. Of all programs that keep to the limits and to the rules that protect people, the one that covers most is taken; of two alike, the one with fewer movements, then the shorter. Strengthening starts without load and never stands before the work.",
+        )}
       </Why>
     </Box>
   );

@@ -1,13 +1,15 @@
 /** The sessions of a proposal: each item with its dose, its reason, and a lock. */
 import { Box, Button, Typography } from "@mui/material";
 import { Lock, LockOpen, X } from "lucide-react";
-import { SESSION_NAMES, type Proposal } from "@kind-grip/core/compose";
+import type { Proposal } from "@kind-grip/core/compose";
 import { clockText } from "@kind-grip/core/units";
 import type { Words } from "@kind-grip/core/language";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { type Question } from "./use-proposal";
 import { type Editable } from "./Limits";
+import { SESSION_NAMES } from "../program/session-names";
 
 export type Locks = NonNullable<Question["locked"]>;
 
@@ -32,7 +34,7 @@ export function Sessions({
         <Typography sx={{ fontWeight: 700 }}>
           {clockText(proposal.seconds.get(session.slot) ?? 0)}{" "}
           <Box component="span" sx={{ color: "text.secondary", fontWeight: 500 }}>
-            of {clockText(limits.slotSec[session.slot])}
+            {t("of {{time}}", { time: clockText(limits.slotSec[session.slot]) })}
           </Box>
         </Typography>
       </Box>
@@ -66,13 +68,17 @@ export function Sessions({
                 variant={on ? "contained" : "outlined"}
                 onClick={() => onLock(place)}
                 aria-pressed={on}
-                aria-label={on ? `Unlock ${name} in ${SESSION_NAMES[session.slot]}` : `Lock ${name} in ${SESSION_NAMES[session.slot]}`}
+                aria-label={
+                  on
+                    ? t("Unlock {{name}} in {{sessionNames}}", { name, sessionNames: SESSION_NAMES[session.slot] })
+                    : t("Lock {{name}} in {{sessionNames}}", { name, sessionNames: SESSION_NAMES[session.slot] })
+                }
                 sx={{ minWidth: 48, px: 1 }}
               >
                 {on ? <Lock size={19} /> : <LockOpen size={19} />}
               </Button>
               <Button
-                aria-label={`Something else than ${name}`}
+                aria-label={t("Something else than {{name}}", { name })}
                 disabled={on}
                 onClick={() => onExclude(item.movementId)}
                 sx={{ minWidth: 48, px: 1 }}
@@ -92,8 +98,12 @@ function reasonText(words: Words, proposal: Proposal, itemId: string): string {
   const parts = [
     ...regions.slice(0, 3).map(({ region, need }) => `${words.label("region", region).toLowerCase()} ${Math.round(need)}`),
     ...(reverses.length > 0
-      ? [`the opposite of ${reverses.map((posture) => words.label("posture", posture).toLowerCase()).join(", ")}`]
+      ? [
+          t("the opposite of {{reverses}}", {
+            reverses: reverses.map((posture) => words.label("posture", posture).toLowerCase()).join(", "),
+          }),
+        ]
       : []),
   ];
-  return parts.length === 0 ? "Gets ready." : `For ${parts.join(" · ")}`;
+  return parts.length === 0 ? t("Gets ready.") : t("For {{parts}}", { parts: parts.join(" · ") });
 }

@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Card } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { useNow } from "../base/now";
@@ -27,15 +28,17 @@ export default function CardsPage() {
   return (
     <>
       <PageTitle
-        title="Sign-in cards"
-        lead="A crew member opens their own page with the square on the card, or with the crew code and their PIN at /me. New cards end the old ones."
+        title={t("Sign-in cards")}
+        lead={t(
+          "A crew member opens their own page with the square on the card, or with the crew code and their PIN at /me. New cards end the old ones.",
+        )}
       >
         <Button component={Link} to=".." relative="path" startIcon={<ArrowLeft size={20} />}>
-          People
+          {t("People")}
         </Button>
         {issued && (
           <Button variant="contained" startIcon={<Printer size={20} />} onClick={() => print()}>
-            Print {issued.cards.length} {issued.cards.length === 1 ? "card" : "cards"}
+            {t("Print {{count}} cards", { count: issued.cards.length, defaultValue_one: "Print {{count}} card" })}
           </Button>
         )}
       </PageTitle>
@@ -47,7 +50,7 @@ export default function CardsPage() {
       {issued ? (
         <>
           <Alert severity="warning" variant="outlined" sx={{ mb: 2, "@media print": { display: "none" } }}>
-            PINs and squares are shown only now. Print them before you leave this page.
+            {t("PINs and squares are shown only now. Print them before you leave this page.")}
           </Alert>
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 2 }}>
             {issued.cards.map((card) => (
@@ -70,14 +73,14 @@ export default function CardsPage() {
                       <Typography sx={{ flex: 1 }}>
                         {code ? (
                           <>
-                            Crew code <strong>{code}</strong>.{" "}
+                            {t("Crew code")} <strong>{code}</strong>.{" "}
                           </>
                         ) : null}
-                        {here.length - without.length} of {here.length} have a card.
+                        {t("{{here}} of {{here2}} have a card.", { here: here.length - without.length, here2: here.length })}
                       </Typography>
                       {without.length > 0 && (
                         <Button onClick={() => setChosen(new Set(without.map(({ id }) => id)))}>
-                          Choose all {without.length} without one
+                          {t("Choose all {{without}} without one", { without: without.length })}
                         </Button>
                       )}
                       <Button
@@ -85,21 +88,27 @@ export default function CardsPage() {
                         disabled={!picked.some(has)}
                         onClick={() => void withdraw({ crewId: crew.id, personIds: picked.filter(has) }).then(() => setChosen(new Set()))}
                       >
-                        Withdraw
+                        {t("Withdraw")}
                       </Button>
                       <Button
                         variant="contained"
                         disabled={picked.length === 0 || isLoading}
                         onClick={() => void issue({ crewId: crew.id, personIds: picked })}
                       >
-                        {isLoading ? "Making cards …" : `Make ${picked.length || ""} ${picked.length === 1 ? "card" : "cards"}`}
+                        {isLoading
+                          ? t("Making cards …")
+                          : t("Make {{picked}} cards", {
+                              picked: picked.length || "",
+                              count: picked.length,
+                              defaultValue_one: "Make {{picked}} card",
+                            })}
                       </Button>
                     </Box>
                     <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
                       {here.map((person) => (
                         <Toggle
                           key={person.id}
-                          label={has(person.id) ? `${person.name} · has a card` : person.name}
+                          label={has(person.id) ? t("{{name}} · has a card", { name: person.name }) : person.name}
                           pressed={chosen.has(person.id)}
                           onChange={(on) => {
                             const next = new Set(chosen);
@@ -134,7 +143,7 @@ function CardFace({ card, code, crewName }: { card: Card; code: string; crewName
   return (
     <Box
       component="article"
-      aria-label={`Card of ${card.name}`}
+      aria-label={t("Card of {{name}}", { name: card.name })}
       sx={{
         border: "2px dashed",
         borderColor: "line",
@@ -149,7 +158,7 @@ function CardFace({ card, code, crewName }: { card: Card; code: string; crewName
     >
       <Box
         role="img"
-        aria-label="Square to photograph with a phone"
+        aria-label={t("Square to photograph with a phone")}
         sx={{ bgcolor: "#fff", p: 0.75, "& svg": { display: "block", width: "100%" } }}
         dangerouslySetInnerHTML={{ __html: square }}
       />
@@ -157,11 +166,11 @@ function CardFace({ card, code, crewName }: { card: Card; code: string; crewName
         <Typography sx={{ fontWeight: 750, fontSize: "1.15rem", lineHeight: 1.2 }}>{card.name}</Typography>
         <Typography sx={{ color: "text.secondary" }}>{crewName}</Typography>
         <Typography sx={{ mt: 0.5 }}>
-          Code <strong>{code}</strong>
+          {t("Code")} <strong>{code}</strong>
           <br />
-          PIN <strong>{card.pin}</strong>
+          {t("PIN")} <strong>{card.pin}</strong>
           <br />
-          {location.host}/me
+          {`${location.host}/me`}
         </Typography>
       </Box>
     </Box>

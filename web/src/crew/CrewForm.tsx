@@ -7,6 +7,7 @@ import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
 import { CONDITIONS, Crew } from "@kind-grip/core/crew";
 import { SLOT_KINDS } from "@kind-grip/core/session";
 import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
@@ -14,11 +15,11 @@ import type { ProblemBody } from "../base/api";
 import { ShiftPatternFields } from "./ShiftPatternFields";
 
 const CONDITION_NAMES: Record<(typeof CONDITIONS)[number], string> = {
-  gloves: "Gloves on",
-  shoes: "Work shoes on",
-  wet: "Wet",
-  cold: "Cold",
-  noChairs: "No chairs",
+  gloves: t("Gloves on"),
+  shoes: t("Work shoes on"),
+  wet: t("Wet"),
+  cold: t("Cold"),
+  noChairs: t("No chairs"),
 };
 
 interface CrewFormProps {
@@ -49,12 +50,12 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
           {problem.message} {problem.fields.map((field) => `${field.path.replace("crew.", "")} ${field.message}.`).join(" ")}
         </Alert>
       )}
-      <Part title="Who and where">
+      <Part title={t("Who and where")}>
         <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
           {(["name", "trade", "place"] as const).map((field) => (
             <TextField
               key={field}
-              label={{ name: "Name of the crew", trade: "Trade", place: "Place" }[field]}
+              label={{ name: t("Name of the crew"), trade: t("Trade"), place: t("Place") }[field]}
               {...register(field)}
               error={!!errors[field] || !!serverMessage(field)}
               helperText={errors[field]?.message ?? serverMessage(field)}
@@ -70,7 +71,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
                 disableClearable
                 onChange={(_, zone) => field.onChange(zone)}
                 renderInput={(props) => (
-                  <TextField {...props} label="Time zone" error={!!fieldState.error} helperText={fieldState.error?.message} />
+                  <TextField {...props} label={t("Time zone")} error={!!fieldState.error} helperText={fieldState.error?.message} />
                 )}
               />
             )}
@@ -78,8 +79,8 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
         </Box>
       </Part>
 
-      <Part title="How they can move" text="Decides which movements of the library fit.">
-        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label="Surroundings">
+      <Part title={t("How they can move")} text={t("Decides which movements of the library fit.")}>
+        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label={t("Surroundings")}>
           {SETTINGS.filter((setting) => setting !== "any" && setting !== "home").map((setting) => (
             <Toggle
               key={setting}
@@ -98,10 +99,10 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
           ))}
         </Box>
         <Box>
-          <Typography sx={{ fontWeight: 700, mb: 1 }}>Kit at hand</Typography>
+          <Typography sx={{ fontWeight: 700, mb: 1 }}>{t("Kit at hand")}</Typography>
           {kit.fields.map((entry, i) => (
             <Box key={entry.id} sx={{ display: "grid", gridTemplateColumns: "minmax(130px,220px) 130px 110px 44px", gap: 1, mb: 1 }}>
-              <TextField select label="Kind" {...register(`kit.${i}.kind`)} defaultValue={entry.kind}>
+              <TextField select label={t("Kind")} {...register(`kit.${i}.kind`)} defaultValue={entry.kind}>
                 {KIT_KINDS.map((kind) => (
                   <MenuItem key={kind} value={kind}>
                     {words.label("kit", kind)}
@@ -109,7 +110,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
                 ))}
               </TextField>
               <TextField
-                label="kg each"
+                label={t("kg each")}
                 {...register(`kit.${i}.massKg`, {
                   setValueAs: (text: unknown) => (text === "" || text === null ? null : Number(String(text).replace(",", "."))),
                 })}
@@ -117,23 +118,23 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
                 helperText={errors.kit?.[i]?.massKg?.message}
               />
               <TextField
-                label="Count"
+                label={t("Count")}
                 {...register(`kit.${i}.count`, { valueAsNumber: true })}
                 error={!!errors.kit?.[i]?.count}
                 helperText={errors.kit?.[i]?.count?.message}
               />
-              <IconButton aria-label={`Remove kit line ${i + 1}`} onClick={() => kit.remove(i)}>
+              <IconButton aria-label={t("Remove kit line {{i}}", { i: i + 1 })} onClick={() => kit.remove(i)}>
                 <Trash2 size={20} />
               </IconButton>
             </Box>
           ))}
           <Button startIcon={<Plus size={18} />} onClick={() => kit.append({ kind: "dumbbell", massKg: 1, count: 4 })}>
-            Add kit
+            {t("Add kit")}
           </Button>
         </Box>
       </Part>
 
-      <Part title="How long, how many" text="The slots sessions are measured against.">
+      <Part title={t("How long, how many")} text={t("The slots sessions are measured against.")}>
         <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
           {SLOT_KINDS.map((slot) => (
             <Controller
@@ -143,7 +144,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
               render={({ field }) => (
                 <Stepper
                   label={words.label("slot", slot)}
-                  unit="min"
+                  unit={t("min")}
                   value={field.value / 60}
                   min={1}
                   max={60}
@@ -157,13 +158,13 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
             control={control}
             name="mostOffJob"
             render={({ field }) => (
-              <Stepper label="Most off the job at once" value={field.value} min={1} max={500} onChange={field.onChange} />
+              <Stepper label={t("Most off the job at once")} value={field.value} min={1} max={500} onChange={field.onChange} />
             )}
           />
         </Box>
       </Part>
 
-      <Part title="Shifts" text="A shift belongs to the day it starts on, also across midnight.">
+      <Part title={t("Shifts")} text={t("A shift belongs to the day it starts on, also across midnight.")}>
         <Controller
           control={control}
           name="shiftPattern"
@@ -175,9 +176,9 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
 
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "center" }}>
         <Button type="submit" variant="contained" disabled={busy}>
-          {busy ? "Saving …" : submitLabel}
+          {busy ? t("Saving …") : submitLabel}
         </Button>
-        {Object.keys(errors).length > 0 && <Typography color="error">Some fields need another look.</Typography>}
+        {Object.keys(errors).length > 0 && <Typography color="error">{t("Some fields need another look.")}</Typography>}
         <Box sx={{ ml: "auto" }}>{extra}</Box>
       </Box>
     </Box>

@@ -4,6 +4,7 @@ import { Fragment } from "react";
 import { Check, CircleAlert, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { workApi } from "../work/api";
 import { todayApi } from "../today/api";
 import { runApi } from "../run/api";
@@ -48,7 +49,7 @@ export default function CrewFrame() {
               <TextLink
                 component={Link}
                 to="settings"
-                aria-label={`Settings of ${crew.name}`}
+                aria-label={t("Settings of {{name}}", { name: crew.name })}
                 sx={{ display: "grid", placeItems: "center", width: 44, height: 44, color: "text.secondary" }}
               >
                 <Settings2 size={20} />
@@ -64,7 +65,12 @@ export default function CrewFrame() {
 }
 
 type StepState = "empty" | "part" | "ready" | "needsYou";
-const STATE_NAMES: Readonly<Record<StepState, string>> = { empty: "empty", part: "part", ready: "ready", needsYou: "needs you" };
+const STATE_NAMES: Readonly<Record<StepState, string>> = {
+  empty: t("empty"),
+  part: t("part"),
+  ready: t("ready"),
+  needsYou: t("needs you"),
+};
 
 function Path({ crewId }: { crewId: string }) {
   const people = crewApi.usePeopleQuery(crewId).data ?? [];
@@ -81,17 +87,17 @@ function Path({ crewId }: { crewId: string }) {
   const ready = (is: boolean): StepState => (is ? "ready" : "empty");
   const measured: StepState = !round || round.begun === 0 ? "empty" : round.closed || round.finished + heldOut >= here ? "ready" : "part";
   const steps: { to: string; label: string; state: StepState }[] = [
-    { to: "people", label: "People", state: heldOut > 0 ? "needsYou" : ready(people.length > 0) },
-    { to: "work", label: "Work", state: ready(tasks > 0) },
-    { to: "baseline", label: "Baseline", state: measured },
-    { to: "program", label: "Program", state: ready(programs > 0) },
-    { to: "day-plan", label: "Day plan", state: ready(runs > 0) },
-    { to: "runs", label: "Runs", state: ready(runs > 0) },
-    { to: "progress", label: "Progress", state: waiting > 0 ? "needsYou" : ready(runs > 0) },
-    { to: "report", label: "Report", state: ready(runs > 0) },
+    { to: "people", label: t("People"), state: heldOut > 0 ? "needsYou" : ready(people.length > 0) },
+    { to: "work", label: t("Work"), state: ready(tasks > 0) },
+    { to: "baseline", label: t("Baseline"), state: measured },
+    { to: "program", label: t("Program"), state: ready(programs > 0) },
+    { to: "day-plan", label: t("Day plan"), state: ready(runs > 0) },
+    { to: "runs", label: t("Runs"), state: ready(runs > 0) },
+    { to: "progress", label: t("Progress"), state: waiting > 0 ? "needsYou" : ready(runs > 0) },
+    { to: "report", label: t("Report"), state: ready(runs > 0) },
   ];
   return (
-    <Box component="nav" aria-label="Steps of this crew" sx={{ display: "flex", flexWrap: "wrap", ml: "auto" }}>
+    <Box component="nav" aria-label={t("Steps of this crew")} sx={{ display: "flex", flexWrap: "wrap", ml: "auto" }}>
       {steps.map(({ to, label, state }) => (
         <Box
           key={to}

@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import type { Crew } from "@kind-grip/core/crew";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
@@ -27,41 +28,41 @@ export default function CrewSettingsPage() {
   const save = async (crew: Crew, version = entry.version) => {
     const saved = await change({ id: entry.id, version, crew });
     if (saved.data)
-      dispatch(notify({ text: "Saved.", undo: () => void change({ id: entry.id, version: saved.data.version, crew: crewOf(entry) }) }));
+      dispatch(notify({ text: t("Saved."), undo: () => void change({ id: entry.id, version: saved.data.version, crew: crewOf(entry) }) }));
   };
   const removeCrew = async () => {
     await remove(entry.id);
-    dispatch(notify({ text: `${entry.name} is removed; its records are kept.`, undo: () => void restore(entry.id) }));
+    dispatch(notify({ text: t("{{name}} is removed; its records are kept.", { name: entry.name }), undo: () => void restore(entry.id) }));
     await navigate("/crews");
   };
   return (
     <>
-      <PageTitle title="Crew settings" />
+      <PageTitle title={t("Crew settings")} />
       {theirs && (
         <Alert severity="warning" variant="outlined" sx={{ mb: 3, maxWidth: 920 }}>
-          Somebody else changed this crew while you were here. Your fields are kept: saving again replaces theirs.
+          {t("Somebody else changed this crew while you were here. Your fields are kept: saving again replaces theirs.")}
         </Alert>
       )}
       <CrewForm
         initial={initial}
-        submitLabel="Save"
+        submitLabel={t("Save")}
         busy={isLoading}
         problem={theirs ? undefined : problem}
         onSubmit={(crew) => void save(crew, theirs?.version)}
         extra={
           <Button color="error" onClick={() => setAsking(true)}>
-            Remove this crew
+            {t("Remove this crew")}
           </Button>
         }
       />
       <ConfirmDialog
         open={asking}
-        title={`Remove ${entry.name}?`}
-        confirm="Remove the crew"
+        title={t("Remove {{name}}?", { name: entry.name })}
+        confirm={t("Remove the crew")}
         onConfirm={() => void removeCrew()}
         onClose={() => setAsking(false)}
       >
-        It disappears from Today and from the list of crews. Its people, programs and runs are kept and come back if you undo.
+        {t("It disappears from Today and from the list of crews. Its people, programs and runs are kept and come back if you undo.")}
       </ConfirmDialog>
     </>
   );

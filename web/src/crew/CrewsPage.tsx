@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { Link } from "react-router";
+import { t } from "../base/words";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -11,17 +12,17 @@ export default function CrewsPage() {
   const query = crewApi.useCrewsQuery();
   return (
     <>
-      <PageTitle title="Crews">
+      <PageTitle title={t("Crews")}>
         <Button component={Link} to="/crews/new" variant="contained" startIcon={<Plus size={20} />}>
-          Make a crew
+          {t("Make a crew")}
         </Button>
       </PageTitle>
       <Loaded query={query}>
         {(crews) =>
           crews.length === 0 ? (
             <Empty
-              title="No crews yet"
-              text="A crew is a group that works the same shifts in the same place. Make one, then bring its people in from a list."
+              title={t("No crews yet")}
+              text={t("A crew is a group that works the same shifts in the same place. Make one, then bring its people in from a list.")}
             />
           ) : (
             <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0 }}>
@@ -43,7 +44,7 @@ export default function CrewsPage() {
                   >
                     <Typography
                       sx={{ fontSize: "2.4rem", fontWeight: 750, lineHeight: 1, color: "primary.main" }}
-                      aria-label={`${crew.people} people`}
+                      aria-label={t("{{people}} people", { people: crew.people })}
                     >
                       {crew.people}
                     </Typography>
@@ -54,10 +55,10 @@ export default function CrewsPage() {
                     <Typography sx={{ color: "text.secondary" }}>{crew.place}</Typography>
                     <Typography>
                       {crew.people === 0
-                        ? "Next: bring in the people"
+                        ? t("Next: bring in the people")
                         : crew.programs === 0
-                          ? "Next: make a program"
-                          : `${crew.programs} ${crew.programs === 1 ? "program" : "programs"}`}
+                          ? t("Next: make a program")
+                          : t("{{count}} programs", { count: crew.programs, defaultValue_one: "{{count}} program" })}
                     </Typography>
                   </Box>
                 </Box>

@@ -3,6 +3,7 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
+import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { crewApi } from "./api";
 
@@ -14,37 +15,37 @@ export function Excused({ crewId, personId, today }: { crewId: string; personId:
   const [until, setUntil] = useState(today);
   const problem = error ? problemOf(error) : undefined;
   return (
-    <Box component="section" aria-label="Excused days" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+    <Box component="section" aria-label={t("Excused days")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Excused days
+        {t("Excused days")}
       </Typography>
       {all
         .filter((absence) => absence.personId === personId)
         .map((absence) => (
           <Box key={absence.id} sx={{ display: "flex", alignItems: "center", minHeight: 44 }}>
             <Typography sx={{ flex: 1 }}>
-              {absence.from === absence.until ? absence.from : `${absence.from} to ${absence.until}`}
+              {absence.from === absence.until ? absence.from : t("{{from}} to {{until}}", { from: absence.from, until: absence.until })}
             </Typography>
             <Button
               type="button"
               startIcon={<Trash2 size={18} />}
-              aria-label={`Take back ${absence.from} to ${absence.until}`}
+              aria-label={t("Take back {{from}} to {{until}}", { from: absence.from, until: absence.until })}
               onClick={() => void remove({ crewId, id: absence.id })}
             >
-              Take back
+              {t("Take back")}
             </Button>
           </Box>
         ))}
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "flex-start" }}>
         <TextField
-          label="From"
+          label={t("From")}
           type="date"
           value={from}
           onChange={(event) => setFrom(event.target.value)}
           slotProps={{ inputLabel: { shrink: true } }}
         />
         <TextField
-          label="Until"
+          label={t("Until")}
           type="date"
           value={until}
           onChange={(event) => setUntil(event.target.value)}
@@ -58,7 +59,7 @@ export function Excused({ crewId, personId, today }: { crewId: string; personId:
           disabled={isLoading || !from || !until}
           onClick={() => void add({ crewId, id: uuid(), personId, from, until })}
         >
-          Excuse
+          {t("Excuse")}
         </Button>
       </Box>
     </Box>

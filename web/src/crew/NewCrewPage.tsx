@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import { useNavigate } from "react-router";
 import type { Crew } from "@kind-grip/core/crew";
 import { dateAt, mondayOf, patternPreset } from "@kind-grip/core/calendar";
+import { t } from "../base/words";
 import { crewApi } from "./api";
 import { v7 as uuid } from "uuid";
 import { problemOf } from "../base/api";
@@ -37,10 +38,10 @@ export default function NewCrewPage() {
   };
   return (
     <>
-      <PageTitle title="New crew" lead="Everything can be changed later. Only the name, trade and place are needed to go on." />
+      <PageTitle title={t("New crew")} lead={t("Everything can be changed later. Only the name, trade and place are needed to go on.")} />
       <CrewForm
         initial={initial}
-        submitLabel="Make the crew"
+        submitLabel={t("Make the crew")}
         busy={isLoading}
         problem={error ? problemOf(error) : undefined}
         onSubmit={submit}

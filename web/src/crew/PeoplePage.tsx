@@ -8,6 +8,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Participation, Participations } from "@kind-grip/core/safety";
 import type { PersonEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "./api";
 import { useNow } from "../base/now";
 import { Choice } from "../parts/Choice";
@@ -38,17 +39,17 @@ export default function PeoplePage() {
           const heldOut = here.filter(({ id }) => participations.get(id)?.heldOut).length;
           return (
             <>
-              <PageTitle title={`${here.length} ${here.length === 1 ? "person" : "people"}`}>
+              <PageTitle title={t("{{count}} people", { count: here.length, defaultValue_one: "{{count}} person" })}>
                 <Button
                   component={Link}
                   to="import"
                   variant={people.length === 0 ? "contained" : "outlined"}
                   startIcon={<FileUp size={20} />}
                 >
-                  Bring in a list
+                  {t("Bring in a list")}
                 </Button>
                 <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setEditing("new")}>
-                  Add a person
+                  {t("Add a person")}
                 </Button>
                 {people.length > 0 && (
                   <Button
@@ -58,36 +59,36 @@ export default function PeoplePage() {
                     color={heldOut > 0 ? "error" : "primary"}
                     startIcon={<Ban size={20} />}
                   >
-                    {heldOut > 0 ? `Held out: ${heldOut}` : "Held out"}
+                    {heldOut > 0 ? t("Held out: {{heldOut}}", { heldOut }) : t("Held out")}
                   </Button>
                 )}
                 {people.length > 0 && (
                   <Button component={Link} to="cards" variant="outlined" startIcon={<QrCode size={20} />}>
-                    Sign-in cards
+                    {t("Sign-in cards")}
                   </Button>
                 )}
                 {people.length > 0 && (
                   <Button component="a" href={`/api/crews/${crew.id}/people.csv`} startIcon={<Download size={20} />}>
-                    CSV
+                    {t("CSV")}
                   </Button>
                 )}
               </PageTitle>
               {people.length === 0 ? (
                 <Empty
-                  title="Nobody here yet"
-                  text="Bring in the roster the employer sent, messy as it is: you see every row before anything is kept."
+                  title={t("Nobody here yet")}
+                  text={t("Bring in the roster the employer sent, messy as it is: you see every row before anything is kept.")}
                 />
               ) : (
                 <>
                   {left.length > 0 && (
                     <Box sx={{ mb: 2 }}>
                       <Choice<Shown>
-                        label="Who is shown"
+                        label={t("Who is shown")}
                         value={shown}
                         onChange={setShown}
                         options={[
-                          { value: "here", label: `Here (${here.length})` },
-                          { value: "left", label: `Left (${left.length})` },
+                          { value: "here", label: t("Here ({{here}})", { here: here.length }) },
+                          { value: "left", label: t("Left ({{left}})", { left: left.length }) },
                         ]}
                       />
                     </Box>
@@ -117,7 +118,7 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
   const columns: GridColDef<PersonEntry>[] = [
     {
       field: "name",
-      headerName: "Name",
+      headerName: t("Name"),
       flex: 2,
       minWidth: 200,
       renderCell: ({ row }) => (
@@ -132,7 +133,7 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
     },
     {
       field: "state",
-      headerName: "Takes part in",
+      headerName: t("Takes part in"),
       flex: 1.4,
       minWidth: 190,
       valueGetter: (_, row) => takesPart(participations.get(row.id)),
@@ -149,24 +150,25 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
         );
       },
     },
-    { field: "badge", headerName: "Badge", flex: 1, minWidth: 110 },
+    { field: "badge", headerName: t("Badge"), flex: 1, minWidth: 110 },
     {
       field: "handedness",
-      headerName: "Main hand",
+      headerName: t("Main hand"),
       width: 130,
       renderCell: ({ row }) => (row.handedness ? <SideMark side={row.handedness} /> : "–"),
     },
-    { field: "startedOn", headerName: "First day", width: 140, valueFormatter: (day) => day ?? "–" },
+    { field: "startedOn", headerName: t("First day"), width: 140, valueFormatter: (day) => day ?? "–" },
     {
       field: "leftOn",
-      headerName: "Last day",
+      headerName: t("Last day"),
       width: 170,
-      renderCell: ({ row }) => (row.leftOn === null ? "–" : isHere(row, today) ? `until ${row.leftOn}` : row.leftOn),
+      renderCell: ({ row }) =>
+        row.leftOn === null ? "–" : isHere(row, today) ? t("until {{leftOn}}", { leftOn: row.leftOn }) : row.leftOn,
     },
   ];
   return (
     <DataGrid
-      aria-label="People of this crew"
+      aria-label={t("People of this crew")}
       rows={rows}
       columns={columns}
       rowHeight={52}
@@ -195,8 +197,8 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
 /** In a few words and without any reason: reasons are on the page of who is held out. */
 function takesPart(participation: Participation | undefined): string {
   if (!participation) return "everything";
-  if (participation.heldOut) return "held out";
+  if (participation.heldOut) return t("held out");
   const out = participation.outOf.length > 0;
   const limited = participation.shortOfEndDeg !== null || participation.cappedRegions.length > 0;
-  return out ? "not every item" : limited ? "everything, with limits" : "everything";
+  return out ? t("not every item") : limited ? t("everything, with limits") : t("everything");
 }

@@ -6,6 +6,7 @@ import { Controller, useForm } from "react-hook-form";
 import { Person } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
 import type { PersonEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
@@ -61,7 +62,10 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
     const gone = await remove({ crewId, personId: person!.id });
     if ("error" in gone) return;
     dispatch(
-      notify({ text: `${person!.name} is removed.`, undo: () => void add({ crewId, people: [{ id: person!.id, ...personOf(person!) }] }) }),
+      notify({
+        text: t("{{name}} is removed.", { name: person!.name }),
+        undo: () => void add({ crewId, people: [{ id: person!.id, ...personOf(person!) }] }),
+      }),
     );
     onClose();
   };
@@ -69,8 +73,8 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="person-title">
-      <Box component="form" noValidate onSubmit={handleSubmit((next) => store(next, `${next.name} is saved.`))}>
-        <DialogTitle id="person-title">{person ? person.name : "Add a person"}</DialogTitle>
+      <Box component="form" noValidate onSubmit={handleSubmit((next) => store(next, t("{{name}} is saved.", { name: next.name })))}>
+        <DialogTitle id="person-title">{person ? person.name : t("Add a person")}</DialogTitle>
         <DialogContent sx={{ display: "grid", gap: 2, pt: "12px !important" }}>
           {asked && (
             <SamePeople
@@ -82,26 +86,26 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
           {problem && !asked && (
             <Alert severity="error" variant="outlined">
               {problem.code === "stale"
-                ? "Somebody else changed this person meanwhile. Saving again replaces their change."
+                ? t("Somebody else changed this person meanwhile. Saving again replaces their change.")
                 : problem.message}
             </Alert>
           )}
-          <TextField label="Name" autoFocus {...register("name")} error={!!message("name")} helperText={message("name")} />
+          <TextField label={t("Name")} autoFocus {...register("name")} error={!!message("name")} helperText={message("name")} />
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
             <TextField
-              label="Badge"
+              label={t("Badge")}
               {...register("badge", { setValueAs: emptyToNull })}
               error={!!message("badge")}
               helperText={message("badge")}
             />
             <Box>
-              <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>Main hand</Typography>
+              <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>{t("Main hand")}</Typography>
               <Controller
                 control={control}
                 name="handedness"
                 render={({ field }) => (
                   <Choice
-                    label="Main hand"
+                    label={t("Main hand")}
                     value={field.value ?? "unknown"}
                     onChange={(hand) => field.onChange(hand === "unknown" ? null : hand)}
                     options={[
@@ -115,7 +119,7 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
               />
             </Box>
             <TextField
-              label="First day"
+              label={t("First day")}
               type="date"
               {...register("startedOn", { setValueAs: emptyToNull })}
               error={!!message("startedOn")}
@@ -123,7 +127,7 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
               slotProps={{ inputLabel: { shrink: true } }}
             />
             <TextField
-              label="Last day"
+              label={t("Last day")}
               type="date"
               {...register("leftOn", { setValueAs: emptyToNull })}
               error={!!message("leftOn")}
@@ -136,26 +140,29 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
               {leaving ? (
                 <Button
                   variant="outlined"
-                  onClick={() => void store({ ...personOf(person), leftOn: today }, `${person.name} leaves today.`)}
+                  onClick={() => void store({ ...personOf(person), leftOn: today }, t("{{name}} leaves today.", { name: person.name }))}
                 >
-                  Leaves today
+                  {t("Leaves today")}
                 </Button>
               ) : (
-                <Button variant="outlined" onClick={() => void store({ ...personOf(person), leftOn: null }, `${person.name} is back.`)}>
-                  Comes back
+                <Button
+                  variant="outlined"
+                  onClick={() => void store({ ...personOf(person), leftOn: null }, t("{{name}} is back.", { name: person.name }))}
+                >
+                  {t("Comes back")}
                 </Button>
               )}
               <Button color="error" onClick={() => void removePerson()}>
-                Added by mistake
+                {t("Added by mistake")}
               </Button>
             </Box>
           )}
           {person && <Excused crewId={crewId} personId={person.id} today={today} />}
         </DialogContent>
         <DialogActions>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{t("Cancel")}</Button>
           <Button type="submit" variant="contained" disabled={adding.isLoading || changing.isLoading}>
-            Save
+            {t("Save")}
           </Button>
         </DialogActions>
       </Box>

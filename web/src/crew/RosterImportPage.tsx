@@ -16,6 +16,7 @@ import {
 } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
 import type { PersonEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
@@ -49,7 +50,7 @@ export default function RosterImportPage() {
   const query = crewApi.usePeopleQuery(crew.id);
   return (
     <>
-      <PageTitle title="Bring in a list" lead="A CSV file, as it came. Nothing is kept until you say so." />
+      <PageTitle title={t("Bring in a list")} lead={t("A CSV file, as it came. Nothing is kept until you say so.")} />
       <Loaded query={query}>{(known) => <RosterImport crewId={crew.id} known={known} />}</Loaded>
     </>
   );
@@ -67,8 +68,8 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
 
   const open = (name: string, bytes: Uint8Array, encoding?: Encoding) => {
     try {
-      if (bytes.length > MOST_BYTES) throw new RangeError("the file is larger than 5 MB: is it a roster?");
-      if (bytes[0] === 0x50 && bytes[1] === 0x4b) throw new RangeError("this is a spreadsheet file: save it as CSV first");
+      if (bytes.length > MOST_BYTES) throw new RangeError(t("the file is larger than 5 MB: is it a roster?"));
+      if (bytes[0] === 0x50 && bytes[1] === 0x4b) throw new RangeError(t("this is a spreadsheet file: save it as CSV first"));
       const text = readRosterText(bytes, encoding);
       const guessed = encoding ? columns : guessColumns(text.headers);
       setFile({ name, bytes, text });
@@ -76,7 +77,7 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
       setDateOrder(guessDateOrder(text, guessed));
       setUnreadable("");
     } catch (problem) {
-      setUnreadable(problem instanceof RangeError ? problem.message : "this file cannot be read as text");
+      setUnreadable(problem instanceof RangeError ? problem.message : t("this file cannot be read as text"));
     }
   };
   const pick = async (picked: File | undefined) => {
@@ -92,7 +93,14 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
   const keep = async (answers: SameAnswer[] = []) => {
     const added = await add({ crewId, people: good.map((row) => ({ id: ids.get(row.line)!, ...row.person! })), answers });
     if (!added.data) return;
-    dispatch(notify({ text: `${added.data.length} people are in.${bad.length > 0 ? ` ${bad.length} rows were left out.` : ""}` }));
+    dispatch(
+      notify({
+        text: t("{{data}} people are in.{{what}}", {
+          data: added.data.length,
+          what: bad.length > 0 ? ` ${t("{{bad}} rows were left out.", { bad: bad.length })}` : "",
+        }),
+      }),
+    );
     await navigate("..", { relative: "path" });
   };
 
@@ -104,11 +112,15 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
     <Box sx={{ display: "grid", gap: 2.5 }}>
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
         <Typography>
-          <strong>{file.name}</strong>: {rows.length} rows, {DELIMITER_NAMES[file.text.delimiter] ?? "one column"}
+          <strong>{file.name}</strong>
+          {t(": {{rows}} rows, {{delimiterNames}}", {
+            rows: rows.length,
+            delimiterNames: DELIMITER_NAMES[file.text.delimiter] ?? t("one column"),
+          })}
         </Typography>
         <TextField
           select
-          label="Encoding"
+          label={t("Encoding")}
           value={file.text.encoding}
           onChange={(event) => open(file.name, file.bytes, event.target.value as Encoding)}
           sx={{ width: 200 }}
@@ -121,7 +133,7 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
         </TextField>
         {dated && (
           <Choice<DateOrder>
-            label="Order of dates"
+            label={t("Order of dates")}
             value={dateOrder}
             onChange={setDateOrder}
             options={[
@@ -130,14 +142,14 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
             ]}
           />
         )}
-        <Button onClick={() => setFile(null)}>Another file</Button>
+        <Button onClick={() => setFile(null)}>{t("Another file")}</Button>
       </Box>
       {file.text.encoding === "windows-1252" && (
         <Alert severity="warning" variant="outlined">
-          This file is not UTF-8. It is read as Windows-1252: look whether the names are spelled right, or choose another encoding.
+          {t("This file is not UTF-8. It is read as Windows-1252: look whether the names are spelled right, or choose another encoding.")}
         </Alert>
       )}
-      <Box role="group" aria-label="Which column is what" sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
+      <Box role="group" aria-label={t("Which column is what")} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
         {ROSTER_FIELDS.map((field) => (
           <TextField
             key={field}
@@ -151,26 +163,26 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
             sx={{ width: 172 }}
             slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           >
-            <MenuItem value="">not in the file</MenuItem>
+            <MenuItem value="">{t("not in the file")}</MenuItem>
             {file.text.headers.map((header, i) => (
               <MenuItem key={i} value={i}>
-                {header || `column ${i + 1}`}
+                {header || t("column {{i}}", { i: i + 1 })}
               </MenuItem>
             ))}
           </TextField>
         ))}
       </Box>
-      {rows.length === 0 && <Empty title="There are no rows under the header" />}
+      {rows.length === 0 && <Empty title={t("There are no rows under the header")} />}
       {rows.length > 0 && (
         <>
           <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
             <Choice<"all" | "bad">
-              label="Rows shown"
+              label={t("Rows shown")}
               value={shown}
               onChange={setShown}
               options={[
-                { value: "all", label: `All ${rows.length}` },
-                { value: "bad", label: `${bad.length} to look at` },
+                { value: "all", label: t("All {{rows}}", { rows: rows.length }) },
+                { value: "bad", label: t("{{bad}} to look at", { bad: bad.length }) },
               ]}
             />
             <Box sx={{ ml: "auto", display: "flex", gap: 2, alignItems: "center" }}>
@@ -185,10 +197,10 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
               )}
               <Button variant="contained" disabled={good.length === 0 || isLoading} onClick={() => void keep()}>
                 {isLoading
-                  ? "Keeping …"
+                  ? t("Keeping …")
                   : bad.length === 0
-                    ? `Keep all ${good.length} people`
-                    : `Keep the ${good.length} good rows, leave out ${bad.length}`}
+                    ? t("Keep all {{good}} people", { good: good.length })
+                    : t("Keep the {{good}} good rows, leave out {{bad}}", { good: good.length, bad: bad.length })}
               </Button>
             </Box>
           </Box>
@@ -229,21 +241,22 @@ function DropPlace({ onPick, unreadable }: { onPick(file: File | undefined): voi
         }}
       >
         <FileUp size={40} aria-hidden />
-        <Typography variant="h2">Drop the file here</Typography>
+        <Typography variant="h2">{t("Drop the file here")}</Typography>
         <Typography sx={{ color: "text.secondary" }}>
-          The first line names the columns: name, badge, main hand, first day. Other columns are ignored; commas, semicolons and tabs all
-          work.
+          {t(
+            "The first line names the columns: name, badge, main hand, first day. Other columns are ignored; commas, semicolons and tabs all work.",
+          )}
         </Typography>
-        <FilePick label="Roster file" accept=".csv,.txt,text/csv,text/plain" variant="contained" onPick={onPick}>
-          Choose a file
+        <FilePick label={t("Roster file")} accept=".csv,.txt,text/csv,text/plain" variant="contained" onPick={onPick}>
+          {t("Choose a file")}
         </FilePick>
         <Button component="a" href="/sample-roster.csv" download>
-          A messy sample to try
+          {t("A messy sample to try")}
         </Button>
       </Box>
       {unreadable && (
         <Alert severity="error" variant="outlined" sx={{ mt: 2, maxWidth: 720 }}>
-          This did not work: {unreadable}.
+          {t("This did not work: {{unreadable}}.", { unreadable })}
         </Alert>
       )}
     </Box>

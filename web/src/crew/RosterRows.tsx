@@ -3,15 +3,16 @@ import { Box } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { Check, TriangleAlert } from "lucide-react";
 import { type RosterField, type RosterRow } from "@kind-grip/core/crew";
+import { t } from "../base/words";
 
 export const FIELD_NAMES: Record<RosterField, string> = {
-  name: "Name",
-  givenName: "First name",
-  familyName: "Last name",
-  badge: "Badge",
-  handedness: "Main hand",
-  startedOn: "First day",
-  leftOn: "Last day",
+  name: t("Name"),
+  givenName: t("First name"),
+  familyName: t("Last name"),
+  badge: t("Badge"),
+  handedness: t("Main hand"),
+  startedOn: t("First day"),
+  leftOn: t("Last day"),
 };
 
 export function RowsTable({ rows }: { rows: RosterRow[] }) {
@@ -30,7 +31,7 @@ export function RowsTable({ rows }: { rows: RosterRow[] }) {
     );
   };
   const columns: GridColDef<RosterRow>[] = [
-    { field: "line", headerName: "Line", width: 76 },
+    { field: "line", headerName: t("Line"), width: 76 },
     {
       field: "state",
       headerName: "",
@@ -51,7 +52,7 @@ export function RowsTable({ rows }: { rows: RosterRow[] }) {
   return (
     <Box sx={{ height: Math.min(560, 58 + rows.length * 56) }}>
       <DataGrid
-        aria-label="Rows of the file"
+        aria-label={t("Rows of the file")}
         getRowId={(row) => row.line}
         rows={rows}
         columns={columns}
@@ -77,7 +78,7 @@ function State({ good }: { good: boolean }) {
   const Icon = good ? Check : TriangleAlert;
   return (
     <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", color: good ? "primary.main" : "error.main", fontWeight: 700 }}>
-      <Icon size={17} aria-hidden /> {good ? "good" : "look"}
+      <Icon size={17} aria-hidden /> {good ? t("good") : t("look")}
     </Box>
   );
 }

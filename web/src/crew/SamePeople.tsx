@@ -1,6 +1,7 @@
 /** Names that are known already: the same person, or somebody else? Nothing is added before each is answered. */
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
+import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 
 /** What the server asks about one new person. */
@@ -29,29 +30,29 @@ export function SamePeople({ questions, busy, onAnswer }: SamePeopleProps) {
   return (
     <Box
       role="group"
-      aria-label="Known already?"
+      aria-label={t("Known already?")}
       sx={{ borderLeft: "5px solid", borderColor: "warm.main", pl: 2, py: 0.5, display: "grid", gap: 2 }}
     >
       {questions.map(({ id, name, candidates }) => (
         <Box key={id}>
-          <Typography sx={{ fontWeight: 700, mb: 0.5 }}>{name}: is this somebody you know already?</Typography>
+          <Typography sx={{ fontWeight: 700, mb: 0.5 }}>{t("{{name}}: is this somebody you know already?", { name })}</Typography>
           <Choice
-            label={`${name}: who is it?`}
+            label={t("{{name}}: who is it?", { name })}
             value={chosen[id] ?? null}
             onChange={(value) => setChosen({ ...chosen, [id]: value })}
             options={[
               ...candidates.map((each) => ({
                 value: each.personId,
-                label: `The same: ${each.name}`,
+                label: t("The same: {{name}}", { name: each.name }),
                 note: [
                   each.crewName,
-                  each.leftOn && `left ${each.leftOn}`,
-                  each.limited && "something keeps them out of items; it comes along",
+                  each.leftOn && t("left {{leftOn}}", { leftOn: each.leftOn }),
+                  each.limited && t("something keeps them out of items; it comes along"),
                 ]
                   .filter(Boolean)
                   .join(", "),
               })),
-              { value: ELSE, label: "Somebody else" },
+              { value: ELSE, label: t("Somebody else") },
             ]}
           />
         </Box>
@@ -62,7 +63,7 @@ export function SamePeople({ questions, busy, onAnswer }: SamePeopleProps) {
           disabled={open > 0 || busy}
           onClick={() => onAnswer(questions.map(({ id }) => ({ id, sameAs: chosen[id] === ELSE ? null : chosen[id]! })))}
         >
-          {open > 0 ? `${open} to answer` : "Go on"}
+          {open > 0 ? t("{{open}} to answer", { open }) : t("Go on")}
         </Button>
       </Box>
     </Box>

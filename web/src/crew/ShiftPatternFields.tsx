@@ -10,18 +10,19 @@ import {
   type ShiftKind,
   type ShiftPattern,
 } from "@kind-grip/core/calendar";
+import { t } from "../base/words";
 import { useNow } from "../base/now";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
 
 const PRESETS: readonly { value: PatternPreset; label: string }[] = [
-  { value: "weekdays", label: "Monday to Friday" },
+  { value: "weekdays", label: t("Monday to Friday") },
   { value: "fourOnFourOff", label: "4 on, 4 off" },
-  { value: "splitShift", label: "Split shift" },
-  { value: "daysThenNights", label: "Two weeks days, one week nights" },
+  { value: "splitShift", label: t("Split shift") },
+  { value: "daysThenNights", label: t("Two weeks days, one week nights") },
 ];
 const SHIFT_TONES = ["primary.main", "hand.left", "warm.dark", "text.secondary", "hand.right", "text.primary"];
-const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+const WEEKDAYS = [t("Mon"), t("Tue"), t("Wed"), t("Thu"), t("Fri"), t("Sat"), t("Sun")];
 
 export function ShiftPatternFields({
   value,
@@ -49,7 +50,7 @@ export function ShiftPatternFields({
       .find((each) => !value.shifts.some((shift) => shift.id === each))!;
     onChange({
       ...value,
-      shifts: [...value.shifts, { id, name: "Late", start: "14:00", lengthMin: 480, breaks: [{ afterMin: 240, lengthMin: 30 }] }],
+      shifts: [...value.shifts, { id, name: t("Late"), start: "14:00", lengthMin: 480, breaks: [{ afterMin: 240, lengthMin: 30 }] }],
     });
   };
   const nextInCell = (id: string | null) => {
@@ -62,7 +63,7 @@ export function ShiftPatternFields({
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
-        <Typography sx={{ color: "text.secondary" }}>Start from</Typography>
+        <Typography sx={{ color: "text.secondary" }}>{t("Start from")}</Typography>
         {PRESETS.map((preset) => (
           <Button key={preset.value} variant="outlined" onClick={() => onChange(patternPreset(preset.value, value.anchorDate))}>
             {preset.label}
@@ -73,23 +74,23 @@ export function ShiftPatternFields({
         <Box key={shift.id} sx={{ borderLeft: "6px solid", borderColor: SHIFT_TONES[i], pl: 2, display: "grid", gap: 1.5 }}>
           <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "end" }}>
             <TextField
-              label="Shift"
+              label={t("Shift")}
               value={shift.name}
               onChange={(event) => setShift(i, { name: event.target.value })}
               sx={{ maxWidth: 180 }}
             />
-            <TimeField label="Starts" value={shift.start} onChange={(start) => setShift(i, { start })} />
+            <TimeField label={t("Starts")} value={shift.start} onChange={(start) => setShift(i, { start })} />
             <Stepper
-              label="Hours"
+              label={t("Hours")}
               value={shift.lengthMin / 60}
               min={1}
               max={16}
               step={0.25}
               onChange={(hours) => setShift(i, { lengthMin: Math.round(hours * 60) })}
             />
-            <Typography sx={{ color: "text.secondary", pb: 1 }}>ends {endOf(shift)}</Typography>
+            <Typography sx={{ color: "text.secondary", pb: 1 }}>{t("ends {{shift}}", { shift: endOf(shift) })}</Typography>
             {value.shifts.length > 1 && (
-              <IconButton aria-label={`Remove shift ${shift.name}`} onClick={() => removeShift(i)}>
+              <IconButton aria-label={t("Remove shift {{name}}", { name: shift.name })} onClick={() => removeShift(i)}>
                 <Trash2 size={20} />
               </IconButton>
             )}
@@ -98,7 +99,7 @@ export function ShiftPatternFields({
             {shift.breaks.map((pause, b) => (
               <Box key={b} sx={{ display: "flex", alignItems: "end", gap: 0.5 }}>
                 <TimeField
-                  label={`Break ${b + 1}`}
+                  label={t("Break {{b}}", { b: b + 1 })}
                   value={timeAfter(shift.start, pause.afterMin)}
                   onChange={(time) =>
                     setShift(i, {
@@ -109,7 +110,7 @@ export function ShiftPatternFields({
                   }
                 />
                 <Stepper
-                  label="Minutes"
+                  label={t("Minutes")}
                   value={pause.lengthMin}
                   min={5}
                   max={600}
@@ -119,10 +120,10 @@ export function ShiftPatternFields({
                   }
                 />
                 {pause.lengthMin > LONGEST_BREAK_MIN && (
-                  <Typography sx={{ color: "text.secondary", pb: 1 }}>away: the shift is split</Typography>
+                  <Typography sx={{ color: "text.secondary", pb: 1 }}>{t("away: the shift is split")}</Typography>
                 )}
                 <IconButton
-                  aria-label={`Remove break ${b + 1} of ${shift.name}`}
+                  aria-label={t("Remove break {{b}} of {{name}}", { b: b + 1, name: shift.name })}
                   onClick={() => setShift(i, { breaks: shift.breaks.filter((_, j) => j !== b) })}
                 >
                   <Trash2 size={18} />
@@ -141,7 +142,7 @@ export function ShiftPatternFields({
                   })
                 }
               >
-                Add a break
+                {t("Add a break")}
               </Button>
             )}
           </Box>
@@ -149,23 +150,23 @@ export function ShiftPatternFields({
       ))}
       {value.shifts.length < 6 && (
         <Button startIcon={<Plus size={18} />} onClick={addShift} sx={{ justifySelf: "start" }}>
-          Add a kind of shift
+          {t("Add a kind of shift")}
         </Button>
       )}
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "end" }}>
         <TextField
-          label="Cycle starts on"
+          label={t("Cycle starts on")}
           type="date"
           value={value.anchorDate}
           onChange={(event) => event.target.value && onChange({ ...value, anchorDate: event.target.value })}
           sx={{ maxWidth: 190 }}
           slotProps={{ inputLabel: { shrink: true } }}
         />
-        <Stepper label="Days in the cycle" value={value.cycle.length} min={1} max={56} onChange={setLength} />
+        <Stepper label={t("Days in the cycle")} value={value.cycle.length} min={1} max={56} onChange={setLength} />
       </Box>
       <Box
         role="group"
-        aria-label="Days of the cycle"
+        aria-label={t("Days of the cycle")}
         sx={{ display: "grid", gridTemplateColumns: "repeat(7, minmax(0, 1fr))", gap: 0.75, maxWidth: 620 }}
       >
         {Array.from({ length: firstWeekday }, (_, i) => (
@@ -173,11 +174,15 @@ export function ShiftPatternFields({
         ))}
         {value.cycle.map((id, day) => {
           const index = value.shifts.findIndex((shift) => shift.id === id);
-          const name = value.shifts[index]?.name ?? "Off";
+          const name = value.shifts[index]?.name ?? t("Off");
           return (
             <ButtonBase
               key={day}
-              aria-label={`Day ${day + 1}, ${WEEKDAYS[(firstWeekday + day) % 7]}: ${name}. Press to change.`}
+              aria-label={t("Day {{day}}, {{weekday}}: {{name}}. Press to change.", {
+                day: day + 1,
+                weekday: WEEKDAYS[(firstWeekday + day) % 7]!,
+                name,
+              })}
               onClick={() => onChange({ ...value, cycle: value.cycle.map((each, i) => (i === day ? nextInCell(each) : each)) })}
               sx={{
                 flexDirection: "column",
@@ -203,7 +208,7 @@ export function ShiftPatternFields({
       <OtherDays value={value} onChange={onChange} />
       {problem && (
         <Typography color="error" role="alert">
-          Shifts: {problem}.
+          {t("Shifts: {{problem}}.", { problem })}
         </Typography>
       )}
     </Box>
@@ -225,44 +230,44 @@ function OtherDays({ value, onChange }: { value: ShiftPattern; onChange(value: S
     set([...days, { date: addDays(last, 1), shift: null }]);
   };
   return (
-    <Box role="group" aria-label="Days that differ" sx={{ display: "grid", gap: 1 }}>
-      <Typography sx={{ color: "text.secondary" }}>Days that differ: public holidays, swapped shifts</Typography>
+    <Box role="group" aria-label={t("Days that differ")} sx={{ display: "grid", gap: 1 }}>
+      <Typography sx={{ color: "text.secondary" }}>{t("Days that differ: public holidays, swapped shifts")}</Typography>
       {days.map((day, i) => (
         <Box key={i} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "start" }}>
           <TextField
-            label={`Day ${i + 1} that differs`}
+            label={t("Day {{i}} that differs", { i: i + 1 })}
             type="date"
             value={day.date}
             onChange={(event) => event.target.value && set(days.map((each, j) => (j === i ? { ...each, date: event.target.value } : each)))}
             error={days.some((each, j) => j < i && each.date === day.date)}
-            helperText={days.some((each, j) => j < i && each.date === day.date) ? "is named above already" : weekdayOf(day.date)}
+            helperText={days.some((each, j) => j < i && each.date === day.date) ? t("is named above already") : weekdayOf(day.date)}
             sx={{ width: 190 }}
             slotProps={{ inputLabel: { shrink: true } }}
           />
           <TextField
             select
-            label="Then"
+            label={t("Then")}
             value={day.shift ?? ""}
             onChange={(event) => set(days.map((each, j) => (j === i ? { ...each, shift: event.target.value || null } : each)))}
             helperText=" "
             sx={{ width: 190 }}
             slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
           >
-            <MenuItem value="">Off</MenuItem>
+            <MenuItem value="">{t("Off")}</MenuItem>
             {value.shifts.map((shift) => (
               <MenuItem key={shift.id} value={shift.id}>
                 {shift.name}
               </MenuItem>
             ))}
           </TextField>
-          <IconButton aria-label={`Remove day ${i + 1} that differs`} onClick={() => set(days.filter((_, j) => j !== i))}>
+          <IconButton aria-label={t("Remove day {{i}} that differs", { i: i + 1 })} onClick={() => set(days.filter((_, j) => j !== i))}>
             <Trash2 size={18} />
           </IconButton>
         </Box>
       ))}
       {days.length < 120 && (
         <Button startIcon={<Plus size={18} />} onClick={add} sx={{ justifySelf: "start" }}>
-          Add a day that differs
+          {t("Add a day that differs")}
         </Button>
       )}
     </Box>
@@ -290,5 +295,5 @@ function sorted(breaks: ShiftKind["breaks"]): ShiftKind["breaks"] {
 
 function endOf(shift: ShiftKind): string {
   const over = Number(shift.start.slice(0, 2)) * 60 + Number(shift.start.slice(3, 5)) + shift.lengthMin >= 1440;
-  return `${timeAfter(shift.start, shift.lengthMin)}${over ? " the next day" : ""}`;
+  return `${timeAfter(shift.start, shift.lengthMin)}${over ? ` ${t("the next day")}` : ""}`;
 }

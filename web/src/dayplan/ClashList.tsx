@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { type Clash } from "@kind-grip/core/dayplan";
+import { t } from "../base/words";
 
 /** The same finding on several days is said once. */
 function byText(clashes: Clash[], text: (clash: Clash) => string): [string, Clash[]][] {
@@ -35,7 +36,7 @@ export function ClashList({
           <Typography sx={{ lineHeight: 1.35 }}>{words}</Typography>
           {alike[0]!.placementIds.length > 0 && (
             <Button size="small" sx={{ px: 0, minHeight: 32 }} onClick={() => onChoose(alike[0]!.placementIds.at(-1)!)}>
-              Show
+              {t("Show")}
             </Button>
           )}
         </Box>
@@ -43,18 +44,22 @@ export function ClashList({
     </Box>
   );
   return (
-    <Box component="section" aria-label="Clashes" role="status">
+    <Box component="section" aria-label={t("Clashes")} role="status">
       <Typography variant="h3" sx={{ mb: 1 }}>
-        {stops.length === 0 ? (empty ? "Nothing placed yet" : "No clashes") : `${stops.length} ${stops.length === 1 ? "clash" : "clashes"}`}
+        {stops.length === 0
+          ? empty
+            ? t("Nothing placed yet")
+            : t("No clashes")
+          : t("{{count}} clashes", { count: stops.length, defaultValue_one: "{{count}} clash" })}
       </Typography>
       {empty && (
-        <Typography sx={{ color: "text.secondary" }}>Press + on a day to place a session, then repeat it over the week.</Typography>
+        <Typography sx={{ color: "text.secondary" }}>{t("Press + on a day to place a session, then repeat it over the week.")}</Typography>
       )}
       {list(stops, "warm.main")}
       {!empty && notes.length > 0 && (
         <>
           <Typography variant="h3" sx={{ mt: 2, mb: 1 }}>
-            Worth knowing
+            {t("Worth knowing")}
           </Typography>
           {list(notes, "line")}
         </>

@@ -7,9 +7,10 @@ import { useMemo, useState } from "react";
 import { Link, useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
-import { clashesOf, clashText, suggestStart } from "@kind-grip/core/dayplan";
+import { clashesOf, suggestStart } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
 import { workApi } from "../work/api";
@@ -32,6 +33,7 @@ import { useWeek } from "./use-week";
 import { ShiftRow } from "./ShiftRow";
 import { ClashList } from "./ClashList";
 import { WeekTitle } from "./WeekTitle";
+import { clashText } from "./clash-text";
 
 export default function DayPlanPage() {
   const library = useLibrary();
@@ -71,11 +73,11 @@ export default function DayPlanPage() {
               <>
                 <WeekTitle crew={crew} weekStart={entry.weekStart} />
                 <Empty
-                  title="There is nothing to place yet"
-                  text="The day plan puts a program's sessions on this crew's shifts. Make a session with a few movements first."
+                  title={t("There is nothing to place yet")}
+                  text={t("The day plan puts a program's sessions on this crew's shifts. Make a session with a few movements first.")}
                 >
                   <Button component={Link} to={`/crews/${crew.id}/program`} variant="contained">
-                    Go to Program
+                    {t("Go to Program")}
                   </Button>
                 </Empty>
               </>
@@ -172,7 +174,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
     const each = [...placed, ...placedOf(entry.neighbours, sessions)].find((one) => one.id === id);
     return each
       ? `${each.session.name} (${DateTime.fromMillis(each.startMs, { zone: crew.timeZone }).toFormat("ccc HH:mm")})`
-      : "a session";
+      : t("a session");
   };
   const days = Array.from({ length: 7 }, (_, i) => addDays(weekStart, i));
   const widestMin = Math.max(...shifts.map((shift) => (shift.endMs - shift.startMs) / 60_000), 240) + 150;
@@ -182,16 +184,16 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
       <WeekTitle crew={crew} weekStart={weekStart}>
         {shifts.length > 0 && (
           <Button variant="outlined" startIcon={<UsersRound size={20} />} onClick={() => setOpen("planDay")}>
-            Plan a day
+            {t("Plan a day")}
           </Button>
         )}
         <Button startIcon={<BellRing size={20} />} onClick={() => setOpen("outgoing")}>
-          Reminders
+          {t("Reminders")}
         </Button>
         <SaveState
           edited={plan}
-          what="this week"
-          summary={(placements) => `${placements.length} ${placements.length === 1 ? "session" : "sessions"}`}
+          what={t("this week")}
+          summary={(placements) => `${placements.length} ${t("sessions", { count: placements.length, defaultValue_one: "session" })}`}
         />
       </WeekTitle>
       {open === "outgoing" && <RemindersDialog crew={crew} onClose={() => setOpen(null)} />}
@@ -220,7 +222,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
       )}
       {shifts.length === 0 && (
         <Alert severity="info" variant="outlined" sx={{ mb: 2 }}>
-          This crew has no shift in this week. The pattern is under the crew&apos;s settings.
+          {t("This crew has no shift in this week. The pattern is under the crew's settings.")}
         </Alert>
       )}
       <Box sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 1fr) 286px" }, columnGap: 4, rowGap: 3, alignItems: "start" }}>

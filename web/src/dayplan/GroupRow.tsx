@@ -5,6 +5,7 @@ import { useRef, useState, type PointerEvent } from "react";
 import { wallTime, type Span } from "@kind-grip/core/calendar";
 import { GRID_MIN, onGrid, ribbonOf, type SessionRequest } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import type { CrewDay } from "./crew-day";
 
 interface GroupRowProps {
@@ -94,7 +95,7 @@ export function GroupRow({ day, axis, name, people, requests, plan, pinned, name
             <Box
               className="keeps-colour"
               key={request.id}
-              title={`${nameOf(request.sessionId)}, drag to move`}
+              title={t("{{name}}, drag to move", { name: nameOf(request.sessionId) })}
               onPointerDown={grab(request, planned)}
               onPointerMove={pull}
               onPointerUp={drop(request)}
@@ -142,8 +143,8 @@ export function GroupRow({ day, axis, name, people, requests, plan, pinned, name
                   fontSize: "1rem",
                 }}
               >
-                {pin && <Pin size={16} aria-label="pinned" />}
-                <strong>{at === undefined ? "no place" : wallTime(at, crew.timeZone)}</strong> {nameOf(request.sessionId)}
+                {pin && <Pin size={16} aria-label={t("pinned")} />}
+                <strong>{at === undefined ? t("no place") : wallTime(at, crew.timeZone)}</strong> {nameOf(request.sessionId)}
               </ButtonBase>
             );
           })}

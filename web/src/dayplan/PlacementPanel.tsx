@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { addDays, dateAt, momentAt, SHIFT_REACH_MIN, wallTime, type Shift } from "@kind-grip/core/calendar";
 import { onGrid, type Placed } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { dayPlanApi } from "./api";
@@ -49,8 +50,12 @@ export function PlacementPanel({
     const text = !data
       ? problemOf(error).message
       : data.queued === 0
-        ? `All ${data.people} were reminded before.`
-        : `${data.queued} of ${data.people} ${data.queued === 1 ? "gets" : "get"} a reminder.`;
+        ? t("All {{people}} were reminded before.", { people: data.people })
+        : t("{{count}} of {{people}} get a reminder.", {
+            count: data.queued,
+            people: data.people,
+            defaultValue_one: "{{count}} of {{people}} gets a reminder.",
+          });
     dispatch(notify({ text }));
   };
   const setTime = (text: string) => {
@@ -63,7 +68,7 @@ export function PlacementPanel({
   return (
     <Box
       component="section"
-      aria-label="Chosen session"
+      aria-label={t("Chosen session")}
       sx={{ bgcolor: "background.paper", borderRadius: 3, p: 2, display: "grid", gap: 1.5 }}
     >
       <Box sx={{ display: "flex", alignItems: "start" }}>
@@ -74,15 +79,15 @@ export function PlacementPanel({
             {words.label("slot", placed.session.slot)} · {clockText((placed.endMs - placed.startMs) / 1000)}
           </Typography>
         </Box>
-        <IconButton aria-label="Close" onClick={onClose}>
+        <IconButton aria-label={t("Close")} onClick={onClose}>
           <X size={20} />
         </IconButton>
       </Box>
       <SessionFigures session={placed.session} />
-      <TimeField label="Starts" value={wallTime(placed.startMs, crew.timeZone)} onChange={setTime} />
+      <TimeField label={t("Starts")} value={wallTime(placed.startMs, crew.timeZone)} onChange={setTime} />
       {shift && (
         <Button variant="outlined" startIcon={<Repeat size={18} />} onClick={onRepeat}>
-          On every {shift.kind.name.toLowerCase()} shift
+          {t("On every {{name}} shift", { name: shift.kind.name.toLowerCase() })}
         </Button>
       )}
       <Button
@@ -91,13 +96,13 @@ export function PlacementPanel({
         variant="outlined"
         startIcon={<Play size={18} />}
       >
-        Lead it now
+        {t("Lead it now")}
       </Button>
       <Button variant="outlined" startIcon={<BellRing size={18} />} disabled={!stored || reminding.isLoading} onClick={() => void tell()}>
-        Remind everybody
+        {t("Remind everybody")}
       </Button>
       <Button color="error" startIcon={<Trash2 size={18} />} onClick={onRemove}>
-        Take out
+        {t("Take out")}
       </Button>
     </Box>
   );

@@ -3,25 +3,24 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
 import { wallTime, type Shift } from "@kind-grip/core/calendar";
-import { relaxationText, type Placement, type RibbonPart, type SessionRequest } from "@kind-grip/core/dayplan";
-import { nearnessText } from "@kind-grip/core/solver";
+import type { Placement, RibbonPart, SessionRequest } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
-import { dayPlanApi } from "./api";
 import { crewApi } from "../crew/api";
-import { problemOf } from "../base/api";
-import { notify } from "../base/notices";
-import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
-import { inShift, meantFor, meeting, readOtherDay, type OtherDay } from "./crew-day";
+import { meantFor, meeting } from "./crew-day";
 import { dayOfGroups } from "./day-of-groups";
 import { GroupRow } from "./GroupRow";
 import type { PlaceableSession } from "./placed";
 import { useDayPlanner } from "./use-day-planner";
+import { useJoinedCrews } from "./use-joined-crews";
+import { relaxationText } from "./relaxation-text";
+import { nearnessText } from "../parts/nearness-text";
 
 interface PlanDayProps {
   crew: CrewEntry;
@@ -55,11 +54,8 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   const [fromNow, setFromNow] = useState(true);
   const [pinned, setPinned] = useState<ReadonlyMap<string, number>>(new Map());
 
-  const [others, setOthers] = useState<readonly OtherDay[]>([]);
-  const [reading, setReading] = useState<string | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const dispatch = useAppDispatch();
-  const [save, saving] = dayPlanApi.useSavePlanMutation();
+  const joined = useJoinedCrews(now);
+  const { others, trouble } = joined;
   const begun = [shift, ...others.map((day) => day.shift)].some(({ startMs, endMs }) => startMs < now && now < endMs);
   // The same list as long as it says the same: the page works it out anew at every look.
   const keptNow = keptOn(date);
@@ -102,50 +98,8 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
         },
       ];
     });
-  /** Other crews first: while one of them cannot be stored, this dialog stays open with everything in it. */
   const use = async () => {
-    const stored: { before: OtherDay; version: number }[] = [];
-    for (const other of others) {
-      const { crewId, weekStart, version, placements } = other.week;
-      const kept = new Set(other.kept.map(({ id }) => id));
-      const gone = new Set(inShift(placements, other.crew, other.shift).flatMap(({ id }) => (kept.has(id) ? [] : [id])));
-      const answer = await save({
-        crewId,
-        weekStart,
-        version,
-        placements: [...placements.filter(({ id }) => !gone.has(id)), ...placementsOf(crewId)],
-      });
-      if (answer.error) {
-        setTrouble(`${other.crew.name}: ${problemOf(answer.error).message}`);
-        setOthers(others.filter((each) => !stored.some(({ before }) => before === each)));
-        return;
-      }
-      stored.push({ before: other, version: answer.data.version });
-    }
-    if (stored.length > 0)
-      dispatch(
-        notify({
-          text: `Planned for ${stored.map(({ before }) => before.crew.name).join(", ")} too.`,
-          undo: () =>
-            stored.forEach(
-              ({ before: { week }, version }) =>
-                void save({ crewId: week.crewId, weekStart: week.weekStart, version, placements: week.placements }),
-            ),
-        }),
-      );
-    onUse(date, placementsOf(crew.id));
-  };
-  const join = async (other: { crew: CrewEntry; shift: Shift }) => {
-    setTrouble(null);
-    setReading(other.crew.id);
-    try {
-      const day = await readOtherDay(library, dispatch, other.crew, other.shift, now);
-      if (day.sessions.length === 0) setTrouble(`${other.crew.name} has no session to place yet.`);
-      else setOthers((list) => [...list, day]);
-    } catch (error) {
-      setTrouble(`${other.crew.name}: ${problemOf(error).message}`);
-    }
-    setReading(null);
+    if (await joined.store(placementsOf)) onUse(date, placementsOf(crew.id));
   };
   const togglePin = (request: SessionRequest) => {
     const next = new Map(pinned);
@@ -157,24 +111,24 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="plan-day">
-      <DialogTitle id="plan-day">Plan a day for groups</DialogTitle>
+      <DialogTitle id="plan-day">{t("Plan a day for groups")}</DialogTitle>
       <DialogContent
         sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 4, rowGap: 3, alignItems: "start" }}
       >
         <Box sx={{ display: "grid", gap: 2 }}>
           <Choice
-            label="Day"
+            label={t("Day")}
             value={date}
             onChange={(next) => {
               setDate(next);
-              setOthers([]);
+              joined.leaveAll();
               setLeft(notMeant(next));
               again();
             }}
             options={shifts.map((each) => ({ value: each.date, label: `${weekday(each)} ${Number(each.date.slice(8))}` }))}
           />
           <Box>
-            <Typography sx={{ mb: 0.5 }}>Sessions</Typography>
+            <Typography sx={{ mb: 0.5 }}>{t("Sessions")}</Typography>
             <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
               {sessions.map(({ session, lengthSec }) => (
                 <Toggle
@@ -194,7 +148,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
           </Box>
           <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
             <Stepper
-              label="Stretch breaks"
+              label={t("Stretch breaks")}
               value={breaks}
               min={1}
               max={3}
@@ -204,7 +158,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
               }}
             />
             <Stepper
-              label="Groups"
+              label={t("Groups")}
               value={groups.filter(({ day }) => day.crew.id === crew.id).length}
               min={1}
               max={Math.max(1, people.length)}
@@ -214,7 +168,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
               }}
             />
             <Stepper
-              label="Off the job at once"
+              label={t("Off the job at once")}
               value={mostOffJob}
               min={1}
               max={200}
@@ -224,21 +178,23 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
                 again();
               }}
             />
-            <Stepper label="Leaders" value={leaders} min={1} max={10} onChange={setLeaders} />
+            <Stepper label={t("Leaders")} value={leaders} min={1} max={10} onChange={setLeaders} />
           </Box>
-          {begun && <Toggle label={`Only from now, ${wallTime(now, crew.timeZone)}`} pressed={fromNow} onChange={setFromNow} />}
+          {begun && (
+            <Toggle label={t("Only from now, {{time}}", { time: wallTime(now, crew.timeZone) })} pressed={fromNow} onChange={setFromNow} />
+          )}
           {couldJoin.length > 0 && (
             <Box>
-              <Typography sx={{ mb: 0.5 }}>Led together with</Typography>
+              <Typography sx={{ mb: 0.5 }}>{t("Led together with")}</Typography>
               <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
                 {couldJoin.map((other) => (
                   <Toggle
                     key={other.crew.id}
-                    label={`${other.crew.name}${reading === other.crew.id ? " …" : ""}`}
+                    label={`${other.crew.name}${joined.reading === other.crew.id ? " …" : ""}`}
                     pressed={others.some(({ crew: { id } }) => id === other.crew.id)}
                     onChange={(on) => {
-                      if (on) void join(other);
-                      else setOthers(others.filter(({ crew: { id } }) => id !== other.crew.id));
+                      if (on) void joined.join(other);
+                      else joined.leave(other.crew.id);
                     }}
                   />
                 ))}
@@ -246,26 +202,31 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             </Box>
           )}
           <Typography sx={{ color: "text.secondary" }}>
-            {people.length} people; {needed} {needed === 1 ? "group is" : "groups are"} needed for the job and the kit.
-            {kept.length > 0 && ` ${kept.length} ${kept.length === 1 ? "session" : "sessions"} of this day led already: they stay.`}
+            {t("{{people}} people; {{count}} groups are needed for the job and the kit.", {
+              people: people.length,
+              count: needed,
+              defaultValue_one: "{{people}} people; {{count}} group is needed for the job and the kit.",
+            })}
+            {kept.length > 0 &&
+              ` ${t("{{count}} sessions of this day led already: they stay.", { count: kept.length, defaultValue_one: "{{count}} session of this day led already: they stay." })}`}
           </Typography>
         </Box>
         <Box>
           <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 1, flexWrap: "wrap" }}>
             <Typography role="status" sx={{ flex: 1, fontWeight: 650 }}>
               {stage === "first"
-                ? "First answer; looking for a better one …"
-                : `${nearnessText(gap)}.${saved > 0.005 ? ` ${Math.round(saved * 100)} % less lost than the first answer.` : ""}`}
+                ? t("First answer; looking for a better one …")
+                : `${nearnessText(gap)}.${saved > 0.005 ? ` ${t("{{saved}} % less lost than the first answer.", { saved: Math.round(saved * 100) })}` : ""}`}
             </Typography>
             {pinned.size > 0 && (
               <Button onClick={again} startIcon={<PinOff size={18} />}>
-                Let go of {pinned.size} {pinned.size === 1 ? "pin" : "pins"}
+                {t("Let go of {{count}} pins", { count: pinned.size, defaultValue_one: "Let go of {{count}} pin" })}
               </Button>
             )}
           </Box>
           {over && (
             <Alert severity="info" variant="outlined" sx={{ mb: 1.5 }}>
-              This shift is over.
+              {t("This shift is over.")}
             </Alert>
           )}
           {trouble && (
@@ -275,17 +236,22 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
           )}
           {missing.length > 0 && (
             <Alert severity="warning" variant="outlined" sx={{ mb: 1.5 }}>
-              {missing.length} of {problem.requests.length} sessions find no place within{" "}
-              {leaders === 1 ? "one leader" : `${leaders} leaders`},{" "}
-              {others.length === 0 ? `${mostOffJob} off the job` : "what each job can spare"} and the spacing.{" "}
-              {relaxations
-                .map((each) =>
-                  relaxationText(
-                    each,
-                    [crew, ...others.map((day) => day.crew)].map(({ name }) => name),
-                  ),
-                )
-                .join(" ")}
+              {t("{{missing}} of {{requests}} sessions find no place within {{count}} leaders, {{what}} and the spacing. {{relaxations}}", {
+                missing: missing.length,
+                requests: problem.requests.length,
+                count: leaders,
+                what: others.length === 0 ? t("{{mostOffJob}} off the job", { mostOffJob }) : t("what each job can spare"),
+                relaxations: relaxations
+                  .map((each) =>
+                    relaxationText(
+                      each,
+                      [crew, ...others.map((day) => day.crew)].map(({ name }) => name),
+                    ),
+                  )
+                  .join(" "),
+                defaultValue_one:
+                  "{{missing}} of {{requests}} sessions find no place within one leader, {{what}} and the spacing. {{relaxations}}",
+              })}
             </Alert>
           )}
           {groups.map(({ day, name, people: inGroup, whole }, g) => (
@@ -304,14 +270,14 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             />
           ))}
           <Typography sx={{ color: "text.secondary", mt: 1 }}>
-            Drag a session, or tap it to pin it and move it with the arrow keys; the rest is planned round it.
+            {t("Drag a session, or tap it to pin it and move it with the arrow keys; the rest is planned round it.")}
           </Typography>
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
-        <Button variant="contained" disabled={plan.size === 0 || saving.isLoading} onClick={() => void use()}>
-          Use it for {weekday(shift)} {Number(date.slice(8))}
+        <Button onClick={onClose}>{t("Not now")}</Button>
+        <Button variant="contained" disabled={plan.size === 0 || joined.storing} onClick={() => void use()}>
+          {t("Use it for {{shift}} {{date}}", { shift: weekday(shift), date: Number(date.slice(8)) })}
         </Button>
       </DialogActions>
     </Dialog>
@@ -319,5 +285,5 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
 }
 
 function weekday({ date }: Shift): string {
-  return ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"][new Date(`${date}T00:00:00Z`).getUTCDay()]!;
+  return [t("Sun"), t("Mon"), t("Tue"), t("Wed"), t("Thu"), t("Fri"), t("Sat")][new Date(`${date}T00:00:00Z`).getUTCDay()]!;
 }

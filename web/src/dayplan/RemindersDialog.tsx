@@ -16,13 +16,14 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { dayPlanApi } from "./api";
 import { crewApi } from "../crew/api";
 import { problemOf } from "../base/api";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 
-const STATE = { waiting: "waiting", sent: "sent", failed: "not sent", dropped: "not needed" } as const;
+const STATE = { waiting: t("waiting"), sent: t("sent"), failed: t("not sent"), dropped: t("not needed") } as const;
 
 export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose(): void }) {
   const messages = dayPlanApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
@@ -34,25 +35,25 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
   const [who, setWho] = useState("");
   const [ending, setEnding] = useState<string | null>(null);
   const nameOf = (id: string | null) =>
-    id === null ? "the whole crew" : (people.find((person) => person.id === id)?.name ?? "somebody gone");
+    id === null ? t("the whole crew") : (people.find((person) => person.id === id)?.name ?? t("somebody gone"));
   const day = (at: string) => DateTime.fromISO(at, { zone: crew.timeZone }).toFormat("d LLL, HH:mm");
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="outgoing">
-      <DialogTitle id="outgoing">Reminders and calendars</DialogTitle>
+      <DialogTitle id="outgoing">{t("Reminders and calendars")}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 4 }}>
-        <Box component="section" aria-label="Calendars">
+        <Box component="section" aria-label={t("Calendars")}>
           <Typography variant="h3" sx={{ mb: 1 }}>
-            Calendars to subscribe to
+            {t("Calendars to subscribe to")}
           </Typography>
           <Box sx={{ display: "flex", gap: 1.5, mb: 1.5 }}>
             <TextField
               select
-              label="For"
+              label={t("For")}
               value={who}
               onChange={(event) => setWho(event.target.value)}
               slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
             >
-              <MenuItem value="">the whole crew</MenuItem>
+              <MenuItem value="">{t("the whole crew")}</MenuItem>
               {people
                 .filter(({ leftOn }) => leftOn === null)
                 .map(({ id, name }) => (
@@ -67,7 +68,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
               sx={{ whiteSpace: "nowrap" }}
               onClick={() => void make({ crewId: crew.id, id: uuid(), name: nameOf(who || null), personId: who || null })}
             >
-              Make a link
+              {t("Make a link")}
             </Button>
           </Box>
           {making.error && (
@@ -77,7 +78,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
           )}
           {making.data && (
             <Alert severity="success" variant="outlined" sx={{ mb: 1.5 }}>
-              The address, shown only now:{" "}
+              {t("The address, shown only now:")}{" "}
               <Box component="span" sx={{ userSelect: "all", overflowWrap: "anywhere", fontWeight: 650 }}>
                 {location.origin}
                 {making.data.path}
@@ -93,32 +94,35 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                     sx={{ display: "flex", alignItems: "center", gap: 1.5, borderTop: "1px solid", borderColor: "line", minHeight: 48 }}
                   >
                     <Typography sx={{ flex: 1, color: link.withdrawnAt ? "text.secondary" : "text.primary" }}>
-                      <strong>{link.name}</strong>, made {day(link.madeAt)}
-                      {link.withdrawnAt
-                        ? `, withdrawn ${day(link.withdrawnAt)}`
-                        : link.lastReadAt
-                          ? `, last read ${day(link.lastReadAt)}`
-                          : ", not read yet"}
+                      <strong>{link.name}</strong>
+                      {t(", made {{madeAt}}{{what}}", {
+                        madeAt: day(link.madeAt),
+                        what: link.withdrawnAt
+                          ? t(", withdrawn {{withdrawnAt}}", { withdrawnAt: day(link.withdrawnAt) })
+                          : link.lastReadAt
+                            ? t(", last read {{lastReadAt}}", { lastReadAt: day(link.lastReadAt) })
+                            : t(", not read yet"),
+                      })}
                     </Typography>
-                    {!link.withdrawnAt && <Button onClick={() => setEnding(link.id)}>Withdraw</Button>}
+                    {!link.withdrawnAt && <Button onClick={() => setEnding(link.id)}>{t("Withdraw")}</Button>}
                   </Box>
                 ))}
               </>
             )}
           </Loaded>
         </Box>
-        <Box component="section" aria-label="Reminders">
+        <Box component="section" aria-label={t("Reminders")}>
           <Typography variant="h3" sx={{ mb: 1 }}>
-            Reminders
+            {t("Reminders")}
           </Typography>
           <Typography sx={{ color: "text.secondary", mb: 1 }}>
-            A placed session reminds its people from its own panel, each person once.
+            {t("A placed session reminds its people from its own panel, each person once.")}
             {gateway && (
               <>
                 {" "}
-                They go to the{" "}
+                {t("They go to the")}{" "}
                 <TextLink href={gateway} target="_blank" rel="noreferrer">
-                  message gateway stand-in
+                  {t("message gateway stand-in")}
                 </TextLink>
                 .
               </>
@@ -127,7 +131,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
           <Loaded query={messages}>
             {(list) => (
               <>
-                {list.length === 0 && <Typography>Nobody was reminded yet.</Typography>}
+                {list.length === 0 && <Typography>{t("Nobody was reminded yet.")}</Typography>}
                 {list.map((message) => (
                   <Box
                     key={message.id}
@@ -146,7 +150,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                       {STATE[message.state]}
                       {(message.state === "waiting" || message.state === "failed") &&
                         message.tries > 0 &&
-                        `, tried ${message.tries} times: ${message.problem}`}
+                        t(", tried {{tries}} times: {{problem}}", { tries: message.tries, problem: message.problem ?? "" })}
                     </Box>
                   </Box>
                 ))}
@@ -157,20 +161,20 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
       </DialogContent>
       <DialogActions>
         <Button variant="contained" onClick={onClose}>
-          Done
+          {t("Done")}
         </Button>
       </DialogActions>
       <ConfirmDialog
         open={ending !== null}
-        title="Withdraw this calendar?"
-        confirm="Withdraw it"
+        title={t("Withdraw this calendar?")}
+        confirm={t("Withdraw it")}
         onConfirm={() => {
           void withdraw({ crewId: crew.id, id: ending! });
           setEnding(null);
         }}
         onClose={() => setEnding(null)}
       >
-        Whoever subscribed to it gets nothing more.
+        {t("Whoever subscribed to it gets nothing more.")}
       </ConfirmDialog>
     </Dialog>
   );

@@ -4,6 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { type Shift } from "@kind-grip/core/calendar";
 import { GRID_MIN, onGrid, type Clash, type Placed, ribbonOf, type RibbonPart } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 
 /** Thickness of the ribbon, px, and the strain index it is thickest at. */
 const THINNEST = 5;
@@ -59,7 +60,7 @@ export function Work({ shift, parts, x }: { shift: Shift; parts: readonly Ribbon
             className="keeps-colour"
             key={i}
             aria-hidden
-            title={`${piece.name}: strain index ${piece.strain.toFixed(1)}`}
+            title={t("{{name}}: strain index {{strain}}", { name: piece.name, strain: piece.strain.toFixed(1) })}
             sx={{
               position: "absolute",
               left: `${x(piece.startMs)}%`,
@@ -110,7 +111,11 @@ export function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onM
       role="button"
       tabIndex={0}
       aria-pressed={chosen}
-      aria-label={`${placed.session.name} at ${label}${clashing ? ", clashes" : ""}. Arrow keys move it.`}
+      aria-label={t("{{name}} at {{label}}{{what}}. Arrow keys move it.", {
+        name: placed.session.name,
+        label,
+        what: clashing ? t(", clashes") : "",
+      })}
       onPointerDown={start}
       onPointerMove={move}
       onPointerUp={stop}
@@ -156,7 +161,9 @@ export function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onM
           textOverflow: "ellipsis",
         }}
       >
-        {shiftMs !== 0 ? `${shiftMs > 0 ? "+" : "−"}${Math.abs(shiftMs / minute)} min` : `${label} ${placed.session.name}`}
+        {shiftMs !== 0
+          ? t("{{what}}{{shiftMs}} min", { what: shiftMs > 0 ? "+" : "−", shiftMs: Math.abs(shiftMs / minute) })
+          : `${label} ${placed.session.name}`}
       </Box>
     </Box>
   );
@@ -204,7 +211,9 @@ export function Tethers({ placed, clashes, x }: { placed: Placed[]; clashes: Cla
             fontWeight: warm ? 700 : 400,
           }}
         >
-          {gapMin >= 60 ? `${Math.floor(gapMin / 60)} h${gapMin % 60 ? ` ${gapMin % 60} min` : ""}` : `${gapMin} min`}
+          {gapMin >= 60
+            ? `${Math.floor(gapMin / 60)} h${gapMin % 60 ? ` ${t("{{gapMin}} min", { gapMin: gapMin % 60 })}` : ""}`
+            : t("{{gapMin}} min", { gapMin })}
         </Box>
       </Box>
     );

@@ -6,6 +6,7 @@ import { useRef, useState } from "react";
 import { wallTime, type Shift } from "@kind-grip/core/calendar";
 import { type Clash, type Placed, type RibbonPart } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { PlaceableSession } from "./placed";
 import { Work, Pin, Tethers } from "./ShiftMarks";
@@ -81,13 +82,15 @@ export function ShiftRow({
             {wallTime(shift.startMs, timeZone)}–{wallTime(shift.endMs, timeZone)}
             {shift.clockChangeMin !== 0 && (
               <Box component="span" sx={{ display: "block", color: "warm.dark", fontWeight: 650 }}>
-                clock change, {shift.clockChangeMin > 0 ? "+" : "−"}
-                {Math.abs(shift.clockChangeMin)} min
+                {t("clock change, {{what}}{{clockChangeMin}} min", {
+                  what: shift.clockChangeMin > 0 ? "+" : "−",
+                  clockChangeMin: Math.abs(shift.clockChangeMin),
+                })}
               </Box>
             )}
           </Typography>
         ) : (
-          <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>off</Typography>
+          <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>{t("off")}</Typography>
         )}
       </Box>
       {!shift && placed.length > 0 && (
@@ -113,14 +116,14 @@ export function ShiftRow({
                   color: "text.secondary",
                 }}
               >
-                away
+                {t("away")}
               </Box>
             ))}
             {shift.breaks.map((pause) => (
               <Box
                 key={pause.startMs}
                 aria-hidden
-                title={`Break ${wallTime(pause.startMs, timeZone)}–${wallTime(pause.endMs, timeZone)}`}
+                title={t("Break {{time}}–{{time2}}", { time: wallTime(pause.startMs, timeZone), time2: wallTime(pause.endMs, timeZone) })}
                 sx={{
                   position: "absolute",
                   left: `${x(pause.startMs)}%`,
@@ -180,7 +183,7 @@ export function ShiftRow({
       {shift && (
         <>
           <IconButton
-            aria-label={`Place a session on ${day.toFormat("cccc")}`}
+            aria-label={t("Place a session on {{date}}", { date: day.toFormat("cccc") })}
             aria-haspopup="menu"
             onClick={(event) => setMenuAt(event.currentTarget)}
           >
@@ -234,9 +237,9 @@ function Stranded({
           {wallTime(each.startMs, timeZone)} {each.session.name}
         </Button>
       ))}
-      <Typography sx={{ fontWeight: 650 }}>without a shift</Typography>
+      <Typography sx={{ fontWeight: 650 }}>{t("without a shift")}</Typography>
       <Button onClick={() => onRemove(...placed.map(({ id }) => id))}>
-        {placed.length === 1 ? "Remove it" : `Remove all ${placed.length}`}
+        {t("Remove all {{count}}", { count: placed.length, defaultValue_one: "Remove it" })}
       </Button>
     </Box>
   );

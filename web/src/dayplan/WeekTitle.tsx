@@ -5,25 +5,26 @@ import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { addDays } from "@kind-grip/core/calendar";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { PageTitle } from "../parts/PageTitle";
 
 export function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; weekStart: string; children?: React.ReactNode }) {
   const monday = DateTime.fromISO(weekStart);
   const to = (days: number) => `/crews/${crew.id}/day-plan/${addDays(weekStart, days)}`;
   return (
-    <PageTitle title={`Week of ${monday.toFormat("d LLLL")}`}>
-      <IconButton component={Link} to={to(-7)} aria-label="Week before">
+    <PageTitle title={t("Week of {{date}}", { date: monday.toFormat("d LLLL") })}>
+      <IconButton component={Link} to={to(-7)} aria-label={t("Week before")}>
         <ChevronLeft />
       </IconButton>
       <Button component={Link} to={`/crews/${crew.id}/day-plan`}>
-        This week
+        {t("This week")}
       </Button>
-      <IconButton component={Link} to={to(7)} aria-label="Week after">
+      <IconButton component={Link} to={to(7)} aria-label={t("Week after")}>
         <ChevronRight />
       </IconButton>
       {children}
       <Button component="a" href={`/api/crews/${crew.id}/calendar.ics`} startIcon={<CalendarArrowDown size={20} />}>
-        Calendar
+        {t("Calendar")}
       </Button>
     </PageTitle>
   );

@@ -2,15 +2,16 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, IconButton, Tooltip, Typography } from "@mui/material";
 import { Check, CloudOff, Redo2, TriangleAlert, Undo2 } from "lucide-react";
 import { useEffect, type ReactNode } from "react";
+import { t } from "../base/words";
 import type { DocumentStatus, EditedDocument } from "./use-document";
 
 const TEXT: Readonly<Record<DocumentStatus, string>> = {
-  saved: "Saved",
-  saving: "Saving …",
-  unsaved: "Not saved yet",
-  away: "Kept here, sent when the server is back",
-  refused: "Not saved",
-  conflict: "Not saved: choose a version",
+  saved: t("Saved"),
+  saving: t("Saving …"),
+  unsaved: t("Not saved yet"),
+  away: t("Kept here, sent when the server is back"),
+  refused: t("Not saved"),
+  conflict: t("Not saved: choose a version"),
 };
 const ICON: Partial<Record<DocumentStatus, typeof Check>> = {
   saved: Check,
@@ -56,10 +57,10 @@ export function SaveState<T>({ edited, what, summary, otherWay, children }: Save
         {TEXT[status]}
         {status === "refused" && first && `: ${first.message}`}
       </Typography>
-      <Arrow label="Undo" keys="Ctrl Z" disabled={!edited.canUndo} onClick={undo}>
+      <Arrow label={t("Undo")} keys="Ctrl Z" disabled={!edited.canUndo} onClick={undo}>
         <Undo2 size={22} />
       </Arrow>
-      <Arrow label="Redo" keys="Ctrl Y" disabled={!edited.canRedo} onClick={redo}>
+      <Arrow label={t("Redo")} keys="Ctrl Y" disabled={!edited.canRedo} onClick={redo}>
         <Redo2 size={22} />
       </Arrow>
       <ConflictDialog edited={edited} what={what} summary={summary} otherWay={otherWay} />
@@ -96,17 +97,17 @@ function ConflictDialog<T>({ edited, what, summary, otherWay }: Omit<SaveStatePr
   const { theirs, value, keepMine, takeTheirs } = edited;
   return (
     <Dialog open={theirs !== null} aria-labelledby="conflict-title" maxWidth="sm" fullWidth>
-      <DialogTitle id="conflict-title">Somebody else saved {what} meanwhile</DialogTitle>
+      <DialogTitle id="conflict-title">{t("Somebody else saved {{what}} meanwhile", { what })}</DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>Nothing is lost: the version you do not take stays one step of undo away.</Typography>
+        <Typography sx={{ mb: 2 }}>{t("Nothing is lost: the version you do not take stays one step of undo away.")}</Typography>
         {theirs && summary && (
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 3 }}>
             <Box>
-              <Typography variant="h3">Yours</Typography>
+              <Typography variant="h3">{t("Yours")}</Typography>
               {summary(value)}
             </Box>
             <Box>
-              <Typography variant="h3">Theirs</Typography>
+              <Typography variant="h3">{t("Theirs")}</Typography>
               {summary(theirs.value)}
             </Box>
           </Box>
@@ -115,10 +116,10 @@ function ConflictDialog<T>({ edited, what, summary, otherWay }: Omit<SaveStatePr
       <DialogActions sx={{ flexWrap: "wrap", gap: 1 }}>
         {otherWay}
         <Button variant="outlined" onClick={keepMine}>
-          Keep mine
+          {t("Keep mine")}
         </Button>
         <Button variant="contained" onClick={takeTheirs}>
-          Take theirs
+          {t("Take theirs")}
         </Button>
       </DialogActions>
     </Dialog>

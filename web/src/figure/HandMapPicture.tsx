@@ -2,11 +2,16 @@
 import { Box, ButtonBase } from "@mui/material";
 import { useEffect, useMemo, useState, type MouseEvent } from "react";
 import { SKINS, type HandMap, type Look, type MapMark, type MapView } from "@kind-grip/core/figure";
+import { t } from "../base/words";
 import { drawerFor } from "./drawer";
 
 /** A skin on which pale and full marks can be told apart. */
 const LOOK: Look = { skin: SKINS[1]!, hair: "short" };
-const NAMES: Readonly<Record<MapView, string>> = { palms: "Palm side", backs: "Back of the hands", shoulders: "Shoulders, from behind" };
+const NAMES: Readonly<Record<MapView, string>> = {
+  palms: t("Palm side"),
+  backs: t("Back of the hands"),
+  shoulders: t("Shoulders, from behind"),
+};
 
 /** How far beside a place a tap still means it, in the picture's units. */
 const REACH = 60;

@@ -1,6 +1,7 @@
 /** The movements of a session in a row of small pictures, each with its name. */
 import { Box } from "@mui/material";
 import type { Session } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { MovementThumb } from "./MovementThumb";
 
@@ -9,7 +10,7 @@ export function SessionFigures({ session }: { session: Session }) {
   return (
     <Box
       component="ol"
-      aria-label="Movements"
+      aria-label={t("Movements")}
       sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(84px, 1fr))", gap: 1 }}
     >
       {session.items.map((item) => (

@@ -2,15 +2,16 @@
 import { Box, Typography } from "@mui/material";
 import { Check, X } from "lucide-react";
 import { COACHING_CARDS, lookOf, type CoachingCard } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import type { FigureRequest } from "../figure/request";
 
 export function CoachingCards() {
   return (
-    <Box component="section" aria-label="For the work itself" sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, pb: 3 }}>
-      <Typography variant="h2">For the work itself</Typography>
-      <Typography sx={{ color: "text.secondary", mb: 2 }}>Stretching is no substitute for changing a bad grip.</Typography>
+    <Box component="section" aria-label={t("For the work itself")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, pb: 3 }}>
+      <Typography variant="h2">{t("For the work itself")}</Typography>
+      <Typography sx={{ color: "text.secondary", mb: 2 }}>{t("Stretching is no substitute for changing a bad grip.")}</Typography>
       <CoachingCardList cards={COACHING_CARDS} />
     </Box>
   );
@@ -56,7 +57,7 @@ function Card({ card: { id, figure, betterProps, postures } }: { card: CoachingC
               }}
             >
               {i === 0 ? <X size={18} aria-hidden /> : <Check size={18} aria-hidden />}
-              {i === 0 ? "Awkward" : "Better"}
+              {i === 0 ? t("Awkward") : t("Better")}
             </Typography>
           </Box>
         ))}

@@ -6,6 +6,7 @@ import { VIEW_NAMES, type ViewName } from "@kind-grip/core/figure";
 import { DEFAULT_STYLE, newItem, type Movement } from "@kind-grip/core/library";
 import { figurePlace } from "@kind-grip/core/run";
 import { compilePerson, positionAt } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import { LoopClock } from "../figure/loop-clock";
@@ -15,12 +16,12 @@ import { useCalm } from "../figure/use-calm";
 import { Toggle } from "../parts/Toggle";
 
 const VIEW_LABEL: Readonly<Record<ViewName, string>> = {
-  front: "Front",
-  frontRight: "Front, right",
-  frontLeft: "Front, left",
-  right: "Right side",
-  left: "Left side",
-  above: "Above",
+  front: t("Front"),
+  frontRight: t("Front, right"),
+  frontLeft: t("Front, left"),
+  right: t("Right side"),
+  left: t("Left side"),
+  above: t("Above"),
 };
 
 export function FigureStage({ movement, formId }: { movement: Movement; formId: string }) {
@@ -51,7 +52,7 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
     return position ? figurePlace(figure, position) : { place: 0 };
   };
   return (
-    <Box component="section" aria-label="Figure">
+    <Box component="section" aria-label={t("Figure")}>
       {moves && wantsMotion ? (
         <MovingFigure request={request} placeAt={placeAt} moving={moving} />
       ) : calm && figure.poses.length > 1 ? (
@@ -67,10 +68,10 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
             onClick={() => setMoving(!wantsMotion)}
             sx={{ minWidth: 120 }}
           >
-            {wantsMotion ? "Freeze" : "Play"}
+            {wantsMotion ? t("Freeze") : t("Play")}
           </Button>
         )}
-        {!figure.both && <Toggle label="For the left hand" pressed={left} onChange={setLeft} />}
+        {!figure.both && <Toggle label={t("For the left hand")} pressed={left} onChange={setLeft} />}
         {VIEW_NAMES.map((each) => (
           <Toggle key={each} label={VIEW_LABEL[each]} pressed={(view ?? figure.view) === each} onChange={() => setView(each)} />
         ))}
@@ -98,7 +99,7 @@ function Strip({ movement, formId, left }: { movement: Movement; formId: string;
   return (
     <Box
       component="ol"
-      aria-label={steps ? "Steps" : "Start and end"}
+      aria-label={steps ? t("Steps") : t("Start and end")}
       sx={{
         m: 0,
         p: 0,
@@ -111,7 +112,9 @@ function Strip({ movement, formId, left }: { movement: Movement; formId: string;
       {poses.map((pose, i) => (
         <Box component="li" key={i}>
           <FigurePicture request={request} pose={pose} poseKey={`step-${i}`} silent />
-          <Typography sx={{ fontSize: "0.9375rem", color: "text.secondary" }}>{steps ? `${i + 1}` : i === 0 ? "Start" : "End"}</Typography>
+          <Typography sx={{ fontSize: "0.9375rem", color: "text.secondary" }}>
+            {steps ? `${i + 1}` : i === 0 ? t("Start") : t("End")}
+          </Typography>
         </Box>
       ))}
       <Typography component="li" sx={{ position: "absolute", left: -9999 }}>

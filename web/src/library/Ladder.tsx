@@ -1,6 +1,7 @@
 /** The rungs of a movement, each as its picture; choosing one shows it above. */
 import { Box, ButtonBase, Typography } from "@mui/material";
 import type { Form, Movement } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 
@@ -35,7 +36,9 @@ interface RungProps {
 
 function Rung({ movement, form, rung, chosen, onChoose }: RungProps) {
   const name = useWords().formName(movement.id, form.id);
-  const note = [form.id === movement.startForm && "starts here", form.needsCleanWeek && "after a clean week"].filter(Boolean).join(", ");
+  const note = [form.id === movement.startForm && t("starts here"), form.needsCleanWeek && t("after a clean week")]
+    .filter(Boolean)
+    .join(", ");
   return (
     <Box component="li">
       <ButtonBase

@@ -21,6 +21,7 @@ import {
   type StretchSchool,
   type WorkPosture,
 } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { Empty } from "../parts/Empty";
 import { PageTitle } from "../parts/PageTitle";
@@ -74,7 +75,7 @@ export default function LibraryPage() {
 
   return (
     <>
-      <PageTitle title="Library" lead={`${found.length} of ${offered.length} movements`}>
+      <PageTitle title={t("Library")} lead={t("{{found}} of {{offered}} movements", { found: found.length, offered: offered.length })}>
         {[...search.keys()].length > 0 && (
           <Button
             onClick={() => {
@@ -82,16 +83,16 @@ export default function LibraryPage() {
               setText("");
             }}
           >
-            Clear filters
+            {t("Clear filters")}
           </Button>
         )}
         <MovementImport />
         <Button component={Link} to="/library/studio" variant="contained" startIcon={<PencilRuler size={20} />}>
-          Make your own
+          {t("Make your own")}
         </Button>
       </PageTitle>
       <Box sx={{ display: "grid", gap: 1.5, mb: 3 }}>
-        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label="Phase">
+        <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label={t("Phase")}>
           {PHASES.map((phase) => (
             <Toggle
               key={phase}
@@ -103,7 +104,7 @@ export default function LibraryPage() {
         </Box>
         <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr", lg: "1.2fr repeat(5, 1fr)" }, gap: 1.5 }}>
           <TextField
-            label="Find"
+            label={t("Find")}
             value={text}
             onChange={(event) => {
               setText(event.target.value);
@@ -120,22 +121,22 @@ export default function LibraryPage() {
             }}
           />
           <Filter
-            label="Region"
-            all="Any region"
+            label={t("Region")}
+            all={t("Any region")}
             value={search.get("region") ?? ""}
             options={REGIONS.map((region) => [region, words.label("region", region)])}
             onChange={(value) => set("region", value)}
           />
           <Filter
-            label="Undoes the posture"
-            all="Any posture"
+            label={t("Undoes the posture")}
+            all={t("Any posture")}
             value={search.get("reverses") ?? ""}
             options={WORK_POSTURES.map((posture) => [posture, words.label("posture", posture)])}
             onChange={(value) => set("reverses", value)}
           />
           <Filter
-            label="Style"
-            all="Any style"
+            label={t("Style")}
+            all={t("Any style")}
             value={search.get("style") ?? ""}
             options={[
               ...STRETCH_SCHOOLS.map((school): [string, string] => [school, words.label("stretchSchool", school)]),
@@ -144,23 +145,23 @@ export default function LibraryPage() {
             onChange={(value) => set("style", value)}
           />
           <Filter
-            label="Place"
-            all="Any place"
+            label={t("Place")}
+            all={t("Any place")}
             value={setting ?? ""}
             options={SETTINGS.map((each) => [each, words.label("setting", each)])}
             onChange={(value) => set("setting", value)}
           />
           <Filter
-            label="Kit"
-            all="Any kit"
+            label={t("Kit")}
+            all={t("Any kit")}
             value={kit ?? ""}
-            options={[["none", "No kit at all"], ...KIT_KINDS.map((kind): [string, string] => [kind, words.label("kit", kind)])]}
+            options={[["none", t("No kit at all")], ...KIT_KINDS.map((kind): [string, string] => [kind, words.label("kit", kind)])]}
             onChange={(value) => set("kit", value)}
           />
         </Box>
       </Box>
       {found.length === 0 ? (
-        <Empty title="No movement fits all of these" text="Take a filter off; place and kit are the strictest." />
+        <Empty title={t("No movement fits all of these")} text={t("Take a filter off; place and kit are the strictest.")} />
       ) : (
         PHASES.filter((phase) => found.some((movement) => movement.phase === phase)).map((phase) => (
           <PhaseList key={phase} phase={phase} movements={found.filter((movement) => movement.phase === phase)} />

@@ -4,6 +4,7 @@ import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { CUSTOM_PREFIX } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { libraryApi } from "./api";
 import { v7 as uuid } from "uuid";
 import { problemOf, type ProblemBody } from "../base/api";
@@ -23,8 +24,13 @@ export function MovementImport() {
   };
   return (
     <>
-      <FilePick label="Movement file" accept=".json,application/json" onPick={(file) => void read(file)} startIcon={<FileUp size={20} />}>
-        Import
+      <FilePick
+        label={t("Movement file")}
+        accept=".json,application/json"
+        onPick={(file) => void read(file)}
+        startIcon={<FileUp size={20} />}
+      >
+        {t("Import")}
       </FilePick>
       <Dialog open={problem !== undefined} onClose={() => setProblem(undefined)}>
         <DialogTitle>{problem?.message}</DialogTitle>
@@ -39,7 +45,7 @@ export function MovementImport() {
           </Box>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setProblem(undefined)}>Close</Button>
+          <Button onClick={() => setProblem(undefined)}>{t("Close")}</Button>
         </DialogActions>
       </Dialog>
     </>

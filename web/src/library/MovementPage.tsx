@@ -16,6 +16,7 @@ import {
 } from "@kind-grip/core/library";
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { LostPage } from "../parts/LostPage";
 import { PageTitle } from "../parts/PageTitle";
@@ -46,9 +47,12 @@ function MovementSheet({ movement }: { movement: Movement }) {
         startIcon={<ArrowLeft size={18} />}
         sx={{ ml: -1.5, mb: 1, "@media print": { display: "none" } }}
       >
-        Library
+        {t("Library")}
       </Button>
-      <PageTitle title={text.name} lead={`${words.label("phase", movement.phase)} · stay under ${movement.effortCap} of 10`}>
+      <PageTitle
+        title={text.name}
+        lead={t("{{word}} · stay under {{effortCap}} of 10", { word: words.label("phase", movement.phase), effortCap: movement.effortCap })}
+      >
         {movement.id.startsWith(CUSTOM_PREFIX) && (
           <Button
             component={Link}
@@ -57,7 +61,7 @@ function MovementSheet({ movement }: { movement: Movement }) {
             startIcon={<PencilRuler size={18} />}
             sx={{ "@media print": { display: "none" } }}
           >
-            Change it in the studio
+            {t("Change it in the studio")}
           </Button>
         )}
       </PageTitle>
@@ -70,34 +74,37 @@ function MovementSheet({ movement }: { movement: Movement }) {
           <Box>
             <Steps steps={text.steps} />
             <Typography sx={{ mt: 1.5, fontSize: "1.1rem" }}>
-              <strong>You feel it:</strong> {text.feel}
+              <strong>{t("You feel it:")}</strong> {text.feel}
             </Typography>
           </Box>
           <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 3 }}>
-            <Lines title="Watch for" lines={text.watch} />
-            <Lines title="Care" lines={text.care} tone="warm.dark" />
+            <Lines title={t("Watch for")} lines={text.watch} />
+            <Lines title={t("Care")} lines={text.care} tone="warm.dark" />
           </Box>
-          <Part title="Ladder, easiest first">
+          <Part title={t("Ladder, easiest first")}>
             <Ladder movement={movement} chosen={formId} onChoose={setFormId} />
           </Part>
         </Box>
-        <Part title="Dose by style">
+        <Part title={t("Dose by style")}>
           <DoseTable movement={movement} />
         </Part>
-        <Part title="Facts">
+        <Part title={t("Facts")}>
           <Facts
             rows={[
-              ["Works", names("region", worked)],
-              ["Stretches", names("region", stretched)],
-              ["Releases", names("region", released)],
-              ["Motion", movement.motions.join(", ")],
-              ["Undoes", names("posture", movement.reverses)],
-              ["Sides", names("sides", movement.sideModes)],
-              ["Place", names("setting", movement.settings)],
-              ["Kit", names("kit", [...new Set([...movement.kit, ...movement.forms.flatMap((form) => form.kit)])]) || "None"],
-              ["Getting ready", `${movement.readySec} s${movement.switchSec ? `, changing sides ${movement.switchSec} s` : ""}`],
+              [t("Works"), names("region", worked)],
+              [t("Stretches"), names("region", stretched)],
+              [t("Releases"), names("region", released)],
+              [t("Motion"), movement.motions.join(", ")],
+              [t("Undoes"), names("posture", movement.reverses)],
+              [t("Sides"), names("sides", movement.sideModes)],
+              [t("Place"), names("setting", movement.settings)],
+              [t("Kit"), names("kit", [...new Set([...movement.kit, ...movement.forms.flatMap((form) => form.kit)])]) || t("None")],
+              [
+                t("Getting ready"),
+                `${movement.readySec} s${movement.switchSec ? t(", changing sides {{switchSec}} s", { switchSec: movement.switchSec }) : ""}`,
+              ],
               ...(movement.weightBearing
-                ? ([["Weight on the hands", "Only after a clean week without; needs a clean surface"]] as const)
+                ? ([[t("Weight on the hands"), t("Only after a clean week without; needs a clean surface")]] as const)
                 : []),
             ]}
           />

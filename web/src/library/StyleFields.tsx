@@ -1,6 +1,7 @@
 /** The school of stretching and the one of loading. */
 import { MenuItem, TextField } from "@mui/material";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool, type Style } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 
 export function StyleFields({ style, onChange }: { style: Style; onChange(style: Style): void }) {
@@ -9,7 +10,7 @@ export function StyleFields({ style, onChange }: { style: Style; onChange(style:
     <>
       <TextField
         select
-        label="Stretching"
+        label={t("Stretching")}
         value={style.stretch}
         onChange={(event) => onChange({ ...style, stretch: event.target.value as StretchSchool })}
       >
@@ -21,7 +22,7 @@ export function StyleFields({ style, onChange }: { style: Style; onChange(style:
       </TextField>
       <TextField
         select
-        label="Loading"
+        label={t("Loading")}
         value={style.load}
         onChange={(event) => onChange({ ...style, load: event.target.value as LoadSchool })}
       >

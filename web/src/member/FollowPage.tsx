@@ -59,7 +59,7 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
   const silent = !sound.sounds && !sound.voice;
   const mute = (
     <IconButton
-      aria-label={silent ? "Sound on" : "Sound off"}
+      aria-label={words.member(silent ? "soundOn" : "soundOff")}
       onClick={() => setSound(silent ? { sounds: true, voice: true } : { sounds: false, voice: false })}
     >
       {silent ? <VolumeX size={24} /> : <Volume2 size={24} />}

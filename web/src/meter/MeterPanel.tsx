@@ -2,6 +2,8 @@
 import { Box, Button, Popover, TextField, Typography } from "@mui/material";
 import { Gauge, Unplug } from "lucide-react";
 import { useState } from "react";
+import { massText } from "../base/measures";
+import { t } from "../base/words";
 import { Toggle } from "../parts/Toggle";
 import { Slide } from "../work/EffortFields";
 import { canBeAngleMeter, type Meter } from "./use-meter";
@@ -31,7 +33,13 @@ export function MeterPanel({ meter }: { meter: Meter }) {
         aria-haspopup="dialog"
         sx={meter.state === "lost" ? { color: "error.main" } : {}}
       >
-        {on ? meter.name : meter.state === "connecting" ? "Connecting …" : meter.state === "lost" ? "Meter lost" : "Connect a meter"}
+        {on
+          ? meter.name
+          : meter.state === "connecting"
+            ? t("Connecting …")
+            : meter.state === "lost"
+              ? t("Meter lost")
+              : t("Connect a meter")}
       </Button>
       <Popover
         open={open}
@@ -40,37 +48,37 @@ export function MeterPanel({ meter }: { meter: Meter }) {
         anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
         transformOrigin={{ vertical: "top", horizontal: "right" }}
       >
-        <Box role="dialog" aria-label="Meter" sx={{ p: 2.5, width: 380, display: "grid", gap: 1.5 }}>
-          <Typography variant="h3">{on ? meter.name : "Grip meter and angle meter"}</Typography>
+        <Box role="dialog" aria-label={t("Meter")} sx={{ p: 2.5, width: 380, display: "grid", gap: 1.5 }}>
+          <Typography variant="h3">{on ? meter.name : t("Grip meter and angle meter")}</Typography>
           {!on && (
             <>
               <TextField
-                label="Address"
+                label={t("Address")}
                 value={address}
                 onChange={(event) => setTyped(event.target.value)}
-                helperText="The simulated meter that ships with Kind Grip listens here."
+                helperText={t("The simulated meter that ships with Kind Grip listens here.")}
               />
               {meter.state === "lost" && (
                 <Typography role="alert" sx={{ color: "error.main" }}>
-                  Nothing answers at this address. What was measured is kept; connect again or type the figures in.
+                  {t("Nothing answers at this address. What was measured is kept; connect again or type the figures in.")}
                 </Typography>
               )}
               <Button variant="contained" onClick={connect} disabled={address === "" || meter.state === "connecting"}>
-                Connect
+                {t("Connect")}
               </Button>
               {canBeAngleMeter && (
                 <Button variant="outlined" onClick={() => void meter.connectPhone()}>
-                  Use this device as the angle meter
+                  {t("Use this device as the angle meter")}
                 </Button>
               )}
             </>
           )}
           {on && meter.settings && (
             <>
-              <Typography sx={{ color: "text.secondary" }}>Simulated: there is no hand on it. Set how it behaves.</Typography>
+              <Typography sx={{ color: "text.secondary" }}>{t("Simulated: there is no hand on it. Set how it behaves.")}</Typography>
               <Slide
-                label="Strength of the hand"
-                told={`${meter.settings.gripKg} kg`}
+                label={t("Strength of the hand")}
+                told={massText(meter.settings.gripKg)}
                 value={meter.settings.gripKg}
                 min={4}
                 max={70}
@@ -78,8 +86,8 @@ export function MeterPanel({ meter }: { meter: Meter }) {
                 onChange={(gripKg) => meter.set({ gripKg })}
               />
               <Slide
-                label="Reach of the joint"
-                told={`${Math.round(meter.settings.rangeShare * 100)} % of full`}
+                label={t("Reach of the joint")}
+                told={t("{{rangeShare}} % of full", { rangeShare: Math.round(meter.settings.rangeShare * 100) })}
                 value={Math.round(meter.settings.rangeShare * 100)}
                 min={40}
                 max={115}
@@ -87,7 +95,7 @@ export function MeterPanel({ meter }: { meter: Meter }) {
                 onChange={(share) => meter.set({ rangeShare: share / 100 })}
               />
               <Slide
-                label="Noise"
+                label={t("Noise")}
                 told={`± ${meter.settings.noise.toFixed(1)}`}
                 value={meter.settings.noise}
                 min={0}
@@ -96,8 +104,8 @@ export function MeterPanel({ meter }: { meter: Meter }) {
                 onChange={(noise) => meter.set({ noise })}
               />
               <Slide
-                label="Drop-outs"
-                told={`${Math.round(meter.settings.dropOuts * 100)} % of the time`}
+                label={t("Drop-outs")}
+                told={t("{{dropOuts}} % of the time", { dropOuts: Math.round(meter.settings.dropOuts * 100) })}
                 value={Math.round(meter.settings.dropOuts * 100)}
                 min={0}
                 max={60}
@@ -105,7 +113,7 @@ export function MeterPanel({ meter }: { meter: Meter }) {
                 onChange={(share) => meter.set({ dropOuts: share / 100 })}
               />
               <Toggle
-                label="Next squeeze half-hearted"
+                label={t("Next squeeze half-hearted")}
                 pressed={meter.settings.weakTrial}
                 onChange={(weakTrial) => meter.set({ weakTrial })}
               />
@@ -113,7 +121,7 @@ export function MeterPanel({ meter }: { meter: Meter }) {
           )}
           {on && (
             <Button startIcon={<Unplug size={18} />} onClick={meter.disconnect}>
-              Disconnect
+              {t("Disconnect")}
             </Button>
           )}
         </Box>

@@ -1,6 +1,8 @@
 /** The stream of a meter as a line to scale: seconds along, kilograms up. */
 import { Box } from "@mui/material";
 import type { Reading } from "@kind-grip/core/meter";
+import { massText } from "../base/measures";
+import { t } from "../base/words";
 
 const WIDTH = 480;
 const HEIGHT = 130;
@@ -23,7 +25,7 @@ export function Trace({ readings, most, side }: { readings: readonly Reading[]; 
       component="svg"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Live trace, now ${(readings.at(-1)?.value ?? 0).toFixed(1)} kg`}
+      aria-label={t("Live trace, now {{value}}", { value: massText(readings.at(-1)?.value ?? 0, 1) })}
       sx={{ width: "100%", display: "block", bgcolor: "background.paper", borderRadius: 2 }}
     >
       {lines.map((value) => (

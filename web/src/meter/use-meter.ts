@@ -11,6 +11,7 @@ import {
   type ToMeter,
   type UpVector,
 } from "@kind-grip/core/meter";
+import { t } from "../base/words";
 
 export type MeterState = "off" | "connecting" | "on" | "lost";
 /** Readings kept of one stream: a minute of them. */
@@ -99,7 +100,7 @@ export function useMeter() {
     };
     addEventListener("deviceorientation", listen);
     phone.current = { zero: null, last: null, startedMs: performance.now(), stop: () => removeEventListener("deviceorientation", listen) };
-    setName("This device");
+    setName(t("This device"));
     setKinds(["angle"]);
     setState("on");
   }, [disconnect, take]);

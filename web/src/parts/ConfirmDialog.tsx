@@ -1,5 +1,6 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
 import type { ReactNode } from "react";
+import { t } from "../base/words";
 
 interface ConfirmDialogProps {
   open: boolean;
@@ -17,7 +18,7 @@ export function ConfirmDialog({ open, title, children, confirm, onConfirm, onClo
       <DialogTitle id="confirm-title">{title}</DialogTitle>
       <DialogContent>{children}</DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" color="warm" onClick={onConfirm} autoFocus>
           {confirm}
         </Button>

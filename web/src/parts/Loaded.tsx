@@ -1,5 +1,6 @@
 import { Button } from "@mui/material";
 import type { ReactNode } from "react";
+import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { Empty } from "./Empty";
 import { Loading } from "./Loading";
@@ -34,7 +35,7 @@ export function Loaded<T>({
     <Empty title={problem.message}>
       {problem.code !== "notFound" && (
         <Button variant="outlined" onClick={() => void query.refetch()}>
-          Try again
+          {t("Try again")}
         </Button>
       )}
     </Empty>

@@ -1,11 +1,12 @@
 import { Box, CircularProgress } from "@mui/material";
+import { t } from "../base/words";
 
 /** Shown only once loading takes long enough to be noticed. */
 export function Loading() {
   return (
     <Box
       role="status"
-      aria-label="Loading"
+      aria-label={t("Loading")}
       sx={{
         display: "grid",
         placeItems: "center",

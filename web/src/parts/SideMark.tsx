@@ -1,8 +1,9 @@
 import { Box } from "@mui/material";
 import type { Side } from "@kind-grip/core/units";
+import { t } from "../base/words";
 
 const LETTERS = { left: "L", right: "R", both: "LR" } as const;
-const NAMES = { left: "Left", right: "Right", both: "Both hands" } as const;
+const NAMES = { left: t("Left"), right: t("Right"), both: t("Both hands") } as const;
 
 /** The hand a thing is for: colour and letter, always both. */
 export function SideMark({ side, size = 26 }: { side: Side; size?: number }) {

@@ -1,6 +1,9 @@
 import { Box, IconButton, InputBase } from "@mui/material";
 import { Minus, Plus } from "lucide-react";
 import { useState } from "react";
+import { readAmount } from "@kind-grip/core/units";
+import { numberText } from "../base/measures";
+import { t } from "../base/words";
 
 interface StepperProps {
   label: string;
@@ -12,15 +15,27 @@ interface StepperProps {
   onChange(value: number): void;
 }
 
-/** A number to nudge or type. What is typed counts when the field is left or Enter is pressed, pulled into range. */
+/** To the nearest step, without the dust of binary fractions: 0.1 × 3 is 0.3. */
+export function onStep(value: number, step: number): number {
+  return Number((Math.round(value / step) * step).toFixed(6));
+}
+
+/**
+ * A number to nudge or type. What is typed counts when the field is left or Enter is pressed, pulled into range; it may be in another unit
+ * of the same kind ("3 lb" in a field of kilograms).
+ */
 export function Stepper({ label, value, min, max, step = 1, unit, onChange }: StepperProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const commit = (next: number) => {
-    const inRange = Math.min(max, Math.max(min, Math.round(next / step) * step));
+    const inRange = Math.min(max, Math.max(min, onStep(next, step)));
     if (inRange !== value) onChange(inRange);
     setTyped(null);
   };
-  const leave = () => (typed === null || Number.isNaN(Number(typed)) || typed.trim() === "" ? setTyped(null) : commit(Number(typed)));
+  const leave = () => {
+    const read = typed === null ? undefined : readAmount(typed, unit);
+    if (read === undefined) setTyped(null);
+    else commit(read);
+  };
   return (
     <Box>
       <Box component="label" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: 0.25 }}>
@@ -40,7 +55,7 @@ export function Stepper({ label, value, min, max, step = 1, unit, onChange }: St
           }}
         >
           <IconButton
-            aria-label={`${label}: less`}
+            aria-label={t("{{label}}: less", { label })}
             size="small"
             sx={{ height: 40, width: 38 }}
             disabled={value <= min}
@@ -49,7 +64,7 @@ export function Stepper({ label, value, min, max, step = 1, unit, onChange }: St
             <Minus size={18} />
           </IconButton>
           <InputBase
-            value={typed ?? String(value)}
+            value={typed ?? numberText(value, 3)}
             onChange={(event) => setTyped(event.target.value)}
             onBlur={leave}
             onKeyDown={(event) => {
@@ -71,7 +86,7 @@ export function Stepper({ label, value, min, max, step = 1, unit, onChange }: St
             </Box>
           )}
           <IconButton
-            aria-label={`${label}: more`}
+            aria-label={t("{{label}}: more", { label })}
             size="small"
             sx={{ height: 40, width: 38 }}
             disabled={value >= max}

@@ -1,5 +1,6 @@
 import { TextField } from "@mui/material";
 import { useState } from "react";
+import { t } from "../base/words";
 import { readTime } from "./read-time";
 
 interface TimeFieldProps {
@@ -31,7 +32,7 @@ export function TimeField({ label, value, onChange }: TimeFieldProps) {
         if (event.key === "Escape") setTyped(null);
       }}
       error={read === undefined}
-      helperText={read === undefined ? "is not a time, e.g. 07:30" : undefined}
+      helperText={read === undefined ? t("is not a time, e.g. 07:30") : undefined}
       sx={{ width: 120 }}
       slotProps={{ htmlInput: { inputMode: "numeric" } }}
     />

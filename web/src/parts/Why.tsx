@@ -1,8 +1,9 @@
 /** The working behind a figure, one tap away. */
 import { Box } from "@mui/material";
 import type { ReactNode } from "react";
+import { t } from "../base/words";
 
-export function Why({ label = "Why", children }: { label?: string; children: ReactNode }) {
+export function Why({ label = t("Why"), children }: { label?: string; children: ReactNode }) {
   return (
     <Box
       component="details"

@@ -1,6 +1,7 @@
 /** Changing one's own password. */
 import { Alert, Box, Button, TextField, Typography } from "@mui/material";
 import { type FormEvent, useState } from "react";
+import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { authApi } from "../auth/api";
 
@@ -19,10 +20,10 @@ export function Password() {
   };
   return (
     <Box component="form" onSubmit={submit} noValidate sx={{ display: "grid", gap: 1.5 }}>
-      <Typography variant="h2">Your password</Typography>
+      <Typography variant="h2">{t("Your password")}</Typography>
       {isSuccess && (
         <Alert severity="success" variant="outlined" onClose={reset}>
-          Your password is changed.
+          {t("Your password is changed.")}
         </Alert>
       )}
       {problem && problem.fields.length === 0 && (
@@ -31,7 +32,7 @@ export function Password() {
         </Alert>
       )}
       <TextField
-        label="Password now"
+        label={t("Password now")}
         type="password"
         autoComplete="current-password"
         value={current}
@@ -40,17 +41,17 @@ export function Password() {
         helperText={message("current")}
       />
       <TextField
-        label="New password"
+        label={t("New password")}
         type="password"
         autoComplete="new-password"
         value={next}
         onChange={(event) => setNext(event.target.value)}
         error={!!message("next")}
-        helperText={message("next") ?? "At least 10 characters"}
+        helperText={message("next") ?? t("At least 10 characters")}
       />
       <Box>
         <Button type="submit" variant="outlined" disabled={isLoading}>
-          Change it
+          {t("Change it")}
         </Button>
       </Box>
     </Box>

@@ -2,6 +2,7 @@
 import { Box, Button, TextField, Typography } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
 import { type FormEvent, useState } from "react";
+import { t } from "../base/words";
 import { problemOf, serverApi } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
@@ -21,9 +22,9 @@ export default function PracticePage() {
   if (!account) return null;
   return (
     <>
-      <PageTitle title="Practice" lead={`Signed in as ${account.name}, ${account.email}.`}>
+      <PageTitle title={t("Practice")} lead={t("Signed in as {{name}}, {{email}}.", { name: account.name, email: account.email })}>
         <Button variant="outlined" onClick={() => void signOut()}>
-          Sign out
+          {t("Sign out")}
         </Button>
       </PageTitle>
       <Box
@@ -45,15 +46,15 @@ export default function PracticePage() {
           {account.role === "trainer" && <PracticeName name={account.practice} />}
           <Box>
             <Typography variant="h2" sx={{ mb: 1.5 }}>
-              Light
+              {t("Light")}
             </Typography>
             <Choice<"light" | "dark">
-              label="Light"
+              label={t("Light")}
               value={mode === "dark" ? "dark" : "light"}
               onChange={setMode}
               options={[
-                { value: "light", label: "Bright floor" },
-                { value: "dark", label: "Dim floor" },
+                { value: "light", label: t("Bright floor") },
+                { value: "dark", label: t("Dim floor") },
               ]}
             />
           </Box>
@@ -71,14 +72,14 @@ function PracticeName({ name }: { name: string }) {
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const done = await rename(typed);
-    if (!("error" in done)) dispatch(notify({ text: "Saved.", undo: () => void rename(name) }));
+    if (!("error" in done)) dispatch(notify({ text: t("Saved."), undo: () => void rename(name) }));
   };
   const problem = error ? problemOf(error) : undefined;
   return (
     <Box component="form" onSubmit={submit} sx={{ display: "grid", gap: 1.5 }}>
-      <Typography variant="h2">Name</Typography>
+      <Typography variant="h2">{t("Name")}</Typography>
       <TextField
-        label="Name of the practice"
+        label={t("Name of the practice")}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
         error={!!problem}
@@ -86,7 +87,7 @@ function PracticeName({ name }: { name: string }) {
       />
       <Box>
         <Button type="submit" variant="contained" disabled={isLoading || typed === name}>
-          Save
+          {t("Save")}
         </Button>
       </Box>
     </Box>

@@ -3,6 +3,7 @@ import { isEqual } from "es-toolkit";
 import { Alert, Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { USUAL_SETTINGS, type PracticeSettings, type ResponseThresholds } from "@kind-grip/core/response";
+import { t } from "../base/words";
 import { StyleFields } from "../library/StyleFields";
 import type { SettingsEntry } from "@kind-grip/core/api";
 import { practiceApi } from "./api";
@@ -13,13 +14,13 @@ import { Loaded } from "../parts/Loaded";
 import { Stepper } from "../parts/Stepper";
 
 const THRESHOLDS: readonly { key: keyof ResponseThresholds; label: string; unit: string; min: number; max: number }[] = [
-  { key: "progressRuns", label: "Clean runs in a row before more", unit: "runs", min: 2, max: 10 },
-  { key: "progressMargin", label: "Effort below the cap before more", unit: "points", min: 0, max: 3 },
-  { key: "settlingDays", label: "Settling-in", unit: "days", min: 1, max: 14 },
-  { key: "settlingRise", label: "Morning rise expected then", unit: "points", min: 1, max: 4 },
-  { key: "alarmMorning", label: "A morning that pauses by itself, from", unit: "of 10", min: 3, max: 10 },
-  { key: "noGainDays", label: "No better after", unit: "days", min: 5, max: 28 },
-  { key: "noGainPercent", label: "With at least so much done", unit: "%", min: 50, max: 100 },
+  { key: "progressRuns", label: t("Clean runs in a row before more"), unit: "runs", min: 2, max: 10 },
+  { key: "progressMargin", label: t("Effort below the cap before more"), unit: "points", min: 0, max: 3 },
+  { key: "settlingDays", label: t("Settling-in"), unit: "days", min: 1, max: 14 },
+  { key: "settlingRise", label: t("Morning rise expected then"), unit: "points", min: 1, max: 4 },
+  { key: "alarmMorning", label: t("A morning that pauses by itself, from"), unit: "of 10", min: 3, max: 10 },
+  { key: "noGainDays", label: t("No better after"), unit: "days", min: 5, max: 28 },
+  { key: "noGainPercent", label: t("With at least so much done"), unit: "%", min: 50, max: 100 },
 ];
 
 export function SettingsForm() {
@@ -37,15 +38,19 @@ function Form({ entry }: { entry: SettingsEntry }) {
     const answer = await save({ version: entry.version, settings: next });
     if (answer.data) {
       const { version } = answer.data;
-      dispatch(notify({ text: `Kept as version ${version}.`, undo: () => void save({ version, settings: entry.settings }) }));
+      dispatch(
+        notify({ text: t("Kept as version {{version}}.", { version }), undo: () => void save({ version, settings: entry.settings }) }),
+      );
     }
   };
   return (
-    <Box component="section" aria-label="Rules of the practice" sx={{ display: "grid", gap: 2 }}>
-      <Typography variant="h2">Rules of the practice</Typography>
+    <Box component="section" aria-label={t("Rules of the practice")} sx={{ display: "grid", gap: 2 }}>
+      <Typography variant="h2">{t("Rules of the practice")}</Typography>
       <Typography sx={{ color: "text.secondary" }}>
-        New programs begin with this style. Decisions are proposed by these thresholds; each decision keeps the version it was taken with.
-        This is version {entry.version}.
+        {t(
+          "New programs begin with this style. Decisions are proposed by these thresholds; each decision keeps the version it was taken with. This is version {{version}}.",
+          { version: entry.version },
+        )}
       </Typography>
       <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
         <StyleFields style={style} onChange={(style) => setSettings({ ...settings, style })} />
@@ -68,10 +73,10 @@ function Form({ entry }: { entry: SettingsEntry }) {
       )}
       <Box sx={{ display: "flex", gap: 1 }}>
         <Button variant="contained" disabled={!changed || isLoading} onClick={() => void store(settings)}>
-          Keep these rules
+          {t("Keep these rules")}
         </Button>
         <Button disabled={isEqual(settings, USUAL_SETTINGS)} onClick={() => setSettings(USUAL_SETTINGS)}>
-          The usual ones
+          {t("The usual ones")}
         </Button>
       </Box>
     </Box>

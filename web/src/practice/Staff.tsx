@@ -4,6 +4,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { GIVEN_ROLES, type CrewListEntry, type NewStaff, type StaffEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { practiceApi } from "./api";
 import { crewApi } from "../crew/api";
 import { problemOf } from "../base/api";
@@ -12,10 +13,10 @@ import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
 
-const ROLE: Readonly<Record<StaffEntry["role"], string>> = { trainer: "Trainer", lead: "Crew lead", employer: "Employer contact" };
+const ROLE: Readonly<Record<StaffEntry["role"], string>> = { trainer: t("Trainer"), lead: t("Crew lead"), employer: t("Employer contact") };
 const SEES: Readonly<Record<NewStaff["role"], string>> = {
-  lead: "Leads runs; sees names and forms, no health answers.",
-  employer: "Sees crew figures of at least five people, never a person.",
+  lead: t("Leads runs; sees names and forms, no health answers."),
+  employer: t("Sees crew figures of at least five people, never a person."),
 };
 
 export function Staff() {
@@ -23,13 +24,13 @@ export function Staff() {
   const crews = crewApi.useCrewsQuery();
   const [adding, setAdding] = useState(false);
   return (
-    <Box component="section" aria-label="Staff">
+    <Box component="section" aria-label={t("Staff")}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
-          Staff
+          {t("Staff")}
         </Typography>
         <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setAdding(true)}>
-          Give somebody a sign-in
+          {t("Give somebody a sign-in")}
         </Button>
       </Box>
       <Loaded query={staff}>
@@ -54,7 +55,7 @@ function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewLis
             {person.email}
           </Box>
         </Typography>
-        {person.role !== "trainer" && <Button onClick={() => setAsking(true)}>End sign-in</Button>}
+        {person.role !== "trainer" && <Button onClick={() => setAsking(true)}>{t("End sign-in")}</Button>}
       </Box>
       {person.role !== "trainer" && (
         <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap", mt: 0.75 }}>
@@ -72,12 +73,12 @@ function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewLis
       )}
       <ConfirmDialog
         open={asking}
-        title={`End the sign-in of ${person.name}?`}
-        confirm="End it"
+        title={t("End the sign-in of {{name}}?", { name: person.name })}
+        confirm={t("End it")}
         onConfirm={() => void remove(person.id)}
         onClose={() => setAsking(false)}
       >
-        They are signed out at once. What they led stays in the record.
+        {t("They are signed out at once. What they led stays in the record.")}
       </ConfirmDialog>
     </Box>
   );
@@ -95,28 +96,28 @@ function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClos
   if (data)
     return (
       <Dialog open onClose={onClose} aria-labelledby="password-title">
-        <DialogTitle id="password-title">{name} can sign in</DialogTitle>
+        <DialogTitle id="password-title">{t("{{name}} can sign in", { name })}</DialogTitle>
         <DialogContent>
-          <Typography>With {email} and this first password, shown only now:</Typography>
+          <Typography>{t("With {{email}} and this first password, shown only now:", { email })}</Typography>
           <Typography component="p" sx={{ fontSize: "1.8rem", fontWeight: 700, my: 1, userSelect: "all" }}>
             {data.password}
           </Typography>
-          <Typography sx={{ color: "text.secondary" }}>They change it after signing in.</Typography>
+          <Typography sx={{ color: "text.secondary" }}>{t("They change it after signing in.")}</Typography>
         </DialogContent>
         <DialogActions>
           <Button variant="contained" onClick={onClose}>
-            Done
+            {t("Done")}
           </Button>
         </DialogActions>
       </Dialog>
     );
   return (
     <Dialog open onClose={onClose} aria-labelledby="staff-title" fullWidth maxWidth="sm">
-      <DialogTitle id="staff-title">Give somebody a sign-in</DialogTitle>
+      <DialogTitle id="staff-title">{t("Give somebody a sign-in")}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
         <Box>
           <Choice<NewStaff["role"]>
-            label="Role"
+            label={t("Role")}
             value={role}
             onChange={setRole}
             options={GIVEN_ROLES.map((value) => ({ value, label: ROLE[value] }))}
@@ -124,14 +125,14 @@ function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClos
           <Typography sx={{ mt: 1, color: "text.secondary" }}>{SEES[role]}</Typography>
         </Box>
         <TextField
-          label="Name"
+          label={t("Name")}
           value={name}
           onChange={(event) => setName(event.target.value)}
           error={!!field("name")}
           helperText={field("name")}
         />
         <TextField
-          label="E-mail"
+          label={t("E-mail")}
           type="email"
           value={email}
           onChange={(event) => setEmail(event.target.value)}
@@ -139,7 +140,7 @@ function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClos
           helperText={field("email")}
         />
         <Box>
-          <Typography sx={{ mb: 0.5 }}>Crews</Typography>
+          <Typography sx={{ mb: 0.5 }}>{t("Crews")}</Typography>
           <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
             {crews.map((crew) => (
               <Toggle
@@ -159,9 +160,9 @@ function AddDialog({ crews, onClose }: { crews: readonly CrewListEntry[]; onClos
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" disabled={isLoading} onClick={() => void add({ id, name, email, role, crewIds })}>
-          Make the sign-in
+          {t("Make the sign-in")}
         </Button>
       </DialogActions>
     </Dialog>

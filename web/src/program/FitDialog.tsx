@@ -5,9 +5,10 @@ import { Lock } from "lucide-react";
 import { useMemo, useState } from "react";
 import { regionNeeds } from "@kind-grip/core/need";
 import type { Session } from "@kind-grip/core/session";
-import { cutText, fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-grip/core/slot";
+import { fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-grip/core/slot";
 import { dayOf } from "@kind-grip/core/strain";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { workApi } from "../work/api";
@@ -18,6 +19,7 @@ import { Toggle } from "../parts/Toggle";
 import { Why } from "../parts/Why";
 import { useEdit } from "./program-editor";
 import { WorthCurve } from "./WorthCurve";
+import { cutText } from "./cut-text";
 
 const MORE_SEC = 120;
 
@@ -56,16 +58,16 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
     // Own forms of people who are held out stay where they were, for the day they are cleared.
     const items = fit.session.items.map((item) => ({ ...item, personal: { ...own.get(item.id), ...item.personal } }));
     change({ ...program, sessions: program.sessions.map((each) => (each.id === session.id ? { ...each, items } : each)) });
-    dispatch(notify({ text: `${session.name} takes ${clockText(fit.totalSec)} now.`, undo: undo }));
+    dispatch(notify({ text: t("{{name}} takes {{time}} now.", { name: session.name, time: clockText(fit.totalSec) }), undo: undo }));
     onClose();
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="fit-title" maxWidth="md" fullWidth>
-      <DialogTitle id="fit-title">Fit {session.name}</DialogTitle>
+      <DialogTitle id="fit-title">{t("Fit {{name}}", { name: session.name })}</DialogTitle>
       <DialogContent>
         <Box sx={{ display: "flex", gap: 3, alignItems: "flex-end", flexWrap: "wrap", mb: 2 }}>
           <Stepper
-            label="Minutes"
+            label={t("Minutes")}
             value={lengthSec / 60}
             min={1}
             max={60}
@@ -73,30 +75,32 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
             onChange={(minutes) => setLengthSec(Math.round(minutes * 60))}
           />
           <Button variant="outlined" disabled={lengthSec === slotSec} onClick={() => setLengthSec(slotSec)}>
-            The slot: {clockText(slotSec)}
+            {t("The slot: {{time}}", { time: clockText(slotSec) })}
           </Button>
-          <Toggle label="Fill what is spare" pressed={fuller} onChange={setFuller} />
+          <Toggle label={t("Fill what is spare")} pressed={fuller} onChange={setFuller} />
           <Typography component="p" sx={{ ml: "auto", fontSize: "1.9rem", fontWeight: 800, lineHeight: 1.1 }} role="status">
             {clockText(fit.beforeSec)} → {clockText(fit.totalSec)}
           </Typography>
         </Box>
         {!fit.fits && (
           <Typography role="alert" sx={{ color: "error.main", fontWeight: 650, mb: 1 }}>
-            What has to stay is longer than this: {clockText(fit.totalSec)} is the shortest. Keep fewer items, or give it more time.
+            {t("What has to stay is longer than this: {{time}} is the shortest. Keep fewer items, or give it more time.", {
+              time: clockText(fit.totalSec),
+            })}
           </Typography>
         )}
         <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.1fr) minmax(0, 1fr)" }, columnGap: 4, rowGap: 2 }}>
           <Box>
             <Typography variant="h3" sx={{ mb: 0.5 }}>
-              {fit.cuts.length === 0 ? "Nothing has to change" : "What changes"}
+              {fit.cuts.length === 0 ? t("Nothing has to change") : t("What changes")}
             </Typography>
-            <Box component="ul" aria-label="Cuts" sx={{ m: 0, pl: 2.5 }}>
+            <Box component="ul" aria-label={t("Cuts")} sx={{ m: 0, pl: 2.5 }}>
               {fit.cuts.map((cut) => (
                 <li key={`${cut.itemId} ${cut.kind}`}>{cutText(cut, words.movementName)}</li>
               ))}
             </Box>
             <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
-              Keep as it is
+              {t("Keep as it is")}
             </Typography>
             <Box sx={{ display: "flex", flexWrap: "wrap", gap: 0.75 }}>
               {session.items.map((item) => (
@@ -113,30 +117,33 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
             <WorthCurve curve={curve} slotSec={lengthSec} />
             <Typography sx={{ mt: 1 }}>
               {bought.length === 0 ? (
-                "Two more minutes would change nothing."
+                t("Two more minutes would change nothing.")
               ) : (
                 <>
-                  <strong>Two more minutes</strong> would give back:{" "}
-                  {bought.map((cut) => words.movementName(cut.movementId).toLowerCase()).join(", ")}. Worth {Math.round(fit.worth * 100)} %
-                  → {Math.round(more.worth * 100)} % of the whole.
+                  <strong>{t("Two more minutes")}</strong>{" "}
+                  {t("would give back: {{bought}}. Worth {{worth}} % → {{worth2}} % of the whole.", {
+                    bought: bought.map((cut) => words.movementName(cut.movementId).toLowerCase()).join(", "),
+                    worth: Math.round(fit.worth * 100),
+                    worth2: Math.round(more.worth * 100),
+                  })}
                 </>
               )}
             </Typography>
-            <Why label="How it chooses">
+            <Why label={t("How it chooses")}>
               <Box component="span" sx={{ display: "inline-flex", gap: 0.5, alignItems: "center" }}>
-                <Lock size={15} aria-hidden /> The first item that gets ready always stays.
+                <Lock size={15} aria-hidden /> {t("The first item that gets ready always stays.")}
               </Box>{" "}
-              Every item may be given fewer or shorter bouts, down to 40 % of its dose, alternating sides, or be left out. The first
-              repetitions count most (worth is the square root of the share). Items count by phase and by what the crew&apos;s work asks
-              for. Of all combinations that fit, the one of the greatest worth is taken; both sides always get the same.
+              {t(
+                "Every item may be given fewer or shorter bouts, down to 40 % of its dose, alternating sides, or be left out. The first repetitions count most (worth is the square root of the share). Items count by phase and by what the crew's work asks for. Of all combinations that fit, the one of the greatest worth is taken; both sides always get the same.",
+              )}
             </Why>
           </Box>
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{t("Leave it")}</Button>
         <Button variant="contained" onClick={apply} disabled={fit.cuts.length === 0}>
-          Make it {clockText(fit.totalSec)}
+          {t("Make it {{time}}", { time: clockText(fit.totalSec) })}
         </Button>
       </DialogActions>
     </Dialog>

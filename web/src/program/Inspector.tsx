@@ -18,16 +18,18 @@ import {
 import { torqueText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import type { Participations } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { Choice } from "../parts/Choice";
+import { QuantityStepper } from "../parts/QuantityStepper";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import { numbersOf } from "./dose-edit";
 import { PersonalForms } from "./PersonalForms";
 import { useEdit } from "./program-editor";
 
-const SIDE_LABELS: Record<Sides, string> = { together: "Together", inTurn: "In turn", alternating: "Alternating" };
+const SIDE_LABELS: Record<Sides, string> = { together: t("Together"), inTurn: t("In turn"), alternating: t("Alternating") };
 
 interface InspectorProps {
   session: Session;
@@ -54,12 +56,16 @@ export function Inspector({ session, item, people, participations }: InspectorPr
   const saving =
     movement.sideModes.includes("alternating") && movement.sideModes.includes("inTurn") ? alternatingSaving(item, library.timings) : 0;
   const note = (sides: Sides) =>
-    sides === "alternating" && saving !== 0 ? (saving > 0 ? `saves ${saving} s` : `costs ${-saving} s`) : undefined;
+    sides === "alternating" && saving !== 0
+      ? saving > 0
+        ? t("saves {{saving}} s", { saving })
+        : t("costs {{saving}} s", { saving: -saving })
+      : undefined;
 
   return (
     <Box
       component="section"
-      aria-label="Chosen item"
+      aria-label={t("Chosen item")}
       sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, mt: 0.5, display: "grid", gap: 1.75 }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
@@ -69,22 +75,28 @@ export function Inspector({ session, item, people, participations }: InspectorPr
             {words.movementName(movement.id)}
           </Link>
         </Typography>
-        <Typography sx={{ color: "text.secondary", mr: "auto" }}>stay under {movement.effortCap} of 10</Typography>
-        <IconButton aria-label="Move earlier" disabled={index === 0} onClick={() => changeSession(moveItem(session, item.id, index - 1))}>
+        <Typography sx={{ color: "text.secondary", mr: "auto" }}>
+          {t("stay under {{effortCap}} of 10", { effortCap: movement.effortCap })}
+        </Typography>
+        <IconButton
+          aria-label={t("Move earlier")}
+          disabled={index === 0}
+          onClick={() => changeSession(moveItem(session, item.id, index - 1))}
+        >
           <ArrowLeft size={20} />
         </IconButton>
         <IconButton
-          aria-label="Move later"
+          aria-label={t("Move later")}
           disabled={index === session.items.length - 1}
           onClick={() => changeSession(moveItem(session, item.id, index + 1))}
         >
           <ArrowRight size={20} />
         </IconButton>
-        <IconButton aria-label="Double the item" onClick={() => changeSession(duplicateItem(session, item.id, uuid()))}>
+        <IconButton aria-label={t("Double the item")} onClick={() => changeSession(duplicateItem(session, item.id, uuid()))}>
           <Copy size={19} />
         </IconButton>
         <IconButton
-          aria-label="Take the item out"
+          aria-label={t("Take the item out")}
           onClick={() => {
             chooseItem((session.items[index + 1] ?? session.items[index - 1])?.id ?? null);
             changeSession(removeItem(session, item.id));
@@ -92,7 +104,7 @@ export function Inspector({ session, item, people, participations }: InspectorPr
         >
           <Trash2 size={19} />
         </IconButton>
-        <IconButton aria-label="Close the item" onClick={() => chooseItem(null)}>
+        <IconButton aria-label={t("Close the item")} onClick={() => chooseItem(null)}>
           <X size={20} />
         </IconButton>
       </Box>
@@ -110,9 +122,9 @@ export function Inspector({ session, item, people, participations }: InspectorPr
           />
         ))}
         {takesLoad && (
-          <Stepper
-            label="Load in each hand"
-            unit="kg"
+          <QuantityStepper
+            label={t("Load in each hand")}
+            quantity="mass"
             value={item.loadKg ?? 0}
             min={0}
             max={40}
@@ -121,21 +133,21 @@ export function Inspector({ session, item, people, participations }: InspectorPr
           />
         )}
         {gripM !== null && (
-          <Stepper
-            label="Hand at"
-            unit="cm"
-            value={Math.round(gripM * 1000) / 10}
-            min={4}
-            max={116}
+          <QuantityStepper
+            label={t("Hand at")}
+            quantity="length"
+            value={gripM}
+            min={0.04}
+            max={1.16}
             step={0.5}
-            onChange={(cm) => change({ gripM: cm / 100 }, `step ${item.id} grip`)}
+            onChange={(metres) => change({ gripM: metres }, `step ${item.id} grip`)}
           />
         )}
         {torque > 0 && <Typography sx={{ color: "text.secondary" }}>{torqueText(torque)}</Typography>}
       </Box>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "center" }}>
         {movement.forms.length > 1 && (
-          <TextField select label="Form" value={item.formId} onChange={(event) => setForm(event.target.value)} sx={{ width: 250 }}>
+          <TextField select label={t("Form")} value={item.formId} onChange={(event) => setForm(event.target.value)} sx={{ width: 250 }}>
             {movement.forms.map((each) => (
               <MenuItem key={each.id} value={each.id}>
                 {words.formName(movement.id, each.id)}
@@ -145,7 +157,7 @@ export function Inspector({ session, item, people, participations }: InspectorPr
         )}
         {movement.sideModes.length > 1 && (
           <Choice<Sides>
-            label="Sides"
+            label={t("Sides")}
             value={item.sides}
             onChange={(sides) => change({ sides })}
             options={movement.sideModes.map((value) => ({ value, label: SIDE_LABELS[value], note: note(value) }))}
@@ -153,17 +165,21 @@ export function Inspector({ session, item, people, participations }: InspectorPr
         )}
         {item.sides !== "together" && (
           <Choice
-            label="First side"
+            label={t("First side")}
             value={item.firstSide}
             onChange={(firstSide) => change({ firstSide })}
             options={[
-              { value: "left", label: "L first" },
-              { value: "right", label: "R first" },
+              { value: "left", label: t("L first") },
+              { value: "right", label: t("R first") },
             ]}
           />
         )}
         {index < session.items.length - 1 && (
-          <Toggle label="Paired with the next" pressed={item.pairedWithNext} onChange={(pairedWithNext) => change({ pairedWithNext })} />
+          <Toggle
+            label={t("Paired with the next")}
+            pressed={item.pairedWithNext}
+            onChange={(pairedWithNext) => change({ pairedWithNext })}
+          />
         )}
       </Box>
       {movement.forms.length > 1 && people.length > 0 && (

@@ -1,6 +1,7 @@
 /** The third way out of a conflict: theirs stays the program, mine becomes another. */
 import { Button } from "@mui/material";
 import type { Program } from "@kind-grip/core/program";
+import { t } from "../base/words";
 import { programApi } from "./api";
 import { v7 as uuid } from "uuid";
 import { notify } from "../base/notices";
@@ -16,15 +17,15 @@ export function KeepBoth() {
     const copied = await create({
       crewId,
       id: uuid(),
-      program: withNewIds({ ...value, name: `${value.name} (my version)`.slice(0, 120) }),
+      program: withNewIds({ ...value, name: t("{{name}} (my version)", { name: value.name }).slice(0, 120) }),
     });
     if (!copied.data) return;
     edited.takeTheirs();
-    dispatch(notify({ text: `Yours is kept as “${copied.data.program.name}”.` }));
+    dispatch(notify({ text: t("Yours is kept as “{{name}}”.", { name: copied.data.program.name }) }));
   };
   return (
     <Button variant="outlined" disabled={isLoading} onClick={() => void keepBoth()}>
-      Keep both
+      {t("Keep both")}
     </Button>
   );
 }

@@ -1,21 +1,22 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
+import { t } from "../base/words";
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ["← →", "Choose the item before or after"],
-  ["Alt ← →", "Move the item earlier or later"],
-  ["↑ ↓", "Longer or shorter: hold, repetitions, work"],
-  ["Shift ↑ ↓", "More or fewer: holds, sets, rounds"],
-  ["S", "Next way of sharing the sides"],
-  ["P", "Pair with the next item, or part them"],
-  ["D", "Double the item"],
-  ["Delete", "Take the item out"],
-  ["Ctrl Z, Ctrl Y", "Undo, redo"],
+  ["← →", t("Choose the item before or after")],
+  [t("Alt ← →"), t("Move the item earlier or later")],
+  ["↑ ↓", t("Longer or shorter: hold, repetitions, work")],
+  [t("Shift ↑ ↓"), t("More or fewer: holds, sets, rounds")],
+  ["S", t("Next way of sharing the sides")],
+  ["P", t("Pair with the next item, or part them")],
+  ["D", t("Double the item")],
+  ["Delete", t("Take the item out")],
+  [t("Ctrl Z, Ctrl Y"), t("Undo, redo")],
 ];
 
 export function KeysDialog({ onClose }: { onClose(): void }) {
   return (
     <Dialog open onClose={onClose} aria-labelledby="keys-title">
-      <DialogTitle id="keys-title">Keys of the score</DialogTitle>
+      <DialogTitle id="keys-title">{t("Keys of the score")}</DialogTitle>
       <DialogContent>
         <Box
           component="dl"
@@ -26,7 +27,7 @@ export function KeysDialog({ onClose }: { onClose(): void }) {
       </DialogContent>
       <DialogActions>
         <Button variant="contained" onClick={onClose}>
-          Close
+          {t("Close")}
         </Button>
       </DialogActions>
     </Dialog>

@@ -7,6 +7,8 @@ import { wordsIn } from "@kind-grip/core/language";
 import { doseFor, filterMovements, misfitsOf, newItem, PHASES, type Movement, type Phase, type Style } from "@kind-grip/core/library";
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { listText } from "../base/measures";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { MovementThumb } from "../figure/MovementThumb";
@@ -31,7 +33,7 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
   return (
     <Box
       component="aside"
-      aria-label="Library"
+      aria-label={t("Library")}
       sx={{
         borderLeft: { lg: "2px solid" },
         borderColor: { lg: "line" },
@@ -45,11 +47,11 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
       }}
     >
       <TextField
-        placeholder="Find a movement"
+        placeholder={t("Find a movement")}
         value={text}
         onChange={(event) => setText(event.target.value)}
         slotProps={{
-          htmlInput: { "aria-label": "Find a movement" },
+          htmlInput: { "aria-label": t("Find a movement") },
           input: {
             startAdornment: (
               <InputAdornment position="start">
@@ -63,9 +65,9 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
         select
         value={phase}
         onChange={(event) => setPhase(event.target.value as Phase | "")}
-        slotProps={{ htmlInput: { "aria-label": "Phase" }, select: { displayEmpty: true } }}
+        slotProps={{ htmlInput: { "aria-label": t("Phase") }, select: { displayEmpty: true } }}
       >
-        <MenuItem value="">All phases</MenuItem>
+        <MenuItem value="">{t("All phases")}</MenuItem>
         {PHASES.map((each) => (
           <MenuItem key={each} value={each}>
             {words.label("phase", each)}
@@ -73,9 +75,14 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
         ))}
       </TextField>
       <Box>
-        <Toggle label="Fits this crew" pressed={fitting} onChange={setFitting} />
+        <Toggle label={t("Fits this crew")} pressed={fitting} onChange={setFitting} />
       </Box>
-      <Box component="ul" tabIndex={0} aria-label="Movements" sx={{ listStyle: "none", m: 0, p: 0, overflowY: "auto", minHeight: 240 }}>
+      <Box
+        component="ul"
+        tabIndex={0}
+        aria-label={t("Movements")}
+        sx={{ listStyle: "none", m: 0, p: 0, overflowY: "auto", minHeight: 240 }}
+      >
         {found.map((movement, i) => (
           <Box component="li" key={movement.id}>
             {movement.phase !== found[i - 1]?.phase && (
@@ -87,7 +94,9 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
           </Box>
         ))}
         {found.length === 0 && (
-          <Typography sx={{ color: "text.secondary", py: 2 }}>Nothing fits. {fitting ? "Look beyond what fits this crew?" : ""}</Typography>
+          <Typography sx={{ color: "text.secondary", py: 2 }}>
+            {t("Nothing fits. {{what}}", { what: fitting ? t("Look beyond what fits this crew?") : "" })}
+          </Typography>
         )}
       </Box>
     </Box>
@@ -126,7 +135,7 @@ function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; s
         </Typography>
         {misfit && <Typography sx={{ fontSize: "0.875rem", color: "warm.dark", lineHeight: 1.3 }}>{misfit}</Typography>}
       </Box>
-      <IconButton aria-label={`Add ${name}`} onClick={onAdd} onPointerDown={(event) => event.stopPropagation()}>
+      <IconButton aria-label={t("Add {{name}}", { name })} onClick={onAdd} onPointerDown={(event) => event.stopPropagation()}>
         <Plus size={20} />
       </IconButton>
     </Box>
@@ -143,12 +152,16 @@ function misfitText(
   const [first] = misfitsOf(movement, movement.startForm, place);
   if (!first) return "";
   return first.kind === "setting"
-    ? `Needs: ${first.needs
-        .map((each) => words.label("setting", each))
-        .join(" or ")
-        .toLowerCase()}`
-    : `Needs: ${first.needs
-        .map((each) => words.label("kit", each))
-        .join(" or ")
-        .toLowerCase()}`;
+    ? t("Needs: {{needs}}", {
+        needs: listText(
+          first.needs.map((each) => words.label("setting", each)),
+          "or",
+        ).toLowerCase(),
+      })
+    : t("Needs: {{needs}}", {
+        needs: listText(
+          first.needs.map((each) => words.label("kit", each)),
+          "or",
+        ).toLowerCase(),
+      });
 }

@@ -6,6 +6,7 @@ import { easierForm, rungOf, type Movement } from "@kind-grip/core/library";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compilePerson, groupWaits, setPersonalForm, type Item, type PersonalForm, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { Stepper } from "../parts/Stepper";
@@ -62,7 +63,7 @@ export function PersonalForms({
             <Typography sx={{ width: 148, fontWeight: 700, pb: 1.25 }}>{person.name}</Typography>
             <TextField
               select
-              label={rung < 0 ? "Easier form" : rung > 0 ? "Harder form" : "Same form"}
+              label={rung < 0 ? t("Easier form") : rung > 0 ? t("Harder form") : t("Same form")}
               value={own.formId}
               onChange={(event) => set(person.id, { ...own, formId: event.target.value })}
               sx={{ width: 216 }}
@@ -87,12 +88,15 @@ export function PersonalForms({
             ))}
             <Typography sx={{ color: "text.secondary", pb: 1.25 }}>
               {ownSec === itemSec
-                ? "same time"
+                ? t("same time")
                 : ownSec > itemSec
-                  ? `${spanText(ownSec - itemSec)} longer`
-                  : `${spanText(itemSec - ownSec)} shorter`}
+                  ? t("{{ownSec}} longer", { ownSec: spanText(ownSec - itemSec) })
+                  : t("{{itemSec}} shorter", { itemSec: spanText(itemSec - ownSec) })}
             </Typography>
-            <IconButton aria-label={`${person.name} does the same as everybody`} onClick={() => set(person.id, undefined)}>
+            <IconButton
+              aria-label={t("{{name}} does the same as everybody", { name: person.name })}
+              onClick={() => set(person.id, undefined)}
+            >
               <X size={20} />
             </IconButton>
           </Box>
@@ -102,7 +106,7 @@ export function PersonalForms({
         {adding ? (
           <TextField
             select
-            label="Who"
+            label={t("Who")}
             value=""
             autoFocus
             onChange={(event) => {
@@ -122,17 +126,19 @@ export function PersonalForms({
         ) : (
           others.length > 0 && (
             <Button startIcon={<Plus size={18} />} onClick={() => setAdding(true)}>
-              {easierForm(movement, item.formId) ? "Somebody does an easier form" : "Somebody does another form"}
+              {easierForm(movement, item.formId) ? t("Somebody does an easier form") : t("Somebody does another form")}
             </Button>
           )
         )}
         {out.length > 0 && (
           <Typography sx={{ color: "error.main", display: "inline-flex", alignItems: "center", gap: 0.75 }}>
-            <Ban size={18} aria-hidden /> Held out of this item: {out.map(({ name }) => name).join(", ")}
+            <Ban size={18} aria-hidden /> {t("Held out of this item: {{out}}", { out: out.map(({ name }) => name).join(", ") })}
           </Typography>
         )}
         {groupWait > 0 && (
-          <Typography sx={{ color: "warm.dark" }}>The group waits {spanText(groupWait)} here for its slowest form.</Typography>
+          <Typography sx={{ color: "warm.dark" }}>
+            {t("The group waits {{groupWait}} here for its slowest form.", { groupWait: spanText(groupWait) })}
+          </Typography>
         )}
       </Box>
     </Box>

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { personalStarts, type PersonalStart } from "@kind-grip/core/program";
 import type { Participations } from "@kind-grip/core/safety";
 import { setPersonalForm, type Session } from "@kind-grip/core/session";
+import { sideWord, t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { baselineApi } from "../baseline/api";
@@ -54,7 +55,11 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
     );
     dispatch(
       notify({
-        text: `${wanted.length} own ${wanted.length === 1 ? "form" : "forms"} set in ${session.name}.`,
+        text: t("{{count}} own forms set in {{name}}.", {
+          count: wanted.length,
+          name: session.name,
+          defaultValue_one: "{{count}} own form set in {{name}}.",
+        }),
         undo: undo,
       }),
     );
@@ -63,33 +68,38 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
   const why = (start: PersonalStart): string => {
     switch (start.kind) {
       case "easier":
-        return `${words.formName(start.movementId, start.formId).toLowerCase()}: ${words.label("side", start.side).toLowerCase()} ${words.label("region", start.region).toLowerCase()} felt, ${start.level} of 10`;
+        return t("{{name}}: {{word}} {{word2}} felt, {{level}} of 10", {
+          name: words.formName(start.movementId, start.formId).toLowerCase(),
+          word: words.label("side", start.side).toLowerCase(),
+          word2: words.label("region", start.region).toLowerCase(),
+          level: start.level,
+        });
       case "leftOut":
-        return "leaves it out until cleared";
+        return t("leaves it out until cleared");
       case "weakerSide":
-        return `the ${start.side} hand is weaker and sets the load for both`;
+        return t("the {{side}} hand is weaker and sets the load for both", { side: sideWord(start.side) });
       case "cap":
-        return `stays at ${start.cap} of 10 or less`;
+        return t("stays at {{cap}} of 10 or less", { cap: start.cap });
     }
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="starts-title" maxWidth="md" fullWidth>
-      <DialogTitle id="starts-title">Personal starts in {session.name}</DialogTitle>
+      <DialogTitle id="starts-title">{t("Personal starts in {{name}}", { name: session.name })}</DialogTitle>
       <DialogContent>
         {waiting ? (
           <Loading />
         ) : starts.length === 0 ? (
           <Empty
-            title={latest ? "Everybody starts alike" : "Nobody was measured yet"}
+            title={latest ? t("Everybody starts alike") : t("Nobody was measured yet")}
             text={
               latest
-                ? "Nothing that was measured or asked in the latest round calls for another start."
-                : "A baseline round tells who should start easier."
+                ? t("Nothing that was measured or asked in the latest round calls for another start.")
+                : t("A baseline round tells who should start easier.")
             }
           >
             {!latest && (
               <Button component={Link} to={`/crews/${crew.id}/baseline`} variant="contained">
-                Go to Baseline
+                {t("Go to Baseline")}
               </Button>
             )}
           </Empty>
@@ -116,7 +126,7 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
                       <Box key={`${keyOf(start)} ${start.kind}`} sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
                         {start.kind === "easier" && (
                           <Toggle
-                            label="Easier"
+                            label={t("Easier")}
                             pressed={!declined.has(keyOf(start))}
                             onChange={(on) =>
                               setDeclined(new Set(on ? [...declined].filter((key) => key !== keyOf(start)) : [...declined, keyOf(start)]))
@@ -134,10 +144,10 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>{easier.length > 0 ? "Leave it" : "Close"}</Button>
+        <Button onClick={onClose}>{easier.length > 0 ? t("Leave it") : t("Close")}</Button>
         {easier.length > 0 && (
           <Button variant="contained" disabled={wanted.length === 0} onClick={apply}>
-            Set {wanted.length} own {wanted.length === 1 ? "form" : "forms"}
+            {t("Set {{count}} own forms", { count: wanted.length, defaultValue_one: "Set {{count}} own form" })}
           </Button>
         )}
       </DialogActions>

@@ -6,6 +6,7 @@ import { useNavigate } from "react-router";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { programApi } from "./api";
@@ -31,7 +32,7 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
   const removeProgram = async () => {
     setMenuAt(null);
     await remove(programId);
-    dispatch(notify({ text: `${program.name} is removed.`, undo: () => void restore(programId) }));
+    dispatch(notify({ text: t("{{name}} is removed.", { name: program.name }), undo: () => void restore(programId) }));
     await navigate(`/crews/${crew.id}/program`);
   };
   return (
@@ -40,26 +41,26 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
         {program.name}
       </Box>
       <NameField value={program.name} onChange={(name) => change({ ...program, name })} />
-      <Button variant="outlined" onClick={() => setDialog("style")} title="Change the style of dosing">
+      <Button variant="outlined" onClick={() => setDialog("style")} title={t("Change the style of dosing")}>
         {words.label("stretchSchool", program.style.stretch)} · {words.label("loadSchool", program.style.load)}
       </Button>
       <Box sx={{ ml: "auto", display: "flex" }}>
         <SaveState
           edited={edited}
-          what="this program"
+          what={t("this program")}
           summary={(version) => <VersionSummary program={version} />}
           otherWay={<KeepBoth />}
         />
         <Button component="a" href={`/api/programs/${programId}/hand-out.pdf`} startIcon={<Printer size={20} />}>
-          Hand-out
+          {t("Hand-out")}
         </Button>
-        <IconButton aria-label="More" aria-haspopup="menu" onClick={(event) => setMenuAt(event.currentTarget)}>
+        <IconButton aria-label={t("More")} aria-haspopup="menu" onClick={(event) => setMenuAt(event.currentTarget)}>
           <Ellipsis size={22} />
         </IconButton>
       </Box>
       <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
         <MenuItem component="a" href={`/api/programs/${programId}/file`} onClick={() => setMenuAt(null)}>
-          <ListItemText primary="Save as a file" secondary="An open JSON file another practice can bring in" />
+          <ListItemText primary={t("Save as a file")} secondary={t("An open JSON file another practice can bring in")} />
         </MenuItem>
         <MenuItem
           onClick={() => {
@@ -67,9 +68,9 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
             setDialog("keys");
           }}
         >
-          Keys of the score
+          {t("Keys of the score")}
         </MenuItem>
-        <MenuItem onClick={() => void removeProgram()}>Remove this program</MenuItem>
+        <MenuItem onClick={() => void removeProgram()}>{t("Remove this program")}</MenuItem>
       </Menu>
       {dialog === "style" && <StyleDialog onClose={() => setDialog(null)} />}
       {dialog === "keys" && <KeysDialog onClose={() => setDialog(null)} />}
@@ -94,7 +95,7 @@ function NameField({ value, onChange }: { value: string; onChange(value: string)
         if (event.key === "Enter") (event.target as HTMLElement).blur();
         if (event.key === "Escape") setTyped(null);
       }}
-      inputProps={{ "aria-label": "Name of the program", maxLength: 120 }}
+      inputProps={{ "aria-label": t("Name of the program"), maxLength: 120 }}
       sx={{
         fontSize: "1.4rem",
         fontWeight: 700,
@@ -115,7 +116,11 @@ function VersionSummary({ program }: { program: Program }) {
       <Typography>{program.name}</Typography>
       {program.sessions.map((session) => (
         <Typography key={session.id} sx={{ color: "text.secondary" }}>
-          {session.name}: {session.items.length} items, {clockText(compilePerson(session, library.timings).totalSec)}
+          {t("{{name}}: {{items}} items, {{time}}", {
+            name: session.name,
+            items: session.items.length,
+            time: clockText(compilePerson(session, library.timings).totalSec),
+          })}
         </Typography>
       ))}
     </>

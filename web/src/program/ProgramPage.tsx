@@ -11,6 +11,7 @@ import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { withFirstLoad } from "@kind-grip/core/program";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
@@ -95,13 +96,13 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
           <SessionTabs crew={crew} />
           {!session ? (
             <Empty
-              title="Which time of the shift first?"
-              text="A session fills one slot: before the shift, a break, or after it. Choose one above."
+              title={t("Which time of the shift first?")}
+              text={t("A session fills one slot: before the shift, a break, or after it. Choose one above.")}
             />
           ) : session.items.length === 0 ? (
             <Empty
-              title={`${session.name} is empty`}
-              text="Take movements from the library on the right: press + or drag them here. Start with one that gets ready."
+              title={t("{{name}} is empty", { name: session.name })}
+              text={t("Take movements from the library on the right: press + or drag them here. Start with one that gets ready.")}
             />
           ) : (
             <SessionScore session={session} crew={crew} people={here} />
@@ -147,18 +148,18 @@ function SessionScore({
       ) : (
         <Box sx={{ display: "flex", gap: 3, mt: 1, alignItems: "center", flexWrap: "wrap" }}>
           <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 260 }}>
-            Choose an item to change it. Arrow keys move along the score.
+            {t("Choose an item to change it. Arrow keys move along the score.")}
           </Typography>
           {differing.length > 0 && (
             <TextField
               select
-              label="Score of"
+              label={t("Score of")}
               value={personId ?? ""}
               onChange={(event) => setSeenFor(event.target.value)}
               sx={{ width: 260 }}
               slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
             >
-              <MenuItem value="">the whole group</MenuItem>
+              <MenuItem value="">{t("the whole group")}</MenuItem>
               {differing.map((person) => (
                 <MenuItem key={person.id} value={person.id}>
                   {person.name}
@@ -166,7 +167,7 @@ function SessionScore({
               ))}
             </TextField>
           )}
-          {personId && <Button onClick={() => setSeenFor("")}>Back to the group</Button>}
+          {personId && <Button onClick={() => setSeenFor("")}>{t("Back to the group")}</Button>}
         </Box>
       )}
       <RegionBalance session={within} timeline={timeline} people={people} />
@@ -193,7 +194,7 @@ function FitButton({ session, crew, people, overSec, children }: FitButtonProps)
         onClick={() => setOpen(true)}
         sx={overSec > 0 ? {} : { ml: -1.5 }}
       >
-        {overSec > 0 ? `${spanText(overSec)} over: fit it` : "Fit to a length"}
+        {overSec > 0 ? t("{{overSec}} over: fit it", { overSec: spanText(overSec) }) : t("Fit to a length")}
       </Button>
       {children}
       {open && <FitDialog session={session} crew={crew} people={people} onClose={() => setOpen(false)} />}
@@ -206,7 +207,7 @@ function PersonalStartsButton(props: Omit<ComponentProps<typeof PersonalStartsDi
   return (
     <>
       <Button startIcon={<UserRoundCheck size={18} />} onClick={() => setOpen(true)}>
-        Personal starts
+        {t("Personal starts")}
       </Button>
       {open && <PersonalStartsDialog {...props} onClose={() => setOpen(false)} />}
     </>
@@ -219,7 +220,7 @@ function WeeksButton({ session, crew }: { session: Session; crew: CrewEntry }) {
   return (
     <>
       <Button startIcon={<TrendingUp size={18} />} onClick={() => setOpen(true)}>
-        Weeks ahead
+        {t("Weeks ahead")}
       </Button>
       {open && (
         <WeeksDialog

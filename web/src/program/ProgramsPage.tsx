@@ -6,6 +6,7 @@ import { Link, useNavigate } from "react-router";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
@@ -33,7 +34,12 @@ export default function ProgramsPage() {
     const made = await create({
       crewId: crew.id,
       id: uuid(),
-      program: { name: `${crew.trade} hands`, style: settings?.settings.style ?? DEFAULT_STYLE, weeks: 4, sessions: [] },
+      program: {
+        name: t("{{trade}} hands", { trade: crew.trade }),
+        style: settings?.settings.style ?? DEFAULT_STYLE,
+        weeks: 4,
+        sessions: [],
+      },
     });
     if (made.data) await navigate(made.data.id);
     else setProblem(problemOf(made.error));
@@ -46,28 +52,28 @@ export default function ProgramsPage() {
   };
   const importButton = (
     <FilePick
-      label="Program file"
+      label={t("Program file")}
       accept=".json,application/json"
       variant="outlined"
       startIcon={<FileUp size={20} />}
       onPick={(file) => void importFile(file)}
     >
-      Bring in a file
+      {t("Bring in a file")}
     </FilePick>
   );
   const startButton = (
     <Button variant="contained" startIcon={<Plus size={20} />} disabled={isLoading} onClick={() => void start()}>
-      Start a program
+      {t("Start a program")}
     </Button>
   );
   const composeButton = (
     <Button component={Link} to="compose" variant="outlined" startIcon={<Scale size={20} />}>
-      Compose from need
+      {t("Compose from need")}
     </Button>
   );
   return (
     <>
-      <PageTitle title="Programs">
+      <PageTitle title={t("Programs")}>
         {importButton}
         {startButton}
         {composeButton}
@@ -90,8 +96,11 @@ export default function ProgramsPage() {
         {(programs) =>
           programs.length === 0 ? (
             <Empty
-              title="No program yet"
-              text={`A program holds the sessions for this crew's slots: ${clockText(crew.slots.preShift)} before the shift, ${clockText(crew.slots.break)} in a break, ${clockText(crew.slots.postShift)} after it.`}
+              title={t("No program yet")}
+              text={t(
+                "A program holds the sessions for this crew's slots: {{time}} before the shift, {{time2}} in a break, {{time3}} after it.",
+                { time: clockText(crew.slots.preShift), time2: clockText(crew.slots.break), time3: clockText(crew.slots.postShift) },
+              )}
             />
           ) : (
             <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
@@ -116,15 +125,18 @@ export default function ProgramsPage() {
                       </Box>
                     </Typography>
                     <Typography sx={{ color: "text.secondary" }}>
-                      {words.label("stretchSchool", program.style.stretch)} · {words.label("loadSchool", program.style.load)} ·{" "}
-                      {program.weeks} weeks
+                      {t("{{word}} · {{word2}} · {{weeks}} weeks", {
+                        word: words.label("stretchSchool", program.style.stretch),
+                        word2: words.label("loadSchool", program.style.load),
+                        weeks: program.weeks,
+                      })}
                     </Typography>
                   </Box>
                   <Box>
                     <Lengths crew={crew} sessions={program.sessions} />
                   </Box>
                   <Button component="a" href={`/api/programs/${id}/hand-out.pdf`} startIcon={<Printer size={20} />}>
-                    Hand-out
+                    {t("Hand-out")}
                   </Button>
                 </Box>
               ))}
@@ -146,7 +158,7 @@ function Lengths({ crew, sessions }: { crew: CrewEntry; sessions: readonly Sessi
       <Typography key={session.id}>
         <strong>{clockText(total)}</strong> {session.name}{" "}
         <Box component="span" sx={{ color: total > slot ? "warm.dark" : "text.secondary" }}>
-          {total > slot ? `over its ${clockText(slot)}` : `of ${clockText(slot)}`}
+          {total > slot ? t("over its {{time}}", { time: clockText(slot) }) : t("of {{time}}", { time: clockText(slot) })}
         </Box>
       </Typography>
     );

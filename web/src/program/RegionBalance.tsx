@@ -3,6 +3,7 @@ import { Box, Typography } from "@mui/material";
 import { torqueIn } from "@kind-grip/core/program";
 import { groupWaits, sessionTotals, type Session, type Timeline } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 
@@ -21,12 +22,12 @@ export function RegionBalance({ session, timeline, people }: { session: Session;
   return (
     <Box
       component="section"
-      aria-label="Under tension by region"
+      aria-label={t("Under tension by region")}
       sx={{ mt: 3, display: "grid", gridTemplateColumns: { md: "minmax(0, 1.5fr) minmax(220px, 1fr)" }, columnGap: 5, rowGap: 2 }}
     >
       <Box>
         <Typography variant="h3" sx={{ mb: 1 }}>
-          Under tension, by region
+          {t("Under tension, by region")}
         </Typography>
         {totals.regions.map(({ region, tensionSec }) => (
           <Box
@@ -62,17 +63,24 @@ export function RegionBalance({ session, timeline, people }: { session: Session;
           "& dd": { m: 0, fontWeight: 650 },
         }}
       >
-        <dt>Left and right</dt>
-        <dd>{even ? "even" : `${Math.round(totals.leftShare * 100)} % left, ${Math.round((1 - totals.leftShare) * 100)} % right`}</dd>
-        <dt>Repetitions</dt>
+        <dt>{t("Left and right")}</dt>
+        <dd>
+          {even
+            ? t("even")
+            : t("{{leftShare}} % left, {{round}} % right", {
+                leftShare: Math.round(totals.leftShare * 100),
+                round: Math.round((1 - totals.leftShare) * 100),
+              })}
+        </dd>
+        <dt>{t("Repetitions")}</dt>
         <dd>
           L {totals.repetitions.left}, R {totals.repetitions.right}
         </dd>
-        <dt>Rest and changing</dt>
+        <dt>{t("Rest and changing")}</dt>
         <dd>{spanText(totals.restSec)}</dd>
         {totals.loadedNmSec.left + totals.loadedNmSec.right > 0 && (
           <>
-            <dt>Load × time</dt>
+            <dt>{t("Load × time")}</dt>
             <dd>
               L {Math.round(totals.loadedNmSec.left)}, R {Math.round(totals.loadedNmSec.right)} N·m·s
             </dd>
@@ -80,7 +88,7 @@ export function RegionBalance({ session, timeline, people }: { session: Session;
         )}
         {waiting.length > 0 && (
           <>
-            <dt>Waits in the group</dt>
+            <dt>{t("Waits in the group")}</dt>
             <dd>{waiting.map((person) => `${person.name} ${spanText(waits.get(person.id)!)}`).join(", ")}</dd>
           </>
         )}

@@ -2,6 +2,7 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from "@mui/material";
 import { useState } from "react";
 import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { useAppDispatch } from "../base/store";
 import { notify } from "../base/notices";
@@ -23,7 +24,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
   const remove = () => {
     change({ ...program, sessions: program.sessions.filter((each) => each.id !== session.id) });
     chooseSession(null);
-    dispatch(notify({ text: `${session.name} is out of the program.`, undo: undo }));
+    dispatch(notify({ text: t("{{name}} is out of the program.", { name: session.name }), undo: undo }));
     onClose();
   };
   return (
@@ -32,17 +33,17 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
       <DialogContent>
         <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
           <TextField
-            label="Name"
+            label={t("Name")}
             value={name}
             autoFocus
             onChange={(event) => setName(event.target.value)}
             onKeyDown={(event) => event.key === "Enter" && save()}
             error={missing}
-            helperText={missing ? "is missing" : undefined}
+            helperText={missing ? t("is missing") : undefined}
             slotProps={{ htmlInput: { maxLength: 120 } }}
           />
           <Choice<SlotKind>
-            label="Slot"
+            label={t("Slot")}
             value={slot}
             onChange={setSlot}
             options={SLOT_KINDS.map((value) => ({ value, label: words.label("slot", value) }))}
@@ -51,11 +52,11 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
       </DialogContent>
       <DialogActions>
         <Button color="error" onClick={remove} sx={{ mr: "auto" }}>
-          Take out
+          {t("Take out")}
         </Button>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t("Cancel")}</Button>
         <Button variant="contained" onClick={save} disabled={missing}>
-          Keep
+          {t("Keep")}
         </Button>
       </DialogActions>
     </Dialog>

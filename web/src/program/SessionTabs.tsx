@@ -3,15 +3,16 @@ import { Box, Button, ButtonBase, IconButton, ListItemText, Menu, MenuItem } fro
 import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { MAX_SESSIONS } from "@kind-grip/core/program";
-import { SESSION_NAMES } from "@kind-grip/core/compose";
 import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { SessionDialog } from "./SessionDialog";
 import { useEdit, useEditedSession } from "./program-editor";
 import { useGroupLengths } from "./use-group-lengths";
+import { SESSION_NAMES } from "./session-names";
 
 export function SessionTabs({ crew }: { crew: CrewEntry }) {
   const words = useWords();
@@ -25,7 +26,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
     setMenuAt(null);
     const made: Session = {
       id: uuid(),
-      name: copied ? `${copied.name} (copy)`.slice(0, 120) : SESSION_NAMES[slot],
+      name: copied ? t("{{name}} (copy)", { name: copied.name }).slice(0, 120) : SESSION_NAMES[slot],
       slot,
       items: copied?.items.map((item) => ({ ...item, id: uuid() })) ?? [],
     };
@@ -34,7 +35,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
   };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 0.5, flexWrap: "wrap", mb: 1 }}>
-      <Box role="group" aria-label="Sessions" sx={{ display: "flex", gap: 0.5, flexWrap: "wrap" }}>
+      <Box role="group" aria-label={t("Sessions")} sx={{ display: "flex", gap: 0.5, flexWrap: "wrap" }}>
         {program.sessions.map((each) => {
           const chosen = each.id === session?.id;
           return (
@@ -65,7 +66,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
         })}
       </Box>
       {session && (
-        <IconButton aria-label={`Change ${session.name}`} onClick={() => setEditing(true)}>
+        <IconButton aria-label={t("Change {{name}}", { name: session.name })} onClick={() => setEditing(true)}>
           <Pencil size={19} />
         </IconButton>
       )}
@@ -76,7 +77,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
           onClick={(event) => setMenuAt(event.currentTarget)}
           variant={program.sessions.length === 0 ? "contained" : "text"}
         >
-          Session
+          {t("Session")}
         </Button>
       )}
       <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
@@ -87,7 +88,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
         ))}
         {session && (
           <MenuItem onClick={() => add(session.slot, session)}>
-            <ListItemText primary={`Copy of ${session.name}`} />
+            <ListItemText primary={t("Copy of {{name}}", { name: session.name })} />
           </MenuItem>
         )}
       </Menu>

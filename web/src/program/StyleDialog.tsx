@@ -5,6 +5,7 @@ import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } fr
 import { switchStyle, type SessionFigures } from "@kind-grip/core/program";
 import { doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
@@ -25,28 +26,28 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="style-title" maxWidth="md" fullWidth>
-      <DialogTitle id="style-title">Style of dosing</DialogTitle>
+      <DialogTitle id="style-title">{t("Style of dosing")}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2.5 }}>
         <Box>
-          <Typography sx={{ fontWeight: 700, mb: 0.5 }}>How to stretch</Typography>
+          <Typography sx={{ fontWeight: 700, mb: 0.5 }}>{t("How to stretch")}</Typography>
           <Choice<StretchSchool>
-            label="How to stretch"
+            label={t("How to stretch")}
             value={stretch}
             onChange={setStretch}
             options={STRETCH_SCHOOLS.map((value) => ({ value, label: words.label("stretchSchool", value) }))}
           />
         </Box>
         <Box>
-          <Typography sx={{ fontWeight: 700, mb: 0.5 }}>How to load</Typography>
+          <Typography sx={{ fontWeight: 700, mb: 0.5 }}>{t("How to load")}</Typography>
           <Choice<LoadSchool>
-            label="How to load"
+            label={t("How to load")}
             value={load}
             onChange={setLoad}
             options={LOAD_SCHOOLS.map((value) => ({ value, label: words.label("loadSchool", value) }))}
           />
         </Box>
         <Box>
-          <Toggle label="Keep doses I set by hand" pressed={keepOwn} onChange={setKeepOwn} />
+          <Toggle label={t("Keep doses I set by hand")} pressed={keepOwn} onChange={setKeepOwn} />
         </Box>
         <Box
           component="table"
@@ -59,10 +60,10 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
         >
           <thead>
             <tr>
-              <th scope="col">Session</th>
-              <th scope="col">Time</th>
-              <th scope="col">Under tension</th>
-              <th scope="col">Repetitions</th>
+              <th scope="col">{t("Session")}</th>
+              <th scope="col">{t("Time")}</th>
+              <th scope="col">{t("Under tension")}</th>
+              <th scope="col">{t("Repetitions")}</th>
             </tr>
           </thead>
           <tbody>
@@ -81,26 +82,26 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
         <Box role="status">
           <Typography sx={{ fontWeight: 700 }}>
             {sameStyle
-              ? "This is the style of the program."
+              ? t("This is the style of the program.")
               : result.doses.length === 0
-                ? "No dose changes."
-                : `${result.doses.length} ${result.doses.length === 1 ? "dose changes" : "doses change"}`}
+                ? t("No dose changes.")
+                : t("{{count}} doses change", { count: result.doses.length, defaultValue_one: "{{count}} dose changes" })}
           </Typography>
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
             {!sameStyle &&
               result.doses.map((dose) => (
                 <li key={dose.itemId}>
                   {words.movementName(dose.movementId)}: {doseText(dose.before)} → <strong>{doseText(dose.after)}</strong>
-                  {dose.ownDose && " (set by hand)"}
+                  {dose.ownDose && ` ${t("(set by hand)")}`}
                 </li>
               ))}
           </Box>
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Leave as it is</Button>
+        <Button onClick={onClose}>{t("Leave as it is")}</Button>
         <Button variant="contained" onClick={apply} disabled={sameStyle}>
-          Switch the style
+          {t("Switch the style")}
         </Button>
       </DialogActions>
     </Dialog>

@@ -2,6 +2,8 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { weeksAhead, type Week } from "@kind-grip/core/program";
 import { doseText, type Session } from "@kind-grip/core/session";
+import { listText, massText } from "../base/measures";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 
@@ -30,34 +32,45 @@ export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, on
       case "form":
         return `${words.formName(movementId, week.formId)}${week.loadKg === null ? "" : `, ${words.load(week)}`}, ${doseText(week.dose)}`;
       case "load":
-        return `${words.load(week)}, ${doseText(week.dose)}${week.large ? " (step over 10 %)" : ""}`;
+        return `${words.load(week)}, ${doseText(week.dose)}${week.large ? ` ${t("(step over 10 %)")}` : ""}`;
       case "none":
-        return week.stop ? stopText(week.stop) : "the same";
+        return week.stop ? stopText(week.stop) : t("the same");
     }
   };
   const stopText = (stop: NonNullable<Week["stop"]>): string => {
     switch (stop.kind) {
       case "top":
-        return "top of its ladder";
+        return t("top of its ladder");
       case "kit":
-        return `stops: needs ${stop.needs.map((kind) => words.label("kit", kind).toLowerCase()).join(" or ")}`;
+        return t("stops: needs {{needs}}", {
+          needs: listText(
+            stop.needs.map((kind) => words.label("kit", kind).toLowerCase()),
+            "or",
+          ),
+        });
       case "place":
-        return `stops: needs ${stop.needs.map((setting) => words.label("setting", setting).toLowerCase()).join(" or ")}`;
+        return t("stops: needs {{needs}}", {
+          needs: listText(
+            stop.needs.map((setting) => words.label("setting", setting).toLowerCase()),
+            "or",
+          ),
+        });
       case "noHeavier":
-        return `stops: nothing heavier than ${stop.loadKg} kg`;
+        return t("stops: nothing heavier than {{load}}", { load: massText(stop.loadKg) });
     }
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="weeks-title" maxWidth="lg" fullWidth>
-      <DialogTitle id="weeks-title">{session.name}: the weeks ahead</DialogTitle>
+      <DialogTitle id="weeks-title">{t("{{name}}: the weeks ahead", { name: session.name })}</DialogTitle>
       <DialogContent>
         <Typography sx={{ color: "text.secondary", mb: 2, maxWidth: 760 }}>
-          If all goes well. A raise waits for the top of the dose in three runs in a row, effort at least one below the cap, and mornings
-          not raised.
+          {t(
+            "If all goes well. A raise waits for the top of the dose in three runs in a row, effort at least one below the cap, and mornings not raised.",
+          )}
         </Typography>
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 2, flexWrap: "wrap" }}>
           <TextField
-            label="Settling-in week from"
+            label={t("Settling-in week from")}
             type="date"
             value={settlingFrom ?? ""}
             onChange={(event) => onSettling(event.target.value || null)}
@@ -66,12 +79,12 @@ export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, on
           />
           <Typography sx={{ flex: 1, minWidth: 260 }}>
             {settlingFrom
-              ? "For seven days every session of this program is led, planned and followed lighter, without load."
-              : "No settling-in week is set: sessions are as written from the first day."}
+              ? t("For seven days every session of this program is led, planned and followed lighter, without load.")
+              : t("No settling-in week is set: sessions are as written from the first day.")}
           </Typography>
-          {settlingFrom && <Button onClick={() => onSettling(null)}>Take it out</Button>}
+          {settlingFrom && <Button onClick={() => onSettling(null)}>{t("Take it out")}</Button>}
         </Box>
-        <Box tabIndex={0} role="region" aria-label="Weeks" sx={{ overflowX: "auto" }}>
+        <Box tabIndex={0} role="region" aria-label={t("Weeks")} sx={{ overflowX: "auto" }}>
           <Box
             component="table"
             sx={{
@@ -90,9 +103,9 @@ export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, on
           >
             <thead>
               <tr>
-                <th>Movement</th>
+                <th>{t("Movement")}</th>
                 {Array.from({ length: count }, (_, i) => (
-                  <th key={i}>{i === 0 ? "1, settling in" : i + 1}</th>
+                  <th key={i}>{i === 0 ? t("1, settling in") : i + 1}</th>
                 ))}
               </tr>
             </thead>
@@ -127,7 +140,7 @@ export function WeeksDialog({ session, crew, weeks, settlingFrom, onSettling, on
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{t("Close")}</Button>
       </DialogActions>
     </Dialog>
   );

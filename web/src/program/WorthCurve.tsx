@@ -1,6 +1,7 @@
 /** What a session is worth at every length, as a share of it as written; the length looked at is marked. */
 import { Box } from "@mui/material";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 
 const WIDTH = 380;
 const HEIGHT = 190;
@@ -21,7 +22,7 @@ export function WorthCurve({ curve, slotSec }: { curve: readonly { sec: number; 
       component="svg"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label="Worth of the session by its length"
+      aria-label={t("Worth of the session by its length")}
       sx={{ width: "100%", display: "block" }}
     >
       {[0.5, 1].map((worth) => (

@@ -1,5 +1,6 @@
 /** The numbers of a dose that can be pulled, stepped or typed, with their ranges: one table for score, inspector and keys. */
 import type { Dose } from "@kind-grip/core/session";
+import { t } from "../base/words";
 
 export interface DoseNumber {
   key: string;
@@ -18,7 +19,7 @@ export function lengthOf(dose: Dose): DoseNumber {
     case "holds":
       return {
         key: "holdSec",
-        label: "Hold",
+        label: t("Hold"),
         unit: "s",
         value: dose.holdSec,
         min: 1,
@@ -27,11 +28,11 @@ export function lengthOf(dose: Dose): DoseNumber {
         set: (holdSec) => ({ ...dose, holdSec }),
       };
     case "reps":
-      return { key: "reps", label: "Repetitions", value: dose.reps, min: 1, max: 60, step: 1, set: (reps) => ({ ...dose, reps }) };
+      return { key: "reps", label: t("Repetitions"), value: dose.reps, min: 1, max: 60, step: 1, set: (reps) => ({ ...dose, reps }) };
     case "timed":
       return {
         key: "workSec",
-        label: "Work",
+        label: t("Work"),
         unit: "s",
         value: dose.workSec,
         min: 5,
@@ -42,7 +43,7 @@ export function lengthOf(dose: Dose): DoseNumber {
     case "steps":
       return {
         key: "stepsUsed",
-        label: "Last step used",
+        label: t("Last step used"),
         value: dose.stepsUsed,
         min: 1,
         max: 6,
@@ -56,12 +57,12 @@ export function lengthOf(dose: Dose): DoseNumber {
 export function countOf(dose: Dose): DoseNumber {
   switch (dose.kind) {
     case "holds":
-      return { key: "holds", label: "Holds", value: dose.reps, min: 1, max: 30, step: 1, set: (reps) => ({ ...dose, reps }) };
+      return { key: "holds", label: t("Holds"), value: dose.reps, min: 1, max: 30, step: 1, set: (reps) => ({ ...dose, reps }) };
     case "reps":
     case "timed":
-      return { key: "sets", label: "Sets", value: dose.sets, min: 1, max: 10, step: 1, set: (sets) => ({ ...dose, sets }) };
+      return { key: "sets", label: t("Sets"), value: dose.sets, min: 1, max: 10, step: 1, set: (sets) => ({ ...dose, sets }) };
     case "steps":
-      return { key: "rounds", label: "Rounds", value: dose.rounds, min: 1, max: 10, step: 1, set: (rounds) => ({ ...dose, rounds }) };
+      return { key: "rounds", label: t("Rounds"), value: dose.rounds, min: 1, max: 10, step: 1, set: (rounds) => ({ ...dose, rounds }) };
   }
 }
 
@@ -69,7 +70,7 @@ export function countOf(dose: Dose): DoseNumber {
 export function numbersOf(dose: Dose): DoseNumber[] {
   const rest: DoseNumber = {
     key: "restSec",
-    label: "Rest",
+    label: t("Rest"),
     unit: "s",
     value: dose.restSec,
     min: 0,
@@ -97,7 +98,7 @@ export function numbersOf(dose: Dose): DoseNumber[] {
       ? [
           {
             key: "stepSec",
-            label: "Each step",
+            label: t("Each step"),
             unit: "s",
             value: dose.stepSec,
             min: 1,
@@ -105,10 +106,10 @@ export function numbersOf(dose: Dose): DoseNumber[] {
             step: 0.5,
             set: (stepSec) => ({ ...dose, stepSec }),
           },
-          { key: "slides", label: "Slides", value: dose.slides, min: 0, max: 4, step: 1, set: (value) => ({ ...dose, slides: value }) },
+          { key: "slides", label: t("Slides"), value: dose.slides, min: 0, max: 4, step: 1, set: (value) => ({ ...dose, slides: value }) },
           {
             key: "slideReps",
-            label: "Times each",
+            label: t("Times each"),
             value: dose.slideReps,
             min: 1,
             max: 10,
@@ -117,7 +118,7 @@ export function numbersOf(dose: Dose): DoseNumber[] {
           },
           {
             key: "slideSec",
-            label: "Each slide",
+            label: t("Each slide"),
             unit: "s",
             value: dose.slideSec,
             min: 1,
@@ -131,10 +132,10 @@ export function numbersOf(dose: Dose): DoseNumber[] {
     countOf(dose),
     lengthOf(dose),
     rest,
-    ...tempo("outSec", "Out"),
-    ...tempo("endPauseSec", "Stay"),
-    ...tempo("backSec", "Back"),
-    ...tempo("startPauseSec", "Pause"),
+    ...tempo("outSec", t("Out")),
+    ...tempo("endPauseSec", t("Stay")),
+    ...tempo("backSec", t("Back")),
+    ...tempo("startPauseSec", t("Pause")),
     ...slides,
   ];
 }

@@ -5,6 +5,7 @@ import { useCallback } from "react";
 import type { Trend } from "@kind-grip/core/followup";
 import type { Progress } from "@kind-grip/core/api";
 
+import { t } from "../base/words";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
 interface EffortChartProps {
@@ -20,7 +21,7 @@ export function EffortChart({ runs, trend, timeZone }: EffortChartProps) {
   );
   return (
     <Plot
-      label={`Mean effort and attendance of ${runs.length} runs over time; the figures are in the table of runs.`}
+      label={t("Mean effort and attendance of {{runs}} runs over time; the figures are in the table of runs.", { runs: runs.length })}
       height={300}
       draw={draw}
     />
@@ -35,7 +36,7 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
   return [
     {
       type: "bar",
-      name: "Came",
+      name: t("Came"),
       x: runs.map((run) => local(run.startedAtMs)),
       y: runs.map((run) => (run.present / Math.max(1, run.expected)) * 100),
       text: names,
@@ -48,10 +49,10 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
     {
       type: "scatter",
       mode: "markers",
-      name: "Effort, mean of the run",
+      name: t("Effort, mean of the run"),
       x: felt.map((run) => local(run.startedAtMs)),
       y: felt.map((run) => run.meanEffort),
-      text: felt.map((run) => `${run.sessionName}, ${run.answers} answers`),
+      text: felt.map((run) => t("{{sessionName}}, {{answers}} answers", { sessionName: run.sessionName, answers: run.answers })),
       marker: { color: spruce, size: 10 },
       hovertemplate: "%{text}<br>effort %{y:.1f}<extra></extra>",
     },
@@ -60,7 +61,7 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
           {
             type: "scatter",
             mode: "lines",
-            name: "Trend",
+            name: t("Trend"),
             x: ends.map((run) => local(run.startedAtMs)),
             y: ends.map((run) => trend.intercept + (trend.slope * run.startedAtMs) / 86_400_000),
             line: { color: warm, width: 3, dash: "dash" },
@@ -76,7 +77,7 @@ function layoutOf(colours: PlotColours): Partial<Layout> {
   return {
     legend: { orientation: "h", x: 1, xanchor: "right", y: 1.06, yanchor: "bottom" },
     xaxis: { ...axis, type: "date", tickformat: "%-d %b" },
-    yaxis: { ...axis, title: { text: "Effort" }, domain: [0.36, 1], range: [0, 10], dtick: 2 },
-    yaxis2: { ...axis, title: { text: "Came, %" }, domain: [0, 0.24], range: [0, 100], dtick: 50 },
+    yaxis: { ...axis, title: { text: t("Effort") }, domain: [0.36, 1], range: [0, 10], dtick: 2 },
+    yaxis2: { ...axis, title: { text: t("Came, %") }, domain: [0, 0.24], range: [0, 100], dtick: 50 },
   };
 }

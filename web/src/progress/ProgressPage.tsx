@@ -4,6 +4,7 @@ import { useState } from "react";
 import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
 import { useSearchParams } from "react-router";
 import type { CrewEntry, Progress } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { progressApi } from "./api";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
@@ -24,10 +25,10 @@ const SPANS = [
 ] as const;
 
 const VIEWS = [
-  { value: "decide", label: "Decide" },
-  { value: "figures", label: "Figures" },
-  { value: "review", label: "Review" },
-  { value: "history", label: "History" },
+  { value: "decide", label: t("Decide") },
+  { value: "figures", label: t("Figures") },
+  { value: "review", label: t("Review") },
+  { value: "history", label: t("History") },
 ] as const;
 type View = (typeof VIEWS)[number]["value"];
 
@@ -37,8 +38,8 @@ export default function ProgressPage() {
   const view = VIEWS.find(({ value }) => value === search.get("view"))?.value ?? "decide";
   return (
     <>
-      <PageTitle title="Progress">
-        <Choice<View> label="Shown" value={view} onChange={(next) => setSearch({ view: next }, { replace: true })} options={VIEWS} />
+      <PageTitle title={t("Progress")}>
+        <Choice<View> label={t("Shown")} value={view} onChange={(next) => setSearch({ view: next }, { replace: true })} options={VIEWS} />
       </PageTitle>
       {view === "decide" && <Decisions crew={crew} />}
       {view === "figures" && <FiguresView crew={crew} />}
@@ -54,12 +55,12 @@ function FiguresView({ crew }: { crew: CrewEntry }) {
   return (
     <>
       <Box sx={{ mb: 2 }}>
-        <Choice<"7" | "28" | "84"> label="Time shown" value={days} onChange={setDays} options={SPANS} />
+        <Choice<"7" | "28" | "84"> label={t("Time shown")} value={days} onChange={setDays} options={SPANS} />
       </Box>
       <Loaded query={query} keepShown>
         {(progress) =>
           progress.runs.length === 0 ? (
-            <Empty title="No run in this time" text="Attendance and effort appear here after the first led session." />
+            <Empty title={t("No run in this time")} text={t("Attendance and effort appear here after the first led session.")} />
           ) : (
             <Figures progress={progress} timeZone={crew.timeZone} />
           )
@@ -81,12 +82,19 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
   return (
     <>
       <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", mb: 3 }}>
-        <Figure value={String(runs.length)} label={runs.length === 1 ? "run" : "runs"} />
-        <Figure value={`${Math.round((present / Math.max(1, expected)) * 100)} %`} label="came, on average" />
-        <Figure value={meanEffort === null ? "–" : meanEffort.toFixed(1)} label={`effort of 10, from ${answers} answers`} />
+        <Figure value={String(runs.length)} label={t("runs", { count: runs.length, defaultValue_one: "run" })} />
+        <Figure value={`${Math.round((present / Math.max(1, expected)) * 100)} %`} label={t("came, on average")} />
+        <Figure
+          value={meanEffort === null ? "–" : meanEffort.toFixed(1)}
+          label={t("effort of 10, from {{answers}} answers", { answers })}
+        />
         <Figure
           value={perWeek === undefined ? "–" : `${perWeek > 0 ? "+" : "−"}${Math.abs(perWeek).toFixed(2)}`}
-          label={perWeek === undefined ? `no trend under ${MIN_ANSWERS} answers` : "effort a week, least squares"}
+          label={
+            perWeek === undefined
+              ? t("no trend under {{minAnswers}} answers", { minAnswers: MIN_ANSWERS })
+              : t("effort a week, least squares")
+          }
         />
       </Box>
       <EffortChart runs={runs} trend={trend} timeZone={timeZone} />
@@ -103,11 +111,11 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
       >
         <thead>
           <tr>
-            <th scope="col">Person</th>
-            <th scope="col">Came</th>
-            <th scope="col">Effort, mean</th>
-            <th scope="col">Answers</th>
-            <th scope="col">Marks</th>
+            <th scope="col">{t("Person")}</th>
+            <th scope="col">{t("Came")}</th>
+            <th scope="col">{t("Effort, mean")}</th>
+            <th scope="col">{t("Answers")}</th>
+            <th scope="col">{t("Marks")}</th>
           </tr>
         </thead>
         <tbody>
@@ -116,9 +124,7 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
               <th scope="row">{person.name}</th>
               <td>
                 <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
-                  <Box sx={{ width: 82 }}>
-                    {person.present} of {person.runs}
-                  </Box>
+                  <Box sx={{ width: 82 }}>{t("{{present}} of {{runs}}", { present: person.present, runs: person.runs })}</Box>
                   <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
                     <Box
                       className="keeps-colour"

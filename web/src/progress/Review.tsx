@@ -5,8 +5,9 @@ import { Link } from "react-router";
 import { addDays, shiftsFrom } from "@kind-grip/core/calendar";
 import { grouped } from "@kind-grip/core/units";
 import { DateTime } from "luxon";
-import { blockReasonText, type LoadRise, type ReviewAnswer } from "@kind-grip/core/followup";
+import type { LoadRise, ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { workApi } from "../work/api";
@@ -19,6 +20,7 @@ import { Table } from "../parts/Table";
 import { DecisionMark } from "../response/DecisionMark";
 import { Figure } from "./Figure";
 import { ReviewChart } from "./ReviewChart";
+import { blockReasonText } from "./block-reason-text";
 
 export function Review({ crew }: { crew: CrewEntry }) {
   const [weeks, setWeeks] = useState<"4" | "8">("8");
@@ -27,7 +29,7 @@ export function Review({ crew }: { crew: CrewEntry }) {
     <>
       <Box sx={{ mb: 2, "@media print": { display: "none" } }}>
         <Choice<"4" | "8">
-          label="Weeks looked back on"
+          label={t("Weeks looked back on")}
           value={weeks}
           onChange={setWeeks}
           options={[
@@ -39,7 +41,7 @@ export function Review({ crew }: { crew: CrewEntry }) {
       <Loaded query={query} keepShown>
         {(review) =>
           review.days.length === 0 ? (
-            <Empty title="No run in these weeks" text="A review looks back on what was done, felt and measured." />
+            <Empty title={t("No run in these weeks")} text={t("A review looks back on what was done, felt and measured.")} />
           ) : (
             <Block crew={crew} review={review} />
           )
@@ -63,23 +65,28 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
   return (
     <>
       <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", mb: 2 }}>
-        <Figure value={percent(review.adherence)} label="of the items due were done" />
-        <Figure value={percent(review.raised)} label={`of ${review.answers} mornings above usual`} />
-        <Figure value={review.rounds ? `${better}` : "–"} label={review.rounds ? "people better beyond noise" : "nobody measured twice"} />
+        <Figure value={percent(review.adherence)} label={t("of the items due were done")} />
+        <Figure value={percent(review.raised)} label={t("of {{answers}} mornings above usual", { answers: review.answers })} />
+        <Figure
+          value={review.rounds ? `${better}` : "–"}
+          label={review.rounds ? t("people better beyond noise") : t("nobody measured twice")}
+        />
       </Box>
       <ReviewChart days={review.days} strain={strain} />
       <Rises rises={review.rises} strain={strain} />
       <Next crew={crew} next={review.next} />
       <Table
-        caption={`Who changed, and why${review.rounds ? `: ${review.rounds.first} against ${review.rounds.last}` : ""}`}
-        head={["Person", "Done", "Effort", "Mornings a week", "Decisions", "Measured, beyond noise"]}
+        caption={t("Who changed, and why{{what}}", {
+          what: review.rounds ? t(": {{first}} against {{last}}", { first: review.rounds.first, last: review.rounds.last }) : "",
+        })}
+        head={[t("Person"), t("Done"), t("Effort"), t("Mornings a week"), t("Decisions"), t("Measured, beyond noise")]}
         rows={review.people.map((person) => ({
           key: person.personId,
           cells: [
             person.name,
             percent(person.adherence),
             person.meanEffort === null ? "–" : person.meanEffort.toFixed(1),
-            person.morningTrend === null ? `${person.answers} answers` : signed(person.morningTrend),
+            person.morningTrend === null ? t("{{answers}} answers", { answers: person.answers }) : signed(person.morningTrend),
             <Box key="d" sx={{ display: "flex", columnGap: 2, flexWrap: "wrap" }}>
               {(["pauseAndRefer", "ease", "progress", "hold"] as const).flatMap((kind) =>
                 person.decisions[kind]
@@ -105,20 +112,24 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
   const weeks = grouped(rises, ({ weekStart }) => weekStart);
   const workIn = (weekStart: string) => {
     const values = [...strain].flatMap(([day, value]) => (day >= weekStart && day < addDays(weekStart, 7) ? [value] : []));
-    return values.length === 0 ? "" : `; strain of the work ${Math.max(...values).toFixed(1)} on ${values.length} days`;
+    return values.length === 0
+      ? ""
+      : t("; strain of the work {{max}} on {{values}} days", { max: Math.max(...values).toFixed(1), values: values.length });
   };
   if (rises.length === 0)
-    return <Typography sx={{ color: "text.secondary" }}>In no week did the load of strengthening rise by more than a tenth.</Typography>;
+    return (
+      <Typography sx={{ color: "text.secondary" }}>{t("In no week did the load of strengthening rise by more than a tenth.")}</Typography>
+    );
   return (
-    <Box component="section" aria-label="Fast rises" sx={{ mt: 1 }}>
-      <Typography variant="h3">More strengthening than in the last week that had any</Typography>
+    <Box component="section" aria-label={t("Fast rises")} sx={{ mt: 1 }}>
+      <Typography variant="h3">{t("More strengthening than in the last week that had any")}</Typography>
       {[...weeks].map(([weekStart, list]) => (
         <Typography key={weekStart}>
           <strong>{DateTime.fromISO(weekStart).toFormat("d LLLL")}</strong>:{" "}
           {list
             .map(
               ({ region, kind, rise, weekStart, againstWeek }) =>
-                `${words.label("region", region)} ${rise === null ? "from nothing" : `+${Math.round(rise * 100)} %`}${kind === "effort" ? " (by effort)" : ""}${pauseText(weekStart, againstWeek)}`,
+                `${words.label("region", region)} ${rise === null ? t("from nothing") : `+${Math.round(rise * 100)} %`}${kind === "effort" ? ` ${t("(by effort)")}` : ""}${pauseText(weekStart, againstWeek)}`,
             )
             .join(", ")}
           {workIn(weekStart)}
@@ -132,15 +143,15 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
 function pauseText(weekStart: string, againstWeek: string | null): string {
   return againstWeek === null || againstWeek === addDays(weekStart, -7)
     ? ""
-    : ` over ${DateTime.fromISO(againstWeek).toFormat("d LLLL")}, with a pause between`;
+    : ` ${t("over {{date}}, with a pause between", { date: DateTime.fromISO(againstWeek).toFormat("d LLLL") })}`;
 }
 
 function Next({ crew, next }: { crew: CrewEntry; next: ReviewAnswer["next"] }) {
   return (
-    <Box component="section" aria-label="Next block" sx={{ borderLeft: "4px solid", borderColor: "warm.main", pl: 2.5, py: 1, my: 3 }}>
+    <Box component="section" aria-label={t("Next block")} sx={{ borderLeft: "4px solid", borderColor: "warm.main", pl: 2.5, py: 1, my: 3 }}>
       <Typography variant="h2">
-        Next: {next.weeks} weeks, {next.aim === "loadLed" ? "load-led" : "relief-led"}
-        {next.shorter && ", shorter sessions"}
+        {t("Next: {{weeks}} weeks, {{what}}", { weeks: next.weeks, what: next.aim === "loadLed" ? t("load-led") : t("relief-led") })}
+        {next.shorter && t(", shorter sessions")}
       </Typography>
       {next.reasons.map((reason) => (
         <Typography key={reason.reason}>{blockReasonText(reason)}</Typography>
@@ -151,7 +162,7 @@ function Next({ crew, next }: { crew: CrewEntry; next: ReviewAnswer["next"] }) {
         variant="outlined"
         sx={{ mt: 1.5, "@media print": { display: "none" } }}
       >
-        Compose it
+        {t("Compose it")}
       </Button>
     </Box>
   );
@@ -162,5 +173,5 @@ function percent(share: number | null): string {
 }
 
 function signed(value: number): string {
-  return Math.abs(value) < 0.05 ? "level" : `${value > 0 ? "+" : "−"}${Math.abs(value).toFixed(1)} points`;
+  return Math.abs(value) < 0.05 ? "level" : t("{{what}}{{abs}} points", { what: value > 0 ? "+" : "−", abs: Math.abs(value).toFixed(1) });
 }

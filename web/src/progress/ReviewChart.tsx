@@ -2,6 +2,7 @@
 import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
 import type { ReviewAnswer } from "@kind-grip/core/followup";
+import { t } from "../base/words";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
 interface ReviewChartProps {
@@ -17,7 +18,9 @@ export function ReviewChart({ days, strain }: ReviewChartProps) {
   );
   return (
     <Plot
-      label={`Day by day: strain of the work, minutes of exercise a person, mean effort and mean morning level on ${days.length} days.`}
+      label={t("Day by day: strain of the work, minutes of exercise a person, mean effort and mean morning level on {{days}} days.", {
+        days: days.length,
+      })}
       height={420}
       draw={draw}
     />
@@ -29,26 +32,26 @@ function dataOf(days: ReviewAnswer["days"], strain: ReadonlyMap<string, number>,
   return [
     {
       type: "bar",
-      name: "Strain of the work",
+      name: t("Strain of the work"),
       x: [...strain.keys()],
       y: [...strain.values()],
       yaxis: "y3",
       marker: { color: quiet, opacity: 0.5 },
-      hovertemplate: "%{x|%a %-d %b}<br>strain index %{y:.1f}<extra></extra>",
+      hovertemplate: t("%{x|%a %-d %b}<br>strain index %{y:.1f}<extra></extra>"),
     },
     {
       type: "bar",
-      name: "Exercise, min a person",
+      name: t("Exercise, min a person"),
       x,
       y: days.map(({ minPerPerson }) => minPerPerson),
       yaxis: "y2",
       marker: { color: spruce },
-      hovertemplate: "%{x|%a %-d %b}<br>%{y:.1f} min a person<extra></extra>",
+      hovertemplate: t("%{x|%a %-d %b}<br>%{y:.1f} min a person<extra></extra>"),
     },
     {
       type: "scatter",
       mode: "lines+markers",
-      name: "Effort, mean",
+      name: t("Effort, mean"),
       x,
       y: days.map(({ meanEffort }) => meanEffort),
       line: { color: ink, width: 2 },
@@ -58,10 +61,10 @@ function dataOf(days: ReviewAnswer["days"], strain: ReadonlyMap<string, number>,
     {
       type: "scatter",
       mode: "lines+markers",
-      name: "Morning, mean",
+      name: t("Morning, mean"),
       x: days.filter(({ mornings }) => mornings > 0).map(({ day }) => day),
       y: days.filter(({ mornings }) => mornings > 0).map(({ meanMorning }) => meanMorning),
-      text: days.filter(({ mornings }) => mornings > 0).map(({ mornings }) => `${mornings} answers`),
+      text: days.filter(({ mornings }) => mornings > 0).map(({ mornings }) => t("{{mornings}} answers", { mornings })),
       line: { color: warm, width: 3 },
       marker: { size: 7 },
       hovertemplate: "%{x|%a %-d %b}<br>morning %{y:.1f}, %{text}<extra></extra>",

@@ -4,6 +4,7 @@ import { Download, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "@kind-grip/core/followup";
 import type { ReportEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { reportApi } from "./api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -12,9 +13,9 @@ import { Table } from "../parts/Table";
 import { Figure } from "../progress/Figure";
 
 const MEASURES = {
-  grip: { name: "Grip", unit: "kg" },
-  range: { name: "Range of motion", unit: "°" },
-  function: { name: "Function test", unit: "points easier" },
+  grip: { name: t("Grip"), unit: "kg" },
+  range: { name: t("Range of motion"), unit: "°" },
+  function: { name: t("Function test"), unit: t("points easier") },
 } as const;
 
 export function CrewReport({ crewId }: { crewId: string }) {
@@ -26,35 +27,43 @@ export function CrewReport({ crewId }: { crewId: string }) {
         return (
           <>
             <PageTitle
-              title={`${report.crew.name}: report`}
-              lead={`${report.crew.trade}. ${latest ? `Four weeks from ${day(latest.from)} to ${day(latest.until)}.` : "No four weeks are closed yet."}`}
+              title={t("{{name}}: report", { name: report.crew.name })}
+              lead={`${report.crew.trade}. ${latest ? t("Four weeks from {{from}} to {{until}}.", { from: day(latest.from), until: day(latest.until) }) : t("No four weeks are closed yet.")}`}
             >
               <Button variant="outlined" startIcon={<Printer size={20} />} onClick={() => print()}>
-                Print
+                {t("Print")}
               </Button>
               <Button component="a" href={`/api/crews/${crewId}/report.csv`} startIcon={<Download size={20} />}>
-                CSV
+                {t("CSV")}
               </Button>
             </PageTitle>
             {latest ? (
               <Latest figures={latest.figures} />
             ) : (
               <Empty
-                title={`The first report is here on ${day(report.next.readableOn)}`}
-                text={`It covers ${day(report.next.from)} to ${day(report.next.until)}, and ${FREEZE_AFTER_DAYS} days are left for what arrives late.`}
+                title={t("The first report is here on {{readableOn}}", { readableOn: day(report.next.readableOn) })}
+                text={t("It covers {{from}} to {{until}}, and {{freezeAfterDays}} days are left for what arrives late.", {
+                  from: day(report.next.from),
+                  until: day(report.next.until),
+                  freezeAfterDays: FREEZE_AFTER_DAYS,
+                })}
               />
             )}
             {report.blocks.length > 0 && <Blocks blocks={report.blocks} />}
             {latest && (
               <Typography sx={{ mt: 1.5 }}>
-                The next four weeks, {day(report.next.from)} to {day(report.next.until)}, can be read from {day(report.next.readableOn)} on.
+                {t("The next four weeks, {{from}} to {{until}}, can be read from {{readableOn}} on.", {
+                  from: day(report.next.from),
+                  until: day(report.next.until),
+                  readableOn: day(report.next.readableOn),
+                })}
               </Typography>
             )}
             {report.changes.map(({ first, last, on, changes }) => (
               <Table
                 key={on}
-                caption={`Measured twice: ${first} against ${last}, ${day(on)}`}
-                head={["Measure", "People", "Mean change"]}
+                caption={t("Measured twice: {{first}} against {{last}}, {{on}}", { first, last, on: day(on) })}
+                head={[t("Measure"), t("People"), t("Mean change")]}
                 rows={changes.map(({ measure, people, mean }) => ({
                   key: measure,
                   cells: [
@@ -66,11 +75,10 @@ export function CrewReport({ crewId }: { crewId: string }) {
               />
             ))}
             <Typography sx={{ mt: 3, color: "text.secondary", maxWidth: 820 }}>
-              Figures are of the crew, never of a person. None is drawn from fewer than {FEWEST_PEOPLE} people, and no two, however far
-              apart, are of people that differ by fewer: somebody who came or went may be left out, and a dash stands where it would show
-              them. They cover fixed blocks of {BLOCK_DAYS / 7} weeks, are rounded so that one person moves them by one step at most, and do
-              not change once they are here. This is prevention, not treatment. Follow site rules, local law and the advice of licensed
-              professionals.
+              {t(
+                "Figures are of the crew, never of a person. None is drawn from fewer than {{fewestPeople}} people, and no two, however far apart, are of people that differ by fewer: somebody who came or went may be left out, and a dash stands where it would show them. They cover fixed blocks of {{blockDays}} weeks, are rounded so that one person moves them by one step at most, and do not change once they are here. This is prevention, not treatment. Follow site rules, local law and the advice of licensed professionals.",
+                { fewestPeople: FEWEST_PEOPLE, blockDays: BLOCK_DAYS / 7 },
+              )}
             </Typography>
           </>
         );
@@ -82,11 +90,11 @@ export function CrewReport({ crewId }: { crewId: string }) {
 function Latest({ figures }: { figures: CrewFigures }) {
   return (
     <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-      <Figure value={shown(figures.adherence, percent)} label="of what was due was done" />
-      <Figure value={shown(figures.people, String)} label="people these figures are of" />
-      <Figure value={shown(figures.secPerPersonDay, minutes)} label="minutes a person and day" />
-      <Figure value={shown(figures.meanEffort, String)} label="effort of 10, mean" />
-      <Figure value={shown(figures.morningsRaised, percent)} label="of mornings above usual" />
+      <Figure value={shown(figures.adherence, percent)} label={t("of what was due was done")} />
+      <Figure value={shown(figures.people, String)} label={t("people these figures are of")} />
+      <Figure value={shown(figures.secPerPersonDay, minutes)} label={t("minutes a person and day")} />
+      <Figure value={shown(figures.meanEffort, String)} label={t("effort of 10, mean")} />
+      <Figure value={shown(figures.morningsRaised, percent)} label={t("of mornings above usual")} />
     </Box>
   );
 }
@@ -94,12 +102,19 @@ function Latest({ figures }: { figures: CrewFigures }) {
 function Blocks({ blocks }: { blocks: ReportEntry["blocks"] }) {
   return (
     <Table
-      caption="Four weeks at a time"
-      head={["From", "People", "Done of what was due", "Minutes a person and day", "Effort of 10", "Mornings above usual"]}
+      caption={t("Four weeks at a time")}
+      head={[
+        t("From"),
+        t("People"),
+        t("Done of what was due"),
+        t("Minutes a person and day"),
+        t("Effort of 10"),
+        t("Mornings above usual"),
+      ]}
       rows={blocks.map(({ from, until, figures }) => ({
         key: from,
         cells: [
-          `${day(from)} to ${day(until)}`,
+          t("{{from}} to {{until}}", { from: day(from), until: day(until) }),
           shown(figures.people, String),
           <Share key="done" share={figures.adherence} />,
           shown(figures.secPerPersonDay, minutes),

@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { Navigate } from "react-router";
+import { t } from "../base/words";
 import { serverApi } from "../base/api";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -25,13 +26,13 @@ export default function EmployerPage() {
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 3, "@media print": { display: "none" } }}>
         <Box component="img" src="/mark.svg" alt="" sx={{ width: 40 }} />
         <Typography sx={{ flex: 1 }}>
-          <strong>{me.account.practice}</strong> for {me.account.name}
+          <strong>{me.account.practice}</strong> {t("for {{name}}", { name: me.account.name })}
         </Typography>
         <Button aria-pressed={account} onClick={() => setAccount(!account)}>
-          Password
+          {t("Password")}
         </Button>
         <Button variant="outlined" onClick={() => void signOut()}>
-          Sign out
+          {t("Sign out")}
         </Button>
       </Box>
       {account && (
@@ -42,13 +43,13 @@ export default function EmployerPage() {
       <Loaded query={crews}>
         {(list) => {
           const shown = chosen ?? list[0]?.id;
-          if (!shown) return <Empty title="No crew yet" text="The practice has not given you a crew to see." />;
+          if (!shown) return <Empty title={t("No crew yet")} text={t("The practice has not given you a crew to see.")} />;
           return (
             <>
               {list.length > 1 && (
                 <Box sx={{ mb: 3, "@media print": { display: "none" } }}>
                   <Choice
-                    label="Crew"
+                    label={t("Crew")}
                     value={shown}
                     onChange={setChosen}
                     options={list.map(({ id, name }) => ({ value: id, label: name }))}

@@ -1,6 +1,7 @@
 /** The report of a crew, and everything that can be taken out of it as open files. */
 import { Box, Button, Typography } from "@mui/material";
 import { Download } from "lucide-react";
+import { t } from "../base/words";
 import { useCrew } from "../crew/CrewFrame";
 import { CrewReport } from "./CrewReport";
 import { programApi } from "../program/api";
@@ -11,21 +12,21 @@ export default function ReportPage() {
   const files: [label: string, href: string][] = [
     ...(program
       ? ([
-          ["Hand-out of the program, a page a session (PDF)", `/api/programs/${program.id}/hand-out.pdf`],
-          ["Personal sheets, a page a person (PDF)", `/api/programs/${program.id}/sheets.pdf`],
+          [t("Hand-out of the program, a page a session (PDF)"), `/api/programs/${program.id}/hand-out.pdf`],
+          [t("Personal sheets, a page a person (PDF)"), `/api/programs/${program.id}/sheets.pdf`],
         ] as [string, string][])
       : []),
-    ["People (CSV)", `/api/crews/${crew.id}/people.csv`],
-    ["Runs, a row a person and run (CSV)", `/api/crews/${crew.id}/runs.csv`],
-    ["Day plan (iCalendar)", `/api/crews/${crew.id}/calendar.ics`],
-    ["Everything of this crew, health answers included (JSON)", `/api/crews/${crew.id}/export.json`],
+    [t("People (CSV)"), `/api/crews/${crew.id}/people.csv`],
+    [t("Runs, a row a person and run (CSV)"), `/api/crews/${crew.id}/runs.csv`],
+    [t("Day plan (iCalendar)"), `/api/crews/${crew.id}/calendar.ics`],
+    [t("Everything of this crew, health answers included (JSON)"), `/api/crews/${crew.id}/export.json`],
   ];
   return (
     <>
       <CrewReport crewId={crew.id} />
-      <Box component="section" aria-label="Files" sx={{ mt: 5, "@media print": { display: "none" } }}>
+      <Box component="section" aria-label={t("Files")} sx={{ mt: 5, "@media print": { display: "none" } }}>
         <Typography variant="h2" sx={{ mb: 1 }}>
-          Open files
+          {t("Open files")}
         </Typography>
         <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
           {files.map(([label, href]) => (

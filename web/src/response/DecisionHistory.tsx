@@ -2,7 +2,7 @@
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { useState } from "react";
-import { changeText, DECISION_WORDS, firedText } from "@kind-grip/core/response";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { CrewEntry, DecisionEntry } from "@kind-grip/core/api";
 import { responseApi } from "./api";
@@ -12,17 +12,18 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Why } from "../parts/Why";
 import { DecisionMark } from "./DecisionMark";
+import { changeText, DECISION_WORDS, firedText } from "./response-text";
 
 export function DecisionHistory({ crew }: { crew: CrewEntry }) {
   const [page, setPage] = useState(0);
   const query = responseApi.useDecisionHistoryQuery({ crewId: crew.id, page });
   const people = crewApi.usePeopleQuery(crew.id).data ?? [];
-  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? "somebody gone";
+  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? t("somebody gone");
   return (
     <Loaded query={query}>
       {({ decisions, total, pageSize }) =>
         total === 0 ? (
-          <Empty title="Nothing decided yet" text="Each decision is kept here with the rules and figures it rested on." />
+          <Empty title={t("Nothing decided yet")} text={t("Each decision is kept here with the rules and figures it rested on.")} />
         ) : (
           <>
             {decisions.map((decision) => (
@@ -31,13 +32,17 @@ export function DecisionHistory({ crew }: { crew: CrewEntry }) {
             {total > pageSize && (
               <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 2 }}>
                 <Button disabled={page === 0} onClick={() => setPage(page - 1)}>
-                  Newer
+                  {t("Newer")}
                 </Button>
                 <Typography>
-                  {page * pageSize + 1}–{Math.min(total, (page + 1) * pageSize)} of {total}
+                  {t("{{first}}–{{last}} of {{total}}", {
+                    first: page * pageSize + 1,
+                    last: Math.min(total, (page + 1) * pageSize),
+                    total,
+                  })}
                 </Typography>
                 <Button disabled={(page + 1) * pageSize >= total} onClick={() => setPage(page + 1)}>
-                  Older
+                  {t("Older")}
                 </Button>
               </Box>
             )}
@@ -77,34 +82,46 @@ function Line({ decision, name, timeZone }: { decision: DecisionEntry; name: str
         </Typography>
         {proposed !== decided && (
           <Typography>
-            Instead of {DECISION_WORDS[proposed].toLowerCase()}: {decision.why}
+            {t("Instead of {{decisionWords}}: {{why}}", { decisionWords: DECISION_WORDS[proposed].toLowerCase(), why: decision.why ?? "" })}
           </Typography>
         )}
         {decision.resumedAt && (
           <Typography>
-            Taken up again {day(decision.resumedAt)}: {decision.resumedWhy}
+            {t("Taken up again {{resumedAt}}: {{resumedWhy}}", {
+              resumedAt: day(decision.resumedAt),
+              resumedWhy: decision.resumedWhy ?? "",
+            })}
           </Typography>
         )}
-        <Why label={`By ${decision.by}: what it rested on`}>
+        <Why label={t("By {{by}}: what it rested on", { by: decision.by })}>
           {response.fired.map((fired, i) => (
             <Typography key={i}>{firedText(fired)}</Typography>
           ))}
           <Typography sx={{ color: "text.secondary" }}>
-            Thresholds, version {settingsVersion}: {settings.progressRuns} clean runs, effort {settings.progressMargin} below the cap,
-            mornings up by {settings.settlingRise} expected for {settings.settlingDays} days, no better after {settings.noGainDays} days
-            with {settings.noGainPercent} % done.
+            {t(
+              "Thresholds, version {{settingsVersion}}: {{progressRuns}} clean runs, effort {{progressMargin}} below the cap, mornings up by {{settlingRise}} expected for {{settlingDays}} days, no better after {{noGainDays}} days with {{noGainPercent}} % done.",
+              {
+                settingsVersion,
+                progressRuns: settings.progressRuns,
+                progressMargin: settings.progressMargin,
+                settlingRise: settings.settlingRise,
+                settlingDays: settings.settlingDays,
+                noGainDays: settings.noGainDays,
+                noGainPercent: settings.noGainPercent,
+              },
+            )}
           </Typography>
         </Why>
       </Box>
       {paused && (
         <Button variant="outlined" onClick={() => setEnding(true)}>
-          Take up again
+          {t("Take up again")}
         </Button>
       )}
       {ending && (
         <ResumeDialog
           id={decision.id}
-          title={`${name}: ${words.movementName(movementId).toLowerCase()} again`}
+          title={t("{{name}}: {{name2}} again", { name, name2: words.movementName(movementId).toLowerCase() })}
           onClose={() => setEnding(false)}
         />
       )}
@@ -124,7 +141,7 @@ function ResumeDialog({ id, title, onClose }: { id: string; title: string; onClo
       <DialogTitle id="resume-title">{title}</DialogTitle>
       <DialogContent>
         <TextField
-          label="Why: who looked at it, and what they said"
+          label={t("Why: who looked at it, and what they said")}
           multiline
           minRows={2}
           value={why}
@@ -135,9 +152,9 @@ function ResumeDialog({ id, title, onClose }: { id: string; title: string; onClo
         />
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" disabled={isLoading || why.trim().length < 3} onClick={() => void store()}>
-          Take up again
+          {t("Take up again")}
         </Button>
       </DialogActions>
     </Dialog>

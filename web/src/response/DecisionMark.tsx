@@ -1,7 +1,8 @@
 /** A decision's kind as a word with its sign; never colour alone. */
 import { Box } from "@mui/material";
 import { ArrowUpRight, ChevronsDown, Equal, OctagonX } from "lucide-react";
-import { DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
+import type { DecisionKind } from "@kind-grip/core/response";
+import { DECISION_WORDS } from "./response-text";
 
 const SIGNS = { progress: ArrowUpRight, hold: Equal, ease: ChevronsDown, pauseAndRefer: OctagonX } as const;
 const COLOURS = { progress: "primary.main", hold: "text.secondary", ease: "warm.dark", pauseAndRefer: "error.main" } as const;

@@ -1,11 +1,12 @@
 /** What waits for one person: an item is a row; several of the same kind are one row, taken together or one by one. */
 import { Box, Button, Typography } from "@mui/material";
 import { useState, type ReactNode } from "react";
-import { changeText, firedText } from "@kind-grip/core/response";
 import type { WaitingDecision } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { EvidenceChart } from "./EvidenceChart";
+import { changeText, firedText } from "./response-text";
 
 interface DecisionRowsProps {
   /** Of one person and one kind, at least one. */
@@ -25,7 +26,7 @@ export function DecisionRows(props: DecisionRowsProps) {
   const words = useWords();
   if (own.length === 1) return <ItemRow {...props} each={own[0]!} />;
   const [first] = own as [WaitingDecision, ...WaitingDecision[]];
-  const name = `${first.name}, ${own.length} movements`;
+  const name = t("{{name}}, {{own}} movements", { name: first.name, own: own.length });
   return (
     <>
       <Box component="article" aria-label={name} sx={ROW}>
@@ -42,8 +43,8 @@ export function DecisionRows(props: DecisionRowsProps) {
         </Box>
         <EvidenceChart runs={first.runs} mornings={first.mornings} usualLevel={first.usualLevel} />
         <Actions {...props} some={own} name={name}>
-          <Button aria-expanded={open} onClick={() => setOpen(!open)} aria-label={`One by one: ${name}`}>
-            {open ? "Together" : "One by one"}
+          <Button aria-expanded={open} onClick={() => setOpen(!open)} aria-label={t("One by one: {{name}}", { name })}>
+            {open ? t("Together") : t("One by one")}
           </Button>
         </Actions>
       </Box>
@@ -124,12 +125,12 @@ function Actions({ some, name, busy, onConfirm, onOther, children }: ActionsProp
   return (
     <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", justifyContent: { md: "flex-end" } }}>
       {onConfirm && (
-        <Button variant="contained" disabled={busy} onClick={() => onConfirm(some)} aria-label={`Confirm: ${name}`}>
-          Confirm
+        <Button variant="contained" disabled={busy} onClick={() => onConfirm(some)} aria-label={t("Confirm: {{name}}", { name })}>
+          {t("Confirm")}
         </Button>
       )}
-      <Button variant="outlined" onClick={() => onOther(some)} aria-label={`Decide otherwise: ${name}`}>
-        Otherwise
+      <Button variant="outlined" onClick={() => onOther(some)} aria-label={t("Decide otherwise: {{name}}", { name })}>
+        {t("Otherwise")}
       </Button>
       {children}
     </Box>

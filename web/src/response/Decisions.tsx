@@ -1,9 +1,10 @@
 /** What waits for a decision, most urgent first: the proposal, the rules with their figures, what exactly changes; confirmed or overruled. */
 import { Alert, Box, Button, Typography } from "@mui/material";
 import { useCallback, useMemo, useState } from "react";
-import { DECISION_WORDS, lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
+import { lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
 import { clockText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
+import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, WaitingDecision } from "@kind-grip/core/api";
 import { responseApi } from "./api";
@@ -19,13 +20,14 @@ import { useParticipations } from "../safety/use-participations";
 import { DecisionMark } from "./DecisionMark";
 import { DecisionRows } from "./DecisionRows";
 import { OverruleDialog } from "./OverruleDialog";
+import { DECISION_WORDS } from "./response-text";
 
 const ORDER: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress", "hold"];
 const WHAT: Readonly<Record<DecisionKind, string>> = {
-  pauseAndRefer: "Stop this item and have somebody look at it.",
-  ease: "One step easier from the next session on.",
-  progress: "One thing more, one item of a person at a time.",
-  hold: "Nothing changes.",
+  pauseAndRefer: t("Stop this item and have somebody look at it."),
+  ease: t("One step easier from the next session on."),
+  progress: t("One thing more, one item of a person at a time."),
+  hold: t("Nothing changes."),
 };
 
 export function Decisions({ crew }: { crew: CrewEntry }) {
@@ -37,14 +39,14 @@ export function Decisions({ crew }: { crew: CrewEntry }) {
         <>
           <Box sx={{ display: "flex", alignItems: "center", gap: 2, mb: 2, flexWrap: "wrap" }}>
             <Typography sx={{ flex: 1, color: "text.secondary" }}>
-              What you confirm is what the next session uses. Every decision is kept with its figures.
+              {t("What you confirm is what the next session uses. Every decision is kept with its figures.")}
             </Typography>
-            <Toggle label="Show holds too" pressed={all} onChange={setAll} />
+            <Toggle label={t("Show holds too")} pressed={all} onChange={setAll} />
           </Box>
           {waiting.length === 0 ? (
             <Empty
-              title="Nothing waits for you"
-              text="Runs and morning answers are read as they come in; what needs a decision appears here and on Today."
+              title={t("Nothing waits for you")}
+              text={t("Runs and morning answers are read as they come in; what needs a decision appears here and on Today.")}
             />
           ) : (
             ORDER.map((kind) => <Kind key={kind} kind={kind} crew={crew} list={waiting.filter(({ response }) => response.kind === kind)} />)
@@ -68,7 +70,13 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
       return (programs ?? []).flatMap(({ program }) =>
         lengthsAfter(library, program.sessions, here, may, changes)
           .filter(({ session, nowSec, thenSec }) => thenSec > nowSec && thenSec > crew.slots[session.slot])
-          .map(({ session, thenSec }) => `${session.name} would take ${clockText(thenSec)} of ${clockText(crew.slots[session.slot])}`),
+          .map(({ session, thenSec }) =>
+            t("{{name}} would take {{time}} of {{time2}}", {
+              name: session.name,
+              time: clockText(thenSec),
+              time2: clockText(crew.slots[session.slot]),
+            }),
+          ),
       );
     },
     [people, programs, library, may, crew.slots],
@@ -98,8 +106,11 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
       dispatch(
         notify({
           text: some.every(({ personId }) => personId === some[0]!.personId)
-            ? `${some[0]!.name}: ${DECISION_WORDS[kind].toLowerCase()}, from the next session on.`
-            : `${some.length} decided.`,
+            ? t("{{name}}: {{decisionWords}}, from the next session on.", {
+                name: some[0]!.name,
+                decisionWords: DECISION_WORDS[kind].toLowerCase(),
+              })
+            : t("{{some}} decided.", { some: some.length }),
         }),
       );
   };
@@ -114,7 +125,7 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
         <Typography sx={{ color: "text.secondary", flex: 1 }}>{WHAT[kind]}</Typography>
         {people > 1 && kind !== "hold" && (
           <Button variant="outlined" disabled={isLoading} onClick={() => void confirm(list)}>
-            Confirm all {people}
+            {t("Confirm all {{people}}", { people })}
           </Button>
         )}
       </Box>
@@ -125,7 +136,9 @@ function Kind({ kind, crew, list }: { kind: DecisionKind; crew: CrewEntry; list:
       )}
       {allTogether.length > 0 && (
         <Alert severity="warning" variant="outlined" sx={{ mt: 1.5 }}>
-          All together: {allTogether.join("; ")}. Confirm fewer, or use Fit on the session afterwards.
+          {t("All together: {{allTogether}}. Confirm fewer, or use Fit on the session afterwards.", {
+            allTogether: allTogether.join("; "),
+          })}
         </Alert>
       )}
       {[...grouped(list, ({ personId }) => personId)].map(([personId, own]) => (

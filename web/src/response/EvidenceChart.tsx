@@ -1,6 +1,7 @@
 /** The evidence of one proposal at a glance: efforts of the runs above, mornings below, what they are compared with as lines. */
 import { Box } from "@mui/material";
 import type { WaitingDecision } from "@kind-grip/core/api";
+import { t } from "../base/words";
 
 const WIDTH = 190;
 const EFFORT = { top: 4, height: 34 };
@@ -19,8 +20,8 @@ export function EvidenceChart({ runs, mornings, usualLevel }: EvidenceChartProps
   const effortY = (effort: number) => EFFORT.top + EFFORT.height - (effort / 10) * EFFORT.height;
   const morningY = (level: number) => MORNING.top + MORNING.height - (level / 10) * MORNING.height;
   const told = [
-    `Efforts ${runs.map(({ effort }) => effort ?? "not said").join(", ") || "none"}.`,
-    `Mornings ${mornings.map(({ level }) => level).join(", ") || "none"}; usual ${usualLevel}.`,
+    t("Efforts {{runs}}.", { runs: runs.map(({ effort }) => effort ?? t("not said")).join(", ") || t("none") }),
+    t("Mornings {{mornings}}; usual {{usualLevel}}.", { mornings: mornings.map(({ level }) => level).join(", ") || t("none"), usualLevel }),
   ].join(" ");
   return (
     <Box

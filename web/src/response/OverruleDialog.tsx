@@ -1,13 +1,15 @@
 /** Deciding otherwise: another kind, and why. The reason is kept with the decision. */
 import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { DECISION_KINDS, DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
+import { DECISION_KINDS, type DecisionKind } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";
 import type { WaitingDecision } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { responseApi } from "./api";
 import { useWords } from "../base/library";
 import { problemOf } from "../base/api";
 import { Choice } from "../parts/Choice";
+import { DECISION_WORDS } from "./response-text";
 
 interface OverruleDialogProps {
   crewId: string;
@@ -41,21 +43,23 @@ export function OverruleDialog({ crewId, list, onClose }: OverruleDialogProps) {
         {name}, {list.map(({ movementId }) => words.movementName(movementId).toLowerCase()).join(", ")}
       </DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
-        <Typography>Proposed: {DECISION_WORDS[response.kind].toLowerCase()}. What instead?</Typography>
+        <Typography>
+          {t("Proposed: {{decisionWords}}. What instead?", { decisionWords: DECISION_WORDS[response.kind].toLowerCase() })}
+        </Typography>
         <Choice<DecisionKind>
-          label="Decision"
+          label={t("Decision")}
           value={decided}
           onChange={setDecided}
           options={DECISION_KINDS.filter((kind) => kind !== response.kind).map((kind) => ({ value: kind, label: DECISION_WORDS[kind] }))}
         />
         <TextField
-          label="Why"
+          label={t("Why")}
           multiline
           minRows={2}
           value={why}
           onChange={(event) => setWhy(event.target.value)}
           error={!!problem?.fields.length}
-          helperText={problem?.fields[0]?.message ?? "Kept with the decision."}
+          helperText={problem?.fields[0]?.message ?? t("Kept with the decision.")}
         />
         {problem && problem.fields.length === 0 && (
           <Alert severity="warning" variant="outlined">
@@ -64,9 +68,9 @@ export function OverruleDialog({ crewId, list, onClose }: OverruleDialogProps) {
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" disabled={isLoading || decided === null || why.trim().length < 3} onClick={() => void store()}>
-          Decide
+          {t("Decide")}
         </Button>
       </DialogActions>
     </Dialog>

@@ -7,6 +7,7 @@ import type { MarkKind } from "@kind-grip/core/run";
 import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { clockText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
@@ -66,7 +67,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
     <Box sx={{ minHeight: PAGE_HEIGHT, p: { xs: 3, md: 5 }, display: "grid", gridTemplateRows: "auto 1fr auto", gap: 3 }}>
       <Box sx={{ display: "flex", alignItems: "center" }}>
         <Button component={Link} to="/today" startIcon={<ArrowLeft size={20} />} sx={{ ml: -1.5 }}>
-          Today
+          {t("Today")}
         </Button>
         <Box sx={{ ml: "auto" }}>
           <RunSwitches {...switches} />
@@ -75,7 +76,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" }, columnGap: 8, rowGap: 4, alignItems: "center" }}>
         <Box>
           <Typography sx={{ fontSize: "1.3rem", color: "text.secondary" }}>
-            {crew.name} · {taking.length} people
+            {t("{{name}} · {{taking}} people", { name: crew.name, taking: taking.length })}
           </Typography>
           <Typography variant="h1" sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" } }}>
             {session.name}
@@ -91,7 +92,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
             startIcon={<Play size={28} fill="currentColor" />}
             sx={{ mt: 4, minHeight: 76, px: 5, fontSize: "1.6rem" }}
           >
-            Start
+            {t("Start")}
           </Button>
         </Box>
         <Box sx={{ fontSize: "1.2rem" }}>
@@ -121,12 +122,12 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
           </Box>
           {kit.length > 0 && (
             <Typography sx={{ mt: 2, fontSize: "inherit" }}>
-              <strong>At hand:</strong> {kit.map((kind) => words.label("kit", kind).toLowerCase()).join(", ")}
+              <strong>{t("At hand:")}</strong> {kit.map((kind) => words.label("kit", kind).toLowerCase()).join(", ")}
             </Typography>
           )}
           {easier.length > 0 && (
             <Typography sx={{ mt: 1, fontSize: "inherit" }}>
-              <strong>Own form:</strong> {easier.join("; ")}
+              <strong>{t("Own form:")}</strong> {easier.join("; ")}
             </Typography>
           )}
         </Box>

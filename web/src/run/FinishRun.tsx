@@ -6,6 +6,7 @@ import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
@@ -85,7 +86,15 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
     putInOutbox(record);
     dropUnderWay(programId, run.session.id);
     dispatchEvent(new Event("kind-grip-run-finished"));
-    dispatch(notify({ text: `${run.session.name} is kept: ${present.length} people, ${answered} efforts.` }));
+    dispatch(
+      notify({
+        text: t("{{name}} is kept: {{present}} people, {{answered}} efforts.", {
+          name: run.session.name,
+          present: present.length,
+          answered,
+        }),
+      }),
+    );
     void navigate("/today");
   };
   const discard = () => {
@@ -96,8 +105,13 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
   return (
     <Box sx={{ maxWidth: 1180, mx: "auto", px: { xs: 2, md: 4 }, pt: 3, pb: 12 }}>
       <PageTitle
-        title="How hard was it?"
-        lead={`${run.session.name} · ${done} of ${items.length} items done · ${clockText(items.reduce((sum, item) => sum + item.doneSec, 0))} of work. Tap a name that was not here.`}
+        title={t("How hard was it?")}
+        lead={t("{{name}} · {{done}} of {{items}} items done · {{time}} of work. Tap a name that was not here.", {
+          name: run.session.name,
+          done,
+          items: items.length,
+          time: clockText(items.reduce((sum, item) => sum + item.doneSec, 0)),
+        })}
       />
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {people.map((person) => {
@@ -119,7 +133,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
             >
               <ButtonBase
                 aria-pressed={here}
-                aria-label={`${person.name} was here`}
+                aria-label={t("{{name}} was here", { name: person.name })}
                 onClick={() => setPresent(person.id, !here)}
                 sx={{
                   justifyContent: "flex-start",
@@ -151,7 +165,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
               </ButtonBase>
               <Box sx={{ display: "flex", visibility: here ? "visible" : "hidden" }}>
                 <ZeroToTen
-                  label={`Effort of ${person.name}`}
+                  label={t("Effort of {{name}}", { name: person.name })}
                   nameOf={(effort) => `${person.name}: ${effort}`}
                   value={efforts[person.id]}
                   onChange={(effort) => setEfforts({ ...efforts, [person.id]: effort })}
@@ -189,13 +203,11 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
           flexWrap: "wrap",
         }}
       >
-        <Typography>
-          {present.length} here, {answered} efforts
-        </Typography>
+        <Typography>{t("{{present}} here, {{answered}} efforts", { present: present.length, answered })}</Typography>
         <Button variant="contained" size="large" onClick={store} sx={{ minHeight: 56, px: 4, fontSize: "1.15rem" }}>
-          Keep this run
+          {t("Keep this run")}
         </Button>
-        <Button onClick={discard}>It did not happen</Button>
+        <Button onClick={discard}>{t("It did not happen")}</Button>
       </Box>
     </Box>
   );

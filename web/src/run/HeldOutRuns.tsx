@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Ban } from "lucide-react";
 import { useEffect, useState } from "react";
+import { t } from "../base/words";
 import { noteRefusal, outbox, putInOutbox, refusals, without, type HeldOutRefusal } from "./run-store";
 import type { RunRecord } from "@kind-grip/core/run";
 import { crewApi } from "../crew/api";
@@ -58,12 +59,13 @@ function Waiting({ run, refusal, onStore }: { run: RunRecord; refusal: HeldOutRe
     >
       <Ban size={22} aria-hidden />
       <Typography sx={{ flex: 1, minWidth: 260 }}>
-        <strong>{run.session.name}</strong> is kept here, not yet stored.{" "}
-        {refusal.withoutPeople.length > 0 && `Held out when it began: ${names(refusal.withoutPeople)}. `}
-        {partly.length > 0 && `Held out of a part of it: ${names(partly)}.`}
+        <strong>{run.session.name}</strong> {t("is kept here, not yet stored.")}{" "}
+        {refusal.withoutPeople.length > 0 &&
+          `${t("Held out when it began: {{withoutPeople}}.", { withoutPeople: names(refusal.withoutPeople) })} `}
+        {partly.length > 0 && t("Held out of a part of it: {{partly}}.", { partly: names(partly) })}
       </Typography>
       <Button variant="contained" onClick={onStore}>
-        Store it without {refusal.withoutPeople.length > 0 ? "them" : "those items"}
+        {t("Store it without {{what}}", { what: refusal.withoutPeople.length > 0 ? t("them") : t("those items") })}
       </Button>
     </Box>
   );

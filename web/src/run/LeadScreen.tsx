@@ -3,6 +3,7 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
 import { useEffect } from "react";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { useWords } from "../base/library";
 import type { RunScreenProps } from "./BeforeRun";
@@ -30,7 +31,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1 }}>
         <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>{session.name}</Typography>
         <ItemTrack run={run} />
-        <Typography sx={{ fontSize: "1.3rem", fontWeight: 700, whiteSpace: "nowrap" }} aria-label="Time left">
+        <Typography sx={{ fontSize: "1.3rem", fontWeight: 700, whiteSpace: "nowrap" }} aria-label={t("Time left")}>
           −{clockText(timeline.totalSec - atSec)}
         </Typography>
         <RunSwitches {...switches} />
@@ -75,7 +76,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           </Typography>
           <Typography sx={{ fontSize: "min(1.6vw, 3vh)", color: "text.secondary" }}>
             {words.formName(segment.movementId, item.formId)}
-            {segment.setCount > 1 && ` · ${segment.set} of ${segment.setCount}`}
+            {segment.setCount > 1 && ` · ${t("{{set}} of {{sets}}", { set: segment.set, sets: segment.setCount })}`}
           </Typography>
           <Box sx={{ display: "flex", alignItems: "baseline", gap: 2.5, mt: "0.5vh" }}>
             <Typography
@@ -108,10 +109,10 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           <RunSteps steps={text.steps} watch={text.watch} now={phase === "step" ? position.count : 0} />
           <Box sx={{ mt: "auto", pt: 1 }}>
             <Typography component="span" sx={{ color: "text.secondary", mr: 1 }}>
-              Next
+              {t("Next")}
             </Typography>
             <Typography component="span" sx={{ fontSize: "min(1.7vw, 3.2vh)", fontWeight: 700, lineHeight: 1.15 }}>
-              {next ? words.movementName(next.movementId) : "That was the last"}
+              {next ? words.movementName(next.movementId) : t("That was the last")}
             </Typography>
           </Box>
         </Box>
@@ -132,7 +133,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           flexWrap: "wrap",
         }}
       >
-        <IconButton aria-label="Back (left arrow)" onClick={run.back} sx={{ width: 60, height: 60 }}>
+        <IconButton aria-label={t("Back (left arrow)")} onClick={run.back} sx={{ width: 60, height: 60 }}>
           <SkipBack size={30} />
         </IconButton>
         <Button
@@ -141,9 +142,9 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           startIcon={clock.status === "running" ? <Pause size={26} fill="currentColor" /> : <Play size={26} fill="currentColor" />}
           sx={{ minHeight: 60, width: 190, fontSize: "1.3rem" }}
         >
-          {clock.status === "running" ? "Pause" : "Go on"}
+          {clock.status === "running" ? t("Pause") : t("Go on")}
         </Button>
-        <IconButton aria-label="Skip (right arrow)" onClick={run.skip} sx={{ width: 60, height: 60 }}>
+        <IconButton aria-label={t("Skip (right arrow)")} onClick={run.skip} sx={{ width: 60, height: 60 }}>
           <SkipForward size={30} />
         </IconButton>
         <Button
@@ -151,12 +152,18 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           onClick={run.easeAll}
           startIcon={<ChevronsDown size={22} />}
           sx={{ minHeight: 60, ml: 3 }}
-          title="Everybody one form easier (E)"
+          title={t("Everybody one form easier (E)")}
         >
-          Easier for all
+          {t("Easier for all")}
         </Button>
-        <Button variant="outlined" onClick={run.stop} startIcon={<Square size={20} />} sx={{ minHeight: 60 }} title="End the run here (S)">
-          Stop
+        <Button
+          variant="outlined"
+          onClick={run.stop}
+          startIcon={<Square size={20} />}
+          sx={{ minHeight: 60 }}
+          title={t("End the run here (S)")}
+        >
+          {t("Stop")}
         </Button>
         <Typography variant="caption" sx={{ color: "text.secondary", ml: 2, maxWidth: 210, display: { xs: "none", lg: "block" } }}>
           {words.paper("preventionShort")}
@@ -212,7 +219,7 @@ function ItemTrack({ run }: { run: RunScreenProps["run"] }) {
   return (
     <Box
       role="progressbar"
-      aria-label="Session"
+      aria-label={t("Session")}
       aria-valuemin={0}
       aria-valuemax={Math.round(timeline.totalSec)}
       aria-valuenow={Math.round(atSec)}

@@ -5,6 +5,7 @@ import { easierForm } from "@kind-grip/core/library";
 import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
@@ -28,8 +29,12 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
   const others = taking.filter((person) => !own.includes(person));
   const mark = (person: PersonEntry, kind: MarkKind) => {
     setOpen(null);
-    if (onMark(person.id, kind)) return void dispatch(notify({ text: `${person.name} is out from now on. You answer on Today.` }));
-    const text = kind === "tingling" ? `${person.name}: ease one step. If it stays, mark it again.` : `Noted for ${person.name}.`;
+    if (onMark(person.id, kind))
+      return void dispatch(notify({ text: t("{{name}} is out from now on. You answer on Today.", { name: person.name }) }));
+    const text =
+      kind === "tingling"
+        ? t("{{name}}: ease one step. If it stays, mark it again.", { name: person.name })
+        : t("Noted for {{name}}.", { name: person.name });
     dispatch(notify({ text, undo: () => run.unmark(person.id, kind) }));
   };
   const easier = open && movement && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
@@ -37,7 +42,7 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
     <Box
       sx={{ display: "flex", flexWrap: "wrap", gap: 0.75, px: 2.5, py: 1, maxHeight: "22vh", overflowY: "auto" }}
       role="group"
-      aria-label="People"
+      aria-label={t("People")}
     >
       {[...own, ...others].map((person) => {
         const form = item.personal[person.id]?.formId;
@@ -79,7 +84,7 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
             setOpen(null);
           }}
         >
-          {easier ? `Easier: ${words.formName(movement.id, easier.id).toLowerCase()}` : "Already the easiest form"}
+          {easier ? t("Easier: {{name}}", { name: words.formName(movement.id, easier.id).toLowerCase() }) : t("Already the easiest form")}
         </MenuItem>
         <Divider />
         {MARKS.map((kind) => (

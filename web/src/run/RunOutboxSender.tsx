@@ -1,5 +1,6 @@
 /** Sends finished runs until the server confirms each; a run it refuses for good is said, not dropped in silence. */
 import { useEffect } from "react";
+import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
@@ -27,7 +28,7 @@ export function RunOutboxSender() {
         if (answer.data) dropReport(waiting.report.id);
         else if (["invalid", "notFound", "taken"].includes(code)) {
           dropReport(waiting.report.id);
-          dispatch(notify({ text: `A mark in a run could not be stored: ${problemOf(answer.error).message}` }));
+          dispatch(notify({ text: t("A mark in a run could not be stored: {{message}}", { message: problemOf(answer.error).message }) }));
         } else break;
       }
       for (const run of outbox()) {
@@ -46,7 +47,7 @@ export function RunOutboxSender() {
         }
         if (code === "invalid" || code === "notFound" || code === "taken") {
           dropFromOutbox(run.id);
-          dispatch(notify({ text: `The run of ${run.session.name} could not be stored: ${message}` }));
+          dispatch(notify({ text: t("The run of {{name}} could not be stored: {{message}}", { name: run.session.name, message }) }));
         } else break;
       }
       sending = false;

@@ -9,6 +9,7 @@ import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { practiceNow, useNow } from "../base/now";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry, Today } from "@kind-grip/core/api";
@@ -71,9 +72,9 @@ export default function RunPage() {
                   </Loaded>
                 ) : (
                   <Box sx={{ p: 4 }}>
-                    <Empty title="This session has nothing to lead" text="It was taken out of its program, or has no items yet.">
+                    <Empty title={t("This session has nothing to lead")} text={t("It was taken out of its program, or has no items yet.")}>
                       <Button component={Link} to={`/crews/${crewId}/program/${programId}`} variant="contained">
-                        Open the program
+                        {t("Open the program")}
                       </Button>
                     </Empty>
                   </Box>
@@ -114,11 +115,11 @@ function Resume(props: RunProps) {
     return (
       <Box sx={{ minHeight: PAGE_HEIGHT, display: "grid", placeItems: "center", p: 4 }}>
         <Empty
-          title={`${props.session.name} was interrupted at ${clockText(found.clock.atSec)}`}
-          text={`of ${clockText(found.clock.totalSec)}. Nothing of it is lost.`}
+          title={t("{{name}} was interrupted at {{time}}", { name: props.session.name, time: clockText(found.clock.atSec) })}
+          text={t("of {{time}}. Nothing of it is lost.", { time: clockText(found.clock.totalSec) })}
         >
           <Button variant="contained" autoFocus onClick={() => setChoice("resume")}>
-            Go on from there
+            {t("Go on from there")}
           </Button>
           <Button
             variant="outlined"
@@ -127,7 +128,7 @@ function Resume(props: RunProps) {
               setChoice("fresh");
             }}
           >
-            Start again
+            {t("Start again")}
           </Button>
         </Empty>
       </Box>
@@ -160,7 +161,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
   const run = useRun({ programId, session, personIds, participations, resumed, practiceNow: nowAtPractice, sound });
   const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice);
   const { mode, setMode } = useColorScheme();
-  useTabTitle(`Leading ${session.name}`);
+  useTabTitle(t("Leading {{name}}", { name: session.name }));
   useAwakeScreen(run.clock.status === "running");
 
   const screen = {

@@ -5,6 +5,7 @@ import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
 import type { RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { runApi } from "./api";
 import { crewApi } from "../crew/api";
 import { useWords } from "../base/library";
@@ -14,7 +15,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { EffortBar } from "./RunsPage";
 import { MARK_NAMES } from "./mark-names";
 
-const STATUS = { done: "done", part: "in part", skipped: "skipped" } as const;
+const STATUS = { done: t("done"), part: t("in part"), skipped: t("skipped") } as const;
 
 export default function RunRecordPage() {
   const { runId } = useParams();
@@ -26,23 +27,27 @@ function Sheet({ run }: { run: RunRecord }) {
   const crew = useCrew();
   const words = useWords();
   const { data: people = [] } = crewApi.usePeopleQuery(crew.id);
-  const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? "Somebody who was removed";
+  const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? t("Somebody who was removed");
   const there = run.people.filter((person) => person.present).sort((a, b) => nameOf(a.personId).localeCompare(nameOf(b.personId)));
   const away = run.people.filter((person) => !person.present).map((person) => nameOf(person.personId));
   const movementAt = (itemId: string | null) => run.items.find((item) => item.itemId === itemId)?.movementId;
   return (
     <>
       <Button component={Link} to={`/crews/${crew.id}/runs`} startIcon={<ArrowLeft size={18} />} sx={{ ml: -1.5, mb: 1 }}>
-        Runs
+        {t("Runs")}
       </Button>
       <PageTitle
         title={run.session.name}
-        lead={`${DateTime.fromISO(run.startedAt, { zone: crew.timeZone }).toFormat("cccc d LLLL yyyy, HH:mm")} · planned ${clockText(run.plannedSec)}, took ${clockText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000)}`}
+        lead={t("{{date}} · planned {{time}}, took {{time2}}", {
+          date: DateTime.fromISO(run.startedAt, { zone: crew.timeZone }).toFormat("cccc d LLLL yyyy, HH:mm"),
+          time: clockText(run.plannedSec),
+          time2: clockText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000),
+        })}
       />
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1.3fr" }, columnGap: 8, rowGap: 4 }}>
         <Box>
           <Typography variant="h2" sx={{ mb: 1 }}>
-            What was done
+            {t("What was done")}
           </Typography>
           {run.items.map((item, i) => (
             <Box
@@ -69,7 +74,7 @@ function Sheet({ run }: { run: RunRecord }) {
         </Box>
         <Box>
           <Typography variant="h2" sx={{ mb: 1 }}>
-            Who was there: {there.length} of {run.people.length}
+            {t("Who was there: {{there}} of {{people}}", { there: there.length, people: run.people.length })}
           </Typography>
           {there.map((person) => (
             <Box
@@ -95,7 +100,9 @@ function Sheet({ run }: { run: RunRecord }) {
               </Typography>
             </Box>
           ))}
-          {away.length > 0 && <Typography sx={{ mt: 1.5, color: "text.secondary" }}>Away: {away.join(", ")}</Typography>}
+          {away.length > 0 && (
+            <Typography sx={{ mt: 1.5, color: "text.secondary" }}>{t("Away: {{away}}", { away: away.join(", ") })}</Typography>
+          )}
         </Box>
       </Box>
     </>

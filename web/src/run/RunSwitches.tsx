@@ -1,6 +1,7 @@
 /** Sound, voice and the dim floor: the three switches of the run screens. */
 import { Box, IconButton, Tooltip } from "@mui/material";
 import { MessageSquare, MessageSquareOff, Moon, Sun, Volume2, VolumeX } from "lucide-react";
+import { t } from "../base/words";
 import type { SoundChoice } from "./sound";
 
 interface RunSwitchesProps {
@@ -13,16 +14,16 @@ interface RunSwitchesProps {
 export function RunSwitches({ sound, onSound, dim, onDim }: RunSwitchesProps) {
   const switches = [
     {
-      label: sound.sounds ? "Mute the sounds" : "Sounds on",
+      label: sound.sounds ? t("Mute the sounds") : t("Sounds on"),
       Icon: sound.sounds ? Volume2 : VolumeX,
       press: () => onSound({ ...sound, sounds: !sound.sounds }),
     },
     {
-      label: sound.voice ? "Mute the voice" : "Voice on",
+      label: sound.voice ? t("Mute the voice") : t("Voice on"),
       Icon: sound.voice ? MessageSquare : MessageSquareOff,
       press: () => onSound({ ...sound, voice: !sound.voice }),
     },
-    { label: dim ? "Bright floor" : "Dim floor", Icon: dim ? Sun : Moon, press: () => onDim(!dim) },
+    { label: dim ? t("Bright floor") : t("Dim floor"), Icon: dim ? Sun : Moon, press: () => onDim(!dim) },
   ];
   return (
     <Box sx={{ display: "flex" }}>

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { runApi } from "./api";
 import { useWords } from "../base/library";
 import { useCrew } from "../crew/CrewFrame";
@@ -21,17 +22,20 @@ export default function RunsPage() {
     <Loaded query={query} keepShown>
       {({ runs, total, pageSize }) => (
         <>
-          <PageTitle title={total === 0 ? "Runs" : `${total} ${total === 1 ? "run" : "runs"}`}>
+          <PageTitle title={total === 0 ? t("Runs") : t("{{count}} runs", { count: total, defaultValue_one: "{{count}} run" })}>
             {total > 0 && (
               <Button component="a" href={`/api/crews/${crew.id}/runs.csv`} startIcon={<Download size={20} />}>
-                CSV
+                {t("CSV")}
               </Button>
             )}
           </PageTitle>
           {total === 0 ? (
-            <Empty title="No run yet" text="Every session you lead leaves its record here: who was there, how hard it felt, what was done.">
+            <Empty
+              title={t("No run yet")}
+              text={t("Every session you lead leaves its record here: who was there, how hard it felt, what was done.")}
+            >
               <Button component={Link} to={`/crews/${crew.id}/day-plan`} variant="contained">
-                Go to the day plan
+                {t("Go to the day plan")}
               </Button>
             </Empty>
           ) : (
@@ -40,13 +44,17 @@ export default function RunsPage() {
               {total > pageSize && (
                 <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 2 }}>
                   <Button variant="outlined" disabled={page === 0} onClick={() => setPage(page - 1)}>
-                    Newer
+                    {t("Newer")}
                   </Button>
                   <Typography>
-                    {page * pageSize + 1}–{Math.min(total, (page + 1) * pageSize)} of {total}
+                    {t("{{first}}–{{last}} of {{total}}", {
+                      first: page * pageSize + 1,
+                      last: Math.min(total, (page + 1) * pageSize),
+                      total,
+                    })}
                   </Typography>
                   <Button variant="outlined" disabled={(page + 1) * pageSize >= total} onClick={() => setPage(page + 1)}>
-                    Older
+                    {t("Older")}
                   </Button>
                 </Box>
               )}
@@ -73,12 +81,12 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
     >
       <thead>
         <tr>
-          <th scope="col">When</th>
-          <th scope="col">Session</th>
-          <th scope="col">There</th>
-          <th scope="col">Effort, mean</th>
-          <th scope="col">Work done</th>
-          <th scope="col">Marks</th>
+          <th scope="col">{t("When")}</th>
+          <th scope="col">{t("Session")}</th>
+          <th scope="col">{t("There")}</th>
+          <th scope="col">{t("Effort, mean")}</th>
+          <th scope="col">{t("Work done")}</th>
+          <th scope="col">{t("Marks")}</th>
         </tr>
       </thead>
       <tbody>
@@ -93,9 +101,7 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
                 {words.label("slot", run.slot)}
               </Box>
             </th>
-            <td>
-              {run.present} of {run.expected}
-            </td>
+            <td>{t("{{present}} of {{expected}}", { present: run.present, expected: run.expected })}</td>
             <td>
               <EffortBar effort={run.meanEffort} />
             </td>

@@ -3,6 +3,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, MenuIte
 import { useState } from "react";
 import type { PersonAlert } from "@kind-grip/core/api";
 import { RESTRICTION_REASONS, type AlertAnswer, type RestrictionReason } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { safetyApi } from "./api";
 import { useWords } from "../base/library";
 import { problemOf } from "../base/api";
@@ -13,18 +14,18 @@ import { pausedWords, reportWords } from "./report-words";
 type Answer = AlertAnswer["answer"];
 
 const ANSWERS: readonly { answer: Answer; name: string; does: string }[] = [
-  { answer: "giveBack", name: "Give back", does: "Everything is theirs again, as it was." },
-  { answer: "ease", name: "Ease", does: "What touches the place goes one form or dose easier; what has nothing easier stays out." },
-  { answer: "keepPaused", name: "Keep paused", does: "It stays as it is until you give it back." },
-  { answer: "refer", name: "Refer and hold out", does: "Out of everything until a clinician has cleared it." },
+  { answer: "giveBack", name: t("Give back"), does: t("Everything is theirs again, as it was.") },
+  { answer: "ease", name: t("Ease"), does: t("What touches the place goes one form or dose easier; what has nothing easier stays out.") },
+  { answer: "keepPaused", name: t("Keep paused"), does: t("It stays as it is until you give it back.") },
+  { answer: "refer", name: t("Refer and hold out"), does: t("Out of everything until a clinician has cleared it.") },
 ];
 
 /** What is usually said; the trainer's own words take its place. */
 const REPLIES: Readonly<Record<Answer, string>> = {
-  giveBack: "Go on as before. Mild pull, never pain; stop and tell me if it comes back.",
-  ease: "Go on with the easier form. Stop and tell me if it comes back.",
-  keepPaused: "Leave it alone for now. I will come to see you.",
-  refer: "Please have it looked at before you go on. I have a note for you to take along.",
+  giveBack: t("Go on as before. Mild pull, never pain; stop and tell me if it comes back."),
+  ease: t("Go on with the easier form. Stop and tell me if it comes back."),
+  keepPaused: t("Leave it alone for now. I will come to see you."),
+  refer: t("Please have it looked at before you go on. I have a note for you to take along."),
 };
 
 interface AnswerDialogProps {
@@ -57,14 +58,17 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
     if (done.error) return;
     dispatch(
       notify({
-        text: `${name}: ${ANSWERS.find((each) => each.answer === answer)!.name.toLowerCase()}. The reply is on its way to the phone.`,
+        text: t("{{name}}: {{name2}}. The reply is on its way to the phone.", {
+          name,
+          name2: ANSWERS.find((each) => each.answer === answer)!.name.toLowerCase(),
+        }),
       }),
     );
     onClose();
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="answer-title" fullWidth maxWidth="sm">
-      <DialogTitle id="answer-title">Answer {name}</DialogTitle>
+      <DialogTitle id="answer-title">{t("Answer {{name}}", { name })}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
         <Box>
           {reports.map((report) => (
@@ -72,7 +76,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
           ))}
           <Typography sx={{ fontWeight: 700, mt: 0.5 }}>{pausedWords(reports, words)}</Typography>
         </Box>
-        <Box role="radiogroup" aria-label="Answer" sx={{ display: "grid", gap: 0.75 }}>
+        <Box role="radiogroup" aria-label={t("Answer")} sx={{ display: "grid", gap: 0.75 }}>
           {ANSWERS.map((each) => (
             <Button
               key={each.answer}
@@ -103,7 +107,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
           <>
             <TextField
               select
-              label="Why they are held out"
+              label={t("Why they are held out")}
               value={reason}
               onChange={(event) => setReason(event.target.value as RestrictionReason)}
             >
@@ -115,22 +119,22 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
             </TextField>
             {reason === "other" && (
               <TextField
-                label="In words"
+                label={t("In words")}
                 value={own}
                 onChange={(event) => setOwn(event.target.value.slice(0, 600))}
-                helperText="Stands on the referral note."
+                helperText={t("Stands on the referral note.")}
               />
             )}
           </>
         )}
         {answer !== null && (
           <TextField
-            label={`Reply to ${name}`}
+            label={t("Reply to {{name}}", { name })}
             multiline
             minRows={2}
             value={said}
             onChange={(event) => setReply(event.target.value.slice(0, 600))}
-            helperText="On their phone as soon as it is reached."
+            helperText={t("On their phone as soon as it is reached.")}
           />
         )}
         {error !== undefined && (
@@ -140,9 +144,9 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" disabled={!ready || isLoading} onClick={() => void store()}>
-          Answer
+          {t("Answer")}
         </Button>
       </DialogActions>
     </Dialog>

@@ -3,18 +3,19 @@ import { Box, Button, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { useState } from "react";
 import type { AuditEntry, CrewEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { safetyApi } from "./api";
 
 const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
-  baseline: "Baseline",
-  restriction: "Held out",
-  clearance: "Clearance",
-  referral: "Referral note",
-  decision: "Decision",
-  access: "Sign-in cards",
-  export: "Export",
-  report: "Symptom reports",
-  run: "Runs",
+  baseline: t("Baseline"),
+  restriction: t("Held out"),
+  clearance: t("Clearance"),
+  referral: t("Referral note"),
+  decision: t("Decision"),
+  access: t("Sign-in cards"),
+  export: t("Export"),
+  report: t("Symptom reports"),
+  run: t("Runs"),
 };
 
 export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId: string): string }) {
@@ -24,10 +25,14 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
   const pages = Math.ceil(data.total / data.pageSize);
   const moment = (iso: string) => DateTime.fromISO(iso, { zone: crew.timeZone }).toFormat("d LLL HH:mm");
   return (
-    <Box component="section" aria-label="Who saw or changed health answers" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-      <Typography variant="h2">Who saw or changed health answers</Typography>
+    <Box
+      component="section"
+      aria-label={t("Who saw or changed health answers")}
+      sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}
+    >
+      <Typography variant="h2">{t("Who saw or changed health answers")}</Typography>
       <Typography sx={{ color: "text.secondary", mb: 1 }}>
-        Which part, of whom, when, by whom. What was answered is not in this list.
+        {t("Which part, of whom, when, by whom. What was answered is not in this list.")}
       </Typography>
       <Box
         component="table"
@@ -40,10 +45,10 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
       >
         <thead>
           <tr>
-            <th>When</th>
-            <th>Who</th>
-            <th>What</th>
-            <th>Of whom</th>
+            <th>{t("When")}</th>
+            <th>{t("Who")}</th>
+            <th>{t("What")}</th>
+            <th>{t("Of whom")}</th>
           </tr>
         </thead>
         <tbody>
@@ -52,10 +57,10 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
               <td>{moment(entry.at)}</td>
               <td>{entry.by}</td>
               <td>
-                {entry.act === "saw" ? "saw" : "changed"} {SUBJECT[entry.subject].toLowerCase()}: {entry.what}
-                {entry.times > 1 && `, ${entry.times} times until ${moment(entry.lastAt)}`}
+                {entry.act === "saw" ? t("saw") : t("changed")} {SUBJECT[entry.subject].toLowerCase()}: {entry.what}
+                {entry.times > 1 && t(", {{times}} times until {{lastAt}}", { times: entry.times, lastAt: moment(entry.lastAt) })}
               </td>
-              <td>{entry.personId ? nameOf(entry.personId) : "the crew"}</td>
+              <td>{entry.personId ? nameOf(entry.personId) : t("the crew")}</td>
             </tr>
           ))}
         </tbody>
@@ -63,13 +68,11 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
       {pages > 1 && (
         <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 1 }}>
           <Button disabled={page === 0} onClick={() => setPage(page - 1)}>
-            Newer
+            {t("Newer")}
           </Button>
-          <Typography>
-            Page {page + 1} of {pages}
-          </Typography>
+          <Typography>{t("Page {{page}} of {{pages}}", { page: page + 1, pages })}</Typography>
           <Button disabled={page + 1 >= pages} onClick={() => setPage(page + 1)}>
-            Older
+            {t("Older")}
           </Button>
         </Box>
       )}

@@ -3,6 +3,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { useState } from "react";
 import { addDays } from "@kind-grip/core/calendar";
 import { PHASES, type Phase } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { RestrictionEntry } from "@kind-grip/core/api";
@@ -41,7 +42,7 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
     };
     const answer = await enter({ crewId, clearance });
     if (!answer.data) return;
-    dispatch(notify({ text: `${name} is cleared until ${form.until}.` }));
+    dispatch(notify({ text: t("{{name}} is cleared until {{until}}.", { name, until: form.until }) }));
     onClose();
   };
   const field = (key: keyof typeof form, label: string, type = "text") => (
@@ -57,7 +58,7 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
   );
   return (
     <Dialog open onClose={onClose} aria-labelledby="clearance-title" fullWidth maxWidth="sm">
-      <DialogTitle id="clearance-title">Clearance for {name}</DialogTitle>
+      <DialogTitle id="clearance-title">{t("Clearance for {{name}}", { name })}</DialogTitle>
       <Box
         component="form"
         noValidate
@@ -68,17 +69,18 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
       >
         <DialogContent sx={{ display: "grid", gap: 2 }}>
           <Typography>
-            {words.safety(restriction.question).short}. Enter what the clinician said in writing; the clearance runs out by itself after its
-            last day.
+            {t("{{short}}. Enter what the clinician said in writing; the clearance runs out by itself after its last day.", {
+              short: words.safety(restriction.question).short,
+            })}
           </Typography>
           <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
-            {field("givenBy", "Name of the clinician")}
-            {field("profession", "Profession")}
-            {field("from", "First day", "date")}
-            {field("until", "Last day", "date")}
+            {field("givenBy", t("Name of the clinician"))}
+            {field("profession", t("Profession"))}
+            {field("from", t("First day"), "date")}
+            {field("until", t("Last day"), "date")}
           </Box>
           <Box>
-            <Typography sx={{ mb: 1 }}>Cleared for</Typography>
+            <Typography sx={{ mb: 1 }}>{t("Cleared for")}</Typography>
             <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
               {PHASES.map((phase) => (
                 <Toggle
@@ -91,7 +93,7 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
             </Box>
             {at("allows") && <Typography sx={{ color: "error.main", mt: 0.5 }}>{at("allows")}</Typography>}
           </Box>
-          {field("note", "Note")}
+          {field("note", t("Note"))}
           {problem && problem.fields.length === 0 && (
             <Typography role="alert" sx={{ color: "error.main" }}>
               {problem.message}
@@ -99,9 +101,9 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
           )}
         </DialogContent>
         <DialogActions>
-          <Button onClick={onClose}>Cancel</Button>
+          <Button onClick={onClose}>{t("Cancel")}</Button>
           <Button type="submit" variant="contained" disabled={isLoading}>
-            Enter the clearance
+            {t("Enter the clearance")}
           </Button>
         </DialogActions>
       </Box>

@@ -1,6 +1,7 @@
 /** Asks for a reason before something in the trail is undone. */
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState } from "react";
+import { t } from "../base/words";
 
 interface ReasonDialogProps {
   title: string;
@@ -20,7 +21,7 @@ export function ReasonDialog({ title, text, confirm, onConfirm, onClose }: Reaso
       <DialogContent>
         <Typography sx={{ mb: 2 }}>{text}</Typography>
         <TextField
-          label="Why"
+          label={t("Why")}
           value={why}
           onChange={(event) => setWhy(event.target.value)}
           autoFocus
@@ -30,7 +31,7 @@ export function ReasonDialog({ title, text, confirm, onConfirm, onClose }: Reaso
         />
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Not now</Button>
+        <Button onClick={onClose}>{t("Not now")}</Button>
         <Button variant="contained" color="warm" disabled={why.trim().length < LEAST} onClick={() => onConfirm(why.trim())}>
           {confirm}
         </Button>

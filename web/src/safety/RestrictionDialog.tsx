@@ -2,6 +2,7 @@
 import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { consequenceOf, RESTRICTION_REASONS, type RestrictionReason } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
@@ -19,21 +20,21 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
   const store = async () => {
     const answer = await enter({ crewId, personId, question: question!, words: question === "other" ? own.trim() : null });
     if (!answer.data) return;
-    dispatch(notify({ text: `${people.find(({ id }) => id === personId)!.name} is held out from now on.` }));
+    dispatch(notify({ text: t("{{name}} is held out from now on.", { name: people.find(({ id }) => id === personId)!.name }) }));
     onClose();
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="hold-title" fullWidth maxWidth="sm">
-      <DialogTitle id="hold-title">Hold somebody out</DialogTitle>
+      <DialogTitle id="hold-title">{t("Hold somebody out")}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2 }}>
-        <TextField select label="Who" value={personId} onChange={(event) => setPersonId(event.target.value)} sx={{ mt: 1 }}>
+        <TextField select label={t("Who")} value={personId} onChange={(event) => setPersonId(event.target.value)} sx={{ mt: 1 }}>
           {people.map((person) => (
             <MenuItem key={person.id} value={person.id}>
               {person.name}
             </MenuItem>
           ))}
         </TextField>
-        <Box role="radiogroup" aria-label="What was said" sx={{ display: "grid", gap: 0.5 }}>
+        <Box role="radiogroup" aria-label={t("What was said")} sx={{ display: "grid", gap: 0.5 }}>
           {RESTRICTION_REASONS.map(consequenceOf).map(({ id, kind }) => (
             <ButtonBase
               key={id}
@@ -57,17 +58,17 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
                 component="span"
                 sx={{ color: kind === "stop" ? "error.main" : "text.secondary", fontWeight: 650, whiteSpace: "nowrap" }}
               >
-                {kind === "stop" ? "out of everything" : kind === "ask" ? "out of some items" : "kept short of the end"}
+                {kind === "stop" ? t("out of everything") : kind === "ask" ? t("out of some items") : t("kept short of the end")}
               </Box>
             </ButtonBase>
           ))}
         </Box>
         {question === "other" && (
           <TextField
-            label="What it is, in words"
+            label={t("What it is, in words")}
             value={own}
             onChange={(event) => setOwn(event.target.value.slice(0, 600))}
-            helperText="Stands on the referral note."
+            helperText={t("Stands on the referral note.")}
           />
         )}
         {error !== undefined && (
@@ -77,14 +78,14 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{t("Cancel")}</Button>
         <Button
           variant="contained"
           color="warm"
           disabled={!personId || !question || (question === "other" && own.trim().length < 3) || isLoading}
           onClick={() => void store()}
         >
-          Hold out now
+          {t("Hold out now")}
         </Button>
       </DialogActions>
     </Dialog>

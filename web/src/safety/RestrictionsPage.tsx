@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { endsSoon, isMeant, consequenceOf } from "@kind-grip/core/safety";
+import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { ClearanceEntry, CrewEntry, HeldOut, RestrictionEntry, PersonEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
@@ -66,20 +67,22 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
       <PageTitle
         title={
           out.length === 0
-            ? "Nobody is held out of everything"
-            : out.length === 1
-              ? "1 person held out of everything"
-              : `${new Set(out.map(({ restriction }) => restriction.personId)).size} people held out of everything`
+            ? t("Nobody is held out of everything")
+            : t("{{value}} people held out of everything", {
+                value: new Set(out.map(({ restriction }) => restriction.personId)).size,
+                count: out.length,
+                defaultValue_one: "1 person held out of everything",
+              })
         }
       >
         <Button component={Link} to={`/crews/${crew.id}/people`} startIcon={<ArrowLeft size={20} />}>
-          People
+          {t("People")}
         </Button>
         <Button variant="outlined" startIcon={<Ban size={20} />} onClick={() => setAsked({ kind: "restriction" })}>
-          Hold somebody out
+          {t("Hold somebody out")}
         </Button>
       </PageTitle>
-      <Group title="Paused, or told and not answered yet">
+      <Group title={t("Paused, or told and not answered yet")}>
         {data.reports.map((alert) => (
           <Box
             component="li"
@@ -101,25 +104,32 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
                 <Typography key={report.alertId}>{reportWords(report, words, crew.timeZone)}</Typography>
               ))}
               <Typography sx={{ fontWeight: 650 }}>
-                {pausedWords(alert.reports, words)} {alert.reports.every(({ answer }) => answer === "keepPaused") && "You keep it paused."}
+                {pausedWords(alert.reports, words)}{" "}
+                {alert.reports.every(({ answer }) => answer === "keepPaused") && t("You keep it paused.")}
               </Typography>
             </Box>
-            <Button variant="contained" onClick={() => setAsked({ kind: "answer", alert })} aria-label={`Answer ${nameOf(alert.personId)}`}>
-              Answer
+            <Button
+              variant="contained"
+              onClick={() => setAsked({ kind: "answer", alert })}
+              aria-label={t("Answer {{name}}", { name: nameOf(alert.personId) })}
+            >
+              {t("Answer")}
             </Button>
           </Box>
         ))}
       </Group>
       {states.length === 0 && data.reports.length === 0 && (
         <Empty
-          title="No holds, no clearances"
-          text="A yes to a safety question holds a person out by itself, in every program, run and export. You can also hold somebody out here, for something said in passing."
+          title={t("No holds, no clearances")}
+          text={t(
+            "A yes to a safety question holds a person out by itself, in every program, run and export. You can also hold somebody out here, for something said in passing.",
+          )}
         />
       )}
-      <Group title="Out of everything until cleared">{out.map(row)}</Group>
-      <Group title="Out of some items, or kept short of the end">{of("partly").map(row)}</Group>
-      <Group title="Cleared">{of("cleared").map(row)}</Group>
-      <Group title="Entered by mistake">{of("over").map(row)}</Group>
+      <Group title={t("Out of everything until cleared")}>{out.map(row)}</Group>
+      <Group title={t("Out of some items, or kept short of the end")}>{of("partly").map(row)}</Group>
+      <Group title={t("Cleared")}>{of("cleared").map(row)}</Group>
+      <Group title={t("Entered by mistake")}>{of("over").map(row)}</Group>
       <AuditTrail crew={crew} nameOf={nameOf} />
       {asked?.kind === "answer" && (
         <AnswerDialog
@@ -141,9 +151,9 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
       )}
       {asked?.kind === "mistake" && (
         <ReasonDialog
-          title={`${nameOf(asked.restriction.personId)} was held out by mistake`}
-          text="Only for a wrong tap or a wrong name. Somebody who said yes and feels better is not a mistake: they need a clearance."
-          confirm="End this hold"
+          title={t("{{name}} was held out by mistake", { name: nameOf(asked.restriction.personId) })}
+          text={t("Only for a wrong tap or a wrong name. Somebody who said yes and feels better is not a mistake: they need a clearance.")}
+          confirm={t("End this hold")}
           onConfirm={(why) => {
             void withdrawRestriction({ id: asked.restriction.id, why });
             close();
@@ -153,9 +163,9 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
       )}
       {asked?.kind === "withdraw" && (
         <ReasonDialog
-          title={`Withdraw the clearance of ${nameOf(asked.clearance.personId)}`}
-          text="They are held out again at once."
-          confirm="Withdraw it"
+          title={t("Withdraw the clearance of {{name}}", { name: nameOf(asked.clearance.personId) })}
+          text={t("They are held out again at once.")}
+          confirm={t("Withdraw it")}
           onConfirm={(why) => {
             void withdrawClearance({ id: asked.clearance.id, why });
             close();
@@ -221,45 +231,59 @@ function Row({
       <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>{name}</Typography>
       <Box sx={{ minWidth: 0 }}>
         <Typography>
-          <strong>{restriction.words ?? words.safety(restriction.question).short}</strong>, since{" "}
-          {DateTime.fromISO(restriction.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm")}
+          <strong>{restriction.words ?? words.safety(restriction.question).short}</strong>
+          {t(", since {{date}}", { date: DateTime.fromISO(restriction.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm") })}
         </Typography>
         {question.kind === "stop" && question.emergency && state === "out" && (
           <Typography sx={{ color: "error.main", fontWeight: 700 }}>{words.referral("emergency")}</Typography>
         )}
         {question.kind === "ask" && state === "partly" && (
           <Typography sx={{ color: "text.secondary" }}>
-            Out of {count} of {library.movements.length} movements until a clinician was asked.
+            {t("Out of {{number}} of {{movements}} movements until a clinician was asked.", {
+              number: count,
+              movements: library.movements.length,
+            })}
           </Typography>
         )}
         {question.kind === "limit" && state === "partly" && (
-          <Typography sx={{ color: "text.secondary" }}>End-range holds stop {question.shortOfEndDeg}° before the end.</Typography>
+          <Typography sx={{ color: "text.secondary" }}>
+            {t("End-range holds stop {{shortOfEndDeg}}° before the end.", { shortOfEndDeg: question.shortOfEndDeg })}
+          </Typography>
         )}
         {lifted.length > 0 && state === "partly" && (
-          <Typography>Cleared for {lifted.map((phase) => words.label("phase", phase).toLowerCase()).join(", ")} only.</Typography>
+          <Typography>
+            {t("Cleared for {{lifted}} only.", { lifted: lifted.map((phase) => words.label("phase", phase).toLowerCase()).join(", ") })}
+          </Typography>
         )}
         {clearances.map((clearance) => (
           <Box key={clearance.id} sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
             <Typography>
-              By {clearance.givenBy}, {clearance.profession.toLowerCase()}, {day(clearance.fromDay)} to{" "}
+              {t("By {{givenBy}}, {{profession}}, {{fromDay}} to", {
+                givenBy: clearance.givenBy,
+                profession: clearance.profession.toLowerCase(),
+                fromDay: day(clearance.fromDay),
+              })}{" "}
               <Box component="strong" sx={endsSoon(clearance.untilDay, today) ? { color: "warm.dark" } : {}}>
                 {day(clearance.untilDay)}
-                {endsSoon(clearance.untilDay, today) && ", ends this week"}
+                {endsSoon(clearance.untilDay, today) && t(", ends this week")}
               </Box>
               {clearance.note && `. ${clearance.note}`}
             </Typography>
             <Button size="small" onClick={() => onAsk({ kind: "withdraw", clearance })}>
-              Withdraw
+              {t("Withdraw")}
             </Button>
           </Box>
         ))}
         {past.map((clearance) => (
           <Typography key={clearance.id} sx={{ color: "text.secondary" }}>
             {clearance.withdrawnAt
-              ? `Clearance by ${clearance.givenBy} withdrawn: ${clearance.withdrawnWhy}`
+              ? t("Clearance by {{givenBy}} withdrawn: {{withdrawnWhy}}", {
+                  givenBy: clearance.givenBy,
+                  withdrawnWhy: clearance.withdrawnWhy ?? "",
+                })
               : clearance.fromDay > today
-                ? `Clearance by ${clearance.givenBy} begins ${day(clearance.fromDay)}`
-                : `Clearance by ${clearance.givenBy} ran out on ${day(clearance.untilDay)}`}
+                ? t("Clearance by {{givenBy}} begins {{fromDay}}", { givenBy: clearance.givenBy, fromDay: day(clearance.fromDay) })
+                : t("Clearance by {{givenBy}} ran out on {{untilDay}}", { givenBy: clearance.givenBy, untilDay: day(clearance.untilDay) })}
           </Typography>
         ))}
         {restriction.withdrawnWhy && <Typography sx={{ color: "text.secondary" }}>{restriction.withdrawnWhy}</Typography>}
@@ -270,21 +294,21 @@ function Row({
             <Button
               variant={state === "out" ? "contained" : "outlined"}
               onClick={() => onAsk({ kind: "clear", restriction })}
-              aria-label={`Enter a clearance for ${name}`}
+              aria-label={t("Enter a clearance for {{name}}", { name })}
             >
-              Clearance
+              {t("Clearance")}
             </Button>
           )}
           <Button
             component="a"
             href={`/api/restrictions/${restriction.id}/referral.pdf`}
             startIcon={<FileText size={18} />}
-            aria-label={`Referral note for ${name}`}
+            aria-label={t("Referral note for {{name}}", { name })}
           >
-            Referral note
+            {t("Referral note")}
           </Button>
-          <Button onClick={() => onAsk({ kind: "mistake", restriction })} aria-label={`Hold of ${name} entered by mistake`}>
-            Mistake
+          <Button onClick={() => onAsk({ kind: "mistake", restriction })} aria-label={t("Hold of {{name}} entered by mistake", { name })}>
+            {t("Mistake")}
           </Button>
         </Box>
       )}

@@ -1,5 +1,6 @@
 /** The numbers of a custom movement's usual dose. */
 import type { Dose } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { Stepper } from "../parts/Stepper";
 
 export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Dose): void }) {
@@ -7,17 +8,31 @@ export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Do
     case "holds":
       return (
         <>
-          <Stepper label="Holds" value={dose.reps} min={1} max={30} onChange={(reps) => onChange({ ...dose, reps })} />
-          <Stepper label="Each" unit="s" value={dose.holdSec} min={1} max={180} onChange={(holdSec) => onChange({ ...dose, holdSec })} />
-          <Stepper label="Rest" unit="s" value={dose.restSec} min={0} max={300} onChange={(restSec) => onChange({ ...dose, restSec })} />
+          <Stepper label={t("Holds")} value={dose.reps} min={1} max={30} onChange={(reps) => onChange({ ...dose, reps })} />
+          <Stepper
+            label={t("Each")}
+            unit="s"
+            value={dose.holdSec}
+            min={1}
+            max={180}
+            onChange={(holdSec) => onChange({ ...dose, holdSec })}
+          />
+          <Stepper
+            label={t("Rest")}
+            unit="s"
+            value={dose.restSec}
+            min={0}
+            max={300}
+            onChange={(restSec) => onChange({ ...dose, restSec })}
+          />
         </>
       );
     case "reps":
       return (
         <>
-          <Stepper label="Repetitions" value={dose.reps} min={1} max={60} onChange={(reps) => onChange({ ...dose, reps })} />
+          <Stepper label={t("Repetitions")} value={dose.reps} min={1} max={60} onChange={(reps) => onChange({ ...dose, reps })} />
           <Stepper
-            label="Out"
+            label={t("Out")}
             unit="s"
             value={dose.tempo.outSec}
             min={1}
@@ -25,7 +40,7 @@ export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Do
             onChange={(outSec) => onChange({ ...dose, tempo: { ...dose.tempo, outSec } })}
           />
           <Stepper
-            label="Stay"
+            label={t("Stay")}
             unit="s"
             value={dose.tempo.endPauseSec}
             min={0}
@@ -33,7 +48,7 @@ export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Do
             onChange={(endPauseSec) => onChange({ ...dose, tempo: { ...dose.tempo, endPauseSec } })}
           />
           <Stepper
-            label="Back"
+            label={t("Back")}
             unit="s"
             value={dose.tempo.backSec}
             min={1}
@@ -45,7 +60,7 @@ export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Do
     case "timed":
       return (
         <Stepper
-          label="Work"
+          label={t("Work")}
           unit="s"
           value={dose.workSec}
           min={5}
@@ -55,6 +70,6 @@ export function DoseSteppers({ dose, onChange }: { dose: Dose; onChange(dose: Do
         />
       );
     case "steps":
-      return <Stepper label="Rounds" value={dose.rounds} min={1} max={10} onChange={(rounds) => onChange({ ...dose, rounds })} />;
+      return <Stepper label={t("Rounds")} value={dose.rounds} min={1} max={10} onChange={(rounds) => onChange({ ...dose, rounds })} />;
   }
 }

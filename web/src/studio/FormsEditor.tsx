@@ -2,6 +2,7 @@
 import { Box, Button, FormControlLabel, IconButton, Radio, RadioGroup, TextField, Typography } from "@mui/material";
 import { ListStart, Trash2 } from "lucide-react";
 import type { CustomMovement, CustomProblem, Form } from "@kind-grip/core/library";
+import { t } from "../base/words";
 
 const MOST_FORMS = 6;
 
@@ -33,13 +34,13 @@ export function FormsEditor({ custom, storedForms, problems, onChange }: FormsEd
     onChange("", { ...custom, movement: { ...movement, forms, startForm }, words: { ...words, forms: names } });
   };
   return (
-    <Box component="section" aria-label="Forms">
-      <Typography variant="h3">Forms, easiest first</Typography>
+    <Box component="section" aria-label={t("Forms")}>
+      <Typography variant="h3">{t("Forms, easiest first")}</Typography>
       <Typography sx={{ color: "text.secondary", mb: 1 }}>
-        What somebody is eased to, and what they come to. New items start with the one that is marked.
+        {t("What somebody is eased to, and what they come to. New items start with the one that is marked.")}
       </Typography>
       <RadioGroup
-        aria-label="Form that new items start with"
+        aria-label={t("Form that new items start with")}
         value={movement.startForm}
         onChange={(_, startForm) => onChange("", { ...custom, movement: { ...movement, startForm } })}
         sx={{ display: "grid", gap: 1 }}
@@ -49,16 +50,16 @@ export function FormsEditor({ custom, storedForms, problems, onChange }: FormsEd
           return (
             <Box key={id} sx={{ display: "flex", alignItems: "start", gap: 1 }}>
               <TextField
-                label={`Form ${i + 1}`}
+                label={t("Form {{i}}", { i: i + 1 })}
                 value={words.forms[id] ?? ""}
                 onChange={(event) => nameForm(id, event.target.value)}
                 error={problem !== undefined}
                 helperText={problem}
                 slotProps={{ htmlInput: { maxLength: 160 } }}
               />
-              <FormControlLabel value={id} control={<Radio />} label="Start" sx={{ mr: 0 }} />
+              <FormControlLabel value={id} control={<Radio />} label={t("Start")} sx={{ mr: 0 }} />
               <IconButton
-                aria-label={`Take form ${i + 1} out`}
+                aria-label={t("Take form {{i}} out", { i: i + 1 })}
                 disabled={movement.forms.length === 1 || storedForms.includes(id)}
                 onClick={() => remove(id)}
               >
@@ -69,7 +70,7 @@ export function FormsEditor({ custom, storedForms, problems, onChange }: FormsEd
         })}
       </RadioGroup>
       <Button startIcon={<ListStart size={20} />} onClick={add} disabled={movement.forms.length >= MOST_FORMS} sx={{ mt: 1 }}>
-        Add an easier form
+        {t("Add an easier form")}
       </Button>
     </Box>
   );

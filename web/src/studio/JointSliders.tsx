@@ -11,33 +11,34 @@ import {
   type HandShapeName,
   type Range,
 } from "@kind-grip/core/figure";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 
 type FingerName = "index" | "middle" | "ring" | "little";
 const FINGERS: readonly FingerName[] = ["index", "middle", "ring", "little"];
 
 const ARM_LABELS: readonly (readonly [keyof typeof ARM_RANGES, string, string, string])[] = [
-  ["shoulderFlexion", "Shoulder", "back", "forward"],
-  ["shoulderAbduction", "Upper arm", "across", "out"],
-  ["shoulderRotation", "Upper arm rolled", "in", "out"],
-  ["girdleRaise", "Shoulder girdle", "down", "up"],
-  ["girdleProtraction", "Shoulder blade", "back", "forward"],
-  ["elbow", "Elbow", "straight", "bent"],
-  ["pronation", "Palm", "up", "down"],
-  ["wristFlexion", "Wrist", "bent back", "bent"],
-  ["deviation", "Wrist tilt", "thumb side", "little-finger side"],
+  ["shoulderFlexion", t("Shoulder"), "back", "forward"],
+  ["shoulderAbduction", t("Upper arm"), "across", "out"],
+  ["shoulderRotation", t("Upper arm rolled"), "in", "out"],
+  ["girdleRaise", t("Shoulder girdle"), "down", "up"],
+  ["girdleProtraction", t("Shoulder blade"), "back", "forward"],
+  ["elbow", t("Elbow"), "straight", "bent"],
+  ["pronation", t("Palm"), "up", "down"],
+  ["wristFlexion", t("Wrist"), t("bent back"), "bent"],
+  ["deviation", t("Wrist tilt"), t("thumb side"), t("little-finger side")],
 ];
 const THUMB_LABELS: readonly (readonly [keyof typeof THUMB_RANGES, string])[] = [
-  ["radial", "Thumb out"],
-  ["palmar", "Thumb forward"],
-  ["opposition", "Thumb turned in"],
-  ["middle", "Thumb base joint"],
-  ["end", "Thumb end joint"],
+  ["radial", t("Thumb out")],
+  ["palmar", t("Thumb forward")],
+  ["opposition", t("Thumb turned in")],
+  ["middle", t("Thumb base joint")],
+  ["end", t("Thumb end joint")],
 ];
 const FINGER_LABELS: readonly (readonly [keyof typeof FINGER_RANGES, string])[] = [
-  ["base", "base joint"],
-  ["middle", "middle joint"],
-  ["end", "end joint"],
+  ["base", t("base joint")],
+  ["middle", t("middle joint")],
+  ["end", t("end joint")],
   ["spread", "spread"],
 ];
 
@@ -55,7 +56,7 @@ export function JointSliders({ arm, part, onChange }: JointSlidersProps) {
     return (
       <Box sx={{ display: "grid", gap: 0.5 }}>
         {solved && (
-          <Typography sx={{ color: "text.secondary" }}>This hand is held in contact; its elbow and wrist are worked out.</Typography>
+          <Typography sx={{ color: "text.secondary" }}>{t("This hand is held in contact; its elbow and wrist are worked out.")}</Typography>
         )}
         {ARM_LABELS.filter(([joint]) => !solved || joint.startsWith("girdle")).map(([joint, label, least, most]) => (
           <JointSlider
@@ -75,7 +76,7 @@ export function JointSliders({ arm, part, onChange }: JointSlidersProps) {
     <Box sx={{ display: "grid", gap: 0.5 }}>
       <TextField
         select
-        label="Hand shape"
+        label={t("Hand shape")}
         value={nearestShape(hand)}
         onChange={(event) => onChange("hand", { hand: HAND_SHAPES[event.target.value as HandShapeName] })}
         sx={{ mb: 1 }}
@@ -130,7 +131,7 @@ export function JointSlider({ label, ends, range, value, onChange }: JointSlider
         <Slider
           size="small"
           aria-label={label}
-          getAriaValueText={(degrees) => `${degrees} degrees`}
+          getAriaValueText={(degrees) => t("{{degrees}} degrees", { degrees })}
           min={range.least}
           max={range.most}
           value={Math.max(range.least, Math.min(range.most, value))}
@@ -151,7 +152,7 @@ export function JointSlider({ label, ends, range, value, onChange }: JointSlider
       >
         <InputBase
           value={Math.round(value)}
-          inputProps={{ "aria-label": `${label}, degrees`, inputMode: "numeric", "aria-invalid": beyond }}
+          inputProps={{ "aria-label": t("{{label}}, degrees", { label }), inputMode: "numeric", "aria-invalid": beyond }}
           onChange={(event) => {
             const degrees = Number(event.target.value.replace(/[^\d-]/g, ""));
             if (Number.isFinite(degrees) && Math.abs(degrees) <= 360) onChange(degrees);

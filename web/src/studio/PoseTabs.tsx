@@ -2,6 +2,7 @@
 import { Box, Button, IconButton, Tooltip } from "@mui/material";
 import { ArrowLeft, ArrowRight, Copy, Trash2 } from "lucide-react";
 import type { CustomMovement } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { MOST_POSES, withFigure } from "./change-pose";
 
@@ -14,7 +15,7 @@ interface PoseTabsProps {
 
 export function PoseTabs({ custom, at, onChoose, onChange }: PoseTabsProps) {
   const { poses } = custom.figure;
-  const nameOf = (i: number) => (i === 0 ? "Start" : i === poses.length - 1 ? "End" : `Step ${i + 1}`);
+  const nameOf = (i: number) => (i === 0 ? t("Start") : i === poses.length - 1 ? t("End") : t("Step {{i}}", { i: i + 1 }));
   const set = (next: typeof poses, chosen: number) => {
     onChange("", withFigure(custom, { poses: next }));
     onChoose(chosen);
@@ -27,7 +28,7 @@ export function PoseTabs({ custom, at, onChoose, onChange }: PoseTabsProps) {
   return (
     <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center" }}>
       <Choice
-        label="Pose"
+        label={t("Pose")}
         options={poses.map((_, i) => ({ value: String(i), label: nameOf(i) }))}
         value={String(at)}
         onChange={(value) => onChoose(Number(value))}
@@ -37,24 +38,24 @@ export function PoseTabs({ custom, at, onChoose, onChange }: PoseTabsProps) {
         disabled={poses.length >= MOST_POSES}
         onClick={() => set([...poses.slice(0, at + 1), poses[at]!, ...poses.slice(at + 1)], at + 1)}
       >
-        Copy as next step
+        {t("Copy as next step")}
       </Button>
-      <Tooltip title="Earlier">
+      <Tooltip title={t("Earlier")}>
         <span>
-          <IconButton aria-label="Move this pose earlier" disabled={at === 0} onClick={() => swap(-1)}>
+          <IconButton aria-label={t("Move this pose earlier")} disabled={at === 0} onClick={() => swap(-1)}>
             <ArrowLeft size={20} />
           </IconButton>
         </span>
       </Tooltip>
-      <Tooltip title="Later">
+      <Tooltip title={t("Later")}>
         <span>
-          <IconButton aria-label="Move this pose later" disabled={at === poses.length - 1} onClick={() => swap(1)}>
+          <IconButton aria-label={t("Move this pose later")} disabled={at === poses.length - 1} onClick={() => swap(1)}>
             <ArrowRight size={20} />
           </IconButton>
         </span>
       </Tooltip>
       <IconButton
-        aria-label="Take this pose out"
+        aria-label={t("Take this pose out")}
         disabled={poses.length === 1}
         onClick={() =>
           set(

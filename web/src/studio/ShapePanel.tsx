@@ -16,6 +16,7 @@ import {
   type SideName,
 } from "@kind-grip/core/figure";
 import type { CustomMovement } from "@kind-grip/core/library";
+import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import { JointSlider, JointSliders } from "./JointSliders";
@@ -29,44 +30,44 @@ interface ShapePanelProps {
 
 type Tab = "arm" | "hand" | "body" | "view";
 const TABS = [
-  { value: "arm", label: "Arm" },
-  { value: "hand", label: "Hand" },
-  { value: "body", label: "Body" },
-  { value: "view", label: "Picture" },
+  { value: "arm", label: t("Arm") },
+  { value: "hand", label: t("Hand") },
+  { value: "body", label: t("Body") },
+  { value: "view", label: t("Picture") },
 ] as const;
 
 /** The recurring contacts by name; each lays the chosen hand where it belongs. */
 const CONTACTS: readonly { value: string; label: string; make: (() => ArmInput) | null }[] = [
-  { value: "none", label: "Nothing: free in the air", make: null },
-  { value: "drawsFingersBack", label: "The other fingers, drawing them back", make: () => handContacts.drawsFingersBack() },
-  { value: "pressesBackOfHand", label: "The back of the other hand", make: () => handContacts.pressesBackOfHand() },
-  { value: "holdsForearm", label: "The other forearm", make: () => handContacts.holdsForearm() },
-  { value: "takesHand", label: "The other hand, as in a handshake", make: () => handContacts.takesHand() },
-  { value: "palmsPressed", label: "The middle, palms together", make: () => handContacts.palmsPressed(-110, 190) },
-  { value: "flatOnTable", label: "A table, flat", make: () => handContacts.flatOnTable(150, -420, 300) },
-  { value: "onBackOfHead", label: "The back of the head", make: () => handContacts.onBackOfHead() },
+  { value: "none", label: t("Nothing: free in the air"), make: null },
+  { value: "drawsFingersBack", label: t("The other fingers, drawing them back"), make: () => handContacts.drawsFingersBack() },
+  { value: "pressesBackOfHand", label: t("The back of the other hand"), make: () => handContacts.pressesBackOfHand() },
+  { value: "holdsForearm", label: t("The other forearm"), make: () => handContacts.holdsForearm() },
+  { value: "takesHand", label: t("The other hand, as in a handshake"), make: () => handContacts.takesHand() },
+  { value: "palmsPressed", label: t("The middle, palms together"), make: () => handContacts.palmsPressed(-110, 190) },
+  { value: "flatOnTable", label: t("A table, flat"), make: () => handContacts.flatOnTable(150, -420, 300) },
+  { value: "onBackOfHead", label: t("The back of the head"), make: () => handContacts.onBackOfHead() },
 ];
 
 const PROP_LABELS: Readonly<Record<PropKind, string>> = {
   table: "Table",
-  thigh: "Thigh",
-  wall: "Wall",
-  towel: "Rolled towel",
-  dumbbell: "Dumbbell",
-  dumbbellEnd: "Dumbbell, held at the end",
-  hammer: "Hammer",
-  dowel: "Dowel",
-  bottle: "Bottle",
-  bandRound: "Band round the fingers",
-  bandPull: "Band to the floor",
-  ball: "Ball in the hand",
-  ballOnTable: "Ball under the forearm",
-  bigBall: "Big ball",
-  plate: "Plate",
-  bar: "Bar",
-  roller: "Roller on the forearm",
-  edge: "Edge tool",
-  tape: "Tape on the thumb",
+  thigh: t("Thigh"),
+  wall: t("Wall"),
+  towel: t("Rolled towel"),
+  dumbbell: t("Dumbbell"),
+  dumbbellEnd: t("Dumbbell, held at the end"),
+  hammer: t("Hammer"),
+  dowel: t("Dowel"),
+  bottle: t("Bottle"),
+  bandRound: t("Band round the fingers"),
+  bandPull: t("Band to the floor"),
+  ball: t("Ball in the hand"),
+  ballOnTable: t("Ball under the forearm"),
+  bigBall: t("Big ball"),
+  plate: t("Plate"),
+  bar: t("Bar"),
+  roller: t("Roller on the forearm"),
+  edge: t("Edge tool"),
+  tape: t("Tape on the thumb"),
 };
 
 export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
@@ -95,15 +96,15 @@ export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
 
   return (
     <Box sx={{ display: "grid", gap: 2, alignContent: "start" }}>
-      <Choice label="What to shape" options={TABS} value={tab} onChange={(value) => setTab(value as Tab)} />
+      <Choice label={t("What to shape")} options={TABS} value={tab} onChange={(value) => setTab(value as Tab)} />
       {(tab === "arm" || tab === "hand") && (
         <>
           {!figure.both && (
             <Choice
-              label="Which hand"
+              label={t("Which hand")}
               options={[
-                { value: "right", label: "Working hand" },
-                { value: "left", label: "Other hand" },
+                { value: "right", label: t("Working hand") },
+                { value: "left", label: t("Other hand") },
               ]}
               value={side}
               onChange={(value) => setSide(value as SideName)}
@@ -111,11 +112,11 @@ export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
           )}
           {side === "left" && !figure.both && (
             <Box>
-              <Toggle label="The other hand is in the picture" pressed={pose.left !== undefined} onChange={setPresent} />
+              <Toggle label={t("The other hand is in the picture")} pressed={pose.left !== undefined} onChange={setPresent} />
             </Box>
           )}
           {arm && tab === "arm" && (
-            <TextField select label="This hand touches" value={contact} onChange={(event) => setContact(event.target.value)}>
+            <TextField select label={t("This hand touches")} value={contact} onChange={(event) => setContact(event.target.value)}>
               {CONTACTS.filter(({ make }) => figure.both || side === "left" || !make?.().touch?.part.startsWith("other")).map(
                 ({ value, label }) => (
                   <MenuItem key={value} value={value}>
@@ -123,7 +124,7 @@ export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
                   </MenuItem>
                 ),
               )}
-              {contact === "kept" && <MenuItem value="kept">Where it was placed</MenuItem>}
+              {contact === "kept" && <MenuItem value="kept">{t("Where it was placed")}</MenuItem>}
             </TextField>
           )}
           {arm && (
@@ -143,10 +144,10 @@ export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
 
 function BodySliders({ pose, onChange }: { pose: Pose; onChange(what: string, pose: Pose): void }) {
   const neck = (["tilt", "turn", "nod"] as const).map(
-    (joint) => [joint, { tilt: "Head tilted", turn: "Head turned", nod: "Head nodded" }[joint]] as const,
+    (joint) => [joint, { tilt: t("Head tilted"), turn: t("Head turned"), nod: t("Head nodded") }[joint]] as const,
   );
   const trunk = (["lean", "turn", "bend"] as const).map(
-    (joint) => [joint, { lean: "Trunk leaning forward", turn: "Trunk turned", bend: "Trunk bent sideways" }[joint]] as const,
+    (joint) => [joint, { lean: t("Trunk leaning forward"), turn: t("Trunk turned"), bend: t("Trunk bent sideways") }[joint]] as const,
   );
   return (
     <Box sx={{ display: "grid", gap: 0.5 }}>
@@ -168,7 +169,7 @@ function BodySliders({ pose, onChange }: { pose: Pose; onChange(what: string, po
           onChange={(degrees) => onChange(`trunk-${joint}`, { ...pose, trunk: { ...pose.trunk, [joint]: degrees } })}
         />
       ))}
-      <Typography sx={{ color: "text.secondary" }}>Plus is to the working side.</Typography>
+      <Typography sx={{ color: "text.secondary" }}>{t("Plus is to the working side.")}</Typography>
     </Box>
   );
 }
@@ -187,7 +188,7 @@ function ViewFields({ figure, onChange }: { figure: Figure; onChange(change: Par
     <Box sx={{ display: "grid", gap: 2 }}>
       <Box>
         <Toggle
-          label="Both hands do the same"
+          label={t("Both hands do the same")}
           pressed={figure.both}
           onChange={(both) =>
             onChange({
@@ -200,39 +201,43 @@ function ViewFields({ figure, onChange }: { figure: Figure; onChange(change: Par
         />
       </Box>
       {select(
-        "Shown",
+        t("Shown"),
         figure.focus,
         FOCUSES.map((focus) => [
           focus,
-          { hand: "The hand", forearm: "Hand and forearm", arm: "The whole arm", upper: "The upper body", whole: "The whole person" }[
-            focus
-          ],
+          {
+            hand: t("The hand"),
+            forearm: t("Hand and forearm"),
+            arm: t("The whole arm"),
+            upper: t("The upper body"),
+            whole: t("The whole person"),
+          }[focus],
         ]),
         (focus) => onChange({ focus: focus as Figure["focus"] }),
       )}
       {select(
-        "Seen from",
+        t("Seen from"),
         figure.view,
         VIEW_NAMES.map((view) => [
           view,
           {
-            front: "The front",
-            frontRight: "The front, right",
-            frontLeft: "The front, left",
-            right: "The right",
-            left: "The left",
-            above: "Above",
+            front: t("The front"),
+            frontRight: t("The front, right"),
+            frontLeft: t("The front, left"),
+            right: t("The right"),
+            left: t("The left"),
+            above: t("Above"),
           }[view],
         ]),
         (view) => onChange({ view: view as Figure["view"] }),
       )}
       {select(
-        "Goes",
+        t("Goes"),
         figure.way,
         [
-          ["thereAndBack", "There and back"],
-          ["round", "Round and round"],
-          ["steps", "From step to step"],
+          ["thereAndBack", t("There and back")],
+          ["round", t("Round and round")],
+          ["steps", t("From step to step")],
         ],
         (way) => onChange({ way: way as Figure["way"] }),
       )}
@@ -240,25 +245,25 @@ function ViewFields({ figure, onChange }: { figure: Figure; onChange(change: Par
         "Arrow along",
         figure.arc ?? "none",
         [
-          ["none", "No arrow"],
-          ["knuckles", "The knuckles"],
-          ["fingertips", "The fingertips"],
-          ["thumbTip", "The thumb"],
-          ["wrist", "The wrist"],
-          ["elbow", "The elbow"],
-          ["shoulder", "The shoulder"],
-          ["head", "The head"],
+          ["none", t("No arrow")],
+          ["knuckles", t("The knuckles")],
+          ["fingertips", t("The fingertips")],
+          ["thumbTip", t("The thumb")],
+          ["wrist", t("The wrist")],
+          ["elbow", t("The elbow")],
+          ["shoulder", t("The shoulder")],
+          ["head", t("The head")],
         ],
         (arc) => onChange({ arc: arc === "none" ? undefined : (arc as Figure["arc"]) }),
       )}
       {select(
-        "With",
+        t("With"),
         figure.props[0]?.kind ?? "none",
-        [["none", "Nothing"], ...PROP_KINDS.map((kind): [string, string] => [kind, PROP_LABELS[kind]])],
+        [["none", t("Nothing")], ...PROP_KINDS.map((kind): [string, string] => [kind, PROP_LABELS[kind]])],
         (kind) => onChange({ props: kind === "none" ? [] : [{ kind: kind as PropKind, hand: figure.both ? "both" : "worked" }] }),
       )}
       <Box>
-        <Toggle label="Enlarge the hand in a corner" pressed={figure.inset} onChange={(inset) => onChange({ inset })} />
+        <Toggle label={t("Enlarge the hand in a corner")} pressed={figure.inset} onChange={(inset) => onChange({ inset })} />
       </Box>
     </Box>
   );

@@ -13,6 +13,7 @@ import {
   type Phase,
 } from "@kind-grip/core/library";
 import type { Dose } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
@@ -79,61 +80,61 @@ export function StudioDetails({ custom, storedForms, problems, onChange }: Studi
     <Box
       sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1fr" }, gap: 4, mt: 5, borderTop: "2px solid", borderColor: "line", pt: 3 }}
     >
-      <Group title="In words">
+      <Group title={t("In words")}>
         <TextField
-          label="Name"
+          label={t("Name")}
           value={text.name}
           onChange={(event) => say({ name: event.target.value }, "words-name")}
           error={problem("words.name") !== undefined}
           helperText={problem("words.name")}
         />
-        {lines("Steps", "steps", "One action a line, as you would say it.")}
+        {lines(t("Steps"), "steps", t("One action a line, as you would say it."))}
         <TextField
-          label="Where it is felt"
+          label={t("Where it is felt")}
           value={text.feel}
           onChange={(event) => say({ feel: event.target.value }, "words-feel")}
           error={problem("words.feel") !== undefined}
           helperText={problem("words.feel")}
         />
-        {lines("Watch for", "watch", "The usual cheats, one a line.")}
-        {lines("Care", "care", "Cautions, one a line.")}
+        {lines(t("Watch for"), "watch", t("The usual cheats, one a line."))}
+        {lines(t("Care"), "care", t("Cautions, one a line."))}
         <FormsEditor custom={custom} storedForms={storedForms} problems={problems} onChange={onChange} />
       </Group>
-      <Group title="In figures">
+      <Group title={t("In figures")}>
         <Choice
-          label="Phase"
+          label={t("Phase")}
           options={PHASES.map((phase) => ({ value: phase, label: words.label("phase", phase) }))}
           value={movement.phase}
           onChange={setPhase}
         />
         {many(
-          "Works",
+          t("Works"),
           movement.regions.worked,
           REGIONS,
           "region",
           (worked) => set({ regions: { ...movement.regions, worked: worked as typeof movement.regions.worked } }),
           problem("movement.regions"),
         )}
-        {many("Stretches", movement.regions.stretched, REGIONS, "region", (stretched) =>
+        {many(t("Stretches"), movement.regions.stretched, REGIONS, "region", (stretched) =>
           set({ regions: { ...movement.regions, stretched: stretched as typeof movement.regions.stretched } }),
         )}
-        {many("Undoes the posture", movement.reverses, WORK_POSTURES, "posture", (reverses) =>
+        {many(t("Undoes the posture"), movement.reverses, WORK_POSTURES, "posture", (reverses) =>
           set({ reverses: reverses as typeof movement.reverses }),
         )}
         {many(
-          "Place",
+          t("Place"),
           movement.settings,
           SETTINGS,
           "setting",
           (settings) => settings.length > 0 && set({ settings: settings as typeof movement.settings }),
         )}
-        {many("Kit, any one of", movement.kit, KIT_KINDS, "kit", (kit) => set({ kit: kit as typeof movement.kit }))}
+        {many(t("Kit, any one of"), movement.kit, KIT_KINDS, "kit", (kit) => set({ kit: kit as typeof movement.kit }))}
         <Choice
-          label="Dose"
+          label={t("Dose")}
           options={[
-            { value: "holds", label: "Holds" },
-            { value: "reps", label: "Repetitions" },
-            { value: "timed", label: "Timed" },
+            { value: "holds", label: t("Holds") },
+            { value: "reps", label: t("Repetitions") },
+            { value: "timed", label: t("Timed") },
           ]}
           value={movement.doses.usual.kind === "steps" ? "timed" : movement.doses.usual.kind}
           onChange={(kind) => set({ doses: { usual: DOSES[kind as keyof typeof DOSES] } })}
@@ -141,14 +142,14 @@ export function StudioDetails({ custom, storedForms, problems, onChange }: Studi
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
           <DoseSteppers dose={movement.doses.usual} onChange={(usual) => set({ doses: { ...movement.doses, usual } }, "dose")} />
           <Stepper
-            label="Effort cap"
+            label={t("Effort cap")}
             value={movement.effortCap}
             min={1}
             max={PHASE_CAP[movement.phase]}
             onChange={(effortCap) => set({ effortCap }, "cap")}
           />
           <Stepper
-            label="Getting ready"
+            label={t("Getting ready")}
             unit="s"
             value={movement.readySec}
             min={0}
@@ -156,7 +157,7 @@ export function StudioDetails({ custom, storedForms, problems, onChange }: Studi
             onChange={(readySec) => set({ readySec }, "ready")}
           />
           <Stepper
-            label="Changing sides"
+            label={t("Changing sides")}
             unit="s"
             value={movement.switchSec}
             min={0}
@@ -165,7 +166,7 @@ export function StudioDetails({ custom, storedForms, problems, onChange }: Studi
           />
         </Box>
         <Choice
-          label="Sides"
+          label={t("Sides")}
           options={[
             { value: "inTurn", label: words.label("sides", "inTurn") },
             { value: "together", label: words.label("sides", "together") },

@@ -5,6 +5,7 @@ import { useMemo, useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { CUSTOM_PREFIX, customMovementProblems, type CustomMovement, type CustomProblem } from "@kind-grip/core/library";
 import type { CustomMovementEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { libraryApi } from "../library/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
@@ -53,7 +54,7 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
     const done = await edited.saveNow();
     setSaving(false);
     if (!done) return;
-    dispatch(notify({ text: `${custom.words.name} is in the library.` }));
+    dispatch(notify({ text: t("{{name}} is in the library.", { name: custom.words.name }) }));
     void navigate(`/library/${custom.movement.id}`);
   };
 
@@ -65,20 +66,25 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
         startIcon={<ArrowLeft size={18} />}
         sx={{ ml: -1.5, mb: 0.5 }}
       >
-        {givenId ? custom.words.name : "Library"}
+        {givenId ? custom.words.name : t("Library")}
       </Button>
-      <PageTitle title="Studio" lead="A movement of your own: shape it, say it, dose it.">
-        <SaveState edited={edited} what="this movement" summary={(version) => <Typography>{version.words.name}</Typography>} />
+      <PageTitle title={t("Studio")} lead={t("A movement of your own: shape it, say it, dose it.")}>
+        <SaveState edited={edited} what={t("this movement")} summary={(version) => <Typography>{version.words.name}</Typography>} />
         {givenId && (
           <>
-            <IconButton aria-label="Download as a file" component="a" href={`/api/movements/${givenId}/file`} download>
+            <IconButton aria-label={t("Download as a file")} component="a" href={`/api/movements/${givenId}/file`} download>
               <Download size={22} />
             </IconButton>
             <IconButton
-              aria-label="Take out of the library"
+              aria-label={t("Take out of the library")}
               onClick={async () => {
                 await remove(givenId).unwrap();
-                dispatch(notify({ text: `${custom.words.name} was taken out of the library.`, undo: () => void restore(givenId) }));
+                dispatch(
+                  notify({
+                    text: t("{{name}} was taken out of the library.", { name: custom.words.name }),
+                    undo: () => void restore(givenId),
+                  }),
+                );
                 void navigate("/library");
               }}
             >
@@ -87,7 +93,7 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
           </>
         )}
         <Button variant="contained" onClick={() => void save()} disabled={saving}>
-          {givenId ? "Save" : "Save to the library"}
+          {givenId ? t("Save") : t("Save to the library")}
         </Button>
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.25fr) minmax(320px, 1fr)" }, columnGap: 4, rowGap: 4 }}>
@@ -111,9 +117,9 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
 /** What stands in the way of saving, in words; empty texts are named before the server has to. */
 function problemsOf(custom: CustomMovement): CustomProblem[] {
   const problems: CustomProblem[] = [];
-  if (custom.words.name.trim() === "") problems.push({ path: "words.name", message: "is missing" });
-  if (custom.words.steps.every((step) => step.trim() === "")) problems.push({ path: "words.steps", message: "say at least one step" });
-  if (custom.words.feel.trim() === "") problems.push({ path: "words.feel", message: "is missing" });
+  if (custom.words.name.trim() === "") problems.push({ path: "words.name", message: t("is missing") });
+  if (custom.words.steps.every((step) => step.trim() === "")) problems.push({ path: "words.steps", message: t("say at least one step") });
+  if (custom.words.feel.trim() === "") problems.push({ path: "words.feel", message: t("is missing") });
   return [...problems, ...customMovementProblems(custom)];
 }
 
@@ -121,7 +127,7 @@ function Problems({ problems }: { problems: readonly CustomProblem[] }) {
   if (problems.length === 0) return null;
   return (
     <Box role="alert" sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 2 }}>
-      <Typography sx={{ fontWeight: 700 }}>Before this can be saved</Typography>
+      <Typography sx={{ fontWeight: 700 }}>{t("Before this can be saved")}</Typography>
       {problems.map(({ path, message }) => (
         <Typography key={path + message}>
           {placeText(path)}
@@ -133,15 +139,15 @@ function Problems({ problems }: { problems: readonly CustomProblem[] }) {
 }
 
 const PLACES: Readonly<Record<string, string>> = {
-  "words.name": "Name",
-  "words.steps": "Steps",
-  "words.feel": "Where it is felt",
-  "movement.effortCap": "Effort cap",
+  "words.name": t("Name"),
+  "words.steps": t("Steps"),
+  "words.feel": t("Where it is felt"),
+  "movement.effortCap": t("Effort cap"),
 };
 
 function placeText(path: string): string {
   const pose = /^figure\.poses\.(\d+)/.exec(path);
-  if (pose) return `Pose ${Number(pose[1]) + 1}: `;
+  if (pose) return `${t("Pose {{pose}}:", { pose: Number(pose[1]) + 1 })} `;
   const known = Object.keys(PLACES).find((key) => path.startsWith(key));
   return known ? `${PLACES[known]}: ` : "";
 }

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { DEFAULT_STYLE, libraryOf, lookOf, newItem, type CustomMovement } from "@kind-grip/core/library";
 import { figurePlace } from "@kind-grip/core/run";
 import { compilePerson, positionAt } from "@kind-grip/core/session";
+import { t } from "../base/words";
 import { FigureSheet } from "../figure/FigureSheet";
 import { drawerFor } from "../figure/drawer";
 import { LoopClock } from "../figure/loop-clock";
@@ -19,7 +20,7 @@ export function StudioPicture({ custom, at }: { custom: CustomMovement; at: numb
       {moving ? <Moving custom={custom} /> : <Pose custom={custom} at={at} />}
       {!calm && custom.figure.poses.length > 1 && (
         <Box sx={{ mt: 1 }}>
-          <Toggle label="Watch it move" pressed={moving} onChange={setMoving} />
+          <Toggle label={t("Watch it move")} pressed={moving} onChange={setMoving} />
         </Box>
       )}
     </Box>
@@ -57,7 +58,7 @@ function Pose({ custom, at }: { custom: CustomMovement; at: number }) {
     };
     void draw();
   }, [custom, at]);
-  return <FigureSheet svg={svg} title={`Pose ${at + 1} of ${custom.figure.poses.length}`} />;
+  return <FigureSheet svg={svg} title={t("Pose {{at}} of {{poses}}", { at: at + 1, poses: custom.figure.poses.length })} />;
 }
 
 function Moving({ custom }: { custom: CustomMovement }) {
@@ -76,7 +77,7 @@ function Moving({ custom }: { custom: CustomMovement }) {
       key: library.revision,
       figure: custom.figure,
       options: optionsOf(custom),
-      title: () => custom.words.name || "The movement",
+      title: () => custom.words.name || t("The movement"),
     }),
     [custom, library],
   );

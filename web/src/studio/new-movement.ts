@@ -1,6 +1,7 @@
 /** What the studio opens with: a wrist bend that is complete, so that every change is seen at once. */
 import { pose } from "@kind-grip/core/figure";
 import { CUSTOM_PREFIX, PHASE_CAP, type CustomMovement } from "@kind-grip/core/library";
+import { t } from "../base/words";
 
 export function newMovement(id: string): CustomMovement {
   const arm = { elbow: 90, shoulderAbduction: 4, pronation: 80, hand: "softFist" } as const;
@@ -9,7 +10,7 @@ export function newMovement(id: string): CustomMovement {
       id: CUSTOM_PREFIX + id,
       phase: "mobility",
       regions: { worked: ["wristExtensors"], stretched: [], released: [] },
-      motions: ["wrist extension"],
+      motions: [t("wrist extension")],
       sideModes: ["inTurn", "alternating"],
       settings: ["any"],
       kit: [],
@@ -22,7 +23,7 @@ export function newMovement(id: string): CustomMovement {
       reverses: [],
       weightBearing: false,
     },
-    words: { name: "", steps: [""], feel: "", watch: [], care: [], forms: { standard: "As described" } },
+    words: { name: "", steps: [""], feel: "", watch: [], care: [], forms: { standard: t("As described") } },
     figure: {
       poses: [pose({ right: { ...arm, wristFlexion: 40 } }), pose({ right: { ...arm, wristFlexion: -40 } })],
       way: "thereAndBack",

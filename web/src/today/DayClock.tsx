@@ -3,6 +3,7 @@ import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { serverApi } from "../base/api";
 import { EntryLine } from "./EntryLine";
 
@@ -38,11 +39,15 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
                   </TextLink>
                 )}
               </Typography>
-              <Typography sx={{ color: "text.secondary" }}>{crew.people} people</Typography>
+              <Typography sx={{ color: "text.secondary" }}>{t("{{people}} people", { people: crew.people })}</Typography>
               <Typography sx={{ color: "text.secondary" }}>
                 {shift
-                  ? `${shift.name} shift ${clock(shift.startMs, crew.timeZone)}–${clock(shift.endMs, crew.timeZone)}`
-                  : "No shift today"}
+                  ? t("{{name}} shift {{time}}–{{time2}}", {
+                      name: shift.name,
+                      time: clock(shift.startMs, crew.timeZone),
+                      time2: clock(shift.endMs, crew.timeZone),
+                    })
+                  : t("No shift today")}
               </Typography>
             </Box>
             <Box sx={{ minWidth: 0 }}>
@@ -56,11 +61,11 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
               ) : (
                 <Box sx={{ mt: 1, display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
                   <Typography sx={{ color: "text.secondary" }}>
-                    {crew.programs === 0 ? "No program yet." : "Nothing placed today."}
+                    {crew.programs === 0 ? t("No program yet.") : t("Nothing placed today.")}
                   </Typography>
                   {!lead && (
                     <Button component={Link} to={crew.programs === 0 ? `/crews/${crew.id}/program` : `/crews/${crew.id}/day-plan`}>
-                      {crew.programs === 0 ? "Make a program" : "Plan the week"}
+                      {crew.programs === 0 ? t("Make a program") : t("Plan the week")}
                     </Button>
                   )}
                 </Box>

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import type { TodayEntry } from "@kind-grip/core/api";
 import { wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { runAddress } from "../run/address";
 
 export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: boolean; lead: boolean }) {
@@ -20,7 +21,7 @@ export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: 
       </Typography>
       {entry.runId && lead ? (
         <Typography sx={{ display: "inline-flex", gap: 0.75, alignItems: "center" }}>
-          <CheckCircle2 size={20} aria-hidden /> Led
+          <CheckCircle2 size={20} aria-hidden /> {t("Led")}
         </Typography>
       ) : entry.runId ? (
         <TextLink
@@ -28,16 +29,16 @@ export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: 
           to={`/crews/${entry.crewId}/runs/${entry.runId}`}
           sx={{ display: "inline-flex", gap: 0.75, alignItems: "center", minHeight: 44 }}
         >
-          <CheckCircle2 size={20} aria-hidden /> Led
+          <CheckCircle2 size={20} aria-hidden /> {t("Led")}
         </TextLink>
       ) : (
         <Button
           component={Link}
           to={runAddress(entry)}
           variant={isNext ? "contained" : "outlined"}
-          aria-label={`Lead ${entry.sessionName}, ${entry.crewName}`}
+          aria-label={t("Lead {{sessionName}}, {{crewName}}", { sessionName: entry.sessionName, crewName: entry.crewName })}
         >
-          Lead
+          {t("Lead")}
         </Button>
       )}
     </Box>

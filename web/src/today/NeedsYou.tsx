@@ -4,13 +4,15 @@ import { Ban, CalendarClock, History, ListChecks, OctagonX } from "lucide-react"
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { useState, type ReactNode } from "react";
-import { DECISION_WORDS, type DecisionKind } from "@kind-grip/core/response";
+import type { DecisionKind } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
 import type { PersonAlert, Today } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { runApi } from "../run/api";
 import { useWords } from "../base/library";
 import { AnswerDialog } from "../safety/AnswerDialog";
 import { pausedWords, reportWords } from "../safety/report-words";
+import { DECISION_WORDS } from "../response/response-text";
 
 /** Most urgent first. */
 const KINDS: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress"];
@@ -23,13 +25,13 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
   return (
     <Box
       component="section"
-      aria-label="Needs you"
+      aria-label={t("Needs you")}
       sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1fr" }, columnGap: 5, rowGap: 2, mb: 4 }}
     >
       {alerts.length > 0 && (
         <Box sx={{ gridColumn: "1 / -1", border: "2px solid", borderColor: "error.main", borderRadius: 2, px: 2, py: 1 }}>
           <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", color: "error.main", mb: 0.5 }}>
-            <OctagonX size={20} aria-hidden /> Stopped and told you
+            <OctagonX size={20} aria-hidden /> {t("Stopped and told you")}
           </Typography>
           {alerts.map((alert) => (
             <Line
@@ -38,11 +40,16 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
               name={alert.name}
               text={[
                 ...alert.reports.map((report) => reportWords(report, words, alert.timeZone)),
-                `${alert.crewName}. ${alert.heldOut ? "Held out by the answers given." : pausedWords(alert.reports, words)}`,
+                `${alert.crewName}. ${alert.heldOut ? t("Held out by the answers given.") : pausedWords(alert.reports, words)}`,
               ]}
             >
-              <Button variant="contained" color="error" onClick={() => setAnswering(alert)} aria-label={`Answer ${alert.name}`}>
-                Answer
+              <Button
+                variant="contained"
+                color="error"
+                onClick={() => setAnswering(alert)}
+                aria-label={t("Answer {{name}}", { name: alert.name })}
+              >
+                {t("Answer")}
               </Button>
             </Line>
           ))}
@@ -51,29 +58,36 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
       {clashes.length > 0 && (
         <Box sx={{ gridColumn: "1 / -1" }}>
           <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", color: "warm.dark", mb: 0.5 }}>
-            <History size={20} aria-hidden /> Runs that came late
+            <History size={20} aria-hidden /> {t("Runs that came late")}
           </Typography>
           {clashes.map((clash) => (
             <Line
               key={`${clash.runId} ${clash.personId}`}
               to={`/crews/${clash.crewId}/runs/${clash.runId}`}
               name={clash.name}
-              text={`${clash.sessionName}, ${clash.crewName}: led ${moment(clash.startedAt)}, arrived ${moment(clash.receivedAt)}. Out of ${
-                clash.kind === "heldOut" ? "everything" : "a part of it"
-              } by then. It counts for nothing until you say which it is.`}
+              text={t(
+                "{{sessionName}}, {{crewName}}: led {{startedAt}}, arrived {{receivedAt}}. Out of {{what}} by then. It counts for nothing until you say which it is.",
+                {
+                  sessionName: clash.sessionName,
+                  crewName: clash.crewName,
+                  startedAt: moment(clash.startedAt),
+                  receivedAt: moment(clash.receivedAt),
+                  what: clash.kind === "heldOut" ? t("everything") : t("a part of it"),
+                },
+              )}
             >
               <Button
                 variant="outlined"
                 onClick={() => void answerClash({ runId: clash.runId, personId: clash.personId, answer: "before" })}
-                aria-label={`It was before: ${clash.name}`}
+                aria-label={t("It was before: {{name}}", { name: clash.name })}
               >
-                It was before
+                {t("It was before")}
               </Button>
               <Button
                 onClick={() => void answerClash({ runId: clash.runId, personId: clash.personId, answer: "mistake" })}
-                aria-label={`A mistake: ${clash.name}`}
+                aria-label={t("A mistake: {{name}}", { name: clash.name })}
               >
-                A mistake
+                {t("A mistake")}
               </Button>
             </Line>
           ))}
@@ -82,7 +96,7 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
       {decisions.length > 0 && (
         <Box>
           <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", mb: 0.5 }}>
-            <ListChecks size={20} aria-hidden /> To decide
+            <ListChecks size={20} aria-hidden /> {t("To decide")}
           </Typography>
           {[...grouped(decisions, ({ crewId }) => crewId)].map(([crewId, list]) => (
             <Line
@@ -91,7 +105,9 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
               name={list[0]!.crewName}
               text={KINDS.flatMap((kind) => {
                 const found = list.find((each) => each.kind === kind);
-                return found ? [`${found.people} to ${DECISION_WORDS[kind].toLowerCase()}`] : [];
+                return found
+                  ? [t("{{people}} to {{decisionWords}}", { people: found.people, decisionWords: DECISION_WORDS[kind].toLowerCase() })]
+                  : [];
               }).join(", ")}
             />
           ))}
@@ -100,14 +116,14 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
       {heldOut.length > 0 && (
         <Box>
           <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", color: "error.main", mb: 0.5 }}>
-            <Ban size={20} aria-hidden /> Held out
+            <Ban size={20} aria-hidden /> {t("Held out")}
           </Typography>
           {heldOut.map(({ crewId, crewName, personId, name, since }) => (
             <Line
               key={personId}
               to={`/crews/${crewId}/people/held-out`}
               name={name}
-              text={`${crewName}, since ${DateTime.fromISO(since).toFormat("d LLL")}`}
+              text={t("{{crewName}}, since {{date}}", { crewName, date: DateTime.fromISO(since).toFormat("d LLL") })}
             />
           ))}
         </Box>
@@ -115,14 +131,14 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
       {endingSoon.length > 0 && (
         <Box>
           <Typography variant="h3" sx={{ display: "flex", gap: 1, alignItems: "center", color: "warm.dark", mb: 0.5 }}>
-            <CalendarClock size={20} aria-hidden /> Clearance ends this week
+            <CalendarClock size={20} aria-hidden /> {t("Clearance ends this week")}
           </Typography>
           {endingSoon.map(({ crewId, crewName, personId, name, until }) => (
             <Line
               key={`${personId} ${until}`}
               to={`/crews/${crewId}/people/held-out`}
               name={name}
-              text={`${crewName}, last day ${DateTime.fromISO(until).toFormat("cccc d LLL")}`}
+              text={t("{{crewName}}, last day {{date}}", { crewName, date: DateTime.fromISO(until).toFormat("cccc d LLL") })}
             />
           ))}
         </Box>

@@ -6,6 +6,7 @@ import { Link } from "react-router";
 import { wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { todayApi } from "./api";
 import { useWords } from "../base/library";
 import { useNow } from "../base/now";
@@ -29,16 +30,21 @@ function Day({ today }: { today: Today }) {
   const done = today.entries.filter((entry) => entry.runId).length;
   return (
     <>
-      <PageTitle title={date} lead={today.entries.length > 0 ? `${today.entries.length} sessions placed, ${done} led.` : undefined} />
+      <PageTitle
+        title={date}
+        lead={
+          today.entries.length > 0 ? t("{{entries}} sessions placed, {{done}} led.", { entries: today.entries.length, done }) : undefined
+        }
+      />
       {next && <NextRun entry={next} now={now} />}
       <NeedsYou today={today} />
       {today.crews.length === 0 ? (
         <Empty
-          title="Start with a crew"
-          text="Who they are, when they work, how much room and kit there is. People, a program and a day plan follow."
+          title={t("Start with a crew")}
+          text={t("Who they are, when they work, how much room and kit there is. People, a program and a day plan follow.")}
         >
           <Button component={Link} to="/crews/new" variant="contained">
-            Make a crew
+            {t("Make a crew")}
           </Button>
         </Empty>
       ) : (
@@ -58,16 +64,16 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
   const minutes = Math.round((Date.parse(entry.startsAt) - now) / 60_000);
   const when =
     minutes > 90
-      ? `at ${wallTime(Date.parse(entry.startsAt), entry.timeZone)}`
+      ? t("at {{time}}", { time: wallTime(Date.parse(entry.startsAt), entry.timeZone) })
       : minutes > 0
-        ? `in ${minutes} min`
+        ? t("in {{minutes}} min", { minutes })
         : minutes === 0
           ? "now"
-          : `${-minutes} min ago`;
+          : t("{{minutes}} min ago", { minutes: -minutes });
   return (
     <Box
       component="section"
-      aria-label="Next run"
+      aria-label={t("Next run")}
       sx={{
         display: "grid",
         gridTemplateColumns: { md: "auto 1fr auto" },
@@ -95,7 +101,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
           </Box>
         </Typography>
         <Typography>
-          {entry.crewName}, {entry.people} people · {entry.place}
+          {t("{{crewName}}, {{people}} people · {{place}}", { crewName: entry.crewName, people: entry.people, place: entry.place })}
         </Typography>
         <Typography noWrap sx={{ opacity: 0.9 }}>
           {entry.movementIds.map((id) => words.movementName(id)).join(" · ")}
@@ -115,7 +121,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
           "&:hover": { bgcolor: "background.default" },
         }}
       >
-        Lead it
+        {t("Lead it")}
       </Button>
     </Box>
   );

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { cardsFor } from "@kind-grip/core/need";
 import { adviceFor, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
+import { sideWord, t } from "../base/words";
 import { workApi } from "./api";
 import { useWords } from "../base/library";
 import { useCrew } from "../crew/CrewFrame";
@@ -13,6 +14,7 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { strainText } from "./strain-text";
+import { adviceText } from "./advice-text";
 
 /** A sheet is read in two minutes. */
 const MOST_CARDS = 6;
@@ -28,20 +30,20 @@ export default function BriefingPage() {
         return (
           <>
             <PageTitle
-              title={`Kinder ways to work: ${crew.name}`}
-              lead="A change at the work helps more than any exercise. Two minutes to read before the shift."
+              title={t("Kinder ways to work: {{name}}", { name: crew.name })}
+              lead={t("A change at the work helps more than any exercise. Two minutes to read before the shift.")}
             >
               <Button component={Link} to={`/crews/${crew.id}/work`} startIcon={<ArrowLeft size={20} />}>
-                Work
+                {t("Work")}
               </Button>
               <Button variant="contained" startIcon={<Printer size={20} />} onClick={() => print()}>
-                Print
+                {t("Print")}
               </Button>
             </PageTitle>
             {day && work.tasks.length > 0 ? (
               <Sheet work={work} day={day} />
             ) : (
-              <Empty title="Describe the work first" text="The sheet is made from the tasks." />
+              <Empty title={t("Describe the work first")} text={t("The sheet is made from the tasks.")} />
             )}
             <Typography sx={{ mt: 4, color: "text.secondary" }}>{words.paper("prevention")}</Typography>
           </>
@@ -67,8 +69,10 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
   return (
     <>
       <Typography sx={{ mb: 1, maxWidth: 900 }}>
-        The number is the strain index of the task over its minutes of a shift, for the harder hand: effort, how often, how long, wrist and
-        hours together. Above {RAISED_STRAIN} is read as raised.
+        {t(
+          "The number is the strain index of the task over its minutes of a shift, for the harder hand: effort, how often, how long, wrist and hours together. Above {{raisedStrain}} is read as raised.",
+          { raisedStrain: RAISED_STRAIN },
+        )}
       </Typography>
       <Box component="ol" sx={{ listStyle: "none", m: 0, mb: 4, p: 0, maxWidth: 900 }}>
         {tasks.map(({ task, minutes, side, index, first, same }) => (
@@ -92,15 +96,19 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
                 {strainText(index)}
               </Typography>
               <Typography sx={{ fontSize: "0.95rem", lineHeight: 1.15, color: index > RAISED_STRAIN ? "warm.dark" : "text.secondary" }}>
-                {index > RAISED_STRAIN ? "strain, raised" : "strain"}
+                {index > RAISED_STRAIN ? t("strain, raised") : t("strain")}
               </Typography>
             </Box>
             <Typography>
-              <strong>{task.name}</strong>, {minutes} min a shift, {same ? "both hands" : `${side} hand`}.
+              <strong>{task.name}</strong>
+              {t(", {{minutes}} min a shift, {{what}}.", {
+                minutes,
+                what: same ? t("both hands") : t("{{side}} hand", { side: sideWord(side) }),
+              })}
               {first && (
                 <>
                   {" "}
-                  Helps most: <strong>{adviceFor(task, first)}</strong>.
+                  {t("Helps most:")} <strong>{adviceText(adviceFor(task, first))}</strong>.
                 </>
               )}
             </Typography>

@@ -2,6 +2,7 @@
 import { Box, IconButton, Slider, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import type { Effort } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { GRIP_PICTURES, nearest, TILT_PICTURES, TURN_PICTURES, WRIST_PICTURES } from "./pictures";
@@ -20,31 +21,31 @@ export function EffortFields({ effort, problem, onChange, onRemove }: EffortFiel
     <Box role="group" aria-label={effort.name} sx={{ display: "grid", gap: 2 }}>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "flex-end" }}>
         <TextField
-          label="What the hand does"
+          label={t("What the hand does")}
           value={effort.name}
           onChange={(event) => set("name", event.target.value)}
           sx={{ flex: 1, minWidth: 200 }}
         />
         <Choice
-          label={`Which hand: ${effort.name}`}
+          label={t("Which hand: {{name}}", { name: effort.name })}
           value={effort.hands}
           onChange={(hands) => set("hands", hands)}
           options={[
             { value: "left", label: "L" },
             { value: "right", label: "R" },
-            { value: "both", label: "Each hand" },
+            { value: "both", label: t("Each hand") },
           ]}
         />
         {onRemove && (
-          <IconButton aria-label={`Take out: ${effort.name}`} onClick={onRemove}>
+          <IconButton aria-label={t("Take out: {{name}}", { name: effort.name })} onClick={onRemove}>
             <Trash2 size={20} />
           </IconButton>
         )}
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: { sm: "repeat(3, minmax(0, 1fr))" }, columnGap: 4, rowGap: 1 }}>
         <Slide
-          label="How hard"
-          told={`${effort.effort} of 10`}
+          label={t("How hard")}
+          told={t("{{effort}} of 10", { effort: effort.effort })}
           value={effort.effort}
           min={0.5}
           max={10}
@@ -52,8 +53,8 @@ export function EffortFields({ effort, problem, onChange, onRemove }: EffortFiel
           onChange={(value) => set("effort", value)}
         />
         <Slide
-          label="How often"
-          told={`${effort.perMin} a minute`}
+          label={t("How often")}
+          told={t("{{perMin}} a minute", { perMin: effort.perMin })}
           value={effort.perMin}
           min={0.5}
           max={60}
@@ -61,7 +62,7 @@ export function EffortFields({ effort, problem, onChange, onRemove }: EffortFiel
           onChange={(value) => set("perMin", value)}
         />
         <Slide
-          label="How long each"
+          label={t("How long each")}
           told={`${effort.secEach} s`}
           value={effort.secEach}
           min={0.1}
@@ -72,28 +73,28 @@ export function EffortFields({ effort, problem, onChange, onRemove }: EffortFiel
       </Box>
       {problem && (
         <Typography role="alert" sx={{ color: "error.main", fontWeight: 650, mt: -1 }}>
-          These cannot all be true: {problem}.
+          {t("These cannot all be true: {{problem}}.", { problem })}
         </Typography>
       )}
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", rowGap: 2 }}>
-        <PicturePick label="Grip" options={GRIP_PICTURES} value={effort.grip} onChange={(value) => set("grip", value)} />
-        <PicturePick label="Forearm" options={TURN_PICTURES} value={effort.turn} onChange={(value) => set("turn", value)} />
+        <PicturePick label={t("Grip")} options={GRIP_PICTURES} value={effort.grip} onChange={(value) => set("grip", value)} />
+        <PicturePick label={t("Forearm")} options={TURN_PICTURES} value={effort.turn} onChange={(value) => set("turn", value)} />
         <Box>
           <PicturePick
-            label="Wrist"
+            label={t("Wrist")}
             options={WRIST_PICTURES}
             value={nearest(WRIST_PICTURES, effort.flexionDeg).value}
             onChange={(value) => set("flexionDeg", value)}
           />
         </Box>
         <PicturePick
-          label="Tilt"
+          label={t("Tilt")}
           options={TILT_PICTURES}
           value={nearest(TILT_PICTURES, effort.tiltDeg).value}
           onChange={(value) => set("tiltDeg", value)}
         />
         <Stepper
-          label="Wrist, exactly (− is back)"
+          label={t("Wrist, exactly (− is back)")}
           unit="°"
           value={effort.flexionDeg}
           min={-70}

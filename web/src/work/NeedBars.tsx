@@ -5,6 +5,7 @@ import { MAP_VIEWS } from "@kind-grip/core/figure";
 import { ADDED_POINTS, HALVING_LOAD_MIN, type RegionNeed } from "@kind-grip/core/need";
 import { type Work } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
+import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { HandMapPicture } from "../figure/HandMapPicture";
 import { Empty } from "../parts/Empty";
@@ -22,12 +23,15 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
     .sort((a, b) => Math.max(b.of("left"), b.of("right")) - Math.max(a.of("left"), a.of("right")));
   if (most.need === 0)
     return (
-      <Empty title="Nothing to show yet" text="Describe the tasks and how long each is done; the need of each region follows from them." />
+      <Empty
+        title={t("Nothing to show yet")}
+        text={t("Describe the tasks and how long each is done; the need of each region follows from them.")}
+      />
     );
   return (
     <Box
       component="section"
-      aria-label="Region need"
+      aria-label={t("Region need")}
       sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(min(100%, 450px), 1fr))", columnGap: 5, rowGap: 3 }}
     >
       <Box>
@@ -59,7 +63,11 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
                   key={`${side} bar`}
                   component="button"
                   type="button"
-                  aria-label={`${words.label("side", side)} ${words.label("region", region).toLowerCase()}: need ${Math.round(need)}, show the working`}
+                  aria-label={t("{{word}} {{word2}}: need {{need}}, show the working", {
+                    word: words.label("side", side),
+                    word2: words.label("region", region).toLowerCase(),
+                    need: Math.round(need),
+                  })}
                   aria-pressed={shown.side === side && shown.region === region}
                   onClick={() => setChosen({ side, region })}
                   sx={{
@@ -110,11 +118,11 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
 }
 
 const BY: Readonly<Record<RegionNeed["added"][number]["by"], string>> = {
-  shortRange: "a short range",
-  sideDifference: "less than the other side",
-  rangeWithoutStrength: "range without strength",
-  weakGrip: "the weaker grip",
-  symptom: "something felt there",
+  shortRange: t("a short range"),
+  sideDifference: t("less than the other side"),
+  rangeWithoutStrength: t("range without strength"),
+  weakGrip: t("the weaker grip"),
+  symptom: t("something felt there"),
 };
 
 function Working({ need, work }: { need: RegionNeed; work: Work }) {
@@ -130,29 +138,36 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
       <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
         {need.parts.slice(0, 4).map((part) => (
           <li key={part.effortId}>
-            <strong>{task(part.taskId)?.name}</strong>, {task(part.taskId)?.efforts.find(({ id }) => id === part.effortId)?.name}:{" "}
-            {part.minutes} min × {Math.round(part.duty * 100)} % of the time × {part.intensity * 10} of 10 × {Math.round(part.share * 100)}{" "}
-            % share{part.harder > 1 && ` × ${part.harder.toFixed(2)} for cold or vibration`} = {part.loadMin.toFixed(1)}
+            <strong>{task(part.taskId)?.name}</strong>
+            {t(", {{name}}: {{minutes}} min × {{duty}} % of the time × {{intensity}} of 10 × {{share}} % share", {
+              name: task(part.taskId)?.efforts.find(({ id }) => id === part.effortId)?.name ?? "",
+              minutes: part.minutes,
+              duty: Math.round(part.duty * 100),
+              intensity: part.intensity * 10,
+              share: Math.round(part.share * 100),
+            })}
+            {part.harder > 1 && ` ${t("× {{harder}} for cold or vibration", { harder: part.harder.toFixed(2) })}`} ={" "}
+            {part.loadMin.toFixed(1)}
           </li>
         ))}
         {need.loadMin > 0 && (
-          <li>
-            {need.loadMin.toFixed(1)} load minutes → {Math.round(need.fromWork)}
-          </li>
+          <li>{t("{{loadMin}} load minutes → {{fromWork}}", { loadMin: need.loadMin.toFixed(1), fromWork: Math.round(need.fromWork) })}</li>
         )}
         {need.added.map((added, i) => (
-          <li key={i}>
-            + {Math.round(added.points)} for {BY[added.by]}
-          </li>
+          <li key={i}>{t("+ {{points}} for {{by}}", { points: Math.round(added.points), by: BY[added.by] })}</li>
         ))}
-        {need.parts.length + need.added.length === 0 && <li>Neither the work nor the measurements ask for anything here.</li>}
+        {need.parts.length + need.added.length === 0 && <li>{t("Neither the work nor the measurements ask for anything here.")}</li>}
       </Box>
-      <Why label="How this is worked out">
-        Load minutes are minutes × the root of (share of the time in effort × (effort ÷ 10)³) × the share this region takes by grip and
-        posture: hard efforts count far more than light ones that last. Every {HALVING_LOAD_MIN} of them close half of what is left to 100.
-        Findings add: range short, sides apart or range without strength {ADDED_POINTS.shortRange}, weaker grip {ADDED_POINTS.weakGrip},
-        something felt {ADDED_POINTS.symptomPerPoint} a point, for relief and never for strength. This is a planning aid of this practice,
-        not a validated risk score.
+      <Why label={t("How this is worked out")}>
+        {t(
+          "Load minutes are minutes × the root of (share of the time in effort × (effort ÷ 10)³) × the share this region takes by grip and posture: hard efforts count far more than light ones that last. Every {{halvingLoadMin}} of them close half of what is left to 100. Findings add: range short, sides apart or range without strength {{shortRange}}, weaker grip {{weakGrip}}, something felt {{symptomPerPoint}} a point, for relief and never for strength. This is a planning aid of this practice, not a validated risk score.",
+          {
+            halvingLoadMin: HALVING_LOAD_MIN,
+            shortRange: ADDED_POINTS.shortRange,
+            weakGrip: ADDED_POINTS.weakGrip,
+            symptomPerPoint: ADDED_POINTS.symptomPerPoint,
+          },
+        )}
       </Why>
     </Box>
   );

@@ -5,6 +5,7 @@ import { Link } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
 import { cardsFor, LEAST_POSTURE_MIN, oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { dayOf, type Work } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { useOffered } from "../library/use-offered";
 import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
@@ -26,13 +27,13 @@ export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; 
     <Box sx={{ display: "grid", gap: 4 }}>
       <TextField
         select
-        label="Whose"
+        label={t("Whose")}
         value={personId}
         onChange={(event) => setPersonId(event.target.value)}
         sx={{ width: 300 }}
         slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
       >
-        <MenuItem value="">the work alone</MenuItem>
+        <MenuItem value="">{t("the work alone")}</MenuItem>
         {people.map((person) => (
           <MenuItem key={person.id} value={person.id}>
             {person.name}
@@ -59,7 +60,9 @@ function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; perso
   const findings = record ? needFindings(findingsOf(record, mainHandOf(people ?? [], personId))) : [];
   return (
     <>
-      {rounds && !record && <Typography sx={{ color: "text.secondary" }}>Nothing measured of them yet: this is the work alone.</Typography>}
+      {rounds && !record && (
+        <Typography sx={{ color: "text.secondary" }}>{t("Nothing measured of them yet: this is the work alone.")}</Typography>
+      )}
       <Needs needs={regionNeeds(work, dayOf(work, personId), findings)} work={work} />
     </>
   );
@@ -75,10 +78,12 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
   return (
     <>
       {opposites.length > 0 && (
-        <Box component="section" aria-label="Opposite movements" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-          <Typography variant="h2">The opposite of the work</Typography>
+        <Box component="section" aria-label={t("Opposite movements")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+          <Typography variant="h2">{t("The opposite of the work")}</Typography>
           <Typography sx={{ color: "text.secondary", mb: 1 }}>
-            Postures of at least {LEAST_POSTURE_MIN} minutes of effort a shift, and what goes the other way.
+            {t("Postures of at least {{leastPostureMin}} minutes of effort a shift, and what goes the other way.", {
+              leastPostureMin: LEAST_POSTURE_MIN,
+            })}
           </Typography>
           {opposites.map(({ posture, left, right, movements }) => (
             <Box
@@ -97,11 +102,12 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
               <Box>
                 <Typography variant="h3">{words.label("posture", posture)}</Typography>
                 <Typography sx={{ display: "flex", gap: 1, alignItems: "center", mt: 0.5 }}>
-                  <SideMark side="left" size={22} /> {Math.round(left)} min <SideMark side="right" size={22} /> {Math.round(right)} min
+                  <SideMark side="left" size={22} /> {t("{{left}} min", { left: Math.round(left) })} <SideMark side="right" size={22} />{" "}
+                  {t("{{right}} min", { right: Math.round(right) })}
                 </Typography>
               </Box>
               {movements.length === 0 ? (
-                <Typography>Nothing in the library fits this place and kit.</Typography>
+                <Typography>{t("Nothing in the library fits this place and kit.")}</Typography>
               ) : (
                 <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(118px, 1fr))", gap: 1.5 }}>
                   {movements.slice(0, PICTURED).map((movement) => (
@@ -117,7 +123,7 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
                   ))}
                   {movements.length > PICTURED && (
                     <Typography sx={{ gridColumn: "1 / -1", color: "text.secondary" }}>
-                      Also:{" "}
+                      {t("Also:")}{" "}
                       {movements.slice(PICTURED).map((movement, i) => (
                         <Fragment key={movement.id}>
                           {i > 0 && ", "}
@@ -135,10 +141,10 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
         </Box>
       )}
       {cards.length > 0 && (
-        <Box component="section" aria-label="For the work itself" sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-          <Typography variant="h2">First, change the work</Typography>
+        <Box component="section" aria-label={t("For the work itself")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+          <Typography variant="h2">{t("First, change the work")}</Typography>
           <Typography sx={{ color: "text.secondary", mb: 2 }}>
-            Pulled up by the answers; stretching is no substitute for changing a bad grip.
+            {t("Pulled up by the answers; stretching is no substitute for changing a bad grip.")}
           </Typography>
           <CoachingCardList cards={cards} />
         </Box>

@@ -2,6 +2,7 @@
 import { Box, Typography } from "@mui/material";
 import { RAISED_STRAIN, shiftStrain, STRAIN_SOURCE, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
+import { sideWord, t } from "../base/words";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
 import { strainText } from "./strain-text";
@@ -10,7 +11,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
   const hands = HAND_SIDES.map((side) => ({ side, strain: shiftStrain(work, day, side) }));
   const scale = Math.max(RAISED_STRAIN * 1.6, ...hands.map(({ strain }) => strain.value * 1.06));
   return (
-    <Box component="section" aria-label="Strain of the shift">
+    <Box component="section" aria-label={t("Strain of the shift")}>
       {hands.map(({ side, strain }) => {
         const raised = strain.decisive > RAISED_STRAIN;
         return (
@@ -37,8 +38,16 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                     component={onTask ? "button" : "div"}
                     type={onTask ? "button" : undefined}
                     onClick={onTask && (() => onTask(of.task.id))}
-                    aria-label={onTask && `${of.task.name} adds ${adds.toFixed(1)} to the ${side} hand`}
-                    title={`${of.task.name}: ${of.index.toFixed(1)} by itself over ${of.hours.toFixed(1)} h, adds ${adds.toFixed(1)}`}
+                    aria-label={
+                      onTask &&
+                      t("{{name}} adds {{adds}} to the {{side}} hand", { name: of.task.name, adds: adds.toFixed(1), side: sideWord(side) })
+                    }
+                    title={t("{{name}}: {{index}} by itself over {{hours}} h, adds {{adds}}", {
+                      name: of.task.name,
+                      index: of.index.toFixed(1),
+                      hours: of.hours.toFixed(1),
+                      adds: adds.toFixed(1),
+                    })}
                     sx={{
                       width: `${(adds / scale) * 100}%`,
                       bgcolor: `hand.${side}`,
@@ -84,7 +93,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                 {strainText(strain.value)}
               </Box>
               <Box component="span" sx={{ fontWeight: 650, color: raised ? "warm.dark" : "text.secondary" }}>
-                {strain.value === 0 ? "idle" : raised ? "raised" : "not raised"}
+                {strain.value === 0 ? t("idle") : raised ? t("raised") : t("not raised")}
               </Box>
             </Typography>
           </Box>
@@ -94,13 +103,22 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
         .filter(({ strain }) => strain.disagree)
         .map(({ side, strain }) => (
           <Typography key={side} sx={{ color: "warm.dark", fontWeight: 650 }}>
-            {side === "left" ? "Left" : "Right"}: the published order gives {strainText(strain.value)}, the order in which more work never
-            reads as less {strain.steady.toFixed(1)}. They fall on different sides of {RAISED_STRAIN}: the larger decides.
+            {t(
+              "{{what}}: the published order gives {{strain}}, the order in which more work never reads as less {{steady}}. They fall on different sides of {{raisedStrain}}: the larger decides.",
+              {
+                what: side === "left" ? t("Left") : t("Right"),
+                strain: strainText(strain.value),
+                steady: strain.steady.toFixed(1),
+                raisedStrain: RAISED_STRAIN,
+              },
+            )}
           </Typography>
         ))}
-      <Why label="Why these figures">
-        The cumulative Strain Index of the shift: the hardest task counts whole, each further one adds what its hours add. Above{" "}
-        {RAISED_STRAIN} (dashed) is read as raised strain. {STRAIN_SOURCE}. It is about the work, not about any one person.
+      <Why label={t("Why these figures")}>
+        {t(
+          "The cumulative Strain Index of the shift: the hardest task counts whole, each further one adds what its hours add. Above {{raisedStrain}} (dashed) is read as raised strain. {{strainSource}}. It is about the work, not about any one person.",
+          { raisedStrain: RAISED_STRAIN, strainSource: STRAIN_SOURCE },
+        )}
       </Why>
     </Box>
   );

@@ -5,23 +5,24 @@
 import { Box } from "@mui/material";
 import type { Factor, StrainIndex } from "@kind-grip/core/strain";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 import { strainText } from "./strain-text";
 
 const NAMES: Readonly<Record<Factor, string>> = {
-  effort: "how hard",
-  rate: "how often",
-  duration: "how long",
-  posture: "wrist",
-  hours: "hours",
+  effort: t("how hard"),
+  rate: t("how often"),
+  duration: t("how long"),
+  posture: t("wrist"),
+  hours: t("hours"),
 };
 
 export function givenText(factor: Factor, given: number): string {
   const figure = Number.isInteger(given) ? String(given) : given.toFixed(1);
   switch (factor) {
     case "effort":
-      return `${figure} of 10`;
+      return t("{{figure}} of 10", { figure });
     case "rate":
-      return `${figure} a min`;
+      return t("{{figure}} a min", { figure });
     case "duration":
       return `${figure} s`;
     case "posture":
@@ -47,15 +48,19 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
   const step = LINK.width - OVERLAP;
   const width = step * strain.chain.length + 118;
   const raised = strain.value > RAISED_STRAIN;
-  const told = strain.chain.map(
-    ({ factor, given, multiplier }) => `${NAMES[factor]} ${givenText(factor, given)} times ${multiplier.toFixed(2)}`,
+  const told = strain.chain.map(({ factor, given, multiplier }) =>
+    t("{{names}} {{factor}} times {{multiplier}}", {
+      names: NAMES[factor],
+      factor: givenText(factor, given),
+      multiplier: multiplier.toFixed(2),
+    }),
   );
   return (
     <Box
       component="svg"
       viewBox={`0 0 ${width} ${LINK.height + 26}`}
       role="img"
-      aria-label={`Strain index ${strainText(strain.value)}: ${told.join(", ")}`}
+      aria-label={t("Strain index {{strain}}: {{told}}", { strain: strainText(strain.value), told: told.join(", ") })}
       sx={{ width: "100%", maxWidth: 660, display: "block", fontFamily: "inherit", overflow: "visible" }}
     >
       {strain.chain.map(({ factor, given, multiplier }, i) => {
@@ -94,7 +99,7 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
         {strainText(strain.value)}
       </Text>
       <Text x={step * strain.chain.length + 66} y={LINK.height + 18} size={15} weight={650} warm={raised}>
-        {raised ? "raised" : "below 10"}
+        {raised ? t("raised") : t("below 10")}
       </Text>
     </Box>
   );

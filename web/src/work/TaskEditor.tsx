@@ -5,6 +5,7 @@ import { FlaskConical, Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { MAX_EFFORTS, singleChanges, taskStrain, VIBRATIONS, type Change, type Task } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
+import { sideWord, t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
@@ -34,18 +35,18 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
   const shown = trial ?? { task, hours };
   const change = (next: Task, gesture?: string) => (trial ? setTrial({ ...trial, task: next }) : onChange(next, gesture));
   return (
-    <Box component="section" aria-label={`Task ${task.name}`} sx={{ minWidth: 0 }}>
+    <Box component="section" aria-label={t("Task {{name}}", { name: task.name })} sx={{ minWidth: 0 }}>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mb: 2, alignItems: "center" }}>
         <TextField
-          label="Task"
+          label={t("Task")}
           value={shown.task.name}
           error={shown.task.name.trim() === ""}
-          helperText={shown.task.name.trim() === "" ? "is missing" : undefined}
+          helperText={shown.task.name.trim() === "" ? t("is missing") : undefined}
           onChange={(event) => change({ ...shown.task, name: event.target.value }, "name")}
           sx={{ flex: 2, minWidth: 180 }}
         />
         <TextField
-          label="Tool"
+          label={t("Tool")}
           value={shown.task.tool ?? ""}
           onChange={(event) => change({ ...shown.task, tool: event.target.value || null }, "tool")}
           sx={{ flex: 1.4, minWidth: 150 }}
@@ -56,9 +57,14 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
           startIcon={<FlaskConical size={18} />}
           onClick={() => setTrial(trial ? null : { task, hours })}
         >
-          {trial ? "Back to how it is" : "What if …"}
+          {trial ? t("Back to how it is") : t("What if …")}
         </Button>
-        <Button startIcon={<Trash2 size={18} />} onClick={onRemove} aria-label={`Remove ${task.name}`} sx={{ minWidth: 44 }} />
+        <Button
+          startIcon={<Trash2 size={18} />}
+          onClick={onRemove}
+          aria-label={t("Remove {{name}}", { name: task.name })}
+          sx={{ minWidth: 44 }}
+        />
       </Box>
       <Chains shown={shown} real={trial ? { task, hours } : null} />
       {trial && (
@@ -77,7 +83,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
         >
           <Box sx={{ flex: 1, minWidth: 220 }}>
             <Slide
-              label="Hours of it in a shift"
+              label={t("Hours of it in a shift")}
               told={`${trial.hours.toFixed(1)} h`}
               value={trial.hours}
               min={0.1}
@@ -86,7 +92,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
               onChange={(value) => setTrial({ ...trial, hours: value })}
             />
           </Box>
-          <Typography sx={{ flex: 1, minWidth: 200 }}>Nothing here is kept until you say so.</Typography>
+          <Typography sx={{ flex: 1, minWidth: 200 }}>{t("Nothing here is kept until you say so.")}</Typography>
           <Button
             variant="contained"
             onClick={() => {
@@ -94,7 +100,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
               setTrial(null);
             }}
           >
-            Keep these answers
+            {t("Keep these answers")}
           </Button>
         </Box>
       )}
@@ -116,7 +122,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
         ))}
         {!trial && problemAt("efforts") && (
           <Typography role="alert" sx={{ color: "error.main", fontWeight: 650 }}>
-            These cannot all be true: {problemAt("efforts")}.
+            {t("These cannot all be true: {{problem}}.", { problem: problemAt("efforts")! })}
           </Typography>
         )}
         <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
@@ -125,16 +131,19 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
             disabled={shown.task.efforts.length >= MAX_EFFORTS}
             onClick={() => change({ ...shown.task, efforts: [...shown.task.efforts, newEffort()] })}
           >
-            Another effort in this task
+            {t("Another effort in this task")}
           </Button>
           <Box sx={{ ml: "auto", display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}>
-            <Toggle label="Cold" pressed={shown.task.cold} onChange={(cold) => change({ ...shown.task, cold })} />
-            <Toggle label="Arms held out" pressed={shown.task.reach} onChange={(reach) => change({ ...shown.task, reach })} />
+            <Toggle label={t("Cold")} pressed={shown.task.cold} onChange={(cold) => change({ ...shown.task, cold })} />
+            <Toggle label={t("Arms held out")} pressed={shown.task.reach} onChange={(reach) => change({ ...shown.task, reach })} />
             <Choice
-              label="Vibration"
+              label={t("Vibration")}
               value={shown.task.vibration}
               onChange={(vibration) => change({ ...shown.task, vibration })}
-              options={VIBRATIONS.map((value) => ({ value, label: { none: "No vibration", some: "Some", strong: "Strong" }[value] }))}
+              options={VIBRATIONS.map((value) => ({
+                value,
+                label: { none: t("No vibration"), some: t("Some"), strong: t("Strong") }[value],
+              }))}
             />
           </Box>
         </Box>
@@ -164,7 +173,10 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
               <Typography sx={{ fontWeight: 650 }}>
                 {hardest!.of.effort.name}
                 {others.length > 0 &&
-                  `, with ${others.map((part) => `${part.of.effort.name} (+${part.adds.toFixed(1)})`).join(", ")}: ${strainText(strain.index)} in all`}
+                  t(", with {{others}}: {{index}} in all", {
+                    others: others.map((part) => `${part.of.effort.name} (+${part.adds.toFixed(1)})`).join(", "),
+                    index: strainText(strain.index),
+                  })}
               </Typography>
               {before !== null && Math.abs(before - strain.index) > 0.05 && (
                 <Typography sx={{ fontWeight: 750, color: strain.index < before ? "primary.main" : "warm.dark" }}>
@@ -182,17 +194,24 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
 }
 
 const DO: Readonly<Record<Change["factor"], string>> = {
-  effort: "one point less effort",
-  rate: "a quarter fewer efforts",
-  duration: "a quarter shorter efforts",
-  posture: "a straight wrist",
-  hours: "a quarter fewer hours",
+  effort: t("one point less effort"),
+  rate: t("a quarter fewer efforts"),
+  duration: t("a quarter shorter efforts"),
+  posture: t("a straight wrist"),
+  hours: t("a quarter fewer hours"),
 };
 
 function changeText(change: Change, task: Task): string {
   const effort = task.efforts.find(({ id }) => id === change.effortId);
   const of = effort && task.efforts.length > 1 ? ` (${effort.name})` : "";
-  return `${DO[change.factor]}${of}: ${givenText(change.factor, change.from)} → ${givenText(change.factor, change.to)}, index ${strainText(change.before)} → ${strainText(change.after)}`;
+  return t("{{do}}{{of}}: {{factor}} → {{factor2}}, index {{before}} → {{after}}", {
+    do: DO[change.factor],
+    of,
+    factor: givenText(change.factor, change.from),
+    factor2: givenText(change.factor, change.to),
+    before: strainText(change.before),
+    after: strainText(change.after),
+  });
 }
 
 function Advice({ changes, side, task }: { changes: Change[]; side: HandSide | "each"; task: Task }) {
@@ -200,10 +219,10 @@ function Advice({ changes, side, task }: { changes: Change[]; side: HandSide | "
   return (
     <Box>
       <Typography>
-        <strong>Change first:</strong> {changeText(best!, task)}.
+        <strong>{t("Change first:")}</strong> {changeText(best!, task)}.
       </Typography>
       {others.length > 0 && (
-        <Why label={`The other changes, ${side} hand`}>
+        <Why label={side === "each" ? t("The other changes, each hand") : t("The other changes, {{side}} hand", { side: sideWord(side) })}>
           <Box component="ol" start={2} sx={{ m: 0, pl: 3 }}>
             {others.map((change, i) => (
               <li key={i}>{changeText(change, task)}</li>

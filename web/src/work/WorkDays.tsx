@@ -4,11 +4,12 @@ import { ArrowDown, ArrowUp, Plus, Trash2, X } from "lucide-react";
 import type { Work, WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
 import type { PersonEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { Stepper } from "../parts/Stepper";
 import { ShiftStrain } from "./ShiftStrain";
 import type { EditedWork } from "./use-work";
 
-const hoursText = (min: number) => `${Math.floor(min / 60)} h${min % 60 ? ` ${min % 60} min` : ""}`;
+const hoursText = (min: number) => `${Math.floor(min / 60)} h${min % 60 ? ` ${t("{{min}} min", { min: min % 60 })}` : ""}`;
 
 export function WorkDays({ edited, people, shiftMin }: { edited: EditedWork; people: PersonEntry[]; shiftMin: number }) {
   const work = edited.value;
@@ -20,7 +21,10 @@ export function WorkDays({ edited, people, shiftMin }: { edited: EditedWork; peo
     );
   const add = () => {
     const [first] = work.days;
-    set([...work.days, { id: uuid(), name: `Rotation ${work.days.length + 1}`, parts: first?.parts ?? [], personIds: [] }]);
+    set([
+      ...work.days,
+      { id: uuid(), name: t("Rotation {{days}}", { days: work.days.length + 1 }), parts: first?.parts ?? [], personIds: [] },
+    ]);
   };
   return (
     <Box sx={{ display: "grid", gap: 4 }}>
@@ -44,7 +48,7 @@ export function WorkDays({ edited, people, shiftMin }: { edited: EditedWork; peo
           onClick={add}
           disabled={work.tasks.length === 0 || work.days.length >= 12}
         >
-          Another way the shift is filled
+          {t("Another way the shift is filled")}
         </Button>
       </Box>
     </Box>
@@ -77,20 +81,22 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
     <Box component="section" aria-label={day.name} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1.5, flexWrap: "wrap" }}>
         <TextField
-          label="Name"
+          label={t("Name")}
           value={day.name}
-          onChange={(event) => onChange({ ...day, name: event.target.value }, `name ${day.id}`)}
+          onChange={(event) => onChange({ ...day, name: event.target.value }, t("name {{id}}", { id: day.id }))}
           sx={{ width: 260 }}
         />
         <Typography
           sx={{ flex: 1, color: problem ? "error.main" : "text.secondary", fontWeight: problem ? 650 : 500 }}
           role={problem ? "alert" : undefined}
         >
-          {problem ? `The parts ${problem}.` : `${hoursText(totalMin)} of ${hoursText(shiftMin)} in a shift`}
+          {problem
+            ? t("The parts {{problem}}.", { problem })
+            : t("{{totalMin}} of {{shiftMin}} in a shift", { totalMin: hoursText(totalMin), shiftMin: hoursText(shiftMin) })}
         </Typography>
         {onRemove && (
           <Button startIcon={<Trash2 size={18} />} onClick={onRemove}>
-            Remove
+            {t("Remove")}
           </Button>
         )}
       </Box>
@@ -100,7 +106,7 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
             <Box key={i} sx={{ display: "flex", gap: 1, alignItems: "flex-end", mb: 1 }}>
               <TextField
                 select
-                label={`Part ${i + 1}`}
+                label={t("Part {{i}}", { i: i + 1 })}
                 value={part.taskId}
                 onChange={(event) => setPart(i, { taskId: event.target.value })}
               >
@@ -111,21 +117,25 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
                 ))}
               </TextField>
               <Stepper
-                label="Minutes"
+                label={t("Minutes")}
                 value={part.minutes}
                 min={5}
                 max={960}
                 step={5}
                 onChange={(minutes) => setPart(i, { minutes }, `${day.id} ${i}`)}
               />
-              <IconButton aria-label={`Part ${i + 1} earlier`} disabled={i === 0} onClick={() => swap(i, i - 1)}>
+              <IconButton aria-label={t("Part {{i}} earlier", { i: i + 1 })} disabled={i === 0} onClick={() => swap(i, i - 1)}>
                 <ArrowUp size={18} />
               </IconButton>
-              <IconButton aria-label={`Part ${i + 1} later`} disabled={i === day.parts.length - 1} onClick={() => swap(i, i + 1)}>
+              <IconButton
+                aria-label={t("Part {{i}} later", { i: i + 1 })}
+                disabled={i === day.parts.length - 1}
+                onClick={() => swap(i, i + 1)}
+              >
                 <ArrowDown size={18} />
               </IconButton>
               <IconButton
-                aria-label={`Take part ${i + 1} out`}
+                aria-label={t("Take part {{i}} out", { i: i + 1 })}
                 onClick={() => onChange({ ...day, parts: day.parts.filter((_, at) => at !== i) })}
               >
                 <X size={18} />
@@ -142,14 +152,14 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
               })
             }
           >
-            Another part
+            {t("Another part")}
           </Button>
         </Box>
         <Box>
           <ShiftStrain work={work} day={day} />
           <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", mt: 1 }}>
             <Typography sx={{ fontWeight: 650 }}>
-              {first && day.personIds.length === 0 ? "Everybody not named elsewhere" : "Works it:"}
+              {first && day.personIds.length === 0 ? t("Everybody not named elsewhere") : t("Works it:")}
             </Typography>
             {day.personIds.map((personId) => (
               <Button
@@ -157,16 +167,19 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
                 variant="outlined"
                 size="small"
                 endIcon={<X size={16} />}
-                aria-label={`${people.find(({ id }) => id === personId)?.name ?? "Somebody"} does not work ${day.name}`}
+                aria-label={t("{{name}} does not work {{name2}}", {
+                  name: people.find(({ id }) => id === personId)?.name ?? t("Somebody"),
+                  name2: day.name,
+                })}
                 onClick={() => onChange({ ...day, personIds: day.personIds.filter((id) => id !== personId) })}
               >
-                {people.find(({ id }) => id === personId)?.name ?? "left the crew"}
+                {people.find(({ id }) => id === personId)?.name ?? t("left the crew")}
               </Button>
             ))}
             {!first && free.length > 0 && (
               <TextField
                 select
-                label="Add a person"
+                label={t("Add a person")}
                 value=""
                 onChange={(event) => onChange({ ...day, personIds: [...day.personIds, event.target.value] })}
                 sx={{ width: 200 }}

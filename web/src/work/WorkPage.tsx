@@ -17,6 +17,7 @@ import {
 } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
 import { workApi } from "./api";
 import { crewApi } from "../crew/api";
 import { notify } from "../base/notices";
@@ -41,7 +42,7 @@ export default function WorkPage() {
   const crew = useCrew();
   const work = workApi.useWorkQuery(crew.id, { refetchOnMountOrArgChange: true });
   const people = crewApi.usePeopleQuery(crew.id);
-  if (work.isFetching) return <PageTitle title="Work" />;
+  if (work.isFetching) return <PageTitle title={t("Work")} />;
   return (
     <Loaded query={work}>
       {(entry) => <Loaded query={people}>{(list) => <Work key={entry.crewId} crew={crew} entry={entry} people={list} />}</Loaded>}
@@ -50,9 +51,9 @@ export default function WorkPage() {
 }
 
 const VIEWS = [
-  { value: "tasks", label: "Tasks" },
-  { value: "shift", label: "Who does what" },
-  { value: "need", label: "What it asks for" },
+  { value: "tasks", label: t("Tasks") },
+  { value: "shift", label: t("Who does what") },
+  { value: "need", label: t("What it asks for") },
 ] as const;
 type View = (typeof VIEWS)[number]["value"];
 
@@ -75,15 +76,15 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
   };
   const remove = (gone: Task) => {
     edited.change(withoutTask(work, gone.id));
-    dispatch(notify({ text: `${gone.name} is taken out.`, undo: edited.undo }));
+    dispatch(notify({ text: t("{{name}} is taken out.", { name: gone.name }), undo: edited.undo }));
   };
   return (
     <>
-      <PageTitle title="Work">
-        <SaveState edited={edited} what="this crew's work" />
+      <PageTitle title={t("Work")}>
+        <SaveState edited={edited} what={t("this crew's work")} />
         {work.tasks.length > 0 && (
           <Button component={Link} to="briefing" variant="outlined" startIcon={<FileText size={20} />}>
-            Briefing sheet
+            {t("Briefing sheet")}
           </Button>
         )}
       </PageTitle>
@@ -103,7 +104,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
                   setSearch(at.view === "tasks" ? {} : { view: at.view });
                 }}
               >
-                Show
+                {t("Show")}
               </Button>
             }
           >
@@ -113,8 +114,11 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
       })}
       {work.tasks.length === 0 ? (
         <Empty
-          title="What do the hands do all day?"
-          text={`Describe the tasks of ${crew.name} in the words of the trade: how hard, how often, how long, in which posture. The strain of a shift follows, and which change would help most.`}
+          title={t("What do the hands do all day?")}
+          text={t(
+            "Describe the tasks of {{name}} in the words of the trade: how hard, how often, how long, in which posture. The strain of a shift follows, and which change would help most.",
+            { name: crew.name },
+          )}
         >
           <AddTask onAdd={add} primary />
         </Empty>
@@ -134,7 +138,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
           )}
           <Box sx={{ mb: 3 }}>
             <Choice<View>
-              label="Part of the work"
+              label={t("Part of the work")}
               value={view}
               onChange={(value) => setSearch(value === "tasks" ? {} : { view: value })}
               options={VIEWS}
@@ -174,7 +178,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
 function TaskList({ tasks, day, chosen, onChoose }: { tasks: Task[]; day?: WorkDay; chosen: string; onChoose(id: string): void }) {
   const minutes = day ? minutesByTask(day) : new Map<string, number>();
   return (
-    <Box component="ul" aria-label="Tasks" sx={{ listStyle: "none", m: 0, p: 0, mb: 1 }}>
+    <Box component="ul" aria-label={t("Tasks")} sx={{ listStyle: "none", m: 0, p: 0, mb: 1 }}>
       {tasks.map((task) => {
         const min = minutes.get(task.id) ?? 0;
         return (
@@ -200,7 +204,7 @@ function TaskList({ tasks, day, chosen, onChoose }: { tasks: Task[]; day?: WorkD
                   {task.name}
                 </Box>
                 <Box component="span" sx={{ color: "text.secondary", fontSize: "0.95rem" }}>
-                  {min > 0 ? `${min} min a shift` : "in no shift yet"}
+                  {min > 0 ? t("{{min}} min a shift", { min }) : t("in no shift yet")}
                 </Box>
               </Box>
               <Box component="span" sx={{ display: "flex", gap: 1.25 }}>
@@ -235,13 +239,13 @@ function AddTask({ onAdd, primary = false }: { onAdd(starter?: TaskStarter): voi
         onClick={(event) => setAt(event.currentTarget)}
         aria-haspopup="menu"
       >
-        Add a task
+        {t("Add a task")}
       </Button>
       <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>
         <MenuItem onClick={() => pick()}>
-          <strong>A task of my own</strong>
+          <strong>{t("A task of my own")}</strong>
         </MenuItem>
-        <ListSubheader sx={{ bgcolor: "transparent", lineHeight: 2 }}>Or start from a typical one</ListSubheader>
+        <ListSubheader sx={{ bgcolor: "transparent", lineHeight: 2 }}>{t("Or start from a typical one")}</ListSubheader>
         {TASK_STARTERS.map((starter) => (
           <MenuItem key={starter.name} onClick={() => pick(starter)}>
             {starter.name}

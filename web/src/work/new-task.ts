@@ -1,9 +1,10 @@
 /** New tasks, efforts and days. */
 import type { Effort, Task, TaskStarter, Work, WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
+import { t } from "../base/words";
 
 const EFFORT: Omit<Effort, "id"> = {
-  name: "the effort",
+  name: t("the effort"),
   hands: "right",
   effort: 3,
   perMin: 8,
@@ -14,12 +15,12 @@ const EFFORT: Omit<Effort, "id"> = {
   grip: "power",
 };
 
-export function newEffort(name = "another effort"): Effort {
+export function newEffort(name = t("another effort")): Effort {
   return { id: uuid(), ...EFFORT, name };
 }
 
 export function taskFrom(starter: TaskStarter | undefined): Task {
-  const task = starter ?? { name: "New task", tool: null, vibration: "none", cold: false, reach: false, efforts: [EFFORT] };
+  const task = starter ?? { name: t("New task"), tool: null, vibration: "none", cold: false, reach: false, efforts: [EFFORT] };
   return { ...task, id: uuid(), efforts: task.efforts.map((effort) => ({ ...effort, id: uuid() })) };
 }
 
@@ -27,7 +28,7 @@ const FIRST_MIN = 120;
 
 /** The work with a new task in it, and so many minutes of it (two hours when left out) in every day that has room. */
 export function withTask(work: Work, task: Task, shiftMin: number, wantedMin = FIRST_MIN): Work {
-  const days: WorkDay[] = work.days.length > 0 ? work.days : [{ id: uuid(), name: "Usual shift", parts: [], personIds: [] }];
+  const days: WorkDay[] = work.days.length > 0 ? work.days : [{ id: uuid(), name: t("Usual shift"), parts: [], personIds: [] }];
   return {
     tasks: [...work.tasks, task],
     days: days.map((day) => {

@@ -1,5 +1,6 @@
 /** Where in the work a problem is: the view and the task to open, and how its place is called. */
 import type { Work } from "@kind-grip/core/strain";
+import { t } from "../base/words";
 
 export interface ProblemPlace {
   view: "tasks" | "shift";
@@ -10,14 +11,14 @@ export interface ProblemPlace {
 }
 
 const FIELDS: Readonly<Record<string, string>> = {
-  name: "name",
-  tool: "tool",
-  effort: "how hard",
-  perMin: "efforts a minute",
-  secEach: "seconds each",
-  flexionDeg: "wrist bent",
-  tiltDeg: "wrist tilted",
-  minutes: "minutes",
+  name: t("name"),
+  tool: t("tool"),
+  effort: t("how hard"),
+  perMin: t("efforts a minute"),
+  secEach: t("seconds each"),
+  flexionDeg: t("wrist bent"),
+  tiltDeg: t("wrist tilted"),
+  minutes: t("minutes"),
 };
 
 /** @param path dotted, as the core and the server name it, e.g. `tasks.0.efforts.1.secEach` */
@@ -25,15 +26,15 @@ export function problemPlace(work: Work, path: string): ProblemPlace {
   const [list, index, , part, field] = path.split(".");
   if (list === "days") {
     const day = work.days[Number(index)];
-    return { view: "shift", taskId: null, name: day ? `${day.name}, parts` : "Who does what" };
+    return { view: "shift", taskId: null, name: day ? t("{{name}}, parts", { name: day.name }) : t("Who does what") };
   }
   const task = work.tasks[Number(index)];
-  if (!task) return { view: "tasks", taskId: null, name: "The work" };
+  if (!task) return { view: "tasks", taskId: null, name: t("The work") };
   const effort = part === undefined ? undefined : task.efforts[Number(part)];
   const last = path.split(".").at(-1)!;
   return {
     view: "tasks",
     taskId: task.id,
-    name: [task.name || "A task without a name", effort?.name, FIELDS[field ?? last]].filter(Boolean).join(", "),
+    name: [task.name || t("A task without a name"), effort?.name, FIELDS[field ?? last]].filter(Boolean).join(", "),
   };
 }

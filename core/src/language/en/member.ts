@@ -4,6 +4,8 @@ export const member = {
   code: "Crew code",
   pin: "PIN",
   signIn: "Sign in",
+  soundOn: "Sound on",
+  soundOff: "Sound off",
   signInHelp: "Both are on the card your trainer gave you. The square on the card opens this page by itself.",
   hello: "Hello {{name}}",
   morningAsk: "How are your hands this morning?",

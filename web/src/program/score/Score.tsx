@@ -17,6 +17,7 @@ import { torqueIn } from "@kind-grip/core/program";
 import { clockText, spanText } from "@kind-grip/core/units";
 import { rulerOf } from "@kind-grip/core/slot";
 import type { Movement } from "@kind-grip/core/library";
+import { t } from "../../base/words";
 import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
 import { SideMark } from "../../parts/SideMark";
@@ -89,7 +90,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
         <Box sx={{ width, position: "relative" }}>
           <Box
             role="listbox"
-            aria-label={`Items of ${session.name}`}
+            aria-label={t("Items of {{name}}", { name: session.name })}
             aria-orientation="horizontal"
             tabIndex={0}
             aria-activedescendant={itemId ? `tab-${itemId}` : undefined}
@@ -121,7 +122,12 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
             height={HEIGHT}
             style={{ display: "block", touchAction: "pan-x" }}
             role="group"
-            aria-label={`Score of ${session.name}: ${clockText(timeline.totalSec)}, left ${spanText(totals.tensionSec.left)} and right ${spanText(totals.tensionSec.right)} under tension`}
+            aria-label={t("Score of {{name}}: {{time}}, left {{left}} and right {{right}} under tension", {
+              name: session.name,
+              time: clockText(timeline.totalSec),
+              left: spanText(totals.tensionSec.left),
+              right: spanText(totals.tensionSec.right),
+            })}
           >
             <Patterns />
             <rect x={0} y={LANE} width={scaleSec * pxPerSec} height={SPINE} fill="var(--mui-palette-line)" />
@@ -162,7 +168,9 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
             role="status"
             sx={{ fontSize: "0.95rem", fontWeight: 650, lineHeight: 1.2, color: ruler.overSec > 0 ? "warm.dark" : "text.secondary" }}
           >
-            {ruler.overSec > 0 ? `${spanText(ruler.overSec)} over` : `${spanText(ruler.spareSec)} spare`}
+            {ruler.overSec > 0
+              ? t("{{overSec}} over", { overSec: spanText(ruler.overSec) })
+              : t("{{spareSec}} spare", { spareSec: spanText(ruler.spareSec) })}
           </Typography>
         </Box>
       </Box>
@@ -174,7 +182,7 @@ function LaneTotal({ sec, tone }: { sec: number; tone: string }) {
   return (
     <Box>
       <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", color: tone, lineHeight: 1.1 }}>{clockText(sec)}</Typography>
-      <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.2 }}>under tension</Typography>
+      <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.2 }}>{t("under tension")}</Typography>
     </Box>
   );
 }

@@ -1,10 +1,11 @@
-import { adviceFor, GRIPS, TASK_STARTERS, type Effort } from ".";
-import { sampleEffort, sampleTask } from "./sample";
+import { adviceFor, GRIPS, TASK_STARTERS, type Effort } from "@kind-grip/core/strain";
+import { sampleEffort, sampleTask } from "../../../core/src/strain/sample";
+import { adviceText } from "./advice-text";
 
 const taskOf = (effort: Partial<Effort>, tool: string | null = null) => sampleTask("t", [sampleEffort("a", effort)], { tool });
 const advice = (factor: Parameters<typeof adviceFor>[1]["factor"], effort: Partial<Effort>, tool: string | null = null) => {
   const task = taskOf(effort, tool);
-  return adviceFor(task, { factor, effortId: task.efforts[0]!.id });
+  return adviceText(adviceFor(task, { factor, effortId: task.efforts[0]!.id }));
 };
 
 it("two hands are not told to use both hands; one hand is", () => {
@@ -20,7 +21,7 @@ it("the hand that holds the piece is not told of the tool in the other, nor the 
   const held = sampleEffort("held", { hands: "left", grip: "pinch", perMin: 4 });
   const struck = sampleEffort("struck", { hands: "right", grip: "power", perMin: 20 });
   const task = sampleTask("t", [struck, held], { tool: "Hammer" });
-  const of = ({ id }: Effort, factor: "effort" | "duration" = "effort") => adviceFor(task, { factor, effortId: id });
+  const of = ({ id }: Effort, factor: "effort" | "duration" = "effort") => adviceText(adviceFor(task, { factor, effortId: id }));
   expect(of(held)).toBe("less force: a clamp, rest or stand that holds it");
   expect(of(held, "duration")).toMatch(/clamp/);
   expect(of(struck)).toMatch(/tool/);
@@ -30,8 +31,8 @@ it("of two hands that grip alike the one that does more efforts a minute has the
   const hand = (name: string, hands: "left" | "right", perMin: number) => sampleEffort(name, { hands, grip: "power", perMin });
   const [held, cut] = [hand("held", "left", 5), hand("cut", "right", 25)];
   const task = sampleTask("t", [held, cut], { tool: "Knife" });
-  expect(adviceFor(task, { factor: "effort", effortId: held.id })).toMatch(/clamp/);
-  expect(adviceFor(task, { factor: "effort", effortId: cut.id })).toMatch(/sharper/);
+  expect(adviceText(adviceFor(task, { factor: "effort", effortId: held.id }))).toMatch(/clamp/);
+  expect(adviceText(adviceFor(task, { factor: "effort", effortId: cut.id }))).toMatch(/sharper/);
 });
 it("a bare-handed lift is not told of a handle of a tool it does not have", () => {
   expect(advice("effort", { grip: "power", hands: "both" })).not.toMatch(/tool|handle/);

@@ -1,0 +1,9 @@
+/** What a session of a slot is called until somebody names it. */
+import type { SlotKind } from "@kind-grip/core/session";
+import { t } from "../base/words";
+
+export const SESSION_NAMES: Readonly<Record<SlotKind, string>> = {
+  preShift: t("Warm-up"),
+  break: t("Stretch break"),
+  postShift: t("After the shift"),
+};
