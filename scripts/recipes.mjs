@@ -143,8 +143,8 @@ it("is read in its own words", () => {
       write(
         "core/src/safety/broken-skin.test.ts",
         `import { SHIPPED_LIBRARY } from "../library";
-import { participationOf, refusalOf, type Hold } from ".";
-const hold: Hold = { id: "h", personId: "p", question: "brokenSkin", since: "2026-03-02T08:00:00.000Z", withdrawnAt: null };
+import { participationOf, refusalOf, type Restriction } from ".";
+const hold: Restriction = { id: "h", personId: "p", question: "brokenSkin", since: "2026-03-02T08:00:00.000Z", withdrawnAt: null };
 const refusedAt = (instant: string) => {
   const participation = participationOf([hold], [], [], { instant, day: "2026-03-02" });
   return SHIPPED_LIBRARY.movements.filter(({ id }) => refusalOf(SHIPPED_LIBRARY, participation, id)).map(({ kit }) => kit.join());
@@ -222,8 +222,8 @@ it("keeps what is rubbed or stuck on away from broken skin, from the moment it w
       edit("core/src/api/auth.ts", ['["lead", "employer"] as const', '["lead", "employer", "nurse"] as const']);
       edit(
         "web/src/practice/Staff.tsx",
-        ['employer: "Employer contact" };', 'employer: "Employer contact", nurse: "Company nurse" };'],
-        ['never a person.",\n};', 'never a person.",\n  nurse: "Sees who cannot do what, without reasons.",\n};'],
+        ['employer: t("Employer contact") };', 'employer: t("Employer contact"), nurse: t("Company nurse") };'],
+        ['never a person."),\n};', 'never a person."),\n  nurse: t("Sees who cannot do what, without reasons."),\n};'],
       );
       edit("server/src/safety/routes.ts", [
         'answer: v.array(ParticipationEntry),\n    roles: ["trainer", "lead"],',

@@ -6,7 +6,7 @@ import { performance } from "node:perf_hooks";
 import { composer, USUAL_LIMITS, type ComposeLimits } from "../src/compose";
 import { candidatesFor } from "../src/compose/candidates";
 import { targetsOf } from "../src/compose/model";
-import { brokenRules, greedyCovered, solveInNode } from "../src/compose/sample";
+import { brokenRules, greedyCovered, SAMPLE_NAMES, solveInNode } from "../src/compose/sample";
 import { SHIPPED_LIBRARY, KIT_KINDS, LOAD_SCHOOLS, REGIONS, SETTINGS, STRETCH_SCHOOLS } from "../src/library";
 import { sampleId } from "../src/session/sample";
 
@@ -60,8 +60,7 @@ for (let i = 0; i < crews; i++) {
     needs,
     opposites,
     limits,
-    name: "P",
-    sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
+    ...SAMPLE_NAMES,
   };
   const started = performance.now();
   const ask = composer(input, sampleId);

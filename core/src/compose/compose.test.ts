@@ -5,7 +5,7 @@ import type { RegionNeed } from "../need";
 import { candidatesFor } from "./candidates";
 import { composer, neediest, USUAL_LIMITS, type ComposeInput, type ComposeLimits, type Proposal } from ".";
 import { modelOf, targetsOf } from "./model";
-import { brokenRules, solveInNode } from "./sample";
+import { brokenRules, SAMPLE_NAMES, solveInNode } from "./sample";
 
 const QUICK = { timeLimitSec: 1.5, gap: 0.1 };
 const limits = (change: Partial<ComposeLimits> = {}): ComposeLimits => ({
@@ -40,8 +40,7 @@ const run = (change: Partial<ComposeInput> = {}) =>
       needs: NEEDS,
       opposites: [{ posture: "closedHand", left: 60, right: 120 }],
       limits: limits(),
-      name: "P",
-      sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
+      ...SAMPLE_NAMES,
       ...change,
     },
     sampleId,
@@ -87,8 +86,7 @@ it("the same input gives the same proposal", async () => {
         needs: NEEDS,
         opposites: [],
         limits: limits({ slotSec: { preShift: 180, break: 0, postShift: 0 } }),
-        name: "P",
-        sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
+        ...SAMPLE_NAMES,
       },
       () => `id-${++made}`,
     ).best(solveInNode, { timeLimitSec: 20, gap: 0.02 });
@@ -117,8 +115,7 @@ it("a session without time is left out, and more time never covers less", async 
         needs: NEEDS.slice(0, 1),
         opposites: [],
         limits: limits({ slotSec: { preShift: sec, break: 0, postShift: 0 }, mostItems: 3 }),
-        name: "P",
-        sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" },
+        ...SAMPLE_NAMES,
       },
       sampleId,
     ).best(solveInNode, exact))!.covered;
@@ -222,8 +219,7 @@ it("what only a proof needs changes nothing of what is best", async () => {
 }, 120_000);
 
 it("the first answer keeps the rules too; the best begins with it, is no worse, and says how near it is", async () => {
-  const names = { name: "P", sessionNames: { preShift: "Warm-up", break: "Break", postShift: "After" } };
-  const ask = composer({ library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), ...names }, sampleId);
+  const ask = composer({ library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), ...SAMPLE_NAMES }, sampleId);
   const first = (await ask.first(solveInNode, 2))!;
   expect(brokenRules(first, limits())).toEqual([]);
   const best = (await ask.best(solveInNode, { timeLimitSec: 10, gap: 0.03, from: first }))!;

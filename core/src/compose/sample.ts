@@ -1,14 +1,20 @@
 /** HiGHS in Node, a greedy yardstick, and a checker that shares no code with the model; for tests and the bench. */
 import loadHighs from "highs";
 import { misfitsOf, PHASES, SHIPPED_LIBRARY, type Region } from "../library";
-import { compilePerson } from "../session";
+import { compilePerson, SLOT_KINDS, type SlotKind } from "../session";
 import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { targetOf, targetsOf, type Wanted } from "./model";
-import type { Proposal } from "./proposal";
+import type { Proposal, ProposalNames } from "./proposal";
 import { solverWith } from "../solver";
 
 export const solveInNode = solverWith(() => loadHighs());
+
+/** A program and its sessions by their slots. */
+export const SAMPLE_NAMES: ProposalNames = {
+  name: "P",
+  sessionNames: Object.fromEntries(SLOT_KINDS.map((slot) => [slot, slot])) as Record<SlotKind, string>,
+};
 
 /** The yardstick: again and again the item that covers most need a second, as long as it fits. Returns covered need as the model counts it. */
 export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, limits: ComposeLimits): number {
