@@ -1,6 +1,7 @@
 /** The ground of every call: one token, one way to tell that the connection is away. Each subject adds its own calls (`<subject>/api.ts`). */
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
 import type { Me, Problem } from "@kind-grip/core/api";
+import { t } from "./words";
 import { connectionFound, connectionLost } from "./connection";
 
 /** The body of every answer that is not 2xx. */
@@ -70,5 +71,5 @@ export function useOwner(): string {
 export function problemOf(error: unknown): ProblemBody {
   const data = (error as { data?: Partial<ProblemBody> } | undefined)?.data;
   if (data?.message) return { code: data.code ?? "", message: data.message, fields: data.fields ?? [], detail: data.detail };
-  return { code: "away", message: "The server cannot be reached at the moment. Nothing you typed is lost.", fields: [] };
+  return { code: "away", message: t("The server cannot be reached at the moment. Nothing you typed is lost."), fields: [] };
 }

@@ -33,8 +33,8 @@ export function Review({ crew }: { crew: CrewEntry }) {
           value={weeks}
           onChange={setWeeks}
           options={[
-            { value: "4", label: "4 weeks" },
-            { value: "8", label: "8 weeks" },
+            { value: "4", label: t("{{weeks}} weeks", { weeks: 4 }) },
+            { value: "8", label: t("{{weeks}} weeks", { weeks: 8 }) },
           ]}
         />
       </Box>
@@ -173,5 +173,7 @@ function percent(share: number | null): string {
 }
 
 function signed(value: number): string {
-  return Math.abs(value) < 0.05 ? "level" : t("{{what}}{{abs}} points", { what: value > 0 ? "+" : "−", abs: Math.abs(value).toFixed(1) });
+  return Math.abs(value) < 0.05
+    ? t("level")
+    : t("{{what}}{{abs}} points", { what: value > 0 ? "+" : "−", abs: Math.abs(value).toFixed(1) });
 }

@@ -1,0 +1,120 @@
+/** The parts of a measuring round: what is asked, what is felt, what is typed when no meter is there. */
+import { screen, within } from "@testing-library/react";
+import { useState } from "react";
+import { emptyRecord, MOST_GRIP_TRIALS, type BaselineRecord } from "@kind-grip/core/baseline";
+import { SAFETY_QUESTIONS } from "@kind-grip/core/safety";
+import { showPage } from "../testing/screen";
+import type { Meter } from "../meter/use-meter";
+import { FunctionPart } from "./FunctionPart";
+import { GripPart } from "./GripPart";
+import { SafetyPart } from "./SafetyPart";
+import { SymptomPart } from "./SymptomPart";
+import type { EditedRecord } from "./use-record";
+
+const NO_METER = { state: "off", name: null, kinds: [], subscribe: () => () => undefined } as unknown as Meter;
+
+/** A record that is edited in place; what it came to is `now()`. */
+function open(part: (edited: EditedRecord) => React.ReactNode, start: Partial<BaselineRecord> = {}) {
+  let now: BaselineRecord = { ...emptyRecord(), ...start };
+  function Page() {
+    const [value, setValue] = useState(now);
+    const change = (next: BaselineRecord) => {
+      now = next;
+      setValue(next);
+    };
+    return <>{part({ value, change } as unknown as EditedRecord)}</>;
+  }
+  return { now: () => now, ...showPage(<Page />) };
+}
+
+describe("the safety questions", () => {
+  const question = (name: RegExp) => screen.getByRole("radiogroup", { name });
+  it("one press answers no to all, and then there is nothing left to answer", async () => {
+    const { user, now } = open((edited) => <SafetyPart edited={edited} />);
+    await user.click(screen.getByRole("button", { name: "All were asked: no to all" }));
+    expect(Object.values(now().safety)).toEqual(SAFETY_QUESTIONS.map(() => false));
+    expect(screen.queryByRole("button", { name: /No to/ })).toBeNull();
+  });
+  it("a yes stays a yes when the others are answered no", async () => {
+    const { user, now } = open((edited) => <SafetyPart edited={edited} />);
+    await user.click(within(question(/chest/i)).getByRole("radio", { name: "Yes" }));
+    await user.click(screen.getByRole("button", { name: `No to the other ${SAFETY_QUESTIONS.length - 1}` }));
+    expect(now().safety.chestPain).toBe(true);
+    expect(Object.values(now().safety).filter(Boolean)).toHaveLength(1);
+  });
+  it("each is answered by keyboard", async () => {
+    const { user, now } = open((edited) => <SafetyPart edited={edited} />);
+    within(question(/chest/i)).getByRole("radio", { name: "No" }).focus();
+    await user.keyboard("{ArrowRight}");
+    expect(now().safety.chestPain).toBe(true);
+  });
+});
+
+describe("where something is felt", () => {
+  const edit = (start: Partial<BaselineRecord> = {}) => open((edited) => <SymptomPart edited={edited} today="2026-03-26" />, start);
+  it("nothing anywhere is an answer", async () => {
+    const { user, now } = edit();
+    expect(now().symptomsAsked).toBe(false);
+    await user.click(screen.getByRole("button", { name: "Nothing anywhere" }));
+    expect([now().symptomsAsked, now().symptoms]).toEqual([true, []]);
+  });
+  it("what is felt is told in a line, and taken out with its own button", async () => {
+    const symptom = { id: "s", side: "left", region: "thumbBase", kind: "ache", level: 4, nights: "never", since: null, constant: false };
+    const { user, now } = edit({ symptoms: [symptom as never], symptomsAsked: true });
+    const line = screen.getByRole("button", { name: /Thumb base: .*, 4 of 10/i });
+    expect(line).toHaveAttribute("aria-expanded", "true");
+    await user.click(line);
+    expect(line).toHaveAttribute("aria-expanded", "false");
+    await user.click(screen.getByRole("button", { name: /Remove Left .*thumb base/i }));
+    expect(now().symptoms).toEqual([]);
+  });
+});
+
+describe("grip without a meter", () => {
+  const edit = (start: Partial<BaselineRecord> = {}) =>
+    open((edited) => <GripPart edited={edited} meter={NO_METER} handedness="right" />, start);
+  const hand = (name: string) => screen.getByRole("region", { name: `Grip, ${name} hand` });
+  const trial = (kg: number) => ({ kg, faults: [], from: "typed" as const });
+  it("a typed figure becomes a trial of its hand, and the field is empty again", async () => {
+    const { user, now } = edit();
+    const field = within(hand("left")).getByRole("textbox", { name: "Left grip, kg" });
+    await user.type(field, "38,5");
+    await user.tab();
+    await user.click(within(hand("left")).getByRole("button", { name: "Add the left trial" }));
+    expect(now().grip).toEqual({ left: [trial(38.5)], right: [] });
+    expect(field).toHaveValue("");
+    expect(hand("left")).toHaveTextContent("38.5 kg mean");
+    expect(hand("right")).toHaveTextContent("no trial yet");
+  });
+  it("scatter asks for one more; the last trial there is room for ends the asking", () => {
+    edit({ grip: { left: [trial(20), trial(30), trial(40)], right: Array.from({ length: MOST_GRIP_TRIALS }, () => trial(40)) } });
+    expect(hand("left")).toHaveTextContent(/spread \d+ %, one more/);
+    expect(within(hand("right")).queryByRole("button", { name: /Add the right trial/ })).toBeNull();
+  });
+  it("a trial is taken out by its own button", async () => {
+    const { user, now } = edit({ grip: { left: [trial(20), trial(30)], right: [] } });
+    await user.click(within(hand("left")).getByRole("button", { name: "Take out left trial 1" }));
+    expect(now().grip.left).toEqual([trial(30)]);
+  });
+});
+
+describe("the test of the trade", () => {
+  const edit = (start: Partial<BaselineRecord> = {}) => open((edited) => <FunctionPart edited={edited} usual="stapleLever" />, start);
+  it("is the usual one of the trade, told from 0 to 10 for each hand", async () => {
+    const { user, now } = edit();
+    expect(screen.getByRole("combobox", { name: "Test" })).toHaveTextContent("Ten squeezes of the staple lever");
+    await user.click(screen.getByRole("button", { name: "Left: 3 of 10" }));
+    await user.click(screen.getByRole("button", { name: "Right: 0 of 10" }));
+    expect(now().functionTest).toEqual({ test: "stapleLever", left: 3, right: 0 });
+  });
+  it("body mass is asked only of who agrees, and forgotten when they do not", async () => {
+    const { user, now } = edit();
+    expect(screen.queryByRole("textbox", { name: "Body mass, kg" })).toBeNull();
+    await user.click(screen.getByRole("button", { name: "Agrees to give body mass" }));
+    const field = screen.getByRole("textbox", { name: "Body mass, kg" });
+    await user.type(field, "180 lb{Enter}");
+    expect(now().bodyMass).toEqual({ agreed: true, kg: 82 });
+    await user.click(screen.getByRole("button", { name: "Agrees to give body mass" }));
+    expect(now().bodyMass).toEqual({ agreed: false, kg: null });
+  });
+});
