@@ -13,6 +13,7 @@ import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
 import { addLibraryRoutes } from "./library/routes";
+import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from "./http/disk";
 import { errorHandler } from "./http/errors";
 import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
@@ -45,6 +46,8 @@ export interface AppOptions {
   logTo?: DestinationStream;
   /** Holds every answer against its schema; for tests. */
   checkAnswers?: boolean;
+  /** Free bytes where the database keeps its files; none when it is somewhere else. */
+  freeBytes?: FreeBytes;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
   proxies?: number;
 }
@@ -52,6 +55,13 @@ export interface AppOptions {
 /** Without the query, and without the secret of a calendar link. */
 function loggedPath(url: string): string {
   return url.split("?")[0]!.replace(/^(\/api\/calendar\/).*/, "$1…");
+}
+
+/** What the database calls its trouble: its code and number, never its message, which may hold what was being stored. */
+function databaseCode(error: unknown): { code?: string; errno?: number } {
+  const { parent = error } = error as { parent?: unknown };
+  const { code, errno } = parent as { code?: string; errno?: number };
+  return { ...(code ? { code } : {}), ...(errno ? { errno } : {}) };
 }
 
 export function createApp({
@@ -64,6 +74,7 @@ export function createApp({
   logTo,
   proxies = 0,
   checkAnswers = false,
+  freeBytes,
 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
@@ -76,7 +87,7 @@ export function createApp({
       serializers: {
         req: (req: { id: unknown; method: string; url: string }) => ({ id: req.id, method: req.method, path: loggedPath(req.url) }),
         res: (res: { statusCode: number }) => ({ status: res.statusCode }),
-        err: (err: Error) => ({ type: err.name, stack: err.stack?.split("\n").slice(1, 6).join("\n") }),
+        err: (err: Error) => ({ type: err.name, ...databaseCode(err), stack: err.stack?.split("\n").slice(1, 6).join("\n") }),
       },
     }),
   );
@@ -107,6 +118,7 @@ export function createApp({
   app.get("/healthz", (_request, response) => void response.json({ alive: true }));
   app.get("/readyz", async (_request, response) => {
     await db.sequelize.authenticate();
+    if (freeBytes && (await freeBytes()) < LEAST_FREE_BYTES) throw diskFull();
     response.json({ ready: true });
   });
 
@@ -131,6 +143,7 @@ export function createApp({
       next();
     },
     csrfProtection,
+    ...(freeBytes ? [refuseWithoutRoom(freeBytes)] : []),
   );
 
   const context: AppContext = { db, now: practiceClock(db) };

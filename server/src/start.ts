@@ -4,8 +4,9 @@
  */
 import { spawn, type ChildProcess } from "node:child_process";
 import { createHash, randomBytes } from "node:crypto";
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import type { Server } from "node:http";
+import { createServer } from "node:net";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
@@ -13,10 +14,16 @@ import { createApp } from "./app";
 import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
+import { withStartLock } from "./db/start-lock";
+import { openDataFolder } from "./start/data-folder";
 import { loadEmpty } from "./demo/empty";
 import { practiceClock } from "./context";
+import { freeBytesOf } from "./http/disk";
 import { httpGateway, startWorker } from "./message/worker";
 import { DEMO_MEMBER, DEMO_PASSWORD, DEMO_SIGN_INS, DEMO_STAFF, loadDemo } from "./demo/load";
+
+/** A call that is being answered when the server is told to stop has this long. */
+const FINISH_WITHIN_MS = 5000;
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
 
@@ -31,11 +38,12 @@ async function start(): Promise<void> {
   });
   const port = Number(options.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`--port takes a number from 1 to 65535, not "${options.port}"`);
-  const outside = process.env.DATABASE_URL;
+  const outside = process.env.DATABASE_URL || undefined;
   if (options.reset && outside)
     throw new Error("--reset only throws away the private database; DATABASE_URL names one of yours, empty it yourself");
-  if (options.reset) rmSync(options.data, { recursive: true, force: true });
-  mkdirSync(options.data, { recursive: true, mode: 0o700 });
+  // What would stop the start anyway is said before the database takes its time.
+  await refuseTakenPort(port);
+  const folder = openDataFolder(options.data, { reset: options.reset });
 
   say(outside ? "Using the database of DATABASE_URL …" : "Starting MariaDB on loopback …");
   const database = outside ? undefined : await startPrivateServer({ dataDir: path.join(options.data, "mariadb") });
@@ -46,21 +54,28 @@ async function start(): Promise<void> {
   let app: ReturnType<typeof createApp> | undefined;
   const stop = once(async () => {
     say("\nStopping …");
-    await new Promise<void>((resolve) => (server ? server.close(() => resolve()) : resolve()));
+    await closed(server);
     app?.stop();
     stopWorker?.();
     for (const standIn of standIns) standIn.kill();
     await db.sequelize.close();
     await database?.stop();
+    folder.release();
     process.exit(process.exitCode ?? 0);
   });
   process.on("SIGINT", stop);
   process.on("SIGTERM", stop);
 
   try {
-    const ran = await migrate(db);
-    if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
-    const signIns = await signInsFor(db, options.empty);
+    const signIns = await withStartLock(
+      db,
+      async () => {
+        const ran = await migrate(db);
+        if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
+        return signInsFor(db, options.empty);
+      },
+      { onWait: () => say("Another server is bringing the database up to date; waiting for it …") },
+    );
     const meterPort = Number(process.env.METER_PORT ?? port + 1);
     const gatewayPort = Number(process.env.GATEWAY_PORT ?? port + 2);
     const gatewayAddress = process.env.GATEWAY_URL ?? `http://127.0.0.1:${gatewayPort}`;
@@ -75,6 +90,7 @@ async function start(): Promise<void> {
       webRoot: path.join(root, "web/dist"),
       logLevel: process.env.LOG_LEVEL ?? "warn",
       proxies: Number(process.env.PROXIES ?? 0),
+      ...(outside ? {} : { freeBytes: freeBytesOf(options.data) }),
     });
     server = await listen(app, port);
     say(
@@ -113,6 +129,27 @@ async function signInsFor(db: Db, empty: boolean): Promise<string[]> {
   ];
 }
 
+async function refuseTakenPort(port: number): Promise<void> {
+  const probe = createServer();
+  await new Promise<void>((resolve, reject) => {
+    probe.once("error", (error: NodeJS.ErrnoException) =>
+      reject(error.code === "EADDRINUSE" ? new Error(`port ${port} is in use; choose another with --port`) : error),
+    );
+    probe.listen(port, process.env.HOST ?? "127.0.0.1", () => probe.close(() => resolve()));
+  });
+}
+
+/** Calls under way are answered; who has not finished asking after that is not waited for. */
+async function closed(server: Server | undefined): Promise<void> {
+  if (!server) return;
+  const impatience = setTimeout(() => server.closeAllConnections(), FINISH_WITHIN_MS);
+  await new Promise<void>((resolve) => {
+    server.close(() => resolve());
+    server.closeIdleConnections();
+  });
+  clearTimeout(impatience);
+}
+
 function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server> {
   return new Promise((resolve, reject) => {
     const server = app.listen(port, process.env.HOST ?? "127.0.0.1", (error?: Error) => {
@@ -149,4 +186,7 @@ function say(text: string): void {
   process.stdout.write(`${text}\n`);
 }
 
-void start();
+void start().catch((error: Error) => {
+  say(`Could not start: ${error.message}`);
+  process.exit(1);
+});

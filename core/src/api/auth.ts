@@ -1,6 +1,6 @@
 /** Signing in and out, and who is signed in. */
 import * as v from "valibot";
-import { IsoInstant } from "../units";
+import { Id, IsoInstant } from "../units";
 
 /** Roles a trainer gives to somebody. lead: leads runs of the crews they are given · employer: crew figures. */
 export const GIVEN_ROLES = ["lead", "employer"] as const;
@@ -33,6 +33,18 @@ export const SignIn = v.strictObject({
   password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
 });
 export type SignIn = v.InferOutput<typeof SignIn>;
+
+export const SignedInSession = v.strictObject({
+  id: Id,
+  /** As the browser calls itself; empty when it says nothing. */
+  device: v.string(),
+  since: IsoInstant,
+  seenAt: IsoInstant,
+  /** The one that asks. */
+  here: v.boolean(),
+});
+export type SignedInSession = v.InferOutput<typeof SignedInSession>;
+export const SignedInSessions = v.array(SignedInSession);
 
 export const NewPassword = v.strictObject({
   current: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),

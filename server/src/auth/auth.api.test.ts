@@ -64,37 +64,38 @@ describe("signing in", () => {
     ]);
   });
 
-  it(`stops after ${LIMIT.perAccount} failures for an account, right password or not`, async () => {
+  it(`stops after ${LIMIT.perAccount.failures} failures for an account, right password or not`, async () => {
     const trainer = await TestTrainer.make(test);
-    for (let i = 0; i < LIMIT.perAccount - 1; i++) await tryPassword(trainer.email, "wrong", `10.1.0.${i}`);
+    for (let i = 0; i < LIMIT.perAccount.failures - 1; i++) await tryPassword(trainer.email, "wrong", `10.1.0.${i}`);
     expect((await tryPassword(trainer.email, "wrong", "10.1.1.1")).status).toBe(401);
     expect((await tryPassword(trainer.email, PASSWORD, "10.1.1.2")).status).toBe(429);
   });
 
   it("a right password before the limit clears the count", async () => {
     const trainer = await TestTrainer.make(test);
-    for (let i = 0; i < LIMIT.perAccount - 1; i++) await tryPassword(trainer.email, "wrong", `10.2.0.${i}`);
+    for (let i = 0; i < LIMIT.perAccount.failures - 1; i++) await tryPassword(trainer.email, "wrong", `10.2.0.${i}`);
     expect((await tryPassword(trainer.email, PASSWORD, "10.2.1.1")).status).toBe(200);
     expect((await tryPassword(trainer.email, "wrong", "10.2.1.2")).status).toBe(401);
   });
 
-  it(`stops an address after ${LIMIT.perAddress} failures over many accounts`, async () => {
-    for (let i = 0; i < LIMIT.perAddress; i++)
+  it(`stops an address after ${LIMIT.perAddress.failures} failures over many accounts`, async () => {
+    for (let i = 0; i < LIMIT.perAddress.failures; i++)
       expect((await tryPassword(`someone${i}@test.example`, "wrong", "10.3.0.1")).status).toBe(401);
     expect((await tryPassword("another@test.example", "wrong", "10.3.0.1")).status).toBe(429);
   });
 
   it("gives a new session id, and signing out ends it", async () => {
     const trainer = await TestTrainer.make(test);
-    const agent = request.agent(test.app);
-    const before = await agent.get("/api/me");
-    const planted = before.headers["set-cookie"]![0]!.split(";")[0]!;
-    const after = await agent
-      .post("/api/sign-in")
-      .set("x-csrf-token", before.body.csrfToken)
-      .send({ email: trainer.email, password: PASSWORD });
-    const cookie = after.headers["set-cookie"]![0]!;
-    expect(cookie.split(";")[0]).not.toBe(planted);
+    // A session of the attacker's, planted in the browser of whoever signs in.
+    const stranger = await TestTrainer.make(test);
+    const agent = stranger.agent;
+    const sessionOf = (answer: { headers: Record<string, unknown> }) =>
+      (answer.headers["set-cookie"] as string[] | undefined)?.find((each) => each.startsWith("kind-grip="));
+    const planted = (await agent.get("/api/me")).headers;
+    const token = stranger.token;
+    const after = await agent.post("/api/sign-in").set("x-csrf-token", token).send({ email: trainer.email, password: PASSWORD });
+    const cookie = sessionOf(after)!;
+    expect(cookie.split(";")[0]).not.toBe(sessionOf({ headers: planted })?.split(";")[0]);
     expect(cookie).toMatch(/HttpOnly/);
     expect(cookie).toMatch(/SameSite=Strict/);
     await agent.get("/api/crews").expect(200);
@@ -232,5 +233,50 @@ describe("somebody else's things", () => {
       expect([method, path, answer.status]).toEqual([method, path, 404]);
     }
     expect((await owner.get(`/api/crews/${world.crewId}/people`)).body).toHaveLength(3);
+  });
+});
+
+describe("ids of somebody else's things, sent with one's own crew", () => {
+  it("a person of another practice is nobody: whether they have runs is not told", async () => {
+    const [owner, stranger] = [await TestTrainer.make(test), await TestTrainer.make(test)];
+    const [theirs, own] = [await makeWorld(owner), await makeWorld(stranger)];
+    const run = sampleRun(theirs);
+    expect((await owner.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
+    const answer = await stranger.send("delete", `/api/crews/${own.crewId}/people/${run.people[0]!.personId}`);
+    expect([answer.status, answer.body.code]).toEqual([404, "notFound"]);
+    expect((await owner.send("delete", `/api/crews/${theirs.crewId}/people/${run.people[0]!.personId}`)).body.code).toBe("hasRuns");
+  });
+  it("a decision of another crew is 404, and nothing is stored", async () => {
+    const trainer = await TestTrainer.make(test);
+    const [first, second] = [await makeWorld(trainer), await makeWorld(trainer)];
+    const id = uuid();
+    const row = { id, crewId: second.crewId, personId: second.people[0]!.id, programId: second.programId, itemId: uuid() };
+    await test.db.models.Decision.create({
+      ...row,
+      movementId: "palm-away",
+      was: {} as never,
+      proposed: "hold",
+      decided: "hold",
+      response: {} as never,
+      settings: {} as never,
+      settingsVersion: 1,
+      why: "kept",
+      decidedBy: uuid(),
+      decidedAt: new Date(),
+      resumedAt: null,
+      resumedWhy: null,
+    });
+    const itemId = first.program.sessions[0]!.items[0]!.id;
+    const decision = {
+      id,
+      personId: first.people[0]!.id,
+      programId: first.programId,
+      itemId,
+      proposed: "hold",
+      decided: "hold",
+      why: null,
+    };
+    expect((await trainer.send("post", `/api/crews/${first.crewId}/decisions`, { decisions: [decision] })).status).toBe(404);
+    expect((await test.db.models.Decision.findByPk(id))!.get()).toMatchObject({ crewId: second.crewId, why: "kept" });
   });
 });

@@ -15,6 +15,10 @@ export interface Caller {
 declare module "express-session" {
   interface SessionData {
     caller: Caller;
+    /** What the session is called outside; its own id is the secret that opens it. */
+    publicId: string;
+    /** As the browser calls itself. */
+    device: string;
   }
 }
 

@@ -36,12 +36,14 @@ const call = (caller: TestCaller, method: string, address: string) =>
 /** What each role but the trainer may call; everything else answers 403. Written out, so that a slip in a declaration shows. */
 const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
   lead: [
+    "delete /api/me/sessions/:sessionId",
     "get /api/crews",
     "get /api/crews/:crewId",
     "get /api/crews/:crewId/participation",
     "get /api/crews/:crewId/people",
     "get /api/crews/:crewId/plan/:weekStart",
     "get /api/crews/:crewId/programs",
+    "get /api/me/sessions",
     "get /api/movements",
     "get /api/programs/:programId",
     "get /api/today",
@@ -49,7 +51,14 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "put /api/me/password",
     "put /api/runs/:runId",
   ],
-  employer: ["get /api/crews", "get /api/crews/:crewId/report", "get /api/crews/:crewId/report.csv", "put /api/me/password"],
+  employer: [
+    "delete /api/me/sessions/:sessionId",
+    "get /api/crews",
+    "get /api/crews/:crewId/report",
+    "get /api/crews/:crewId/report.csv",
+    "get /api/me/sessions",
+    "put /api/me/password",
+  ],
   member: [
     "get /api/member/day",
     "get /api/member/progress",

@@ -1,13 +1,17 @@
 /** Signing in and out, and who is signed in. */
-import { Me, NewPassword, SignIn, STAFF_ROLES } from "@kind-grip/core/api";
+import { Me, NewPassword, SignedInSessions, SignIn, STAFF_ROLES } from "@kind-grip/core/api";
+import { Id } from "@kind-grip/core/units";
+import * as v from "valibot";
 import type { Request } from "express";
 import type { AppContext } from "../context";
 import type { AccountRow } from "./tables";
-import { Problem } from "../http/problem";
+import { inTransaction } from "../db/transaction";
+import { invalid, Problem } from "../http/problem";
 import type { Routes } from "../http/route";
-import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "./attempts";
+import { attempted, knownDevice, rememberDevice } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
 import { csrfToken, freshSession } from "./session";
+import { endSession, endSessions, sessionsOf } from "./sessions";
 
 export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
   const me = async (request: Request) => {
@@ -51,16 +55,16 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: Me,
     roles: "anyone",
     body: SignIn,
-    async handle({ body, request }) {
+    async handle({ body, request, response }) {
       const at = new Date();
-      const address = request.ip ?? "unknown";
-      await refuseTooManyAttempts(db, body.email, address, at);
-      const account = (await db.models.Account.findOne({ where: { email: body.email } }))?.get() as AccountRow | undefined;
-      if (!(await passwordMatches(account?.passwordHash, body.password)) || !account) {
-        await noteFailedAttempt(db, body.email, address, at);
-        throw new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
-      }
-      await clearAttempts(db, body.email, at);
+      const found = (await db.models.Account.findOne({ where: { email: body.email } }))?.get() as AccountRow | undefined;
+      const attempt = { account: body.email, address: request.ip ?? "unknown", device: await knownDevice(db, request, found?.id) };
+      const account = await attempted(db, attempt, at, async () =>
+        (await passwordMatches(found?.passwordHash, body.password)) ? found : undefined,
+      );
+      if (!account) throw new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
+      if (!account.firstSignInAt) await db.models.Account.update({ firstSignInAt: at }, { where: { id: account.id } });
+      await rememberDevice(db, request, response, account.id, at);
       await freshSession(request, { role: account.role, accountId: account.id, practiceId: account.practiceId });
       return me(request);
     },
@@ -86,13 +90,41 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Change one's own password",
     roles: STAFF_ROLES,
     body: NewPassword,
-    async handle({ body, caller }) {
+    async handle({ body, caller, request }) {
       const { accountId } = caller;
-      const account = await db.models.Account.findByPk(accountId);
-      if (!(await passwordMatches(account?.get().passwordHash, body.current)))
-        throw new Problem(400, "invalid", "Some fields need another look.", [{ path: "current", message: "is not your password" }]);
-      await account!.update({ passwordHash: await hashPassword(body.next) });
+      const attempt = { account: `password of ${accountId}`, address: request.ip ?? "unknown" };
+      const account = (await db.models.Account.findByPk(accountId))?.get();
+      const right = await attempted(db, attempt, new Date(), async () =>
+        (await passwordMatches(account?.passwordHash, body.current)) ? true : undefined,
+      );
+      if (!right) throw invalid([{ path: "current", message: "is not your password" }]);
+      const passwordHash = await hashPassword(body.next);
+      await inTransaction(db, async (transaction) => {
+        await db.models.Account.update({ passwordHash }, { where: { id: accountId }, transaction });
+        // Whoever may have known the old one is out at once.
+        await endSessions(db, [accountId], transaction, request.sessionID);
+      });
       return undefined;
     },
+  });
+
+  routes.add({
+    id: "sessions",
+    method: "get",
+    path: "/api/me/sessions",
+    summary: "Where one is signed in",
+    answer: SignedInSessions,
+    roles: STAFF_ROLES,
+    handle: ({ caller, request }) => sessionsOf(db, caller, request.sessionID, new Date()),
+  });
+
+  routes.add({
+    id: "endSession",
+    method: "delete",
+    path: "/api/me/sessions/:sessionId",
+    summary: "End one of one's own sessions",
+    roles: STAFF_ROLES,
+    params: v.object({ sessionId: Id }),
+    handle: ({ caller, params }) => endSession(db, caller, params.sessionId),
   });
 }

@@ -2,23 +2,30 @@
 import connectSessionSequelize from "connect-session-sequelize";
 import { csrfSync } from "csrf-sync";
 import session from "express-session";
-import { DataTypes } from "sequelize";
-import type { Request } from "express";
+import type { Request, RequestHandler } from "express";
+import { v7 as uuid } from "uuid";
 import type { Caller } from "./caller";
 import type { Db } from "../db/connection";
+import { Problem } from "../http/problem";
 
 const EIGHT_HOURS_MS = 8 * 3600_000;
 /** A crew member's phone stays signed in this long; a withdrawn card ends it at once. */
 export const MEMBER_DAYS = 60;
 
 export function sessionMiddleware({ sequelize }: Db, secret: string) {
-  sequelize.define(
-    "signed_in_sessions",
-    { sid: { type: DataTypes.STRING(64), primaryKey: true }, expires: DataTypes.DATE, data: DataTypes.TEXT },
-    { timestamps: true },
-  );
   const Store = connectSessionSequelize(session.Store);
-  const store = new Store({ db: sequelize, table: "signed_in_sessions", checkExpirationInterval: 15 * 60_000, expiration: EIGHT_HOURS_MS });
+  const store = new Store({
+    db: sequelize,
+    table: "signed_in_sessions",
+    checkExpirationInterval: 15 * 60_000,
+    expiration: EIGHT_HOURS_MS,
+    extendDefaultFields: (fields: object, { caller, publicId, device }: session.SessionData) => ({
+      ...fields,
+      publicId: publicId ?? null,
+      accountId: caller?.accountId ?? null,
+      device: device ?? null,
+    }),
+  });
   touchSeldom(store);
   const middleware = session({
     name: "kind-grip",
@@ -51,11 +58,29 @@ export function touchSeldom(store: session.Store, nowMs: () => number = Date.now
 
 const { generateToken, csrfSynchronisedProtection } = csrfSync({ getTokenFromRequest: (request) => request.get("x-csrf-token") });
 
-export { csrfSynchronisedProtection as csrfProtection, generateToken as csrfToken };
+/** What a page sends that nobody is signed in on. There is nothing to protect yet but that it was a page of ours that asked. */
+const SIGNED_OUT_TOKEN = "signed-out";
+
+/** The token a page has to send with every change. Nobody who is only looking gets a session of their own. */
+export function csrfToken(request: Request): string {
+  return request.session.caller ? generateToken(request) : SIGNED_OUT_TOKEN;
+}
+
+/**
+ * A change carries the token of its session. Before a sign-in it carries a header of ours, which a foreign page cannot send without
+ * asking first, and nothing is answered to that.
+ */
+export const csrfProtection: RequestHandler = (request, response, next) => {
+  if (request.session.caller) return csrfSynchronisedProtection(request, response, next);
+  if (["GET", "HEAD", "OPTIONS"].includes(request.method) || request.get("x-csrf-token")) return next();
+  throw new Problem(403, "csrf", "This page is out of date. Reload it and try again.");
+};
 
 /** A new session id at every sign-in, so that one planted before cannot be used after. */
 export async function freshSession(request: Request, caller: Caller, days?: number): Promise<void> {
   await new Promise<void>((resolve, reject) => request.session.regenerate((error) => (error ? reject(error) : resolve())));
   request.session.caller = caller;
+  request.session.publicId = uuid();
+  request.session.device = request.get("user-agent")?.slice(0, 300) ?? "";
   if (days) request.session.cookie.maxAge = days * 86_400_000;
 }

@@ -1,7 +1,7 @@
 /** Who signs in with a password, and what was tried, as they are stored. */
 import type { Role } from "@kind-grip/core/api";
-import type { Sequelize } from "sequelize";
-import { counted, id, moment, text, uuid, type Table } from "../db/columns";
+import { DataTypes, type Sequelize } from "sequelize";
+import { counted, hashPart, id, idPart, longText, moment, text, uuid, type Table } from "../db/columns";
 
 export interface AccountRow {
   id: string;
@@ -10,6 +10,30 @@ export interface AccountRow {
   email: string;
   name: string;
   passwordHash: string;
+  /** The trainer who gave the sign-in; null for a trainer. */
+  givenBy?: string | null;
+  /** Until then the first password may be made anew by whoever gave it. */
+  firstSignInAt?: Date | null;
+}
+
+/** A browser somebody signed in with. */
+export interface KnownDeviceRow {
+  deviceHash: string;
+  accountId: string;
+  lastAt: Date;
+}
+
+export interface SignedInSessionRow {
+  sid: string;
+  expires: Date;
+  data: string;
+  /** What a session is called outside: its own id is the secret that opens it. */
+  publicId: string | null;
+  /** The account; for a crew member, the person. */
+  accountId: string | null;
+  device: string | null;
+  createdAt?: Date;
+  updatedAt?: Date;
 }
 
 export interface SignInAttemptRow {
@@ -28,7 +52,19 @@ export function defineAuthTables(sequelize: Sequelize) {
       email: text,
       name: text,
       passwordHash: text,
+      givenBy: uuid,
+      firstSignInAt: moment,
     }) as Table<AccountRow>,
+    KnownDevice: sequelize.define("known_devices", {
+      deviceHash: { ...hashPart },
+      accountId: { ...idPart },
+      lastAt: moment,
+    }) as Table<KnownDeviceRow>,
+    SignedInSession: sequelize.define(
+      "signed_in_sessions",
+      { sid: { ...hashPart }, expires: DataTypes.DATE, data: DataTypes.TEXT, publicId: uuid, accountId: uuid, device: longText },
+      { timestamps: true },
+    ) as Table<SignedInSessionRow>,
     SignInAttempt: sequelize.define("sign_in_attempts", {
       id: { ...counted },
       email: text,

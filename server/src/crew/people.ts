@@ -94,6 +94,8 @@ export async function changePerson(
 /** Only somebody without any run or record can be removed; everybody else leaves on a day and keeps their record. */
 export async function removePerson(db: Db, caller: Caller, crewId: string, personId: string): Promise<void> {
   await crewOf(db, caller, crewId);
+  // Of somebody else's person nothing is told, not even that there is one.
+  if ((await db.models.Person.count({ where: { id: personId, crewId } })) === 0) throw notFound("person");
   if ((await db.models.RunPerson.count({ where: { personId } })) > 0) {
     throw new Problem(409, "hasRuns", "This person is in the record of runs. Enter their last day instead; the record stays.");
   }

@@ -41,7 +41,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
     practiceLibrary(db, caller.practiceId),
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
-      where: { placementId: { [Op.in]: rows.map((row) => row.id) }, alone: false },
+      where: { placementId: { [Op.in]: rows.map((row) => row.id) }, crewId: { [Op.in]: crewIds }, alone: false },
       attributes: ["id", "placementId"],
     }),
   ]);

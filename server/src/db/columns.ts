@@ -6,6 +6,8 @@ export type Table<Row extends object> = ModelStatic<Model<Row, Row>>;
 export const id = { type: DataTypes.UUID, primaryKey: true };
 /** A part of a key of several columns. */
 export const idPart = { ...id };
+/** A SHA-256 in hexadecimal digits, or another secret of up to 64 letters. */
+export const hashPart = { type: DataTypes.STRING(64), primaryKey: true };
 export const dayPart = { type: DataTypes.DATEONLY, primaryKey: true };
 export const wholePart = { type: DataTypes.INTEGER, primaryKey: true };
 /** Counted by the database: nothing is ordered by it. */

@@ -10,6 +10,7 @@ import { theLoopCloses } from "./migrations/0005-the-loop-closes";
 import { customMovements } from "./migrations/0006-custom-movements";
 import { documentFormats } from "./migrations/0007-document-formats";
 import { restrictions } from "./migrations/0008-restrictions";
+import { signIns } from "./migrations/0009-sign-ins";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -20,6 +21,7 @@ const MIGRATIONS = {
   "0006-custom-movements": customMovements,
   "0007-document-formats": documentFormats,
   "0008-restrictions": restrictions,
+  "0009-sign-ins": signIns,
 };
 
 /** Runs what has not run yet; returns the names. */

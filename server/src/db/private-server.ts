@@ -4,11 +4,13 @@
  */
 import { type ChildProcess, execFileSync, spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { userInfo } from "node:os";
 import path from "node:path";
+import { kill } from "node:process";
 import * as mariadb from "mariadb";
+import { commandLineOf, isAlive } from "../start/processes";
 
 export interface PrivateServer {
   url: string;
@@ -27,6 +29,8 @@ export interface PrivateServerOptions {
 
 /** A breath, so that one that cannot start does not spin. */
 const RESTART_AFTER_MS = 1000;
+/** What a database that ends in peace may take. */
+const LEFT_OVER_PATIENCE_SEC = 20;
 
 const DATABASE = "kind_grip";
 const USER = "kind_grip";
@@ -36,12 +40,18 @@ export async function startPrivateServer({ dataDir, patienceSec = 60, throwaway 
   const user = userInfo().username;
   const tables = path.join(dataDir, "tables");
   const socketPath = path.join(dataDir, "socket");
+  await endLeftOver(dataDir, tables);
   if (!existsSync(path.join(tables, "mysql"))) {
+    // Beside its place, and moved there when it is whole: killed in the middle, it is made anew at the next start.
+    const half = path.join(dataDir, "tables-being-made");
+    rmSync(half, { recursive: true, force: true });
     execFileSync(
       "mariadb-install-db",
-      ["--no-defaults", `--datadir=${tables}`, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
+      ["--no-defaults", `--datadir=${half}`, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
       { stdio: ["ignore", "ignore", "pipe"] },
     );
+    rmSync(tables, { recursive: true, force: true });
+    renameSync(half, tables);
   }
   const port = await freePort();
   const launch = () =>
@@ -79,6 +89,16 @@ export async function startPrivateServer({ dataDir, patienceSec = 60, throwaway 
       return stop(process);
     },
   };
+}
+
+/** A server that was killed leaves its database running; two on the same tables would wait for each other for ever. */
+async function endLeftOver(dataDir: string, tables: string): Promise<void> {
+  const file = path.join(dataDir, "pid");
+  const pid = existsSync(file) ? Number(readFileSync(file, "utf8")) : NaN;
+  if (!Number.isInteger(pid) || !isAlive(pid) || !commandLineOf(pid).includes(`--datadir=${tables}`)) return;
+  kill(pid, "SIGTERM");
+  for (let tries = 0; tries < LEFT_OVER_PATIENCE_SEC * 20 && isAlive(pid); tries++) await new Promise((resolve) => setTimeout(resolve, 50));
+  if (isAlive(pid)) kill(pid, "SIGKILL");
 }
 
 interface Launch {

@@ -1,6 +1,7 @@
 /** Turns whatever was thrown into an answer: a named problem, a database that is away, or a plain 500 that tells nothing. */
 import type { ErrorRequestHandler } from "express";
 import { BaseError, ConnectionError, TimeoutError, UniqueConstraintError } from "sequelize";
+import { diskFull } from "./disk";
 import { Problem } from "./problem";
 
 export const errorHandler: ErrorRequestHandler = (error: unknown, request, response, _next) => {
@@ -19,6 +20,7 @@ function problemOf(error: unknown): Problem {
       "databaseAway",
       "The records cannot be reached at the moment. Nothing you typed is lost; try again in a moment.",
     );
+  if (isDiskFull(error)) return diskFull();
   if (error instanceof UniqueConstraintError)
     return new Problem(
       409,
@@ -34,6 +36,12 @@ function problemOf(error: unknown): Problem {
     return new Problem(403, "csrf", "This page is out of date. Reload it and try again.");
   if (status !== undefined && status >= 400 && status < 500) return new Problem(status, "refused", "The request was refused.");
   return new Problem(500, "failed", "Something went wrong on our side. Nothing was half saved.");
+}
+
+/** As the database says it: for the table, for the file, or as the system does. */
+function isDiskFull(error: unknown): boolean {
+  const { code, errno } = ((error as { parent?: unknown }).parent ?? error) as { code?: string; errno?: number };
+  return ["ER_DISK_FULL", "ER_RECORD_FILE_FULL", "ENOSPC"].includes(code ?? "") || errno === 1021 || errno === 1114;
 }
 
 /** Connection refused, lost or timed out; also a pool that gave up waiting, and a server shutting down. */

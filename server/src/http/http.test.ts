@@ -3,6 +3,8 @@ import express from "express";
 import request from "supertest";
 import * as v from "valibot";
 import { ConnectionError } from "sequelize";
+import { tmpdir } from "node:os";
+import { freeBytesOf, LEAST_FREE_BYTES, refuseWithoutRoom } from "./disk";
 import { errorHandler } from "./errors";
 import { openApiOf } from "./openapi";
 import { notFound, Problem, stale } from "./problem";
@@ -18,6 +20,9 @@ const thrown: Record<string, () => never> = {
   },
   away: () => {
     throw new ConnectionError(new Error("connect ECONNREFUSED 127.0.0.1:3306"));
+  },
+  full: () => {
+    throw Object.assign(new Error("SQL"), { parent: { code: "ER_RECORD_FILE_FULL", errno: 1114 } });
   },
   broken: () => {
     throw new Error("the secret inside");
@@ -115,6 +120,7 @@ it.each([
   ["missing", 404, "notFound"],
   ["stale", 409, "stale"],
   ["away", 503, "databaseAway"],
+  ["full", 503, "diskFull"],
   ["broken", 500, "failed"],
   ["limited", 429, "tooManyAttempts"],
 ])("what is thrown as %s answers %d, and tells nothing of the inside", async (what, status, code) => {
@@ -160,4 +166,32 @@ it("is described from its own schemas", () => {
     { name: "page", in: "query", required: false },
     { $ref: "#/components/parameters/csrfToken" },
   ]);
+});
+
+describe("a disk without room", () => {
+  let free = LEAST_FREE_BYTES;
+  const changed: unknown[] = [];
+  const guarded = express()
+    .use(refuseWithoutRoom(async () => free))
+    .use("/thing", (httpRequest, response) => {
+      changed.push(httpRequest.method);
+      response.json({ there: true });
+    })
+    .use(errorHandler);
+  it.each([
+    [LEAST_FREE_BYTES, 200],
+    [LEAST_FREE_BYTES - 1, 503],
+  ])("with %d bytes a change answers %d; looking goes on", async (bytes, status) => {
+    free = bytes;
+    changed.length = 0;
+    for (const method of ["post", "put", "delete"] as const) expect((await request(guarded)[method]("/thing")).status).toBe(status);
+    expect((await request(guarded).get("/thing")).status).toBe(200);
+    expect(changed).toEqual(status === 200 ? ["POST", "PUT", "DELETE", "GET"] : ["GET"]);
+  });
+  it("is asked of the disk the folder is on, and not at every call", async () => {
+    const bytes = freeBytesOf(tmpdir());
+    expect(await bytes()).toBeGreaterThan(0);
+    expect(bytes()).toBe(bytes());
+    await expect(freeBytesOf("/no/such/folder")()).rejects.toThrow(/ENOENT/);
+  });
 });

@@ -1,9 +1,11 @@
 /** How crew members get in: a crew code and a PIN, or a card with a secret link. Secrets are shown once and kept as hashes. */
 import type { Card } from "@kind-grip/core/api";
 import { createHash, randomBytes, randomInt } from "node:crypto";
+import type { Request } from "express";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
-import { clearAttempts, noteFailedAttempt, refuseTooManyAttempts } from "../auth/attempts";
+import { attempted, knownDevice } from "../auth/attempts";
+import { endSessions } from "../auth/sessions";
 import type { Caller } from "../auth/caller";
 import { hashPassword, passwordMatches } from "../auth/password";
 import { crewOf, lockCrew } from "../crew/crews";
@@ -69,6 +71,11 @@ export async function issueCards(
       await db.models.MemberAccess.upsert(row, { transaction });
       cards.push({ personId: person.id, name: person.name, pin: `${String(number).padStart(NUMBER_DIGITS, "0")}-${secret}`, token });
     }
+    await endSessions(
+      db,
+      people.map(({ id }) => id),
+      transaction,
+    );
     await noteChanged(db, caller, at, { crewId, personId: null, subject: "access", what: `${cards.length} cards made` }, transaction);
     return { code, cards };
   });
@@ -77,7 +84,12 @@ export async function issueCards(
 export async function withdrawAccess(db: Db, caller: Caller, at: Date, crewId: string, personIds: readonly string[]): Promise<AccessEntry> {
   await inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crewId, transaction);
-    const gone = await db.models.MemberAccess.destroy({ where: { crewId, personId: [...personIds] }, transaction });
+    const where = { crewId, personId: [...personIds] };
+    const theirs = (await db.models.MemberAccess.findAll({ where, attributes: ["personId"], transaction })).map(
+      (row) => row.get().personId,
+    );
+    const gone = await db.models.MemberAccess.destroy({ where, transaction });
+    await endSessions(db, theirs, transaction);
     if (gone > 0)
       await noteChanged(db, caller, at, { crewId, personId: null, subject: "access", what: `${gone} cards withdrawn` }, transaction);
   });
@@ -85,32 +97,33 @@ export async function withdrawAccess(db: Db, caller: Caller, at: Date, crewId: s
 }
 
 /** @throws Problem 401 alike for an unknown code, number and PIN; 429 after too many failures for this person or from this address */
-export async function memberByPin(db: Db, typedCode: string, typedPin: string, address: string, at: Date): Promise<Caller> {
+export async function memberByPin(db: Db, typedCode: string, typedPin: string, request: Request, at: Date): Promise<Caller> {
   const code = typedCode.toUpperCase().replace(/[^A-Z0-9]/g, "");
   const digits = typedPin.replace(/\D/g, "");
   const number = Number(digits.slice(0, NUMBER_DIGITS));
-  const key = `member ${code} ${number}`;
-  await refuseTooManyAttempts(db, key, address, at);
   const crew = (await db.models.Crew.findOne({ where: { code, removedAt: null } }))?.get({ plain: true });
   const access = crew && (await db.models.MemberAccess.findOne({ where: { crewId: crew.id, number } }))?.get({ plain: true });
-  const matches = await passwordMatches(access?.pinHash, digits.slice(NUMBER_DIGITS));
-  const caller = matches && access ? await callerFor(db, access) : undefined;
-  if (!caller) {
-    await noteFailedAttempt(db, key, address, at);
-    throw new Problem(401, "wrongSignIn", "This code and PIN do not belong together.");
-  }
-  await clearAttempts(db, key, at);
+  const attempt = {
+    account: `member ${code} ${number}`,
+    crew: `member ${code} `,
+    address: request.ip ?? "unknown",
+    device: await knownDevice(db, request, access?.personId),
+  };
+  const caller = await attempted(db, attempt, at, async () => {
+    const matches = await passwordMatches(access?.pinHash, digits.slice(NUMBER_DIGITS));
+    return matches && access ? callerFor(db, access) : undefined;
+  });
+  if (!caller) throw new Problem(401, "wrongSignIn", "This code and PIN do not belong together.");
   return caller;
 }
 
-export async function memberByCard(db: Db, token: string, address: string, at: Date): Promise<Caller> {
-  await refuseTooManyAttempts(db, "card", address, at, { address: true });
-  const access = (await db.models.MemberAccess.findOne({ where: { cardHash: hashOf(token) } }))?.get({ plain: true });
-  const caller = access && (await callerFor(db, access));
-  if (!caller) {
-    await noteFailedAttempt(db, "card", address, at);
-    throw new Problem(401, "wrongSignIn", "This card is no longer good. Ask your trainer for a new one.");
-  }
+export async function memberByCard(db: Db, token: string, request: Request, at: Date): Promise<Caller> {
+  const attempt = { account: `card from ${request.ip ?? "unknown"}`, addressOnly: true, address: request.ip ?? "unknown" };
+  const caller = await attempted(db, attempt, at, async () => {
+    const access = (await db.models.MemberAccess.findOne({ where: { cardHash: hashOf(token) } }))?.get({ plain: true });
+    return access && callerFor(db, access);
+  });
+  if (!caller) throw new Problem(401, "wrongSignIn", "This card is no longer good. Ask your trainer for a new one.");
   return caller;
 }
 

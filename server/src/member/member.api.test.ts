@@ -54,14 +54,14 @@ describe("signing in", () => {
     expect(new Set(answers.map(({ status, text }) => `${status} ${text}`)).size).toBe(1);
     expect(answers[0]!.status).toBe(401);
   });
-  it(`stops after ${LIMIT.perAccount} wrong PINs of a person, the right one too, and nobody else`, async () => {
+  it(`stops after ${LIMIT.perAccount.failures} wrong PINs of a person, the right one too, and nobody else`, async () => {
     const { code, cards: made } = await cards(0, 1);
-    for (let i = 0; i < LIMIT.perAccount; i++) await tryPin(code, "001-xxxxx", `10.9.2.${i}`);
+    for (let i = 0; i < LIMIT.perAccount.failures; i++) await tryPin(code, "001-xxxxx", `10.9.2.${i}`);
     expect((await tryPin(code, made[0]!.pin, "10.9.2.90")).status).toBe(429);
     expect((await tryPin(code, made[1]!.pin, "10.9.2.91")).status).toBe(200);
   });
-  it(`stops an address after ${LIMIT.perAddress} wrong ones`, async () => {
-    for (let i = 0; i < LIMIT.perAddress; i++) expect((await tryPin(`WRONG${i}`, "00112345", "10.9.3.1")).status).toBe(401);
+  it(`stops an address after ${LIMIT.perAddress.failures} wrong ones`, async () => {
+    for (let i = 0; i < LIMIT.perAddress.failures; i++) expect((await tryPin(`WRONG${i}`, "00112345", "10.9.3.1")).status).toBe(401);
     const { code, cards: made } = await cards(0);
     expect((await tryPin(code, made[0]!.pin, "10.9.3.1")).status).toBe(429);
   });

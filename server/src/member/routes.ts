@@ -6,6 +6,7 @@ import { SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
+import { rememberDevice } from "../auth/attempts";
 import { freshSession, MEMBER_DAYS } from "../auth/session";
 import { CrewParams } from "../http/params";
 import { invalid } from "../http/problem";
@@ -57,8 +58,9 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: MemberDay,
     roles: "anyone",
     body: PinSignIn,
-    async handle({ body, request }) {
-      const caller = await memberByPin(db, body.code, body.pin, request.ip ?? "unknown", new Date());
+    async handle({ body, request, response }) {
+      const caller = await memberByPin(db, body.code, body.pin, request, new Date());
+      await rememberDevice(db, request, response, caller.accountId, new Date());
       await freshSession(request, caller, MEMBER_DAYS);
       return memberDay(db, caller, await now(caller));
     },
@@ -71,8 +73,9 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: MemberDay,
     roles: "anyone",
     body: CardSignIn,
-    async handle({ body, request }) {
-      const caller = await memberByCard(db, body.token, request.ip ?? "unknown", new Date());
+    async handle({ body, request, response }) {
+      const caller = await memberByCard(db, body.token, request, new Date());
+      await rememberDevice(db, request, response, caller.accountId, new Date());
       await freshSession(request, caller, MEMBER_DAYS);
       return memberDay(db, caller, await now(caller));
     },

@@ -123,6 +123,37 @@ describe("staff", () => {
     expect((await trainer.send("delete", `/api/practice/staff/${uuid()}`)).status).toBe(404);
   });
 
+  it("a colleague cannot make a lead's first password anew, nor end the sign-in; whoever gave it can", async () => {
+    const colleague = await TestTrainer.make(test, practiceId);
+    const ivo = staff();
+    const { password } = (await add(ivo)).body;
+    const known = ((await colleague.get("/api/practice/staff")).body as { id: string; email: string }[]).find(({ id }) => id === ivo.id)!;
+    const taken = { ...ivo, ...known, crewIds: [(await makeWorld(colleague)).crewId] };
+    expect((await add(taken, colleague)).status).toBe(409);
+    expect((await colleague.send("delete", `/api/practice/staff/${ivo.id}`)).body.code).toBe("shared");
+    const theirs = await signIn(ivo.email, password);
+    // Once somebody signed in with it, nobody makes a first password any more.
+    expect((await add(ivo)).status).toBe(409);
+    await signIn(ivo.email, password);
+    await trainer.send("put", `/api/practice/staff/${ivo.id}`, { crewIds: [] });
+    expect((await colleague.send("delete", `/api/practice/staff/${ivo.id}`)).body.code).toBe("shared");
+    expect((await theirs.get("/api/crews")).status).toBe(200);
+    expect((await trainer.send("delete", `/api/practice/staff/${ivo.id}`)).status).toBe(200);
+    expect((await theirs.get("/api/crews")).status).toBe(401);
+  });
+
+  it("a lead of two trainers is ended by neither alone, and loses only what each takes back", async () => {
+    const colleague = await TestTrainer.make(test, practiceId);
+    const other = await makeWorld(colleague);
+    const ivo = staff();
+    const theirs = await signIn(ivo.email, (await add(ivo)).body.password);
+    expect((await colleague.send("put", `/api/practice/staff/${ivo.id}`, { crewIds: [other.crewId] })).status).toBe(200);
+    for (const each of [trainer, colleague]) expect((await each.send("delete", `/api/practice/staff/${ivo.id}`)).body.code).toBe("shared");
+    await colleague.send("put", `/api/practice/staff/${ivo.id}`, { crewIds: [] });
+    expect((await theirs.get("/api/crews")).body.map(({ id }: { id: string }) => id)).toEqual([crewId]);
+    expect((await trainer.send("delete", `/api/practice/staff/${ivo.id}`)).status).toBe(200);
+  });
+
   it.each([
     [{ email: "ivo" }, { email: "is not an e-mail address" }],
     [{ role: "trainer" }, { role: "must be crew lead or employer contact" }],

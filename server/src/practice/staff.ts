@@ -3,12 +3,14 @@ import type { NewStaff, StaffEntry } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
 import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
+import { endSessions } from "../auth/sessions";
+import type { AccountRow } from "../auth/tables";
 import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 
-/** Colleagues, and those who were given one of the caller's crews. */
+/** Everybody of the practice, so that a colleague's lead can be given one's own crew too; with the caller's crews only. */
 export async function listStaff({ models }: Db, caller: Caller): Promise<StaffEntry[]> {
   const accounts = await models.Account.findAll({ where: { practiceId: caller.practiceId }, order: ["name"] });
   const own = (await models.Crew.findAll({ where: { trainerId: caller.accountId }, attributes: ["id"] })).map((row) => row.get().id);
@@ -19,7 +21,10 @@ export async function listStaff({ models }: Db, caller: Caller): Promise<StaffEn
   });
 }
 
-/** A first password is made and shown once. Sending the same again after a lost answer makes a new password, not a second account. */
+/**
+ * A first password is made and shown once. Sending the same again after a lost answer makes a new one, not a second account; only whoever
+ * gave the sign-in may, and only until somebody signed in with it.
+ */
 export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise<{ staff: StaffEntry[]; password: string }> {
   await refuseForeignCrews(db, caller, staff.crewIds);
   const password = randomBytes(9).toString("base64url");
@@ -29,10 +34,11 @@ export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise
     if (taken && taken.id !== staff.id) throw invalid([{ path: "email", message: "has a sign-in already" }]);
     // An id names the same request sent again, and nothing else: no account is written over by it.
     const before = (await db.models.Account.findByPk(staff.id, { transaction, lock: transaction.LOCK.UPDATE }))?.get();
-    const again = before && before.practiceId === caller.practiceId && before.email === staff.email && before.role === staff.role;
+    const same = before && before.practiceId === caller.practiceId && before.email === staff.email && before.role === staff.role;
+    const again = same && before.givenBy === caller.accountId && !before.firstSignInAt;
     if (before && !again) throw new Problem(409, "taken", "This id belongs to another sign-in.");
     const { crewIds, ...account } = staff;
-    await db.models.Account.upsert({ ...account, practiceId: caller.practiceId, passwordHash }, { transaction });
+    await db.models.Account.upsert({ ...account, practiceId: caller.practiceId, passwordHash, givenBy: caller.accountId }, { transaction });
     await giveCrews(db, caller, staff.id, crewIds, transaction);
   });
   return { staff: await listStaff(db, caller), password };
@@ -45,10 +51,20 @@ export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, c
   return listStaff(db, caller);
 }
 
-/** Their sign-in ends at once. What they led stays in the record. */
+/**
+ * Their sign-in ends at once. What they led stays in the record.
+ * @throws Problem 409 for somebody who has a colleague's crew, or has none and their sign-in from a colleague: it is not the caller's to end
+ */
 export async function removeStaff(db: Db, caller: Caller, accountId: string): Promise<StaffEntry[]> {
-  await staffMember(db, caller, accountId);
+  const { givenBy } = await staffMember(db, caller, accountId);
   await inTransaction(db, async (transaction) => {
+    const crewIds = (await db.models.CrewAccess.findAll({ where: { accountId }, transaction })).map((row) => row.get().crewId);
+    const own = await db.models.Crew.count({ where: { id: crewIds, trainerId: caller.accountId }, transaction });
+    if (own < crewIds.length)
+      throw new Problem(409, "shared", "They have a colleague's crew too. Take your crews back; that colleague can end the sign-in.");
+    if (crewIds.length === 0 && givenBy && givenBy !== caller.accountId)
+      throw new Problem(409, "shared", "A colleague gave this sign-in, and only they can end it.");
+    await endSessions(db, [accountId], transaction);
     await db.models.CrewAccess.destroy({ where: { accountId }, transaction });
     await db.models.Account.destroy({ where: { id: accountId }, transaction });
   });
@@ -78,8 +94,9 @@ async function refuseForeignCrews({ models }: Db, caller: Caller, crewIds: reado
   if (own !== new Set(crewIds).size) throw invalid([{ path: "crewIds", message: "names a crew that is not yours" }]);
 }
 
-async function staffMember({ models }: Db, caller: Caller, accountId: string): Promise<void> {
-  const account = (await models.Account.findOne({ where: { id: accountId, practiceId: caller.practiceId } }))?.get();
+async function staffMember({ models }: Db, caller: Caller, accountId: string): Promise<AccountRow> {
+  const account = (await models.Account.findOne({ where: { id: accountId, practiceId: caller.practiceId } }))?.get({ plain: true });
   if (!account) throw notFound("account");
   if (account.role === "trainer") throw new Problem(409, "trainer", "A trainer's sign-in cannot be changed here.");
+  return account;
 }

@@ -106,11 +106,12 @@ export async function refreshProposals(
 export async function decide(db: Db, caller: Caller, at: Date, crewId: string, decisions: readonly NewDecision[]): Promise<void> {
   await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
-    const known = new Set(
-      (await db.models.Decision.findAll({ where: { id: decisions.map(({ id }) => id) }, attributes: ["id"], transaction })).map(
-        (row) => row.get().id,
-      ),
-    );
+    const there = (
+      await db.models.Decision.findAll({ where: { id: decisions.map(({ id }) => id) }, attributes: ["id", "crewId"], transaction })
+    ).map((row) => row.get());
+    // An id names the same decision sent again, and nothing of another crew.
+    if (there.some((row) => row.crewId !== crewId)) throw notFound("decision");
+    const known = new Set(there.map(({ id }) => id));
     const fresh = decisions.filter(({ id }) => !known.has(id));
     if (fresh.length === 0) return;
     const personIds = [...new Set(fresh.map(({ personId }) => personId))];

@@ -287,6 +287,7 @@ const CHANGING: Record<string, "tried above" | "no item for a person"> = {
   "post /api/programs/:programId/restore": "no item for a person",
   "delete /api/programs/:programId": "no item for a person",
   "put /api/crews/:crewId/plan/:weekStart": "tried above",
+  "delete /api/me/sessions/:sessionId": "no item for a person",
 };
 it("every route that could carry an item to a person is one of those tried", () => {
   const changing = test.app.declared

@@ -1,5 +1,5 @@
 /** Signing in and out. */
-import type { Me } from "@kind-grip/core/api";
+import type { Me, SignedInSession } from "@kind-grip/core/api";
 import { serverApi, TAGS } from "../base/api";
 
 export const authApi = serverApi.injectEndpoints({
@@ -11,6 +11,13 @@ export const authApi = serverApi.injectEndpoints({
     signOut: make.mutation<void, void>({ query: () => ({ url: "/sign-out", method: "POST" }), invalidatesTags: ["Me"] }),
     changePassword: make.mutation<void, { current: string; next: string }>({
       query: (body) => ({ url: "/me/password", method: "PUT", body }),
+      // Every other session ends with it.
+      invalidatesTags: (_done, error) => (error ? [] : ["Sessions"]),
+    }),
+    sessions: make.query<SignedInSession[], void>({ query: () => "/me/sessions", providesTags: ["Sessions"] }),
+    endSession: make.mutation<void, string>({
+      query: (id) => ({ url: `/me/sessions/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Sessions"],
     }),
   }),
 });

@@ -3,17 +3,17 @@ import { Box, CircularProgress, Typography } from "@mui/material";
 import { useEffect } from "react";
 import { t } from "./words";
 import { serverApi } from "./api";
-import { connectionFound } from "./connection";
+import { connectionFound, roomFound } from "./connection";
 import { useAppDispatch, useAppSelector } from "./store";
 
 const EVERY_MS = 2000;
 
 /** @param page fills the screen, for when nothing could be loaded yet */
 export function ConnectionNotice({ page = false }: { page?: boolean }) {
-  const away = useAppSelector((state) => state.connection.away);
+  const { away, full } = useAppSelector((state) => state.connection);
   const dispatch = useAppDispatch();
   useEffect(() => {
-    if (!away) return;
+    if (!away && !full) return;
     const timer = setInterval(async () => {
       const ready = await fetch("/readyz").then(
         (answer) => answer.ok,
@@ -21,11 +21,12 @@ export function ConnectionNotice({ page = false }: { page?: boolean }) {
       );
       if (!ready) return;
       dispatch(connectionFound());
+      dispatch(roomFound());
       dispatch(serverApi.util.invalidateTags(["Me", "Crews", "People", "Programs", "Plan", "Runs"]));
     }, EVERY_MS);
     return () => clearInterval(timer);
-  }, [away, dispatch]);
-  if (!away) return null;
+  }, [away, full, dispatch]);
+  if (!away && !full) return null;
   return (
     <Box
       role="status"
@@ -40,8 +41,12 @@ export function ConnectionNotice({ page = false }: { page?: boolean }) {
     >
       <CircularProgress size={22} color="inherit" aria-label={t("Trying again")} />
       <Typography>
-        <strong>{t("The records cannot be reached at the moment.")}</strong>{" "}
-        {t("What you do here is kept and sent when they are back. This goes away by itself.")}
+        <strong>
+          {away ? t("The records cannot be reached at the moment.") : t("The server's disk is full: nothing new can be kept there.")}
+        </strong>{" "}
+        {away
+          ? t("What you do here is kept and sent when they are back. This goes away by itself.")
+          : t("What was saved is safe, and what you do here waits until there is room. Tell whoever looks after the server.")}
       </Typography>
     </Box>
   );

@@ -2,7 +2,7 @@
 import { createApi, fetchBaseQuery, type BaseQueryFn, type FetchArgs, type FetchBaseQueryError } from "@reduxjs/toolkit/query/react";
 import type { Me, Problem } from "@kind-grip/core/api";
 import { t } from "./words";
-import { connectionFound, connectionLost } from "./connection";
+import { connectionFound, connectionLost, roomFound, roomLost } from "./connection";
 
 /** The body of every answer that is not 2xx. */
 export type ProblemBody = Problem;
@@ -19,8 +19,13 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
     if (me.data) csrfToken = (me.data as Me).csrfToken;
     answer = await plain(args, api, extra);
   }
+  const full = (answer.error?.data as ProblemBody | undefined)?.code === "diskFull";
+  if (full) api.dispatch(roomLost());
+  else if (!answer.error && api.type === "mutation") api.dispatch(roomFound());
   const away =
-    answer.error && (answer.error.status === "FETCH_ERROR" || answer.error.status === "TIMEOUT_ERROR" || answer.error.status === 503);
+    !full &&
+    answer.error &&
+    (answer.error.status === "FETCH_ERROR" || answer.error.status === "TIMEOUT_ERROR" || answer.error.status === 503);
   api.dispatch(away ? connectionLost() : connectionFound());
   const me = answer.data as Me | undefined;
   if (me && typeof me === "object" && "csrfToken" in me) csrfToken = me.csrfToken;
@@ -44,6 +49,7 @@ export const TAGS = [
   "Decisions",
   "Practice",
   "Access",
+  "Sessions",
 ] as const;
 
 export const serverApi = createApi({

@@ -23,7 +23,7 @@ export function Password() {
       <Typography variant="h2">{t("Your password")}</Typography>
       {isSuccess && (
         <Alert severity="success" variant="outlined" onClose={reset}>
-          {t("Your password is changed.")}
+          {t("Your password is changed. Wherever else you were signed in, you are signed out.")}
         </Alert>
       )}
       {problem && problem.fields.length === 0 && (

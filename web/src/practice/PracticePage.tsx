@@ -9,6 +9,7 @@ import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { Password } from "./Password";
+import { Sessions } from "./Sessions";
 import { SettingsForm } from "./SettingsForm";
 import { Staff } from "./Staff";
 import { authApi } from "../auth/api";
@@ -59,6 +60,7 @@ export default function PracticePage() {
             />
           </Box>
           <Password />
+          <Sessions />
         </Box>
       </Box>
     </>

@@ -45,7 +45,7 @@ describe("one's own password", () => {
   };
   it("is changed, and what was typed is gone", async () => {
     await fill(null);
-    expect(await screen.findByText("Your password is changed.")).toBeInTheDocument();
+    expect(await screen.findByText(/Your password is changed\./)).toBeInTheDocument();
     expect(screen.getByLabelText("New password")).toHaveValue("");
   });
   it("that is wrong says so at its field, and what was typed stays", async () => {

@@ -9,6 +9,7 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
 import { Password } from "../practice/Password";
+import { Sessions } from "../practice/Sessions";
 import { CrewReport } from "./CrewReport";
 import { authApi } from "../auth/api";
 import { crewApi } from "../crew/api";
@@ -36,8 +37,9 @@ export default function EmployerPage() {
         </Button>
       </Box>
       {account && (
-        <Box sx={{ maxWidth: 480, mb: 4 }}>
+        <Box sx={{ maxWidth: 480, mb: 4, display: "grid", gap: 4 }}>
           <Password />
+          <Sessions />
         </Box>
       )}
       <Loaded query={crews}>

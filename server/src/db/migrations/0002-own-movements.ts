@@ -2,7 +2,7 @@
 import type { QueryInterface } from "sequelize";
 
 async function up(query: QueryInterface): Promise<void> {
-  await query.sequelize.query(`CREATE TABLE own_movements (
+  await query.sequelize.query(`CREATE TABLE IF NOT EXISTS own_movements (
     id CHAR(36) NOT NULL PRIMARY KEY, practiceId CHAR(36) NOT NULL, name VARCHAR(160) NOT NULL, document JSON NOT NULL, version INT NOT NULL,
     changedAt DATETIME(3) NOT NULL, removedAt DATETIME(3) NULL,
     KEY own_movements_practice (practiceId, changedAt), CONSTRAINT own_movements_practice_key FOREIGN KEY (practiceId) REFERENCES practices (id))`);
