@@ -63,8 +63,9 @@ type PaperKey = Catalogue["paper"] extends infer P
     : never
   : never;
 type MemberKey =
-  | Exclude<keyof Member, "reportKind" | "answerIs" | "mark" | "waiting_one" | "waiting_other">
+  | Exclude<keyof Member, "reportKind" | "answerIs" | "mark" | "waiting_one" | "waiting_other" | "waitsHere_one" | "waitsHere_other">
   | "waiting"
+  | "waitsHere"
   | `reportKind.${keyof Member["reportKind"]}`
   | `answerIs.${keyof Member["answerIs"]}`
   | `mark.${keyof Member["mark"]}`;

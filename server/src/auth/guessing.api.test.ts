@@ -2,7 +2,7 @@
 import request from "supertest";
 import { v7 as uuid } from "uuid";
 import { openTestApp, PASSWORD, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
-import { makeWorld, type SampleWorld } from "../test/samples";
+import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
 import { LIMIT, waitMin } from "./attempts";
 
 let test: TestApp;
@@ -185,5 +185,25 @@ describe("sessions", () => {
   it("a sign-in from a foreign page, which cannot send our header, is refused", async () => {
     const answer = await request(test.app).post("/api/sign-in").send({ email: trainer.email, password: PASSWORD });
     expect([answer.status, answer.body.code]).toEqual([403, "csrf"]);
+  });
+});
+
+describe("what a browser kept until it could be sent", () => {
+  it("is stored as its owner's or not at all, whoever is signed in by then", async () => {
+    const [trainer, colleague] = [await TestTrainer.make(test), await TestTrainer.make(test)];
+    const [world, other] = [await makeWorld(trainer), await makeWorld(colleague)];
+    const put = (caller: TestTrainer, owner: string, run: object & { id: string }) =>
+      caller.agent.put(`/api/runs/${run.id}`).set("x-csrf-token", caller.token).set("x-owner", owner).send(run);
+    const run = sampleRun(other);
+    expect((await put(colleague, trainer.email, run)).body.code).toBe("otherOwner");
+    expect(await test.db.models.Run.count({ where: { id: run.id } })).toBe(0);
+    expect((await put(colleague, colleague.email, run)).status).toBe(200);
+    const [ann, bo] = world.people;
+    const phone = await trainer.member(test, world.crewId, ann!.id);
+    const report = { id: uuid(), at: new Date().toISOString(), kind: "sharpPain", movementId: null, words: null };
+    const tell = (owner: string) =>
+      phone.agent.put(`/api/member/symptom-reports/${report.id}`).set("x-csrf-token", phone.token).set("x-owner", owner).send(report);
+    expect([(await tell(bo!.id)).status, await test.db.models.SymptomReport.count({ where: { id: report.id } })]).toEqual([401, 0]);
+    expect((await tell(ann!.id)).status).toBe(200);
   });
 });

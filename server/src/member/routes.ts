@@ -7,6 +7,7 @@ import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
 import { rememberDevice } from "../auth/attempts";
+import { refuseOtherOwner } from "../auth/caller";
 import { freshSession, MEMBER_DAYS } from "../auth/session";
 import { CrewParams } from "../http/params";
 import { invalid } from "../http/problem";
@@ -109,7 +110,8 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     params: v.object({ runId: Id }),
     body: RunRecord,
     bodyLimit: "1mb",
-    async handle({ caller, params, body }) {
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
       const [person] = body.people;
       if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       if (body.crewId !== caller.crewId) throw invalid([{ path: "crewId", message: "is not your crew" }]);
@@ -127,7 +129,8 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     ...Own,
     params: v.object({ checkInId: Id }),
     body: CheckIn,
-    async handle({ caller, params, body }) {
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
       if (params.checkInId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       return storeCheckIn(db, caller, await now(caller), { crewId: caller.crewId!, personId: caller.accountId }, body);
     },
@@ -141,7 +144,8 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     ...Own,
     params: v.object({ reportId: Id }),
     body: SymptomReport,
-    async handle({ caller, params, body }) {
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
       if (params.reportId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       const of = { crewId: caller.crewId!, personId: caller.accountId, cause: "report" as const };
       return storeReport(db, caller, await now(caller), of, body);

@@ -6,6 +6,7 @@ import { RunRecord } from "@kind-grip/core/run";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
+import { refuseOtherOwner } from "../auth/caller";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
@@ -68,7 +69,8 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     params: RunParams,
     body: RunRecord,
     bodyLimit: "1mb",
-    async handle({ caller, params, body }) {
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
       if (params.runId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       return storeRun(db, caller, await now(caller), body);
     },

@@ -4,6 +4,7 @@ import { NewClearance, SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { auditOf, noteSeen } from "../audit/audit";
+import { refuseOtherOwner } from "../auth/caller";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
@@ -78,7 +79,8 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: ["trainer", "lead"],
     params: v.object({ crewId: Id, personId: Id, reportId: Id }),
     body: SymptomReport,
-    async handle({ caller, params: { crewId, personId, reportId }, body }) {
+    async handle({ caller, params: { crewId, personId, reportId }, body, request }) {
+      await refuseOtherOwner(db, request, caller);
       if (reportId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       return storeReport(db, caller, await now(caller), { crewId, personId, cause: "run" }, body);
     },

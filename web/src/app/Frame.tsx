@@ -6,7 +6,7 @@ import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import { t } from "../base/words";
 import { WithLibrary } from "../base/library";
 import { Loading } from "../parts/Loading";
-import { HeldOutRuns } from "../run/HeldOutRuns";
+import { WaitingRuns } from "../run/WaitingRuns";
 import { RunOutboxSender } from "../run/RunOutboxSender";
 import { serverApi } from "../base/api";
 import { NoticeBar, PAGE_HEIGHT } from "../base/NoticeBar";
@@ -63,7 +63,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
           }}
         >
           <ConnectionNotice />
-          <HeldOutRuns />
+          <WaitingRuns />
           <Outlet />
         </Box>
         <RunOutboxSender />

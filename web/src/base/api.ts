@@ -29,7 +29,7 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
   api.dispatch(away ? connectionLost() : connectionFound());
   const me = answer.data as Me | undefined;
   if (me && typeof me === "object" && "csrfToken" in me) csrfToken = me.csrfToken;
-  if (answer.error?.status === 401 && (answer.error.data as ProblemBody).code === "signedOut")
+  if (answer.error?.status === 401 && ["signedOut", "otherOwner"].includes((answer.error.data as ProblemBody).code))
     api.dispatch(serverApi.util.invalidateTags(["Me"]));
   return answer;
 };

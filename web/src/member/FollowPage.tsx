@@ -44,7 +44,7 @@ const NOBODY_OUT = new Map();
 function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now(): number }) {
   const words = useWords();
   const [sound, setSound] = useSoundChoice();
-  const [resumed] = useState(() => underWay(entry.programId, entry.session.id));
+  const [resumed] = useState(() => underWay(entry.programId, entry.session.id, day.person.id));
   const personIds = useMemo(() => [day.person.id], [day.person.id]);
   const run = useRun({
     programId: entry.programId,
@@ -52,6 +52,7 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
     personIds,
     participations: NOBODY_OUT,
     resumed,
+    owner: day.person.id,
     practiceNow: now,
     sound,
   });

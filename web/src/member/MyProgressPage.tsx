@@ -9,7 +9,7 @@ import { memberApi } from "./api";
 import { authApi } from "../auth/api";
 import { useWords } from "../base/library";
 import { PhoneTitle, useDay } from "./PhoneFrame";
-import { forgetEverything, keep, kept } from "./phone-store";
+import { forgetPerson, keep, kept } from "./phone-store";
 
 const WEEKS = 4;
 
@@ -28,7 +28,7 @@ export default function MyProgressPage() {
   const leave = async () => {
     const { error } = await signOut();
     if (error) return;
-    await forgetEverything();
+    await forgetPerson();
     await navigate("/me/sign-in", { replace: true });
   };
   return (

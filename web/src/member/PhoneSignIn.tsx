@@ -1,4 +1,5 @@
 /** Signing in on a phone: crew code and PIN, or the card's own address, which carries its secret behind the #. */
+import { liveQuery } from "dexie";
 import { Alert, Box, Button, TextField, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { useLocation, useNavigate } from "react-router";
@@ -6,8 +7,8 @@ import { useWords } from "../base/library";
 import { problemOf, serverApi } from "../base/api";
 import { Loading } from "../parts/Loading";
 import { keepPage } from "./keep-page";
-import { forgetEverything } from "./phone-store";
-import { takeDay } from "./use-phone";
+import { phone, signedInAs, type Waiting } from "./phone-store";
+import { saveFile } from "../parts/save-file";
 import { memberApi } from "./api";
 
 export default function PhoneSignIn() {
@@ -31,11 +32,16 @@ export default function PhoneSignIn() {
     tried.current = true;
     void openCard({ token }).then(async ({ data }) => {
       if (!data) return;
-      await forgetEverything();
-      await takeDay(data);
+      await signedInAs(data);
       await navigate("/me", { replace: true });
     });
   }, [token, me, openCard, navigate]);
+  // What waits here is nobody's to read, but that it waits is said.
+  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
+  useEffect(() => {
+    const subscription = liveQuery(() => phone.outbox.toArray()).subscribe({ next: setWaiting });
+    return () => subscription.unsubscribe();
+  }, []);
   const error = pinState.error ?? cardState.error;
   const problem = error ? problemOf(error) : undefined;
   const field = (path: string) => problem?.fields.find((each) => each.path === path)?.message;
@@ -44,8 +50,7 @@ export default function PhoneSignIn() {
     event.preventDefault();
     const { data } = await signIn({ code, pin });
     if (!data) return;
-    await forgetEverything();
-    await takeDay(data);
+    await signedInAs(data);
     await navigate("/me", { replace: true });
   };
   return (
@@ -60,6 +65,15 @@ export default function PhoneSignIn() {
         {problem && problem.fields.length === 0 && (
           <Alert severity="error" variant="outlined">
             {problem.message}
+          </Alert>
+        )}
+        {waiting.length > 0 && (
+          <Alert
+            severity="info"
+            variant="outlined"
+            action={<Button onClick={() => saveFile("not-sent.json", waiting)}>{words.member("saveFile")}</Button>}
+          >
+            {words.member("waitsHere", { count: waiting.length })}
           </Alert>
         )}
         <TextField

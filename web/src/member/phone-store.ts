@@ -10,6 +10,8 @@ export type Sending =
 
 export type Waiting = Sending & {
   seq?: number;
+  /** The person who made it: it is sent as theirs or not at all. */
+  owner: string;
   /** What the server said when it will not take it; stays until it is read. */
   refused?: string;
 };
@@ -39,6 +41,18 @@ class PhoneStore extends Dexie {
             waiting.body = { side: null, regions: [], stillThere: null, freshInjury: null, ...waiting.body };
           }),
       );
+    // What waits belongs to whoever made it: until then that was whoever the phone's day is of.
+    this.version(3)
+      .stores({ kept: "key", outbox: "++seq" })
+      .upgrade(async (transaction) => {
+        const day = (await transaction.table<Kept, string>("kept").get("day"))?.value as MemberDay | undefined;
+        await transaction
+          .table<Partial<Waiting>>("outbox")
+          .toCollection()
+          .modify((waiting) => {
+            waiting.owner ??= day?.person.id ?? "";
+          });
+      });
   }
 }
 
@@ -66,16 +80,24 @@ export async function kept<Key extends keyof KeptValues>(key: Key): Promise<Kept
 /** In the same write as what it changes on the page, so that one is never there without the other. */
 export async function putAway(sending: Sending, placementId: string | null = null): Promise<void> {
   await phone.transaction("rw", phone.kept, phone.outbox, async () => {
-    await phone.outbox.add(sending);
+    const owner = (await kept("day"))!.person.id;
+    await phone.outbox.add({ ...sending, owner });
     if (sending.kind === "check-ins") await keep("checkedIn", sending.body.day);
     if (placementId) await keep("done", [...((await kept("done")) ?? []), placementId]);
   });
 }
 
-/** Nothing of anybody stays on a phone that was signed out. */
-export async function forgetEverything(): Promise<void> {
+/** The phone is somebody else's, or nobody's: what it showed goes. What was not sent yet waits for whoever made it. */
+export async function forgetPerson(): Promise<void> {
+  await phone.kept.clear();
+}
+
+/** Somebody has signed in: with the person the phone was of before, everything stays; with another, only what waits. */
+export async function signedInAs(day: MemberDay): Promise<void> {
   await phone.transaction("rw", phone.kept, phone.outbox, async () => {
-    await phone.kept.clear();
-    await phone.outbox.clear();
+    const before = await kept("day");
+    if (before && before.person.id !== day.person.id) await forgetPerson();
+    await keep("day", day);
+    await keep("fetchedMs", Date.now());
   });
 }

@@ -9,7 +9,8 @@ import { sampleId, sampleSession } from "../testing/sample";
 import DayPage from "./DayPage";
 import FollowPage from "./FollowPage";
 import PhoneFrame from "./PhoneFrame";
-import { forgetEverything, phone } from "./phone-store";
+import PhoneSignIn from "./PhoneSignIn";
+import { kept as keptOf, phone, signedInAs, type Waiting } from "./phone-store";
 import TellPage from "./TellPage";
 import { takeDay } from "./use-phone";
 
@@ -41,6 +42,11 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   checkedIn: true,
   ...change,
 });
+const checkIn = (id: string, owner: string): Waiting => ({
+  kind: "check-ins",
+  owner,
+  body: { id, day: "2020-01-01", level: 1, regions: [], tingling: false, stillThere: null },
+});
 const open = async (kept: MemberDay, answers: object = {}, away = false) => {
   await takeDay(kept);
   const server = new TestServer({ "GET /member/day": kept, ...answers });
@@ -59,7 +65,10 @@ const open = async (kept: MemberDay, answers: object = {}, away = false) => {
   return { server, ...shown };
 };
 afterEach(async () => {
-  await act(() => forgetEverything());
+  await act(async () => {
+    await phone.kept.clear();
+    await phone.outbox.clear();
+  });
 });
 
 it("without a connection the day is there all the same, and says so", async () => {
@@ -92,8 +101,9 @@ it("what was told pauses at once, before the server knows, and is sent once it d
 
 it("what the server will not take is shown with its reason, and kept until it is read", async () => {
   const id = sampleId();
-  await phone.outbox.add({ kind: "check-ins", body: { id, day: "2020-01-01", level: 1, regions: [], tingling: false, stillThere: null } });
-  const { user } = await open(day(), { [`PUT /member/check-ins/${id}`]: refusal(400, "invalid", "This day is long past.") });
+  const mine = day();
+  await phone.outbox.add(checkIn(id, mine.person.id));
+  const { user } = await open(mine, { [`PUT /member/check-ins/${id}`]: refusal(400, "invalid", "This day is long past.") });
   expect(await screen.findByText(/This day is long past/)).toBeInTheDocument();
   expect(await phone.outbox.count()).toBe(1);
   await user.click(screen.getByRole("button", { name: /close/i }));
@@ -103,4 +113,48 @@ it("what the server will not take is shown with its reason, and kept until it is
 it("who is held out until a clinician has cleared it sees no sessions", async () => {
   await open(day({ heldOut: true, clinicianFirst: true }));
   expect(screen.queryByText("Break")).toBeNull();
+});
+
+describe("a phone two people use", () => {
+  it("what waits of the one is not sent as the other's, not shown to them, and goes out when its maker is back", async () => {
+    const [ann, bo] = [day(), day({ person: { id: sampleId(), name: "Bo Late" } })];
+    const id = sampleId();
+    await signedInAs(ann);
+    await phone.outbox.add(checkIn(id, ann.person.id));
+    await act(() => signedInAs(bo));
+    const { server, unmount } = await open(bo, { [`PUT /member/check-ins/${id}`]: { id, stored: "new" } });
+    await waitFor(() => expect(server.calls("GET /member/day").length).toBeGreaterThan(0));
+    expect(screen.getByText("Hello Bo")).toBeInTheDocument();
+    expect(screen.queryByText(/waiting|to be sent/i)).toBeNull();
+    expect(server.calls("PUT")).toEqual([]);
+    expect(await phone.outbox.count()).toBe(1);
+    unmount();
+    await act(() => signedInAs(ann));
+    const again = await open(ann, { [`PUT /member/check-ins/${id}`]: { id, stored: "new" } });
+    await waitFor(async () => expect(await phone.outbox.count()).toBe(0), { timeout: 12_000 });
+    expect(again.server.calls("PUT").map(({ call }) => call)).toEqual([`PUT /member/check-ins/${id}`]);
+  }, 30_000);
+  it("signing in again keeps what waits and what was done; somebody else finds neither day nor progress of the first", async () => {
+    const ann = day();
+    await signedInAs(ann);
+    await phone.kept.put({ key: "done", value: ["p1"] });
+    await phone.outbox.add(checkIn(sampleId(), ann.person.id));
+    await signedInAs({ ...ann, now: new Date().toISOString() });
+    expect([await keptOf("done"), await phone.outbox.count()]).toEqual([["p1"], 1]);
+    await signedInAs(day({ person: { id: sampleId(), name: "Bo Late" } }));
+    expect([await keptOf("done"), await phone.outbox.count()]).toEqual([undefined, 1]);
+  });
+  it("the sign-in page says that something waits, without what or of whom, and hands it over as a file", async () => {
+    await phone.outbox.add(checkIn(sampleId(), "somebody"));
+    new TestServer({ "GET /me": { csrfToken: "t", account: null } });
+    const saved: Blob[] = [];
+    URL.createObjectURL = (blob: Blob) => (saved.push(blob), "blob:test");
+    URL.revokeObjectURL = () => undefined;
+    const { user } = showPage(<PhoneSignIn />, { at: "/me/sign-in", knowsMe: false });
+    const said = await screen.findByText(/One thing was done on this phone and is not sent yet/);
+    expect(said).not.toHaveTextContent(/somebody|level/);
+    await user.click(screen.getByRole("button", { name: "Save as a file" }));
+    expect(saved).toHaveLength(1);
+    expect(await phone.outbox.count()).toBe(1);
+  });
 });

@@ -29,7 +29,7 @@ export function usePhone(): Phone {
         fetchedMs: (await kept("fetchedMs")) ?? 0,
         done: (await kept("done")) ?? [],
         checkedIn: !!day && (day.checkedIn || (await kept("checkedIn")) === day.today),
-        waiting: await phone.outbox.toArray(),
+        waiting: (await phone.outbox.toArray()).filter(({ owner }) => owner === day?.person.id),
       };
     }).subscribe({ next: setState });
     return () => subscription.unsubscribe();
@@ -59,7 +59,7 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
     let gone = false;
     let busy = false;
     const send = async (waiting: Waiting): Promise<Outcome> => {
-      const { data, error } = await dispatch(memberApi.endpoints.memberSend.initiate({ kind: waiting.kind, body: waiting.body }));
+      const { data, error } = await dispatch(memberApi.endpoints.memberSend.initiate(waiting));
       if (data) return { done: true };
       const status = (error as { status?: number | string } | undefined)?.status;
       return { done: false, final: isFinal(status), message: problemOf(error).message };
@@ -71,7 +71,10 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
       const everything = await withLock(() =>
         sendWaiting(
           {
-            first: async () => (await phone.outbox.orderBy("seq").toArray()).find(({ refused }) => refused === undefined),
+            first: async () => {
+              const person = (await kept("day"))?.person.id;
+              return (await phone.outbox.orderBy("seq").toArray()).find(({ refused, owner }) => refused === undefined && owner === person);
+            },
             drop: (seq) => phone.outbox.delete(seq),
             refuse: async (seq, why) => void (await phone.outbox.update(seq, { refused: why })),
           },

@@ -14,11 +14,14 @@ import { useAppDispatch } from "../base/store";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
 import { MARK_NAMES } from "./mark-names";
-import { dropUnderWay, putInOutbox } from "./run-store";
+import { putRun } from "./outbox";
+import { dropUnderWay } from "./run-store";
 import type { useRun } from "./use-run";
 import { ZeroToTen } from "../parts/ZeroToTen";
 
 interface FinishRunProps {
+  /** Whoever led it: the record is theirs, whoever is signed in when it is sent. */
+  owner: string;
   crew: CrewEntry;
   people: PersonEntry[];
   participations: Participations;
@@ -32,7 +35,7 @@ interface FinishRunProps {
 
 const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling", "sharpPain"];
 
-export function FinishRun({ crew, people, participations, takenOut, programId, placementId, run, practiceNow }: FinishRunProps) {
+export function FinishRun({ crew, people, participations, takenOut, programId, placementId, run, owner, practiceNow }: FinishRunProps) {
   const library = useLibrary();
   const [away, setAway] = useState<ReadonlySet<string>>(new Set());
   const [efforts, setEfforts] = useState<Record<string, number>>({});
@@ -83,9 +86,8 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
         ],
       })),
     };
-    putInOutbox(record);
+    putRun(record, owner);
     dropUnderWay(programId, run.session.id);
-    dispatchEvent(new Event("kind-grip-run-finished"));
     dispatch(
       notify({
         text: t("{{name}} is kept: {{present}} people, {{answered}} efforts.", {

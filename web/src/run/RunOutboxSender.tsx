@@ -1,66 +1,50 @@
-/** Sends finished runs until the server confirms each; a run it refuses for good is said, not dropped in silence. */
+/** Sends what waits of whoever is signed in until the server confirms each; what it refuses for good stays to be read, nothing is dropped. */
 import { useEffect } from "react";
-import { t } from "../base/words";
-import { problemOf } from "../base/api";
-import { notify } from "../base/notices";
-import { useAppDispatch } from "../base/store";
-import { REFUSAL_NOTED } from "./HeldOutRuns";
-import { dropReport, REPORT_PUT, reportsWaiting } from "./report-outbox";
-import { dropFromOutbox, noteRefusal, outbox, refusals, type HeldOutRefusal } from "./run-store";
+import { problemOf, useOwner } from "../base/api";
+import { everythingWaiting, drop, holdBack, isOf, onOutboxChange, refuse, type HeldOutRefusal, type Waiting } from "./outbox";
 import { runApi } from "./api";
 import { safetyApi } from "../safety/api";
 
 const EVERY_MS = 5000;
+/** Answers after which sending the same again is in vain. */
+const FINAL = ["invalid", "notFound", "taken"];
 
 export function RunOutboxSender() {
+  const owner = useOwner();
   const [store] = runApi.useStoreRunMutation();
   const [report] = safetyApi.useReportInRunMutation();
-  const dispatch = useAppDispatch();
   useEffect(() => {
-    let sending = false;
+    if (!owner) return;
+    let [sending, gone] = [false, false];
+    const due = () => everythingWaiting().filter((each) => isOf(each, owner) && !each.refused && !(each.kind === "run" && each.heldOut));
+    const sendOne = async (waiting: Waiting) => {
+      const answer = waiting.kind === "run" ? await store({ run: waiting.run, owner }) : await report({ ...waiting, owner });
+      if (answer.data) {
+        drop(waiting.id);
+        return true;
+      }
+      const { code, message, detail } = problemOf(answer.error);
+      if (code === "heldOut") holdBack(waiting.id, detail as HeldOutRefusal);
+      else if (FINAL.includes(code)) refuse(waiting.id, message);
+      else return false;
+      return true;
+    };
     const send = async () => {
       if (sending) return;
       sending = true;
-      for (const waiting of reportsWaiting()) {
-        const answer = await report(waiting);
-        const { code } = problemOf(answer.error);
-        // Kept until the server has it; what it will never take is said.
-        if (answer.data) dropReport(waiting.report.id);
-        else if (["invalid", "notFound", "taken"].includes(code)) {
-          dropReport(waiting.report.id);
-          dispatch(notify({ text: t("A mark in a run could not be stored: {{message}}", { message: problemOf(answer.error).message }) }));
-        } else break;
-      }
-      for (const run of outbox()) {
-        // Waits for the trainer's word: see HeldOutRuns.
-        if (refusals()[run.id]) continue;
-        const answer = await store(run);
-        if (answer.data) {
-          dropFromOutbox(run.id);
-          continue;
-        }
-        const { code, message, detail } = problemOf(answer.error);
-        if (code === "heldOut") {
-          noteRefusal(run.id, detail as HeldOutRefusal);
-          dispatchEvent(new Event(REFUSAL_NOTED));
-          continue;
-        }
-        if (code === "invalid" || code === "notFound" || code === "taken") {
-          dropFromOutbox(run.id);
-          dispatch(notify({ text: t("The run of {{name}} could not be stored: {{message}}", { name: run.session.name, message }) }));
-        } else break;
-      }
+      // What somebody felt comes before anything else: it pauses what they do.
+      const inOrder = () => due().sort((a, b) => Number(a.kind === "run") - Number(b.kind === "run"));
+      for (let next = inOrder()[0]; next && !gone; next = inOrder()[0]) if (!(await sendOne(next))) break;
       sending = false;
     };
     void send();
-    const timer = setInterval(() => outbox().length + reportsWaiting().length > 0 && void send(), EVERY_MS);
-    addEventListener("kind-grip-run-finished", send);
-    addEventListener(REPORT_PUT, send);
+    const timer = setInterval(() => due().length > 0 && void send(), EVERY_MS);
+    const stop = onOutboxChange(() => due().length > 0 && void send());
     return () => {
-      removeEventListener(REPORT_PUT, send);
+      gone = true;
       clearInterval(timer);
-      removeEventListener("kind-grip-run-finished", send);
+      stop();
     };
-  }, [store, report, dispatch]);
+  }, [owner, store, report]);
   return null;
 }

@@ -17,7 +17,7 @@ import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { todayApi } from "../today/api";
 import { programApi } from "../program/api";
 import { crewApi } from "../crew/api";
-import { serverApi } from "../base/api";
+import { serverApi, useOwner } from "../base/api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
@@ -109,7 +109,8 @@ function workingDayNow({ shiftPattern, timeZone }: CrewEntry, now: number): stri
 
 /** A run that was interrupted in this browser can go on where it was. */
 function Resume(props: RunProps) {
-  const [found] = useState(() => underWay(props.programId, props.session.id));
+  const owner = useOwner();
+  const [found] = useState(() => underWay(props.programId, props.session.id, owner));
   const [choice, setChoice] = useState<"ask" | "resume" | "fresh">(found ? "ask" : "fresh");
   if (choice === "ask" && found) {
     return (
@@ -157,9 +158,11 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
   );
   const personIds = useMemo(() => here.map((person) => person.id), [here]);
   const [sound, setSound] = useSoundChoice();
+  // Whoever begins a run has led it, also when somebody else signs in in another tab meanwhile.
+  const [owner] = useState(useOwner());
   const nowAtPractice = useCallback(() => practiceNow(me?.account?.now), [me?.account?.now]);
-  const run = useRun({ programId, session, personIds, participations, resumed, practiceNow: nowAtPractice, sound });
-  const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice);
+  const run = useRun({ programId, session, personIds, participations, resumed, owner, practiceNow: nowAtPractice, sound });
+  const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice, owner);
   const { mode, setMode } = useColorScheme();
   useTabTitle(t("Leading {{name}}", { name: session.name }));
   useAwakeScreen(run.clock.status === "running");
@@ -186,6 +189,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
         programId={programId}
         placementId={search.get("placement")}
         run={run}
+        owner={owner}
         practiceNow={nowAtPractice}
       />
     );

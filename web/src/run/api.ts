@@ -9,8 +9,9 @@ export const runApi = serverApi.injectEndpoints({
       providesTags: ["Runs"],
     }),
     run: make.query<RunRecord, string>({ query: (id) => `/runs/${id}`, providesTags: ["Runs"] }),
-    storeRun: make.mutation<{ id: string; stored: "new" | "already" }, RunRecord>({
-      query: (run) => ({ url: `/runs/${run.id}`, method: "PUT", body: run }),
+    /** As its owner's, or not at all. */
+    storeRun: make.mutation<{ id: string; stored: "new" | "already" }, { run: RunRecord; owner: string }>({
+      query: ({ run, owner }) => ({ url: `/runs/${run.id}`, method: "PUT", body: run, headers: { "x-owner": owner } }),
       invalidatesTags: (done) => (done ? ["Runs"] : []),
     }),
     answerClash: make.mutation<void, { runId: string; personId: string; answer: "before" | "mistake" }>({

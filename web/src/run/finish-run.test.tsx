@@ -5,13 +5,16 @@ import { sampleCrew, samplePerson, sampleSession } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import { FULL_PARTICIPATION, type Participations } from "@kind-grip/core/safety";
 import { FinishRun } from "./FinishRun";
-import { keepUnderWay, outbox, underWay } from "./run-store";
+import { everythingWaiting } from "./outbox";
+import { keepUnderWay, underWay } from "./run-store";
 
 const crew = sampleCrew();
 const people = ["Ann Early", "Bo Late", "Cy Away"].map((name) => samplePerson({ name }));
 const [ann, bo, cy] = people.map(({ id }) => id) as [string, string, string];
 const session = dosed(sampleSession());
 const PROGRAM = "program";
+const OWNER = "test@test.example";
+const outbox = () => everythingWaiting().flatMap((each) => (each.kind === "run" ? [each.run] : []));
 const ENDED = Date.parse("2026-03-26T09:10:00Z");
 
 function open({
@@ -20,7 +23,7 @@ function open({
 }: { participations?: Participations; takenOut?: Map<string, Set<string>> } = {}) {
   new TestServer(SIGNED_IN);
   const run = startedRun(session, { marks: [{ personId: bo, kind: "tingling", itemId: session.items[1]!.id }] });
-  keepUnderWay(PROGRAM, session.id, { ...run, keptAtMs: Date.now() });
+  keepUnderWay(PROGRAM, session.id, { ...run, owner: OWNER, keptAtMs: Date.now() });
   return showPage(
     <FinishRun
       crew={crew}
@@ -30,6 +33,7 @@ function open({
       programId={PROGRAM}
       placementId={null}
       run={run as never}
+      owner={OWNER}
       practiceNow={() => ENDED}
     />,
   );
@@ -93,11 +97,11 @@ it("counts items by how much of them was played", async () => {
 it("is then no longer under way; one that did not happen leaves nothing", async () => {
   const first = open();
   await first.user.click(await screen.findByRole("button", { name: "Keep this run" }));
-  expect(underWay(PROGRAM, session.id)).toBeUndefined();
+  expect(underWay(PROGRAM, session.id, OWNER)).toBeUndefined();
   expect(await screen.findByText("at /today")).toBeInTheDocument();
   first.unmount();
   localStorage.clear();
   const second = open();
   await second.user.click(await screen.findByRole("button", { name: "It did not happen" }));
-  expect([outbox(), underWay(PROGRAM, session.id)]).toEqual([[], undefined]);
+  expect([outbox(), underWay(PROGRAM, session.id, OWNER)]).toEqual([[], undefined]);
 });

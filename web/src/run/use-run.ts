@@ -20,12 +20,14 @@ interface UseRunOptions {
   personIds: readonly string[];
   participations: Participations;
   resumed?: RunUnderWay;
+  /** Whoever leads or follows it. */
+  owner: string;
   /** The practice's time, for the record. */
   practiceNow(): number;
   sound: SoundChoice;
 }
 
-export function useRun({ programId, session: initial, personIds, participations, resumed, practiceNow, sound }: UseRunOptions) {
+export function useRun({ programId, session: initial, personIds, participations, resumed, owner, practiceNow, sound }: UseRunOptions) {
   // What is led is settled as the screen opens, the library too: an edit elsewhere does not change a run under way.
   const [library] = useState(useLibrary());
   const [session, setSession] = useState(initial);
@@ -82,6 +84,7 @@ export function useRun({ programId, session: initial, personIds, participations,
       const atSec = placeAt(now.clock, performance.now());
       keepUnderWay(programId, initial.id, {
         runId,
+        owner,
         session: now.session,
         marks: now.marks,
         startedAt: now.startedAt,

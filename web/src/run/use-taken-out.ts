@@ -4,7 +4,7 @@ import type { MarkKind } from "@kind-grip/core/run";
 import { FULL_PARTICIPATION, markAlarm, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { putReport } from "./report-outbox";
+import { putReport } from "./outbox";
 import type { useRun } from "./use-run";
 
 interface TakenOut {
@@ -22,6 +22,7 @@ export function useTakenOut(
   live: Participations,
   run: ReturnType<typeof useRun>,
   practiceNow: () => number,
+  owner: string,
 ): TakenOut {
   const library = useLibrary();
   const [reported, setReported] = useState<ReadonlySet<string>>(new Set());
@@ -52,24 +53,27 @@ export function useTakenOut(
       const alarm = markAlarm([...run.marks.filter((each) => each.personId === personId), { kind, itemId }]);
       if (!alarm || reported.has(personId)) return false;
       setReported(new Set([...reported, personId]));
-      putReport({
-        crewId,
-        personId,
-        report: {
-          id: uuid(),
-          at: new Date(practiceNow()).toISOString(),
-          kind: alarm,
-          movementId: run.position?.segment.movementId ?? null,
-          words: null,
-          side: null,
-          regions: [],
-          stillThere: alarm === "tingling" ? true : null,
-          freshInjury: null,
+      putReport(
+        {
+          crewId,
+          personId,
+          report: {
+            id: uuid(),
+            at: new Date(practiceNow()).toISOString(),
+            kind: alarm,
+            movementId: run.position?.segment.movementId ?? null,
+            words: null,
+            side: null,
+            regions: [],
+            stillThere: alarm === "tingling" ? true : null,
+            freshInjury: null,
+          },
         },
-      });
+        owner,
+      );
       return true;
     },
-    [crewId, practiceNow, reported, run],
+    [crewId, practiceNow, owner, reported, run],
   );
   return { participations, mark, leftOut };
 }

@@ -40,11 +40,16 @@ export const safetyApi = serverApi.injectEndpoints({
       invalidatesTags: ["Decisions", "Safety", "Programs"],
     }),
     /** What somebody felt in a run that is being led. */
-    reportInRun: make.mutation<{ id: string; stored: "new" | "already" }, { crewId: string; personId: string; report: SymptomReport }>({
-      query: ({ crewId, personId, report }) => ({
+    /** As its owner's, or not at all. */
+    reportInRun: make.mutation<
+      { id: string; stored: "new" | "already" },
+      { crewId: string; personId: string; report: SymptomReport; owner: string }
+    >({
+      query: ({ crewId, personId, report, owner }) => ({
         url: `/crews/${crewId}/people/${personId}/symptom-reports/${report.id}`,
         method: "PUT",
         body: report,
+        headers: { "x-owner": owner },
       }),
       invalidatesTags: (done) => (done ? ["Safety", "Decisions"] : []),
     }),
