@@ -26,6 +26,7 @@ import { addResponseRoutes } from "./response/routes";
 import { Routes } from "./http/route";
 import { addPracticeRoutes } from "./practice/routes";
 import { addBaselineRoutes } from "./baseline/routes";
+import { PaperPress } from "./program/paper";
 import { addProgramRoutes } from "./program/routes";
 import { addRunRoutes } from "./run/routes";
 import { addSafetyRoutes } from "./safety/routes";
@@ -146,7 +147,8 @@ export function createApp({
     ...(freeBytes ? [refuseWithoutRoom(freeBytes)] : []),
   );
 
-  const context: AppContext = { db, now: practiceClock(db) };
+  const press = new PaperPress();
+  const context: AppContext = { db, now: practiceClock(db), press };
   const routes = new Routes(async (caller) => {
     const today = (await context.now(caller)).toISOString().slice(0, 10);
     if (await isStillGood(db, caller, today)) return;
@@ -205,5 +207,9 @@ export function createApp({
   if (webRoot)
     app.get("/{*path}", (_request, response) => response.setHeader("Cache-Control", "no-cache").sendFile(path.join(webRoot, "index.html")));
   app.use(errorHandler);
-  return Object.assign(app, { declared: routes.declared, stop: sessions.stop });
+  const stop = async () => {
+    sessions.stop();
+    await press.stop();
+  };
+  return Object.assign(app, { declared: routes.declared, stop });
 }

@@ -55,7 +55,7 @@ async function start(): Promise<void> {
   const stop = once(async () => {
     say("\nStopping …");
     await closed(server);
-    app?.stop();
+    await app?.stop();
     stopWorker?.();
     for (const standIn of standIns) standIn.kill();
     await db.sequelize.close();

@@ -6,7 +6,7 @@ import { dateAt } from "@kind-grip/core/calendar";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
-import { crewOf, lockCrew } from "../crew/crews";
+import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { BaselineRow, RoundRow } from "./tables";
 import { inTransaction } from "../db/transaction";
@@ -78,9 +78,7 @@ export async function removeRound(db: Db, caller: Caller, roundId: string): Prom
 export async function roundOf(db: Db, caller: Caller, roundId: string): Promise<RoundRow> {
   const row = (await db.models.Round.findByPk(roundId))?.get({ plain: true });
   if (!row) throw notFound("round");
-  await crewOf(db, caller, row.crewId).catch(() => {
-    throw notFound("round");
-  });
+  await crewOfThing(db, caller, row.crewId, "round");
   return row;
 }
 

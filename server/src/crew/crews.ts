@@ -5,13 +5,22 @@ import { Op, type FindOptions, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "./tables";
-import { notFound, stale } from "../http/problem";
+import { notFound, Problem, stale } from "../http/problem";
 
 export type CrewEntry = Crew & { id: string; version: number };
 
 /** @throws Problem 404 for an unknown or removed crew, and for one that is not the caller's */
 export async function crewOf(db: Db, caller: Caller, crewId: string, transaction?: Transaction): Promise<CrewRow> {
   return theirCrew(db, caller, crewId, { transaction });
+}
+
+/** For a thing of a crew: of somebody else's crew it is the thing that does not exist. A database that is away stays a database that is away. */
+export async function crewOfThing(db: Db, caller: Caller, crewId: string, thing: string): Promise<CrewRow> {
+  try {
+    return await crewOf(db, caller, crewId);
+  } catch (error) {
+    throw error instanceof Problem && error.status === 404 ? notFound(thing) : error;
+  }
 }
 
 /** The same, holding the crew's row until the transaction ends: changes of one crew's records take turns under it. */

@@ -1,6 +1,6 @@
 /**
  * Sends what waits in the queue to the message gateway (docs/formats/message-gateway.md). Any number of server processes may run one:
- * rows are taken under a lock that others skip, and leased for a minute. A message carries its id as the idempotency key, so that one
+ * rows are taken under a lock that others skip, and leased for longer than sending them can take. A message carries its id as the idempotency key, so that one
  * that was sent while the answer got lost is not delivered twice.
  */
 import { Op, QueryTypes } from "sequelize";
@@ -10,7 +10,9 @@ import type { MessageRow } from "./tables";
 import { isStillDue } from "./queue";
 
 const AT_ONCE = 20;
-const LEASE_MS = 60_000;
+const GATEWAY_PATIENCE_MS = 5000;
+/** Longer than the slowest round takes: nobody else sends what is still being tried here. */
+export const LEASE_MS = 2 * AT_ONCE * GATEWAY_PATIENCE_MS;
 const FIRST_WAIT_MS = 2_000;
 const LONGEST_WAIT_MS = 15 * 60_000;
 const MOST_TRIES = 12;
@@ -24,7 +26,7 @@ export function httpGateway(address: string): Gateway {
       method: "POST",
       headers: { "content-type": "application/json", "idempotency-key": id },
       body: JSON.stringify({ to, text }),
-      signal: AbortSignal.timeout(5000),
+      signal: AbortSignal.timeout(GATEWAY_PATIENCE_MS),
     });
     return answer.ok ? { taken: true } : { taken: false, problem: `the gateway answered ${answer.status}` };
   };

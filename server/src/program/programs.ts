@@ -5,7 +5,7 @@ import { programProblems, type Program } from "@kind-grip/core/program";
 import { refusalOf } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { crewOf } from "../crew/crews";
+import { crewOf, crewOfThing } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { ProgramRow } from "./tables";
 import { inTransaction } from "../db/transaction";
@@ -31,9 +31,7 @@ export async function listPrograms(db: Db, caller: Caller, crewId: string): Prom
 export async function programOf(db: Db, caller: Caller, programId: string, removedToo = false): Promise<ProgramEntry> {
   const program = await db.models.Program.findByPk(programId);
   if (!program || (program.get().removedAt && !removedToo)) throw notFound("program");
-  await crewOf(db, caller, program.get().crewId).catch(() => {
-    throw notFound("program");
-  });
+  await crewOfThing(db, caller, program.get().crewId, "program");
   return answer(program.get({ plain: true }));
 }
 

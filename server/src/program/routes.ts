@@ -16,12 +16,12 @@ import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { practiceLibrary } from "../library/practice-library";
 import { participationsIn } from "../safety/participations";
-import { handOut, personalSheets } from "./hand-out";
+import { customMovementsOf } from "./paper-task";
 import { createProgram, listPrograms, programOf, saveProgram, setProgramRemoved } from "./programs";
 
 const ProgramParams = v.object({ programId: Id });
 
-export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void {
+export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext): void {
   routes.add({
     id: "programs",
     method: "get",
@@ -116,7 +116,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     summary: "Personal sheets: a page for each person and session, in their own forms",
     file: "application/pdf",
     params: ProgramParams,
-    async handle({ caller, params, response }) {
+    async handle({ caller, params, request, response }) {
       const { program, crewId } = await programOf(db, caller, params.programId);
       const crew = await crewOf(db, caller, crewId);
       const at = await now(caller);
@@ -128,7 +128,16 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
         response,
         `${program.name} sheets.pdf`,
         "application/pdf",
-        await personalSheets(await practiceLibrary(db, caller.practiceId), program, crew.name, sheets),
+        await press.print(
+          {
+            kind: "sheets",
+            customMovements: customMovementsOf(await practiceLibrary(db, caller.practiceId)),
+            program,
+            crewName: crew.name,
+            people: sheets,
+          },
+          request,
+        ),
       );
     },
   });
@@ -139,7 +148,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     summary: "The program on paper, one page a session",
     file: "application/pdf",
     params: ProgramParams,
-    async handle({ caller, params, response }) {
+    async handle({ caller, params, request, response }) {
       const { program, crewId } = await programOf(db, caller, params.programId);
       const crew = await crewOf(db, caller, crewId);
       const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(caller));
@@ -150,7 +159,16 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
         response,
         `${program.name}.pdf`,
         "application/pdf",
-        await handOut(library, within, crew.name, new Map(people.map((person) => [person.id, person.name]))),
+        await press.print(
+          {
+            kind: "handOut",
+            customMovements: customMovementsOf(library),
+            program: within,
+            crewName: crew.name,
+            names: people.map((person) => [person.id, person.name]),
+          },
+          request,
+        ),
       );
     },
   });

@@ -9,7 +9,7 @@ import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
-import { crewOf, lockCrew } from "../crew/crews";
+import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import type { DecisionRow, ProposalRow } from "./tables";
@@ -273,9 +273,7 @@ export async function decisionHistory(
 export async function resume(db: Db, caller: Caller, at: Date, decisionId: string, why: string): Promise<void> {
   const row = (await db.models.Decision.findByPk(decisionId))?.get({ plain: true });
   if (!row) throw notFound("decision");
-  await crewOf(db, caller, row.crewId).catch(() => {
-    throw notFound("decision");
-  });
+  await crewOfThing(db, caller, row.crewId, "decision");
   await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Decision.update(
       { resumedAt: at, resumedWhy: why },

@@ -4,7 +4,7 @@ import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
 import { fn, col, literal, Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { crewOf, lockCrew } from "../crew/crews";
+import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import { inTransaction } from "../db/transaction";
@@ -200,9 +200,7 @@ export async function runOf(db: Db, caller: Caller, runId: string): Promise<RunR
   const row = await db.models.Run.findByPk(runId);
   if (!row) throw notFound("run");
   const run = row.get({ plain: true });
-  await crewOf(db, caller, run.crewId).catch(() => {
-    throw notFound("run");
-  });
+  await crewOfThing(db, caller, run.crewId, "run");
   const [items, people] = await Promise.all([
     db.models.RunItem.findAll({ where: { runId }, order: ["position"] }),
     db.models.RunPerson.findAll({ where: { runId } }),

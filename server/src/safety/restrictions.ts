@@ -5,7 +5,7 @@ import type { Transaction } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { noteChanged } from "../audit/audit";
-import { crewOf, lockCrew } from "../crew/crews";
+import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import type { ClearanceRow, RestrictionRow } from "./tables";
@@ -187,9 +187,7 @@ async function clearanceOf(db: Db, caller: Caller, clearanceId: string): Promise
 
 async function ownRow<Row extends { crewId: string }>(db: Db, caller: Caller, row: Row | undefined, what: string): Promise<Row> {
   if (!row) throw notFound(what);
-  await crewOf(db, caller, row.crewId).catch(() => {
-    throw notFound(what);
-  });
+  await crewOfThing(db, caller, row.crewId, what);
   return row;
 }
 

@@ -32,7 +32,7 @@ export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: st
     app,
     db,
     async close() {
-      app.stop();
+      await app.stop();
       await db.sequelize.close();
     },
   };
