@@ -18,7 +18,7 @@ const description = openApiOf(routes) as {
 const operations = Object.values(description.paths).flatMap((path) => Object.values(path));
 const copy = () => structuredClone(description) as never;
 afterAll(async () => {
-  app.stop();
+  await app.stop();
   await db.sequelize.close();
 });
 

@@ -25,7 +25,7 @@ it("a database that is away gives 503, with words and no detail; the process liv
   expect([ready.status, me.status, me.body.code]).toEqual([503, 503, "databaseAway"]);
   expect(me.headers["retry-after"]).toBe("2");
   expect(JSON.stringify(me.body)).not.toMatch(/127\.0\.0\.1|ECONN|sequelize/i);
-  app.stop();
+  await app.stop();
   await db.sequelize.close();
 }, 40_000);
 
