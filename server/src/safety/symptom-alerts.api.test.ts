@@ -356,7 +356,8 @@ describe("a run that comes late", () => {
     expect(await runsOf()).toBe(0);
   });
   it("from a clock that is ahead ends now", async () => {
-    const ahead = (minutes: number) => new Date(Date.now() + minutes * 60_000).toISOString();
+    const now = Date.now();
+    const ahead = (minutes: number) => new Date(now + minutes * 60_000).toISOString();
     const run = runNow({ startedAt: ahead(50), endedAt: ahead(60) });
     await store(run);
     const stored = (await trainer.get(`/api/runs/${run.id}`)).body as RunRecord;

@@ -11,7 +11,7 @@ export function NotCovered({ unmet }: { unmet: Unmet[] }) {
   const words = useWords();
   if (unmet.length === 0) return null;
   const because = (hindrance: Hindrance): string => {
-    const slots = (list: readonly SlotKind[]) => list.map((slot) => words.label("slot", slot).toLowerCase()).join(" and ");
+    const slots = (list: readonly SlotKind[]) => listText(list.map((slot) => words.label("slot", slot).toLowerCase()));
     switch (hindrance.kind) {
       case "kit":
         return t("needs kit: {{needs}}", {
