@@ -68,13 +68,12 @@ export default function PhoneSignIn() {
           </Alert>
         )}
         {waiting.length > 0 && (
-          <Alert
-            severity="info"
-            variant="outlined"
-            action={<Button onClick={() => saveFile("not-sent.json", waiting)}>{words.member("saveFile")}</Button>}
-          >
-            {words.member("waitsHere", { count: waiting.length })}
-          </Alert>
+          <Box role="status" sx={{ borderLeft: "6px solid", borderColor: "warm.main", bgcolor: "background.paper", px: 2, py: 1.25 }}>
+            <Typography>{words.member("waitsHere", { count: waiting.length })}</Typography>
+            <Button onClick={() => saveFile("not-sent.json", waiting)} sx={{ ml: -1 }}>
+              {words.member("saveFile")}
+            </Button>
+          </Box>
         )}
         <TextField
           label={words.member("code")}

@@ -32,7 +32,7 @@ export function WaitingRuns() {
         ) : null,
       )}
       {[...others].map(([of, list]) => (
-        <Notice key={of} Icon={Hourglass}>
+        <Notice key={of} Icon={Hourglass} calm>
           <Typography sx={{ flex: 1, minWidth: 260 }}>
             {t("Kept here for {{of}}: {{what}}. It is sent when they sign in in this browser.", { of, what: list.map(nameOf).join(", ") })}
           </Typography>
@@ -80,10 +80,11 @@ function HeldOut({ run, refusal, owner }: { run: RunRecord; refusal: HeldOutRefu
   );
 }
 
-function Notice({ Icon, children }: { Icon: typeof Ban; children: ReactNode }) {
+/** @param calm nothing is wrong, it only waits */
+function Notice({ Icon, calm = false, children }: { Icon: typeof Ban; calm?: boolean; children: ReactNode }) {
   return (
     <Box
-      role="alert"
+      role={calm ? "status" : "alert"}
       sx={{
         display: "flex",
         gap: 2,
@@ -93,7 +94,7 @@ function Notice({ Icon, children }: { Icon: typeof Ban; children: ReactNode }) {
         py: 1.25,
         mb: 2,
         borderLeft: "6px solid",
-        borderColor: "error.main",
+        borderColor: calm ? "warm.main" : "error.main",
         bgcolor: "background.paper",
         "@media print": { display: "none" },
       }}

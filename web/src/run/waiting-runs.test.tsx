@@ -47,7 +47,7 @@ it("a colleague's run is not sent, is shown as theirs and can be saved as a file
   URL.createObjectURL = (blob: Blob) => (saved.push(blob), "blob:test");
   URL.revokeObjectURL = () => undefined;
   const { server, user } = open({ "PUT /runs/a": { id: "a", stored: "new" } });
-  const notice = await screen.findByRole("alert");
+  const notice = await screen.findByRole("status");
   expect(notice).toHaveTextContent(`Kept here for ${OTHER}: the run of Their warm-up.`);
   await user.click(within(notice).getByRole("button", { name: "Save as a file" }));
   expect(saved).toHaveLength(1);
