@@ -31,6 +31,8 @@ export type Me = v.InferOutput<typeof Me>;
 export const SignIn = v.strictObject({
   email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.minLength(1, "is missing"), v.maxLength(160)),
   password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
+  /** Of the second step, where it is on: six digits, or one of the codes on paper. */
+  code: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(20))),
 });
 export type SignIn = v.InferOutput<typeof SignIn>;
 
@@ -45,6 +47,18 @@ export const SignedInSession = v.strictObject({
 });
 export type SignedInSession = v.InferOutput<typeof SignedInSession>;
 export const SignedInSessions = v.array(SignedInSession);
+
+export const SecondFactorState = v.strictObject({ since: v.nullable(IsoInstant), codesLeft: v.number() });
+export type SecondFactorState = v.InferOutput<typeof SecondFactorState>;
+/** Shown until a code of it was given. */
+export const NewSecondFactor = v.strictObject({ secret: v.string(), address: v.string() });
+export type NewSecondFactor = v.InferOutput<typeof NewSecondFactor>;
+export const SecondFactorCode = v.strictObject({
+  code: v.pipe(v.string("is missing"), v.trim(), v.minLength(1, "is missing"), v.maxLength(20)),
+});
+/** The only time they are seen. */
+export const RecoveryCodes = v.strictObject({ codes: v.array(v.string()) });
+export const OwnPassword = v.strictObject({ password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)) });
 
 export const NewPassword = v.strictObject({
   current: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),

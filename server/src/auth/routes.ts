@@ -1,5 +1,16 @@
 /** Signing in and out, and who is signed in. */
-import { Me, NewPassword, SignedInSessions, SignIn, STAFF_ROLES } from "@kind-grip/core/api";
+import {
+  Me,
+  NewPassword,
+  NewSecondFactor,
+  OwnPassword,
+  RecoveryCodes,
+  SecondFactorCode,
+  SecondFactorState,
+  SignedInSessions,
+  SignIn,
+  STAFF_ROLES,
+} from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { Request } from "express";
@@ -11,6 +22,7 @@ import type { Routes } from "../http/route";
 import { attempted, knownDevice, rememberDevice } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
 import { csrfToken, freshSession } from "./session";
+import { beginSecondFactor, confirmSecondFactor, endSecondFactor, secondFactorMatches, secondFactorOf } from "./second-factor";
 import { endSession, endSessions, sessionsOf } from "./sessions";
 
 export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
@@ -37,6 +49,13 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     };
   };
 
+  /** @throws Problem 401 when a code is asked for and none was given; it counts as an attempt, or guessing codes would be free between */
+  const secondStep = async ({ id, totpSince }: AccountRow, code: string | undefined, at: Date): Promise<boolean> => {
+    if (!totpSince) return true;
+    if (!code) throw new Problem(401, "secondFactor", "Enter the six digits your telephone shows, or one of your codes on paper.");
+    return secondFactorMatches(db, id, code, at);
+  };
+
   routes.add({
     id: "me",
     method: "get",
@@ -60,9 +79,12 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
       const found = (await db.models.Account.findOne({ where: { email: body.email } }))?.get() as AccountRow | undefined;
       const attempt = { account: body.email, address: request.ip ?? "unknown", device: await knownDevice(db, request, found?.id) };
       const account = await attempted(db, attempt, at, async () =>
-        (await passwordMatches(found?.passwordHash, body.password)) ? found : undefined,
+        (await passwordMatches(found?.passwordHash, body.password)) && (await secondStep(found!, body.code, at)) ? found : undefined,
       );
-      if (!account) throw new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
+      if (!account)
+        throw body.code
+          ? new Problem(401, "wrongCode", "This code is not right, or was used before.")
+          : new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
       if (!account.firstSignInAt) await db.models.Account.update({ firstSignInAt: at }, { where: { id: account.id } });
       await rememberDevice(db, request, response, account.id, at);
       await freshSession(request, { role: account.role, accountId: account.id, practiceId: account.practiceId });
@@ -104,6 +126,59 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
         // Whoever may have known the old one is out at once.
         await endSessions(db, [accountId], transaction, request.sessionID);
       });
+      return undefined;
+    },
+  });
+
+  routes.add({
+    id: "secondFactor",
+    method: "get",
+    path: "/api/me/second-factor",
+    summary: "Whether signing in takes a second step, and how many codes on paper are left",
+    answer: SecondFactorState,
+    roles: STAFF_ROLES,
+    handle: ({ caller }) => secondFactorOf(db, caller),
+  });
+  routes.add({
+    id: "beginSecondFactor",
+    method: "post",
+    path: "/api/me/second-factor",
+    summary: "A new secret for a second step; it counts once a code of it was given",
+    answer: NewSecondFactor,
+    roles: STAFF_ROLES,
+    handle: ({ caller }) => beginSecondFactor(db, caller),
+  });
+  routes.add({
+    id: "confirmSecondFactor",
+    method: "put",
+    path: "/api/me/second-factor",
+    summary: "Turn the second step on with a code of the new secret; the codes on paper are shown this once",
+    answer: RecoveryCodes,
+    roles: STAFF_ROLES,
+    body: SecondFactorCode,
+    async handle({ caller, body, request }) {
+      const at = new Date();
+      const attempt = { account: `second factor of ${caller.accountId}`, address: request.ip ?? "unknown" };
+      const codes = await attempted(db, attempt, at, () => confirmSecondFactor(db, caller, body.code, at));
+      if (!codes) throw invalid([{ path: "code", message: "is not what the telephone shows now" }]);
+      return { codes };
+    },
+  });
+  routes.add({
+    id: "endSecondFactor",
+    method: "post",
+    path: "/api/me/second-factor/end",
+    summary: "Turn the second step off, with one's password",
+    roles: STAFF_ROLES,
+    body: OwnPassword,
+    async handle({ caller, body, request }) {
+      const attempt = { account: `password of ${caller.accountId}`, address: request.ip ?? "unknown" };
+      const account = (await db.models.Account.findByPk(caller.accountId))?.get();
+      const right = await attempted(db, attempt, new Date(), async () =>
+        (await passwordMatches(account?.passwordHash, body.password)) ? true : undefined,
+      );
+      if (!right) throw invalid([{ path: "password", message: "is not your password" }]);
+      await endSecondFactor(db, caller);
       return undefined;
     },
   });

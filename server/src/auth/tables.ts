@@ -1,7 +1,7 @@
 /** Who signs in with a password, and what was tried, as they are stored. */
 import type { Role } from "@kind-grip/core/api";
 import { DataTypes, type Sequelize } from "sequelize";
-import { counted, hashPart, id, idPart, longText, moment, text, uuid, type Table } from "../db/columns";
+import { counted, hashPart, id, idPart, json, longText, moment, text, uuid, type Table } from "../db/columns";
 
 export interface AccountRow {
   id: string;
@@ -14,6 +14,13 @@ export interface AccountRow {
   givenBy?: string | null;
   /** Until then the first password may be made anew by whoever gave it. */
   firstSignInAt?: Date | null;
+  /** Of the second step; it counts since `totpSince`. */
+  totpSecret?: string | null;
+  totpSince?: Date | null;
+  /** The step whose digits were used last. */
+  totpLastStep?: number | null;
+  /** Of the codes on paper that are left. */
+  recoveryHashes?: string[] | null;
 }
 
 /** A browser somebody signed in with. */
@@ -54,6 +61,10 @@ export function defineAuthTables(sequelize: Sequelize) {
       passwordHash: text,
       givenBy: uuid,
       firstSignInAt: moment,
+      totpSecret: text,
+      totpSince: moment,
+      totpLastStep: DataTypes.BIGINT,
+      recoveryHashes: json,
     }) as Table<AccountRow>,
     KnownDevice: sequelize.define("known_devices", {
       deviceHash: { ...hashPart },

@@ -156,3 +156,14 @@ it("Today lists what is placed today and what was led of it", async () => {
   expect(entry).toMatchObject({ placementId: noon.id, sessionName: "Warm-up", people: 3, runId: null });
   expect(entry.totalSec).toBeGreaterThan(60);
 });
+
+it.each(["2026-99-99", "nonsense", "2026-02-30", "2026-03-03", "%ED%A0%80"])(
+  "a week that begins on %s is none: it is said, not failed at",
+  async (day) => {
+    for (const answer of [
+      await trainer.get(`/api/crews/${world.crewId}/plan/${day}`),
+      await trainer.send("put", `/api/crews/${world.crewId}/plan/${day}`, { version: 0, placements: [] }),
+    ])
+      expect([day, answer.status]).toEqual([day, 400]);
+  },
+);

@@ -13,7 +13,8 @@ const WeekParams = v.object({
   crewId: Id,
   weekStart: v.pipe(
     IsoDate,
-    v.check((day) => mondayOf(day) === day, "is not a Monday"),
+    // What is no day is said already; of that no Monday can be worked out.
+    v.check((day) => !v.is(IsoDate, day) || mondayOf(day) === day, "is not a Monday"),
   ),
 });
 

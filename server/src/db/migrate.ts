@@ -11,6 +11,7 @@ import { customMovements } from "./migrations/0006-custom-movements";
 import { documentFormats } from "./migrations/0007-document-formats";
 import { restrictions } from "./migrations/0008-restrictions";
 import { signIns } from "./migrations/0009-sign-ins";
+import { secondFactor } from "./migrations/0010-second-factor";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -22,6 +23,7 @@ const MIGRATIONS = {
   "0007-document-formats": documentFormats,
   "0008-restrictions": restrictions,
   "0009-sign-ins": signIns,
+  "0010-second-factor": secondFactor,
 };
 
 /** Runs what has not run yet; returns the names. */

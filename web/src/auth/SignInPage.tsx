@@ -13,6 +13,8 @@ export default function SignInPage() {
   const [search] = useSearchParams();
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
+  const [code, setCode] = useState("");
+  const [asksCode, setAsksCode] = useState(false);
   useTabTitle(t("Sign in"));
 
   if (me?.account) return <Navigate to={innerAddress(search.get("next"))} replace />;
@@ -20,7 +22,9 @@ export default function SignInPage() {
   const fieldProblem = (path: string) => problem?.fields.find((field) => field.path === path)?.message;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    void signIn({ email, password });
+    void signIn({ email, password, ...(asksCode ? { code } : {}) }).then((answer) => {
+      if (answer.error && problemOf(answer.error).code === "secondFactor") setAsksCode(true);
+    });
   };
 
   return (
@@ -58,7 +62,7 @@ export default function SignInPage() {
       >
         <Typography variant="h1">{t("Kind Grip")}</Typography>
         {problem && !problem.fields.length && (
-          <Alert severity="error" variant="outlined">
+          <Alert severity={problem.code === "secondFactor" ? "info" : "error"} variant="outlined">
             {problem.message}
           </Alert>
         )}
@@ -83,7 +87,17 @@ export default function SignInPage() {
           error={!!fieldProblem("password")}
           helperText={fieldProblem("password")}
         />
-        <Button type="submit" variant="contained" size="large" disabled={isLoading}>
+        {asksCode && (
+          <TextField
+            label={t("Code of the second step")}
+            autoComplete="one-time-code"
+            autoFocus
+            required
+            value={code}
+            onChange={(event) => setCode(event.target.value)}
+          />
+        )}
+        <Button type="submit" variant="contained" size="large" disabled={isLoading || (asksCode && code.trim() === "")}>
           {isLoading ? t("Signing in …") : t("Sign in")}
         </Button>
         <Typography>

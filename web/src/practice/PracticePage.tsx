@@ -9,6 +9,7 @@ import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { Password } from "./Password";
+import { SecondFactor } from "./SecondFactor";
 import { Sessions } from "./Sessions";
 import { SettingsForm } from "./SettingsForm";
 import { Staff } from "./Staff";
@@ -60,6 +61,7 @@ export default function PracticePage() {
             />
           </Box>
           <Password />
+          <SecondFactor />
           <Sessions />
         </Box>
       </Box>

@@ -9,6 +9,7 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
 import { Password } from "../practice/Password";
+import { SecondFactor } from "../practice/SecondFactor";
 import { Sessions } from "../practice/Sessions";
 import { CrewReport } from "./CrewReport";
 import { authApi } from "../auth/api";
@@ -39,6 +40,7 @@ export default function EmployerPage() {
       {account && (
         <Box sx={{ maxWidth: 480, mb: 4, display: "grid", gap: 4 }}>
           <Password />
+          <SecondFactor />
           <Sessions />
         </Box>
       )}
