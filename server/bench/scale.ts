@@ -15,7 +15,7 @@ import { hashPassword } from "../src/auth/password";
 import { connect, type Db } from "../src/db/connection";
 import { migrate } from "../src/db/migrate";
 import { startPrivateServer } from "../src/db/private-server";
-import { diceFrom } from "../src/demo/seeded-random";
+import { seededRandom } from "../src/demo/seeded-random";
 
 const CREWS = 40;
 const PEOPLE = 25;
@@ -126,7 +126,7 @@ async function signIn(base: string): Promise<string> {
 
 /** Three led sessions a day and crew, written in large pieces; roll-ups as storing them one by one would have made them. */
 async function fill({ models, sequelize }: Db): Promise<string[]> {
-  const random = diceFrom(1);
+  const random = seededRandom(1);
   const [practiceId, trainerId] = [random.id(), random.id()];
   await models.Practice.create({ id: practiceId, name: "Scale", demoNow: NOW });
   const passwordHash = await hashPassword("bench bench bench");

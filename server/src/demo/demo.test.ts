@@ -8,11 +8,11 @@ import { compileGroup } from "@kind-grip/core/session";
 import { Work, workProblems } from "@kind-grip/core/strain";
 import { DEMO_ROUNDS } from "./baseline";
 import { ANCHOR, DEMO_CREWS, TIME_ZONE } from "./crews";
-import { diceFrom } from "./seeded-random";
+import { seededRandom } from "./seeded-random";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
 import { demoWork } from "./work";
 
-const random = diceFrom(7);
+const random = seededRandom(7);
 const [a, b] = [random.id(), random.id()];
 const programs = {
   roof: roofProgram(random, { shoulder: a, wrist: b }),
@@ -65,12 +65,12 @@ describe.each(Object.entries(programs))("the %s program", (key, program) => {
 describe("what the crews do and can do", () => {
   const ids = Array.from({ length: 14 }, () => random.id());
   it.each(["roof", "oyster", "spa"] as const)("the %s crew's work is sound and contradicts nothing", (key) => {
-    const work = demoWork(diceFrom(3), key, ids)!;
+    const work = demoWork(seededRandom(3), key, ids)!;
     expect(v.safeParse(Work, work).issues).toBeUndefined();
     expect(workProblems(work, longestWorkMin(crewOf(key).shiftPattern))).toEqual([]);
   });
   it("the upholstery crew's is still to be described", () => {
-    expect(demoWork(diceFrom(3), "workshop", ids)).toBeUndefined();
+    expect(demoWork(seededRandom(3), "workshop", ids)).toBeUndefined();
     expect(DEMO_ROUNDS.workshop).toBeUndefined();
   });
   it("every story and every restriction is about somebody of the crew", () => {
@@ -84,7 +84,7 @@ describe("what the crews do and can do", () => {
 describe("the random", () => {
   it("fall the same way from the same seed, another way from another", () => {
     const three = (seed: number) => {
-      const some = diceFrom(seed);
+      const some = seededRandom(seed);
       return [some.next(), some.whole(1, 6), some.id()];
     };
     expect(three(1)).toEqual(three(1));

@@ -18,7 +18,7 @@ import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tabl
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
 import { DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
-import { type SeededRandom, diceFrom } from "./seeded-random";
+import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
 import { demoWork } from "./work";
@@ -56,7 +56,7 @@ export async function loadDemo(db: Db): Promise<boolean> {
 
 /** The same, whatever practices there are: for tests. */
 export async function seedDemo(db: Db): Promise<void> {
-  const random = diceFrom(SEED);
+  const random = seededRandom(SEED);
   const seeded: SeededCrew[] = [];
   let trainer: Caller | undefined;
   const passwordHash = await hashPassword(DEMO_PASSWORD);
@@ -70,7 +70,7 @@ export async function seedDemo(db: Db): Promise<void> {
     trainer = { role: "trainer", accountId: maren!.get().id, practiceId };
     await seedStaff(db, random, practiceId, passwordHash, transaction);
     // Its own random, so that more of it does not change what was there before.
-    const measuring = diceFrom(SEED + 1);
+    const measuring = seededRandom(SEED + 1);
     for (const demo of DEMO_CREWS) {
       const crew = await seedCrew(db, random, maren!.get().id, demo, transaction);
       if (crew.program) await seedHistory(db, random, maren!.get().id, crew, demo, transaction);
@@ -85,7 +85,7 @@ export async function seedDemo(db: Db): Promise<void> {
     }
     await seedAccess(db, seeded, transaction);
   });
-  const habits = diceFrom(SEED + 2);
+  const habits = seededRandom(SEED + 2);
   const mondays = Array.from({ length: WEEKS.count - 1 }, (_, i) => addDays(WEEKS.from, 7 * (i + 1)));
   for (const crew of seeded) if (crew.program) await replayDecisions(db, trainer!, crew, mondays, DEMO_NOW, habits);
 }
@@ -211,7 +211,7 @@ async function seedHistory(
   await db.models.RunItem.bulkCreate(runItems, { transaction });
   await db.models.PersonDay.bulkCreate(rolledUp(runs, runPeople, runItems), { transaction });
   // Its own random, so that more of it does not change what was there before.
-  const mornings = seedMornings(diceFrom(SEED + crew.people.length), crew, runs, runPeople, DEMO_NOW);
+  const mornings = seedMornings(seededRandom(SEED + crew.people.length), crew, runs, runPeople, DEMO_NOW);
   await db.models.CheckIn.bulkCreate(mornings, { transaction });
 }
 

@@ -9,7 +9,7 @@ export interface SeededRandom {
 }
 
 /** Mulberry32. */
-export function diceFrom(seed: number): SeededRandom {
+export function seededRandom(seed: number): SeededRandom {
   let state = seed >>> 0;
   const next = () => {
     state = (state + 0x6d2b79f5) >>> 0;

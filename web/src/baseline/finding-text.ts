@@ -5,6 +5,7 @@ import type { Finding } from "@kind-grip/core/baseline";
 import type { FunctionTest } from "@kind-grip/core/baseline";
 import type { Motion } from "@kind-grip/core/baseline";
 import { ANGLE_NOISE_DEG } from "@kind-grip/core/baseline";
+import { FIELD_UNITS } from "../base/measures";
 import { t } from "../base/words";
 
 export const MOTION_NAMES: Readonly<Record<Motion, string>> = {
@@ -88,8 +89,7 @@ export function findingText(finding: Finding, regionName: (region: string) => st
 }
 
 export function changeText({ measure, before, after, countsFrom, verdict }: Change): string {
-  const unit = measure === "grip" ? " kg" : measure === "function" ? "" : "°";
-  const figure = (value: number) => `${measure === "grip" ? value.toFixed(1) : value}${unit}`;
+  const figure = (value: number) => (measure === "grip" ? kg(value) : `${value}${measure === "function" ? "" : "°"}`);
   const moved = `${figure(before)} → ${figure(after)}`;
   return verdict === "noise"
     ? t("{{moved}}, noise: it counts from {{countsFrom}}", { moved, countsFrom: figure(countsFrom) })
@@ -106,5 +106,5 @@ function lower(motion: Motion): string {
 }
 
 function kg(value: number): string {
-  return `${value.toFixed(1)} kg`;
+  return `${FIELD_UNITS.mass.shown(value).toFixed(1)} ${FIELD_UNITS.mass.unit}`;
 }

@@ -4,6 +4,7 @@ import { Download, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "@kind-grip/core/followup";
 import type { ReportEntry } from "@kind-grip/core/api";
+import { FIELD_UNITS, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { reportApi } from "./api";
 import { Empty } from "../parts/Empty";
@@ -13,7 +14,7 @@ import { Table } from "../parts/Table";
 import { Figure } from "../progress/Figure";
 
 const MEASURES = {
-  grip: { name: t("Grip"), unit: "kg" },
+  grip: { name: t("Grip"), unit: FIELD_UNITS.mass.unit },
   range: { name: t("Range of motion"), unit: "°" },
   function: { name: t("Function test"), unit: t("points easier") },
 } as const;
@@ -69,7 +70,7 @@ export function CrewReport({ crewId }: { crewId: string }) {
                   cells: [
                     MEASURES[measure].name,
                     people,
-                    `${mean > 0 ? "+" : mean < 0 ? "−" : ""}${Math.abs(mean)} ${MEASURES[measure].unit}`,
+                    `${mean > 0 ? "+" : mean < 0 ? "−" : ""}${shownMean(measure, Math.abs(mean))} ${MEASURES[measure].unit}`,
                   ],
                 }))}
               />
@@ -143,6 +144,11 @@ function Share({ share }: { share: CrewFigures["adherence"] }) {
 
 function shown<Value>(value: Value | null, text: (value: Value) => string): string {
   return value === null ? "–" : text(value);
+}
+
+/** Stored in kilograms, degrees or points. */
+function shownMean(measure: keyof typeof MEASURES, mean: number): string {
+  return numberText(measure === "grip" ? FIELD_UNITS.mass.shown(mean) : mean, 1);
 }
 
 function percent(share: number): string {
