@@ -1,15 +1,13 @@
 /** Who is held out of what and why, who is cleared until when, and who saw or changed any of it. */
 import { Box, Button, Typography } from "@mui/material";
-import { ArrowLeft, Ban, BadgeCheck, FileText, TriangleAlert } from "lucide-react";
-import { DateTime } from "luxon";
+import { ArrowLeft, Ban } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
-import { endsSoon, isMeant, consequenceOf } from "@kind-grip/core/safety";
 import { t } from "../base/words";
-import { useLibrary, useWords } from "../base/library";
-import type { ClearanceEntry, CrewEntry, HeldOut, RestrictionEntry, PersonEntry } from "@kind-grip/core/api";
+import { useWords } from "../base/library";
+import type { CrewEntry, HeldOut, PersonEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
 import { crewApi } from "../crew/api";
 import { useNow } from "../base/now";
@@ -21,6 +19,7 @@ import { AnswerDialog } from "./AnswerDialog";
 import { AuditTrail } from "./AuditTrail";
 import { ClearanceDialog } from "./ClearanceDialog";
 import { RestrictionDialog } from "./RestrictionDialog";
+import { RestrictionRow, type AskedOfRow } from "./RestrictionRow";
 import { restrictionStates, type RestrictionState } from "./restriction-state";
 import { ReasonDialog } from "./ReasonDialog";
 import { pausedWords, reportWords } from "./report-words";
@@ -34,11 +33,7 @@ export default function RestrictionsPage() {
   );
 }
 
-type Asked =
-  | { kind: "answer"; alert: HeldOut["reports"][number] }
-  | { kind: "clear" | "mistake"; restriction: RestrictionEntry }
-  | { kind: "withdraw"; clearance: ClearanceEntry }
-  | { kind: "restriction" };
+type Asked = AskedOfRow | { kind: "answer"; alert: HeldOut["reports"][number] } | { kind: "restriction" };
 
 function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people: PersonEntry[] }) {
   const words = useWords();
@@ -53,7 +48,7 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
   const out = of("out");
   const close = () => setAsked(null);
   const row = (state: RestrictionState) => (
-    <Row
+    <RestrictionRow
       key={state.restriction.id}
       state={state}
       name={nameOf(state.restriction.personId)}
@@ -187,131 +182,6 @@ function Group({ title, children }: { title: string; children: ReactNode[] }) {
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {children}
       </Box>
-    </Box>
-  );
-}
-
-const day = (date: string) => DateTime.fromISO(date).toFormat("d LLL yyyy");
-
-function Row({
-  state: { restriction, state, clearances, past, lifted },
-  name,
-  today,
-  timeZone,
-  onAsk,
-}: {
-  state: RestrictionState;
-  name: string;
-  today: string;
-  timeZone: string;
-  onAsk(asked: Asked): void;
-}) {
-  const library = useLibrary();
-  const words = useWords();
-  const question = consequenceOf(restriction.question);
-  const Icon = state === "out" ? Ban : state === "cleared" || state === "over" ? BadgeCheck : TriangleAlert;
-  const count = question.kind === "ask" ? library.movements.filter((movement) => isMeant(question.outOf, movement)).length : 0;
-  return (
-    <Box
-      component="li"
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "34px 1fr", md: "34px 220px minmax(0, 1fr) auto" },
-        columnGap: 1.5,
-        rowGap: 0.5,
-        alignItems: "start",
-        py: 1.5,
-        borderTop: "1px solid",
-        borderColor: "line",
-      }}
-    >
-      <Box sx={{ color: state === "out" ? "error.main" : state === "partly" ? "warm.dark" : "primary.main", pt: 0.25 }}>
-        <Icon size={24} aria-hidden />
-      </Box>
-      <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>{name}</Typography>
-      <Box sx={{ minWidth: 0 }}>
-        <Typography>
-          <strong>{restriction.words ?? words.safety(restriction.question).short}</strong>
-          {t(", since {{date}}", { date: DateTime.fromISO(restriction.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm") })}
-        </Typography>
-        {question.kind === "stop" && question.emergency && state === "out" && (
-          <Typography sx={{ color: "error.main", fontWeight: 700 }}>{words.referral("emergency")}</Typography>
-        )}
-        {question.kind === "ask" && state === "partly" && (
-          <Typography sx={{ color: "text.secondary" }}>
-            {t("Out of {{number}} of {{movements}} movements until a clinician was asked.", {
-              number: count,
-              movements: library.movements.length,
-            })}
-          </Typography>
-        )}
-        {question.kind === "limit" && state === "partly" && (
-          <Typography sx={{ color: "text.secondary" }}>
-            {t("End-range holds stop {{shortOfEndDeg}}° before the end.", { shortOfEndDeg: question.shortOfEndDeg })}
-          </Typography>
-        )}
-        {lifted.length > 0 && state === "partly" && (
-          <Typography>
-            {t("Cleared for {{lifted}} only.", { lifted: lifted.map((phase) => words.label("phase", phase).toLowerCase()).join(", ") })}
-          </Typography>
-        )}
-        {clearances.map((clearance) => (
-          <Box key={clearance.id} sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
-            <Typography>
-              {t("By {{givenBy}}, {{profession}}, {{fromDay}} to", {
-                givenBy: clearance.givenBy,
-                profession: clearance.profession.toLowerCase(),
-                fromDay: day(clearance.fromDay),
-              })}{" "}
-              <Box component="strong" sx={endsSoon(clearance.untilDay, today) ? { color: "warm.dark" } : {}}>
-                {day(clearance.untilDay)}
-                {endsSoon(clearance.untilDay, today) && t(", ends this week")}
-              </Box>
-              {clearance.note && `. ${clearance.note}`}
-            </Typography>
-            <Button size="small" onClick={() => onAsk({ kind: "withdraw", clearance })}>
-              {t("Withdraw")}
-            </Button>
-          </Box>
-        ))}
-        {past.map((clearance) => (
-          <Typography key={clearance.id} sx={{ color: "text.secondary" }}>
-            {clearance.withdrawnAt
-              ? t("Clearance by {{givenBy}} withdrawn: {{withdrawnWhy}}", {
-                  givenBy: clearance.givenBy,
-                  withdrawnWhy: clearance.withdrawnWhy ?? "",
-                })
-              : clearance.fromDay > today
-                ? t("Clearance by {{givenBy}} begins {{fromDay}}", { givenBy: clearance.givenBy, fromDay: day(clearance.fromDay) })
-                : t("Clearance by {{givenBy}} ran out on {{untilDay}}", { givenBy: clearance.givenBy, untilDay: day(clearance.untilDay) })}
-          </Typography>
-        ))}
-        {restriction.withdrawnWhy && <Typography sx={{ color: "text.secondary" }}>{restriction.withdrawnWhy}</Typography>}
-      </Box>
-      {state !== "over" && (
-        <Box sx={{ display: "flex", gap: 0.5, flexWrap: "wrap", gridColumn: { xs: 2, md: "auto" } }}>
-          {state !== "cleared" && (
-            <Button
-              variant={state === "out" ? "contained" : "outlined"}
-              onClick={() => onAsk({ kind: "clear", restriction })}
-              aria-label={t("Enter a clearance for {{name}}", { name })}
-            >
-              {t("Clearance")}
-            </Button>
-          )}
-          <Button
-            component="a"
-            href={`/api/restrictions/${restriction.id}/referral.pdf`}
-            startIcon={<FileText size={18} />}
-            aria-label={t("Referral note for {{name}}", { name })}
-          >
-            {t("Referral note")}
-          </Button>
-          <Button onClick={() => onAsk({ kind: "mistake", restriction })} aria-label={t("Hold of {{name}} entered by mistake", { name })}>
-            {t("Mistake")}
-          </Button>
-        </Box>
-      )}
     </Box>
   );
 }
