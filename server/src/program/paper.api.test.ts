@@ -1,6 +1,8 @@
 /** Paper is made beside everything else: health and everything else is answered meanwhile; the same is made once; who goes away is not worked for. */
 import request from "supertest";
 import { makeWorld, samplePeople, type SampleWorld } from "../test/samples";
+import { PaperPress } from "./paper";
+import type { PaperTask } from "./paper-task";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
 let test: TestApp;
@@ -47,3 +49,34 @@ it("a changed program is made anew", async () => {
   expect((await trainer.send("put", `/api/programs/${world.programId}`, { version: 1, program })).status).toBe(200);
   expect(Buffer.compare((await pdf("hand-out.pdf")).body as Buffer, before)).not.toBe(0);
 }, 120_000);
+
+describe("who goes away", () => {
+  const asker = () => {
+    const closed: (() => void)[] = [];
+    return { once: (_: string, listener: () => void) => closed.push(listener), leave: () => closed.forEach((listener) => listener()) };
+  };
+  const task = (crewName: string): PaperTask => ({ kind: "handOut", customMovements: [], program: world.program, crewName, names: [] });
+  const press = new PaperPress();
+  afterAll(() => press.stop());
+
+  it("does not take the paper from another who waits for the same", async () => {
+    const [first, second] = [asker(), asker()];
+    const papers = [press.print(task("Both"), first as never), press.print(task("Both"), second as never)];
+    first.leave();
+    expect((await papers[1]!).subarray(0, 5).toString()).toBe("%PDF-");
+    second.leave();
+  }, 120_000);
+  it("ends the work as the last of them, and the next who asks gets it all the same", async () => {
+    const only = asker();
+    const paper = press.print(task("Nobody"), only as never);
+    only.leave();
+    await expect(paper).rejects.toThrow(/abort/i);
+    expect((await press.print(task("Nobody"), asker() as never)).subarray(0, 5).toString()).toBe("%PDF-");
+  }, 120_000);
+  it("after it was made leaves it for the next", async () => {
+    const early = asker();
+    const made = await press.print(task("Kept"), early as never);
+    early.leave();
+    expect(await press.print(task("Kept"), asker() as never)).toBe(made);
+  }, 120_000);
+});

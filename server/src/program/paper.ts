@@ -4,7 +4,7 @@
  */
 import { createHash } from "node:crypto";
 import { createRequire } from "node:module";
-import type { Request } from "express";
+import type { Response } from "express";
 import Piscina from "piscina";
 import type { PaperTask } from "./paper-task";
 
@@ -15,23 +15,46 @@ const IDLE_MS = 60_000;
 
 const require = createRequire(import.meta.url);
 
+interface Printing {
+  paper: Promise<Buffer>;
+  made: boolean;
+  /** How many wait for it: when the last of them goes away before it is made, the work ends. */
+  waiting: number;
+  gone: AbortController;
+}
+
 export class PaperPress {
   private pool: Piscina | undefined;
-  private readonly kept = new Map<string, Promise<Buffer>>();
+  private readonly kept = new Map<string, Printing>();
 
-  /** @param request whose answer it is: when they go away, the work ends */
-  async print(task: PaperTask, request: Request): Promise<Buffer> {
+  /** @param response whose answer it is */
+  async print(task: PaperTask, response: Pick<Response, "once">): Promise<Buffer> {
     const key = createHash("sha256").update(JSON.stringify(task)).digest("hex");
-    const known = this.kept.get(key);
-    if (known) return known;
+    const printing = this.kept.get(key) ?? this.begin(key, task);
+    printing.waiting++;
+    response.once("close", () => {
+      if (--printing.waiting > 0 || printing.made) return;
+      this.forget(key, printing);
+      printing.gone.abort();
+    });
+    return printing.paper;
+  }
+
+  private begin(key: string, task: PaperTask): Printing {
     const gone = new AbortController();
-    request.once("close", () => gone.abort());
-    const made = this.run(task, gone.signal);
-    this.kept.set(key, made);
+    const printing: Printing = { paper: this.run(task, gone.signal), made: false, waiting: 0, gone };
+    this.kept.set(key, printing);
     if (this.kept.size > KEPT) this.kept.delete(this.kept.keys().next().value!);
-    // What came to nothing is tried anew by the next who asks.
-    made.catch(() => this.kept.delete(key));
-    return made;
+    printing.paper.then(
+      () => (printing.made = true),
+      () => this.forget(key, printing),
+    );
+    return printing;
+  }
+
+  /** The next who asks begins anew. */
+  private forget(key: string, printing: Printing): void {
+    if (this.kept.get(key) === printing) this.kept.delete(key);
   }
 
   async stop(): Promise<void> {

@@ -116,7 +116,7 @@ export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext)
     summary: "Personal sheets: a page for each person and session, in their own forms",
     file: "application/pdf",
     params: ProgramParams,
-    async handle({ caller, params, request, response }) {
+    async handle({ caller, params, response }) {
       const { program, crewId } = await programOf(db, caller, params.programId);
       const crew = await crewOf(db, caller, crewId);
       const at = await now(caller);
@@ -136,7 +136,7 @@ export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext)
             crewName: crew.name,
             people: sheets,
           },
-          request,
+          response,
         ),
       );
     },
@@ -148,7 +148,7 @@ export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext)
     summary: "The program on paper, one page a session",
     file: "application/pdf",
     params: ProgramParams,
-    async handle({ caller, params, request, response }) {
+    async handle({ caller, params, response }) {
       const { program, crewId } = await programOf(db, caller, params.programId);
       const crew = await crewOf(db, caller, crewId);
       const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(caller));
@@ -167,7 +167,7 @@ export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext)
             crewName: crew.name,
             names: people.map((person) => [person.id, person.name]),
           },
-          request,
+          response,
         ),
       );
     },
