@@ -14,7 +14,7 @@ import {
   type StretchSchool,
   type Style,
 } from "@kind-grip/core/library";
-import { compilePerson, doseText } from "@kind-grip/core/session";
+import { compilePerson } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
@@ -168,7 +168,7 @@ function DoseTable({ movement }: { movement: Movement }) {
             <tr key={school}>
               <th scope="row">{words.label(strengthen ? "loadSchool" : "stretchSchool", school)}</th>
               <td>
-                <strong>{doseText(doseFor(movement, style))}</strong>
+                <strong>{words.dose(doseFor(movement, style))}</strong>
               </td>
               <td>{clockText(total)}</td>
             </tr>

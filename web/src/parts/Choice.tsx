@@ -1,4 +1,5 @@
 import { Box, ButtonBase } from "@mui/material";
+import { radioProps } from "./radio-props";
 
 interface ChoiceProps<T extends string> {
   label: string;
@@ -10,13 +11,11 @@ interface ChoiceProps<T extends string> {
 
 /** A few exclusive options side by side; a radio group to the keyboard and to screen readers. */
 export function Choice<T extends string>({ label, options, value, onChange }: ChoiceProps<T>) {
-  const move = (by: number) => {
-    const index = Math.max(
-      0,
-      options.findIndex((option) => option.value === value),
-    );
-    onChange(options[(index + by + options.length) % options.length]!.value);
-  };
+  const radio = radioProps(
+    options.map((option) => option.value),
+    value,
+    onChange,
+  );
   return (
     <Box
       role="radiogroup"
@@ -32,25 +31,12 @@ export function Choice<T extends string>({ label, options, value, onChange }: Ch
         bgcolor: "background.paper",
       }}
     >
-      {options.map((option, i) => {
+      {options.map((option) => {
         const chosen = option.value === value;
         return (
           <ButtonBase
             key={option.value}
-            role="radio"
-            aria-checked={chosen}
-            tabIndex={chosen || (value === null && i === 0) ? 0 : -1}
-            ref={(node: HTMLButtonElement | null) => {
-              if (chosen && node?.parentElement?.contains(document.activeElement)) node.focus();
-            }}
-            onClick={() => onChange(option.value)}
-            onKeyDown={(event) => {
-              if (event.key === "ArrowRight" || event.key === "ArrowDown") move(1);
-              else if (event.key === "ArrowLeft" || event.key === "ArrowUp") move(-1);
-              else return;
-              event.preventDefault();
-              event.stopPropagation();
-            }}
+            {...radio(option.value)}
             sx={{
               px: 1.5,
               minHeight: 40,

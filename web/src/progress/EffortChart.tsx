@@ -42,7 +42,7 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
       text: names,
       marker: { color: quiet, opacity: 0.5 },
       yaxis: "y2",
-      hovertemplate: "%{text}<br>%{y:.0f} % came<extra></extra>",
+      hovertemplate: t("%{text}<br>%{y:.0f} % came<extra></extra>"),
       textposition: "none",
       width: 4 * 3600_000,
     },
@@ -54,7 +54,7 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
       y: felt.map((run) => run.meanEffort),
       text: felt.map((run) => t("{{sessionName}}, {{answers}} answers", { sessionName: run.sessionName, answers: run.answers })),
       marker: { color: spruce, size: 10 },
-      hovertemplate: "%{text}<br>effort %{y:.1f}<extra></extra>",
+      hovertemplate: t("%{text}<br>effort %{y:.1f}<extra></extra>"),
     },
     ...(trend
       ? [

@@ -19,9 +19,9 @@ import { Figure } from "./Figure";
 import { Review } from "./Review";
 
 const SPANS = [
-  { value: "7", label: "1 week" },
-  { value: "28", label: "4 weeks" },
-  { value: "84", label: "12 weeks" },
+  { value: "7", label: t("1 week") },
+  { value: "28", label: t("{{weeks}} weeks", { weeks: 4 }) },
+  { value: "84", label: t("{{weeks}} weeks", { weeks: 12 }) },
 ] as const;
 
 const VIEWS = [

@@ -56,7 +56,7 @@ function dataOf(days: ReviewAnswer["days"], strain: ReadonlyMap<string, number>,
       y: days.map(({ meanEffort }) => meanEffort),
       line: { color: ink, width: 2 },
       marker: { size: 6 },
-      hovertemplate: "%{x|%a %-d %b}<br>effort %{y:.1f}<extra></extra>",
+      hovertemplate: t("%{x|%a %-d %b}<br>effort %{y:.1f}<extra></extra>"),
     },
     {
       type: "scatter",
@@ -67,7 +67,7 @@ function dataOf(days: ReviewAnswer["days"], strain: ReadonlyMap<string, number>,
       text: days.filter(({ mornings }) => mornings > 0).map(({ mornings }) => t("{{mornings}} answers", { mornings })),
       line: { color: warm, width: 3 },
       marker: { size: 7 },
-      hovertemplate: "%{x|%a %-d %b}<br>morning %{y:.1f}, %{text}<extra></extra>",
+      hovertemplate: t("%{x|%a %-d %b}<br>morning %{y:.1f}, %{text}<extra></extra>"),
     },
   ];
 }
@@ -81,8 +81,8 @@ function layoutOf(withWork: boolean, colours: PlotColours): Partial<Layout> {
     legend: { orientation: "h", x: 1, xanchor: "right", y: 1.04, yanchor: "bottom" },
     xaxis: { ...axis, type: "date", tickformat: "%-d %b" },
     yaxis: { ...axis, title: { text: "0–10" }, domain: tops.felt, range: [0, 6], dtick: 2 },
-    yaxis2: { ...axis, title: { text: "min" }, domain: tops.exercise, rangemode: "tozero" },
-    yaxis3: { ...axis, title: { text: "index" }, domain: tops.work, rangemode: "tozero", visible: withWork },
+    yaxis2: { ...axis, title: { text: t("min") }, domain: tops.exercise, rangemode: "tozero" },
+    yaxis3: { ...axis, title: { text: t("index") }, domain: tops.work, rangemode: "tozero", visible: withWork },
     bargap: 0.25,
   };
 }

@@ -9,6 +9,8 @@ import { useWords } from "../base/library";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { radioProps } from "../parts/radio-props";
+import { isSaid, ownWords, ReasonWords } from "./ReasonWords";
 import { pausedWords, reportWords } from "./report-words";
 
 type Answer = AlertAnswer["answer"];
@@ -41,8 +43,13 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
   const [reason, setReason] = useState<RestrictionReason | "">(reports.some(({ kind }) => kind === "sharpPain") ? "sharpPain" : "");
   const [own, setOwn] = useState("");
   const [send, { isLoading, error }] = safetyApi.useAnswerAlertsMutation();
+  const radio = radioProps(
+    ANSWERS.map((each) => each.answer),
+    answer,
+    setAnswer,
+  );
   const said = reply ?? (answer ? REPLIES[answer] : "");
-  const ready = answer !== null && (answer !== "refer" || (reason !== "" && (reason !== "other" || own.trim().length >= 3)));
+  const ready = answer !== null && (answer !== "refer" || (reason !== "" && isSaid(reason, own)));
   const store = async () => {
     const done = await send({
       crewId,
@@ -52,7 +59,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
         answer: answer!,
         reply: said.trim() || null,
         reason: answer === "refer" ? (reason as RestrictionReason) : null,
-        words: answer === "refer" && reason === "other" ? own.trim() : null,
+        words: answer === "refer" && reason !== "" ? ownWords(reason, own) : null,
       },
     });
     if (done.error) return;
@@ -80,11 +87,9 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
           {ANSWERS.map((each) => (
             <Button
               key={each.answer}
-              role="radio"
-              aria-checked={answer === each.answer}
+              {...radio(each.answer)}
               variant={answer === each.answer ? "contained" : "outlined"}
               color={each.answer === "refer" ? "error" : "primary"}
-              onClick={() => setAnswer(each.answer)}
               sx={{
                 justifyContent: "flex-start",
                 textAlign: "left",
@@ -117,14 +122,7 @@ export function AnswerDialog({ alert: { crewId, personId, name, timeZone, report
                 </MenuItem>
               ))}
             </TextField>
-            {reason === "other" && (
-              <TextField
-                label={t("In words")}
-                value={own}
-                onChange={(event) => setOwn(event.target.value.slice(0, 600))}
-                helperText={t("Stands on the referral note.")}
-              />
-            )}
+            <ReasonWords reason={reason || null} words={own} onChange={setOwn} />
           </>
         )}
         {answer !== null && (

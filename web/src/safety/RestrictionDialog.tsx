@@ -8,6 +8,8 @@ import type { PersonEntry } from "@kind-grip/core/api";
 import { safetyApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
+import { radioProps } from "../parts/radio-props";
+import { isSaid, ownWords, ReasonWords } from "./ReasonWords";
 import { useAppDispatch } from "../base/store";
 
 export function RestrictionDialog({ crewId, people, onClose }: { crewId: string; people: PersonEntry[]; onClose(): void }) {
@@ -17,8 +19,9 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
   const [own, setOwn] = useState("");
   const [enter, { isLoading, error }] = safetyApi.useEnterRestrictionMutation();
   const dispatch = useAppDispatch();
+  const radio = radioProps(RESTRICTION_REASONS, question, setQuestion);
   const store = async () => {
-    const answer = await enter({ crewId, personId, question: question!, words: question === "other" ? own.trim() : null });
+    const answer = await enter({ crewId, personId, question: question!, words: ownWords(question!, own) });
     if (!answer.data) return;
     dispatch(notify({ text: t("{{name}} is held out from now on.", { name: people.find(({ id }) => id === personId)!.name }) }));
     onClose();
@@ -38,9 +41,7 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
           {RESTRICTION_REASONS.map(consequenceOf).map(({ id, kind }) => (
             <ButtonBase
               key={id}
-              role="radio"
-              aria-checked={question === id}
-              onClick={() => setQuestion(id)}
+              {...radio(id)}
               sx={{
                 justifyContent: "space-between",
                 textAlign: "left",
@@ -63,14 +64,7 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
             </ButtonBase>
           ))}
         </Box>
-        {question === "other" && (
-          <TextField
-            label={t("What it is, in words")}
-            value={own}
-            onChange={(event) => setOwn(event.target.value.slice(0, 600))}
-            helperText={t("Stands on the referral note.")}
-          />
-        )}
+        <ReasonWords reason={question} words={own} onChange={setOwn} />
         {error !== undefined && (
           <Typography role="alert" sx={{ color: "error.main" }}>
             {problemOf(error).message}
@@ -82,7 +76,7 @@ export function RestrictionDialog({ crewId, people, onClose }: { crewId: string;
         <Button
           variant="contained"
           color="warm"
-          disabled={!personId || !question || (question === "other" && own.trim().length < 3) || isLoading}
+          disabled={!personId || !question || !isSaid(question, own) || isLoading}
           onClick={() => void store()}
         >
           {t("Hold out now")}

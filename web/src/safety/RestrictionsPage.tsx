@@ -46,6 +46,7 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
   const states = restrictionStates(data, { instant: new Date(now).toISOString(), day: today });
   const of = (...wanted: RestrictionState["state"][]) => states.filter(({ state }) => wanted.includes(state));
   const out = of("out");
+  const outOfAll = new Set(out.map(({ restriction }) => restriction.personId)).size;
   const close = () => setAsked(null);
   const row = (state: RestrictionState) => (
     <RestrictionRow
@@ -64,8 +65,8 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
           out.length === 0
             ? t("Nobody is held out of everything")
             : t("{{value}} people held out of everything", {
-                value: new Set(out.map(({ restriction }) => restriction.personId)).size,
-                count: out.length,
+                value: outOfAll,
+                count: outOfAll,
                 defaultValue_one: "1 person held out of everything",
               })
         }
@@ -149,10 +150,7 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
           title={t("{{name}} was held out by mistake", { name: nameOf(asked.restriction.personId) })}
           text={t("Only for a wrong tap or a wrong name. Somebody who said yes and feels better is not a mistake: they need a clearance.")}
           confirm={t("End this hold")}
-          onConfirm={(why) => {
-            void withdrawRestriction({ id: asked.restriction.id, why });
-            close();
-          }}
+          onConfirm={(why) => withdrawRestriction({ id: asked.restriction.id, why })}
           onClose={close}
         />
       )}
@@ -161,10 +159,7 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
           title={t("Withdraw the clearance of {{name}}", { name: nameOf(asked.clearance.personId) })}
           text={t("They are held out again at once.")}
           confirm={t("Withdraw it")}
-          onConfirm={(why) => {
-            void withdrawClearance({ id: asked.clearance.id, why });
-            close();
-          }}
+          onConfirm={(why) => withdrawClearance({ id: asked.clearance.id, why })}
           onClose={close}
         />
       )}

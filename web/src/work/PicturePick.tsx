@@ -1,6 +1,7 @@
 /** One of a few pictures; a radio group to the keyboard and to screen readers. */
 import { Box, ButtonBase, Typography } from "@mui/material";
 import { FigurePicture } from "../figure/FigurePicture";
+import { radioProps } from "../parts/radio-props";
 import type { PictureOption } from "./pictures";
 
 interface PicturePickProps<T> {
@@ -11,11 +12,8 @@ interface PicturePickProps<T> {
 }
 
 export function PicturePick<T extends string | number>({ label, options, value, onChange }: PicturePickProps<T>) {
-  const index = Math.max(
-    0,
-    options.findIndex((option) => option.value === value),
-  );
-  const move = (by: number) => onChange(options[(index + by + options.length) % options.length]!.value);
+  const values = options.map((option) => option.value);
+  const radio = radioProps(values, values.includes(value) ? value : values[0]!, onChange);
   return (
     <Box sx={{ minWidth: 0 }}>
       <Typography component="p" sx={{ fontSize: "0.875rem", color: "text.secondary", mb: 0.5 }}>
@@ -26,24 +24,13 @@ export function PicturePick<T extends string | number>({ label, options, value, 
         aria-label={label}
         sx={{ display: "grid", gridTemplateColumns: `repeat(${options.length}, minmax(62px, 104px))`, gap: 0.75 }}
       >
-        {options.map((option, i) => {
-          const chosen = i === index;
+        {options.map((option) => {
+          const props = radio(option.value);
+          const chosen = props["aria-checked"];
           return (
             <ButtonBase
               key={String(option.value)}
-              role="radio"
-              aria-checked={chosen}
-              tabIndex={chosen ? 0 : -1}
-              ref={(node: HTMLButtonElement | null) => {
-                if (chosen && node?.parentElement?.contains(document.activeElement)) node.focus();
-              }}
-              onClick={() => onChange(option.value)}
-              onKeyDown={(event) => {
-                if (event.key === "ArrowRight" || event.key === "ArrowDown") move(1);
-                else if (event.key === "ArrowLeft" || event.key === "ArrowUp") move(-1);
-                else return;
-                event.preventDefault();
-              }}
+              {...props}
               sx={{
                 display: "block",
                 borderRadius: 2,

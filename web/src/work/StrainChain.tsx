@@ -26,7 +26,7 @@ export function givenText(factor: Factor, given: number): string {
     case "duration":
       return `${figure} s`;
     case "posture":
-      return given === 0 ? "straight" : `${Math.abs(given)}° ${given > 0 ? "bent" : "back"}`;
+      return given === 0 ? t("straight") : given > 0 ? t("{{given}}° bent", { given }) : t("{{given}}° back", { given: -given });
     case "hours":
       return `${figure} h`;
   }

@@ -1,0 +1,154 @@
+/** The work of a crew as it is described: begun from a typical task, changed, tried out, contradicted, undone, saved. */
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { patternPreset } from "@kind-grip/core/calendar";
+import { TASK_STARTERS, taskStrain, type Work } from "@kind-grip/core/strain";
+import { showCrewPage } from "../testing/crew-page";
+import { sampleCrew, samplePerson } from "../testing/sample";
+import { refusal, type Answers } from "../testing/screen";
+import { taskFrom, withTask } from "./new-task";
+import WorkPage from "./WorkPage";
+
+jest.setTimeout(60_000);
+const crew = sampleCrew({ shiftPattern: patternPreset("weekdays", "2026-03-02") });
+const NOTHING: Work = { tasks: [], days: [] };
+const change = `PUT /crews/${crew.id}/work`;
+const stapling = taskFrom(TASK_STARTERS[0]);
+const hammer = { ...stapling, name: "Nailing", efforts: stapling.efforts.slice(0, 1) };
+const rope = { ...taskFrom(TASK_STARTERS[3]), name: "Rope pull" };
+const both = withTask(withTask(NOTHING, hammer, 480), rope, 480);
+
+beforeEach(() => localStorage.clear());
+
+function open(work: Work = NOTHING, { answers = {}, search = "" }: { answers?: Answers; search?: string } = {}) {
+  const entry = { crewId: crew.id, version: 1, work };
+  return showCrewPage(<WorkPage />, "work", {
+    crew,
+    people: [samplePerson()],
+    search,
+    answers: {
+      [`GET /crews/${crew.id}/work`]: entry,
+      [change]: (body) => ({ ...entry, version: 2, work: (body as { work: Work }).work }),
+      ...answers,
+    },
+  });
+}
+type Shown = ReturnType<typeof open>;
+const saved = async ({ server }: Shown): Promise<Work> => {
+  await waitFor(() => expect(server.calls("PUT").length).toBeGreaterThan(0), { timeout: 8000 });
+  return (server.calls("PUT").at(-1)!.body as { work: Work }).work;
+};
+const editor = (name: string) => within(screen.getByRole("region", { name: `Task ${name}` }));
+const slide = (name: string, label: string, value: number) =>
+  fireEvent.change(editor(name).getAllByLabelText(label)[0]!, { target: { value } });
+const indexIn = (name: string) =>
+  editor(name)
+    .getAllByRole("img", { name: /^Strain index/ })[0]!
+    .getAttribute("aria-label")!;
+
+it("an empty crew begins with a typical task: two hours of it in a usual shift, chosen, and saved", async () => {
+  const shown = open();
+  await shown.user.click(await screen.findByRole("button", { name: "Add a task" }));
+  const starters = screen.getAllByRole("menuitem");
+  expect(starters).toHaveLength(TASK_STARTERS.length + 1);
+  await shown.user.click(starters[2]!);
+  const { name } = TASK_STARTERS[1]!;
+  expect(await screen.findByRole("region", { name: `Task ${name}` })).toBeInTheDocument();
+  const work = await saved(shown);
+  expect(work.tasks.map((task) => task.name)).toEqual([name]);
+  expect(work.days.map(({ parts }) => parts)).toEqual([[{ taskId: work.tasks[0]!.id, minutes: 120 }]]);
+});
+
+it("each task is one press away, and the chain tells the index that the core computes", async () => {
+  const { user } = open(both);
+  const list = within(await screen.findByRole("list", { name: "Tasks" }));
+  expect(list.getAllByRole("button").map((button) => button.getAttribute("aria-current"))).toEqual(["true", "false"]);
+  await user.click(list.getByRole("button", { name: /Rope pull/ }));
+  const { composite } = taskStrain(rope, "right", 2);
+  expect(indexIn("Rope pull")).toContain(`Strain index ${composite.parts[0]!.of.strain.value.toFixed(1)}`);
+});
+
+it("what is slid becomes one step of undo, not one for each point on the way", async () => {
+  const shown = open(both);
+  await screen.findByRole("region", { name: "Task Nailing" });
+  const was = indexIn("Nailing");
+  for (const effort of [7, 8, 9]) slide("Nailing", "How hard", effort);
+  expect(indexIn("Nailing")).not.toBe(was);
+  expect((await saved(shown)).tasks[0]!.efforts[0]!.effort).toBe(9);
+  await shown.user.click(screen.getByRole("button", { name: /^Undo/ }));
+  expect(indexIn("Nailing")).toBe(was);
+});
+
+describe("what if", () => {
+  it("changes a copy only, shows before and after, and gives it up", async () => {
+    const { server, user } = open(both);
+    await user.click(await screen.findByRole("button", { name: "What if …" }));
+    const was = indexIn("Nailing");
+    slide("Nailing", "How hard", 1);
+    expect(editor("Nailing").getAllByText(/→/)[0]).toBeInTheDocument();
+    await user.click(editor("Nailing").getByRole("button", { name: "Back to how it is" }));
+    expect(indexIn("Nailing")).toBe(was);
+    await new Promise((later) => setTimeout(later, 1500));
+    expect(server.calls("PUT")).toEqual([]);
+  });
+  it("is kept when it is said so; hours tried out are not part of the task", async () => {
+    const shown = open(both);
+    await shown.user.click(await screen.findByRole("button", { name: "What if …" }));
+    slide("Nailing", "Hours of it in a shift", 6);
+    slide("Nailing", "How often", 2);
+    await shown.user.click(editor("Nailing").getByRole("button", { name: "Keep these answers" }));
+    const work = await saved(shown);
+    expect(work.tasks[0]!.efforts[0]!.perMin).toBe(2);
+    expect(work.days).toEqual(both.days);
+    expect(editor("Nailing").getByRole("button", { name: "What if …" })).toBeInTheDocument();
+  });
+});
+
+it("efforts that leave no time between them are said at their place, from anywhere", async () => {
+  const { user } = open(both, { answers: { [change]: refusal(400, "invalid", "Look again.") } });
+  await screen.findByRole("region", { name: "Task Nailing" });
+  slide("Nailing", "How often", 60);
+  slide("Nailing", "How long each", 5);
+  expect((await editor("Nailing").findAllByText(/These cannot all be true/))[0]).toBeInTheDocument();
+  expect(await screen.findByText(/^Not saved/, {}, { timeout: 8000 })).toBeInTheDocument();
+  // From another task and another view the problem is one press away.
+  await user.click(within(screen.getByRole("list", { name: "Tasks" })).getByRole("button", { name: /Rope pull/ }));
+  await user.click(screen.getByRole("radio", { name: "Who does what" }));
+  await user.click(screen.getAllByRole("button", { name: "Show" })[0]!);
+  expect(await screen.findByRole("region", { name: "Task Nailing" })).toBeInTheDocument();
+});
+
+it("a task without a name says so, and an effort more can be taken out again while one is left", async () => {
+  const { user } = open(withTask(NOTHING, taskFrom(undefined), 480));
+  const name = await screen.findByRole("textbox", { name: "Task" });
+  await user.clear(name);
+  expect(screen.getByText("is missing")).toBeInTheDocument();
+  await user.type(name, "Scraping");
+  const takeOut = () => editor("Scraping").queryAllByRole("button", { name: /^Take out: / });
+  expect(takeOut()).toHaveLength(0);
+  await user.click(editor("Scraping").getByRole("button", { name: "Another effort in this task" }));
+  expect(takeOut()).toHaveLength(2);
+  await user.click(takeOut()[0]!);
+  expect(takeOut()).toHaveLength(0);
+});
+
+it("a task taken out goes from every day, and comes back with one press", async () => {
+  const shown = open(both);
+  await shown.user.click(await screen.findByRole("button", { name: "Remove Nailing" }));
+  const work = await saved(shown);
+  expect(work.tasks.map(({ name }) => name)).toEqual(["Rope pull"]);
+  expect(work.days[0]!.parts.map(({ taskId }) => taskId)).toEqual([rope.id]);
+  await shown.user.click(within(screen.getByRole("status", { name: "Notice" })).getByRole("button", { name: "Undo" }));
+  expect(await screen.findByRole("button", { name: "Remove Nailing" })).toBeInTheDocument();
+  await waitFor(() => expect((shown.server.calls("PUT").at(-1)!.body as { work: Work }).work).toEqual(both), { timeout: 8000 });
+});
+
+it("a colleague's newer work is offered beside one's own, and neither is lost", async () => {
+  const theirs = { crewId: crew.id, version: 5, work: withTask(NOTHING, { ...rope, name: "Their rope" }, 480) };
+  const { user } = open(both, { answers: { [change]: refusal(409, "stale", "Somebody changed it.", { detail: theirs }) } });
+  await screen.findByRole("region", { name: "Task Nailing" });
+  slide("Nailing", "How hard", 8);
+  await user.click(await screen.findByRole("button", { name: "Take theirs" }, { timeout: 8000 }));
+  expect(await screen.findByRole("region", { name: "Task Their rope" })).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: /^Undo/ }));
+  expect(await screen.findByRole("region", { name: "Task Nailing" })).toBeInTheDocument();
+});
