@@ -1,8 +1,12 @@
 /** Paper: one face, one ink, nothing from outside. */
+import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import path from "node:path";
+import { once } from "es-toolkit";
 import pdfmake from "pdfmake";
 import type { TDocumentDefinitions } from "pdfmake/interfaces";
+import "./pdf-figures";
+import { unpackWoff } from "./woff";
 
 export const INK = "#1D2B2A";
 export const SPRUCE = "#17594F";
@@ -12,15 +16,27 @@ export const WARM = "#A34A17";
 
 const require = createRequire(import.meta.url);
 const fontFolder = path.join(path.dirname(require.resolve("@fontsource/atkinson-hyperlegible-next/package.json")), "files");
-const fontFile = (weight: number) => path.join(fontFolder, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`);
-const FONTS = { Legible: { normal: fontFile(400), bold: fontFile(700), italics: fontFile(400), bolditalics: fontFile(700) } };
+/** pdfmake's own files, which its types leave out. */
+const { virtualfs: files } = pdfmake as unknown as { virtualfs: { writeFileSync(name: string, content: Buffer): void } };
+
+/** Fonts are read once, into pdfmake's own files. */
+function readFont(weight: number): string {
+  const name = `legible-${weight}.ttf`;
+  files.writeFileSync(name, unpackWoff(readFileSync(path.join(fontFolder, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`))));
+  return name;
+}
+
+/** Fonts in place; nothing from outside is ever drawn, and nothing from this machine. */
+const prepare = once(() => {
+  const [normal, bold] = [readFont(400), readFont(700)];
+  pdfmake.setFonts({ Legible: { normal, bold, italics: normal, bolditalics: bold } });
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy(() => false);
+});
 
 /** A4, in the application's face. */
 export async function pdfOf(definition: TDocumentDefinitions): Promise<Buffer> {
-  pdfmake.setFonts(FONTS);
-  // Nothing from outside is ever drawn; from this machine only the fonts.
-  pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((file) => path.resolve(file).startsWith(fontFolder));
+  prepare();
   return pdfmake
     .createPdf({
       pageSize: "A4",

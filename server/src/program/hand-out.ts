@@ -5,16 +5,17 @@ import type { Program } from "@kind-grip/core/program";
 import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
+import { mapValues } from "es-toolkit";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
 
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
 const FULL_SIZE_ITEMS = 6.4;
-/** Pictures already drawn for paper, the oldest forgotten first: every attempt at a page and every print asks for the same ones. */
+/** Pictures already drawn for paper, the oldest forgotten first: prints of the same day ask for the same ones. */
 const KEPT = 200;
 const pictures = new Map<string, string>();
 
-function drawn(library: Library, { movementId, formId }: Item): string {
+function drawn(library: Library, { movementId, formId }: Pick<Item, "movementId" | "formId">): string {
   const key = `${movementId}/${formId} ${library.revisionOf(movementId)}`;
   const known = pictures.get(key);
   if (known !== undefined) return known;
@@ -29,58 +30,97 @@ const FIGURE_POINTS = 112;
 /** Tried in turn, should the texts be longer than usual. */
 const SHRINKS = [1, 0.93, 0.86, 0.78, 0.69, 0.6, 0.5];
 
+/** What the pages of one paper have in common. */
+interface Sheet {
+  library: Library;
+  words: Words;
+  /** The figures its pages name, each once. */
+  figures: Record<string, string>;
+}
+
+/** One session on one page. */
+interface Leaf {
+  session: Session;
+  /** Under the session's name. */
+  whose: string;
+  /** Person id → name, for the easier forms. */
+  names: ReadonlyMap<string, string>;
+}
+
 /** @param names person id → name, for the easier forms */
-export async function handOut(library: Library, program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
-  const words = wordsOf(library);
-  const sessions = program.sessions.filter((session) => session.items.length > 0);
-  if (sessions.length === 0) return (await render([{ text: "This program has no session with items yet." }], program.name, words)).pdf;
-  let last: Buffer | undefined;
-  for (const shrink of SHRINKS) {
-    const content = sessions.flatMap((session, i) => page(library, session, crewName, names, words, usualScale(session) * shrink, i > 0));
-    const { pdf, pages } = await render(content, `${program.name} – ${crewName}`, words);
-    if (pages === sessions.length) return pdf;
-    last = pdf;
-  }
-  return last!;
+export function handOut(library: Library, program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
+  const leaves = program.sessions.filter(({ items }) => items.length > 0).map((session) => ({ session, whose: crewName, names }));
+  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "This program has no session with items yet.");
 }
 
 /** Personal sheets: a page for each person and session, in their own forms, without what they leave out. One program, many sheets. */
-export async function personalSheets(
+export function personalSheets(
   library: Library,
   program: Program,
   crewName: string,
   people: readonly { id: string; name: string; participation: Participation | undefined }[],
 ): Promise<Buffer> {
-  const words = wordsOf(library);
-  const pages = people.flatMap(({ id, name, participation }) =>
+  const leaves = people.flatMap(({ id, name, participation }) =>
     program.sessions.flatMap((session) => {
       const own = personalSession(library, session, id, participation);
-      return own.items.length === 0 ? [] : [{ name, own }];
+      return own.items.length === 0 ? [] : [{ session: own, whose: `${name} · ${crewName}`, names: new Map([[name, name]]) }];
     }),
   );
-  if (pages.length === 0) return (await render([{ text: "There is nothing to put on a sheet." }], program.name, words)).pdf;
-  let last: Buffer | undefined;
+  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "There is nothing to put on a sheet.");
+}
+
+async function leavesOnPaper(library: Library, leaves: readonly Leaf[], title: string, nothing: string): Promise<Buffer> {
+  const sheet: Sheet = { library, words: wordsOf(library), figures: {} };
+  if (leaves.length === 0) return (await render([{ text: nothing }], title, sheet)).pdf;
+  // Most people's sheets differ in the name only: how far their type shrinks is found once.
+  const alike = (leaf: Leaf) => JSON.stringify([{ ...leaf.session, id: "" }, leaf.names.size > 1 && [...leaf.names]]);
+  const scales = await fittingScales(sheet, new Map(leaves.map((leaf) => [alike(leaf), leaf])));
+  const content = leaves.flatMap((leaf, i) => page(sheet, leaf, scales.get(alike(leaf))!, i));
+  return (await render(content, title, sheet)).pdf;
+}
+
+/** For each leaf the largest of the scales tried at which its session stays on one page; the smallest where none does. */
+async function fittingScales(sheet: Sheet, leaves: ReadonlyMap<string, Leaf>): Promise<Map<string, number>> {
+  const scales = new Map<string, number>();
+  let open = [...leaves];
   for (const shrink of SHRINKS) {
-    const content = pages.flatMap(({ name, own }, i) =>
-      page(library, own, `${name} · ${crewName}`, new Map([[name, name]]), words, usualScale(own) * shrink, i > 0),
-    );
-    const made = await render(content, `${program.name} – ${crewName}`, words);
-    if (made.pages === pages.length) return made.pdf;
-    last = made.pdf;
+    const scale = ({ session }: Leaf) => usualScale(session) * shrink;
+    const content = open.flatMap(([, leaf], i) => page(sheet, leaf, scale(leaf), i));
+    const { pagesOf } = await render(content, "", sheet, "layout");
+    for (const [key, leaf] of open) scales.set(key, scale(leaf));
+    open = open.filter((_, i) => pagesOf[i]! > 1);
+    if (open.length === 0) break;
   }
-  return last!;
+  return scales;
 }
 
-function usualScale(session: Session): number {
-  return Math.min(1, (FULL_SIZE_ITEMS / session.items.length) ** 0.7);
+function usualScale({ items }: Session): number {
+  return Math.min(1, (FULL_SIZE_ITEMS / items.length) ** 0.7);
 }
 
-async function render(content: Content[], title: string, words: Words): Promise<{ pdf: Buffer; pages: number }> {
+/**
+ * @param purpose for the layout alone nothing is drawn in the figures' places
+ * @returns the paper, and how many pages each leaf takes
+ */
+async function render(
+  content: Content[],
+  title: string,
+  { words, figures }: Sheet,
+  purpose: "print" | "layout" = "print",
+): Promise<{ pdf: Buffer; pagesOf: number[] }> {
   let count = 0;
+  const starts: number[] = [];
   const definition: TDocumentDefinitions = {
     pageMargins: [42, 40, 42, 74],
     info: { title },
+    compress: purpose === "print",
+    images: purpose === "print" ? { ...figures } : mapValues(figures, blankFigure),
     content,
+    // Asked of everything but what begins a page by itself.
+    pageBreakBefore({ id, startPosition }) {
+      if (id) starts[Number(id)] = startPosition.pageNumber;
+      return false;
+    },
     footer: (current, pages) => {
       count = pages;
       return {
@@ -98,18 +138,18 @@ async function render(content: Content[], title: string, words: Words): Promise<
       };
     },
   };
-  return { pdf: await pdfOf(definition), pages: count };
+  const pdf = await pdfOf(definition);
+  return { pdf, pagesOf: starts.map((start, i) => (starts[i + 1] ?? count + 1) - start) };
 }
 
-function page(
-  library: Library,
-  session: Session,
-  crewName: string,
-  names: ReadonlyMap<string, string>,
-  words: Words,
-  scale: number,
-  breakBefore: boolean,
-): Content[] {
+/** As large as the figure, with nothing on it. */
+function blankFigure(svg: string): string {
+  return `${svg.slice(0, svg.indexOf(">"))}></svg>`;
+}
+
+/** @param place of the leaf among those of its paper, from 0 */
+function page(sheet: Sheet, { session, whose, names }: Leaf, scale: number, place: number): Content[] {
+  const { library, words } = sheet;
   const timeline = compileGroup(session, library.timings, [...names.keys()]);
   return [
     {
@@ -117,7 +157,7 @@ function page(
         {
           stack: [
             { text: session.name, fontSize: 27, bold: true, color: SPRUCE },
-            { text: `${words.label("slot", session.slot)} · ${crewName}`, fontSize: 12, color: QUIET },
+            { text: `${words.label("slot", session.slot)} · ${whose}`, fontSize: 12, color: QUIET },
           ],
         },
         {
@@ -128,14 +168,15 @@ function page(
           width: 110,
         },
       ],
-      pageBreak: breakBefore ? "before" : undefined,
+      pageBreak: place > 0 ? "before" : undefined,
     },
-    { text: words.paper("mildPull"), fontSize: 13, margin: [0, 6, 0, 8 * scale] },
-    ...session.items.map((item, i) => entry(library, item, i, names, words, scale)),
+    { id: String(place), text: words.paper("mildPull"), fontSize: 13, margin: [0, 6, 0, 8 * scale] },
+    ...session.items.map((item, i) => entry(sheet, item, i, names, scale)),
   ];
 }
 
-function entry(library: Library, item: Item, index: number, names: ReadonlyMap<string, string>, words: Words, scale: number): Content {
+function entry(sheet: Sheet, item: Item, index: number, names: ReadonlyMap<string, string>, scale: number): Content {
+  const { library, words } = sheet;
   const text = words.movement(item.movementId);
   const movement = library.find(item.movementId);
   const size = (points: number) => Math.round(points * scale * 10) / 10;
@@ -153,7 +194,7 @@ function entry(library: Library, item: Item, index: number, names: ReadonlyMap<s
       {
         columns: [
           { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: size(26) },
-          ...(library.figure(item.movementId) ? [{ svg: drawn(library, item), width: size(FIGURE_POINTS) }] : []),
+          ...(library.figure(item.movementId) ? [{ image: figureOn(sheet, item), width: size(FIGURE_POINTS) }] : []),
           {
             stack: [
               {
@@ -183,4 +224,11 @@ function entry(library: Library, item: Item, index: number, names: ReadonlyMap<s
       },
     ],
   };
+}
+
+/** The name of an item's figure on this paper. */
+function figureOn({ library, figures }: Sheet, { movementId, formId }: Item): string {
+  const name = `${movementId}/${formId}`;
+  figures[name] ??= drawn(library, { movementId, formId });
+  return name;
 }

@@ -1,0 +1,80 @@
+/** A drawing that stands on many places of a paper is drawn once; fonts are unpacked to what they were. */
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { inflateSync } from "node:zlib";
+import { pdfOf } from "./pdf";
+import { svgSize } from "./pdf-figures";
+import { unpackWoff } from "./woff";
+
+const RED = "1 0 0 scn";
+const svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20"><path d="M2 2 L38 2 L20 18 Z" fill="#ff0000"/></svg>';
+const times = (count: number) => Array.from({ length: count }, () => ({ image: "triangle", width: 80 }));
+const paper = (count: number) => pdfOf({ images: { triangle: svg }, content: times(count) });
+
+/** The streams of a PDF, unpacked, with what is said of each. */
+function streams(pdf: Buffer): { said: string; content: string }[] {
+  const text = pdf.toString("latin1");
+  return [...text.matchAll(/(<<(?:(?!endobj)[\s\S])*?>>)\s*stream\r?\n([\s\S]*?)\r?\nendstream/g)].map(([, said, packed]) => ({
+    said: said!,
+    content: said!.includes("FlateDecode") ? inflateSync(Buffer.from(packed!, "latin1")).toString("latin1") : packed!,
+  }));
+}
+
+describe("a drawing of a paper", () => {
+  it("is drawn once and placed as often as it is named", async () => {
+    const all = streams(await paper(7));
+    const forms = all.filter(({ said }) => said.includes("/Form"));
+    expect(forms).toHaveLength(1);
+    expect(all.filter(({ content }) => content.includes(RED))).toEqual(forms);
+    expect(all.flatMap(({ content }) => content.match(/\/Figure1 Do/g) ?? [])).toHaveLength(7);
+  });
+  it("fills its place upright: form space is turned into the unit square of an image", async () => {
+    const [form] = streams(await paper(1)).filter(({ said }) => said.includes("/Form"));
+    expect(form!.said).toContain("/BBox [0 0 40 20]");
+    expect(form!.said).toMatch(/\/Matrix \[0\.025 0 0 -0\.05 0 1\]/);
+  });
+  it("costs next to nothing the second time", async () => {
+    const [one, many] = await Promise.all([paper(1), paper(30)]);
+    expect(many.length - one.length).toBeLessThan(30 * 60 + 1500);
+  });
+  it("without a size is refused", () => {
+    expect(svgSize(svg)).toEqual([40, 20]);
+    expect(() => svgSize("<svg></svg>")).toThrow("viewBox");
+  });
+});
+
+describe("an unpacked font", () => {
+  const require = createRequire(import.meta.url);
+  const packed = readFileSync(
+    require.resolve("@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff"),
+  );
+  const font = unpackWoff(packed);
+  const count = font.readUInt16BE(4);
+  const tables = Array.from({ length: count }, (_, i) => {
+    const at = 12 + i * 16;
+    return {
+      tag: font.toString("latin1", at, at + 4),
+      sum: font.readUInt32BE(at + 4),
+      offset: font.readUInt32BE(at + 8),
+      length: font.readUInt32BE(at + 12),
+    };
+  });
+  it("is as long as it says it was, and has the tables it had", () => {
+    expect(font.length).toBe(packed.readUInt32BE(16));
+    expect(count).toBe(packed.readUInt16BE(12));
+    expect(tables.map(({ tag }) => tag)).toEqual(expect.arrayContaining(["cmap", "head", "hmtx", "name"]));
+  });
+  it("has tables at whole words that add up to their sums", () => {
+    for (const { tag, sum, offset, length } of tables) {
+      expect(offset % 4).toBe(0);
+      if (tag === "head") continue; // its sum leaves out the sum of the whole font
+      const padded = Buffer.concat([font.subarray(offset, offset + length), Buffer.alloc((4 - (length % 4)) % 4)]);
+      let total = 0;
+      for (let i = 0; i < padded.length; i += 4) total = (total + padded.readUInt32BE(i)) >>> 0;
+      expect([tag, total]).toEqual([tag, sum]);
+    }
+  });
+  it("that is no such font is refused", () => {
+    expect(() => unpackWoff(Buffer.from("not a font at all, whatever its name says"))).toThrow("WOFF");
+  });
+});
