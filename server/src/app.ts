@@ -14,6 +14,8 @@ import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
 import { addLibraryRoutes } from "./library/routes";
 import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from "./http/disk";
+import { addJobRoutes } from "./job/routes";
+import { JobWorker } from "./job/worker";
 import { errorHandler } from "./http/errors";
 import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
@@ -26,7 +28,6 @@ import { addResponseRoutes } from "./response/routes";
 import { Routes } from "./http/route";
 import { addPracticeRoutes } from "./practice/routes";
 import { addBaselineRoutes } from "./baseline/routes";
-import { PaperPress } from "./program/paper";
 import { addProgramRoutes } from "./program/routes";
 import { addRunRoutes } from "./run/routes";
 import { addSafetyRoutes } from "./safety/routes";
@@ -147,8 +148,8 @@ export function createApp({
     ...(freeBytes ? [refuseWithoutRoom(freeBytes)] : []),
   );
 
-  const press = new PaperPress();
-  const context: AppContext = { db, now: practiceClock(db), press };
+  const worker = new JobWorker(db);
+  const context: AppContext = { db, now: practiceClock(db), worker };
   const routes = new Routes(async (caller) => {
     const today = (await context.now(caller)).toISOString().slice(0, 10);
     if (await isStillGood(db, caller, today)) return;
@@ -163,6 +164,7 @@ export function createApp({
     safety: addSafetyRoutes,
     library: addLibraryRoutes,
     program: addProgramRoutes,
+    file: addJobRoutes,
     "day plan": addDayPlanRoutes,
     run: addRunRoutes,
     "follow-up": addFollowUpRoutes,
@@ -209,7 +211,7 @@ export function createApp({
   app.use(errorHandler);
   const stop = async () => {
     sessions.stop();
-    await press.stop();
+    await worker.stop();
   };
   return Object.assign(app, { declared: routes.declared, stop });
 }

@@ -2,14 +2,14 @@
 import { QueryTypes } from "sequelize";
 import type { Caller } from "./auth/caller";
 import type { Db } from "./db/connection";
-import type { PaperPress } from "./program/paper";
+import type { JobWorker } from "./job/worker";
 
 export interface AppContext {
   db: Db;
   /** The moment it is for a trainer's practice; demo practices live on a fixed day. */
   now(caller: Pick<Caller, "practiceId">): Promise<Date>;
-  /** Makes what goes on paper, beside everything else. */
-  press: PaperPress;
+  /** Does what takes a while, beside everything else. */
+  worker: JobWorker;
 }
 
 /**

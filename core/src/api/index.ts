@@ -14,3 +14,4 @@ export * from "./followup";
 export * from "./practice";
 export * from "./member";
 export * from "./message";
+export * from "./job";

@@ -14,14 +14,12 @@ import {
 import { writeCsv } from "@kind-grip/core/exchange";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
-import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
 import { addAbsence, listAbsences, removeAbsence } from "./absences";
-import { exportCrew } from "./export";
 import { addPeople, changePerson, listPeople, removePerson } from "./people";
 
 const PersonParams = v.object({ crewId: Id, personId: Id });
@@ -148,21 +146,6 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: Absences,
     params: v.object({ crewId: Id, absenceId: Id }),
     handle: ({ caller, params }) => removeAbsence(db, caller, params.crewId, params.absenceId),
-  });
-  routes.add({
-    id: "exportCrew",
-    method: "get",
-    path: "/api/crews/:crewId/export.json",
-    summary: "Everything that is kept of a crew, as one open file",
-    file: "application/json",
-    params: CrewParams,
-    async handle({ caller, params, response }) {
-      const at = await now(caller);
-      const crew = await crewOf(db, caller, params.crewId);
-      const file = await exportCrew(db, caller, at, crew.id);
-      await noteSeen(db, caller, at, { crewId: crew.id, personId: null, subject: "export", what: "everything of the crew" });
-      sendFile(response, `${crew.name}.kind-grip-crew.json`, "application/json", JSON.stringify(file));
-    },
   });
   routes.add({
     id: "peopleCsv",

@@ -134,7 +134,8 @@ const NOTHING_TO_DECIDE = { heldOut: [], endingSoon: [], decisions: [], alerts: 
 
 type Needs = Awaited<ReturnType<typeof readNeeds>>;
 
-async function readNeeds({ models, sequelize }: Db, crewIds: readonly string[]) {
+async function readNeeds(db: Db, crewIds: readonly string[]) {
+  const { models, sequelize } = db;
   const crewId = { [Op.in]: [...crewIds] };
   const [restrictions, clearances, waiting, alerts, late] = await Promise.all([
     models.Restriction.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
@@ -142,7 +143,7 @@ async function readNeeds({ models, sequelize }: Db, crewIds: readonly string[]) 
     models.Proposal.findAll({ where: { crewId }, attributes: ["crewId", "personId", "kind"], raw: true }) as unknown as Promise<
       Pick<ProposalRow, "crewId" | "personId" | "kind">[]
     >,
-    reportsByPerson({ models, sequelize }, crewIds, false),
+    reportsByPerson(db, crewIds, false),
     lateRuns(sequelize, crewIds),
   ]);
   return { restrictions, clearances, waiting, alerts, late };

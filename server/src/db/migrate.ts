@@ -12,6 +12,7 @@ import { documentFormats } from "./migrations/0007-document-formats";
 import { restrictions } from "./migrations/0008-restrictions";
 import { signIns } from "./migrations/0009-sign-ins";
 import { secondFactor } from "./migrations/0010-second-factor";
+import { jobs } from "./migrations/0011-jobs";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -24,6 +25,7 @@ const MIGRATIONS = {
   "0008-restrictions": restrictions,
   "0009-sign-ins": signIns,
   "0010-second-factor": secondFactor,
+  "0011-jobs": jobs,
 };
 
 /** Runs what has not run yet; returns the names. */

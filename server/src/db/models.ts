@@ -6,6 +6,7 @@ import { defineBaselineTables } from "../baseline/tables";
 import { defineCrewTables } from "../crew/tables";
 import { defineDayplanTables } from "../dayplan/tables";
 import { defineFollowupTables } from "../followup/tables";
+import { defineJobTables } from "../job/tables";
 import { defineLibraryTables } from "../library/tables";
 import { defineMemberTables } from "../member/tables";
 import { defineMessageTables } from "../message/tables";
@@ -33,6 +34,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineResponseTables(sequelize),
     ...defineFollowupTables(sequelize),
     ...defineMessageTables(sequelize),
+    ...defineJobTables(sequelize),
   };
 }
 

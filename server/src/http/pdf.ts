@@ -34,14 +34,18 @@ const prepare = once(() => {
   pdfmake.setLocalAccessPolicy(() => false);
 });
 
-/** A4, in the application's face. */
-export async function pdfOf(definition: TDocumentDefinitions): Promise<Buffer> {
+/** A4, in the application's face. @param progress hears how much of what is laid out is drawn, 0 to 1 */
+export async function pdfOf(definition: TDocumentDefinitions, progress?: (share: number) => void): Promise<Buffer> {
   prepare();
   return pdfmake
-    .createPdf({
-      pageSize: "A4",
-      defaultStyle: { font: "Legible", fontSize: 12, color: INK, lineHeight: 1.15 },
-      ...definition,
-    })
+    .createPdf(
+      {
+        pageSize: "A4",
+        defaultStyle: { font: "Legible", fontSize: 12, color: INK, lineHeight: 1.15 },
+        ...definition,
+      },
+      // Left out of the types of pdfmake.
+      { progressCallback: progress } as object,
+    )
     .getBuffer();
 }

@@ -30,6 +30,11 @@ const FIGURE_POINTS = 112;
 /** Tried in turn, should the texts be longer than usual. */
 const SHRINKS = [1, 0.93, 0.86, 0.78, 0.69, 0.6, 0.5];
 
+/** Hears how far it is, 0 to 1. */
+type Progress = (share: number) => void;
+/** Shares of the work at which the scales are found, the pages written, the pages laid out; measured with sixty people. */
+const PROGRESS = { fitted: 0.15, written: 0.25, laidOut: 0.6 };
+
 /** What the pages of one paper have in common. */
 interface Sheet {
   library: Library;
@@ -48,9 +53,15 @@ interface Leaf {
 }
 
 /** @param names person id → name, for the easier forms */
-export function handOut(library: Library, program: Program, crewName: string, names: ReadonlyMap<string, string>): Promise<Buffer> {
+export function handOut(
+  library: Library,
+  program: Program,
+  crewName: string,
+  names: ReadonlyMap<string, string>,
+  progress?: Progress,
+): Promise<Buffer> {
   const leaves = program.sessions.filter(({ items }) => items.length > 0).map((session) => ({ session, whose: crewName, names }));
-  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "This program has no session with items yet.");
+  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "This program has no session with items yet.", progress);
 }
 
 /** Personal sheets: a page for each person and session, in their own forms, without what they leave out. One program, many sheets. */
@@ -58,7 +69,8 @@ export function personalSheets(
   library: Library,
   program: Program,
   crewName: string,
-  people: readonly { id: string; name: string; participation: Participation | undefined }[],
+  people: readonly { id: string; name: string; participation?: Participation }[],
+  progress?: Progress,
 ): Promise<Buffer> {
   const leaves = people.flatMap(({ id, name, participation }) =>
     program.sessions.flatMap((session) => {
@@ -66,17 +78,27 @@ export function personalSheets(
       return own.items.length === 0 ? [] : [{ session: own, whose: `${name} · ${crewName}`, names: new Map([[name, name]]) }];
     }),
   );
-  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "There is nothing to put on a sheet.");
+  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "There is nothing to put on a sheet.", progress);
 }
 
-async function leavesOnPaper(library: Library, leaves: readonly Leaf[], title: string, nothing: string): Promise<Buffer> {
+async function leavesOnPaper(
+  library: Library,
+  leaves: readonly Leaf[],
+  title: string,
+  nothing: string,
+  progress: Progress = () => undefined,
+): Promise<Buffer> {
   const sheet: Sheet = { library, words: wordsOf(library), figures: {} };
   if (leaves.length === 0) return (await render([{ text: nothing }], title, sheet)).pdf;
   // Most people's sheets differ in the name only: how far their type shrinks is found once.
   const alike = (leaf: Leaf) => JSON.stringify([{ ...leaf.session, id: "" }, leaf.names.size > 1 && [...leaf.names]]);
   const scales = await fittingScales(sheet, new Map(leaves.map((leaf) => [alike(leaf), leaf])));
-  const content = leaves.flatMap((leaf, i) => page(sheet, leaf, scales.get(alike(leaf))!, i));
-  return (await render(content, title, sheet)).pdf;
+  const content = leaves.flatMap((leaf, i) => {
+    progress(PROGRESS.fitted + (PROGRESS.written - PROGRESS.fitted) * (i / leaves.length));
+    return page(sheet, leaf, scales.get(alike(leaf))!, i);
+  });
+  progress(PROGRESS.written);
+  return (await render(content, title, sheet, "print", progress)).pdf;
 }
 
 /** For each leaf the largest of the scales tried at which its session stays on one page; the smallest where none does. */
@@ -107,6 +129,7 @@ async function render(
   title: string,
   { words, figures }: Sheet,
   purpose: "print" | "layout" = "print",
+  progress?: Progress,
 ): Promise<{ pdf: Buffer; pagesOf: number[] }> {
   let count = 0;
   const starts: number[] = [];
@@ -138,7 +161,7 @@ async function render(
       };
     },
   };
-  const pdf = await pdfOf(definition);
+  const pdf = await pdfOf(definition, progress && ((share) => progress(PROGRESS.laidOut + (1 - PROGRESS.laidOut) * share)));
   return { pdf, pagesOf: starts.map((start, i) => (starts[i + 1] ?? count + 1) - start) };
 }
 

@@ -1,27 +1,21 @@
 /** Programs, their file, and their hand-out. */
 import { ChangedProgram, ImportedProgram, NewProgram, ProgramEntry } from "@kind-grip/core/api";
-import { isHere } from "@kind-grip/core/crew";
-import { dateAt } from "@kind-grip/core/calendar";
 import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
-import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import * as v from "valibot";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
-import { listPeople } from "../crew/people";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { practiceLibrary } from "../library/practice-library";
-import { participationsIn } from "../safety/participations";
-import { customMovementsOf } from "./paper-task";
 import { createProgram, listPrograms, programOf, saveProgram, setProgramRemoved } from "./programs";
 
 const ProgramParams = v.object({ programId: Id });
 
-export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext): void {
+export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "programs",
     method: "get",
@@ -107,69 +101,6 @@ export function addProgramRoutes(routes: Routes, { db, now, press }: AppContext)
     async handle({ caller, params, response }) {
       const { program } = await programOf(db, caller, params.programId);
       sendFile(response, `${program.name}.kind-grip.json`, "application/json", JSON.stringify(writeProgramFile(program), null, 2));
-    },
-  });
-  routes.add({
-    id: "personalSheets",
-    method: "get",
-    path: "/api/programs/:programId/sheets.pdf",
-    summary: "Personal sheets: a page for each person and session, in their own forms",
-    file: "application/pdf",
-    params: ProgramParams,
-    async handle({ caller, params, response }) {
-      const { program, crewId } = await programOf(db, caller, params.programId);
-      const crew = await crewOf(db, caller, crewId);
-      const at = await now(caller);
-      const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, at);
-      const today = dateAt(at.getTime(), crew.detail.timeZone);
-      const people = notHeldOut(await listPeople(db, caller, crewId), participations).filter((person) => isHere(person, today));
-      const sheets = people.map(({ id, name }) => ({ id, name, participation: participations.get(id) }));
-      sendFile(
-        response,
-        `${program.name} sheets.pdf`,
-        "application/pdf",
-        await press.print(
-          {
-            kind: "sheets",
-            customMovements: customMovementsOf(await practiceLibrary(db, caller.practiceId)),
-            program,
-            crewName: crew.name,
-            people: sheets,
-          },
-          response,
-        ),
-      );
-    },
-  });
-  routes.add({
-    id: "handOut",
-    method: "get",
-    path: "/api/programs/:programId/hand-out.pdf",
-    summary: "The program on paper, one page a session",
-    file: "application/pdf",
-    params: ProgramParams,
-    async handle({ caller, params, response }) {
-      const { program, crewId } = await programOf(db, caller, params.programId);
-      const crew = await crewOf(db, caller, crewId);
-      const participations = await participationsIn(db, { id: crewId, timeZone: crew.detail.timeZone }, await now(caller));
-      const people = notHeldOut(await listPeople(db, caller, crewId), participations);
-      const library = await practiceLibrary(db, caller.practiceId);
-      const within = { ...program, sessions: program.sessions.map((session) => sessionWithin(library, session, participations)) };
-      sendFile(
-        response,
-        `${program.name}.pdf`,
-        "application/pdf",
-        await press.print(
-          {
-            kind: "handOut",
-            customMovements: customMovementsOf(library),
-            program: within,
-            crewName: crew.name,
-            names: people.map((person) => [person.id, person.name]),
-          },
-          response,
-        ),
-      );
     },
   });
 }

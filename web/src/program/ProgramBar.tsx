@@ -13,6 +13,7 @@ import { programApi } from "./api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { SaveState } from "../document/SaveState";
+import { FileButton } from "../job/FileButton";
 import { KeepBoth } from "./KeepBoth";
 import { KeysDialog } from "./KeysDialog";
 import { StyleDialog } from "./StyleDialog";
@@ -51,9 +52,9 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
           summary={(version) => <VersionSummary program={version} />}
           otherWay={<KeepBoth />}
         />
-        <Button component="a" href={`/api/programs/${programId}/hand-out.pdf`} startIcon={<Printer size={20} />}>
+        <FileButton wanted={{ kind: "handOut", programId }} what={t("Hand-out")} startIcon={<Printer size={20} />}>
           {t("Hand-out")}
-        </Button>
+        </FileButton>
         <IconButton aria-label={t("More")} aria-haspopup="menu" onClick={(event) => setMenuAt(event.currentTarget)}>
           <Ellipsis size={22} />
         </IconButton>

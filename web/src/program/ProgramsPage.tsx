@@ -16,6 +16,7 @@ import { problemOf, type ProblemBody } from "../base/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { FilePick } from "../parts/FilePick";
+import { FileButton } from "../job/FileButton";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { useGroupLengths } from "./use-group-lengths";
@@ -135,9 +136,9 @@ export default function ProgramsPage() {
                   <Box>
                     <Lengths crew={crew} sessions={program.sessions} />
                   </Box>
-                  <Button component="a" href={`/api/programs/${id}/hand-out.pdf`} startIcon={<Printer size={20} />}>
+                  <FileButton wanted={{ kind: "handOut", programId: id }} what={t("Hand-out")} startIcon={<Printer size={20} />}>
                     {t("Hand-out")}
-                  </Button>
+                  </FileButton>
                 </Box>
               ))}
             </Box>

@@ -1,0 +1,144 @@
+/** Files that take a while: asked for, watched, taken back, fetched; or waited for at an address of their own. */
+import * as v from "valibot";
+import { Job, NewPaper } from "@kind-grip/core/api";
+import { Id } from "@kind-grip/core/units";
+import type { Response } from "express";
+import { noteSeen } from "../audit/audit";
+import type { Caller } from "../auth/caller";
+import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
+import { sendFile } from "../http/file";
+import { Problem } from "../http/problem";
+import type { Routes } from "../http/route";
+import { ask, contentKeyOf, fileOf, jobOf, leave, told, type AskedWork } from "./jobs";
+import { paperWork } from "./papers";
+
+/** Between two looks at work that is waited for. */
+const LOOK_MS = 150;
+
+const ProgramParams = v.object({ programId: Id });
+const CrewParams = v.object({ crewId: Id });
+const JobParams = v.object({ jobId: Id });
+
+export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): void {
+  const askFor = async (caller: Caller, work: AskedWork) => {
+    const job = await ask(db, caller, work);
+    worker.wake();
+    return job;
+  };
+  const paper = async (caller: Caller, programId: string, kind: "handOut" | "personalSheets") =>
+    paperWork(db, caller, await now(caller), programId, kind);
+  const everythingOf = async (caller: Caller, crewId: string): Promise<AskedWork> => {
+    const crew = await crewOf(db, caller, crewId);
+    const at = await now(caller);
+    await noteSeen(db, caller, at, { crewId, personId: null, subject: "export", what: "everything of the crew" });
+    const { role, accountId, practiceId } = caller;
+    const task = { kind: "crewExport", caller: { role, accountId, practiceId }, at: at.toISOString(), crewId } as const;
+    return { crewId, subjectId: crewId, fileName: `${crew.name}.kind-grip-crew.json`, task };
+  };
+  /** Answers with the file as soon as it is made; who goes away before that does not wait any more. */
+  const answerWhenMade = async (caller: Caller, work: AskedWork, response: Response) => {
+    const { id } = await askFor(caller, work);
+    let gone = false;
+    response.once("close", () => {
+      gone = true;
+      void leave(db, id).catch(() => undefined);
+    });
+    for (;;) {
+      const job = await jobOf(db, caller, id);
+      if (gone) return;
+      if (job.state === "made") return send(response, job, await fileOf(db, job));
+      if (job.state === "failed") throw new Problem(503, "notMade", job.problem ?? "It could not be made. Ask for it again.");
+      if (job.state === "cancelled") await ask(db, caller, work);
+      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+    }
+  };
+
+  routes.add({
+    id: "askForPaper",
+    method: "post",
+    path: "/api/programs/:programId/papers",
+    summary: "Ask for a program on paper; what is asked for twice is made once",
+    answer: Job,
+    params: ProgramParams,
+    body: NewPaper,
+    handle: async ({ caller, params, body }) => askFor(caller, await paper(caller, params.programId, body.kind)),
+  });
+  routes.add({
+    id: "askForCrewExport",
+    method: "post",
+    path: "/api/crews/:crewId/export",
+    summary: "Ask for everything that is kept of a crew, as one open file",
+    answer: Job,
+    params: CrewParams,
+    handle: async ({ caller, params }) => askFor(caller, await everythingOf(caller, params.crewId)),
+  });
+  routes.add({
+    id: "job",
+    method: "get",
+    path: "/api/jobs/:jobId",
+    summary: "How far something that takes a while is",
+    answer: Job,
+    params: JobParams,
+    handle: async ({ caller, params }) => told(await jobOf(db, caller, params.jobId)),
+  });
+  routes.add({
+    id: "leaveJob",
+    method: "delete",
+    path: "/api/jobs/:jobId",
+    summary: "Wait for it no longer; it is not made when nobody else does",
+    params: JobParams,
+    async handle({ caller, params }) {
+      await leave(db, (await jobOf(db, caller, params.jobId)).id);
+    },
+  });
+  routes.add({
+    id: "jobFile",
+    method: "get",
+    path: "/api/jobs/:jobId/file",
+    summary: "What was made; paper only as long as everything on it is still so",
+    file: "application/pdf",
+    params: JobParams,
+    async handle({ caller, params, response }) {
+      const job = await jobOf(db, caller, params.jobId);
+      const file = await fileOf(db, job);
+      // Somebody may be held out since, a form eased, a movement changed.
+      if (job.kind !== "crewExport" && contentKeyOf(caller, await paper(caller, job.subjectId, job.kind)) !== job.contentKey)
+        throw new Problem(409, "outdated", "Something on it has changed since. Ask for it again.");
+      send(response, job, file);
+    },
+  });
+  routes.add({
+    id: "personalSheets",
+    method: "get",
+    path: "/api/programs/:programId/sheets.pdf",
+    summary: "Personal sheets: a page for each person and session, in their own forms",
+    file: "application/pdf",
+    params: ProgramParams,
+    handle: async ({ caller, params, response }) =>
+      answerWhenMade(caller, await paper(caller, params.programId, "personalSheets"), response),
+  });
+  routes.add({
+    id: "handOut",
+    method: "get",
+    path: "/api/programs/:programId/hand-out.pdf",
+    summary: "The program on paper, one page a session",
+    file: "application/pdf",
+    params: ProgramParams,
+    handle: async ({ caller, params, response }) => answerWhenMade(caller, await paper(caller, params.programId, "handOut"), response),
+  });
+  routes.add({
+    id: "exportCrew",
+    method: "get",
+    path: "/api/crews/:crewId/export.json",
+    summary: "Everything that is kept of a crew, as one open file",
+    file: "application/json",
+    params: CrewParams,
+    handle: async ({ caller, params, response }) => answerWhenMade(caller, await everythingOf(caller, params.crewId), response),
+  });
+}
+
+function send(response: Response, { kind, fileName }: { kind: Job["kind"]; fileName: string }, file: Buffer): void {
+  if (kind === "crewExport") response.setHeader("Content-Encoding", "gzip");
+  sendFile(response, fileName, kind === "crewExport" ? "application/json" : "application/pdf", file);
+}

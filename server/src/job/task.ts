@@ -1,0 +1,52 @@
+/** Long work as it goes to the thread that does it: plain values, the practice's own movements among them. */
+import type { MessagePort } from "node:worker_threads";
+import { promisify } from "node:util";
+import { gzip } from "node:zlib";
+import { libraryOf, type CustomMovement } from "@kind-grip/core/library";
+import type { Program } from "@kind-grip/core/program";
+import type { Participation } from "@kind-grip/core/safety";
+import type { Caller } from "../auth/caller";
+import { exportCrew } from "../crew/export";
+import { connect } from "../db/connection";
+import { handOut, personalSheets } from "../program/hand-out";
+
+interface Paper {
+  customMovements: CustomMovement[];
+  program: Program;
+  crewName: string;
+}
+
+export type JobTask =
+  | (Paper & { kind: "handOut"; names: [personId: string, name: string][] })
+  | (Paper & { kind: "personalSheets"; people: { id: string; name: string; participation?: Participation }[] })
+  | { kind: "crewExport"; caller: Caller; at: string; crewId: string };
+
+export interface ThreadTask {
+  task: JobTask;
+  databaseUrl: string;
+  /** Hears how far it is, 0 to 1. */
+  progress: MessagePort;
+}
+
+/** The work itself. @returns the file; an export packed with gzip, as it is stored and sent */
+export default async function doTask({ task, databaseUrl, progress }: ThreadTask): Promise<Buffer> {
+  const tell = (share: number) => progress.postMessage(share);
+  try {
+    if (task.kind === "crewExport") return await packedExport(task, databaseUrl);
+    const library = libraryOf(task.customMovements);
+    return task.kind === "handOut"
+      ? await handOut(library, task.program, task.crewName, new Map(task.names), tell)
+      : await personalSheets(library, task.program, task.crewName, task.people, tell);
+  } finally {
+    progress.close();
+  }
+}
+
+async function packedExport({ caller, at, crewId }: JobTask & { kind: "crewExport" }, databaseUrl: string): Promise<Buffer> {
+  const db = connect(databaseUrl);
+  try {
+    return await promisify(gzip)(JSON.stringify(await exportCrew(db, caller, new Date(at), crewId)));
+  } finally {
+    await db.sequelize.close();
+  }
+}

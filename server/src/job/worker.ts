@@ -1,0 +1,119 @@
+/**
+ * Does what is asked for, one after the other, in a thread of its own: whoever asks for anything else meanwhile is answered as always.
+ * Any number of server processes may run one: work is taken for a few seconds at a time, and what a process took that was killed is taken
+ * by the next.
+ */
+import { createRequire } from "node:module";
+import { MessageChannel } from "node:worker_threads";
+import Piscina from "piscina";
+import { v7 as uuid } from "uuid";
+import type { Db } from "../db/connection";
+import type { JobRow } from "./tables";
+import type { JobTask, ThreadTask } from "./task";
+
+/** Without a sign of life for this long, another may take it. */
+export const LEASE_MS = 15_000;
+const SIGN_OF_LIFE_MS = 1000;
+const LOOK_MS = 1000;
+const MOST_TRIES = 3;
+/** What was made, and what was not, is forgotten after a day: it can be asked for again. */
+const KEPT_MS = 24 * 3600_000;
+/** A thread that has nothing to do is let go, with what it holds. */
+const IDLE_MS = 60_000;
+
+const require = createRequire(import.meta.url);
+
+export class JobWorker {
+  private pool: Piscina | undefined;
+  private readonly timer: NodeJS.Timeout;
+  private round: Promise<void> | undefined;
+  private stopped = false;
+  private lookedForOld = 0;
+
+  constructor(private readonly db: Db) {
+    this.timer = setInterval(() => this.wake(), LOOK_MS);
+    this.timer.unref();
+  }
+
+  /** Looks for work now instead of within a second. */
+  wake(): void {
+    // A database that is away is asked again the next time.
+    this.round ??= this.doAll()
+      .catch(() => undefined)
+      .finally(() => (this.round = undefined));
+  }
+
+  async stop(): Promise<void> {
+    this.stopped = true;
+    clearInterval(this.timer);
+    await this.pool?.destroy();
+    await this.round;
+  }
+
+  private async doAll(): Promise<void> {
+    await this.forgetOld();
+    for (let job = await this.take(); job && !this.stopped; job = await this.take()) await this.make(job);
+  }
+
+  private async take(now = new Date()): Promise<JobRow | undefined> {
+    const takenBy = uuid();
+    await this.db.sequelize.query(
+      `UPDATE jobs SET state = 'making', takenBy = :takenBy, takenUntil = :until, tries = tries + 1
+       WHERE state = 'waiting' OR (state = 'making' AND takenUntil < :now) ORDER BY askedAt LIMIT 1`,
+      { replacements: { takenBy, now, until: new Date(now.getTime() + LEASE_MS) } },
+    );
+    const job = (await this.db.models.Job.findOne({ where: { takenBy }, attributes: { exclude: ["file"] } }))?.get({ plain: true });
+    if (!job || job.tries <= MOST_TRIES) return job;
+    await this.end(job, { state: "failed", problem: "It was begun several times and never finished." });
+    return this.take(now);
+  }
+
+  private async make(job: JobRow): Promise<void> {
+    const gone = new AbortController();
+    let progress: number | null = null;
+    const signs = setInterval(() => {
+      void this.stillWanted(job, progress).then((wanted) => wanted || gone.abort());
+    }, SIGN_OF_LIFE_MS);
+    try {
+      const file = await this.run(JSON.parse(job.task!) as JobTask, gone.signal, (share) => (progress = share));
+      await this.end(job, { state: "made", progress: 1, task: null, file });
+    } catch (error) {
+      // Stopped or taken back: whoever asked begins anew, or nobody wants it.
+      if (!this.stopped && !gone.signal.aborted) await this.end(job, { state: "failed", problem: (error as Error).message.slice(0, 600) });
+    } finally {
+      clearInterval(signs);
+    }
+  }
+
+  /** Tells how far it is and takes it for another while. @returns false when it was taken back, or taken by another */
+  private async stillWanted({ id, takenBy }: JobRow, progress: number | null): Promise<boolean> {
+    const change = { progress, takenUntil: new Date(Date.now() + LEASE_MS) };
+    // Away for a moment: as long as the lease lasts nobody else begins.
+    const [changed] = await this.db.models.Job.update(change, { where: { id, takenBy, state: "making" } }).catch(() => [1]);
+    return changed > 0;
+  }
+
+  private async end({ id, takenBy }: JobRow, change: Partial<JobRow>): Promise<void> {
+    await this.db.models.Job.update(change, { where: { id, takenBy, state: "making" } });
+  }
+
+  private async run(task: JobTask, signal: AbortSignal, onProgress: (share: number) => void): Promise<Buffer> {
+    this.pool ??= new Piscina({
+      filename: require.resolve("./task.ts"),
+      execArgv: ["--import", "tsx"],
+      minThreads: 0,
+      maxThreads: 1,
+      idleTimeout: IDLE_MS,
+    });
+    const { port1, port2 } = new MessageChannel();
+    port1.on("message", onProgress);
+    const sent: ThreadTask = { task, databaseUrl: this.db.url, progress: port2 };
+    return Buffer.from((await this.pool.run(sent, { signal, transferList: [port2] })) as Uint8Array);
+  }
+
+  private async forgetOld(now = Date.now()): Promise<void> {
+    if (now - this.lookedForOld < KEPT_MS / 24) return;
+    this.lookedForOld = now;
+    await this.db.sequelize.query("DELETE FROM jobs WHERE askedAt < :until", { replacements: { until: new Date(now - KEPT_MS) } });
+  }
+}
