@@ -45,6 +45,19 @@ describe("rounds", () => {
     const late = await save(1, withSafety({ chestPain: false }));
     expect([late.status, late.body.code]).toEqual([409, "closed"]);
   });
+  it("of an earlier version, that did not store how far its records are, are counted all the same, and stored from then on", async () => {
+    await save(0, emptyRecord());
+    await save(1, withSafety({ chestPain: false }));
+    const stored = async () =>
+      (await test.db.models.Baseline.findAll({ where: { roundId }, order: ["progress"], attributes: ["progress"] })).map(
+        (row) => row.get().progress,
+      );
+    expect(await stored()).toEqual(["begun", "empty"]);
+    await test.db.models.Baseline.update({ progress: null }, { where: { roundId } });
+    const { body } = await trainer.get(`/api/crews/${world.crewId}/rounds`);
+    expect(body).toMatchObject([{ id: roundId, begun: 1, finished: 0 }]);
+    expect(await stored()).toEqual(["begun", "empty"]);
+  });
   it("go only while nothing was entered", async () => {
     const spare = uuid();
     await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: spare, name: "By mistake" });

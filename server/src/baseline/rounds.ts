@@ -8,7 +8,7 @@ import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { BaselineRow, RoundRow } from "./tables";
+import type { BaselineRow, RecordProgress, RoundRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { raiseRestrictions } from "../safety/restrictions";
@@ -41,8 +41,24 @@ export async function listRounds(db: Db, caller: Caller, crewId: string): Promis
     ],
   });
   const ids = rounds.map((round) => round.get().id);
-  const records = (await db.models.Baseline.findAll({ where: { roundId: ids } })).map((row) => row.get({ plain: true }));
-  return rounds.map((round) => roundAnswer(round.get({ plain: true }), records));
+  await tellProgress(db, ids);
+  const records = await db.models.Baseline.findAll({ where: { roundId: ids }, attributes: ["roundId", "progress"] });
+  const progress = records.map((row) => row.get({ plain: true }));
+  return rounds.map((round) => roundAnswer(round.get({ plain: true }), progress));
+}
+
+/** What an earlier version stored did not say how far it is: its documents are looked at once. */
+async function tellProgress({ models }: Db, roundId: string[]): Promise<void> {
+  const untold = await models.Baseline.findAll({ where: { roundId, progress: null } });
+  for (const row of untold) {
+    const { personId, version, document, ...rest } = row.get({ plain: true });
+    // Only as it was read: who stores something newer meanwhile says it anew.
+    await models.Baseline.update({ progress: progressOf(document) }, { where: { roundId: rest.roundId, personId, version } });
+  }
+}
+
+export function progressOf(record: BaselineRecord): RecordProgress {
+  return isFinished(record) ? "finished" : isEmpty(record) ? "empty" : "begun";
 }
 
 /** Making the same round twice makes it once. */
@@ -120,6 +136,7 @@ export async function saveRecord(
       symptoms: record.symptoms.map(({ region, level }) => ({ region, level })),
       version: version + 1,
       changedAt: at,
+      progress: progressOf(record),
     };
     await db.models.Baseline.upsert(stored, { transaction });
     const saidBefore = row ? restrictionsCalledFor(row.document.safety, row.document.symptoms) : [];
@@ -162,7 +179,10 @@ function same(a: unknown, b: unknown): boolean {
   return isEqual(a, b);
 }
 
-function roundAnswer({ id, crewId, name, startedOn, closedAt }: RoundRow, records: readonly BaselineRow[]): RoundEntry {
+function roundAnswer(
+  { id, crewId, name, startedOn, closedAt }: RoundRow,
+  records: readonly Pick<BaselineRow, "roundId" | "progress">[],
+): RoundEntry {
   const own = records.filter((record) => record.roundId === id);
   return {
     id,
@@ -170,8 +190,8 @@ function roundAnswer({ id, crewId, name, startedOn, closedAt }: RoundRow, record
     name,
     startedOn,
     closed: closedAt !== null,
-    begun: own.filter((record) => !isEmpty(record.document)).length,
-    finished: own.filter((record) => isFinished(record.document)).length,
+    begun: own.filter(({ progress }) => progress !== "empty").length,
+    finished: own.filter(({ progress }) => progress === "finished").length,
   };
 }
 

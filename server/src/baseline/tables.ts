@@ -21,7 +21,11 @@ export interface BaselineRow {
   symptoms: Pick<Symptom, "region" | "level">[];
   version: number;
   changedAt: Date;
+  /** How far it is, apart from the document; null for one that an earlier version stored. */
+  progress: RecordProgress | null;
 }
+
+export type RecordProgress = "empty" | "begun" | "finished";
 
 export function defineBaselineTables(sequelize: Sequelize) {
   return {
@@ -39,6 +43,7 @@ export function defineBaselineTables(sequelize: Sequelize) {
       symptoms: json,
       version: whole,
       changedAt: moment,
+      progress: text,
     }) as Table<BaselineRow>,
   };
 }

@@ -13,6 +13,7 @@ import { restrictions } from "./migrations/0008-restrictions";
 import { signIns } from "./migrations/0009-sign-ins";
 import { secondFactor } from "./migrations/0010-second-factor";
 import { jobs } from "./migrations/0011-jobs";
+import { recordProgress } from "./migrations/0012-record-progress";
 
 const MIGRATIONS = {
   "0001-the-whole-path": wholePath,
@@ -26,6 +27,7 @@ const MIGRATIONS = {
   "0009-sign-ins": signIns,
   "0010-second-factor": secondFactor,
   "0011-jobs": jobs,
+  "0012-record-progress": recordProgress,
 };
 
 /** Runs what has not run yet; returns the names. */

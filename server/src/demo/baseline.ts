@@ -8,6 +8,7 @@ import { QUESTION_IDS, type QuestionId } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Db } from "../db/connection";
+import { progressOf } from "../baseline/rounds";
 import type { BaselineRow } from "../baseline/tables";
 import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import type { DemoCrew } from "./crews";
@@ -132,6 +133,7 @@ export async function seedRounds(
         symptoms: record.symptoms.map(({ region, level }) => ({ region, level })),
         version: 1,
         changedAt: new Date(Date.parse(at) + i * 7 * 60_000),
+        progress: progressOf(record),
       };
     });
     await db.models.Baseline.bulkCreate(records, { transaction });

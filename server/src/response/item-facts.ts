@@ -54,7 +54,7 @@ export async function itemFacts(
   const [programs, runs, decisions, mornings, felt, absences, participations, masses] = await Promise.all([
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
     flatRuns(db, crew, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
-    db.models.Decision.findAll({ where: { crewId: crew.id, decidedAt: { [Op.lte]: at }, ...of }, order: ["decidedAt"], transaction }),
+    decisionsThatCount(db, crew.id, at, of, transaction),
     db.models.CheckIn.findAll({
       where: { crewId: crew.id, day: { [Op.between]: [since, today] as [string, string] }, ...of },
       order: ["day"],
@@ -65,10 +65,7 @@ export async function itemFacts(
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
     bodyMasses(db, crew.id, transaction),
   ]);
-  const decided = grouped(
-    decisions.map((row) => row.get({ plain: true })),
-    ({ personId, itemId }) => `${personId} ${itemId}`,
-  );
+  const decided = grouped(decisions, ({ personId, itemId }) => `${personId} ${itemId}`);
   const items = new Map<string, { programId: string; item: Item; program: Program }>();
   for (const program of programs)
     for (const session of program.get().document.sessions)
@@ -128,6 +125,42 @@ export async function itemFacts(
       },
     };
   });
+}
+
+/**
+ * Of each person and item the last decision, and the last that changed what is done, oldest first; however many there were before, they
+ * are not read.
+ */
+export async function decisionsThatCount(
+  { models }: Db,
+  crewId: string,
+  at: Date,
+  of: { personId?: string[] },
+  transaction?: Transaction,
+): Promise<DecisionRow[]> {
+  const brief = (await models.Decision.findAll({
+    where: { crewId, decidedAt: { [Op.lte]: at }, ...of },
+    attributes: ["id", "personId", "itemId", "decided"],
+    order: [["decidedAt", "DESC"]],
+    raw: true,
+    transaction,
+  })) as unknown as Pick<DecisionRow, "id" | "personId" | "itemId" | "decided">[];
+  const found: DecisionRow[] = [];
+  const read = async (ids: string[]) => {
+    const rows = ids.length === 0 ? [] : await models.Decision.findAll({ where: { id: ids }, transaction });
+    const plain = rows.map((row) => row.get({ plain: true }));
+    found.push(...plain.filter(({ id }) => !found.some((known) => known.id === id)));
+    return plain;
+  };
+  const ofItem = [...grouped(brief, ({ personId, itemId }) => `${personId} ${itemId}`).values()];
+  await read(ofItem.map(([last]) => last!.id));
+  // Whether a decision changed something is told by its proposal, which is read of one after the other until one did.
+  let open = ofItem.map((list) => list.filter(({ decided }) => decided !== "hold"));
+  while ((open = open.filter((list) => list.length > 0)).length > 0) {
+    const changed = new Set((await read(open.map(([next]) => next!.id))).filter(changesSomething).map(({ id }) => id));
+    open = open.flatMap(([next, ...before]) => (changed.has(next!.id) ? [] : [before]));
+  }
+  return found.sort((a, b) => a.decidedAt.getTime() - b.decidedAt.getTime());
 }
 
 /** Whether a decision changed what is done: a raise, an easing, a pause. Choosing "hold" changes nothing. */
