@@ -8,8 +8,30 @@ export const CrewEntry = v.strictObject({ ...Crew.entries, id: Id, version: Vers
 export type CrewEntry = v.InferOutput<typeof CrewEntry>;
 
 /** With how many people are here and how many programs there are. */
-export const CrewListEntry = v.strictObject({ ...CrewEntry.entries, people: v.number(), programs: v.number() });
+export const CrewListEntry = v.strictObject({
+  ...CrewEntry.entries,
+  people: v.number(),
+  programs: v.number(),
+  /** Whose crew it is, when a colleague shares it with the caller. */
+  sharedBy: v.nullable(v.string()),
+});
 export type CrewListEntry = v.InferOutput<typeof CrewListEntry>;
+
+const Colleague = { accountId: Id, name: v.string(), email: v.string() };
+/** Trainers who share a crew. */
+export const CrewColleagues = v.strictObject({
+  /** Whether it is the caller's own. */
+  own: v.boolean(),
+  /** Whose it is. */
+  trainer: v.string(),
+  colleagues: v.array(v.strictObject({ ...Colleague, accepted: v.boolean() })),
+  /** Who could be invited; nobody on a colleague's crew. */
+  others: v.array(v.strictObject(Colleague)),
+});
+export type CrewColleagues = v.InferOutput<typeof CrewColleagues>;
+
+export const Invitation = v.strictObject({ crewId: Id, crewName: v.string(), trade: v.string(), by: v.string() });
+export type Invitation = v.InferOutput<typeof Invitation>;
 
 export const NewCrew = v.strictObject({ id: Id, crew: Crew });
 export const ChangedCrew = v.strictObject({ version: Version, crew: Crew });

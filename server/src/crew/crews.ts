@@ -28,30 +28,32 @@ export async function lockCrew(db: Db, caller: Caller, crewId: string, transacti
   return theirCrew(db, caller, crewId, { transaction, lock: transaction.LOCK.UPDATE });
 }
 
-/** A trainer's own crews, those a lead or an employer was given, and the one a member belongs to. */
-async function theirCrew({ models }: Db, caller: Caller, crewId: string, options: FindOptions): Promise<CrewRow> {
-  const crew = (await models.Crew.findOne({ where: { id: crewId, removedAt: null }, ...options }))?.get({ plain: true });
-  if (!crew) throw notFound("crew");
-  const theirs =
-    caller.role === "trainer"
-      ? crew.trainerId === caller.accountId
-      : caller.role === "member"
-        ? crew.id === caller.crewId
-        : (await models.CrewAccess.count({
-            where: { accountId: caller.accountId, crewId },
-            transaction: options.transaction ?? undefined,
-          })) > 0;
-  if (!theirs) throw notFound("crew");
+/** A trainer's own crews and those shared with them, those a lead or an employer was given, and the one a member belongs to. */
+async function theirCrew(db: Db, caller: Caller, crewId: string, options: FindOptions): Promise<CrewRow> {
+  const crew = (await db.models.Crew.findOne({ where: { id: crewId, removedAt: null }, ...options }))?.get({ plain: true });
+  if (!crew || !(await isTheirs(db, caller, crew, options.transaction ?? undefined))) throw notFound("crew");
   return crew;
+}
+
+async function isTheirs({ models }: Db, { role, accountId, crewId: membersCrew }: Caller, crew: CrewRow, transaction?: Transaction) {
+  const of = { where: { accountId, crewId: crew.id }, transaction };
+  if (role === "member") return crew.id === membersCrew;
+  if (role !== "trainer") return (await models.CrewAccess.count(of)) > 0;
+  return (
+    crew.trainerId === accountId || (await models.CrewColleague.count({ ...of, where: { ...of.where, acceptedAt: { [Op.ne]: null } } })) > 0
+  );
 }
 
 /** Every crew of the caller, by name. */
 export async function theirCrews({ models }: Db, caller: Caller): Promise<CrewRow[]> {
+  const { role, accountId } = caller;
   const given =
-    caller.role === "trainer"
-      ? { trainerId: caller.accountId }
-      : { id: (await models.CrewAccess.findAll({ where: { accountId: caller.accountId } })).map((row) => row.get().crewId) };
-  return (await models.Crew.findAll({ where: { ...given, removedAt: null }, order: ["name"] })).map((crew) => crew.get({ plain: true }));
+    role === "trainer"
+      ? await models.CrewColleague.findAll({ where: { accountId, acceptedAt: { [Op.ne]: null } }, attributes: ["crewId"] })
+      : await models.CrewAccess.findAll({ where: { accountId } });
+  const id = given.map((row) => row.get().crewId);
+  const theirs = role === "trainer" ? { [Op.or]: [{ trainerId: accountId }, { id }] } : { id };
+  return (await models.Crew.findAll({ where: { ...theirs, removedAt: null }, order: ["name"] })).map((crew) => crew.get({ plain: true }));
 }
 
 export function crewAnswer({ id, name, detail, version }: CrewRow): CrewEntry {
@@ -59,18 +61,26 @@ export function crewAnswer({ id, name, detail, version }: CrewRow): CrewEntry {
 }
 
 export async function listCrews(db: Db, caller: Caller): Promise<CrewListEntry[]> {
-  return withCounts(db, await theirCrews(db, caller));
+  return withCounts(db, caller, await theirCrews(db, caller));
 }
 
-/** With how many people are here and how many programs there are. */
-export async function withCounts({ models }: Db, crews: readonly CrewRow[]): Promise<CrewListEntry[]> {
+/** With how many people are here, how many programs there are, and whose it is when it is shared with the caller. */
+export async function withCounts({ models }: Db, { role, accountId }: Caller, crews: readonly CrewRow[]): Promise<CrewListEntry[]> {
   const crewId = { [Op.in]: crews.map((crew) => crew.id) };
-  const [people, programs] = await Promise.all([
+  const shared = role === "trainer" ? crews.filter(({ trainerId }) => trainerId !== accountId).map(({ trainerId }) => trainerId) : [];
+  const [people, programs, trainers] = await Promise.all([
     models.Person.count({ where: { crewId, leftOn: null }, group: ["crewId"] }),
     models.Program.count({ where: { crewId, removedAt: null }, group: ["crewId"] }),
+    shared.length === 0 ? [] : models.Account.findAll({ where: { id: shared }, attributes: ["id", "name"] }),
   ]);
+  const names = new Map(trainers.map((row) => [row.get().id, row.get().name]));
   const countIn = (counts: { crewId?: unknown; count: number }[], id: string) => counts.find((each) => each.crewId === id)?.count ?? 0;
-  return crews.map((crew) => ({ ...crewAnswer(crew), people: countIn(people, crew.id), programs: countIn(programs, crew.id) }));
+  return crews.map((crew) => ({
+    ...crewAnswer(crew),
+    people: countIn(people, crew.id),
+    programs: countIn(programs, crew.id),
+    sharedBy: names.get(crew.trainerId) ?? null,
+  }));
 }
 
 /** Creating the same id twice answers the crew that is there: a repeated request changes nothing. */
@@ -94,5 +104,7 @@ export async function changeCrew(db: Db, caller: Caller, id: string, version: nu
 /** Removed crews keep their records; undoing brings everything back. */
 export async function setCrewRemoved(db: Db, caller: Caller, id: string, removed: boolean): Promise<void> {
   const [changed] = await db.models.Crew.update({ removedAt: removed ? new Date() : null }, { where: { id, trainerId: caller.accountId } });
-  if (changed === 0 && !(await db.models.Crew.findOne({ where: { id, trainerId: caller.accountId } }))) throw notFound("crew");
+  if (changed > 0 || (await db.models.Crew.findOne({ where: { id, trainerId: caller.accountId } }))) return;
+  await crewOf(db, caller, id);
+  throw new Problem(403, "notOwn", "This is a colleague's crew. Only its trainer can remove it.");
 }

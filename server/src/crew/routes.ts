@@ -5,8 +5,10 @@ import {
   AddedPeople,
   ChangedCrew,
   ChangedPerson,
+  CrewColleagues,
   CrewEntry,
   CrewListEntry,
+  Invitation,
   NewCrew,
   PersonEntry,
   STAFF_ROLES,
@@ -19,9 +21,11 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
+import { acceptInvitation, endSharing, invitationsOf, invite, listColleagues } from "./colleagues";
 import { addAbsence, listAbsences, removeAbsence } from "./absences";
 import { addPeople, changePerson, listPeople, removePerson } from "./people";
 
+const ColleagueParams = v.object({ crewId: Id, accountId: Id });
 const PersonParams = v.object({ crewId: Id, personId: Id });
 export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
@@ -163,5 +167,55 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
       );
       sendFile(response, `${crew.name} people.csv`, "text/csv", csv);
     },
+  });
+  routes.add({
+    id: "crewColleagues",
+    method: "get",
+    path: "/api/crews/:crewId/colleagues",
+    summary: "Trainers who share a crew, and who could be invited",
+    answer: CrewColleagues,
+    params: CrewParams,
+    handle: ({ caller, params }) => listColleagues(db, caller, params.crewId),
+  });
+  routes.add({
+    id: "inviteColleague",
+    method: "put",
+    path: "/api/crews/:crewId/colleagues/:accountId",
+    summary: "Invite a colleague to share a crew",
+    answer: CrewColleagues,
+    params: ColleagueParams,
+    handle: async ({ caller, params }) => invite(db, caller, await now(caller), params.crewId, params.accountId),
+  });
+  routes.add({
+    id: "endSharing",
+    method: "delete",
+    path: "/api/crews/:crewId/colleagues/:accountId",
+    summary: "Take an invitation or a share back",
+    params: ColleagueParams,
+    handle: async ({ caller, params }) => endSharing(db, caller, await now(caller), params.crewId, params.accountId),
+  });
+  routes.add({
+    id: "invitations",
+    method: "get",
+    path: "/api/invitations",
+    summary: "Crews a colleague would share",
+    answer: v.array(Invitation),
+    handle: ({ caller }) => invitationsOf(db, caller),
+  });
+  routes.add({
+    id: "acceptInvitation",
+    method: "post",
+    path: "/api/invitations/:crewId/accept",
+    summary: "Share a colleague's crew",
+    params: CrewParams,
+    handle: async ({ caller, params }) => acceptInvitation(db, caller, await now(caller), params.crewId),
+  });
+  routes.add({
+    id: "declineInvitation",
+    method: "delete",
+    path: "/api/invitations/:crewId",
+    summary: "Decline to share a colleague's crew, or leave it",
+    params: CrewParams,
+    handle: async ({ caller, params }) => endSharing(db, caller, await now(caller), params.crewId, caller.accountId),
   });
 }

@@ -31,6 +31,16 @@ export interface CrewAccessRow {
   crewId: string;
 }
 
+/** A trainer who shares another's crew. */
+export interface CrewColleagueRow {
+  crewId: string;
+  accountId: string;
+  invitedBy: string;
+  invitedAt: Date;
+  /** Null while it is an invitation. */
+  acceptedAt: Date | null;
+}
+
 export interface AbsenceRow {
   id: string;
   crewId: string;
@@ -61,6 +71,13 @@ export function defineCrewTables(sequelize: Sequelize) {
       version: whole,
     }) as Table<PersonRow>,
     CrewAccess: sequelize.define("crew_access", { accountId: { ...idPart }, crewId: { ...idPart } }) as Table<CrewAccessRow>,
+    CrewColleague: sequelize.define("crew_colleagues", {
+      crewId: { ...idPart },
+      accountId: { ...idPart },
+      invitedBy: uuid,
+      invitedAt: moment,
+      acceptedAt: moment,
+    }) as Table<CrewColleagueRow>,
     Absence: sequelize.define("absences", {
       id: { ...id },
       crewId: uuid,

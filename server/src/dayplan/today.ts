@@ -25,7 +25,7 @@ export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
   const places = rowsOfCrews.map(({ id, detail }) => ({ id, timeZone: detail.timeZone }));
   // Everything that needs to know the crews only, at once: each wait is a round trip to the database.
   const [crews, rows, participations, people, needs] = await Promise.all([
-    withCounts(db, rowsOfCrews),
+    withCounts(db, caller, rowsOfCrews),
     placementsBetween(db, crewIds, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000)),
     participationsOf(db, places, now),
     // Plain rows: a thousand of them as models would cost more than everything else here.

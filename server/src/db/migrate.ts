@@ -13,6 +13,7 @@ import { restrictions } from "./migrations/0008-restrictions";
 import { signIns } from "./migrations/0009-sign-ins";
 import { secondFactor } from "./migrations/0010-second-factor";
 import { jobs } from "./migrations/0011-jobs";
+import { colleagues } from "./migrations/0013-colleagues";
 import { recordProgress } from "./migrations/0012-record-progress";
 
 const MIGRATIONS = {
@@ -28,6 +29,7 @@ const MIGRATIONS = {
   "0010-second-factor": secondFactor,
   "0011-jobs": jobs,
   "0012-record-progress": recordProgress,
+  "0013-colleagues": colleagues,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -38,6 +38,7 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
 export const TAGS = [
   "Me",
   "Crews",
+  "Colleagues",
   "People",
   "Programs",
   "Plan",

@@ -4,7 +4,7 @@ import { sampleCrew } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import BenchPage from "./BenchPage";
 
-const crew = { ...sampleCrew({ kit: [{ kind: "dumbbell", massKg: 1, count: 4 }] }), people: 3, programs: 1, shifts: [] };
+const crew = { ...sampleCrew({ kit: [{ kind: "dumbbell", massKg: 1, count: 4 }] }), people: 3, programs: 1, sharedBy: null, shifts: [] };
 const open = (tool: string) => {
   const server = new TestServer({ ...SIGNED_IN, "GET /crews": [crew] });
   return { server, ...showPage(<BenchPage />, { at: `/bench/${tool}`, path: "/bench/:tool" }) };

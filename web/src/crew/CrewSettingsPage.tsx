@@ -10,6 +10,7 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { PageTitle } from "../parts/PageTitle";
+import { Colleagues } from "./Colleagues";
 import { CrewForm } from "./CrewForm";
 import { useCrew } from "./CrewFrame";
 
@@ -18,6 +19,7 @@ export default function CrewSettingsPage() {
   const [change, { isLoading, error }] = crewApi.useChangeCrewMutation();
   const [remove] = crewApi.useRemoveCrewMutation();
   const [restore] = crewApi.useRestoreCrewMutation();
+  const isOwn = crewApi.useColleaguesQuery(entry.id).data?.own !== false;
   const [asking, setAsking] = useState(false);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -50,11 +52,14 @@ export default function CrewSettingsPage() {
         problem={theirs ? undefined : problem}
         onSubmit={(crew) => void save(crew, theirs?.version)}
         extra={
-          <Button color="error" onClick={() => setAsking(true)}>
-            {t("Remove this crew")}
-          </Button>
+          isOwn && (
+            <Button color="error" onClick={() => setAsking(true)}>
+              {t("Remove this crew")}
+            </Button>
+          )
         }
       />
+      <Colleagues crew={entry} />
       <ConfirmDialog
         open={asking}
         title={t("Remove {{name}}?", { name: entry.name })}

@@ -6,6 +6,7 @@ import { t } from "../base/words";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { Invitations } from "./Invitations";
 import { crewApi } from "./api";
 
 export default function CrewsPage() {
@@ -17,6 +18,7 @@ export default function CrewsPage() {
           {t("Make a crew")}
         </Button>
       </PageTitle>
+      <Invitations />
       <Loaded query={query}>
         {(crews) =>
           crews.length === 0 ? (
@@ -50,7 +52,11 @@ export default function CrewsPage() {
                     </Typography>
                     <Box>
                       <Typography variant="h2">{crew.name}</Typography>
-                      <Typography sx={{ color: "text.secondary" }}>{crew.trade}</Typography>
+                      <Typography sx={{ color: "text.secondary" }}>
+                        {crew.sharedBy === null
+                          ? crew.trade
+                          : t("{{trade}} · shared by {{name}}", { trade: crew.trade, name: crew.sharedBy })}
+                      </Typography>
                     </Box>
                     <Typography sx={{ color: "text.secondary" }}>{crew.place}</Typography>
                     <Typography>

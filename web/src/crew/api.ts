@@ -1,5 +1,5 @@
 /** Crews, their people, absences and cards. */
-import type { Absence, AccessEntry, Card, CrewEntry, CrewListEntry, PersonEntry } from "@kind-grip/core/api";
+import type { Absence, AccessEntry, Card, CrewColleagues, CrewEntry, CrewListEntry, Invitation, PersonEntry } from "@kind-grip/core/api";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import { serverApi } from "../base/api";
 
@@ -41,6 +41,25 @@ export const crewApi = serverApi.injectEndpoints({
     removeAbsence: make.mutation<Absence[], { crewId: string; id: string }>({
       query: ({ crewId, id }) => ({ url: `/crews/${crewId}/absences/${id}`, method: "DELETE" }),
       invalidatesTags: ["People", "Decisions"],
+    }),
+    colleagues: make.query<CrewColleagues, string>({ query: (crewId) => `/crews/${crewId}/colleagues`, providesTags: ["Colleagues"] }),
+    inviteColleague: make.mutation<CrewColleagues, { crewId: string; accountId: string }>({
+      query: ({ crewId, accountId }) => ({ url: `/crews/${crewId}/colleagues/${accountId}`, method: "PUT" }),
+      invalidatesTags: ["Colleagues"],
+    }),
+    endSharing: make.mutation<void, { crewId: string; accountId: string }>({
+      query: ({ crewId, accountId }) => ({ url: `/crews/${crewId}/colleagues/${accountId}`, method: "DELETE" }),
+      invalidatesTags: ["Colleagues"],
+    }),
+    invitations: make.query<Invitation[], void>({ query: () => "/invitations", providesTags: ["Colleagues"] }),
+    acceptInvitation: make.mutation<void, string>({
+      query: (crewId) => ({ url: `/invitations/${crewId}/accept`, method: "POST" }),
+      invalidatesTags: ["Colleagues", "Crews", "Plan", "Decisions", "Safety"],
+    }),
+    /** Or leaves what was accepted. */
+    declineInvitation: make.mutation<void, string>({
+      query: (crewId) => ({ url: `/invitations/${crewId}`, method: "DELETE" }),
+      invalidatesTags: (done, error) => (error ? [] : ["Colleagues", "Crews", "Plan", "Decisions", "Safety"]),
     }),
     access: make.query<AccessEntry, string>({ query: (crewId) => `/crews/${crewId}/access`, providesTags: ["Access"] }),
     issueCards: make.mutation<{ code: string; cards: Card[] }, { crewId: string; personIds: string[] }>({

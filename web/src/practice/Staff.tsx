@@ -34,12 +34,17 @@ export function Staff() {
         </Button>
       </Box>
       <Loaded query={staff}>
-        {(list) => <Loaded query={crews}>{(own) => list.map((person) => <Person key={person.id} person={person} crews={own} />)}</Loaded>}
+        {(list) => (
+          <Loaded query={crews}>{(all) => list.map((person) => <Person key={person.id} person={person} crews={ownOf(all)} />)}</Loaded>
+        )}
       </Loaded>
-      {adding && <AddDialog crews={crews.data ?? []} onClose={() => setAdding(false)} />}
+      {adding && <AddDialog crews={ownOf(crews.data ?? [])} onClose={() => setAdding(false)} />}
     </Box>
   );
 }
+
+/** A colleague's crew is given by that colleague. */
+const ownOf = (crews: readonly CrewListEntry[]) => crews.filter(({ sharedBy }) => sharedBy === null);
 
 function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewListEntry[] }) {
   const [change] = practiceApi.useChangeStaffMutation();

@@ -5,7 +5,7 @@ import { sampleCrew, sampleId } from "../testing/sample";
 import { Password } from "./Password";
 import { Staff } from "./Staff";
 
-const crews = ["Slate crew", "Oyster line"].map((name) => ({ ...sampleCrew({ name }), people: 3, programs: 1 }));
+const crews = ["Slate crew", "Oyster line"].map((name) => ({ ...sampleCrew({ name }), people: 3, programs: 1, sharedBy: null }));
 const lead = { id: sampleId(), name: "Greta Lead", email: "greta@test.example", role: "lead", crewIds: [crews[0]!.id] };
 const trainer = { id: sampleId(), name: "Maren", email: "maren@test.example", role: "trainer", crewIds: [] };
 const open = (answers: object = {}) => {

@@ -15,7 +15,7 @@ const [session] = entry.program.sessions;
 const around = {
   ...SIGNED_IN,
   "GET /today": { now: NOW, crews: [], entries: [], heldOut: [], endingSoon: [], decisions: [], alerts: [], clashes: [] },
-  "GET /crews": [{ ...crew, people: 2, programs: 1 }],
+  "GET /crews": [{ ...crew, people: 2, programs: 1, sharedBy: null }],
   [`GET /crews/${crew.id}`]: crew,
   [`GET /crews/${crew.id}/people`]: people,
   [`GET /crews/${crew.id}/programs`]: [entry],
