@@ -6,6 +6,8 @@ import helmet from "helmet";
 import { pino, type DestinationStream } from "pino";
 import { pinoHttp } from "pino-http";
 import { addAuthRoutes } from "./auth/routes";
+import { addPasskeyRoutes } from "./auth/passkey-routes";
+import { needsSecondStep, standingOf } from "./auth/standing";
 import { csrfProtection, sessionMiddleware } from "./auth/session";
 import { practiceClock, type AppContext } from "./context";
 import { addCrewRoutes } from "./crew/routes";
@@ -149,14 +151,22 @@ export function createApp({
   );
 
   const worker = new JobWorker(db);
-  const context: AppContext = { db, now: practiceClock(db), worker };
-  const routes = new Routes(async (caller) => {
-    const today = (await context.now(caller)).toISOString().slice(0, 10);
-    if (await isStillGood(db, caller, today)) return;
-    throw new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
+  const context: AppContext = { db, now: practiceClock(db), worker, secret };
+  const routes = new Routes(async (caller, path) => {
+    const gone = new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
+    if (caller.role === "member") {
+      const today = (await context.now(caller)).toISOString().slice(0, 10);
+      if (!(await isStillGood(db, caller, today))) throw gone;
+      return;
+    }
+    const standing = await standingOf(db, caller);
+    if (!standing) throw gone;
+    if (needsSecondStep(standing) && !path.startsWith("/api/me/"))
+      throw new Problem(403, "secondStepNeeded", "Your practice asks for a second step or a passkey. Add one under Practice first.");
   }, checkAnswers);
   const subjects = {
     auth: addAuthRoutes,
+    passkey: addPasskeyRoutes,
     practice: addPracticeRoutes,
     crew: addCrewRoutes,
     work: addWorkRoutes,

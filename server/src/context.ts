@@ -8,6 +8,8 @@ export interface AppContext {
   db: Db;
   /** The moment it is for a trainer's practice; demo practices live on a fixed day. */
   now(caller: Pick<Caller, "practiceId">): Promise<Date>;
+  /** Of this installation; what it signs is good on every server of it. */
+  secret: string;
   /** Does what takes a while, beside everything else. */
   worker: JobWorker;
 }
@@ -47,7 +49,7 @@ const LAST_WRITTEN = [
   ["decisions", "decidedAt"],
   ["check_ins", "at"],
   ["runs", "endedAt"],
-  ["audit_entries", "lastAt"],
+  ["trail_entries", "at"],
 ]
   .map(([table, column]) => `SELECT MAX(t.${column}) AS at FROM ${table} t ${OF_PRACTICE}`)
   .join(" UNION ALL ");

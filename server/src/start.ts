@@ -10,6 +10,7 @@ import { createServer } from "node:net";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
+import { startSealing } from "./audit/seal";
 import { createApp } from "./app";
 import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
@@ -81,7 +82,8 @@ async function start(): Promise<void> {
     const gatewayAddress = process.env.GATEWAY_URL ?? `http://127.0.0.1:${gatewayPort}`;
     standIns.push(startStandIn("meter", meterPort));
     if (!process.env.GATEWAY_URL) standIns.push(startStandIn("gateway", gatewayPort, "--keep", path.join(options.data, "messages.jsonl")));
-    stopWorker = startWorker(db, httpGateway(gatewayAddress), practiceClock(db));
+    const stops = [startWorker(db, httpGateway(gatewayAddress), practiceClock(db)), startSealing(db)];
+    stopWorker = () => stops.forEach((stopOne) => stopOne());
     app = createApp({
       db,
       gatewayAddress,

@@ -23,6 +23,8 @@ export const Me = v.strictObject({
       practice: v.string(),
       demo: v.boolean(),
       now: IsoInstant,
+      /** Nothing can be done before a second step or a passkey was added. */
+      needsSecondStep: v.boolean(),
     }),
   ),
 });

@@ -15,3 +15,4 @@ export * from "./practice";
 export * from "./member";
 export * from "./message";
 export * from "./job";
+export * from "./passkey";

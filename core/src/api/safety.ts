@@ -71,12 +71,13 @@ export const AUDIT_SUBJECTS = [
   "access",
   "report",
   "run",
+  "signIn",
 ] as const;
 export const AuditEntry = v.strictObject({
   id: v.string(),
   /** Null when it was about everybody of the crew. */
   personId: v.nullable(Id),
-  act: v.picklist(["saw", "changed"]),
+  act: v.picklist(["saw", "changed", "did"]),
   subject: v.picklist(AUDIT_SUBJECTS),
   what: v.string(),
   at: IsoInstant,
@@ -86,3 +87,17 @@ export const AuditEntry = v.strictObject({
 });
 export type AuditEntry = v.InferOutput<typeof AuditEntry>;
 export const AuditPage = pageOf("entries", AuditEntry);
+
+/** How far the trail of a practice is sealed, and whether the seals hold. */
+export const TrailState = v.strictObject({
+  segments: v.number(),
+  /** Entries in them. */
+  sealed: v.number(),
+  /** Entries not sealed yet. */
+  open: v.number(),
+  /** To be kept somewhere else, so that nobody can seal anew in silence. */
+  lastHash: v.nullable(v.string()),
+  /** Number of the first segment that is not as it was sealed. */
+  broken: v.nullable(v.number()),
+});
+export type TrailState = v.InferOutput<typeof TrailState>;

@@ -26,6 +26,8 @@ describe("without a sign-in", () => {
       "/api/me",
       "/api/sign-in",
       "/api/sign-out",
+      "/api/sign-in/passkey/question",
+      "/api/sign-in/passkey",
       "/api/member/sign-in",
       "/api/member/card",
       "/api/calendar/:token",
@@ -171,7 +173,14 @@ describe("somebody else's things", () => {
     const employer = { id: uuid(), name: "E", email: `${uuid()}@test.example`, role: "employer", crewIds: [world.crewId] };
     const stranger = await TestTrainer.make(test);
     await owner.send("post", "/api/practice/staff", employer);
+    const job = await owner.send("post", `/api/crews/${world.crewId}/export`);
+    const passkeyId = uuid();
+    const { id: ownerId } = (await test.db.models.Account.findOne({ where: { email: owner.email } }))!.get();
+    const key = { credentialId: passkeyId, publicKey: Buffer.alloc(1), signCount: 0, transports: [], name: "Key", addedAt: new Date() };
+    await test.db.models.Passkey.create({ id: passkeyId, accountId: ownerId, ...key, usedAt: null });
     const ids: Record<string, string> = {
+      jobId: job.body.id as string,
+      passkeyId,
       decisionId,
       reportId: tell.id,
       linkId,
@@ -196,6 +205,7 @@ describe("somebody else's things", () => {
       "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },
       "post /api/crews/:crewId/programs/import": { id: uuid(), text: "{}" },
       "put /api/programs/:programId": { version: 1, program: world.program },
+      "post /api/programs/:programId/papers": { kind: "handOut" },
       "put /api/crews/:crewId/plan/:weekStart": { version: 0, placements: [] },
       "put /api/runs/:runId": { ...run },
       "put /api/crews/:crewId/work": { version: 0, work: { tasks: [], days: [] } },

@@ -13,42 +13,21 @@ import {
 } from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
-import type { Request } from "express";
 import type { AppContext } from "../context";
 import type { AccountRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, Problem } from "../http/problem";
 import type { Routes } from "../http/route";
-import { attempted, knownDevice, rememberDevice } from "./attempts";
+import { noteSignIn } from "../audit/audit";
+import { attempted, knownDevice } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
-import { csrfToken, freshSession } from "./session";
 import { beginSecondFactor, confirmSecondFactor, endSecondFactor, secondFactorMatches, secondFactorOf } from "./second-factor";
+import { withOwnPassword } from "./own-password";
+import { onlyWithPasskey, standingOf } from "./standing";
+import { openSession, whoIs } from "./who-is";
 import { endSession, endSessions, sessionsOf } from "./sessions";
 
 export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
-  const me = async (request: Request) => {
-    const caller = request.session.caller;
-    // Without a sign-in nothing else would notice that the records are away.
-    if (!caller) await db.sequelize.authenticate();
-    const account = caller && (await db.models.Account.findByPk(caller.accountId));
-    const person = caller?.role === "member" ? await db.models.Person.findByPk(caller.accountId) : undefined;
-    const practice = caller && (await db.models.Practice.findByPk(caller.practiceId));
-    return {
-      csrfToken: csrfToken(request),
-      account:
-        caller && (account || person) && practice
-          ? {
-              role: caller.role,
-              name: (account ?? person)!.get().name,
-              email: account?.get().email ?? "",
-              practice: practice.get().name,
-              demo: practice.get().demoNow !== null,
-              now: (await now(caller)).toISOString(),
-            }
-          : null,
-    };
-  };
-
   /** @throws Problem 401 when a code is asked for and none was given; it counts as an attempt, or guessing codes would be free between */
   const secondStep = async ({ id, totpSince }: AccountRow, code: string | undefined, at: Date): Promise<boolean> => {
     if (!totpSince) return true;
@@ -63,7 +42,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Who is signed in, and the token that every change must carry",
     answer: Me,
     roles: "anyone",
-    handle: ({ request }) => me(request),
+    handle: ({ request }) => whoIs(db, now, request),
   });
 
   routes.add({
@@ -81,14 +60,18 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
       const account = await attempted(db, attempt, at, async () =>
         (await passwordMatches(found?.passwordHash, body.password)) && (await secondStep(found!, body.code, at)) ? found : undefined,
       );
+      // Not waited for: how long an answer takes tells nobody whether there is such an account.
+      if (!account && found)
+        void noteSignIn(db, signInOf(found), body.code ? "wrong code of the second step" : "wrong password").catch(() => undefined);
       if (!account)
         throw body.code
           ? new Problem(401, "wrongCode", "This code is not right, or was used before.")
           : new Problem(401, "wrongSignIn", "This e-mail address and password do not belong together.");
-      if (!account.firstSignInAt) await db.models.Account.update({ firstSignInAt: at }, { where: { id: account.id } });
-      await rememberDevice(db, request, response, account.id, at);
-      await freshSession(request, { role: account.role, accountId: account.id, practiceId: account.practiceId });
-      return me(request);
+      const standing = await standingOf(db, signInOf(account));
+      if (standing && onlyWithPasskey(standing))
+        throw new Problem(401, "usePasskey", "Your practice asks for more than a password. Sign in with your passkey.");
+      await openSession(db, account, body.code ? "signed in with a second step" : "signed in", { request, response, at });
+      return whoIs(db, now, request);
     },
   });
 
@@ -99,6 +82,8 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Sign out",
     roles: "anyone",
     async handle({ request, response }) {
+      const { caller } = request.session;
+      if (caller && caller.role !== "member") await noteSignIn(db, caller, "signed out");
       await new Promise<void>((resolve, reject) => request.session.destroy((error) => (error ? reject(error) : resolve())));
       response.clearCookie("kind-grip");
       return undefined;
@@ -113,18 +98,13 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: STAFF_ROLES,
     body: NewPassword,
     async handle({ body, caller, request }) {
-      const { accountId } = caller;
-      const attempt = { account: `password of ${accountId}`, address: request.ip ?? "unknown" };
-      const account = (await db.models.Account.findByPk(accountId))?.get();
-      const right = await attempted(db, attempt, new Date(), async () =>
-        (await passwordMatches(account?.passwordHash, body.current)) ? true : undefined,
-      );
-      if (!right) throw invalid([{ path: "current", message: "is not your password" }]);
+      const { id: accountId } = await withOwnPassword(db, caller, request, body.current, "current");
       const passwordHash = await hashPassword(body.next);
       await inTransaction(db, async (transaction) => {
         await db.models.Account.update({ passwordHash }, { where: { id: accountId }, transaction });
         // Whoever may have known the old one is out at once.
         await endSessions(db, [accountId], transaction, request.sessionID);
+        await noteSignIn(db, caller, "password changed", transaction);
       });
       return undefined;
     },
@@ -161,6 +141,7 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
       const attempt = { account: `second factor of ${caller.accountId}`, address: request.ip ?? "unknown" };
       const codes = await attempted(db, attempt, at, () => confirmSecondFactor(db, caller, body.code, at));
       if (!codes) throw invalid([{ path: "code", message: "is not what the telephone shows now" }]);
+      await noteSignIn(db, caller, "second step turned on");
       return { codes };
     },
   });
@@ -172,13 +153,9 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: STAFF_ROLES,
     body: OwnPassword,
     async handle({ caller, body, request }) {
-      const attempt = { account: `password of ${caller.accountId}`, address: request.ip ?? "unknown" };
-      const account = (await db.models.Account.findByPk(caller.accountId))?.get();
-      const right = await attempted(db, attempt, new Date(), async () =>
-        (await passwordMatches(account?.passwordHash, body.password)) ? true : undefined,
-      );
-      if (!right) throw invalid([{ path: "password", message: "is not your password" }]);
+      await withOwnPassword(db, caller, request, body.password, "password");
       await endSecondFactor(db, caller);
+      await noteSignIn(db, caller, "second step turned off");
       return undefined;
     },
   });
@@ -200,6 +177,11 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "End one of one's own sessions",
     roles: STAFF_ROLES,
     params: v.object({ sessionId: Id }),
-    handle: ({ caller, params }) => endSession(db, caller, params.sessionId),
+    async handle({ caller, params }) {
+      await endSession(db, caller, params.sessionId);
+      await noteSignIn(db, caller, "another session ended");
+    },
   });
 }
+
+const signInOf = ({ id, role, practiceId }: AccountRow) => ({ accountId: id, role, practiceId });

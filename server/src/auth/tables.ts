@@ -23,6 +23,26 @@ export interface AccountRow {
   recoveryHashes?: string[] | null;
 }
 
+export interface PasskeyRow {
+  id: string;
+  accountId: string;
+  /** As the browser calls the key. */
+  credentialId: string;
+  publicKey: Buffer;
+  /** How often the key signed, where it counts. */
+  signCount: number;
+  transports: string[];
+  name: string;
+  addedAt: Date;
+  usedAt: Date | null;
+}
+
+/** A question to a passkey that was answered, until it would have run out. */
+export interface AnsweredQuestionRow {
+  challenge: string;
+  at: Date;
+}
+
 /** A browser somebody signed in with. */
 export interface KnownDeviceRow {
   deviceHash: string;
@@ -66,6 +86,21 @@ export function defineAuthTables(sequelize: Sequelize) {
       totpLastStep: DataTypes.BIGINT,
       recoveryHashes: json,
     }) as Table<AccountRow>,
+    Passkey: sequelize.define("passkeys", {
+      id: { ...id },
+      accountId: uuid,
+      credentialId: longText,
+      publicKey: DataTypes.BLOB,
+      signCount: DataTypes.BIGINT,
+      transports: json,
+      name: text,
+      addedAt: moment,
+      usedAt: moment,
+    }) as Table<PasskeyRow>,
+    AnsweredQuestion: sequelize.define("passkey_challenges", {
+      challenge: { type: text, primaryKey: true },
+      at: moment,
+    }) as Table<AnsweredQuestionRow>,
     KnownDevice: sequelize.define("known_devices", {
       deviceHash: { ...hashPart },
       accountId: { ...idPart },

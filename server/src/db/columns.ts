@@ -8,6 +8,7 @@ export const id = { type: DataTypes.UUID, primaryKey: true };
 export const idPart = { ...id };
 /** A SHA-256 in hexadecimal digits, or another secret of up to 64 letters. */
 export const hashPart = { type: DataTypes.STRING(64), primaryKey: true };
+export const hashText = DataTypes.STRING(64);
 export const dayPart = { type: DataTypes.DATEONLY, primaryKey: true };
 export const wholePart = { type: DataTypes.INTEGER, primaryKey: true };
 /** Counted by the database: nothing is ordered by it. */

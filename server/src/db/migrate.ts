@@ -14,6 +14,8 @@ import { signIns } from "./migrations/0009-sign-ins";
 import { secondFactor } from "./migrations/0010-second-factor";
 import { jobs } from "./migrations/0011-jobs";
 import { colleagues } from "./migrations/0013-colleagues";
+import { trail } from "./migrations/0014-trail";
+import { passkeys } from "./migrations/0015-passkeys";
 import { recordProgress } from "./migrations/0012-record-progress";
 
 const MIGRATIONS = {
@@ -30,6 +32,8 @@ const MIGRATIONS = {
   "0011-jobs": jobs,
   "0012-record-progress": recordProgress,
   "0013-colleagues": colleagues,
+  "0014-trail": trail,
+  "0015-passkeys": passkeys,
 };
 
 /** Runs what has not run yet; returns the names. */

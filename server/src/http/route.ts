@@ -65,7 +65,7 @@ export class Routes {
    * @param checkAnswers holds every answer against its schema; for tests: a running server answers rather than being strict
    */
   constructor(
-    private readonly stillAllowed: (caller: Caller) => Promise<void> = async () => undefined,
+    private readonly stillAllowed: (caller: Caller, path: string) => Promise<void> = async () => undefined,
     private readonly checkAnswers = false,
   ) {}
 
@@ -94,7 +94,7 @@ export class Routes {
     });
     const handlers: RequestHandler[] = spec.body ? [express.json({ limit: spec.bodyLimit ?? "256kb" })] : [];
     this.router[spec.method](spec.path, ...handlers, async (request, response) => {
-      if (roles !== "anyone") await this.stillAllowed(callerOf(request, roles));
+      if (roles !== "anyone") await this.stillAllowed(callerOf(request, roles), spec.path);
       const caller = roles === "anyone" ? (undefined as unknown as Caller) : callerOf(request, roles);
       const call = {
         params: parse(spec.params, request.params, "params") as Out<P>,

@@ -13,7 +13,7 @@ import type { JobTask } from "./task";
 
 /** What is to be done, for whom it is counted as the same, and what the file will be called. */
 export interface AskedWork {
-  crewId: string;
+  crewId: string | null;
   subjectId: string;
   fileName: string;
   task: JobTask;
@@ -84,7 +84,7 @@ export async function ask(db: Db, caller: Caller, work: AskedWork): Promise<Job>
 export async function jobOf(db: Db, caller: Caller, id: string): Promise<ToldJob> {
   const job = (await db.models.Job.findOne({ where: { id, practiceId: caller.practiceId }, attributes: [...TOLD] }))?.get({ plain: true });
   if (!job) throw notFound("file");
-  await crewOfThing(db, caller, job.crewId, "file");
+  if (job.crewId !== null) await crewOfThing(db, caller, job.crewId, "file");
   return job;
 }
 

@@ -74,6 +74,17 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     handle: async ({ caller, params }) => askFor(caller, await everythingOf(caller, params.crewId)),
   });
   routes.add({
+    id: "askForTrail",
+    method: "post",
+    path: "/api/practice/trail/export",
+    summary: "Ask for the whole trail of the practice with its seals, as an open file (docs/formats/trail.md)",
+    answer: Job,
+    handle: async ({ caller: { practiceId, ...caller } }) => {
+      const task = { kind: "trailExport", practiceId, at: new Date().toISOString() } as const;
+      return askFor({ ...caller, practiceId }, { crewId: null, subjectId: practiceId, fileName: "trail.kind-grip-trail.json", task });
+    },
+  });
+  routes.add({
     id: "job",
     method: "get",
     path: "/api/jobs/:jobId",
@@ -103,7 +114,7 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
       const job = await jobOf(db, caller, params.jobId);
       const file = await fileOf(db, job);
       // Somebody may be held out since, a form eased, a movement changed.
-      if (job.kind !== "crewExport" && contentKeyOf(caller, await paper(caller, job.subjectId, job.kind)) !== job.contentKey)
+      if (isPaper(job.kind) && contentKeyOf(caller, await paper(caller, job.subjectId, job.kind)) !== job.contentKey)
         throw new Problem(409, "outdated", "Something on it has changed since. Ask for it again.");
       send(response, job, file);
     },
@@ -138,7 +149,9 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
   });
 }
 
+const isPaper = (kind: Job["kind"]): kind is "handOut" | "personalSheets" => kind === "handOut" || kind === "personalSheets";
+
 function send(response: Response, { kind, fileName }: { kind: Job["kind"]; fileName: string }, file: Buffer): void {
-  if (kind === "crewExport") response.setHeader("Content-Encoding", "gzip");
-  sendFile(response, fileName, kind === "crewExport" ? "application/json" : "application/pdf", file);
+  if (!isPaper(kind)) response.setHeader("Content-Encoding", "gzip");
+  sendFile(response, fileName, isPaper(kind) ? "application/pdf" : "application/json", file);
 }

@@ -6,8 +6,9 @@ import { bytes, endlessText, id, longText, moment, real, text, uuid, whole, type
 export interface JobRow {
   id: string;
   practiceId: string;
-  crewId: string;
-  /** What it is made of: a program, or the crew itself. */
+  /** Null for what is of the whole practice. */
+  crewId: string | null;
+  /** What it is made of: a program, the crew, the practice. */
   subjectId: string;
   kind: JobKind;
   /** Equal for equal work: asked for twice it is done once. */

@@ -7,7 +7,8 @@ import type { Program } from "@kind-grip/core/program";
 import type { Participation } from "@kind-grip/core/safety";
 import type { Caller } from "../auth/caller";
 import { exportCrew } from "../crew/export";
-import { connect } from "../db/connection";
+import { exportTrail } from "../audit/seal";
+import { connect, type Db } from "../db/connection";
 import { handOut, personalSheets } from "../program/hand-out";
 
 interface Paper {
@@ -19,7 +20,8 @@ interface Paper {
 export type JobTask =
   | (Paper & { kind: "handOut"; names: [personId: string, name: string][] })
   | (Paper & { kind: "personalSheets"; people: { id: string; name: string; participation?: Participation }[] })
-  | { kind: "crewExport"; caller: Caller; at: string; crewId: string };
+  | { kind: "crewExport"; caller: Caller; at: string; crewId: string }
+  | { kind: "trailExport"; practiceId: string; at: string };
 
 export interface ThreadTask {
   task: JobTask;
@@ -32,7 +34,8 @@ export interface ThreadTask {
 export default async function doTask({ task, databaseUrl, progress }: ThreadTask): Promise<Buffer> {
   const tell = (share: number) => progress.postMessage(share);
   try {
-    if (task.kind === "crewExport") return await packedExport(task, databaseUrl);
+    if (task.kind === "crewExport") return await packed(databaseUrl, (db) => exportCrew(db, task.caller, new Date(task.at), task.crewId));
+    if (task.kind === "trailExport") return await packed(databaseUrl, (db) => exportTrail(db, task.practiceId, new Date(task.at)));
     const library = libraryOf(task.customMovements);
     return task.kind === "handOut"
       ? await handOut(library, task.program, task.crewName, new Map(task.names), tell)
@@ -42,10 +45,10 @@ export default async function doTask({ task, databaseUrl, progress }: ThreadTask
   }
 }
 
-async function packedExport({ caller, at, crewId }: JobTask & { kind: "crewExport" }, databaseUrl: string): Promise<Buffer> {
+async function packed(databaseUrl: string, read: (db: Db) => Promise<object>): Promise<Buffer> {
   const db = connect(databaseUrl);
   try {
-    return await promisify(gzip)(JSON.stringify(await exportCrew(db, caller, new Date(at), crewId)));
+    return await promisify(gzip)(JSON.stringify(await read(db)));
   } finally {
     await db.sequelize.close();
   }

@@ -137,8 +137,7 @@ async function callerFor({ models }: Db, { personId, crewId }: MemberAccessRow):
 }
 
 /** Still good? Asked at every call: a withdrawn card and a removed account end what they opened. */
-export async function isStillGood({ models }: Db, { role, accountId }: Caller, today: string): Promise<boolean> {
-  if (role !== "member") return (await models.Account.count({ where: { id: accountId, role } })) > 0;
+export async function isStillGood({ models }: Db, { accountId }: Caller, today: string): Promise<boolean> {
   const access = await models.MemberAccess.findByPk(accountId, { attributes: ["personId"] });
   const person = access && (await models.Person.findByPk(accountId, { attributes: ["leftOn"] }));
   return !!person && (person.get().leftOn === null || person.get().leftOn! >= today);

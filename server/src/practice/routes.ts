@@ -1,9 +1,23 @@
 /** The practice: its name, what it sets for itself, its staff. */
-import { AddedStaff, CrewsOfStaff, NewStaff, SettingsEntry, Staff, named } from "@kind-grip/core/api";
+import {
+  AddedStaff,
+  AuditPage,
+  CrewsOfStaff,
+  NewStaff,
+  Page,
+  SettingsEntry,
+  SignInRule,
+  Staff,
+  TrailState,
+  named,
+} from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
 import type { Routes } from "../http/route";
+import { signInTrailOf } from "../audit/audit";
+import { trailState } from "../audit/seal";
+import { changeSignInRule, signInRuleOf } from "./sign-in-rule";
 import { saveSettings, settingsOf } from "./settings";
 import { addStaff, changeCrewsOf, listStaff, removeStaff } from "./staff";
 
@@ -74,5 +88,39 @@ export function addPracticeRoutes(routes: Routes, { db }: AppContext): void {
     answer: Staff,
     params: StaffParams,
     handle: ({ caller, params }) => removeStaff(db, caller, params.accountId),
+  });
+  routes.add({
+    id: "signInTrail",
+    method: "get",
+    path: "/api/practice/trail",
+    summary: "Who of the practice signed in, failed to, or changed how they do, newest first",
+    answer: AuditPage,
+    query: Page,
+    handle: ({ caller, query }) => signInTrailOf(db, caller, query.page),
+  });
+  routes.add({
+    id: "trailState",
+    method: "get",
+    path: "/api/practice/trail/seals",
+    summary: "How far the practice's trail is sealed, and whether the seals hold",
+    answer: TrailState,
+    handle: ({ caller }) => trailState(db, caller.practiceId),
+  });
+  routes.add({
+    id: "signInRule",
+    method: "get",
+    path: "/api/practice/sign-in-rule",
+    summary: "Whether the practice asks its trainers for a second step or a passkey",
+    answer: SignInRule,
+    handle: ({ caller }) => signInRuleOf(db, caller),
+  });
+  routes.add({
+    id: "changeSignInRule",
+    method: "put",
+    path: "/api/practice/sign-in-rule",
+    summary: "Change it; only by somebody who has one",
+    answer: SignInRule,
+    body: SignInRule,
+    handle: ({ caller, body }) => changeSignInRule(db, caller, body),
   });
 }

@@ -1,7 +1,7 @@
 /** Practices, as they are stored. */
 import { SETTINGS_DOCUMENT, type PracticeSettings } from "@kind-grip/core/response";
 import type { Sequelize } from "sequelize";
-import { id, moment, text, whole, type Table } from "../db/columns";
+import { flag, id, moment, text, whole, type Table } from "../db/columns";
 import { storedDocument } from "../db/stored-document";
 
 export interface PracticeRow {
@@ -12,6 +12,8 @@ export interface PracticeRow {
   /** What the practice sets for itself; null while it uses the defaults. */
   settings?: PracticeSettings | null;
   settingsVersion?: number;
+  /** Trainers sign in with a second step or a passkey. */
+  asksSecondStep?: boolean;
 }
 
 export function definePracticeTables(sequelize: Sequelize) {
@@ -22,6 +24,7 @@ export function definePracticeTables(sequelize: Sequelize) {
       demoNow: moment,
       ...storedDocument(SETTINGS_DOCUMENT, "settings"),
       settingsVersion: whole,
+      asksSecondStep: flag,
     }) as Table<PracticeRow>,
   };
 }

@@ -4,6 +4,7 @@ import { BookOpen, Building2, Ruler, Sunrise, Users } from "lucide-react";
 import { useEffect, useMemo } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import { t } from "../base/words";
+import { SecondStepGate } from "../auth/SecondStepGate";
 import { WithLibrary } from "../base/library";
 import { Loading } from "../parts/Loading";
 import { WaitingRuns } from "../run/WaitingRuns";
@@ -25,7 +26,9 @@ const PLACES = [
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
   // Programs may hold custom movements: no page is drawn before they are known.
-  const movements = libraryApi.useMovementsQuery(undefined, { skip: !me?.account || !["trainer", "lead"].includes(me.account.role) });
+  const movements = libraryApi.useMovementsQuery(undefined, {
+    skip: !me?.account || me.account.needsSecondStep || !["trainer", "lead"].includes(me.account.role),
+  });
   const custom = useMemo(() => movements.data?.map((entry) => entry.custom), [movements.data]);
   const { pathname, search } = useLocation();
   useEffect(() => {
@@ -35,6 +38,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (!me) return isError ? <ConnectionNotice page /> : <Loading />;
   if (me.account?.role === "employer") return <Navigate to="/report" replace />;
   if (me.account?.role === "member") return <Navigate to="/me" replace />;
+  if (me.account?.needsSecondStep) return <SecondStepGate practice={me.account.practice} />;
   if (me.account && !movements.data) return movements.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (

@@ -1,15 +1,20 @@
 /** The sign-in: the only page without it. */
 import { Alert, Box, Button, Link as TextLink, TextField, Typography } from "@mui/material";
+import { KeyRound } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import { Link, Navigate, useSearchParams } from "react-router";
 import { t } from "../base/words";
 import { problemOf, serverApi } from "../base/api";
 import { useTabTitle } from "../parts/PageTitle";
 import { authApi } from "./api";
+import { knowsPasskeys, askPasskey } from "./passkey";
 
 export default function SignInPage() {
   const { data: me } = serverApi.useMeQuery();
-  const [signIn, { isLoading, error }] = authApi.useSignInMutation();
+  const [signIn, { isLoading, error: passwordError }] = authApi.useSignInMutation();
+  const [ask, asked] = authApi.useAskForPasskeySignInMutation();
+  const [signInWithPasskey, answered] = authApi.useSignInWithPasskeyMutation();
+  const [said, setSaid] = useState<string | null>(null);
   const [search] = useSearchParams();
   const [email, setEmail] = useState("");
   const [password, setPassword] = useState("");
@@ -18,8 +23,16 @@ export default function SignInPage() {
   useTabTitle(t("Sign in"));
 
   if (me?.account) return <Navigate to={innerAddress(search.get("next"))} replace />;
+  const error = passwordError ?? asked.error ?? answered.error;
   const problem = error ? problemOf(error) : undefined;
   const fieldProblem = (path: string) => problem?.fields.find((field) => field.path === path)?.message;
+  const withPasskey = async () => {
+    setSaid(null);
+    const question = await ask();
+    const answer = question.data && (await askPasskey(question.data));
+    if (answer && "problem" in answer) setSaid(answer.problem as string);
+    else if (answer) await signInWithPasskey(answer);
+  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
     void signIn({ email, password, ...(asksCode ? { code } : {}) }).then((answer) => {
@@ -100,6 +113,22 @@ export default function SignInPage() {
         <Button type="submit" variant="contained" size="large" disabled={isLoading || (asksCode && code.trim() === "")}>
           {isLoading ? t("Signing in …") : t("Sign in")}
         </Button>
+        {knowsPasskeys() && (
+          <Button
+            variant="outlined"
+            size="large"
+            startIcon={<KeyRound size={20} />}
+            disabled={asked.isLoading || answered.isLoading}
+            onClick={() => void withPasskey()}
+          >
+            {t("Sign in with a passkey")}
+          </Button>
+        )}
+        {said !== null && (
+          <Alert severity="warning" variant="outlined">
+            {said}
+          </Alert>
+        )}
         <Typography>
           {t("In a crew?")}{" "}
           <TextLink component={Link} to="/me">

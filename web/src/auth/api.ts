@@ -1,5 +1,5 @@
 /** Signing in and out. */
-import type { Me, NewSecondFactor, SecondFactorState, SignedInSession } from "@kind-grip/core/api";
+import type { Me, NewSecondFactor, Passkey, PasskeyAnswer, PasskeyQuestion, SecondFactorState, SignedInSession } from "@kind-grip/core/api";
 import { serverApi, TAGS } from "../base/api";
 
 export const authApi = serverApi.injectEndpoints({
@@ -23,6 +23,23 @@ export const authApi = serverApi.injectEndpoints({
     endSecondFactor: make.mutation<void, string>({
       query: (password) => ({ url: "/me/second-factor/end", method: "POST", body: { password } }),
       invalidatesTags: (_done, error) => (error ? [] : ["Sessions"]),
+    }),
+    passkeys: make.query<Passkey[], void>({ query: () => "/me/passkeys", providesTags: ["Sessions"] }),
+    askForPasskey: make.mutation<PasskeyQuestion, string>({
+      query: (password) => ({ url: "/me/passkeys/question", method: "POST", body: { password } }),
+    }),
+    addPasskey: make.mutation<Passkey[], { name: string; answer: PasskeyAnswer }>({
+      query: (body) => ({ url: "/me/passkeys", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Sessions"] : []),
+    }),
+    removePasskey: make.mutation<Passkey[], string>({
+      query: (id) => ({ url: `/me/passkeys/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Sessions"],
+    }),
+    askForPasskeySignIn: make.mutation<PasskeyQuestion, void>({ query: () => ({ url: "/sign-in/passkey/question", method: "POST" }) }),
+    signInWithPasskey: make.mutation<Me, PasskeyAnswer>({
+      query: (answer) => ({ url: "/sign-in/passkey", method: "POST", body: { answer } }),
+      invalidatesTags: (done) => (done ? TAGS : []),
     }),
     sessions: make.query<SignedInSession[], void>({ query: () => "/me/sessions", providesTags: ["Sessions"] }),
     endSession: make.mutation<void, string>({

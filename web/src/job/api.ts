@@ -3,15 +3,18 @@ import type { Job } from "@kind-grip/core/api";
 import { serverApi } from "../base/api";
 
 /** What is asked for. */
-export type WantedFile = { kind: "handOut" | "personalSheets"; programId: string } | { kind: "crewExport"; crewId: string };
+export type WantedFile =
+  { kind: "handOut" | "personalSheets"; programId: string } | { kind: "crewExport"; crewId: string } | { kind: "trailExport" };
 
 export const jobApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
     askForFile: make.mutation<Job, WantedFile>({
       query: (wanted) =>
-        wanted.kind === "crewExport"
-          ? { url: `/crews/${wanted.crewId}/export`, method: "POST" }
-          : { url: `/programs/${wanted.programId}/papers`, method: "POST", body: { kind: wanted.kind } },
+        wanted.kind === "trailExport"
+          ? { url: "/practice/trail/export", method: "POST" }
+          : wanted.kind === "crewExport"
+            ? { url: `/crews/${wanted.crewId}/export`, method: "POST" }
+            : { url: `/programs/${wanted.programId}/papers`, method: "POST", body: { kind: wanted.kind } },
     }),
     job: make.query<Job, string>({ query: (id) => `/jobs/${id}`, keepUnusedDataFor: 0 }),
     leaveJob: make.mutation<void, string>({ query: (id) => ({ url: `/jobs/${id}`, method: "DELETE" }) }),

@@ -9,9 +9,11 @@ import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { Password } from "./Password";
+import { PasskeyList } from "./PasskeyList";
 import { SecondFactor } from "./SecondFactor";
 import { Sessions } from "./Sessions";
 import { SettingsForm } from "./SettingsForm";
+import { SignInRules } from "./SignInRules";
 import { Staff } from "./Staff";
 import { authApi } from "../auth/api";
 import { practiceApi } from "./api";
@@ -42,6 +44,7 @@ export default function PracticePage() {
           <Box sx={{ display: "grid", gap: 5 }}>
             <Staff />
             <SettingsForm />
+            <SignInRules />
           </Box>
         )}
         <Box sx={{ display: "grid", gap: 5, maxWidth: 560 }}>
@@ -61,6 +64,7 @@ export default function PracticePage() {
             />
           </Box>
           <Password />
+          <PasskeyList />
           <SecondFactor />
           <Sessions />
         </Box>

@@ -16,6 +16,7 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   export: t("Export"),
   report: t("Symptom reports"),
   run: t("Runs"),
+  signIn: t("Sign-ins"),
 };
 
 export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId: string): string }) {

@@ -74,6 +74,7 @@ export const SIGNED_IN = {
       practice: "Test practice",
       demo: false,
       now: "2026-03-26T09:00:00Z",
+      needsSecondStep: false,
     },
   },
   "GET /movements": [],

@@ -6,7 +6,7 @@ import type { QueryInterface } from "sequelize";
 
 const UP = [
   `CREATE TABLE IF NOT EXISTS jobs (
-    id CHAR(36) NOT NULL PRIMARY KEY, practiceId CHAR(36) NOT NULL, crewId CHAR(36) NOT NULL, subjectId CHAR(36) NOT NULL,
+    id CHAR(36) NOT NULL PRIMARY KEY, practiceId CHAR(36) NOT NULL, crewId CHAR(36) NULL, subjectId CHAR(36) NOT NULL,
     kind VARCHAR(160) NOT NULL, contentKey CHAR(64) NOT NULL, fileName VARCHAR(160) NOT NULL, task LONGTEXT NULL,
     state VARCHAR(160) NOT NULL, progress DOUBLE NULL, asking INTEGER NOT NULL, askedAt DATETIME(3) NOT NULL,
     takenBy CHAR(36) NULL, takenUntil DATETIME(3) NULL, tries INTEGER NOT NULL, problem VARCHAR(600) NULL, file LONGBLOB NULL,
