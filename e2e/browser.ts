@@ -21,7 +21,7 @@ export async function signIn(page: Page, account = DEMO): Promise<void> {
   await page.goto("/sign-in");
   await page.getByLabel("E-mail").fill(account.email);
   await page.getByLabel("Password").fill(account.password);
-  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
   await page.waitForURL("**/today");
 }
 

@@ -208,7 +208,7 @@ for (const round of [1, 2])
       await employer.goto("/sign-in");
       await employer.getByLabel("E-mail").fill("greta@fernhollow.example");
       await employer.getByLabel("Password").fill("fernhollow-hands");
-      await employer.getByRole("button", { name: "Sign in" }).click();
+      await employer.getByRole("button", { name: "Sign in", exact: true }).click();
       await expect(employer.getByRole("heading", { name: /Ridgeline slate crew: report/ })).toBeVisible();
       expect(await employer.locator("main").textContent()).not.toMatch(/Thistlewood|Okonjo|Quill/);
       if (round === 1) await noSerious(employer, "report");

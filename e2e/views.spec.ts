@@ -158,7 +158,7 @@ test("axe finds nothing serious on a crew member's phone", async ({ page }) => {
   await look(page, "/me/sign-in", true);
   await page.getByLabel("Crew code").fill("RDGE24");
   await page.getByLabel("PIN").fill("001-24680");
-  await page.getByRole("button", { name: "Sign in" }).click();
+  await page.getByRole("button", { name: "Sign in", exact: true }).click();
   await page.getByRole("heading", { name: /^Hello/ }).waitFor();
   await look(page, "/me", true);
   for (const address of ["/me/check-in", "/me/tell", "/me/progress"]) {

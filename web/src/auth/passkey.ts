@@ -3,7 +3,9 @@ import { startAuthentication, startRegistration, WebAuthnError } from "@simplewe
 import type { PasskeyAnswer, PasskeyQuestion } from "@kind-grip/core/api";
 import { t } from "../base/words";
 
-export const knowsPasskeys = (): boolean => typeof PublicKeyCredential !== "undefined" && window.isSecureContext;
+/** Browsers have none at an address that is a number. */
+export const knowsPasskeys = (): boolean =>
+  typeof PublicKeyCredential !== "undefined" && window.isSecureContext && !/^[\d.]+$|:/.test(location.hostname);
 
 /** @returns the answer, or what to tell; null when the person changed their mind */
 export async function makePasskey(question: PasskeyQuestion): Promise<PasskeyAnswer | { problem: string } | null> {

@@ -94,10 +94,11 @@ function Seals({ seals: { segments, sealed, open, lastHash, broken } }: { seals:
       >
         {broken === null ? <BadgeCheck size={20} aria-hidden /> : <TriangleAlert size={20} aria-hidden />}
         {broken === null
-          ? t("The trail is as it was written: {{sealed}} entries in {{segments}} seals, {{open}} not sealed yet.", {
+          ? t("The trail is as it was written: {{sealed}} entries in {{count}} seals, {{open}} not sealed yet.", {
               sealed,
-              segments,
+              count: segments,
               open,
+              defaultValue_one: "The trail is as it was written: {{sealed}} entries in {{count}} seal, {{open}} not sealed yet.",
             })
           : t("The trail was changed: seal {{number}} of {{segments}} does not hold any more.", { number: broken, segments })}
       </Typography>
