@@ -42,7 +42,7 @@ describe("a passkey", () => {
     const answer = await signIn(device.assert((await question()).body));
     expect([answer.status, answer.body.account.email]).toEqual([200, trainer.email]);
     const cookies = [answer.headers["set-cookie"] as unknown as string[]].flat().map((each) => each.split(";")[0]!);
-    expect((await request(test.app).get("/api/crews").set("cookie", cookies)).status).toBe(200);
+    expect((await request(test.app).get("/api/crews").set("Cookie", cookies)).status).toBe(200);
     expect((await trainer.get("/api/me/passkeys")).body[0].usedAt).not.toBeNull();
     expect(await trail()).toEqual(expect.arrayContaining(["signed in", "passkey added", "signed in with a passkey"]));
   });

@@ -1,7 +1,7 @@
 /** Crews of a trainer. Whoever is not their trainer is told they do not exist. */
 import type { CrewListEntry } from "@kind-grip/core/api";
 import type { Crew } from "@kind-grip/core/crew";
-import { Op, type FindOptions, type Transaction } from "sequelize";
+import { Op, QueryTypes, type FindOptions, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "./tables";
@@ -42,6 +42,20 @@ async function isTheirs({ models }: Db, { role, accountId, crewId: membersCrew }
   return (
     crew.trainerId === accountId || (await models.CrewColleague.count({ ...of, where: { ...of.where, acceptedAt: { [Op.ne]: null } } })) > 0
   );
+}
+
+/** Ids of every crew of a trainer or a lead, in order. */
+export async function crewIdsOf({ sequelize }: Db, { role, accountId }: Caller): Promise<string[]> {
+  const given =
+    role === "trainer"
+      ? "crew_colleagues WHERE accountId = :accountId AND acceptedAt IS NOT NULL"
+      : "crew_access WHERE accountId = :accountId";
+  const own = role === "trainer" ? "trainerId = :accountId OR" : "";
+  const rows = await sequelize.query<{ id: string }>(
+    `SELECT id FROM crews WHERE removedAt IS NULL AND (${own} id IN (SELECT crewId FROM ${given})) ORDER BY id`,
+    { replacements: { accountId }, type: QueryTypes.SELECT },
+  );
+  return rows.map(({ id }) => id);
 }
 
 /** Every crew of the caller, by name. */

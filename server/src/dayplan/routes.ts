@@ -7,7 +7,7 @@ import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import type { Routes } from "../http/route";
 import { saveWeekPlan, weekPlan } from "./plans";
-import { today } from "./today";
+import { today } from "./today-again";
 
 const WeekParams = v.object({
   crewId: Id,

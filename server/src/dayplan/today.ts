@@ -19,7 +19,7 @@ import { practiceLibrary } from "../library/practice-library";
 import { placementsBetween } from "./plans";
 
 /** Every placement of the crews' working day, and of the night shift from yesterday that is still on. */
-export async function today(db: Db, caller: Caller, now: Date): Promise<Today> {
+export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<Today> {
   const rowsOfCrews = await theirCrews(db, caller);
   const crewIds = rowsOfCrews.map(({ id }) => id);
   const places = rowsOfCrews.map(({ id, detail }) => ({ id, timeZone: detail.timeZone }));

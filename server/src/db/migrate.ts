@@ -16,6 +16,7 @@ import { jobs } from "./migrations/0011-jobs";
 import { colleagues } from "./migrations/0013-colleagues";
 import { trail } from "./migrations/0014-trail";
 import { passkeys } from "./migrations/0015-passkeys";
+import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
 const MIGRATIONS = {
@@ -34,6 +35,7 @@ const MIGRATIONS = {
   "0013-colleagues": colleagues,
   "0014-trail": trail,
   "0015-passkeys": passkeys,
+  "0016-today-index": todayIndex,
 };
 
 /** Runs what has not run yet; returns the names. */

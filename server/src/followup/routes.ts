@@ -6,7 +6,7 @@ import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
-import { runRows } from "../run/rows";
+import { attendanceSince } from "../run/rows";
 
 const Query = v.object({
   days: v.optional(
@@ -33,18 +33,11 @@ export function addFollowUpRoutes(routes: Routes, { db, now }: AppContext): void
     async handle({ caller, params, query }): Promise<Progress> {
       const crew = await crewOf(db, caller, params.crewId);
       const since = new Date((await now(caller)).getTime() - query.days * 86_400_000);
-      const flat = await runRows(db, crew.id, since);
-      const rows = flat.map((row) => ({
-        personId: row.personId,
-        runId: row.runId,
-        startedAtMs: row.startedAt.getTime(),
-        present: row.present,
-        effort: row.effort,
-        marks: row.markCount,
-      }));
-      const names = new Map(flat.map((row) => [row.personId, row.name]));
-      const sessions = new Map(flat.map((row) => [row.runId, row.sessionName]));
-      const efforts = Array.from({ length: 11 }, (_, effort) => rows.filter((row) => row.effort === effort).length);
+      const [runs, people, rows] = await attendanceSince(db, crew.id, since);
+      const names = new Map(people.map(({ id, name }) => [id, name]));
+      const sessions = new Map(runs.map(({ id, sessionName }) => [id, sessionName]));
+      const efforts = Array<number>(11).fill(0);
+      for (const { effort } of rows) if (effort !== null) efforts[effort]!++;
       return {
         days: query.days,
         runs: followUpByRun(rows).map((run) => ({ ...run, sessionName: sessions.get(run.runId)! })),
