@@ -123,7 +123,9 @@ export function createApp({
   app.get("/readyz", async (_request, response) => {
     await db.sequelize.authenticate();
     if (freeBytes && (await freeBytes()) < LEAST_FREE_BYTES) throw diskFull();
-    response.json({ ready: true });
+    // Of a cluster: which of its nodes could be used.
+    const nodes = await db.nodes.all();
+    response.json({ ready: true, ...(nodes.length > 1 ? { nodes } : {}) });
   });
 
   if (webRoot)

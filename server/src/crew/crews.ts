@@ -23,9 +23,13 @@ export async function crewOfThing(db: Db, caller: Caller, crewId: string, thing:
   }
 }
 
-/** The same, holding the crew's row until the transaction ends: changes of one crew's records take turns under it. */
+/**
+ * The same, holding the crew's row until the transaction ends: changes of one crew's records take turns under it. The row is written to,
+ * not only locked: between the nodes of a cluster locks are not known, two writes of one row are.
+ */
 export async function lockCrew(db: Db, caller: Caller, crewId: string, transaction: Transaction): Promise<CrewRow> {
-  return theirCrew(db, caller, crewId, { transaction, lock: transaction.LOCK.UPDATE });
+  await db.sequelize.query("UPDATE crews SET turn = turn + 1 WHERE id = :crewId", { replacements: { crewId }, transaction });
+  return theirCrew(db, caller, crewId, { transaction });
 }
 
 /** A trainer's own crews and those shared with them, those a lead or an employer was given, and the one a member belongs to. */

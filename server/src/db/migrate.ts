@@ -16,6 +16,7 @@ import { jobs } from "./migrations/0011-jobs";
 import { colleagues } from "./migrations/0013-colleagues";
 import { trail } from "./migrations/0014-trail";
 import { passkeys } from "./migrations/0015-passkeys";
+import { crewTurn } from "./migrations/0017-crew-turn";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -36,6 +37,7 @@ const MIGRATIONS = {
   "0014-trail": trail,
   "0015-passkeys": passkeys,
   "0016-today-index": todayIndex,
+  "0017-crew-turn": crewTurn,
 };
 
 /** Runs what has not run yet; returns the names. */

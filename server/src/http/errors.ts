@@ -1,6 +1,7 @@
 /** Turns whatever was thrown into an answer: a named problem, a database that is away, or a plain 500 that tells nothing. */
 import type { ErrorRequestHandler } from "express";
 import { BaseError, ConnectionError, TimeoutError, UniqueConstraintError } from "sequelize";
+import { isWorthAnotherTry } from "../db/transaction";
 import { diskFull } from "./disk";
 import { Problem } from "./problem";
 
@@ -21,6 +22,8 @@ function problemOf(error: unknown): Problem {
       "The records cannot be reached at the moment. Nothing you typed is lost; try again in a moment.",
     );
   if (isDiskFull(error)) return diskFull();
+  // One statement that collided with another node's, and was not tried again as a transaction is.
+  if (isWorthAnotherTry(error)) return new Problem(503, "busy", "Somebody else changed the same at the same moment. Try again.");
   if (error instanceof UniqueConstraintError)
     return new Problem(
       409,

@@ -34,6 +34,8 @@ export interface StormResult extends Verdict {
   failed: string[];
   /** "Try again in a moment", and calls without an answer: only while something is broken. */
   turnedAway: number;
+  /** The longest time in which nothing was confirmed to anybody, milliseconds. */
+  longestWaitMs: number;
   burst: { calls: number; failed: string[] };
 }
 
@@ -53,16 +55,10 @@ export async function storm({ kills, everyMs, writers, crews, bursts, say = () =
     // Both at once on an empty database: that is a part of it.
     servers.push(...(await Promise.all([1, 2].map(() => startServer(ROOT, database.url)))));
     say(`two servers on one database: ${servers.map(({ base }) => base).join(", ")}`);
-    const trainers = await signedInTrainers(db, servers, crews);
-    const seen = new Sightings();
-    const worlds = await Promise.all(trainers.map((client) => World.make(client, seen)));
-    await writeWhile(worlds, writers, () => killSome(kills, everyMs, servers, database, say));
-    say("the storm is over; bursts of 50 while nothing is broken");
-    for (const { base } of servers) while (!(await isReady(base))) await pause(100);
-    const burst = await inBursts(worlds, bursts);
-    const ledger = seen.ledger;
-    const verdict = await holdAgainst(db, ledger);
-    return { ...verdict, calls: seen.calls, kills: seen.kills(kills), failed: seen.failed, turnedAway: seen.turnedAway, burst };
+    const happening = () => killSome(kills, everyMs, servers, database, say);
+    const killedDatabase = Math.floor(kills / 3);
+    const written = await writeThrough({ db, servers, writers, crews, bursts, say }, happening);
+    return { ...written, kills: { servers: kills - killedDatabase, database: killedDatabase } };
   } finally {
     for (const server of servers) server.stop();
     await db.sequelize.close();
@@ -71,23 +67,47 @@ export async function storm({ kills, everyMs, writers, crews, bursts, say = () =
   }
 }
 
+interface Writing extends Pick<StormOptions, "writers" | "crews" | "bursts" | "say"> {
+  db: Db;
+  servers: readonly RunningServer[];
+}
+
+/** Writes through something that happens, and in bursts after it; then looks at what is there. */
+export async function writeThrough(
+  { db, servers, writers, crews, bursts, say = () => undefined }: Writing,
+  happening: () => Promise<void>,
+): Promise<Omit<StormResult, "kills">> {
+  const trainers = await signedInTrainers(db, servers, crews);
+  const seen = new Sightings();
+  const worlds = await Promise.all(trainers.map((client) => World.make(client, seen)));
+  await writeWhile(worlds, writers, happening);
+  const { longestWaitMs } = seen;
+  say("it is over; bursts of 50 while nothing is broken");
+  for (const { base } of servers) while (!(await isReady(base))) await pause(100);
+  const burst = await inBursts(worlds, bursts);
+  const verdict = await holdAgainst(db, seen.ledger);
+  return { ...verdict, calls: seen.calls, failed: seen.failed, turnedAway: seen.turnedAway, longestWaitMs, burst };
+}
+
 /** What was answered, and what of it counts as confirmed. */
 class Sightings {
   readonly ledger: Ledger = newLedger();
   calls = 0;
   turnedAway = 0;
+  longestWaitMs = 0;
   readonly failed: string[] = [];
+  private confirmedAtMs = Date.now();
 
   note(what: string, { status }: Answer): boolean {
     this.calls++;
     if (status === 0 || status === 503) this.turnedAway++;
     else if (status >= 500) this.failed.push(`${what}: ${status}`);
-    return status >= 200 && status < 300;
-  }
-
-  kills(asked: number): StormResult["kills"] {
-    const database = Math.floor(asked / 3);
-    return { servers: asked - database, database };
+    const confirmed = status >= 200 && status < 300;
+    if (confirmed) {
+      this.longestWaitMs = Math.max(this.longestWaitMs, Date.now() - this.confirmedAtMs);
+      this.confirmedAtMs = Date.now();
+    }
+    return confirmed;
   }
 }
 
