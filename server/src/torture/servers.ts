@@ -13,24 +13,37 @@ export interface RunningServer {
   /** Ends it without a word, and starts it again. */
   killAndRestart(): Promise<void>;
   stop(): void;
+  /** Lets it end by itself, with what it started. */
+  end(): Promise<void>;
 }
 
 const PATIENCE_SEC = 60;
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** @param env what every server is given besides */
-export async function startServer(root: string, databaseUrl: string, env: NodeJS.ProcessEnv = {}): Promise<RunningServer> {
+interface ServerOptions {
+  /** What it is given besides. */
+  env?: NodeJS.ProcessEnv;
+  /** Its own folder. */
+  data?: string;
+}
+
+/** @param databaseUrl null for a private database with the demo, in its own folder */
+export async function startServer(
+  root: string,
+  databaseUrl: string | null,
+  { env = {}, data = mkdtempSync(path.join(tmpdir(), "kind-grip-torture-")) }: ServerOptions = {},
+): Promise<RunningServer> {
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const data = mkdtempSync(path.join(tmpdir(), "kind-grip-torture-"));
   let child: ChildProcess | undefined;
   const launch = async () => {
-    child = spawn(process.execPath, ["--import", "tsx", "server/src/start.ts", "--empty", "--port", String(port), "--data", data], {
+    const filled = databaseUrl === null ? [] : ["--empty"];
+    child = spawn(process.execPath, ["--import", "tsx", "server/src/start.ts", ...filled, "--port", String(port), "--data", data], {
       cwd: root,
       env: {
         ...process.env,
         ...env,
-        DATABASE_URL: databaseUrl,
+        DATABASE_URL: databaseUrl ?? "",
         COOKIE_SECRET: "torture",
         METER_PORT: "0",
         GATEWAY_URL: "http://127.0.0.1:9",
@@ -54,6 +67,11 @@ export async function startServer(root: string, databaseUrl: string, env: NodeJS
       await launch();
     },
     stop: () => void child?.kill("SIGKILL"),
+    async end() {
+      const gone = new Promise((resolve) => child!.once("exit", resolve));
+      child!.kill("SIGTERM");
+      await gone;
+    },
   };
 }
 
