@@ -101,7 +101,7 @@ export function useRun({ programId, session: initial, personIds, participations,
       clearInterval(timer);
       removeEventListener("pagehide", keep);
     };
-  }, [programId, initial.id, runId]);
+  }, [programId, initial.id, runId, owner]);
 
   const atSec = placeAt(clock, performance.now());
   const position = positionAt(timeline, Math.min(atSec, timeline.totalSec - 0.001));
