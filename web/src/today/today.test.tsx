@@ -105,7 +105,7 @@ describe("what was reported", () => {
     await user.click(within(dialog).getByRole("combobox"));
     await user.click(screen.getByRole("option", { name: /Something else/i }));
     expect(answer).toBeDisabled();
-    await user.type(within(dialog).getByLabelText("In words"), "Fell");
+    await user.type(within(dialog).getByLabelText("What it is, in words"), "Fell");
     expect(answer).toBeEnabled();
   });
 
