@@ -110,7 +110,7 @@ function FileDialog({ asked, what, onMade, onAgain, onClose }: FileDialogProps) 
                     ? t("Being made …")
                     : t("Being made: {{percent}} %", { percent: Math.round(share * 100) })}
             </Typography>
-            <Typography sx={{ color: "text.secondary" }}>{t("It is made while you do something else; ask for it again then.")}</Typography>
+            <Typography sx={{ color: "text.secondary" }}>{t("Go on meanwhile: when you ask for it again, it is there.")}</Typography>
           </Box>
         ) : (
           <Typography role="alert" sx={{ color: "error.main" }}>
