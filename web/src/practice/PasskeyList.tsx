@@ -98,6 +98,7 @@ function Add({ onDone }: { onDone(): void }) {
       <TextField
         label={t("Your password")}
         type="password"
+        autoFocus
         autoComplete="current-password"
         value={password}
         onChange={(event) => setPassword(event.target.value)}

@@ -6,6 +6,7 @@ import { useState } from "react";
 import type { TrailState } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
 import { t } from "../base/words";
+import { Pages } from "../parts/Pages";
 import { FileButton } from "../job/FileButton";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
@@ -70,17 +71,7 @@ function SignInTrail() {
           <Button onClick={() => setAll(true)}>{t("Show all {{count}}", { count: data.total })}</Button>
         </Box>
       )}
-      {all && pages > 1 && (
-        <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
-          <Button disabled={page === 0} onClick={() => setPage(page - 1)}>
-            {t("Newer")}
-          </Button>
-          <Typography>{t("Page {{page}} of {{pages}}", { page: page + 1, pages })}</Typography>
-          <Button disabled={page + 1 >= pages} onClick={() => setPage(page + 1)}>
-            {t("Older")}
-          </Button>
-        </Box>
-      )}
+      {all && <Pages page={page} pages={pages} onChange={setPage} />}
       {seals && <Seals seals={seals} />}
     </>
   );

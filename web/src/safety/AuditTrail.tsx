@@ -1,9 +1,10 @@
 /** Who saw or changed health answers of a crew; never what they said. */
-import { Box, Button, Typography } from "@mui/material";
+import { Box, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { useState } from "react";
 import type { AuditEntry, CrewEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { Pages } from "../parts/Pages";
 import { safetyApi } from "./api";
 
 const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
@@ -66,17 +67,7 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
           ))}
         </tbody>
       </Box>
-      {pages > 1 && (
-        <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 1 }}>
-          <Button disabled={page === 0} onClick={() => setPage(page - 1)}>
-            {t("Newer")}
-          </Button>
-          <Typography>{t("Page {{page}} of {{pages}}", { page: page + 1, pages })}</Typography>
-          <Button disabled={page + 1 >= pages} onClick={() => setPage(page + 1)}>
-            {t("Older")}
-          </Button>
-        </Box>
-      )}
+      <Pages page={page} pages={pages} onChange={setPage} />
     </Box>
   );
 }
