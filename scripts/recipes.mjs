@@ -232,8 +232,23 @@ it("keeps what is rubbed or stuck on away from broken skin, from the moment it w
       edit(
         "server/src/auth/roles.api.test.ts",
         [
-          '  employer: ["get /api/crews", "get',
-          '  nurse: ["get /api/crews", "get /api/crews/:crewId/participation", "put /api/me/password"],\n  employer: ["get /api/crews", "get',
+          "  employer: [\n",
+          `  nurse: [
+    "delete /api/me/passkeys/:passkeyId",
+    "delete /api/me/sessions/:sessionId",
+    "get /api/crews",
+    "get /api/crews/:crewId/participation",
+    "get /api/me/passkeys",
+    "get /api/me/second-factor",
+    "get /api/me/sessions",
+    "post /api/me/passkeys",
+    "post /api/me/passkeys/question",
+    "post /api/me/second-factor",
+    "post /api/me/second-factor/end",
+    "put /api/me/password",
+    "put /api/me/second-factor",
+  ],
+  employer: [\n`,
         ],
         [
           '    employer: await trainer.staff(test, "employer", [own.crewId]),',
