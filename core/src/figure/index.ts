@@ -1,11 +1,13 @@
 /** The drawn, moving hand: poses in clinical degrees → SVG text. */
 export { bonesOf, type Bones } from "./body/bones";
 export { MIRRORED_VIEW, VIEW_NAMES, VIEWS, type ViewName } from "./surface/camera";
-export { Figure, FOCUSES, type FigureInput, type Focus } from "./figure";
+export { Figure, FOCUSES, type Enlargement, type FigureInput, type Focus, type Sign } from "./figure";
 export { handMap, MAP_VIEWS, type HandMap, type MapMark, type MapPlace, type MapView } from "./drawing/hand-map";
 export * as handContacts from "./body/hand-contacts";
+export { overlapsOf, type Overlap } from "./flesh/overlap";
 export { LANDMARKS, type Landmark } from "./flesh/landmarks";
-export { mirrorPose, poseAlong, poseBetween } from "./motion/motion";
+export { eased, mirrorPose, poseAlong, poseBetween } from "./motion/motion";
+export { enlargementOf, sceneOf } from "./drawing/scene";
 export { StagedFigure, type PictureOptions } from "./drawing/picture";
 export {
   armPose,

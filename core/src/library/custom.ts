@@ -26,7 +26,13 @@ export const CustomMovement = v.strictObject({ movement: Movement, words: Custom
 export type CustomMovement = v.InferOutput<typeof CustomMovement>;
 
 /** As it is stored, and as a draft. */
-export const MOVEMENT_DOCUMENT = documentFormat<CustomMovement>({ name: "custom movement", format: 1, steps: [], schema: CustomMovement });
+export const MOVEMENT_DOCUMENT = documentFormat<CustomMovement>({
+  name: "custom movement",
+  format: 2,
+  // Format 2 may say more of a picture: signs, another camera for the enlargement, a strip. What is not said is drawn as before.
+  steps: [(stored) => stored],
+  schema: CustomMovement,
+});
 
 export interface CustomProblem {
   /** Dotted path to the field. */

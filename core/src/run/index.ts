@@ -1,6 +1,6 @@
 /** Runs: the clock that leads one, the cues it gives, and the record it leaves. */
 export { end, isOver, jump, newClock, pause, placeAt, play, relay, type RunClock } from "./clock";
 export { cuesOf, type Cue, type Sound } from "./cues";
-export { figurePlace, type FigurePlace } from "./figure-place";
+export { calmSpanSec, farthest, figureMoment, previewPlace, previewSec, type FigureMoment, type FigurePlace } from "./figure-place";
 export { DONE_SHARE, itemsDone } from "./items-done";
 export { MARKS, MarkKind, RunItem, RunPerson, RunRecord, RunSummary } from "./record";

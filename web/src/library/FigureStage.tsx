@@ -1,11 +1,11 @@
 /** The movement large and moving: at the pace of its dose, from any of its views, for either side; or frozen, or step by step. */
-import { Box, Button, Typography } from "@mui/material";
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { Pause, Play } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { VIEW_NAMES, type ViewName } from "@kind-grip/core/figure";
 import { DEFAULT_STYLE, newItem, type Movement } from "@kind-grip/core/library";
-import { figurePlace } from "@kind-grip/core/run";
-import { compilePerson, positionAt } from "@kind-grip/core/session";
+import { previewPlace, previewSec } from "@kind-grip/core/run";
+import { compilePerson } from "@kind-grip/core/session";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
@@ -13,16 +13,8 @@ import { LoopClock } from "../figure/loop-clock";
 import { MovingFigure } from "../figure/MovingFigure";
 import { figureRequest } from "../figure/request";
 import { useCalm } from "../figure/use-calm";
+import { VIEW_LABEL } from "../figure/view-names";
 import { Toggle } from "../parts/Toggle";
-
-const VIEW_LABEL: Readonly<Record<ViewName, string>> = {
-  front: t("Front"),
-  frontRight: t("Front, right"),
-  frontLeft: t("Front, left"),
-  right: t("Right side"),
-  left: t("Left side"),
-  above: t("Above"),
-};
 
 export function FigureStage({ movement, formId }: { movement: Movement; formId: string }) {
   const library = useLibrary();
@@ -44,13 +36,10 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
   }, [movement, formId, library]);
   const bout = timeline.segments.find((segment) => segment.kind === "work" || segment.kind === "hold");
   const [clock] = useState(() => new LoopClock());
-  const lengthSec = bout?.lengthSec ?? 4;
+  const lengthSec = bout && figure ? previewSec(figure, bout) : 4;
   useEffect(() => clock.set(lengthSec, moving, performance.now()), [clock, lengthSec, moving]);
   if (!figure || !request || !bout) return null;
-  const placeAt = (aheadSec: number) => {
-    const position = positionAt(timeline, bout.startSec + clock.placeAt(performance.now() + aheadSec * 1000));
-    return position ? figurePlace(figure, position) : { place: 0 };
-  };
+  const placeAt = (aheadSec: number) => previewPlace(figure, timeline, bout, clock.placeAt(performance.now() + aheadSec * 1000));
   return (
     <Box component="section" aria-label={t("Figure")}>
       {moves && wantsMotion ? (
@@ -72,9 +61,19 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
           </Button>
         )}
         {!figure.both && <Toggle label={t("For the left hand")} pressed={left} onChange={setLeft} />}
-        {VIEW_NAMES.map((each) => (
-          <Toggle key={each} label={VIEW_LABEL[each]} pressed={(view ?? figure.view) === each} onChange={() => setView(each)} />
-        ))}
+        <TextField
+          select
+          label={t("Seen from")}
+          value={view ?? figure.view}
+          onChange={(event) => setView(event.target.value as ViewName)}
+          sx={{ minWidth: 190 }}
+        >
+          {VIEW_NAMES.map((each) => (
+            <MenuItem key={each} value={each}>
+              {VIEW_LABEL[each]}
+            </MenuItem>
+          ))}
+        </TextField>
       </Box>
       {!calm && figure.poses.length > 1 && (!wantsMotion || figure.poses.length > 2) && (
         <Box sx={{ mt: 2 }}>

@@ -121,7 +121,6 @@ function During({ run, mute }: { run: ReturnType<typeof useRun>; mute: React.Rea
   const { position, session, timeline, atSec, clock } = run;
   if (!position) return null;
   const { segment } = position;
-  const item = session.items.find((each) => each.id === segment.itemId)!;
   const next = timeline.items[run.itemIndex + 1];
   const { big, small } = countOf(position);
   const paused = clock.status === "paused";
@@ -137,7 +136,7 @@ function During({ run, mute }: { run: ReturnType<typeof useRun>; mute: React.Rea
         <Typography sx={{ fontWeight: 700 }}>{words.member("left", { time: clockText(timeline.totalSec - atSec) })}</Typography>
         {mute}
       </Box>
-      <RunFigure run={run} movementId={segment.movementId} formId={item.formId} side={segment.side} />
+      <RunFigure run={run} segment={segment} atSec={atSec} />
       <Box sx={{ px: 2, pt: 1 }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
           <Box

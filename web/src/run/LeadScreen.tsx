@@ -68,7 +68,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           </Typography>
         </Box>
 
-        <RunFigure run={run} movementId={segment.movementId} formId={item.formId} side={segment.side} />
+        <RunFigure run={run} segment={segment} atSec={atSec} />
 
         <Box sx={{ px: 3, py: 1.5, display: "flex", flexDirection: "column", minWidth: 0, overflow: "hidden" }}>
           <Typography variant="h1" sx={{ fontSize: "min(3.1vw, 6vh)" }}>

@@ -1,9 +1,8 @@
 /** The figure of a run: the form that is led, on the side that is on, in time with the count. */
 import { Box } from "@mui/material";
 import { useMemo } from "react";
-import { figurePlace, placeAt } from "@kind-grip/core/run";
-import { positionAt } from "@kind-grip/core/session";
-import type { Side } from "@kind-grip/core/units";
+import { figureMoment, placeAt } from "@kind-grip/core/run";
+import type { Segment } from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
 import { MovingFigure } from "../figure/MovingFigure";
@@ -13,14 +12,17 @@ import type { RunScreenProps } from "./BeforeRun";
 
 interface RunFigureProps {
   run: RunScreenProps["run"];
-  movementId: string;
-  formId: string;
-  side: Side;
+  /** What the count is at; in the first moments after a hold the figure still shows how that one is left. */
+  segment: Segment;
+  /** Seconds into the timeline as this was rendered. */
+  atSec: number;
 }
 
-export function RunFigure({ run: { clock, timeline }, movementId, formId, side }: RunFigureProps) {
+export function RunFigure({ run: { clock, timeline }, segment, atSec }: RunFigureProps) {
   const calm = useCalm();
   const library = useLibrary();
+  const figureOf = (each: Segment) => library.figure(each.movementId, each.formId);
+  const { movementId, formId, side } = calm ? segment : (figureMoment(timeline, atSec, figureOf)?.segment ?? segment);
   const request = useMemo(
     () => figureRequest(library, movementId, { formId, side, width: 660, ratio: 0.9 }),
     [library, movementId, formId, side],
@@ -29,8 +31,10 @@ export function RunFigure({ run: { clock, timeline }, movementId, formId, side }
   const fit = { display: "grid", alignContent: "center", minWidth: 0, minHeight: 0, bgcolor: "#FBF7EE", overflow: "hidden" } as const;
   if (calm) return <FigurePicture request={request} sx={fit} />;
   const place = (aheadSec: number) => {
-    const position = positionAt(timeline, placeAt(clock, performance.now() + aheadSec * 1000));
-    return position ? figurePlace(request.figure, position) : { place: 0 };
+    const moment = figureMoment(timeline, placeAt(clock, performance.now() + aheadSec * 1000), figureOf);
+    // Until this is rendered anew, what is shown stays where it has come to.
+    const same = moment && moment.segment.movementId === movementId && moment.segment.side === side;
+    return same ? moment.place : { place: 0 };
   };
   return <MovingFigure request={request} placeAt={place} moving={clock.status === "running"} sx={fit} />;
 }

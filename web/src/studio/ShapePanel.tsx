@@ -3,16 +3,11 @@ import { Box, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import {
   armPose,
-  FOCUSES,
   handContacts,
   NECK_RANGES,
-  PROP_KINDS,
   TRUNK_RANGES,
-  VIEW_NAMES,
   type ArmInput,
-  type Figure,
   type Pose,
-  type PropKind,
   type SideName,
 } from "@kind-grip/core/figure";
 import type { CustomMovement } from "@kind-grip/core/library";
@@ -20,6 +15,7 @@ import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import { JointSlider, JointSliders } from "./JointSliders";
+import { ViewFields } from "./ViewFields";
 import { withArm, withFigure, withPose } from "./change-pose";
 
 interface ShapePanelProps {
@@ -47,28 +43,6 @@ const CONTACTS: readonly { value: string; label: string; make: (() => ArmInput) 
   { value: "flatOnTable", label: t("A table, flat"), make: () => handContacts.flatOnTable(150, -420, 300) },
   { value: "onBackOfHead", label: t("The back of the head"), make: () => handContacts.onBackOfHead() },
 ];
-
-const PROP_LABELS: Readonly<Record<PropKind, string>> = {
-  table: "Table",
-  thigh: t("Thigh"),
-  wall: t("Wall"),
-  towel: t("Rolled towel"),
-  dumbbell: t("Dumbbell"),
-  dumbbellEnd: t("Dumbbell, held at the end"),
-  hammer: t("Hammer"),
-  dowel: t("Dowel"),
-  bottle: t("Bottle"),
-  bandRound: t("Band round the fingers"),
-  bandPull: t("Band to the floor"),
-  ball: t("Ball in the hand"),
-  ballOnTable: t("Ball under the forearm"),
-  bigBall: t("Big ball"),
-  plate: t("Plate"),
-  bar: t("Bar"),
-  roller: t("Roller on the forearm"),
-  edge: t("Edge tool"),
-  tape: t("Tape on the thumb"),
-};
 
 export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
   const [tab, setTab] = useState<Tab>("arm");
@@ -170,101 +144,6 @@ function BodySliders({ pose, onChange }: { pose: Pose; onChange(what: string, po
         />
       ))}
       <Typography sx={{ color: "text.secondary" }}>{t("Plus is to the working side.")}</Typography>
-    </Box>
-  );
-}
-
-function ViewFields({ figure, onChange }: { figure: Figure; onChange(change: Partial<Figure>): void }) {
-  const select = (label: string, value: string, options: readonly (readonly [string, string])[], set: (value: string) => void) => (
-    <TextField select label={label} value={value} onChange={(event) => set(event.target.value)}>
-      {options.map(([key, name]) => (
-        <MenuItem key={key} value={key}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
-  return (
-    <Box sx={{ display: "grid", gap: 2 }}>
-      <Box>
-        <Toggle
-          label={t("Both hands do the same")}
-          pressed={figure.both}
-          onChange={(both) =>
-            onChange({
-              both,
-              poses: both
-                ? figure.poses.map((pose) => ({ ...pose, left: pose.right ?? pose.left, right: pose.right ?? pose.left }))
-                : figure.poses,
-            })
-          }
-        />
-      </Box>
-      {select(
-        t("Shown"),
-        figure.focus,
-        FOCUSES.map((focus) => [
-          focus,
-          {
-            hand: t("The hand"),
-            forearm: t("Hand and forearm"),
-            arm: t("The whole arm"),
-            upper: t("The upper body"),
-            whole: t("The whole person"),
-          }[focus],
-        ]),
-        (focus) => onChange({ focus: focus as Figure["focus"] }),
-      )}
-      {select(
-        t("Seen from"),
-        figure.view,
-        VIEW_NAMES.map((view) => [
-          view,
-          {
-            front: t("The front"),
-            frontRight: t("The front, right"),
-            frontLeft: t("The front, left"),
-            right: t("The right"),
-            left: t("The left"),
-            above: t("Above"),
-          }[view],
-        ]),
-        (view) => onChange({ view: view as Figure["view"] }),
-      )}
-      {select(
-        t("Goes"),
-        figure.way,
-        [
-          ["thereAndBack", t("There and back")],
-          ["round", t("Round and round")],
-          ["steps", t("From step to step")],
-        ],
-        (way) => onChange({ way: way as Figure["way"] }),
-      )}
-      {select(
-        "Arrow along",
-        figure.arc ?? "none",
-        [
-          ["none", t("No arrow")],
-          ["knuckles", t("The knuckles")],
-          ["fingertips", t("The fingertips")],
-          ["thumbTip", t("The thumb")],
-          ["wrist", t("The wrist")],
-          ["elbow", t("The elbow")],
-          ["shoulder", t("The shoulder")],
-          ["head", t("The head")],
-        ],
-        (arc) => onChange({ arc: arc === "none" ? undefined : (arc as Figure["arc"]) }),
-      )}
-      {select(
-        t("With"),
-        figure.props[0]?.kind ?? "none",
-        [["none", t("Nothing")], ...PROP_KINDS.map((kind): [string, string] => [kind, PROP_LABELS[kind]])],
-        (kind) => onChange({ props: kind === "none" ? [] : [{ kind: kind as PropKind, hand: figure.both ? "both" : "worked" }] }),
-      )}
-      <Box>
-        <Toggle label={t("Enlarge the hand in a corner")} pressed={figure.inset} onChange={(inset) => onChange({ inset })} />
-      </Box>
     </Box>
   );
 }

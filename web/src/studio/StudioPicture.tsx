@@ -1,9 +1,10 @@
 /** The pose that is being shaped, live; or the whole movement at its pace. */
 import { Box } from "@mui/material";
 import { useEffect, useMemo, useRef, useState } from "react";
+import type { Overlap } from "@kind-grip/core/figure";
 import { DEFAULT_STYLE, libraryOf, lookOf, newItem, type CustomMovement } from "@kind-grip/core/library";
-import { figurePlace } from "@kind-grip/core/run";
-import { compilePerson, positionAt } from "@kind-grip/core/session";
+import { previewPlace, previewSec } from "@kind-grip/core/run";
+import { compilePerson } from "@kind-grip/core/session";
 import { t } from "../base/words";
 import { FigureSheet } from "../figure/FigureSheet";
 import { drawerFor } from "../figure/drawer";
@@ -11,6 +12,7 @@ import { LoopClock } from "../figure/loop-clock";
 import { MovingFigure } from "../figure/MovingFigure";
 import { useCalm } from "../figure/use-calm";
 import { Toggle } from "../parts/Toggle";
+import { Entering } from "./Entering";
 
 export function StudioPicture({ custom, at }: { custom: CustomMovement; at: number }) {
   const calm = useCalm();
@@ -38,6 +40,7 @@ const optionsOf = ({ movement }: CustomMovement) => ({
 /** Drawn as fast as the worker can, always the newest state; a pose that cannot be drawn leaves the last one standing. */
 function Pose({ custom, at }: { custom: CustomMovement; at: number }) {
   const [svg, setSvg] = useState("");
+  const [overlaps, setOverlaps] = useState<readonly Overlap[]>([]);
   const wanted = useRef<{ custom: CustomMovement; at: number } | null>(null);
   const busy = useRef(false);
   useEffect(() => {
@@ -53,12 +56,20 @@ function Pose({ custom, at }: { custom: CustomMovement; at: number }) {
         await drawerFor("motion")
           .pose(now.custom.figure, optionsOf(now.custom), pose)
           .then(setSvg, () => undefined);
+        await drawerFor("motion")
+          .overlaps(now.custom.figure, optionsOf(now.custom), pose)
+          .then(setOverlaps, () => undefined);
       }
       busy.current = false;
     };
     void draw();
   }, [custom, at]);
-  return <FigureSheet svg={svg} title={t("Pose {{at}} of {{poses}}", { at: at + 1, poses: custom.figure.poses.length })} />;
+  return (
+    <>
+      <FigureSheet svg={svg} title={t("Pose {{at}} of {{poses}}", { at: at + 1, poses: custom.figure.poses.length })} />
+      <Entering overlaps={overlaps} />
+    </>
+  );
 }
 
 function Moving({ custom }: { custom: CustomMovement }) {
@@ -70,7 +81,7 @@ function Moving({ custom }: { custom: CustomMovement }) {
   }, [custom, library]);
   const bout = timeline.segments.find((segment) => segment.kind === "work" || segment.kind === "hold");
   const [clock] = useState(() => new LoopClock());
-  const lengthSec = bout?.lengthSec ?? 4;
+  const lengthSec = bout ? previewSec(custom.figure, bout) : 4;
   useEffect(() => clock.set(lengthSec, true, performance.now()), [clock, lengthSec]);
   const request = useMemo(
     () => ({
@@ -82,9 +93,6 @@ function Moving({ custom }: { custom: CustomMovement }) {
     [custom, library],
   );
   if (!bout) return null;
-  const placeAt = (aheadSec: number) => {
-    const position = positionAt(timeline, bout.startSec + clock.placeAt(performance.now() + aheadSec * 1000));
-    return position ? figurePlace(custom.figure, position) : { place: 0 };
-  };
+  const placeAt = (aheadSec: number) => previewPlace(custom.figure, timeline, bout, clock.placeAt(performance.now() + aheadSec * 1000));
   return <MovingFigure request={request} placeAt={placeAt} moving />;
 }

@@ -2,8 +2,9 @@
 import { contactGoal } from "./contact";
 import { SIDE_NAMES, type ArmPose, type Pose, type SideName } from "./pose";
 import { FOREARM, handBones, shoulderPlace, UPPER_ARM, type ArmBones, type DigitBones } from "./skeleton";
-import { reach } from "./reach";
-import { mirroredFrame, moved, placed, turnX, turnY, turnZ, WORLD, type Frame, type Vector } from "../vector";
+import { armRods, closedRound, handInside, withThumbFree } from "./grasp";
+import { reach, type Goal } from "./reach";
+import { add, mirrored, mirroredFrame, moved, placed, turnX, turnY, turnZ, scale, within, WORLD, type Frame, type Vector } from "../vector";
 
 export interface Bones {
   pose: Pose;
@@ -25,8 +26,8 @@ export function armFrames(arm: ArmPose): Pick<ArmBones, "upper" | "fore" | "wris
 
 const HIPS: Vector = [0, -480, 0];
 
-function trunkFrame({ lean, turn, bend }: Pose["trunk"]): Frame {
-  const hips = turnX(turnY(turnZ({ ...WORLD, o: HIPS }, bend), -turn), lean);
+function trunkFrame({ lean, turn, bend, rise = 0 }: Pose["trunk"]): Frame {
+  const hips = turnX(turnY(turnZ({ ...WORLD, o: add(HIPS, [0, rise, 0]) }, bend), -turn), lean);
   return moved(hips, 0, -HIPS[1], 0);
 }
 
@@ -40,7 +41,9 @@ function solvedArm(side: SideName, arm: ArmPose, trunk: Frame, head: Frame, othe
   let solved = arm;
   const problems: string[] = [];
   if (arm.touch) {
-    const result = reach(arm, contactGoal(side, arm, arm.touch, { trunk, head, other }));
+    const goal = contactGoal(side, arm, arm.touch, { trunk, head, other });
+    const met = other && arm.touch.part.startsWith("other") ? metArm(other, trunk, side) : undefined;
+    const result = met ? reachOutside(arm, goal, met, arm.touch.grasp ?? false) : reach(arm, goal);
     solved = result.arm;
     problems.push(...result.problems);
   }
@@ -68,6 +71,41 @@ function solvedArm(side: SideName, arm: ArmPose, trunk: Frame, head: Frame, othe
       thumb: digit(digits.thumb),
     },
   };
+}
+
+/** The arm that is met, as rods in the frame of a right arm that does the touching. */
+function metArm(other: ArmBones, trunk: Frame, side: SideName): ReturnType<typeof armRods> {
+  const into = (p: Vector): Vector => {
+    const own = within(trunk, p);
+    return side === "left" ? mirrored(own) : own;
+  };
+  return armRods(other).map(({ from, to, ...radii }) => ({ from: into(from), to: into(to), ...radii }));
+}
+
+const MOST_MOVES = 4;
+
+/** The hand at its goal, moved back along its palm until it is on the skin of what it meets. */
+function reachOutside(arm: ArmPose, goal: Goal, met: ReturnType<typeof armRods>, grasps: boolean): ReturnType<typeof reach> {
+  let now = goal;
+  let result = reach(arm, now);
+  arm = { ...arm, hand: withThumbFree(armFrames(result.arm).hand, arm.hand, met) };
+  // The arm need not be solved for every move: a hand that can be reached is where its goal is, as the arm has turned it.
+  let { hand } = armFrames(result.arm);
+  let moved = 0;
+  for (let move = 0; move < MOST_MOVES; move++) {
+    const inside = handInside(hand, arm.hand, met, grasps);
+    if (inside < 0.5) break;
+    moved += inside;
+    hand = { ...hand, o: add(hand.o, scale(goal.hand.z, -inside)) };
+  }
+  if (moved > 0) {
+    const back = scale(goal.hand.z, -moved);
+    now = { ...now, hand: { ...now.hand, o: add(now.hand.o, back) }, contact: add(now.contact, back) };
+    result = reach(arm, now);
+  }
+  ({ hand } = armFrames(result.arm));
+  const free = withThumbFree(hand, arm.hand, met);
+  return { ...result, arm: { ...result.arm, hand: grasps ? closedRound(hand, free, met) : free } };
 }
 
 /**

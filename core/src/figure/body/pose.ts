@@ -36,6 +36,8 @@ export const Touch = v.strictObject({
   palm: Vector3,
   /** Which way the elbow goes, in the trunk's frame as seen on a right arm. */
   elbow: Vector3,
+  /** The fingers close round what the palm lies on, each until it meets it. */
+  grasp: v.optional(v.boolean()),
 });
 export type Touch = v.InferOutput<typeof Touch>;
 
@@ -63,9 +65,9 @@ export const ArmPose = v.strictObject({
 export type ArmPose = v.InferOutput<typeof ArmPose>;
 
 export const NeckPose = v.strictObject({ tilt: degrees, turn: degrees, nod: degrees });
-export const TrunkPose = v.strictObject({ lean: degrees, turn: degrees, bend: degrees });
+export const TrunkPose = v.strictObject({ lean: degrees, turn: degrees, bend: degrees, rise: v.optional(degrees) });
 
-/** Neck: tilt and turn towards the person's right (+), nod forward (+). Trunk: lean forward, turn and bend to the right (+). */
+/** Neck: tilt and turn towards the person's right (+), nod forward (+). Trunk: lean forward, turn and bend to the right (+), rise in millimetres. */
 export const Pose = v.strictObject({
   right: v.optional(ArmPose),
   left: v.optional(ArmPose),

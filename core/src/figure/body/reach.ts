@@ -50,13 +50,12 @@ function handAngles(fore: Frame, hand: Frame) {
   return { deviation, wristFlexion, pronation: wrapped(-turned - 90) };
 }
 
-const bothWays = (step: number, most: number) => [
-  0,
-  ...Array.from({ length: most / step }, (_, i) => [(i + 1) * step, -(i + 1) * step]).flat(),
-];
-/** Degrees an elbow is tried away from where it was hinted, and a hand from where its fingers were to point; nearest first. */
-const SWIVELS = bothWays(6, 90);
-const TURNS = bothWays(8, 56);
+const bothWays = (step: number, most: number) => Array.from({ length: most / step }, (_, i) => [(i + 1) * step, -(i + 1) * step]).flat();
+/** Degrees an elbow is tried away from where it was hinted, and a hand from where its fingers were to point; nearest first, then closer. */
+const SWIVELS = { coarse: bothWays(18, 90), fine: [6, -6, 12, -12] };
+const TURNS = { coarse: bothWays(24, 96), fine: [8, -8, 16, -16] };
+/** A strain below this is none. */
+const EASY = 0.05;
 
 /**
  * The arm whose hand is at the goal. The touching point and the way the palm faces are kept exactly. What a body is free to choose, it
@@ -80,15 +79,20 @@ const MOST_ROUNDS = 6;
 
 function reachFrom(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
   let best = reachWith(arm, goal.hand, goal.elbow);
-  if (best.strain === 0 && best.problems.length === 0) return best;
-  for (const degrees of TURNS.slice(1)) {
-    const turned = turnZ(goal.hand, degrees);
-    const lever = subtract(goal.hand.o, goal.contact);
-    const swung = add(goal.contact, along(turned, [dot(lever, goal.hand.x), dot(lever, goal.hand.y), dot(lever, goal.hand.z)]));
-    const tried = reachWith(arm, { ...turned, o: swung }, goal.elbow);
-    if (tried.strain + 100 * tried.problems.length < best.strain + 100 * best.problems.length - 1e-9) best = tried;
-    if (best.strain === 0 && best.problems.length === 0) break;
-  }
+  let turnedBy = 0;
+  const cost = ({ strain, problems }: typeof best) => strain + 100 * problems.length;
+  const lever = subtract(goal.hand.o, goal.contact);
+  const tryTurns = (turns: readonly number[]) => {
+    for (const degrees of turns) {
+      if (cost(best) < EASY) return;
+      const turned = turnZ(goal.hand, degrees);
+      const swung = add(goal.contact, along(turned, [dot(lever, goal.hand.x), dot(lever, goal.hand.y), dot(lever, goal.hand.z)]));
+      const tried = reachWith(arm, { ...turned, o: swung }, goal.elbow);
+      if (cost(tried) < cost(best) - 1e-9) [best, turnedBy] = [tried, degrees];
+    }
+  };
+  tryTurns(TURNS.coarse);
+  tryTurns(TURNS.fine.map((degrees) => turnedBy + degrees));
   return best;
 }
 
@@ -109,17 +113,56 @@ function reachWith(arm: ArmPose, hand: Frame, elbow: Vector): { arm: ArmPose; pr
   const { touch: _, ...plain } = arm;
   let best = plain as ArmPose;
   let least = Infinity;
-  for (const degrees of SWIVELS) {
-    const pole = add(scale(hinted, Math.cos(degrees * DEGREE)), scale(sideways, Math.sin(degrees * DEGREE)));
-    const tried = { ...plain, ...bent(shoulder, direction, reached, share, pole, hand) };
-    const strain = strainOf(tried);
-    if (strain < least - 1e-9) {
-      least = strain;
-      best = tried;
+  let swivelled = 0;
+  const trySwivels = (swivels: readonly number[]) => {
+    for (const degrees of swivels) {
+      if (least < EASY) return;
+      const pole = add(scale(hinted, Math.cos(degrees * DEGREE)), scale(sideways, Math.sin(degrees * DEGREE)));
+      const tried = { ...plain, ...bent(shoulder, direction, reached, share, pole, hand) };
+      const strain = 4 * strainOf(tried) + 0.3 * insideTrunk(tried, hand.o);
+      if (strain < least - 1e-9) {
+        least = strain;
+        best = tried;
+        swivelled = degrees;
+      }
     }
-    if (strain === 0) break;
-  }
+  };
+  trySwivels([0]);
+  trySwivels(SWIVELS.coarse);
+  trySwivels(SWIVELS.fine.map((degrees) => swivelled + degrees));
   return { arm: best, problems, strain: least };
+}
+
+/** Half widths of the trunk at heights below the shoulders; its front and back are round with its radius. */
+const TRUNK_ROWS = [
+  [0, 96, 58],
+  [-60, 98, 62],
+  [-150, 84, 64],
+  [-300, 70, 64],
+  [-600, 80, 70],
+] as const;
+const FOREARM_MM = 32;
+/** Cloth and flesh give way by this much. */
+const GIVES_MM = 10;
+
+/** Millimetres the elbow and the forearm stand inside the trunk: a body that has the choice keeps its elbows out. */
+function insideTrunk(arm: ArmPose, wrist: Vector): number {
+  const hanging: Frame = { o: shoulderPlace(arm), x: [-1, 0, 0], y: [0, -1, 0], z: [0, 0, 1] };
+  const upper = turnZ(turnX(hanging, arm.shoulderFlexion), -arm.shoulderAbduction);
+  const elbow = add(upper.o, scale(upper.y, UPPER_ARM));
+  let deepest = 0;
+  for (const share of [0, 0.3, 0.6, 0.85]) {
+    const [x, y, z] = add(scale(elbow, 1 - share), scale(wrist, share));
+    const row = TRUNK_ROWS.findIndex(([height]) => height <= y);
+    if (row < 1) continue;
+    const [from, to] = [TRUNK_ROWS[row - 1]!, TRUNK_ROWS[row]!];
+    const k = (from[0] - y) / (from[0] - to[0]);
+    const half = from[1] + (to[1] - from[1]) * k;
+    const radius = from[2] + (to[2] - from[2]) * k;
+    const off = Math.hypot(Math.max(0, Math.abs(x) - half), z);
+    deepest = Math.max(deepest, radius + FOREARM_MM * (1 - share * 0.4) - GIVES_MM - off);
+  }
+  return deepest;
 }
 
 const JOINTS = Object.keys(ARM_RANGES) as (keyof typeof ARM_RANGES)[];

@@ -20,6 +20,8 @@ const hand = (index: FingerPose, middle: FingerPose, ring: FingerPose, little: F
 export const HAND_SHAPES = {
   /** Fingers long, a little apart. */
   open: hand(f(2, 4, 3, 2), f(0, 4, 3), f(2, 4, 3, -2), f(4, 5, 3, -5), t(34, 14, 0, 6, 4)),
+  /** Pressed flat on something: fingers a little apart, the thumb in their plane. */
+  flat: hand(f(-4, 0, 0, 4), f(-5, 0, 0), f(-4, 0, 0, -4), f(-3, 0, 0, -9), t(46, -5, -20, 0, 0)),
   /** Fingers long and side by side. */
   together: hand(f(0, 2, 2), f(0, 2, 2), f(0, 2, 2, 1), f(0, 2, 2, 2), t(22, 12, 0, 4, 2)),
   spread: hand(f(-4, 2, 2, 15), f(-4, 2, 2, 1), f(-4, 2, 2, -13), f(-4, 2, 2, -26), t(56, 12, 0, 2, -6)),
@@ -28,7 +30,7 @@ export const HAND_SHAPES = {
   fist: hand(f(86, 106, 68), f(88, 108, 68), f(88, 108, 68), f(88, 106, 66), t(30, 45, 36, 60, 46)),
   hook: hand(f(0, 98, 64), f(-2, 100, 66), f(0, 98, 64), f(2, 94, 62), t(28, 14, 10, 8, 8)),
   tabletop: hand(f(84, 2, 2), f(86, 2, 2), f(86, 2, 2), f(86, 2, 2), t(24, 18, 10, 6, 4)),
-  straightFist: hand(f(86, 104, 4), f(88, 106, 4), f(88, 106, 4), f(88, 104, 4), t(30, 14, 10, 6, 4)),
+  straightFist: hand(f(86, 104, 4), f(88, 106, 4), f(88, 106, 4), f(88, 104, 4), t(46, 2, -10, 2, 0)),
   /** Thumb inside the fingers. */
   thumbInFist: hand(f(72, 86, 48), f(76, 88, 48), f(78, 88, 48), f(80, 86, 46), t(0, 25, 38, 56, 36)),
   /** Thumb and index tip meet in a round O. */

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { axesOf, framing, project, VIEWS, type Camera } from "../surface/camera";
 import { draw } from "./drawing";
-import { outlineOf } from "../surface/outline";
+import { contoursOf, strokePath } from "../surface/outline";
 import { curve, thinned, type Point } from "../surface/svg-path";
 import { regionPath, rings } from "../surface/regions";
 import { PartBuilder, type Part } from "../flesh/solid";
@@ -19,6 +19,8 @@ const rod = (from: Vector, fromRadius: number, to: Vector, toRadius: number): Pa
   builder.chain(builder.ball(from, fromRadius), builder.ball(to, toRadius));
   return builder.part;
 };
+
+const linesOf = (surface: ReturnType<typeof surfaceOf>) => contoursOf(surface).strokes;
 
 describe("the surface", () => {
   it("of a ball stands its radius before its middle and is nowhere outside it", () => {
@@ -64,18 +66,45 @@ describe("the surface", () => {
 
 describe("lines", () => {
   it("go round what is in front and not round what is behind it", () => {
-    const alone = outlineOf(surfaceOf([ball("front", [0, 0, 0], 40)], camera, 2));
+    const alone = linesOf(surfaceOf([ball("front", [0, 0, 0], 40)], camera, 2));
     expect(alone.map(({ kind }) => kind)).toEqual(["outer"]);
-    const hiding = outlineOf(surfaceOf([ball("front", [0, 0, 60], 40), ball("behind", [0, 0, -60], 20)], camera, 2));
+    const hiding = linesOf(surfaceOf([ball("front", [0, 0, 60], 40), ball("behind", [0, 0, -60], 20)], camera, 2));
     expect(hiding).toHaveLength(1);
-    const before = outlineOf(surfaceOf([ball("back", [0, 0, -60], 40), ball("front", [0, 0, 60], 20)], camera, 2));
+    const before = linesOf(surfaceOf([ball("back", [0, 0, -60], 40), ball("front", [0, 0, 60], 20)], camera, 2));
     expect(before.map(({ kind }) => kind).sort()).toEqual(["inner", "outer"]);
+  });
+
+  it("close round every body, however coarse the map, and lie on its true edge", () => {
+    for (const cell of [2, 4, 7]) {
+      const [outer] = linesOf(surfaceOf([ball("a", [10, 5, 0], 40)], camera, cell));
+      expect(outer!.closed).toBe(true);
+      for (const [x, y] of outer!.points) expect(Math.abs(Math.hypot(x - 110, y - 75) - 40)).toBeLessThan(cell / 8 + 0.1);
+    }
+  });
+
+  it("end on the line they meet: a part before another one's edge", () => {
+    const strokes = linesOf(surfaceOf([ball("back", [0, 0, -60], 40), ball("front", [40, 0, 60], 20)], camera, 2));
+    const inner = strokes.find(({ kind }) => kind === "inner")!;
+    const outer = strokes.filter(({ kind }) => kind === "outer").flatMap(({ points }) => points);
+    for (const end of [inner.points[0]!, inner.points.at(-1)!])
+      expect(Math.min(...outer.map(([x, y]) => Math.hypot(x - end[0], y - end[1])))).toBeLessThan(2.1);
+  });
+
+  it("are lighter where the nearer body only helps", () => {
+    const helper: Part = { ...ball("helper", [0, 0, 60], 20), tone: "helper" };
+    const strokes = linesOf(surfaceOf([ball("back", [0, 0, -60], 40), helper], camera, 2));
+    expect(strokes.map(({ kind, light }) => [kind, light]).sort()).toEqual([
+      ["inner", true],
+      ["outer", false],
+    ]);
+    expect(strokePath(strokes, "inner", false)).toBe("");
+    expect(strokePath(strokes, "inner", true)).toMatch(/^M.*z$/);
   });
 
   it("are not drawn where parts of one body run into each other", () => {
     const [a, b] = [rod([-40, 0, 0], 20, [0, 0, 0], 20), rod([0, 0, 0], 20, [40, 0, 0], 20)];
     Object.assign(b, { id: "other", joins: ["rod"] });
-    expect(outlineOf(surfaceOf([a, b], camera, 2)).every(({ kind }) => kind === "outer")).toBe(true);
+    expect(linesOf(surfaceOf([a, b], camera, 2)).every(({ kind }) => kind === "outer")).toBe(true);
   });
 
   it("keep every point within the tolerance when thinned", () => {

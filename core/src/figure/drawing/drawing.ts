@@ -2,7 +2,7 @@
 import type { ArmBones } from "../body/skeleton";
 import type { Bones } from "../body/bones";
 import { project, type Camera } from "../surface/camera";
-import { facesViewer, outlineOf, strokePath, visibleRuns } from "../surface/outline";
+import { contoursOf, facesViewer, strokePath, visibleRuns, type Crossings } from "../surface/outline";
 import { curve, number, polygon, thinned, type Point } from "../surface/svg-path";
 import { SIDE_NAMES, type SideName } from "../body/pose";
 import { regionPath, rings, type Window } from "../surface/regions";
@@ -22,20 +22,25 @@ const SHADE_BELOW = 0.12;
 export function draw(parts: readonly Part[], camera: Camera, skin: Skin, cell: number, bones: Bones | undefined, bold = 1): Drawing {
   const surface = surfaceOf(parts, camera, cell);
   const line = Math.max(1, Math.min(1.9, 0.9 + camera.scale * 0.5)) * Math.max(0.5, camera.width / 600) * bold;
-  const strokes = outlineOf(surface);
-  const stroke = (kind: "inner" | "outer", width: number) =>
-    `<path d="${strokePath(strokes, kind)}" fill="none" stroke="${INK}" stroke-width="${number(width)}" stroke-linecap="round" stroke-linejoin="round"/>`;
+  const { strokes, crossings } = contoursOf(surface);
+  const stroke = (kind: "inner" | "outer", width: number) => weighed(kind, false, width) + weighed(kind, true, width * 0.55);
+  const weighed = (kind: "inner" | "outer", light: boolean, width: number) => {
+    const d = strokePath(strokes, kind, light);
+    return (
+      d && `<path d="${d}" fill="none" stroke="${INK}" stroke-width="${number(width)}" stroke-linecap="round" stroke-linejoin="round"/>`
+    );
+  };
   return {
     surface,
     svg: {
-      body: fills(surface, skin) + shade(surface),
+      body: fills(surface, skin, crossings) + shade(surface),
       lines: marks(surface, skin, line) + stroke("inner", line) + stroke("outer", line * 1.75) + (bones ? cuffLetters(surface, bones) : ""),
     },
   };
 }
 
 /** One path a tone. */
-function fills(surface: Surface, skin: Skin): string {
+function fills(surface: Surface, skin: Skin, crossings: Crossings): string {
   const { owner, columns, cell } = surface;
   const tones = new Map<Tone, Window & { number: number }>();
   const numberOf = surface.shapes.map((_, i) => {
@@ -64,7 +69,7 @@ function fills(surface: Surface, skin: Skin): string {
       for (let i = row * columns + window.fromColumn; i <= row * columns + window.toColumn; i++)
         field[i] = map[i] === window.number ? 1 : -1;
     const colour = colourOf(tone, skin);
-    const d = regionPath(rings(surface, field, window), 0.6);
+    const d = regionPath(rings(surface, field, window, crossings), 0.6);
     for (let row = window.fromRow; row <= window.toRow; row++)
       field.fill(-1, row * columns + window.fromColumn, row * columns + window.toColumn + 1);
     svg += `<path d="${d}" fill="${colour}" stroke="${colour}" stroke-width="${number(cell * 0.7)}" stroke-linejoin="round"/>`;
@@ -116,7 +121,7 @@ function boxed(values: Float32Array, length: number, lines: number, reach: numbe
 function marks(surface: Surface, skin: Skin, line: number): string {
   const { scale } = surface.camera;
   let nails = "";
-  const lines = { crease: "", wrinkle: "", seam: "", feature: "" };
+  const lines = { crease: "", wrinkle: "", seam: "", feature: "", stripe: "" };
   let dots = "";
   for (const part of surface.parts) {
     if (part.marks.length === 0) continue;
@@ -135,7 +140,7 @@ function marks(surface: Surface, skin: Skin, line: number): string {
           dots += `<circle cx="${number(x)}" cy="${number(y)}" r="${number(4.6 * scale)}" fill="${INK}"/>`;
         continue;
       }
-      const lift = mark.kind === "seam" ? 5 * scale : mark.kind === "feature" ? 14 * scale : 4 * scale;
+      const lift = mark.kind === "seam" || mark.kind === "stripe" ? 5 * scale : mark.kind === "feature" ? 14 * scale : 4 * scale;
       for (const run of visibleRuns(surface, mark.points, own, lift)) lines[mark.kind] += curve(thinned(run, 0.25));
     }
   }
@@ -144,6 +149,8 @@ function marks(surface: Surface, skin: Skin, line: number): string {
   return (
     (nails &&
       `<path d="${nails}" fill="${colourOf("nail", skin)}" stroke="${INK}" stroke-width="${number(line * 0.5)}" stroke-opacity=".7"/>`) +
+    (lines.stripe &&
+      `<path d="${lines.stripe}" fill="none" stroke="#FFFDF8" stroke-width="${number(Math.max(1, 3 * scale))}" stroke-linecap="butt"/>`) +
     path(lines.wrinkle, line * 0.7, 0.45) +
     path(lines.crease, line * 0.85, 0.6) +
     path(lines.seam, line, 1) +
@@ -173,7 +180,7 @@ function cuffLetters(surface: Surface, bones: Bones): string {
 /** On the cuff where enough of it can be seen, otherwise on a small tag beside the wrist. */
 function cuffLetter(surface: Surface, side: SideName, arm: ArmBones, taken: Point[]): string {
   const { camera } = surface;
-  const most = Math.max(8, 25 * camera.scale);
+  const most = Math.max(8, 21 * camera.scale);
   const seen = cuffSeen(surface, `${side}:cuff`);
   const onCuff = [1, 0.85, 0.7].map((share) => share * most).find((high) => seen.holds(high));
   const clear = onCuff !== undefined;

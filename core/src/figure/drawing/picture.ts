@@ -1,12 +1,14 @@
 /** The pictures of a figure: whole and still, one moment of its motion, or its steps side by side. SVG text, no DOM. */
+import { isEqual, uniqWith } from "es-toolkit";
 import type { Figure } from "../figure";
 import { draw } from "./drawing";
-import { framing, MIRRORED_VIEW, VIEWS, type Camera, type ViewName } from "../surface/camera";
+import { framing, type Camera, type ViewName } from "../surface/camera";
 import { eased, poseAlong, poseBetween } from "../motion/motion";
-import { arc, felt, ghost } from "./overlay";
+import { arc, felt, ghost, signs } from "./overlay";
+import { badge } from "./strip";
 import { number } from "../surface/svg-path";
-import { SIDE_NAMES, type Pose, type SideName } from "../body/pose";
-import { cameraFor, insetRadius, sceneOf, type Look, type Scene, type Staging } from "./scene";
+import { otherSide, SIDE_NAMES, type Pose, type SideName } from "../body/pose";
+import { cameraFor, enlargementOf, helperOf, insetRadius, sceneOf, seenFrom, type Look, type Scene, type Staging } from "./scene";
 
 export interface PictureOptions {
   side?: SideName;
@@ -34,6 +36,8 @@ export class StagedFigure {
   readonly width: number;
   readonly height: number;
   private readonly cell: number;
+  /** What a pixel of a picture 600 wide is in this one. */
+  private readonly pen: number;
   private readonly camera: Camera;
   private readonly poses: readonly Pose[];
   private readonly first: Scene;
@@ -46,19 +50,75 @@ export class StagedFigure {
     this.width = options.width ?? 600;
     this.height = options.height ?? 450;
     this.cell = options.cell ?? (2.4 * this.width) / 600;
+    this.pen = (this.width / 600) * (options.bold ?? 1);
     this.poses = figure.poses;
     const scenes = [...this.poses, ...(figure.slide ?? []), ...(options.alsoShown ?? [])].map((pose) => sceneOf(pose, this.staging));
     this.first = scenes[0]!;
     this.camera = cameraFor(this.staging, scenes, { width: this.width, height: this.height }, (MARGIN * this.width) / 600);
   }
 
-  /** The last pose with the ghost of the first, the arc and the felt mark: everything in one still. */
+  /** Everything in one still: the last pose with the ghost of the first, the way, the signs and the felt mark; a row of steps as a strip. */
   still(): string {
+    if (this.figure.strip || (this.figure.way === "steps" && this.poses.length > 2)) return this.frame(this.strip());
     const shown = this.figure.cover ?? this.poses.length - 1;
-    const now = sceneOf(this.poses[shown]!, this.staging);
-    const before = shown > 0 ? ghost(this.first, now, this.camera, this.cell) : "";
-    const way = this.figure.arc && this.poses.length > 1 ? arc(this.figure, this.camera, this.staging.side, this.figure.arc) : "";
-    return this.frame(before + this.body(now) + way);
+    return this.frame(this.shownFrom(this.first, this.poses[shown]!, shown > 0));
+  }
+
+  /** A pose with what tells it from the one before. */
+  private shownFrom(before: Scene, pose: Pose, moved: boolean, signed = true): string {
+    const now = sceneOf(pose, this.staging);
+    const { side } = this.staging;
+    const drawn = this.drawn(now, moved ? before : undefined);
+    const way = this.figure.arc && this.poses.length > 1 ? arc(this.figure, this.camera, side, this.figure.arc, this.pen) : "";
+    const said = !signed ? "" : signs(this.figure, before.bones, now.bones, this.camera, side, this.pen);
+    return drawn + way + said + this.inset(now);
+  }
+
+  /** All steps in order, numbered, each over a pale outline of the one before. */
+  private strip(): string {
+    const { poses, figure, width, height } = this;
+    const alone = ({ left: _, ...pose }: Pose): Pose => pose;
+    // What comes again is not shown again.
+    const shown = uniqWith(figure.strip === "hand" ? poses.map(alone) : poses, isEqual);
+    const { arc: _way, slide: _slide, strip: _strip, ...rest } = figure;
+    const close = figure.strip === "hand";
+    // As many columns as make the panels' pictures largest.
+    const panels = Array.from({ length: shown.length }, (_, i) => {
+      const columns = i + 1;
+      const [wide, high] = [width / columns, height / Math.ceil(shown.length / columns)];
+      return {
+        columns,
+        wide,
+        high,
+        panel: new StagedFigure(
+          { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) },
+          {
+            ...this.options,
+            width: wide,
+            height: high,
+            cell: Math.min(this.cell, 2),
+            bold: (this.options.bold ?? 1) * Math.sqrt(columns),
+            alsoShown: [],
+          },
+        ),
+      };
+    });
+    const { columns, wide, high, panel } = panels.reduce((best, each) => (each.panel.camera.scale > best.panel.camera.scale ? each : best));
+    const clip = `strip-${Math.round(wide)}-${Math.round(high)}`;
+    const pen = this.pen;
+    return (
+      `<clipPath id="${clip}"><rect x="0" y="0" width="${number(wide)}" height="${number(high)}"/></clipPath>` +
+      shown
+        .map((pose, i) => {
+          const before = i > 0 ? sceneOf(shown[i - 1]!, panel.staging) : panel.first;
+          const [x, y] = [(i % columns) * wide, Math.floor(i / columns) * high];
+          return (
+            `<g transform="translate(${number(x)} ${number(y)})"><g clip-path="url(#${clip})">${panel.shownFrom(before, pose, i > 0, i === shown.length - 1)}</g>` +
+            `${badge(i + 1, 20 * pen, 20 * pen, pen)}</g>`
+          );
+        })
+        .join("")
+    );
   }
 
   /** One pose alone; `place` counts poses from 0 and may lie between two. */
@@ -78,44 +138,63 @@ export class StagedFigure {
   }
 
   private body(scene: Scene): string {
+    return this.drawn(scene) + this.inset(scene);
+  }
+
+  /** @param before where everything was, to be shown as a pale outline */
+  private drawn(scene: Scene, before?: Scene): string {
     const { look, side } = this.staging;
     const { surface, svg } = draw(scene.parts, this.camera, look.skin, this.cell, scene.bones, this.options.bold);
     const sides = this.figure.both ? SIDE_NAMES : [side];
-    const mark = this.options.regions?.length ? felt(surface, scene.bones, this.options.regions, sides) : "";
-    return svg.body + mark + svg.lines + (this.figure.inset ? this.inset(scene) : "");
+    const start = before ? ghost(before, scene, helperOf(this.staging), surface, this.cell, this.pen) : "";
+    const { regions = [] } = this.options;
+    const places = regions.length > 0 ? (this.figure.felt ?? regions) : [];
+    const mark = places.length > 0 ? felt(surface, scene.bones, places, sides, look.skin) : "";
+    return svg.body + start + mark + svg.lines;
   }
 
-  /** The working hand enlarged in a round window, in the strip that the camera keeps free for it. */
+  /** Hands enlarged in round windows, in the strip that the camera keeps free for them. */
   private inset(scene: Scene): string {
-    const { side, view, look } = this.staging;
-    const sides: readonly SideName[] = this.figure.both ? ["left"] : [side];
+    if (!this.figure.inset) return "";
+    const { side } = this.staging;
+    const { of } = enlargementOf(this.figure);
+    const corner = side === "right" ? "right" : "left";
+    if (of === "both") return this.window(scene, SIDE_NAMES, corner);
+    // A person who faces the viewer has the right hand on the viewer's left.
+    if (of === "each") return this.window(scene, ["right"], "left") + this.window(scene, ["left"], "right");
+    return this.window(scene, [of === "worked" ? side : otherSide(side)], corner);
+  }
+
+  private window(scene: Scene, sides: readonly SideName[], corner: "left" | "right"): string {
+    const { side, look } = this.staging;
+    const { view, size } = enlargementOf(this.figure);
     const hand = scene.parts.filter(
       (part) => sides.some((each) => part.id.startsWith(`${each}:`)) && /palm|index|middle|ring|little|thumb/.test(part.id),
     );
-    const radius = insetRadius(this.height);
-    const turned = VIEWS[side === "right" ? view : MIRRORED_VIEW[view]];
+    const radius = insetRadius(this.height, size);
     const camera = framing(
-      turned,
+      seenFrom(view ?? this.staging.view, side),
       hand.flatMap((part) => part.balls),
       { width: radius * 2, height: radius * 2 },
       radius * 0.2,
-      this.camera.scale * 3,
+      this.camera.scale * 5,
     );
     const { svg } = draw(
-      scene.parts.filter((part) => sides.some((each) => part.id.startsWith(each)) || part.id.startsWith("prop")),
+      scene.parts.filter((part) => /^(right|left):(palm|index|middle|ring|little|thumb|cuff|forearm|foot)$|^prop/.test(part.id)),
       camera,
       look.skin,
       this.cell,
       undefined,
+      this.options.bold,
     );
-    const x = side === "right" ? this.width - radius - 10 : radius + 10;
+    const x = corner === "right" ? this.width - radius - 10 : radius + 10;
     const y = radius + 10;
-    const id = `inset-${side}-${Math.round(x)}`;
+    const id = `inset-${corner}-${Math.round(x)}-${Math.round(radius)}`;
     return (
       `<clipPath id="${id}"><circle cx="${number(x)}" cy="${number(y)}" r="${number(radius)}"/></clipPath>` +
       `<circle cx="${number(x)}" cy="${number(y)}" r="${number(radius)}" fill="#FFFDF8"/>` +
       `<g clip-path="url(#${id})"><g transform="translate(${number(x - radius)} ${number(y - radius)})">${svg.body}${svg.lines}</g></g>` +
-      `<circle class="inset" cx="${number(x)}" cy="${number(y)}" r="${number(radius)}" fill="none" stroke="#1D2B2A" stroke-width="2"/>`
+      `<circle class="inset" cx="${number(x)}" cy="${number(y)}" r="${number(radius)}" fill="none" stroke="#1D2B2A" stroke-width="${number(2 * this.pen)}"/>`
     );
   }
 

@@ -2,7 +2,7 @@
 import { bodyParts } from "../flesh/whole-body";
 import { bonesOf, type Bones } from "../body/bones";
 import { framing, MIRRORED_VIEW, VIEWS, type Camera, type ViewName } from "../surface/camera";
-import type { Figure, Focus } from "../figure";
+import type { Enlargement, Figure, Focus } from "../figure";
 import { mirrorPose } from "../motion/motion";
 import { otherSide, SIDE_NAMES, type Pose, type SideName } from "../body/pose";
 import { propParts } from "../flesh/prop";
@@ -27,7 +27,7 @@ export interface Scene {
   parts: Part[];
 }
 
-/** The side that only helps: it is drawn paler. */
+/** The side that only helps: it is drawn with a lighter line. */
 export const helperOf = ({ figure, side }: Pick<Staging, "figure" | "side">): SideName | undefined =>
   figure.both ? undefined : otherSide(side);
 
@@ -35,7 +35,7 @@ export const helperOf = ({ figure, side }: Pick<Staging, "figure" | "side">): Si
 export const posedFor = (pose: Pose, side: SideName): Pose => (side === "right" ? pose : mirrorPose(pose));
 
 /** What of the body is drawn for each focus: whatever would end in mid-air is left out or carried on to the picture's edge. */
-const EXTENT = { hand: "hands", forearm: "arms", arm: "upper", upper: "upper", whole: "whole" } as const;
+const EXTENT = { hand: "hands", forearm: "arms", arm: "upper", bust: "upper", upper: "upper", whole: "whole" } as const;
 
 export function sceneOf(pose: Pose, { figure, side, look }: Staging): Scene {
   const bones = bonesOf(posedFor(pose, side));
@@ -43,7 +43,7 @@ export function sceneOf(pose: Pose, { figure, side, look }: Staging): Scene {
     ...bodyParts(bones, {
       extent: EXTENT[figure.focus],
       hair: look.hair,
-      helper: figure.focus === "upper" || figure.focus === "whole" ? undefined : helperOf({ figure, side }),
+      helper: helperOf({ figure, side }),
     }),
     ...figure.props.flatMap((prop, i) => propParts(prop, bones, side, `prop${i}-${prop.kind}`)),
   ];
@@ -57,6 +57,7 @@ const IN_FOCUS: Readonly<Record<Focus, (part: Part, worked: readonly SideName[])
     belongs(part, worked, [...HAND_PARTS, "cuff", "forearm"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
   arm: (part, worked) =>
     belongs(part, worked, [...HAND_PARTS, "cuff", "forearm", "upper"]) || belongs(part, SIDE_NAMES, HAND_PARTS) || isTool(part),
+  bust: (part) => /^(head|hair|neck|(right|left):(sleeve|palm|index|middle|ring|little|thumb|forearm|cuff))$/.test(part.id) || isTool(part),
   upper: (part) => !["trunk", "shirtTail"].includes(part.id) && !part.id.endsWith(":leg") && !reachesOut(part),
   whole: () => true,
 };
@@ -73,23 +74,49 @@ const reachesOut = (part: Part) => /bandPull|bar:/.test(part.id);
 /** Millimetres of a picture's height at least, so that a hand does not fill the wall of a hall. */
 const MOST_SCALE = 2.1;
 
-export const insetRadius = (height: number): number => height * 0.2;
+/** Millimetres below the shoulders: what hangs lower is not of interest to a bust. */
+const BUST_FROM = -260;
+
+export const enlargementOf = ({ enlargement }: Pick<Figure, "enlargement">): Enlargement => enlargement ?? { of: "worked", size: 0.4 };
+export const insetRadius = (height: number, size: number): number => (height * size) / 2;
+
+/** Where a view looks from, for a figure shown on a side. */
+export const seenFrom = (view: ViewName, side: SideName) => VIEWS[side === "right" ? view : MIRRORED_VIEW[view]];
+
+/** A helping hand that has let go may leave a close picture. */
+function isIdle(part: Part, { pose }: Bones, worked: readonly SideName[], focus: Focus): boolean {
+  if (focus !== "forearm" && focus !== "arm") return false;
+  const side = SIDE_NAMES.find((each) => part.id.startsWith(`${each}:`));
+  return side !== undefined && !worked.includes(side) && !pose[side]?.touch;
+}
 
 /** One camera for all poses of a figure. */
 export function cameraFor(staging: Staging, scenes: readonly Scene[], size: { width: number; height: number }, margin: number): Camera {
   const { figure, side, view } = staging;
   const worked: readonly SideName[] = figure.both ? SIDE_NAMES : [side];
   const inFocus = IN_FOCUS[figure.focus];
-  const balls: Ball[] = scenes.flatMap(({ parts }) => parts.filter((part) => inFocus(part, worked)).flatMap((part) => part.balls));
+  const balls: Ball[] = scenes
+    .flatMap(({ parts, bones }) =>
+      parts.filter((part) => inFocus(part, worked) && !isIdle(part, bones, worked, figure.focus)).flatMap((part) => part.balls),
+    )
+    .filter((ball) => figure.focus !== "bust" || ball.at[1] > BUST_FROM);
   // The upper body is shown to just below the ribs; hands that go lower take the picture with them.
   if (figure.focus === "upper")
     for (const { parts } of scenes) balls.push(...(parts.find((part) => part.id === "trunk")?.balls.slice(0, 6) ?? []));
-  const turned = side === "right" ? view : MIRRORED_VIEW[view];
+  const direction = seenFrom(view, side);
   const most = (MOST_SCALE * size.width) / 600;
-  if (!figure.inset) return framing(VIEWS[turned], balls, size, margin, most);
+  if (!figure.inset) return framing(direction, balls, size, margin, most);
+  if (enlargementOf(figure).of === "each") {
+    // Two windows stand above a figure that is wide.
+    const band = 2 * insetRadius(size.height, enlargementOf(figure).size) - margin * 0.5;
+    const low = framing(direction, balls, { ...size, height: size.height - band }, margin, most);
+    const rise = band / 2 / low.scale;
+    const { up, centre } = low;
+    return { ...low, height: size.height, centre: [centre[0] + up[0] * rise, centre[1] + up[1] * rise, centre[2] + up[2] * rise] };
+  }
   // The enlargement has a strip of its own on the side away from the working hand.
-  const strip = 2 * insetRadius(size.height) - margin;
-  const narrow = framing(VIEWS[turned], balls, { ...size, width: size.width - strip }, margin, most);
+  const strip = 2 * insetRadius(size.height, enlargementOf(figure).size) - margin;
+  const narrow = framing(direction, balls, { ...size, width: size.width - strip }, margin, most);
   const shift = ((side === "right" ? 1 : -1) * strip) / 2 / narrow.scale;
   const { across, centre } = narrow;
   return {

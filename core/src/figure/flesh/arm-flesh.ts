@@ -1,54 +1,13 @@
 /** Forearm, upper arm, sleeve, and the cuff that tells left from right. */
+import { FOREARM_ROWS, forearmFrame, onForearm, rowAt } from "../body/forearm";
 import { UPPER_ARM, type ArmBones } from "../body/skeleton";
 import type { SideName } from "../body/pose";
 import { PartBuilder, type Part, type Tone } from "./solid";
-import { across, add, at, between, cross, dot, scale, unit, type Frame, type Vector } from "../vector";
+import { add, at, between, scale, type Vector } from "../vector";
 
-/** Share of the forearm, half distance of the two balls, their radius. The bulge of the muscles sits in the upper third. */
-const FOREARM_ROWS: readonly (readonly [share: number, half: number, radius: number])[] = [
-  [0, 5, 35],
-  [0.12, 7, 37],
-  [0.26, 8, 37.5],
-  [0.4, 9, 34],
-  [0.55, 9.5, 29],
-  [0.7, 10.5, 24],
-  [0.84, 11.5, 20],
-  [1, 12.5, 17.2],
-];
 const CUFF_FROM = 0.66;
 const CUFF_TO = 0.84;
 const SLEEVE_MM = 172;
-
-/** The forearm's frame at a share of its length: the twist of the two bones is spread along it. */
-export function forearmFrame({ fore, wrist }: Pick<ArmBones, "fore" | "wrist">, share: number): Frame {
-  const twist = Math.min(1, share * 1.2);
-  const x = unit(across(between(fore.x, wrist.x, twist), fore.y));
-  // Turned by half a circle the two x cancel out; any direction across the arm will do there.
-  const safe = Math.hypot(...x) > 0.5 ? x : fore.z;
-  const towards = cross(safe, fore.y);
-  const z = dot(towards, wrist.z) + dot(towards, fore.z) >= 0 ? towards : scale(towards, -1);
-  return { o: between(fore.o, wrist.o, share), x: safe, y: fore.y, z };
-}
-
-function rowAt(share: number): { half: number; radius: number } {
-  const i = Math.max(
-    1,
-    FOREARM_ROWS.findIndex(([at]) => at >= share),
-  );
-  const [from, fromHalf, fromRadius] = FOREARM_ROWS[i - 1]!;
-  const [to, toHalf, toRadius] = FOREARM_ROWS[i]!;
-  const k = (share - from) / (to - from);
-  return { half: fromHalf + (toHalf - fromHalf) * k, radius: fromRadius + (toRadius - fromRadius) * k };
-}
-
-/** A point on the skin of the forearm; `turn` 0 is the thumb side, 90 the palm side. */
-export function onForearm(arm: Pick<ArmBones, "fore" | "wrist">, share: number, turn: number, above = 0): Vector {
-  const frame = forearmFrame(arm, share);
-  const { half, radius } = rowAt(share);
-  const radians = (turn * Math.PI) / 180;
-  const cosine = Math.cos(radians);
-  return at(frame, cosine * (radius + above) + half * Math.max(-1, Math.min(1, cosine * 2.2)), 0, Math.sin(radians) * (radius + above));
-}
 
 function ring(arm: Pick<ArmBones, "fore" | "wrist">, share: number, above: number): Vector[] {
   return Array.from({ length: 33 }, (_, i) => onForearm(arm, share, (i / 32) * 360, above));
@@ -67,7 +26,10 @@ export function armParts(side: SideName, arm: ArmBones, tone: Tone): Part[] {
   const point = forearm.ball(at(fore, 0, -2, -9), 30);
   forearm.chain(point, 0).chain(point, 1);
 
-  const cuff = new PartBuilder(`${side}:cuff`, side === "left" ? "cuffLeft" : "cuffRight", { joins: [`${side}:cuff`], step: 99 });
+  const cuff = new PartBuilder(`${side}:cuff`, side === "left" ? "cuffLeft" : "cuffRight", {
+    joins: [`${side}:cuff`, `${side}:forearm`],
+    step: 99,
+  });
   cuff.tube([CUFF_FROM - 0.05, (CUFF_FROM + CUFF_TO) / 2, CUFF_TO + 0.05].map((share) => row(cuff, share, 1.5)));
   for (const [share, way] of [
     [CUFF_FROM, -1],
@@ -75,6 +37,9 @@ export function armParts(side: SideName, arm: ArmBones, tone: Tone): Part[] {
   ] as const) {
     cuff.cut(between(fore.o, arm.wrist.o, share), scale(fore.y, way)).mark("seam", ring(arm, share, 1.6));
   }
+
+  // The left one is striped: colours are lost in grey.
+  if (side === "left") for (const share of [CUFF_FROM + 0.014, CUFF_TO - 0.014]) cuff.mark("stripe", ring(arm, share, 1.6));
 
   const upperArm = new PartBuilder(`${side}:upper`, tone, { joins: [`${side}:forearm`, `${side}:upper`], step: 10 });
   upperArm.chain(

@@ -1,16 +1,35 @@
 /** Named places on the body: where an arc is drawn, where a pull is felt, where an inset looks. */
-import { onForearm } from "./arm-flesh";
+import { onForearm } from "../body/forearm";
 import { FINGER_SIZES, type ArmBones } from "../body/skeleton";
 import { type Bones } from "../body/bones";
 import type { SideName } from "../body/pose";
 import { at, between, type Vector } from "../vector";
 
-export const LANDMARKS = ["knuckles", "fingertips", "thumbTip", "littleTip", "wrist", "elbow", "shoulder", "head"] as const;
+export const LANDMARKS = [
+  "knuckles",
+  "fingertips",
+  "thumbTip",
+  "littleTip",
+  "wrist",
+  "elbow",
+  "shoulder",
+  "head",
+  "nose",
+  "palm",
+  "backOfHand",
+  "indexTip",
+  "clasp",
+] as const;
 export type Landmark = (typeof LANDMARKS)[number];
 
 /** @throws RangeError when the pose has no such arm */
 export function landmark(bones: Bones, side: SideName, name: Landmark): Vector {
   if (name === "head") return at(bones.head, 0, 150, 0);
+  if (name === "nose") return at(bones.head, 0, 52, 100);
+  if (name === "clasp") {
+    const { right, left } = bones.arms;
+    if (right && left) return between(at(right.hand, 0, 80, 0), at(left.hand, 0, 80, 0), 0.5);
+  }
   const arm = bones.arms[side];
   if (!arm) throw new RangeError(`the pose has no ${side} arm`);
   switch (name) {
@@ -22,6 +41,13 @@ export function landmark(bones: Bones, side: SideName, name: Landmark): Vector {
       return arm.digits.thumb.tip;
     case "littleTip":
       return arm.digits.little.tip;
+    case "indexTip":
+      return arm.digits.index.tip;
+    case "clasp":
+    case "palm":
+      return at(arm.hand, 0, 55, 22);
+    case "backOfHand":
+      return at(arm.hand, 0, 55, -20);
     case "wrist":
       return arm.hand.o;
     case "elbow":
@@ -34,14 +60,19 @@ export function landmark(bones: Bones, side: SideName, name: Landmark): Vector {
 /** The joint a landmark turns about, for placing its arc outside the body. */
 export function pivotOf(bones: Bones, side: SideName, name: Landmark): Vector {
   const arm = bones.arms[side];
-  if (name === "head" || !arm) return bones.neck.o;
+  if (name === "head" || name === "nose" || !arm) return bones.neck.o;
   switch (name) {
     case "knuckles":
       return arm.hand.o;
     case "fingertips":
     case "littleTip":
     case "thumbTip":
+    case "indexTip":
       return at(arm.hand, 0, 50, 0);
+    case "palm":
+    case "backOfHand":
+    case "clasp":
+      return arm.hand.o;
     case "wrist":
       return arm.fore.o;
     case "elbow":
@@ -68,6 +99,9 @@ const finger = (name: keyof typeof FINGER_SIZES, depth: number): Place => {
   };
 };
 
+/** Places of the trunk that a region of the shoulder does not tell apart. */
+export const FELT_PLACES = ["chest", "betweenBlades", "flank", "neckCorner", "neckSide", "neckBack"] as const;
+
 /** Where each region of 13 is felt. Bellies of the muscles for the forearm (Gray's Anatomy, 1918), not their tendons. */
 export const FELT_AT: Readonly<Record<string, Place>> = {
   fingerFlexors: (arm, bones) => [
@@ -91,6 +125,28 @@ export const FELT_AT: Readonly<Record<string, Place>> = {
   supinators: skin([0.08, 300], [0.32, 330], 17),
   elbowInner: (arm) => [{ from: at(arm.fore, -26, -14, 4), to: at(arm.fore, -28, 36, 12), radius: 18 }],
   elbowOuter: (arm) => [{ from: at(arm.fore, 26, -16, 4), to: at(arm.fore, 30, 34, 8), radius: 18 }],
+  chest: ({ upper }, { trunk }) => {
+    const out = upper.o[0] < trunk.o[0] ? -1 : 1;
+    return [{ from: at(trunk, out * 56, -62, 66), to: at(trunk, out * 122, -40, 62), radius: 38 }];
+  },
+  betweenBlades: ({ upper }, { trunk }) => {
+    const out = upper.o[0] < trunk.o[0] ? -1 : 1;
+    return [{ from: at(trunk, out * 34, -40, -62), to: at(trunk, out * 30, -150, -62), radius: 34 }];
+  },
+  flank: ({ upper }, { trunk }) => {
+    const out = upper.o[0] < trunk.o[0] ? -1 : 1;
+    return [{ from: at(trunk, out * 138, -110, 20), to: at(trunk, out * 128, -300, 20), radius: 40 }];
+  },
+  neckCorner: ({ upper }, { trunk, neck }) =>
+    [{ from: between(upper.o, neck.o, 0.45), to: at(trunk, 0, 60, -10), radius: 40 }].map((place) => ({
+      ...place,
+      to: between(place.from, place.to, 0.5),
+    })),
+  neckSide: ({ upper }, { trunk, neck, head }) => {
+    const out = upper.o[0] < trunk.o[0] ? -1 : 1;
+    return [{ from: at(neck, out * 44, 0, 4), to: at(head, out * 44, 4, 0), radius: 30 }];
+  },
+  neckBack: (_, { neck, head }) => [{ from: at(neck, 0, 0, -44), to: at(head, 0, 0, -40), radius: 34 }],
   shoulderNeck: (arm, { neck }) => [
     { from: between(arm.upper.o, neck.o, 0.3), to: between(arm.upper.o, at(neck, 0, 24, 0), 0.85), radius: 34 },
   ],

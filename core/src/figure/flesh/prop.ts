@@ -1,6 +1,6 @@
 /** Things a movement needs: a bench to lean on, a tool in the hand. Millimetres, in the frame of what holds them. */
 import * as v from "valibot";
-import { onForearm } from "./arm-flesh";
+import { onForearm } from "../body/forearm";
 import { FINGER_SIZES, type ArmBones } from "../body/skeleton";
 import { type Bones } from "../body/bones";
 import { touchingPlace } from "../body/contact";
@@ -118,6 +118,14 @@ const STANDING: Partial<Record<PropKind, Standing>> = {
     const half = prop.size?.[0] ?? 70;
     return [rod(id, "cloth", 15, [sign * x - half, y, z], [sign * x + half, y, z])];
   },
+  roller: (prop, sign, id) => {
+    const [x, y, z] = prop.place ?? [172, -348, 150];
+    const half = prop.size?.[0] ?? 110;
+    return [
+      rod(`${id}:stick`, "metal", 8, [sign * x - half - 34, y, z], [sign * x + half + 34, y, z]),
+      rod(`${id}:roll`, "rubber", prop.size?.[1] ?? 26, [sign * x - half, y, z], [sign * x + half, y, z]),
+    ];
+  },
   bigBall: (prop, sign, id) => {
     const [x, y, z] = prop.place ?? [0, -130, 330];
     const builder = new PartBuilder(id, "rubber", { step: 3 });
@@ -190,12 +198,10 @@ const HELD: Partial<Record<PropKind, Held>> = {
   },
   bandRound: ({ arm }, id) => {
     const { digits } = arm;
-    const outside = FINGERS.map((name) =>
-      at(digits[name].middle, 0, FINGER_SIZES[name].bones[1] * 0.35, -(FINGER_SIZES[name].radii[1] + 3)),
-    );
-    const edge = at(digits.little.middle, -(FINGER_SIZES.little.radii[1] + 3), 8, 0);
-    const thumb = [at(digits.thumb.end, 9, 4, -6), at(digits.thumb.end, 2, 6, -12), at(digits.thumb.end, -9, 6, -5)];
-    return [rod(id, "rubber", 4, ...thumb, ...outside, edge, at(digits.little.middle, 0, 8, FINGER_SIZES.little.radii[1] + 3), thumb[0]!)];
+    const outside = FINGERS.map((name) => at(digits[name].end, 0, FINGER_SIZES[name].bones[2] * 0.1, -(FINGER_SIZES[name].radii[2] + 3)));
+    const edge = at(digits.little.end, -(FINGER_SIZES.little.radii[2] + 3), 2, 0);
+    const thumb = [at(digits.thumb.end, 9, 8, -6), at(digits.thumb.end, 2, 9, -12), at(digits.thumb.end, -9, 9, -5)];
+    return [rod(id, "rubber", 4, ...thumb, ...outside, edge, at(digits.little.end, 0, 2, FINGER_SIZES.little.radii[2] + 3), thumb[0]!)];
   },
   bandPull: ({ grip, along, other }, id) => {
     // From the hand down to what holds it: the other hand, or the floor under a foot.
@@ -222,7 +228,8 @@ const HELD: Partial<Record<PropKind, Held>> = {
 
 /** Parts of a prop. `worked` is the side that does the movement. */
 export function propParts(prop: Prop, bones: Bones, worked: SideName, id: string): Part[] {
-  const standing = STANDING[prop.kind];
+  // A roller without a place is held in the hand.
+  const standing = prop.kind === "roller" && !prop.place ? undefined : STANDING[prop.kind];
   if (standing) return standing(prop, worked === "right" ? -1 : 1, id);
   const hands: SideName[] = prop.hand === "both" ? ["right", "left"] : [prop.hand === "worked" ? worked : otherSide(worked)];
   return hands.flatMap((side) => {

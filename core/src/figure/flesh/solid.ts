@@ -38,7 +38,7 @@ export interface Face {
 }
 /** A line or a small patch drawn on the surface: a crease, a wrinkle, a hem, a nail. */
 export interface SurfaceMark {
-  kind: "crease" | "wrinkle" | "seam" | "nail" | "feature" | "dot";
+  kind: "crease" | "wrinkle" | "seam" | "stripe" | "nail" | "feature" | "dot";
   points: readonly Vector[];
   /** Shown only while this faces the viewer; left out for a line that goes round. */
   facing?: Vector;

@@ -6,26 +6,28 @@ export type Skin = (typeof SKINS)[number];
 
 interface SkinTones {
   skin: string;
-  helper: string;
   nail: string;
   hair: string;
 }
 const SKIN_TONES: Readonly<Record<Skin, SkinTones>> = {
-  sand: { skin: "#f1c6a3", helper: "#f8e6d6", nail: "#fbe4d6", hair: "#6b4a35" },
-  honey: { skin: "#dfa878", helper: "#f0d9c0", nail: "#f3d2b6", hair: "#3a2a22" },
-  umber: { skin: "#b87d55", helper: "#dcbda2", nail: "#dcae8e", hair: "#2b211d" },
-  cocoa: { skin: "#8f5d41", helper: "#c4a18a", nail: "#c1937a", hair: "#231b19" },
+  sand: { skin: "#f1c6a3", nail: "#fbe4d6", hair: "#6b4a35" },
+  honey: { skin: "#dfa878", nail: "#f3d2b6", hair: "#3a2a22" },
+  umber: { skin: "#b87d55", nail: "#dcae8e", hair: "#2b211d" },
+  cocoa: { skin: "#8f5d41", nail: "#c1937a", hair: "#231b19" },
 };
 
 /** Dark spruce ink, as on the rest of the paper. */
 export const INK = "#1D2B2A";
 export const ACCENT = "#17594F";
 export const FELT = "#C8362B";
+/** Strokes over the felt mark: dark on pale skins, pale on dark ones. */
+export const hatchOf = (skin: Skin): string => (skin === "umber" || skin === "cocoa" ? "#FFE7DC" : "#7E1710");
 
 export function colourOf(tone: Tone, skin: Skin): string {
   switch (tone) {
-    case "skin":
     case "helper":
+      return SKIN_TONES[skin].skin;
+    case "skin":
     case "nail":
     case "hair":
       return SKIN_TONES[skin][tone];

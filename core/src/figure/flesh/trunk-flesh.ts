@@ -11,19 +11,25 @@ const HIP_HEIGHT = -450;
 const HEM_HEIGHT = -560;
 
 export function trunkParts(bones: Bones, hair: HairStyle, legs: boolean): Part[] {
-  return [shirtPart(bones), shirtTail(bones.trunk), neckPart(bones), ...headParts(bones.head, hair), ...legParts(legs)];
+  return [
+    shirtPart(bones),
+    shirtTail(bones),
+    neckPart(bones),
+    ...headParts(bones.head, hair),
+    ...legParts(legs, bones.pose.trunk.rise ?? 0),
+  ];
 }
 
-function shirtPart({ trunk, arms }: Bones): Part {
+function shirtPart({ trunk, arms, pose }: Bones): Part {
   const builder = new PartBuilder("trunk", "shirt", { joins: ["trunk", "shirtTail", "right:sleeve", "left:sleeve"], step: 22 });
   const row = (frame: Frame, half: number, y: number, z: number, radius: number): [number, number] => [
     builder.ballIn(frame, -half, y, z, radius),
     builder.ballIn(frame, half, y, z, radius),
   ];
-  const chest = row(trunk, 106, -60, 2, 66);
-  const ribs = row(trunk, 102, -150, 4, 72);
-  const waist = row(trunk, 92, -300, 2, 72);
-  const hips = row({ ...trunk, o: [0, 0, 0], x: trunk.x, y: [0, 1, 0], z: [0, 0, 1] }, 98, HIP_HEIGHT, 0, 78);
+  const chest = row(trunk, 98, -60, 2, 62);
+  const ribs = row(trunk, 84, -150, 4, 64);
+  const waist = row(trunk, 70, -300, 2, 64);
+  const hips = row({ ...trunk, o: [0, pose.trunk.rise ?? 0, 0], x: trunk.x, y: [0, 1, 0], z: [0, 0, 1] }, 76, HIP_HEIGHT, 0, 70);
   builder.tube([chest, ribs, waist, hips]);
   const collar: [number, number] = [builder.ballIn(trunk, -42, 26, -12, 44), builder.ballIn(trunk, 42, 26, -12, 44)];
   builder.tube([collar, chest]);
@@ -44,20 +50,21 @@ function shirtPart({ trunk, arms }: Bones): Part {
 }
 
 /** The shirt below the waist hangs straight down, however the trunk bends, and ends in a hem. */
-function shirtTail(trunk: Frame): Part {
+function shirtTail({ trunk, pose }: Bones): Part {
+  const rise = pose.trunk.rise ?? 0;
   const builder = new PartBuilder("shirtTail", "shirt", { joins: ["trunk", "shirtTail"], step: 40 });
   const row = (y: number, half: number, radius: number, x: Vector = [1, 0, 0]): [number, number] => [
-    builder.ball([-half * x[0], y, half * x[2]], radius),
-    builder.ball([half * x[0], y, -half * x[2]], radius),
+    builder.ball([-half * x[0], y + rise, half * x[2]], radius),
+    builder.ball([half * x[0], y + rise, -half * x[2]], radius),
   ];
-  builder.tube([row(HIP_HEIGHT + 40, 94, 76, trunk.x), row(HIP_HEIGHT - 30, 98, 78), row(HEM_HEIGHT - 60, 102, 80)]);
-  builder.cut([0, HEM_HEIGHT, 0], [0, -1, 0]);
+  builder.tube([row(HIP_HEIGHT + 40, 74, 68, trunk.x), row(HIP_HEIGHT - 30, 77, 71), row(HEM_HEIGHT - 60, 81, 73)]);
+  builder.cut([0, HEM_HEIGHT + rise, 0], [0, -1, 0]);
   builder.mark(
     "seam",
     Array.from({ length: 41 }, (_, i): Vector => {
       const turn = (i / 40) * 2 * Math.PI;
       const across = Math.cos(turn);
-      return [across * 80 + 102 * Math.max(-1, Math.min(1, across * 2)), HEM_HEIGHT, Math.sin(turn) * 80];
+      return [across * 73 + 80 * Math.max(-1, Math.min(1, across * 2)), HEM_HEIGHT + rise, Math.sin(turn) * 73];
     }),
   );
   return builder.part;
@@ -121,24 +128,24 @@ function hairPart(head: Frame, style: HairStyle): Part {
   return builder.part;
 }
 
-function legParts(feet: boolean): Part[] {
+function legParts(feet: boolean, rise: number): Part[] {
   return SIDE_NAMES.flatMap((side) => {
     const sign = side === "right" ? -1 : 1;
     const leg = new PartBuilder(`${side}:leg`, "trousers", { joins: [`${side}:leg`, "right:leg", "left:leg"], step: 8 });
-    const x = sign * 92;
+    const x = sign * 76;
     leg.chain(
-      leg.ball([x, -548, 0], 70),
-      leg.ball([x, -720, 14], 64),
-      leg.ball([x, -880, 34], 56),
-      leg.ball([x, -1060, 0], 50),
-      leg.ball([x, -1250, -22], 38),
+      leg.ball([x, -548 + rise, 0], 66),
+      leg.ball([x, -720 + rise, 14], 64),
+      leg.ball([x, -880 + rise, 34], 56),
+      leg.ball([x, -1060 + rise, 0], 50),
+      leg.ball([x, -1250 + rise, -22], 38),
     );
     const foot = new PartBuilder(`${side}:foot`, "skin", { joins: [`${side}:leg`, `${side}:foot`], step: 12 });
     foot.chain(
-      foot.ball([x, -1270, -22], 34),
-      foot.ball([x, -1318, -30], 30),
-      foot.ball([x + sign * 6, -1330, 60], 24),
-      foot.ball([x + sign * 8, -1336, 130], 15),
+      foot.ball([x, -1270 + rise, -22], 34),
+      foot.ball([x, -1318 + rise, -30], 30),
+      foot.ball([x + sign * 6, -1330 + rise, 60], 24),
+      foot.ball([x + sign * 8, -1336 + rise, 130], 15),
     );
     return feet ? [leg.part, foot.part] : [leg.part];
   });

@@ -10,7 +10,7 @@ export interface BodyLook {
   /** Hands and forearms for a close look; arms; the upper body; or down to the feet. */
   extent: "hands" | "arms" | "upper" | "whole";
   hair: HairStyle;
-  /** The arm that only helps is drawn paler. */
+  /** The arm that only helps is drawn with a lighter line. */
   helper: SideName | undefined;
 }
 

@@ -1,7 +1,8 @@
 /** Between poses: the way from one to the next, the mirror image, the place in a loop. */
 import { bonesOf } from "../body/bones";
 import type { Figure } from "../figure";
-import { SIDE_NAMES, type ArmPose, type Pose } from "../body/pose";
+import { dot } from "../vector";
+import { SIDE_NAMES, type ArmPose, type Pose, type SideName } from "../body/pose";
 
 function mix<T>(a: T, b: T, share: number): T {
   if (typeof a === "number" && typeof b === "number") return (a + (b - a) * share) as T;
@@ -11,7 +12,9 @@ function mix<T>(a: T, b: T, share: number): T {
   return share < 0.5 ? a : b;
 }
 
-const sameContact = (a: ArmPose, b: ArmPose) => a.touch && b.touch && a.touch.part === b.touch.part && a.touch.with === b.touch.with;
+/** Whether a hand stays where it is put: the same place of it on the same part, and not the other way round. */
+const sameContact = ({ touch: a }: ArmPose, { touch: b }: ArmPose) =>
+  a && b && a.part === b.part && a.with === b.with && dot(a.fingers, b.fingers) > 0 && dot(a.palm, b.palm) > 0;
 
 /** The same pose with every contact turned into plain angles. */
 export function plain(pose: Pose): Pose {
@@ -19,6 +22,9 @@ export function plain(pose: Pose): Pose {
   const { arms } = bonesOf(pose);
   return { ...pose, ...(arms.right && { right: arms.right.solved }), ...(arms.left && { left: arms.left.solved }) };
 }
+
+/** Degrees a helping arm goes out to its own side while it lets go of one place and takes another. */
+const WITHDRAWS = 44;
 
 /**
  * The pose a share of the way from a to b. A hand that keeps its contact is solved anew all along, so it neither slides nor sinks in; a
@@ -31,8 +37,17 @@ export function poseBetween(a: Pose, b: Pose, share: number): Pose {
     const [from, to] = [a[side], b[side]];
     return from && to && (from.touch || to.touch) && !sameContact(from, to);
   });
-  const [from, to] = loose ? [plain(a), plain(b)] : [a, b];
-  return mix(from, to, share);
+  if (!loose) return mix(a, b, share);
+  const mixed = mix(plain(a), plain(b), share);
+  const meets = (pose: Pose, side: SideName) => pose[side]?.touch?.part.startsWith("other") ?? false;
+  const between = { ...mixed };
+  for (const side of SIDE_NAMES) {
+    const arm = mixed[side];
+    if (!arm || !(meets(a, side) || meets(b, side))) continue;
+    const out = WITHDRAWS * Math.sin(Math.PI * share);
+    between[side] = { ...arm, shoulderAbduction: Math.min(120, arm.shoulderAbduction + out) };
+  }
+  return between;
 }
 
 /** The mirror image: the left hand does what the right did. */
@@ -41,7 +56,7 @@ export function mirrorPose({ right, left, neck, trunk }: Pose): Pose {
     ...(left && { right: left }),
     ...(right && { left: right }),
     neck: { tilt: -neck.tilt || 0, turn: -neck.turn || 0, nod: neck.nod },
-    trunk: { lean: trunk.lean, turn: -trunk.turn || 0, bend: -trunk.bend || 0 },
+    trunk: { ...trunk, turn: -trunk.turn || 0, bend: -trunk.bend || 0 },
   };
 }
 

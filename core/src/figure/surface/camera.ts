@@ -1,7 +1,7 @@
 /** Where a figure is looked at from. Orthographic: lengths stay comparable, and near things do not swell. */
 import { DEGREE, type Vector } from "../vector";
 
-/** At most six ways to look; each movement names its best. Yaw: camera goes round to the viewer's right; pitch: it rises. */
+/** Ways to look; each movement names its best. Yaw: camera goes round to the viewer's right; pitch: it rises. */
 export const VIEWS = {
   front: { yaw: 0, pitch: 6 },
   frontRight: { yaw: -38, pitch: 14 },
@@ -9,6 +9,13 @@ export const VIEWS = {
   right: { yaw: -76, pitch: 14 },
   left: { yaw: 76, pitch: 14 },
   above: { yaw: 14, pitch: 52 },
+  highRight: { yaw: -38, pitch: 40 },
+  highLeft: { yaw: 38, pitch: 40 },
+  overhead: { yaw: 0, pitch: 80 },
+  back: { yaw: 180, pitch: 8 },
+  backRight: { yaw: -142, pitch: 14 },
+  backLeft: { yaw: 142, pitch: 14 },
+  below: { yaw: -20, pitch: -28 },
 } as const;
 export type ViewName = keyof typeof VIEWS;
 export const VIEW_NAMES = Object.keys(VIEWS) as ViewName[];
@@ -21,6 +28,13 @@ export const MIRRORED_VIEW: Readonly<Record<ViewName, ViewName>> = {
   right: "left",
   left: "right",
   above: "above",
+  highRight: "highLeft",
+  highLeft: "highRight",
+  overhead: "overhead",
+  back: "back",
+  backRight: "backLeft",
+  backLeft: "backRight",
+  below: "below",
 };
 
 export interface Direction {

@@ -1,254 +1,292 @@
 /**
- * The lines of the drawing: where a surface turns away from the viewer, as far as nothing stands before it, and only where there is
- * something to tell apart. A line against the ground is `outer`; against another surface, `inner`.
+ * The lines of the drawing, from the same map as its fills: wherever between two neighbouring cells the surface ends, jumps or passes to
+ * another body, the place is found exactly, and the places are linked square by square. So a silhouette is closed by construction.
+ * A line against the ground is `outer`; against another surface, `inner`.
  */
 import { project, projectDirection } from "./camera";
 import { curve, softened, thinned, type Point } from "./svg-path";
-import { frontOf, shapesNear, type Disc, type RodShape, type Surface } from "./surface";
+import { frontOf, shapesNear, toneOf, type Surface } from "./surface";
+import type { Part } from "../flesh/solid";
 
 export interface Stroke {
   kind: "outer" | "inner";
+  /** Of an arm that only helps. */
+  light: boolean;
   points: Point[];
-}
-/** Pixels between two samples of an outline. */
-const SPACING = 4;
-/** Pixels another surface must be nearer to hide a line. */
-const COVER = 0.8;
-/** How far beyond a line it is looked what lies behind. */
-const BEYOND = 1.7;
-
-interface Sample {
-  x: number;
-  y: number;
-  z: number;
-  /** Away from the surface. */
-  nx: number;
-  ny: number;
+  closed: boolean;
 }
 
-export function outlineOf(surface: Surface): Stroke[] {
-  const strokes: Stroke[] = [];
-  const rodsOf: RodShape[][] = surface.parts.map(() => []);
-  for (const shape of surface.shapes) if (shape.kind === "rod") rodsOf[shape.part]!.push(shape);
-  hider = -1;
-  surface.parts.forEach((part, index) => {
-    if (part.faces.length > 0 && part.balls.length === 0) return;
-    const discs = surface.discs[index]!;
-    const alone = part.rods.length === 0;
-    for (const rod of rodsOf[index]!) if (!alone) for (const line of sidesOf(rod)) follow(surface, index, line, false, strokes);
-    for (const disc of discs) {
-      if (disc.x + disc.r < 0 || disc.x - disc.r > surface.camera.width || disc.y + disc.r < 0 || disc.y - disc.r > surface.camera.height)
-        continue;
-      if (showsAnywhere(surface, index, disc)) follow(surface, index, roundOf(disc), true, strokes);
-    }
-  });
-  return joined(strokes);
+/** Where between a cell and its right (`across`) or lower (`down`) neighbour the surface changes, 0 … 1; half way where it does not. */
+export interface Crossings {
+  across: Float32Array;
+  down: Float32Array;
 }
 
-/** The two straight sides of a rod. */
-function sidesOf({ from, dx, dy, dz, dr }: RodShape): Sample[][] {
-  const long = Math.hypot(dx, dy);
-  if (long <= Math.abs(dr) + 1e-3) return [];
-  const axis = Math.atan2(dy, dx);
-  const lean = Math.acos(-dr / long);
-  const count = Math.max(1, Math.ceil(long / SPACING));
-  return [axis + lean, axis - lean].map((angle) => {
-    const nx = Math.cos(angle);
-    const ny = Math.sin(angle);
-    return Array.from({ length: count + 1 }, (_, i): Sample => {
-      const t = i / count;
-      const r = from.r + dr * t;
-      return { x: from.x + dx * t + nx * r, y: from.y + dy * t + ny * r, z: from.z + dz * t, nx, ny };
-    });
-  });
+export interface Contours {
+  strokes: Stroke[];
+  crossings: Crossings;
 }
 
-function roundOf({ x, y, z, r }: Disc): Sample[] {
-  const count = Math.max(12, Math.ceil((2 * Math.PI * r) / SPACING));
-  return Array.from({ length: count }, (_, i): Sample => {
-    const turn = (i / count) * 2 * Math.PI;
-    const nx = Math.cos(turn);
-    const ny = Math.sin(turn);
-    return { x: x + nx * r, y: y + ny * r, z, nx, ny };
-  });
+/** Halvings of the way between two cells: a sixteenth of a cell is finer than any pen. */
+const HALVINGS = 4;
+/** Share of the step worth a line that two neighbouring cells must differ by before the place between them is looked at. */
+const WORTH_A_LOOK = 0.55;
+/** Millimetres below which a jump within one body is none, whatever the body asks for. */
+const LEAST_STEP = 4;
+/** Millimetres: an inner line that is shorter says nothing. */
+const SHORTEST_INNER = 5;
+
+const NONE = 0;
+const INNER = 1;
+const OUTER = 2;
+/** Added to the kind of an edge whose nearer surface only helps. */
+const LIGHT = 4;
+
+/** How two parts meet: millimetres of depth between them that are worth a line; 0: always. */
+function stepsBetween(parts: readonly Part[]): Float32Array {
+  const n = parts.length;
+  const steps = new Float32Array(n * n);
+  parts.forEach((one, i) =>
+    parts.forEach((other, j) => {
+      const joined = i === j || one.joins.includes(other.id) || other.joins.includes(one.id);
+      steps[i * n + j] = joined ? Math.max(LEAST_STEP, one.step, other.step) : 0;
+    }),
+  );
+  return steps;
 }
 
-/** Index of the shape that hid the last sample. */
-let hider = -1;
+/** The shapes that may be in front near a place; kept outside so that asking costs no allocation. */
+const candidates = new Int32Array(6);
+let candidateCount = 0;
+let frontShape = -1;
 
-/** A quick look all round: most balls lie wholly inside their limb, and their circles need no closer one. */
-function showsAnywhere(surface: Surface, part: number, { x, y, z, r }: Disc): boolean {
-  const count = Math.max(10, Math.ceil(r / 2.2));
-  for (let i = 0; i < count; i++) {
-    const turn = (i / count) * 2 * Math.PI;
-    const nx = Math.cos(turn);
-    const ny = Math.sin(turn);
-    if (seenOf(surface, part, { x: x + nx * r, y: y + ny * r, z, nx, ny }) !== "hidden") return true;
-  }
-  return false;
+function consider(shape: number): void {
+  if (shape < 0) return;
+  for (let i = 0; i < candidateCount; i++) if (candidates[i] === shape) return;
+  candidates[candidateCount++] = shape;
 }
 
-type Seen = Stroke["kind"] | "hidden";
-
-function follow(surface: Surface, part: number, samples: readonly Sample[], closed: boolean, strokes: Stroke[]): void {
-  const seen = samples.map((sample) => seenOf(surface, part, sample));
-  const n = samples.length;
-  for (let i = closed ? 0 : 1; i < (closed ? n : n - 1); i++) {
-    const before = seen[(i + n - 1) % n]!;
-    if (seen[i] !== before && before === seen[(i + 1) % n]) seen[i] = before;
-  }
-  // A ring is begun where its state changes, so that no stroke is cut at an arbitrary place.
-  let start = 0;
-  if (closed) {
-    start = seen.findIndex((state, i) => state !== seen[(i + n - 1) % n]);
-    if (start < 0) {
-      if (seen[0] !== "hidden") strokes.push({ kind: seen[0]!, points: [...samples, samples[0]!].map((s) => [s.x, s.y]) });
-      return;
+function frontAmong(surface: Surface, x: number, y: number): number {
+  let front = -Infinity;
+  frontShape = -1;
+  for (let i = 0; i < candidateCount; i++) {
+    const shape = surface.shapes[candidates[i]!]!;
+    if (shape.nearest <= front) continue;
+    const z = frontOf(shape, x, y);
+    if (z > front) {
+      front = z;
+      frontShape = candidates[i]!;
     }
   }
-  let open: Stroke | undefined;
-  for (let i = 0; i < n; i++) {
-    const k = (start + i) % n;
-    const state = seen[k]!;
-    const point: Point = [samples[k]!.x, samples[k]!.y];
-    if (state === "hidden") open = undefined;
-    else if (open && open.kind === state) open.points.push(point);
-    else {
-      const before: Point | undefined = open?.points.at(-1);
-      open = { kind: state, points: before ? [before, point] : [point] };
-      strokes.push(open);
-    }
-  }
+  return front;
 }
 
-function seenOf(surface: Surface, part: number, { x, y, z, nx, ny }: Sample): Seen {
-  const own = surface.parts[part]!;
-  if (x < 0 || y < 0 || x > surface.camera.width || y > surface.camera.height) return "hidden";
-  for (const cut of surface.cuts[part]!) if (cut.x * x + cut.y * y + cut.z * z > cut.c) return "hidden";
-  // What hid the last sample probably hides this one.
-  const last = surface.shapes[hider];
-  if (last && frontOf(last, x, y) > z + COVER) return "hidden";
-  for (const index of shapesNear(surface, x, y)) {
-    const shape = surface.shapes[index]!;
-    // Nearest first: from here on nothing can hide it.
-    if (shape.nearest <= z + COVER) break;
-    if (frontOf(shape, x, y) > z + COVER) {
-      hider = index;
-      return "hidden";
-    }
-  }
-  const bx = x + nx * BEYOND;
-  const by = y + ny * BEYOND;
-  let behind = -Infinity;
-  let behindPart = -1;
-  for (const index of shapesNear(surface, bx, by)) {
-    const shape = surface.shapes[index]!;
-    if (shape.nearest <= behind) break;
-    const depth = frontOf(shape, bx, by);
-    if (depth > behind) {
-      behind = depth;
-      behindPart = shape.part;
-    }
-  }
-  if (behindPart < 0) return "outer";
-  const other = surface.parts[behindPart]!;
-  const joined =
-    behindPart === part ? own.joins.includes(own.id) || own.step > 0 : own.joins.includes(other.id) || other.joins.includes(own.id);
-  if (joined && z - behind < Math.max(own.step, other.step) * surface.camera.scale) return "hidden";
-  return "inner";
-}
+/** Lines of a surface and the exact places of its borders. */
+export function contoursOf(surface: Surface): Contours {
+  const { columns, rows, cell, left, top, owner, depth, shapes, parts, camera } = surface;
+  const steps = stepsBetween(parts);
+  const tones = shapes.map((_, i) => toneOf(surface, i));
+  const flat = parts.map((part) => part.faces.length > 0 && part.balls.length === 0);
+  const across = new Float32Array(owner.length).fill(0.5);
+  const down = new Float32Array(owner.length).fill(0.5);
+  // Edge 2i lies between cell i and its right neighbour, edge 2i + 1 between cell i and the one below.
+  const kinds = new Uint8Array(2 * owner.length);
 
-/** Strokes of one kind whose ends meet become one, so that curves run through. */
-function joined(strokes: readonly Stroke[]): Stroke[] {
-  const NEAR = 6;
-  const buckets = new Map<string, Set<Stroke>>();
-  const bucket = (p: Point) => `${Math.floor(p[0] / 6)} ${Math.floor(p[1] / 6)}`;
-  const put = (stroke: Stroke) => {
-    for (const end of [stroke.points[0]!, stroke.points.at(-1)!]) {
-      const key = bucket(end);
-      const set = buckets.get(key);
-      if (set) set.add(stroke);
-      else buckets.set(key, new Set([stroke]));
+  const look = (i: number, j: number, sideways: number, x: number, y: number, dx: number, dy: number): void => {
+    const a = owner[i]!;
+    const b = owner[j]!;
+    if (a === b) return;
+    const near = b < 0 || (a >= 0 && depth[i]! >= depth[j]!) ? a : b;
+    const far = near === a ? b : a;
+    const nearPart = shapes[near]!.part;
+    let step = 0;
+    if (far >= 0) {
+      step = steps[nearPart * parts.length + shapes[far]!.part]! * camera.scale;
+      if (step > 0 && tones[near] === tones[far] && Math.abs(depth[i]! - depth[j]!) < step * WORTH_A_LOOK) return;
     }
-  };
-  const take = (stroke: Stroke) => {
-    for (const end of [stroke.points[0]!, stroke.points.at(-1)!]) buckets.get(bucket(end))?.delete(stroke);
-  };
-  const nearestTo = (end: Point, way: Point, kind: Stroke["kind"], not: Stroke) => {
-    let found: Stroke | undefined;
-    let gap = NEAR;
-    for (let i = -1; i <= 1; i++)
-      for (let j = -1; j <= 1; j++)
-        for (const other of buckets.get(`${Math.floor(end[0] / 6) + i} ${Math.floor(end[1] / 6) + j}`) ?? []) {
-          if (other === not || other.kind !== kind) continue;
-          for (const reversed of [false, true]) {
-            const p = reversed ? other.points.at(-1)! : other.points[0]!;
-            const d = Math.hypot(p[0] - end[0], p[1] - end[1]);
-            if (d < gap && (d < 2.4 || leadsOn(way, end, p, other.points, reversed))) {
-              gap = d;
-              found = other;
-            }
-          }
-        }
-    return found;
-  };
-  const done: Stroke[] = [];
-  const left = new Set(strokes.filter((stroke) => stroke.points.length > 1));
-  left.forEach(put);
-  for (const first of left) {
-    if (!left.delete(first)) continue;
-    take(first);
-    let stroke = first;
-    for (const end of ["tail", "head"] as const) {
-      for (;;) {
-        const place = end === "tail" ? stroke.points.at(-1)! : stroke.points[0]!;
-        const other = nearestTo(place, endWay(stroke.points, end === "head"), stroke.kind, stroke);
-        if (!other) break;
-        left.delete(other);
-        take(other);
-        const [head, tail] = [other.points[0]!, other.points.at(-1)!];
-        const flip = Math.hypot(head[0] - place[0], head[1] - place[1]) > Math.hypot(tail[0] - place[0], tail[1] - place[1]);
-        const onward = flip ? [...other.points].reverse() : other.points;
-        stroke =
-          end === "tail"
-            ? { kind: stroke.kind, points: [...stroke.points, ...onward] }
-            : { kind: stroke.kind, points: [...onward.slice().reverse(), ...stroke.points] };
+    candidateCount = 0;
+    consider(near);
+    consider(far);
+    if (i - sideways >= 0) consider(owner[i - sideways]!);
+    if (j - sideways >= 0) consider(owner[j - sideways]!);
+    if (i + sideways < owner.length) consider(owner[i + sideways]!);
+    if (j + sideways < owner.length) consider(owner[j + sideways]!);
+    // From the near side towards the far side.
+    let from = near === a ? 0 : 1;
+    let to = 1 - from;
+    let nearDepth = near === a ? depth[i]! : depth[j]!;
+    let farDepth = near === a ? depth[j]! : depth[i]!;
+    for (let k = 0; k < HALVINGS; k++) {
+      const middle = (from + to) / 2;
+      const z = frontAmong(surface, x + dx * middle, y + dy * middle);
+      const onNear =
+        far < 0 ? frontShape >= 0 : frontShape >= 0 && (step > 0 ? nearDepth - z < z - farDepth : shapes[frontShape]!.part === nearPart);
+      if (onNear) {
+        from = middle;
+        nearDepth = z;
+      } else {
+        to = middle;
+        farDepth = z;
       }
     }
-    done.push(stroke);
+    const share = (from + to) / 2;
+    const edge = dx > 0 ? 2 * i : 2 * i + 1;
+    if (dx > 0) across[i] = share;
+    else down[i] = share;
+    if (flat[nearPart]) return;
+    const light = parts[nearPart]!.tone === "helper" ? LIGHT : 0;
+    if (far < 0) kinds[edge] = OUTER + light;
+    else if (step === 0 || nearDepth - farDepth >= step) kinds[edge] = INNER + light;
+  };
+  for (let row = 0; row < rows; row++) {
+    const y = top + (row + 0.5) * cell;
+    for (let column = 0; column < columns; column++) {
+      const i = row * columns + column;
+      const x = left + (column + 0.5) * cell;
+      if (column + 1 < columns) look(i, i + 1, columns, x, y, cell, 0);
+      if (row + 1 < rows) look(i, i + columns, 1, x, y, 0, cell);
+    }
   }
-  return done.filter(({ points }) => pathLength(points) > 4);
+  const crossings = { across, down };
+  return { strokes: linked(surface, kinds, crossings), crossings };
 }
 
-/** The direction in which a line leaves at one of its ends. */
-function endWay(points: readonly Point[], atHead: boolean): Point {
-  const last = atHead ? points[0]! : points.at(-1)!;
-  const inner = (atHead ? points[Math.min(2, points.length - 1)] : points[Math.max(0, points.length - 3)])!;
-  const long = Math.hypot(last[0] - inner[0], last[1] - inner[1]) || 1;
-  return [(last[0] - inner[0]) / long, (last[1] - inner[1]) / long];
+/** Crossings of neighbouring squares strung into lines. */
+function linked({ columns, rows, cell, left, top, camera }: Surface, kinds: Uint8Array, { across, down }: Crossings): Stroke[] {
+  const placeOf = (edge: number): Point => {
+    const i = edge >> 1;
+    const column = i % columns;
+    const x = left + (column + 0.5) * cell;
+    const y = top + ((i - column) / columns + 0.5) * cell;
+    return edge & 1 ? [x, y + down[i]! * cell] : [x + across[i]! * cell, y];
+  };
+  // An edge has a square on each side, and goes on in each of them to one other edge at most.
+  const links = new Int32Array(2 * kinds.length).fill(-1);
+  const link = (a: number, b: number) => {
+    links[2 * a + (links[2 * a]! < 0 ? 0 : 1)] = b;
+    links[2 * b + (links[2 * b]! < 0 ? 0 : 1)] = a;
+  };
+  /** Where a line ends on another one. */
+  const meets = new Map<number, Point>();
+  const middle = (a: number, b: number): Point => {
+    const [p, q] = [placeOf(a), placeOf(b)];
+    return [(p[0] + q[0]) / 2, (p[1] + q[1]) / 2];
+  };
+  const isOuter = (edge: number) => (kinds[edge]! & OUTER) !== 0;
+  const isInner = (edge: number) => (kinds[edge]! & INNER) !== 0;
+  const here: [number, number, number, number] = [0, 0, 0, 0];
+  for (let row = 0; row + 1 < rows; row++)
+    for (let column = 0; column + 1 < columns; column++) {
+      const i = row * columns + column;
+      // Top, right, bottom, left.
+      here[0] = 2 * i;
+      here[1] = 2 * (i + 1) + 1;
+      here[2] = 2 * (i + columns);
+      here[3] = 2 * i + 1;
+      if (kinds[here[0]]! + kinds[here[1]]! + kinds[here[2]]! + kinds[here[3]]! === NONE) continue;
+      const outer = here.filter(isOuter);
+      const inner = here.filter(isInner);
+      if (outer.length === 2) link(outer[0]!, outer[1]!);
+      else if (outer.length === 4) {
+        link(here[0], here[1]);
+        link(here[2], here[3]);
+      }
+      if (inner.length === 2) link(inner[0]!, inner[1]!);
+      else if (inner.length === 4) {
+        link(here[0], here[2]);
+        link(here[1], here[3]);
+      } else if (inner.length === 3) {
+        // The two that face each other run through, the third ends on them.
+        const [a, b] = isInner(here[0]) && isInner(here[2]) ? [here[0], here[2]] : [here[1], here[3]];
+        link(a, b);
+        meets.set(
+          inner.find((edge) => edge !== a && edge !== b)!,
+          middle(a, b),
+        );
+      } else if (inner.length === 1 && outer.length === 2) meets.set(inner[0]!, middle(outer[0]!, outer[1]!));
+    }
+  const shortest = SHORTEST_INNER * camera.scale;
+  const strokes: Stroke[] = [];
+  const done = new Uint8Array(kinds.length);
+  for (let edge = 0; edge < kinds.length; edge++) {
+    if (kinds[edge] === NONE || done[edge]) continue;
+    const kind = isOuter(edge) ? "outer" : "inner";
+    const walk = (first: number): { edges: number[]; closed: boolean } => {
+      const edges: number[] = [];
+      let before = edge;
+      for (let now = first; now >= 0;) {
+        if (now === edge) return { edges, closed: true };
+        done[now] = 1;
+        edges.push(now);
+        const onward: number = links[2 * now] === before ? links[2 * now + 1]! : links[2 * now]!;
+        before = now;
+        now = onward;
+      }
+      return { edges, closed: false };
+    };
+    done[edge] = 1;
+    const forth = walk(links[2 * edge]!);
+    const back = forth.closed ? { edges: [], closed: true } : walk(links[2 * edge + 1]!);
+    const chain = [...back.edges.reverse(), edge, ...forth.edges];
+    const points = chain.map(placeOf);
+    const lights = chain.map((each) => (kinds[each]! & LIGHT) !== 0);
+    if (!forth.closed) {
+      const [head, tail] = [meets.get(chain[0]!), meets.get(chain.at(-1)!)];
+      if (head) {
+        points.unshift(head);
+        lights.unshift(lights[0]!);
+      }
+      if (tail && chain.length > 1) {
+        points.push(tail);
+        lights.push(lights.at(-1)!);
+      }
+    }
+    if (points.length < 2) continue;
+    if (kind === "inner" && pathLength(points) < shortest) continue;
+    if (lights.every((light) => light === lights[0])) strokes.push({ kind, light: lights[0]!, points, closed: forth.closed });
+    else strokes.push(...byWeight(kind, points, lights, forth.closed));
+  }
+  return strokes;
 }
 
-/** Whether a line that begins a little further on continues this one instead of crossing it. */
-function leadsOn(way: Point, end: Point, start: Point, points: readonly Point[], reversed: boolean): boolean {
-  const [x, y] = endWay(points, !reversed);
-  const gap = Math.hypot(start[0] - end[0], start[1] - end[1]);
-  const ahead = ((start[0] - end[0]) * way[0] + (start[1] - end[1]) * way[1]) / gap;
-  return ahead > 0.4 && -(x * way[0] + y * way[1]) > 0.4;
+/** A line that goes on from one arm to the other, cut where its weight changes. */
+function byWeight(kind: Stroke["kind"], points: Point[], lights: boolean[], closed: boolean): Stroke[] {
+  const strokes: Stroke[] = [];
+  const n = points.length;
+  // Begun where it changes, so that a closed line is not cut anywhere else.
+  const start = closed ? lights.findIndex((light, i) => light !== lights[(i + n - 1) % n]) : 0;
+  let open: Stroke | undefined;
+  for (let k = 0; k < n; k++) {
+    const i = (start + k) % n;
+    if (!open || open.light !== lights[i]) {
+      open?.points.push(points[i]!);
+      strokes.push((open = { kind, light: lights[i]!, points: [], closed: false }));
+    }
+    open.points.push(points[i]!);
+  }
+  if (closed) open?.points.push(points[start]!);
+  return strokes.filter((stroke) => stroke.points.length > 1);
 }
 
 const pathLength = (points: readonly Point[]) =>
   points.reduce((sum, p, i) => (i ? sum + Math.hypot(p[0] - points[i - 1]![0], p[1] - points[i - 1]![1]) : 0), 0);
 
-export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"]): string {
+export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"], light: boolean): string {
   return strokes
-    .filter((stroke) => stroke.kind === kind)
-    .map(({ points }) => {
-      const [first, last] = [points[0]!, points.at(-1)!];
-      const closed = points.length > 6 && Math.hypot(first[0] - last[0], first[1] - last[1]) < 6;
-      return curve(thinned(softened(points, 1, false), 0.38)) + (closed ? "z" : "");
+    .filter((stroke) => stroke.kind === kind && stroke.light === light)
+    .map(({ points, closed }) => {
+      const soft = softened(points, 2, closed);
+      if (!closed) return curve(thinned(soft, 0.3));
+      const half = soft.length >> 1;
+      return curve([...thinned(soft.slice(0, half + 1), 0.3), ...thinned([...soft.slice(half), soft[0]!], 0.3).slice(1, -1)], true);
     })
     .join("");
 }
+
+/** Pixels between two samples of a line on the surface. */
+const SPACING = 4;
+/** Pixels another surface must be nearer to hide a line. */
+const COVER = 1.2;
 
 /** The stretches of a line on the surface that can be seen, as paths. `lift`: pixels it may lie under the surface. */
 export function visibleRuns(
@@ -264,7 +302,7 @@ export function visibleRuns(
     let visible = x >= 0 && y >= 0 && x <= surface.camera.width && y <= surface.camera.height;
     for (const index of shapesNear(surface, x, y)) {
       const shape = surface.shapes[index]!;
-      const slack = partIds.has(surface.parts[shape.part]!.id) ? lift : COVER + 0.4;
+      const slack = partIds.has(surface.parts[shape.part]!.id) ? lift : COVER;
       if (frontOf(shape, x, y) > z + slack) {
         visible = false;
         break;

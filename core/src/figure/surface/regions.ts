@@ -52,8 +52,14 @@ let placeY = new Float32Array(0);
  *
  * @param field one number a cell, row by row
  * @param window the cells outside which the field is known to be below 0
+ * @param exact where borders cross between a cell and its right and lower neighbour, for a field that only says inside and outside
  */
-export function rings(grid: Grid, field: Float32Array, window: Window = wholeOf(grid)): Point[][] {
+export function rings(
+  grid: Grid,
+  field: Float32Array,
+  window: Window = wholeOf(grid),
+  exact?: { across: Float32Array; down: Float32Array },
+): Point[][] {
   const { cell, columns, rows, left, top } = grid;
   // The map is framed by one cell all round. Edge 2i starts at sample i and goes right, edge 2i + 1 goes down.
   const wide = columns + 2;
@@ -78,8 +84,8 @@ export function rings(grid: Grid, field: Float32Array, window: Window = wholeOf(
         const sample = (row + 1) * wide + column + 1;
         const borders = BORDERS[state]!;
         for (let i = 0; i < borders.length; i += 2) {
-          const from = crossing(borders[i]!, sample, wide, column, row, cell, topLeft, topRight, bottomRight, bottomLeft);
-          const to = crossing(borders[i + 1]!, sample, wide, column, row, cell, topLeft, topRight, bottomRight, bottomLeft);
+          const from = crossing(borders[i]!, sample, wide, column, row, cell, topLeft, topRight, bottomRight, bottomLeft, exact, columns);
+          const to = crossing(borders[i + 1]!, sample, wide, column, row, cell, topLeft, topRight, bottomRight, bottomLeft, exact, columns);
           next[from] = to;
           starts.push(from);
         }
@@ -114,13 +120,18 @@ function crossing(
   topRight: number,
   bottomRight: number,
   bottomLeft: number,
+  exact: { across: Float32Array; down: Float32Array } | undefined,
+  columns: number,
 ): number {
   const x = (column + 0.5) * cell;
   const y = (row + 0.5) * cell;
   const index = edge === 0 ? 2 * sample : edge === 3 ? 2 * sample + 1 : edge === 2 ? 2 * (sample + wide) : 2 * (sample + 1) + 1;
   const from = edge === 0 || edge === 3 ? topLeft : edge === 2 ? bottomLeft : topRight;
   const to = edge === 0 ? topRight : edge === 3 ? bottomLeft : bottomRight;
-  const share = (from / (from - to)) * cell;
+  const [cellColumn, cellRow] = [edge === 1 ? column + 1 : column, edge === 2 ? row + 1 : row];
+  const inMap = exact && cellColumn >= 0 && cellRow >= 0 && cellColumn < columns;
+  const known = inMap ? (edge === 0 || edge === 2 ? exact.across : exact.down)[cellRow * columns + cellColumn] : undefined;
+  const share = (known ?? from / (from - to)) * cell;
   placeX[index] = edge === 0 || edge === 2 ? x + share : edge === 1 ? x + cell : x;
   placeY[index] = edge === 1 || edge === 3 ? y + share : edge === 2 ? y + cell : y;
   return index;

@@ -239,7 +239,7 @@ export function surfaceOf(parts: readonly Part[], camera: Camera, cell: number):
     .flatMap((part, i) => shapesOf(part, i, camera, discs[i]!, cuts[i]!))
     .filter((shape) => inPicture(shape, camera))
     .sort((a, b) => b.nearest - a.nearest);
-  const bounds = boundsOf(shapes, camera);
+  const bounds = boundsOf(shapes, camera, cell);
   const map = new DepthMap(bounds, cell);
   const tileColumns = Math.ceil(camera.width / TILE);
   const tileRows = Math.ceil(camera.height / TILE);
@@ -338,8 +338,8 @@ class DepthMap {
   }
 }
 
-/** The part of the picture that the body covers, one pixel more all round. */
-function boundsOf(shapes: readonly AnyShape[], { width, height }: Camera): Bounds {
+/** The part of the picture that the body covers, with an empty cell all round: that is where its outline closes. */
+function boundsOf(shapes: readonly AnyShape[], { width, height }: Camera, cell: number): Bounds {
   const bounds = { left: width, top: height, right: 0, bottom: 0 };
   for (const shape of shapes) {
     bounds.left = Math.min(bounds.left, shape.left);
@@ -348,10 +348,10 @@ function boundsOf(shapes: readonly AnyShape[], { width, height }: Camera): Bound
     bounds.bottom = Math.max(bounds.bottom, shape.bottom);
   }
   return {
-    left: Math.max(-4, Math.floor(bounds.left) - 1),
-    top: Math.max(-4, Math.floor(bounds.top) - 1),
-    right: Math.min(width + 4, bounds.right + 1),
-    bottom: Math.min(height + 4, bounds.bottom + 1),
+    left: Math.max(-2 * cell, Math.floor(bounds.left - 1.5 * cell)),
+    top: Math.max(-2 * cell, Math.floor(bounds.top - 1.5 * cell)),
+    right: Math.min(width + 2 * cell, bounds.right + 1.5 * cell),
+    bottom: Math.min(height + 2 * cell, bounds.bottom + 1.5 * cell),
   };
 }
 

@@ -41,6 +41,7 @@ export const figure = {
     softFist: "soft fist",
     fist: "fist",
     hook: "hook",
+    flat: "hand flat",
     tabletop: "tabletop",
     straightFist: "straight fist",
     thumbInFist: "thumb inside the fist",

@@ -1,5 +1,7 @@
 import { bonesOf, mirrorPose, poseAlong, REFERENCE_RANGES, SIDE_NAMES, StagedFigure, type Figure, type Pose } from "../../figure";
 import { touchingPlace } from "../../figure/body/contact";
+import { armRods, skinGap } from "../../figure/body/grasp";
+import { atPoint, distance } from "../../figure/vector";
 import { wordsIn } from "../../language";
 import { SHIPPED_LIBRARY, COACHING_CARDS, figuresOf, lookOf, poseProblems, stage } from "..";
 import { FELT_AT } from "../../figure/flesh/landmarks";
@@ -43,7 +45,7 @@ describe.each(
     }
   });
 
-  it("touches what it should touch, within 15 mm", () => {
+  it("touches what it should touch: skin on skin, near the place that is named", () => {
     for (const formId of formIds)
       for (const pose of allPoses(SHIPPED_LIBRARY.figure(id, formId)!)) {
         const { arms } = bonesOf(pose);
@@ -53,11 +55,8 @@ describe.each(
           const arm = arms[side]!;
           const other = arms[side === "right" ? "left" : "right"]!;
           const frame = touch.part === "otherHand" ? other.hand : { ...other.wrist, o: other.fore.o };
-          const [x, y, z] = touch.at;
-          const wanted = [0, 1, 2].map((i) => frame.o[i]! + frame.x[i]! * x + frame.y[i]! * y + frame.z[i]! * z);
-          const [px, py, pz] = touchingPlace(arm.solved.hand, touch.with);
-          const there = [0, 1, 2].map((i) => arm.hand.o[i]! + arm.hand.x[i]! * px + arm.hand.y[i]! * py + arm.hand.z[i]! * pz);
-          expect(Math.hypot(...wanted.map((value, i) => value - there[i]!))).toBeLessThan(15);
+          expect([formId, skinGap(arm.hand, arm.solved.hand, armRods(other)) < 4]).toEqual([formId, true]);
+          expect(distance(atPoint(frame, touch.at), atPoint(arm.hand, touchingPlace(arm.solved.hand, touch.with)))).toBeLessThan(48);
         }
       }
   });
@@ -70,10 +69,12 @@ describe.each(
         expect(svg).not.toMatch(/NaN|Infinity|undefined/);
         const shown = SHIPPED_LIBRARY.figure(id, formId)!.poses.at(-1)!;
         for (const each of SIDE_NAMES) {
-          const drawn = (side === "right" ? shown : mirrorPose(shown))[each] !== undefined;
+          // A strip of the hand alone shows only the hand that works.
+          const alone = SHIPPED_LIBRARY.figure(id, formId)!.strip === "hand";
+          const drawn = (side === "right" ? shown : mirrorPose(shown))[each] !== undefined && !(alone && i === 0 && each !== side);
           expect([formId, side, each, svg.includes(`class="side-${each}"`)]).toEqual([formId, side, each, drawn]);
         }
-        expect(svg.length).toBeLessThan(60_000);
+        expect(svg.length).toBeLessThan(90_000);
       }
   });
 

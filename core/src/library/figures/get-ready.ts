@@ -19,8 +19,9 @@ const elbowsLifted = { shoulderAbduction: 62, elbow: 118, shoulderRotation: -12,
 
 const chest = (elbow: number): FigureSource => ({
   ...upper,
-  view: "frontRight",
+  view: "highRight",
   arc: "wrist",
+  felt: ["chest"],
   poses: [
     both({ shoulderFlexion: 82, shoulderAbduction: -4, elbow, pronation: 0, girdleProtraction: 14, hand: "open" }),
     both({
@@ -45,6 +46,8 @@ const palms = (abduction: number): FigureSource => {
       { right: up, left: down, neck: { turn: 48 } },
     ],
     inset: true,
+    enlargement: { of: "each", view: "front", size: 0.4 },
+    arc: "nose",
   };
 };
 
@@ -70,6 +73,7 @@ const fistAndStar = (fist: "softFist" | "fist"): FigureSource => ({
   focus: "hand",
   view: "front",
   both: true,
+  strip: "hand",
   poses: [both(upright({ shoulderRotation: 6, hand: fist })), both(upright({ shoulderRotation: 6, hand: "spread" }))],
   arc: "littleTip",
 });
@@ -81,23 +85,29 @@ const reachUpAndDown = (high: number): FigureSource => {
   const stacked = (height: number, palm: 1 | -1) =>
     ({
       hand: "together",
-      touch: { part: "trunk", at: [4, height, 200], with: "palm", fingers: [1, 0, 0.2], palm: [0, palm, 0], elbow: [-1, -0.3, 0] },
+      touch: { part: "trunk", at: [4, height, 235], with: "palm", fingers: [1, 0, 0.2], palm: [0, palm, 0], elbow: [-1, -0.2, 0.3] },
     }) as const;
   return {
     ...upper,
     poses: [
-      { right: stacked(-150, -1), left: stacked(-196, 1) },
+      { right: stacked(-150, -1), left: stacked(-204, 1) },
+      {
+        right: { ...top, shoulderFlexion: 60, elbow: 96, wristFlexion: -40 },
+        left: { ...low, shoulderFlexion: 40, shoulderAbduction: 56, elbow: 76, wristFlexion: -30 },
+      },
       { right: top, left: low },
     ],
     inset: true,
+    enlargement: { of: "worked", view: "right", size: 0.4 },
   };
 };
 
 const pushesChin: ArmInput = {
-  hand: "lay",
-  touch: { part: "head", at: [-58, 34, 40], with: "fingers", fingers: [0.2, 0.9, 0.3], palm: [1, 0, -0.3], elbow: [-1, -1, 0.2] },
+  hand: { shape: "lay", thumb: { radial: 4, palmar: 10, opposition: 0, middle: 10, end: 10 } },
+  touch: { part: "head", at: [-56, 0, 14], with: "fingertips", fingers: [0.1, 0.35, -0.95], palm: [1, 0.1, 0.1], elbow: [-0.6, -1, 0.6] },
 };
-const headTurn = { focus: "upper", view: "front", arc: "head" } as const;
+const headTurn = { focus: "bust", view: "front", arc: "nose", felt: ["neckSide"] } satisfies Partial<FigureSource>;
+const headTilt = { ...headTurn, arc: "head" } satisfies Partial<FigureSource>;
 
 export const getReady: FigureSources = {
   "shoulder-circles": {
@@ -130,10 +140,10 @@ export const getReady: FigureSources = {
     wrong: { pose: { ...both({ girdleRaise: 18 }), neck: { turn: 50, tilt: 18 } }, watch: 0 },
   },
   "ear-to-shoulder": {
-    figure: { ...headTurn, poses: [{ ...both(hanging) }, { ...both(hanging), neck: { tilt: 36 } }] },
+    figure: { ...headTilt, poses: [{ ...both(hanging) }, { ...both(hanging), neck: { tilt: 36 } }] },
     forms: {
       hand: {
-        ...headTurn,
+        ...headTilt,
         poses: [
           { ...both(hanging) },
           {
@@ -141,7 +151,7 @@ export const getReady: FigureSources = {
               hand: "lay",
               touch: {
                 part: "head",
-                at: [40, 128, 8],
+                at: [52, 152, 8],
                 with: "fingers",
                 fingers: [0.9, -0.2, 0],
                 palm: [-0.4, -1, 0],
@@ -176,7 +186,17 @@ export const getReady: FigureSources = {
   },
   "palm-flip-reach": {
     figure: reachUpAndDown(78),
-    forms: { "seated-half": { ...reachUpAndDown(40), props: [{ kind: "table", place: [0, -470, 0], size: [420, 380] }] } },
+    forms: {
+      "seated-half": {
+        ...reachUpAndDown(40),
+        view: "frontRight",
+        props: [
+          { kind: "table", place: [0, -612, 60], size: [440, 420] },
+          { kind: "thigh", place: [84, -540, 40] },
+          { kind: "thigh", place: [-84, -540, 40] },
+        ],
+      },
+    },
     wrong: {
       pose: {
         right: {
@@ -203,13 +223,20 @@ export const getReady: FigureSources = {
       poses: [
         both({
           hand: "fingertips",
-          touch: { part: "trunk", at: [-3, -120, 200], with: "fingertips", fingers: [0.5, 1, 0], palm: [1, -0.5, 0], elbow: [-1, -0.4, 0] },
+          touch: {
+            part: "trunk",
+            at: [-18, -120, 200],
+            with: "fingertips",
+            fingers: [0.5, 1, 0],
+            palm: [1, -0.5, 0],
+            elbow: [-1, -0.4, 0],
+          },
         }),
         both({
           hand: "fingertips",
           touch: {
             part: "trunk",
-            at: [-3, -120, 200],
+            at: [-18, -120, 200],
             with: "fingertips",
             fingers: [0.95, 0.6, 0],
             palm: [0.6, -0.95, 0],

@@ -3,7 +3,7 @@ import { both, upright, type FigureSource, type FigureSources } from "./source";
 
 const rest: ArmInput = { shoulderAbduction: 8, elbow: 12 };
 const beside = (right: ArmInput, away = 0, change: PoseInput = {}): PoseInput => ({ right, left: rest, neck: { tilt: -away }, ...change });
-const upper = { focus: "upper", view: "front", inset: true } as const;
+const upper = { focus: "upper", view: "front", inset: true, enlargement: { of: "worked", view: "front", size: 0.34 } } as const;
 
 const BLADE_DOWN = -10;
 const median: readonly PoseInput[] = [
@@ -28,9 +28,9 @@ const ulnar: readonly PoseInput[] = [
   ),
 ];
 const radial: readonly PoseInput[] = [
-  beside({ shoulderAbduction: 8, elbow: 16, pronation: 20, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 8, elbow: 16, pronation: 20, wristFlexion: 58, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 8, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
+  beside({ shoulderAbduction: 14, elbow: 16, pronation: 20, hand: "thumbInFist" }),
+  beside({ shoulderAbduction: 14, elbow: 16, pronation: 20, wristFlexion: 58, hand: "thumbInFist" }),
+  beside({ shoulderAbduction: 14, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
   beside({ shoulderAbduction: 30, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
   beside({
     shoulderAbduction: 30,
@@ -69,12 +69,20 @@ const change = (pose: PoseInput, right: ArmInput, neck: PoseInput["neck"] = pose
   right: { ...pose.right, ...right },
   neck,
 });
-const bladeSlide = (pose: PoseInput) => [change(pose, { girdleRaise: BLADE_DOWN }), change(pose, { girdleRaise: 16 })] as const;
-const thumbSlide = (pose: PoseInput) => {
-  const now = pose.right?.pronation ?? 0;
-  return [change(pose, { pronation: Math.max(-80, now - 40) }), change(pose, { pronation: Math.min(80, now + 30) })] as const;
+/**
+ * Sliders: the hand lets go as the head goes away and takes up as it comes back, so that the nerve is moved and not pulled at both ends.
+ * From the last step, which has the head away already, the hand alone goes to and fro: that one is a tensioner.
+ */
+const wristSlide = (pose: PoseInput) => {
+  const away = pose.neck?.tilt ?? 0;
+  const released = (pose.right?.wristFlexion ?? 0) > 0 ? 4 : -4;
+  return [pose, change(pose, { wristFlexion: released }, { tilt: away < -10 ? away : -26 })] as const;
 };
-const headSlide = (pose: PoseInput) => [change(pose, {}, { tilt: -32 }), change(pose, {}, { tilt: 0 })] as const;
+const elbowSlide = (pose: PoseInput) => {
+  const away = pose.neck?.tilt ?? 0;
+  const bent = (pose.right?.elbow ?? 0) > 60;
+  return [pose, change(pose, bent ? { elbow: 70 } : { wristFlexion: -4 }, { tilt: away < -10 ? away : -26 })] as const;
+};
 
 const shapes: readonly HandInput[] = ["together", "hook", "softFist", "tabletop", "straightFist"];
 const sequence = (hands: readonly HandInput[], more: Partial<FigureSource> = {}): FigureSource => ({
@@ -83,6 +91,7 @@ const sequence = (hands: readonly HandInput[], more: Partial<FigureSource> = {})
   both: true,
   way: "steps",
   cover: 1,
+  strip: "hand",
   poses: hands.map((hand) => both(upright({ pronation: 26, hand }))),
   ...more,
 });
@@ -91,7 +100,7 @@ const resting = (hands: readonly HandInput[], more: Partial<FigureSource> = {}):
   view: "frontRight",
   way: "steps",
   cover: 1,
-  props: [{ kind: "table", place: [172, -312, 80], size: [340, 300] }],
+  props: [{ kind: "table", place: [172, -331, 150], size: [340, 160] }],
   poses: hands.map((hand) => ({ right: { shoulderFlexion: 6, elbow: 128, pronation: 0, hand } })),
   ...more,
 });
@@ -99,28 +108,36 @@ const resting = (hands: readonly HandInput[], more: Partial<FigureSource> = {}):
 const floss = (way: 1 | -1): PoseInput => {
   const inward: ArmInput = { shoulderAbduction: 82, shoulderRotation: -50, elbow: 4, pronation: 60, wristFlexion: 52, hand: "together" };
   const outward: ArmInput = { shoulderAbduction: 82, shoulderRotation: 60, elbow: 4, pronation: -60, wristFlexion: -52, hand: "together" };
-  return way === 1 ? { right: inward, left: outward, neck: { tilt: 28 } } : { right: outward, left: inward, neck: { tilt: -28 } };
+  return way === 1 ? { right: inward, left: outward, neck: { tilt: -28 } } : { right: outward, left: inward, neck: { tilt: 28 } };
 };
 
 export const glide: FigureSources = {
   "median-glide": {
-    figure: upTo(median, 2, bladeSlide),
-    forms: { "steps-3": upTo(median, 3, bladeSlide), "steps-4": upTo(median, 4, bladeSlide), "steps-5": upTo(median, 5, bladeSlide) },
+    figure: upTo(median, 2, wristSlide),
+    forms: { "steps-3": upTo(median, 3, wristSlide), "steps-4": upTo(median, 4, wristSlide), "steps-5": upTo(median, 5, wristSlide) },
     wrong: { pose: { ...median[3]!, right: { ...median[3]!.right, girdleRaise: 30, elbow: 30 }, neck: { tilt: 12 } }, watch: 0 },
   },
   "ulnar-glide": {
-    figure: upTo(ulnar, 2, thumbSlide),
-    forms: { "steps-3": upTo(ulnar, 3, thumbSlide), "steps-4": upTo(ulnar, 4, thumbSlide), "steps-6": upTo(ulnar, 6, thumbSlide) },
+    figure: upTo(ulnar, 2, elbowSlide),
+    forms: { "steps-3": upTo(ulnar, 3, elbowSlide), "steps-4": upTo(ulnar, 4, elbowSlide), "steps-6": upTo(ulnar, 6, elbowSlide) },
     wrong: { pose: { ...ulnar[3]!, right: { ...ulnar[3]!.right, girdleRaise: 30 }, trunk: { bend: -14 } }, watch: 0 },
   },
   "radial-glide": {
-    figure: upTo(radial, 2, headSlide),
-    forms: { "steps-3": upTo(radial, 3, headSlide), "steps-4": upTo(radial, 4, headSlide), "steps-6": upTo(radial, 6, headSlide) },
+    figure: upTo(radial, 2, wristSlide),
+    forms: { "steps-3": upTo(radial, 3, wristSlide), "steps-4": upTo(radial, 4, wristSlide), "steps-6": upTo(radial, 6, wristSlide) },
     wrong: { pose: { ...radial[3]!, right: { ...radial[3]!.right, girdleRaise: 28 }, trunk: { bend: -12 } }, watch: 0 },
   },
   "arms-wide-floss": {
-    figure: { focus: "upper", view: "front", both: true, inset: true, poses: [floss(1), floss(-1)] },
-    wrong: { pose: { ...floss(1), neck: { tilt: -28 } }, watch: 0 },
+    figure: {
+      focus: "upper",
+      view: "front",
+      both: true,
+      inset: true,
+      enlargement: { of: "each", view: "front", size: 0.4 },
+      arc: "head",
+      poses: [floss(1), floss(-1)],
+    },
+    wrong: { pose: { ...floss(1), neck: { tilt: 28 } }, watch: 0 },
   },
   "tendon-glide": {
     figure: sequence(shapes),
@@ -128,8 +145,8 @@ export const glide: FigureSources = {
     wrong: { pose: both(upright({ pronation: 26, wristFlexion: 40, hand: "fist" })), watch: 0 },
   },
   "hook-to-fist": {
-    figure: sequence(["hook", "softFist"], { way: "thereAndBack", cover: undefined, arc: "fingertips" }),
-    forms: { resting: resting(["hook", "softFist"], { way: "thereAndBack", cover: undefined, arc: "fingertips" }) },
+    figure: sequence(["hook", "softFist"], { way: "thereAndBack", cover: undefined }),
+    forms: { resting: resting(["hook", "softFist"], { way: "thereAndBack", cover: undefined }) },
     wrong: { pose: both(upright({ pronation: 26, wristFlexion: 44, hand: "fist" })), watch: 0 },
   },
 };

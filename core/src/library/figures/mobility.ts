@@ -2,9 +2,12 @@ import { handContacts, type ArmInput, type HandInput, type PoseInput, type PropI
 import { atSide, both, upright, type FigureSource, type FigureSources } from "./source";
 
 /** The wrist through a motion, the forearm lying on the bench with the hand over its edge. */
-const TABLE: PropInput = { kind: "table", place: [172, -337, -10], size: [300, 340] };
+const TABLE: PropInput = { kind: "table", place: [172, -331, 142], size: [300, 145] };
 const onTable = (arm: ArmInput): PoseInput => ({ right: atSide({ shoulderAbduction: 0, ...arm }) });
-const held = (arm: ArmInput): PoseInput => ({ right: atSide(arm), left: handContacts.holdsForearm() });
+const held = (arm: ArmInput): PoseInput => ({
+  right: atSide({ shoulderFlexion: 26, elbow: 74, ...arm }),
+  left: handContacts.holdsForearm(),
+});
 
 const close = { focus: "forearm", view: "right" } as const;
 const nod = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
@@ -13,15 +16,17 @@ const nod = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {
   poses: [pose({ pronation: 80, wristFlexion: 58, hand: "softFist" }), pose({ pronation: 80, wristFlexion: -54, hand: "softFist" })],
   ...more,
 });
+/** A soft fist whose thumb points up along its edge, so that it shows which way is up. */
+const THUMB_UP: HandInput = { shape: "softFist", thumb: { radial: 22, palmar: 8, opposition: 0, middle: 4, end: 0 } };
 const tilt = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
   ...close,
   arc: "knuckles",
-  poses: [pose({ pronation: 0, deviation: -18, hand: "softFist" }), pose({ pronation: 0, deviation: 28, hand: "softFist" })],
+  poses: [pose({ pronation: 0, deviation: -18, hand: THUMB_UP }), pose({ pronation: 0, deviation: 28, hand: THUMB_UP })],
   ...more,
 });
 const circle = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
   ...close,
-  view: "frontRight",
+  view: "front",
   way: "round",
   arc: "knuckles",
   poses: [
@@ -34,43 +39,28 @@ const circle = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> 
 });
 const free = (arm: ArmInput): PoseInput => ({ right: atSide(arm) });
 
-const clasped = (turn: number, deviation: number): PoseInput => ({
-  right: {
-    hand: "wrap",
-    touch: {
-      part: "trunk",
-      at: [-3 + turn * 0.5, -170, 215],
-      with: "palm",
-      fingers: [0.75, 0.55 + deviation, 0.35],
-      palm: [0.9, -0.2, -turn * 0.012],
-      elbow: [-1, -0.6, 0],
-    },
-  },
-  left: {
-    hand: "wrap",
-    touch: {
-      part: "trunk",
-      at: [-3 - turn * 0.5, -170, 215],
-      with: "palm",
-      fingers: [0.75, 0.55 - deviation, 0.35],
-      palm: [0.9, -0.2, turn * 0.012],
-      elbow: [-1, -0.6, 0],
-    },
-  },
-});
+/** A lying eight of the laced hands, the pair rolling into each bend. */
 const eight = (size: number): FigureSource => ({
   focus: "arm",
   view: "front",
   both: true,
   way: "round",
-  arc: "knuckles",
-  poses: [clasped(0, 0.35 * size), clasped(30 * size, 0), clasped(0, -0.35 * size), clasped(-30 * size, 0)],
+  arc: "clasp",
+  poses: Array.from({ length: 8 }, (_, i) => {
+    const turn = (i / 8) * 2 * Math.PI;
+    const [x, y] = [Math.sin(turn), Math.sin(2 * turn)];
+    return handContacts.laced("trunk", "facing", [x * 48 * size, -150 + y * 24 * size, 230], [0, 0.6, 0.8], {
+      roll: x * 16 * size,
+      elbow: [-1, -0.4, 0],
+    });
+  }),
 });
 
 const palmTurn = (more: Partial<FigureSource> = {}): FigureSource => ({
   focus: "forearm",
-  view: "frontRight",
-  arc: "thumbTip",
+  view: "above",
+  strip: "whole",
+  signs: [{ kind: "turn", about: "forearm" }],
   poses: [free({ pronation: 78, hand: "open" }), free({ pronation: -78, hand: "open" })],
   ...more,
 });
@@ -115,43 +105,53 @@ const thumbToTips = (base: boolean): FigureSource => ({
   both: true,
   way: "steps",
   cover: 0,
-  poses: (["index", "middle", "ring", "little"] as const).map((finger) => both(upright({ pronation: 62, hand: meets(finger, base) }))),
+  strip: "hand",
+  // The finger is stretched long between two meetings.
+  poses: (["index", "middle", "ring", "little"] as const).flatMap((finger) => [
+    both(upright({ pronation: 62, hand: meets(finger, base) })),
+    both(upright({ pronation: 62, hand: "open" })),
+  ]),
 });
 
-const liftOne = (base: number): HandInput => ({ shape: "open", middle: { base, middle: 2, end: 0, spread: 0 } });
+/** The palm flat on the table, one finger raised. */
+const liftOne = (base: number): HandInput => ({ shape: "flat", middle: { base, middle: 2, end: 0, spread: 0 } });
 const fingerLift = (push: boolean): FigureSource => ({
   focus: "hand",
-  view: "right",
+  view: push ? "front" : "left",
   arc: "fingertips",
-  props: [{ kind: "table", place: [172, -312, 150], size: [320, 420] }],
-  poses: [0, -26].map((base) => ({
-    right: atSide({ pronation: 80, shoulderAbduction: 0, elbow: 88, wristFlexion: -2, hand: liftOne(base) }),
+  props: [{ kind: "table", place: [160, -300, 236], size: [330, 330] }],
+  poses: [0, -28].map((base) => ({
+    right: handContacts.flatOnTable(172, -300, 300, [0, 0, 1], liftOne(base)),
     ...(push && {
       left: {
-        hand: "roundPinch" as const,
+        hand: {
+          shape: "roundPinch" as const,
+          middle: { base: 60, middle: 70, end: 30, spread: 0 },
+          ring: { base: 66, middle: 74, end: 34, spread: 0 },
+          little: { base: 68, middle: 74, end: 34, spread: 0 },
+        },
         girdleProtraction: 26,
         touch: {
           part: "otherHand" as const,
-          at: [7, 158, -10 + base * 2.4] as const,
+          at: [7, 175, base * 2.4] as const,
           with: "indexTip" as const,
-          fingers: [-1, 0.4, 0.3] as const,
-          palm: [0, 0.2, 1] as const,
-          elbow: [-1, -0.2, 0] as const,
+          fingers: [-0.8, 0.2, 0.5] as const,
+          palm: [-0.6, -0.7, -0.2] as const,
+          elbow: [-1, -0.1, 0.2] as const,
         },
       },
     }),
   })) as PoseInput[],
+  ...(push && { signs: [{ kind: "pull" as const, hand: "helping" as const, at: "knuckles" as const, way: [0, 1, 0] as const }] }),
 });
 
-const slide = (elbow: number): FigureSource => ({
-  focus: "forearm",
-  view: "right",
-  arc: "knuckles",
-  poses: [
-    { right: { shoulderFlexion: 84 - elbow * 0.6, elbow, pronation: 80, wristFlexion: 48, hand: "softFist" } },
-    { right: { shoulderFlexion: 84 - elbow * 0.6, elbow, pronation: 80, wristFlexion: -48, hand: "softFist" } },
-  ],
-});
+/** Up and down, then side to side as if wiping. */
+const slide = (elbow: number): FigureSource => {
+  const at = (wristFlexion: number, deviation: number): PoseInput => ({
+    right: { shoulderFlexion: 84 - elbow * 0.6, elbow, pronation: 80, wristFlexion, deviation, hand: "softFist" },
+  });
+  return { focus: "forearm", view: "highLeft", way: "steps", poses: [at(48, 0), at(-48, 0), at(0, -18), at(0, 28)] };
+};
 
 /** Fingers curl and straighten while the wrist keeps its place at the end of its range. */
 const curl = (
@@ -194,13 +194,13 @@ export const mobility: FigureSources = {
     forms: { "supported-slow": circle(held) },
     wrong: { pose: { right: { shoulderAbduction: 26, elbow: 70, pronation: 60, wristFlexion: -10, hand: "softFist" } }, watch: 0 },
   },
-  "clasped-eight": { figure: eight(0.7), forms: { full: eight(1.1) } },
+  "clasped-eight": { figure: eight(0.8), forms: { full: eight(1.25) } },
   "palm-turn": {
     figure: palmTurn(),
     forms: {
       "elbow-resting": palmTurn({
         poses: [onTable({ pronation: 78, hand: "open" }), onTable({ pronation: -78, hand: "open" })],
-        props: [{ kind: "table", place: [172, -337, 10], size: [300, 300] }],
+        props: [{ kind: "table", place: [172, -331, 142], size: [300, 145] }],
       }),
     },
     wrong: { pose: { right: { elbow: 80, shoulderAbduction: 48, pronation: 60, hand: "open" } }, watch: 0 },
@@ -210,16 +210,18 @@ export const mobility: FigureSources = {
       focus: "upper",
       view: "frontRight",
       both: true,
-      arc: "knuckles",
+      inset: true,
+      enlargement: { of: "worked", view: "front", size: 0.4 },
+      signs: [{ kind: "turn", about: "forearm" }],
       poses: [
         both({ shoulderFlexion: 24, shoulderAbduction: 10, elbow: 4, pronation: -80, hand: "softFist" }),
-        both({ shoulderFlexion: 34, shoulderAbduction: 10, elbow: 128, pronation: 80, hand: "softFist" }),
+        both({ shoulderFlexion: 20, shoulderAbduction: 10, elbow: 124, pronation: 80, hand: "softFist" }),
       ],
     },
     wrong: { pose: both({ shoulderFlexion: 40, shoulderAbduction: 10, elbow: 70, pronation: 10, hand: "softFist" }), watch: 0 },
   },
   "finger-wave": {
-    figure: { focus: "hand", view: "front", both: true, way: "steps", cover: 2, poses: [0, 1, 2, 3, 4, 5].map(wavePose) },
+    figure: { focus: "hand", view: "front", both: true, way: "steps", cover: 2, strip: "hand", poses: [0, 1, 2, 3, 4, 5].map(wavePose) },
     wrong: { pose: both(upright({ hand: "thumbInFist" })), watch: 0 },
   },
   "thumb-to-tips": {
@@ -267,11 +269,11 @@ export const mobility: FigureSources = {
     forms: {
       "elbow-straight": curl(ahead(2, 80), -62, "open", "hook"),
       "hand-held": curl(
-        ahead(46, 80),
+        ahead(64, 80),
         -66,
         "open",
         "hook",
-        handContacts.takesHand({ at: [4, 46, 14], fingers: [-1, 0.2, 0], palm: [-0.13, -0.63, -0.76] }),
+        handContacts.takesHand({ at: [2, 40, 16], fingers: [-1, 0.2, 0], palm: [0, -0.25, -0.97] }),
       ),
     },
     wrong: { pose: { right: { ...ahead(30, 80), wristFlexion: -18, hand: "hook" } }, watch: 0 },
@@ -281,7 +283,7 @@ export const mobility: FigureSources = {
     forms: {
       "elbow-straight": curl(ahead(2, 80), 66, "open", "softFist"),
       "hand-held": curl(
-        ahead(46, 80),
+        ahead(64, 80),
         70,
         "open",
         "softFist",
@@ -295,7 +297,7 @@ export const mobility: FigureSources = {
     forms: {
       "elbow-straight": curl(ahead(2, -80), 58, "softFist", "open"),
       "hand-held": curl(
-        ahead(46, -80),
+        ahead(64, -80),
         62,
         "softFist",
         "open",

@@ -1,7 +1,7 @@
 import { handContacts, type ArmInput, type HandInput, type PoseInput, type PropInput } from "../../figure";
 import { atSide, both, forward, upright, type FigureSource, type FigureSources } from "./source";
 
-const TABLE: PropInput = { kind: "table", place: [172, -337, -10], size: [300, 330] };
+const TABLE: PropInput = { kind: "table", place: [172, -331, 142], size: [300, 145] };
 const supported = (arm: ArmInput): PoseInput => ({ right: atSide({ shoulderAbduction: 0, hand: "grip", ...arm }) });
 const lift = (pronation: number, down: number, up: number, props: readonly PropInput[], hand: HandInput = "grip"): FigureSource => ({
   focus: "forearm",
@@ -20,33 +20,50 @@ const sideLift = (props: readonly PropInput[]): FigureSource => ({
 });
 const palmTurn = (held: number): FigureSource => ({
   focus: "forearm",
-  view: "frontRight",
+  view: "front",
   arc: "thumbTip",
   props: [{ kind: "hammer", place: [held, 0, 0] }],
   poses: [{ right: atSide({ pronation: -66, hand: "grip" }) }, { right: atSide({ pronation: 66, hand: "grip" }) }],
 });
+/** The rod from upright down to the outside, seen along the forearm. */
 const lever = (held: number): FigureSource => ({
-  focus: "arm",
-  view: "frontRight",
+  focus: "forearm",
+  view: "front",
   arc: "thumbTip",
   props: [{ kind: "dowel", place: [held, 0, 0] }],
-  poses: [{ right: atSide({ pronation: 0, hand: "grip" }) }, { right: atSide({ pronation: -72, hand: "grip" }) }],
+  poses: [{ right: atSide({ pronation: 0, hand: "grip" }) }, { right: atSide({ pronation: -76, hand: "grip" }) }],
 });
 
+/** The other palm under the inner end of the weight. */
+function lifting(): ArmInput {
+  return {
+    hand: "lay",
+    girdleProtraction: 10,
+    touch: { part: "otherHand", at: [88, 92, 70], with: "palm", fingers: [-0.9, 0.3, 0], palm: [0, 0, -1], elbow: [-1, -0.4, 0.3] },
+  };
+}
+const away: ArmInput = {
+  hand: "open",
+  touch: { part: "trunk", at: [-110, -240, 330], with: "palm", fingers: [0.3, 0.2, 1], palm: [0.6, -0.8, 0], elbow: [-1, -0.6, 0] },
+};
+
+/** Four moments of a repetition: down, helped to the top, the helping hand gone, and lowered alone. */
 const helped: FigureSource = {
   ...lift(84, 44, -52, [{ kind: "dumbbell" }]),
+  view: "frontRight",
+  arc: undefined,
+  props: [{ kind: "table", place: [176, -331, 142], size: [150, 145] }, { kind: "dumbbell" }],
+  way: "steps",
+  cover: 1,
   poses: [
-    {
-      ...supported({ pronation: 84, wristFlexion: 44 }),
-      left: handContacts.takesHand({ at: [0, 74, 44], palm: [0, 0, -1], fingers: [-1, 0.2, 0] }),
-    },
-    {
-      ...supported({ pronation: 84, wristFlexion: -52 }),
-      left: handContacts.takesHand({ at: [0, 74, 44], palm: [0, 0, -1], fingers: [-1, 0.2, 0] }),
-    },
+    { ...supported({ pronation: 84, wristFlexion: 30 }), left: lifting() },
+    { ...supported({ pronation: 84, wristFlexion: -52 }), left: lifting() },
+    { ...supported({ pronation: 84, wristFlexion: -52 }), left: away },
+    { ...supported({ pronation: 84, wristFlexion: 30 }), left: away },
   ],
 };
 
+/** Out to the top, the palms turned there, lowered, turned back. */
 const curl: FigureSource = {
   focus: "upper",
   view: "frontRight",
@@ -55,10 +72,10 @@ const curl: FigureSource = {
   cover: 1,
   props: [{ kind: "dumbbell", hand: "both" }],
   poses: [
-    both({ shoulderAbduction: 10, elbow: 12, pronation: -76, hand: "grip" }),
-    both({ shoulderAbduction: 10, shoulderFlexion: 12, elbow: 124, pronation: -76, hand: "grip" }),
-    both({ shoulderAbduction: 10, shoulderFlexion: 12, elbow: 124, pronation: 76, hand: "grip" }),
-    both({ shoulderAbduction: 10, elbow: 12, pronation: 76, hand: "grip" }),
+    both({ shoulderAbduction: 14, elbow: 12, pronation: -76, hand: "grip" }),
+    both({ shoulderAbduction: 14, shoulderFlexion: 12, elbow: 118, pronation: -76, hand: "grip" }),
+    both({ shoulderAbduction: 14, shoulderFlexion: 12, elbow: 118, pronation: 76, hand: "grip" }),
+    both({ shoulderAbduction: 14, elbow: 12, pronation: 76, hand: "grip" }),
   ],
 };
 
@@ -80,34 +97,73 @@ const plate = (flexion: number): FigureSource => ({
   ],
 });
 
-const hang = (raise: number): PoseInput =>
-  both({ shoulderFlexion: 172, shoulderAbduction: 4, girdleRaise: raise, elbow: 6, pronation: 84, hand: "grip" });
+/** The bar stays where it is; drawing the shoulders down lifts the body. Both hands hold on to the same places. */
+const BAR_HEIGHT = 540;
+const hang = (girdleRaise: number, rise: number): PoseInput => ({
+  ...both({
+    hand: "grip",
+    girdleRaise,
+    touch: { part: "world", at: [-180, BAR_HEIGHT, 0], with: "grip", fingers: [0, 1, 0], palm: [0, 0, 1], elbow: [-1, 0, 0.1] },
+  }),
+  trunk: { rise },
+});
+const hanging = (floor: number): FigureSource => ({
+  focus: "whole",
+  view: "front",
+  both: true,
+  arc: "shoulder",
+  props: [
+    { kind: "bar", place: [160, 500, 0] },
+    { kind: "table", place: [0, floor, 0], size: [560, 300] },
+  ],
+  poses: [hang(36, -18), hang(2, 36)],
+});
 
+/** Fingers hooked into each other, one palm to the viewer and one away; `gap` draws them apart. */
 const hooked = (gap: number, top: 1 | -1): PoseInput => {
-  const over = {
-    hand: "hook",
-    touch: { part: "trunk", at: [-gap, -130, 225], with: "fingers", fingers: [1, 0, 0], palm: [0, 0, -1], elbow: [-1, 0, 0] },
+  const hand: HandInput = {
+    shape: "hook",
+    index: { base: -10, middle: 71, end: 53, spread: 0 },
+    middle: { base: -10, middle: 71, end: 53, spread: 0 },
+    ring: { base: -10, middle: 71, end: 53, spread: 0 },
+    little: { base: -10, middle: 71, end: 53, spread: 0 },
+    thumb: { radial: 40, palmar: 0, opposition: -10, middle: 0, end: 0 },
+  };
+  const far = {
+    hand,
+    touch: { part: "trunk", at: [-gap, -140, 187], with: "fingers", fingers: [1, 0, 0], palm: [0, -0.18, 1], elbow: [-1, -0.5, 0] },
   } as const;
-  const under = {
-    hand: "hook",
-    touch: { part: "trunk", at: [-gap, -130, 205], with: "fingers", fingers: [1, 0, 0], palm: [0, -0.34, 0.94], elbow: [-1, -0.2, 0] },
+  const near = {
+    hand,
+    touch: { part: "trunk", at: [-gap, -140, 259], with: "fingers", fingers: [1, 0, 0], palm: [0, 0.18, -1], elbow: [-1, -0.2, 0] },
   } as const;
-  return top === 1 ? { right: over, left: under } : { right: under, left: over };
+  return top === 1 ? { right: near, left: far } : { right: far, left: near };
 };
 
 const BENCH: PropInput = { kind: "table", place: [0, -340, 300], size: [760, 360] };
-const onBench = (hand: HandInput, place: "palm" | "fingertips"): PoseInput =>
-  both({
-    hand,
-    touch: {
-      part: "world",
-      at: [-150, -339, 270],
-      with: place,
-      fingers: [0.1, place === "palm" ? 0 : -0.5, 1],
-      palm: [0, -1, place === "palm" ? 0 : -0.4],
-      elbow: [-1, 0, -0.6],
-    },
-  });
+/** Flat on the bench, and drawn into a hook whose tips press: seen from the side that shows the arch. */
+const onBench = (hooked: boolean): PoseInput =>
+  both(
+    hooked
+      ? {
+          hand: {
+            shape: "hook",
+            index: { base: 24, middle: 58, end: 34, spread: 2 },
+            middle: { base: 24, middle: 60, end: 34, spread: 0 },
+            ring: { base: 24, middle: 58, end: 34, spread: -2 },
+            little: { base: 24, middle: 56, end: 34, spread: -5 },
+          },
+          touch: {
+            part: "world",
+            at: [-160, -327, 330],
+            with: "fingertips",
+            fingers: [0.05, 0.12, 1],
+            palm: [0, -1, 0.12],
+            elbow: [-1, 0, -0.6],
+          },
+        }
+      : handContacts.flatOnTable(160, -340, 290),
+  );
 
 const squeeze = (size: number, hand: HandInput): FigureSource => ({
   focus: "hand",
@@ -136,7 +192,8 @@ const fists: FigureSource = {
   view: "frontRight",
   both: true,
   inset: true,
-  poses: [both(forward({ elbow: 20, hand: "softFist" })), both(forward({ elbow: 20, hand: "fist" }))],
+  arc: "fingertips",
+  poses: [both(forward({ elbow: 20, hand: "open" })), both(forward({ elbow: 20, hand: "fist" }))],
 };
 
 const closed: HandInput = {
@@ -171,14 +228,26 @@ export const strengthen: FigureSources = {
   },
   "little-finger-side-lift": {
     figure: {
-      focus: "arm",
+      focus: "forearm",
       view: "right",
-      arc: "knuckles",
+      arc: "littleTip",
       props: [{ kind: "hammer", place: [-200, 0, 0] }],
       poses: [
         { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: -18, hand: "grip" } },
         { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: 28, hand: "grip" } },
       ],
+    },
+    forms: {
+      "long-lever": {
+        focus: "forearm",
+        view: "right",
+        arc: "littleTip",
+        props: [{ kind: "hammer", place: [-70, 0, 0] }],
+        poses: [
+          { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: -18, hand: "grip" } },
+          { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: 28, hand: "grip" } },
+        ],
+      },
     },
     wrong: {
       pose: { right: { shoulderFlexion: -24, shoulderAbduction: 8, elbow: 34, pronation: 0, deviation: 0, hand: "grip" } },
@@ -212,27 +281,39 @@ export const strengthen: FigureSources = {
     wrong: { pose: { right: { girdleRaise: 30, shoulderAbduction: 14, elbow: 24, pronation: 10, hand: PINCH } }, watch: 0 },
   },
   "bar-hang": {
-    figure: {
-      focus: "upper",
-      view: "front",
-      both: true,
-      arc: "shoulder",
-      props: [{ kind: "bar", place: [160, 500, 0] }],
-      poses: [hang(30), hang(6)],
-    },
-    wrong: { pose: { ...hang(40), neck: { nod: -24 } }, watch: 0 },
+    figure: hanging(-1366),
+    forms: { "feet-off": hanging(-1560) },
+    wrong: { pose: { ...hang(40, -24), neck: { nod: -24 } }, watch: 0 },
   },
   "hook-pull-apart": {
-    figure: { focus: "arm", view: "front", both: true, poses: [hooked(-6, 1), hooked(6, 1), hooked(6, -1)] },
+    figure: {
+      focus: "arm",
+      view: "front",
+      both: true,
+      inset: true,
+      enlargement: { of: "both", view: "highRight", size: 0.42 },
+      poses: [hooked(-8, 1), hooked(1, 1)],
+      signs: [{ kind: "pull", hand: "both", at: "wrist", way: [-1, 0, 0] }],
+    },
     wrong: { pose: { right: { ...hooked(6, 1).right, girdleRaise: 28 }, left: { ...hooked(6, 1).left, girdleRaise: 28 } }, watch: 0 },
   },
   "flat-to-hook-press": {
     figure: {
-      focus: "arm",
-      view: "frontRight",
-      both: true,
+      focus: "hand",
+      view: "right",
+      strip: "hand",
       props: [BENCH],
-      poses: [onBench("open", "palm"), onBench("hook", "fingertips")],
+      poses: [onBench(false), onBench(true)],
+    },
+    forms: {
+      press: {
+        focus: "hand",
+        view: "right",
+        strip: "hand",
+        props: [BENCH],
+        poses: [onBench(false), onBench(true)],
+        signs: [{ kind: "press", hand: "worked", at: "knuckles", way: [0, -1, 0] }],
+      },
     },
   },
   squeeze: {

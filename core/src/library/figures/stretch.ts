@@ -60,15 +60,26 @@ const handDrop = (hand: HandInput, pronation: number): FigureSource => ({
   ],
 });
 
-const thumbWrap = (help: boolean): FigureSource => ({
-  focus: "forearm",
-  view: "right",
-  arc: "knuckles",
-  poses: [-6, 28].map((deviation) => ({
-    right: atSide({ elbow: 86, pronation: 0, deviation, hand: "thumbInFist" }),
-    ...(help && { left: handContacts.takesHand({ at: [22, 62, 4], with: "palm", fingers: [0, 0.3, -1], palm: [-1, 0, 0] }) }),
-  })),
-});
+/** The thumb laid into the palm, the fingers closed round it, the tilt. */
+const thumbWrap = (help: boolean): FigureSource => {
+  const at = (hand: HandInput, deviation: number): ArmInput => atSide({ elbow: 86, pronation: 0, deviation, hand });
+  const laid: HandInput = { shape: "open", thumb: { radial: 2, palmar: 26, opposition: 60, middle: 40, end: 30 } };
+  const last = at("thumbInFist", 28);
+  return {
+    focus: "forearm",
+    view: "left",
+    way: "steps",
+    poses: [
+      { right: at(laid, -6) },
+      { right: at("thumbInFist", -6) },
+      {
+        right: last,
+        ...(help && { left: handContacts.takesHand({ at: [24, 66, 0], fingers: [0, 0.2, -1], palm: [-1, 0, 0], elbow: [-0.6, 0.4, 1] }) }),
+      },
+    ],
+    signs: [{ kind: "press", hand: "worked", at: "knuckles", way: [0, -1, 0] }],
+  };
+};
 const handshake = (help: boolean): FigureSource => ({
   focus: "forearm",
   view: "right",
@@ -81,72 +92,40 @@ const handshake = (help: boolean): FigureSource => ({
 
 const turn = (from: number, to: number, arm: ArmInput, across: 1 | -1): FigureSource => ({
   focus: "forearm",
-  view: "frontRight",
-  arc: "thumbTip",
+  view: "above",
+  strip: "whole",
+  signs: [{ kind: "turn", about: "forearm" }],
   poses: [from, to].map((pronation) => ({
     right: { ...arm, pronation, hand: "open" },
-    left: handContacts.holdsForearm({ at: [0, 200, -20], palm: [0, 0, 1], fingers: across === 1 ? [0.8, 0.7, 0] : [-1, -0.2, 0] }),
+    left: handContacts.holdsForearm({ at: [0, 196, 22], palm: [0, 0, -1], fingers: across === 1 ? [0.95, -0.2, 0] : [-1, -0.2, 0] }),
   })),
 });
 const bent = atSide({ shoulderAbduction: 2 });
 const long: ArmInput = { shoulderFlexion: 48, shoulderAbduction: -10, elbow: 4 };
 
-/** The hand at the chest, the other guides it through four places. */
-const guided = (size: number): FigureSource => ({
-  focus: "arm",
-  view: "front",
-  way: "steps",
-  poses: [
-    {
-      right: {
-        shoulderFlexion: 42,
-        shoulderAbduction: 8,
-        shoulderRotation: -52,
-        elbow: 112,
-        pronation: 70,
-        wristFlexion: 66 * size,
-        hand: "relaxed",
+/** The hand before the chest, the other guides it through four places: its palm always comes from the other side. */
+const guided = (size: number): FigureSource => {
+  const forearm: Vector3 = [0.8, 0.05, 0.6];
+  /** `up` 1: fingers up, −1: down; `away` 1: palm away, −1: bent to the palm. */
+  const at = (up: 1 | -1, away: 1 | -1): PoseInput => ({
+    right: {
+      hand: away === 1 ? "open" : "relaxed",
+      touch: {
+        part: "trunk",
+        at: [-90, -170, 215],
+        with: "wrist",
+        fingers: [0.15 * size + forearm[0] * (1 - size), up * size, forearm[2] * (1 - size)],
+        palm: [away * forearm[0], -up * (1 - size), away * forearm[2]],
+        elbow: [-1, -0.5, 0],
       },
-      left: handContacts.pressesBackOfHand({ fingers: [-1, 0.1, 0] }),
     },
-    {
-      right: {
-        shoulderFlexion: 42,
-        shoulderAbduction: 8,
-        shoulderRotation: -40,
-        elbow: 118,
-        pronation: -30,
-        wristFlexion: 60 * size,
-        hand: "relaxed",
-      },
-      left: handContacts.pressesBackOfHand({ fingers: [-0.4, -1, 0] }),
-    },
-    {
-      right: {
-        shoulderFlexion: 40,
-        shoulderAbduction: 10,
-        shoulderRotation: -44,
-        elbow: 100,
-        pronation: 10,
-        wristFlexion: -60 * size,
-        hand: "open",
-      },
-      left: handContacts.drawsFingersBack({ fingers: [-0.97, 0.33, 0] }),
-    },
-    {
-      right: {
-        shoulderFlexion: 40,
-        shoulderAbduction: 10,
-        shoulderRotation: -40,
-        elbow: 112,
-        pronation: 80,
-        wristFlexion: -60 * size,
-        hand: "open",
-      },
-      left: handContacts.drawsFingersBack({}),
-    },
-  ],
-});
+    left:
+      away === 1
+        ? handContacts.takesHand({ fingers: [0, up, 0], at: [0, 84, 16], elbow: [-1, -0.3, 0.2], grasp: false })
+        : handContacts.pressesBackOfHand({ fingers: [0, up, 0], elbow: [-1, -0.3, 0.2], grasp: false }),
+  });
+  return { focus: "forearm", view: "front", way: "steps", poses: [at(-1, -1), at(1, -1), at(-1, 1), at(1, 1)] };
+};
 
 const upper = { focus: "upper", view: "front", both: true } as const;
 const together = (high: number, low: number): FigureSource => ({
@@ -154,83 +133,92 @@ const together = (high: number, low: number): FigureSource => ({
   arc: "elbow",
   poses: [both(handContacts.palmsPressed(high, 190)), both(handContacts.palmsPressed(low, 190))],
   inset: true,
+  enlargement: { of: "both", view: "front", size: 0.4 },
 });
-const clasp = (height: number, ahead: number, elbow: number): PoseInput =>
-  both({
-    hand: { shape: "wrap", thumb: { radial: 40, palmar: 20, opposition: 10, middle: 6, end: 6 } },
-    girdleProtraction: ahead > 300 ? 20 : 0,
-    touch: {
-      part: "trunk",
-      at: [-6, height, ahead],
-      with: "fingers",
-      fingers: [1, elbow, 0.12],
-      palm: height > 200 ? [0, 1, 0.1] : [0.1, 0, 1],
-      elbow: [-1, -0.3, 0],
-    },
-  });
-const laced = (height: number, ahead: number): PoseInput =>
-  both({
-    hand: "wrap",
-    touch: { part: "trunk", at: [-14, height, ahead], with: "palm", fingers: [0.8, 0.6, 0], palm: [0.8, -0.6, 0], elbow: [-1, -0.5, 0] },
-  });
-const claspAndPress = (height: number, ahead: number): FigureSource => ({
+/** From laced fingers before the chest to the palms turned away and the arms long. */
+const claspAndPress = (
+  halfWay: Vector3,
+  halfAhead: Vector3,
+  centre: Vector3,
+  ahead: Vector3,
+  elbow: Vector3,
+  forward: number,
+): FigureSource => ({
   ...upper,
   view: "frontRight",
-  arc: "wrist",
-  poses: [laced(-140, 200), clasp(height, ahead, 0.25)],
+  inset: true,
+  enlargement: { of: "both", view: "frontRight", size: 0.42 },
+  poses: [
+    handContacts.laced("trunk", "facing", [0, -140, 230], [0, 0.6, 0.8]),
+    handContacts.laced("trunk", "half", halfWay, halfAhead, { elbow }),
+    handContacts.laced("trunk", "away", centre, ahead, { elbow, arm: { girdleProtraction: forward } }),
+  ],
 });
 
 const BENCH: PropInput = { kind: "table", place: [0, -420, 330], size: [760, 420] };
-const plant = (y: number, hand: HandInput, lean: number, heels = 0): PoseInput => ({
-  ...both({
-    hand,
-    touch: {
-      part: "world",
-      at: [-150, y, 300],
-      with: heels ? "fingers" : "palm",
-      fingers: [0, -heels * 0.6, 1],
-      palm: [0, -1, -heels * 0.6],
-      elbow: [-0.7, 0.1, -1],
-    },
-  }),
-  trunk: { lean, turn: 0, bend: 0 },
+type Vector3 = readonly [number, number, number];
+/** Both hands flat on the bench, the shoulders carried over them by a lean. */
+const planted = (lean: number, y = -420, hand: HandInput = "flat"): PoseInput => ({
+  ...both(handContacts.flatOnTable(165, y, 300, [0.05, 0, 1], hand)),
+  trunk: { lean },
 });
-const planted: FigureSource = {
+/** The heels of the hands off: the fingers lie, the knuckles are bent back. */
+const heelsOff = (lean: number): PoseInput => {
+  const finger = (spread: number) => ({ base: -32, middle: 2, end: 0, spread });
+  return {
+    ...both({
+      hand: { shape: "flat", index: finger(5), middle: finger(0), ring: finger(-5), little: finger(-11) },
+      touch: {
+        part: "world",
+        at: [-165, -419, 350],
+        with: "fingers",
+        fingers: [0.05, -0.55, 0.83],
+        palm: [0, -0.83, -0.55],
+        elbow: [-0.8, 0.1, -1],
+      },
+    }),
+    trunk: { lean },
+  };
+};
+const onBench: Pick<FigureSource, "focus" | "view" | "both" | "props" | "arc" | "inset" | "enlargement"> = {
   ...upper,
-  view: "frontRight",
+  view: "right",
   arc: "shoulder",
   props: [BENCH],
-  poses: [plant(-419, "open", 14), plant(-419, "open", 32)],
+  inset: true,
+  enlargement: { of: "worked", view: "right", size: 0.42 },
 };
 
-const lean = (y: number, fingers: [number, number, number], degrees: number): FigureSource => ({
+const lean = (fingers: Vector3, degrees: number, x: number, z: number, elbow: Vector3, from = 12): FigureSource => ({
   ...upper,
-  view: "frontRight",
+  view: "highRight",
   arc: "shoulder",
   props: [BENCH],
-  poses: [12, degrees].map((now) => ({
+  poses: [from, degrees].map((now) => ({
     ...both({
-      hand: "open",
-      touch: { part: "world", at: [-150, y, 300], with: "palm", fingers, palm: [0, -1, 0], elbow: [-0.8, 0.1, -1] },
+      hand: "flat",
+      touch: { part: "world", at: [-x, -411, z], with: "palm", fingers, palm: [0, -1, 0], elbow },
     }),
     trunk: { lean: now },
   })),
 });
-const backs = (degrees: number, y = -418): FigureSource => ({
+const backs = (degrees: number, y: number): FigureSource => ({
   ...upper,
   view: "frontRight",
   arc: "shoulder",
   props: [BENCH],
-  poses: [8, degrees].map((now) => ({
+  inset: true,
+  enlargement: { of: "worked", view: "right", size: 0.4 },
+  poses: [6, degrees].map((now) => ({
     ...both({
       hand: "together",
-      touch: { part: "world", at: [-140, y, 290], with: "backOfHand", fingers: [0.45, 0, -1], palm: [0, 1, 0], elbow: [-1, 0.2, -0.4] },
+      touch: { part: "world", at: [-150, y, 290], with: "backOfHand", fingers: [0.78, 0, -0.62], palm: [0, 1, 0], elbow: [-1, 0.2, -0.4] },
     }),
     trunk: { lean: now },
   })),
 });
 
-const TRACTION_TABLE: PropInput = { kind: "table", place: [172, -337, 20], size: [300, 420] };
+const TRACTION_TABLE: PropInput = { kind: "table", place: [172, -331, 150], size: [300, 160] };
 const draws = (finger: "index" | "middle", along: number): PoseInput => ({
   right: atSide({ pronation: 60, elbow: 92, hand: "relaxed" }),
   left: {
@@ -255,7 +243,8 @@ const draws = (finger: "index" | "middle", along: number): PoseInput => ({
 const knuckles = (base: number): PoseInput => ({
   right: atSide({
     pronation: 60,
-    elbow: 100,
+    shoulderFlexion: 26,
+    elbow: 80,
     hand: {
       shape: "hook",
       index: { base, middle: 100, end: 60, spread: 0 },
@@ -267,10 +256,11 @@ const knuckles = (base: number): PoseInput => ({
   left: handContacts.drawsFingersBack({ at: [0, 34, 12], fingers: [-1, 0.2, 0] }),
 });
 
+/** Both hands spread, the palms half to the viewer. */
 const spreadHands = (hand: HandInput, gap: number): PoseInput =>
   both({
     hand,
-    touch: { part: "trunk", at: [-gap, -130, 205], with: "palm", fingers: [0.25, 1, 0.2], palm: [1, -0.25, 0], elbow: [-1, -0.6, 0] },
+    touch: { part: "trunk", at: [-gap, -130, 225], with: "palm", fingers: [0.2, 1, 0.3], palm: [0.7, -0.3, 0.7], elbow: [-1, -0.6, 0] },
   });
 
 const side = (bend: number): PoseInput => ({
@@ -279,9 +269,17 @@ const side = (bend: number): PoseInput => ({
   trunk: { bend: -bend },
   neck: { tilt: -bend * 0.5 },
 });
-const crossed: ArmInput = {
+/** The fingertips of each hand on the shoulder of its own side. */
+const onShoulder: ArmInput = {
   hand: "lay",
-  touch: { part: "trunk", at: [92, -58, 84], with: "palm", fingers: [0.9, 0.5, 0], palm: [0, 0, -1], elbow: [-1, -0.6, 0.4] },
+  touch: {
+    part: "trunk",
+    at: [-160, 58, 20],
+    with: "fingertips",
+    fingers: [0.1, 0.75, -0.65],
+    palm: [0.1, -0.65, -0.75],
+    elbow: [-0.9, -0.5, 0.7],
+  },
 };
 const hug = (round: number): PoseInput => ({
   ...both({
@@ -289,7 +287,7 @@ const hug = (round: number): PoseInput => ({
     hand: "lay",
     touch: {
       part: "trunk",
-      at: [-120 + round * 62, -120, 330 + round * 90],
+      at: [-150 + round * 20, -120, 330 + round * 90],
       with: "palm",
       fingers: [0.7, 0, 0.5],
       palm: [0.6, 0, -1],
@@ -299,7 +297,10 @@ const hug = (round: number): PoseInput => ({
   trunk: { lean: round * 10 },
   neck: { nod: round * 24 },
 });
-const headPress = (nod: number): PoseInput => ({ ...both(handContacts.onBackOfHead()), neck: { nod } });
+const headPress = (nod: number): PoseInput => ({
+  ...handContacts.laced("head", "away", [0, 84, -112], [0, 0.1, -1], { elbow: [-1, 0.1, 0.3] }),
+  neck: { nod },
+});
 
 export const stretch: FigureSources = {
   "palm-away": {
@@ -366,13 +367,13 @@ export const stretch: FigureSources = {
   },
   "palm-in-turn": {
     figure: turn(20, 80, bent, -1),
-    forms: { "elbow-straight": turn(20, 80, long, -1) },
+    forms: { "elbow-straight": { ...turn(20, 80, long, -1), view: "frontLeft" } },
     wrong: {
       pose: { right: { elbow: 84, shoulderAbduction: 40, pronation: 60, hand: "open" }, left: handContacts.pressesBackOfHand() },
       watch: 0,
     },
   },
-  "guided-turn": { figure: guided(0.6), forms: { full: guided(1) } },
+  "guided-turn": { figure: guided(0.6), forms: { full: guided(0.8) } },
   "palms-together-drop": {
     figure: together(-84, -132),
     forms: { "low-hands": together(-100, -176) },
@@ -381,7 +382,8 @@ export const stretch: FigureSources = {
   "palms-together-push": {
     figure: {
       ...upper,
-      arc: "fingertips",
+      signs: [{ kind: "press", hand: "helping", at: "fingertips", way: [-1, 0, 0] }],
+      enlargement: { of: "both", view: "front", size: 0.4 },
       poses: [-1, 1].map((way) => ({
         right: handContacts.palmsPressed(-130, 190, [way * 0.62, 1, 0]),
         left: handContacts.palmsPressed(-130, 190, [-way * 0.62, 1, 0]),
@@ -391,59 +393,78 @@ export const stretch: FigureSources = {
     wrong: { pose: { ...both(handContacts.palmsPressed(-130, 190)), trunk: { bend: 16 } }, watch: 0 },
   },
   "clasp-and-press": {
-    figure: claspAndPress(-60, 380),
-    forms: { long: claspAndPress(-40, 540), overhead: claspAndPress(470, 60) },
-    wrong: { pose: { ...clasp(-40, 500, 0.25), trunk: { lean: -14 }, neck: { nod: -16 } }, watch: 0 },
+    figure: claspAndPress([0, -100, 320], [0, 1, 0.2], [0, -80, 420], [0, 0, -1], [-1, -0.4, 0], 10),
+    forms: {
+      long: claspAndPress([0, -90, 340], [0, 1, 0.2], [0, -40, 510], [0, 0, -1], [-1, -0.4, 0], 24),
+      overhead: claspAndPress([0, 175, 280], [0, 0.05, -1], [0, 470, 40], [0, -1, 0], [-1, 0, 0], 0),
+    },
+    wrong: {
+      pose: {
+        ...handContacts.laced("trunk", "away", [0, -40, 500], [0, 0, -1], { elbow: [-1, -0.4, 0], arm: { girdleProtraction: 20 } }),
+        trunk: { lean: -14 },
+        neck: { nod: -16 },
+      },
+      watch: 0,
+    },
   },
   "table-plant": {
-    figure: { ...planted, poses: [plant(-420, "fingertips", 10, 0.5), plant(-420, "fingertips", 26, 0.5)] },
-    forms: { flat: planted, "with-lift": { ...planted, poses: [plant(-419, "open", 26), plant(-340, "open", 26)] } },
+    figure: { ...onBench, poses: [heelsOff(10), heelsOff(26)] },
+    forms: {
+      flat: { ...onBench, poses: [planted(12), planted(32)] },
+      "with-lift": { ...onBench, poses: [planted(26), planted(26, -330)] },
+    },
     wrong: {
-      pose: plant(
-        -419,
-        { shape: "open", middle: { base: 0, middle: 4, end: 3, spread: -6 }, ring: { base: 2, middle: 4, end: 3, spread: 4 } },
-        46,
-      ),
+      pose: planted(46, -420, {
+        shape: "flat",
+        middle: { base: -5, middle: 0, end: 0, spread: -6 },
+        ring: { base: -4, middle: 0, end: 0, spread: 4 },
+      }),
       watch: 0,
     },
   },
   "hand-lean": {
-    figure: lean(-419, [0, 0, 1], 34),
-    forms: { "to-the-side": lean(-419, [-1, 0, 0.3], 28), "back-to-you": lean(-419, [-1, 0, -0.3], 14) },
+    figure: lean([0, 0, 1], 34, 165, 300, [-0.8, 0.1, -1]),
+    forms: {
+      "to-the-side": lean([-1, 0, 0.3], 30, 270, 300, [-1, 0.1, -0.8]),
+      "back-to-you": lean([-0.2, 0, -1], 50, 205, 190, [-0.5, 0, -1], 44),
+    },
     wrong: {
       pose: {
         ...both({
           girdleRaise: 30,
-          hand: "open",
-          touch: { part: "world", at: [-150, -419, 300], with: "palm", fingers: [0, 0, 1], palm: [0, -1, 0], elbow: [-0.8, 0.1, -1] },
+          hand: "flat",
+          touch: { part: "world", at: [-165, -411, 300], with: "palm", fingers: [0, 0, 1], palm: [0, -1, 0], elbow: [-0.8, 0.1, -1] },
         }),
         trunk: { lean: 44 },
       },
       watch: 0,
     },
   },
-  "back-of-hand-lean": { figure: backs(12, -412), forms: { light: backs(10), lean: backs(22) } },
+  "back-of-hand-lean": { figure: backs(10, -372), forms: { light: backs(10, -414), lean: backs(24, -414) } },
   "under-foot-press": {
     figure: {
       focus: "whole",
       view: "right",
       both: true,
       inset: true,
+      enlargement: { of: "worked", view: "right", size: 0.45 },
+      props: [{ kind: "table", place: [0, -1384, 40], size: [620, 760] }],
       poses: [
         both({ shoulderFlexion: 20, elbow: 20, pronation: -60, hand: "together" }),
         {
           ...both({
-            hand: "together",
+            hand: "flat",
+            girdleProtraction: 30,
             touch: {
               part: "world",
-              at: [-96, -1330, 96],
+              at: [-104, -1378, 104],
               with: "backOfHand",
-              fingers: [0, -0.64, -0.77],
-              palm: [0, 0.77, -0.64],
+              fingers: [0, -0.05, -1],
+              palm: [0, 1, -0.05],
               elbow: [-1, 0, 0.6],
             },
           }),
-          trunk: { lean: 132 },
+          trunk: { lean: 134 },
           neck: { nod: 20 },
         },
       ],
@@ -454,8 +475,9 @@ export const stretch: FigureSources = {
       focus: "forearm",
       view: "right",
       props: [TRACTION_TABLE],
-      poses: [0, 1].map(() => ({
-        right: atSide({ shoulderAbduction: 0, pronation: 80, hand: "relaxed" }),
+      signs: [{ kind: "pull", hand: "worked", at: "fingertips", way: [0, 0, 1] }],
+      poses: [0, 4].map((drawn) => ({
+        right: atSide({ shoulderAbduction: 0, shoulderFlexion: drawn, elbow: 90 - drawn, pronation: 80, hand: "relaxed" }),
         left: handContacts.takesHand({ at: [0, 60, -12], palm: [0, 0, 1], fingers: [-1, 0.2, 0] }),
       })),
     },
@@ -467,12 +489,20 @@ export const stretch: FigureSources = {
       watch: 0,
     },
   },
-  "finger-draw": { figure: { focus: "forearm", view: "frontRight", poses: [draws("index", 0), draws("index", 14), draws("middle", 8)] } },
+  "finger-draw": {
+    figure: {
+      focus: "forearm",
+      view: "frontRight",
+      poses: [draws("index", 0), draws("index", 14)],
+      signs: [{ kind: "pull", hand: "helping", at: "knuckles", way: [0.2, 0, 1] }],
+    },
+  },
   "knuckle-open": { figure: { focus: "forearm", view: "right", arc: "fingertips", poses: [knuckles(64), knuckles(-18)] } },
   "web-split": {
     figure: {
       focus: "arm",
       view: "front",
+      signs: [{ kind: "pull", hand: "worked", at: "indexTip", way: [1, 0.1, 0] }],
       poses: [4, 16].map((apart) => ({
         right: {
           shoulderFlexion: 36,
@@ -491,7 +521,7 @@ export const stretch: FigureSources = {
           girdleProtraction: 10,
           touch: {
             part: "otherHand",
-            at: [19, 108, 2],
+            at: [17, 110, -10],
             with: "indexTip",
             fingers: [-0.9, -0.4, -0.2],
             palm: [0, 0, -1],
@@ -502,7 +532,13 @@ export const stretch: FigureSources = {
     },
   },
   "spread-and-clasp": {
-    figure: { focus: "arm", view: "front", both: true, poses: [spreadHands("spread", 75), spreadHands("wrap", 2)] },
+    figure: {
+      focus: "hand",
+      view: "front",
+      both: true,
+      strip: "whole",
+      poses: [spreadHands("spread", 120), handContacts.laced("trunk", "facing", [0, -140, 230], [0, 0.85, 0.5])],
+    },
     wrong: { pose: spreadHands("relaxed", 60), watch: 0 },
   },
   "hanging-fists": {
@@ -518,7 +554,7 @@ export const stretch: FigureSources = {
     },
   },
   "side-reach": {
-    figure: { focus: "upper", view: "front", poses: [side(0), side(24)] },
+    figure: { focus: "upper", view: "front", felt: ["flank"], poses: [side(0), side(24)] },
     wrong: { pose: { ...side(24), trunk: { bend: -18, turn: 30, lean: 16 } }, watch: 0 },
   },
   "trunk-turn": {
@@ -526,21 +562,30 @@ export const stretch: FigureSources = {
       focus: "upper",
       view: "front",
       both: true,
-      poses: [{ ...both(crossed) }, { ...both(crossed), trunk: { turn: 40 }, neck: { turn: 10 } }],
+      signs: [{ kind: "turn", about: "trunk" }],
+      poses: [{ ...both(onShoulder) }, { ...both(onShoulder), trunk: { turn: 40 }, neck: { turn: 10 } }],
     },
-    wrong: { pose: { ...both(crossed), trunk: { turn: 24, bend: 20 } }, watch: 0 },
+    wrong: { pose: { ...both(onShoulder), trunk: { turn: 24, bend: 20 } }, watch: 0 },
   },
   "round-and-hug": {
     figure: {
       focus: "upper",
-      view: "frontRight",
+      view: "backRight",
       both: true,
+      felt: ["betweenBlades"],
       poses: [hug(0), hug(1)],
       props: [{ kind: "bigBall", place: [0, -150, 290], size: [150, 0] }],
     },
   },
   "head-press": {
-    figure: { focus: "upper", view: "frontRight", both: true, arc: "head", poses: [headPress(14), headPress(-6)] },
-    wrong: { pose: { ...both({ ...handContacts.onBackOfHead(), girdleRaise: 26 }), neck: { nod: 34 } }, watch: 0 },
+    figure: {
+      focus: "bust",
+      view: "backRight",
+      both: true,
+      felt: ["neckBack"],
+      signs: [{ kind: "press", hand: "worked", at: "nose", way: [0, 0, -1] }],
+      poses: [headPress(14), headPress(-6)],
+    },
+    wrong: { pose: headPress(36), watch: 0 },
   },
 };
