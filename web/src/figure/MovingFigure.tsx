@@ -15,9 +15,16 @@ interface MovingFigureProps {
 }
 
 /** Coarser than a still: motion hides it. */
-const MOTION_CELL = 3.2;
+const MOTION_CELL = 4;
 /** Rest between two frames: about twenty-five a second are smooth enough and leave the device cool. */
 const PAUSE_MS = 16;
+
+/** Frames of one way from pose to pose: finer than can be seen, and few enough that a loop is drawn once and then only shown again. */
+const FRAMES = 64;
+const toFrame = (place: FigurePlace): FigurePlace => {
+  const rounded = (value: number) => Math.round(value * FRAMES) / FRAMES;
+  return "slide" in place ? { slide: rounded(place.slide) } : { place: rounded(place.place) };
+};
 
 export function MovingFigure({ request, placeAt, moving, sx }: MovingFigureProps) {
   const sheet = useRef<HTMLDivElement>(null);
@@ -33,7 +40,7 @@ export function MovingFigure({ request, placeAt, moving, sx }: MovingFigureProps
     let shown = "";
     const loop = async () => {
       while (!stopped) {
-        const place = now.current(moving ? latencySec : 0);
+        const place = toFrame(now.current(moving ? latencySec : 0));
         const wanted = JSON.stringify(place);
         if (wanted !== shown) {
           const asked = performance.now();

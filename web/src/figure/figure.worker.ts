@@ -14,11 +14,13 @@ import {
 import { REGIONS } from "@kind-grip/core/library";
 import type { FigurePlace } from "@kind-grip/core/run";
 
-let staged: { key: string; figure: StagedFigure } | undefined;
+let staged: { key: string; figure: StagedFigure; frames: Map<string, string> } | undefined;
+/** Frames kept of the motion that is shown; a dose repeats, so most are shown many times. About 40 kB each. */
+const MOST_FRAMES = 400;
 
-function stagedAs(key: string, figure: Figure, options: PictureOptions): StagedFigure {
-  if (staged?.key !== key) staged = { key, figure: new StagedFigure(figure, options) };
-  return staged.figure;
+function stagedAs(key: string, figure: Figure, options: PictureOptions): NonNullable<typeof staged> {
+  if (staged?.key !== key) staged = { key, figure: new StagedFigure(figure, options), frames: new Map() };
+  return staged;
 }
 
 const drawer = {
@@ -29,8 +31,13 @@ const drawer = {
     overlapsOf(sceneOf(pose, { figure, side: "right", view: figure.view, look: options.look }).parts),
   /** One moment of a motion; the staging is kept while `key` stays the same. */
   moment(key: string, figure: Figure, options: PictureOptions, place: FigurePlace): string {
-    const now = stagedAs(key, figure, options);
-    return "slide" in place ? now.sliding(place.slide) : now.moment(place.place);
+    const { figure: now, frames } = stagedAs(key, figure, options);
+    const frame = JSON.stringify(place);
+    const known = frames.get(frame);
+    if (known) return known;
+    const svg = "slide" in place ? now.sliding(place.slide) : now.moment(place.place);
+    if (frames.size < MOST_FRAMES) frames.set(frame, svg);
+    return svg;
   },
   handMap: (view: MapView, look: PictureOptions["look"], marks: readonly MapMark[]) => handMap(view, look, REGIONS, marks),
 };

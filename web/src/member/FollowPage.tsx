@@ -118,7 +118,7 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
 
 function During({ run, mute }: { run: ReturnType<typeof useRun>; mute: React.ReactNode }) {
   const words = useWords();
-  const { position, session, timeline, atSec, clock } = run;
+  const { position, timeline, atSec, clock } = run;
   if (!position) return null;
   const { segment } = position;
   const next = timeline.items[run.itemIndex + 1];

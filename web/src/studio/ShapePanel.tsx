@@ -1,15 +1,7 @@
 /** Shaping one pose: which hand, its joints, its fingers, what it holds or touches, and how the whole is looked at. */
 import { Box, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import {
-  armPose,
-  handContacts,
-  NECK_RANGES,
-  TRUNK_RANGES,
-  type ArmInput,
-  type Pose,
-  type SideName,
-} from "@kind-grip/core/figure";
+import { armPose, handContacts, NECK_RANGES, TRUNK_RANGES, type ArmInput, type Pose, type SideName } from "@kind-grip/core/figure";
 import type { CustomMovement } from "@kind-grip/core/library";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";

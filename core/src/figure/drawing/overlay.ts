@@ -6,7 +6,7 @@ import { FELT_AT, landmark, pivotOf, type Landmark } from "../flesh/landmarks";
 import { poseAlong } from "../motion/motion";
 import { curve, number, softened, type Point } from "../surface/svg-path";
 import { otherSide, SIDE_NAMES, type SideName } from "../body/pose";
-import { regionPath, rings } from "../surface/regions";
+import { regionPath, rings, type Window } from "../surface/regions";
 import { posedFor, type Scene } from "./scene";
 import { surfaceOf, type Surface } from "../surface/surface";
 import { ACCENT, FELT, hatchOf, type Skin } from "../flesh/tones";
@@ -256,12 +256,29 @@ function feel(surface: Surface, bones: Bones, region: string, side: SideName, fi
 /** Three steps from pale to full, hatched where a skin is given, so that it is seen on every skin and in grey. */
 function steps(surface: Surface, field: Float32Array, opacity: number, skin?: Skin): string {
   let svg = "";
+  const window = windowOf(surface, field);
+  if (!window) return "";
   for (const least of [0, 0.25, 0.5]) {
     const shifted = least === 0 ? field : field.map((value) => value - least);
-    const d = regionPath(rings(surface, shifted), 1, 3);
+    const d = regionPath(rings(surface, shifted, window), 1, 3);
     if (d) svg += `<path d="${d}" fill="${FELT}" fill-opacity="${number(opacity)}"/>`;
   }
   return svg && `<g class="felt">${svg}${skin ? hatching(surface, field, skin) : ""}</g>`;
+}
+
+/** The block of cells in which a field is above 0. */
+function windowOf({ columns, rows }: Surface, field: Float32Array): Window | undefined {
+  const window = { fromColumn: columns, toColumn: -1, fromRow: rows, toRow: -1 };
+  field.forEach((value, i) => {
+    if (value <= 0) return;
+    const column = i % columns;
+    const row = (i - column) / columns;
+    window.fromColumn = Math.min(window.fromColumn, column);
+    window.toColumn = Math.max(window.toColumn, column);
+    window.fromRow = Math.min(window.fromRow, row);
+    window.toRow = row;
+  });
+  return window.toRow < 0 ? undefined : window;
 }
 
 /** Slanting strokes over a field's middle. */

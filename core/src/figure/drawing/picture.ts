@@ -96,7 +96,7 @@ export class StagedFigure {
             ...this.options,
             width: wide,
             height: high,
-            cell: Math.min(this.cell, 2),
+            cell: this.cell,
             bold: (this.options.bold ?? 1) * Math.sqrt(columns),
             alsoShown: [],
           },

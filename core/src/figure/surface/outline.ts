@@ -183,27 +183,38 @@ function linked({ columns, rows, cell, left, top, camera }: Surface, kinds: Uint
       here[1] = 2 * (i + 1) + 1;
       here[2] = 2 * (i + columns);
       here[3] = 2 * i + 1;
-      if (kinds[here[0]]! + kinds[here[1]]! + kinds[here[2]]! + kinds[here[3]]! === NONE) continue;
-      const outer = here.filter(isOuter);
-      const inner = here.filter(isInner);
-      if (outer.length === 2) link(outer[0]!, outer[1]!);
-      else if (outer.length === 4) {
+      const around = kinds[here[0]]! | kinds[here[1]]! | kinds[here[2]]! | kinds[here[3]]!;
+      if (around === NONE) continue;
+      let [outer, inner, firstOuter, lastOuter, firstInner, lastInner] = [0, 0, -1, -1, -1, -1];
+      for (let k = 0; k < 4; k++) {
+        const edge = here[k]!;
+        if (isOuter(edge)) {
+          if (outer++ === 0) firstOuter = edge;
+          lastOuter = edge;
+        } else if (isInner(edge)) {
+          if (inner++ === 0) firstInner = edge;
+          lastInner = edge;
+        }
+      }
+      if (outer === 2) link(firstOuter, lastOuter);
+      else if (outer === 4) {
         link(here[0], here[1]);
         link(here[2], here[3]);
       }
-      if (inner.length === 2) link(inner[0]!, inner[1]!);
-      else if (inner.length === 4) {
+      if (inner === 2) link(firstInner, lastInner);
+      else if (inner === 4) {
         link(here[0], here[2]);
         link(here[1], here[3]);
-      } else if (inner.length === 3) {
+      } else if (inner === 3) {
         // The two that face each other run through, the third ends on them.
-        const [a, b] = isInner(here[0]) && isInner(here[2]) ? [here[0], here[2]] : [here[1], here[3]];
+        const upright = isInner(here[0]) && isInner(here[2]);
+        const [a, b] = upright ? [here[0], here[2]] : [here[1], here[3]];
         link(a, b);
         meets.set(
-          inner.find((edge) => edge !== a && edge !== b)!,
+          here.find((edge) => isInner(edge) && edge !== a && edge !== b)!,
           middle(a, b),
         );
-      } else if (inner.length === 1 && outer.length === 2) meets.set(inner[0]!, middle(outer[0]!, outer[1]!));
+      } else if (inner === 1 && outer === 2) meets.set(firstInner, middle(firstOuter, lastOuter));
     }
   const shortest = SHORTEST_INNER * camera.scale;
   const strokes: Stroke[] = [];

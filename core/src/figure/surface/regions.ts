@@ -69,7 +69,7 @@ export function rings(
     placeX = new Float32Array(size);
     placeY = new Float32Array(size);
   }
-  next.fill(-1, 0, size);
+  next.fill(-1, 2 * wide * window.fromRow, Math.min(size, 2 * wide * (window.toRow + 3)));
   const starts: number[] = [];
   const valueAt = (column: number, row: number) =>
     column < 0 || row < 0 || column >= columns || row >= rows ? -1 : field[row * columns + column]!;
