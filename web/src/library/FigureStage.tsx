@@ -49,7 +49,7 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
       ) : (
         <FigurePicture request={request} />
       )}
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, mt: 1.5, "@media print": { display: "none" } }}>
+      <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "end", gap: 1, mt: 1.5, "@media print": { display: "none" } }}>
         {moves && (
           <Button
             variant="contained"
@@ -66,7 +66,8 @@ export function FigureStage({ movement, formId }: { movement: Movement; formId: 
           label={t("Seen from")}
           value={view ?? figure.view}
           onChange={(event) => setView(event.target.value as ViewName)}
-          sx={{ minWidth: 190 }}
+          fullWidth={false}
+          sx={{ width: 210 }}
         >
           {VIEW_NAMES.map((each) => (
             <MenuItem key={each} value={each}>

@@ -7,7 +7,11 @@ export const release = {
     steps: ["Forearm relaxed on the roller.", "Roll slowly from wrist to elbow and back.", "Turn the arm a little and go on."],
     feel: "Pressure that is sore at most.",
     watch: ["The hand stays loose."],
-    care: ["Numb or tingling? Lift off at once.", "Not over broken skin or lumps."],
+    care: [
+      "Numb or tingling? Lift off at once.",
+      "Off the groove inside the elbow, bony points and the front of the wrist.",
+      "Not over broken skin or lumps.",
+    ],
     forms: {
       roll: "Roll",
       "press-and-move": "Press and move the wrist",
@@ -40,7 +44,12 @@ export const release = {
     steps: ["Rest the forearm, palm up.", "Sweep the edge along the muscle, flat to the skin.", "About half a minute, then move on."],
     feel: "Warmth along the muscle.",
     watch: ["Edge at less than 45 degrees to the skin."],
-    care: ["Not over broken skin, lumps or numb areas.", "Blood thinners or fragile skin: ask a clinician first."],
+    care: [
+      "Oil or lotion first; no bruises.",
+      "Off the groove inside the elbow, bony points and the front of the wrist.",
+      "Not over broken skin, lumps or numb areas.",
+      "Blood thinners or fragile skin: ask a clinician first.",
+    ],
     forms: {
       light: "Light",
       firmer: "Firmer",
@@ -70,7 +79,11 @@ export const release = {
   },
   "thumb-support-tape": {
     name: "Thumb-support tape",
-    steps: ["Clean, dry skin.", "Lay the strip along the back of the thumb, no pull.", "Anchor it once round the wrist."],
+    steps: [
+      "Try a small patch the day before; clean, dry skin.",
+      "Lay the strip along the back of the thumb, no pull.",
+      "Anchor it once round the wrist.",
+    ],
     feel: "Support, no squeeze.",
     watch: ["Fingertips stay warm and pink."],
     care: ["Off at itching, whitening or tingling.", "Off after three days at the latest.", "Skin reactions: ask a clinician first."],

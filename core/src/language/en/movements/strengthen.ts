@@ -57,7 +57,7 @@ export const strengthen = {
     steps: [
       "Forearm on the table, palm down, weight in hand.",
       "Other hand lifts it to the top.",
-      "Take that hand away.",
+      "Take that hand right away.",
       "Lower slowly to the count.",
     ],
     feel: "Top of the forearm, near the elbow.",
@@ -114,7 +114,7 @@ export const strengthen = {
   },
   "slow-lever-lower": {
     name: "Slow lever lower",
-    steps: ["Elbow at your side, rod upright.", "Lower it outward for four to five.", "Bring it back as slowly."],
+    steps: ["Elbow at your side, rod upright.", "Lower it outward for four to five.", "The other hand brings it back up."],
     feel: "The inner elbow working.",
     watch: ["The elbow stays in; the rod never falls."],
     care: ["Discomfort within the cap is fine, stabbing is not."],
@@ -150,7 +150,7 @@ export const strengthen = {
     steps: ["Take the bar, hands apart.", "Draw the shoulders down from the ears.", "Hang quietly."],
     feel: "Hands, forearms, the length of the sides.",
     watch: ["Shoulders active: no sinking into the joints."],
-    care: ["Only by choice.", "Not with shoulder trouble."],
+    care: ["Only by choice, not with shoulder trouble.", "Rings off; a bar that was tested.", "Step up to it, never jump."],
     forms: {
       "feet-on-floor": "Feet on the floor",
       "feet-off": "Feet off",

@@ -224,7 +224,7 @@ export const stretch = {
     name: "Finger draw",
     steps: ["Take one finger near its base.", "Draw it gently long.", "Go on finger by finger, in the same order."],
     feel: "Length in each finger.",
-    watch: ["Turn only at the base joint, never at the hinges."],
+    watch: ["Draw only; do not turn the finger."],
     care: ["No pulling on a swollen joint."],
     forms: {
       standard: "As described",
