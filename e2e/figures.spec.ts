@@ -35,7 +35,8 @@ test("find a movement, play it, make an own one, use it in a session, print it",
     await expect(moving).toHaveCount(0);
     await expect(drawn(page).locator(".arc")).toHaveCount(1);
     const seen = await drawn(page).innerHTML();
-    await page.getByRole("button", { name: "Above" }).click();
+    await page.getByLabel("Seen from").click();
+    await page.getByRole("option", { name: "Above", exact: true }).click();
     await expect.poll(() => drawn(page).innerHTML()).not.toBe(seen);
     await page.getByRole("button", { name: "For the left hand" }).click();
     await expect(drawn(page).locator(".side-left")).toHaveCount(1);

@@ -2,7 +2,7 @@
 import { Box, type SxProps } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import type { Pose } from "@kind-grip/core/figure";
-import { drawerFor, stillOf } from "./drawer";
+import { stillOf } from "./drawer";
 import { FigureSheet } from "./FigureSheet";
 import type { FigureRequest } from "./request";
 
@@ -32,8 +32,7 @@ export function FigurePicture({ request, pose, poseKey = "", silent = false, sx 
   useEffect(() => {
     if (!near || !request || !key) return;
     let gone = false;
-    const drawer = drawerFor("stills");
-    void stillOf(key, () =>
+    void stillOf(key, (drawer) =>
       pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options),
     ).then((picture) => gone || setSvg(picture));
     return () => {

@@ -10,6 +10,11 @@ interface FigureSheetProps {
   sx?: SxProps;
 }
 
+/** The paper figures are drawn on. */
+export const SHEET = "#FBF7EE";
+/** On the dim floor the whole drawing is darker: bright panes would blind a room that was darkened on purpose. */
+export const DIMMED = { filter: "brightness(0.66)" };
+
 export function FigureSheet({ svg, title, aspect = 4 / 3, sx }: FigureSheetProps) {
   return (
     <Box
@@ -18,7 +23,8 @@ export function FigureSheet({ svg, title, aspect = 4 / 3, sx }: FigureSheetProps
       sx={{
         aspectRatio: String(aspect),
         width: "100%",
-        bgcolor: "#FBF7EE",
+        bgcolor: SHEET,
+        "[data-floor='dark'] &": DIMMED,
         borderRadius: 2,
         overflow: "hidden",
         "& svg": { display: "block", width: "100%", height: "100%" },

@@ -3,7 +3,8 @@ import { Box, ButtonBase } from "@mui/material";
 import { useEffect, useMemo, useState, type MouseEvent } from "react";
 import { SKINS, type HandMap, type Look, type MapMark, type MapView } from "@kind-grip/core/figure";
 import { t } from "../base/words";
-import { drawerFor } from "./drawer";
+import { motionDrawer } from "./drawer";
+import { DIMMED, SHEET } from "./FigureSheet";
 
 /** A skin on which pale and full marks can be told apart. */
 const LOOK: Look = { skin: SKINS[1]!, hair: "short" };
@@ -32,7 +33,7 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
   const asked = useMemo(() => JSON.parse(key) as MapMark[], [key]);
   useEffect(() => {
     let gone = false;
-    void drawerFor("motion")
+    void motionDrawer()
       .handMap(view, LOOK, asked)
       .then((drawn) => gone || setMap(drawn));
     return () => {
@@ -58,7 +59,8 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
       className="figure"
       sx={{
         position: "relative",
-        bgcolor: "#FBF7EE",
+        bgcolor: SHEET,
+        "[data-floor='dark'] &": DIMMED,
         borderRadius: 2,
         aspectRatio: aspect,
         width: "100%",

@@ -2,7 +2,7 @@
 import { Box, type SxProps } from "@mui/material";
 import { useEffect, useMemo, useRef } from "react";
 import type { FigurePlace } from "@kind-grip/core/run";
-import { drawerFor } from "./drawer";
+import { motionDrawer } from "./drawer";
 import { FigureSheet } from "./FigureSheet";
 import type { FigureRequest } from "./request";
 
@@ -33,7 +33,7 @@ export function MovingFigure({ request, placeAt, moving, sx }: MovingFigureProps
     now.current = placeAt;
   });
   useEffect(() => {
-    const drawer = drawerFor("motion");
+    const drawer = motionDrawer();
     const options = { ...request.options, cell: MOTION_CELL };
     let stopped = false;
     let latencySec = 0.03;

@@ -5,6 +5,7 @@ import { figureMoment, placeAt } from "@kind-grip/core/run";
 import type { Segment } from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
 import { FigurePicture } from "../figure/FigurePicture";
+import { DIMMED, SHEET } from "../figure/FigureSheet";
 import { MovingFigure } from "../figure/MovingFigure";
 import { figureRequest } from "../figure/request";
 import { useCalm } from "../figure/use-calm";
@@ -28,7 +29,16 @@ export function RunFigure({ run: { clock, timeline }, segment, atSec }: RunFigur
     [library, movementId, formId, side],
   );
   if (!request) return <Box />;
-  const fit = { display: "grid", alignContent: "center", minWidth: 0, minHeight: 0, bgcolor: "#FBF7EE", overflow: "hidden" } as const;
+  const fit = {
+    display: "grid",
+    alignContent: "center",
+    minWidth: 0,
+    minHeight: 0,
+    overflow: "hidden",
+    bgcolor: SHEET,
+    // The pane is dimmed as a whole, so the sheet in it is not dimmed once more.
+    "[data-floor='dark'] &": { ...DIMMED, "& .figure": { filter: "none" } },
+  } as const;
   if (calm) return <FigurePicture request={request} sx={fit} />;
   const place = (aheadSec: number) => {
     const moment = figureMoment(timeline, placeAt(clock, performance.now() + aheadSec * 1000), figureOf);

@@ -7,7 +7,7 @@ import { previewPlace, previewSec } from "@kind-grip/core/run";
 import { compilePerson } from "@kind-grip/core/session";
 import { t } from "../base/words";
 import { FigureSheet } from "../figure/FigureSheet";
-import { drawerFor } from "../figure/drawer";
+import { motionDrawer } from "../figure/drawer";
 import { LoopClock } from "../figure/loop-clock";
 import { MovingFigure } from "../figure/MovingFigure";
 import { useCalm } from "../figure/use-calm";
@@ -53,10 +53,10 @@ function Pose({ custom, at }: { custom: CustomMovement; at: number }) {
         wanted.current = null;
         const pose = now.custom.figure.poses[now.at];
         if (!pose) continue;
-        await drawerFor("motion")
+        await motionDrawer()
           .pose(now.custom.figure, optionsOf(now.custom), pose)
           .then(setSvg, () => undefined);
-        await drawerFor("motion")
+        await motionDrawer()
           .overlaps(now.custom.figure, optionsOf(now.custom), pose)
           .then(setOverlaps, () => undefined);
       }
