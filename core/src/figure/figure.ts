@@ -54,6 +54,8 @@ export const Figure = v.strictObject({
   props: v.optional(v.array(Prop), []),
   /** Whose way is drawn as an arc. */
   arc: v.optional(v.picklist(LANDMARKS)),
+  /** Whose landmark it is; the working hand's when left out. */
+  arcOf: v.optional(v.picklist(["worked", "helping"])),
   /** A round enlargement, where the hand is small in the picture or must be seen from another side. */
   inset: v.optional(v.boolean(), false),
   enlargement: v.optional(Enlargement),

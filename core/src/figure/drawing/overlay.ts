@@ -57,7 +57,8 @@ export function ghost(start: Scene, now: Scene, helper: SideName | undefined, sh
 export function arc(figure: Figure, camera: Camera, side: SideName, name: Landmark, pen: number): string {
   // A round is drawn a little short of closed, so that its arrow shows the way.
   const spans = figure.way === "round" ? figure.poses.length * 0.86 : (figure.cover ?? figure.poses.length - 1);
-  const sides = figure.both && !["head", "nose", "clasp"].includes(name) ? SIDE_NAMES : [side];
+  const whose = figure.arcOf === "helping" ? otherSide(side) : side;
+  const sides = figure.both && !["head", "nose", "clasp"].includes(name) ? SIDE_NAMES : [whose];
   const count = Math.max(14, Math.round(spans * 9));
   const moments = Array.from({ length: count + 1 }, (_, i) =>
     bonesOf(posedFor(poseAlong(figure.poses, (i / count) * spans, figure.way), side)),

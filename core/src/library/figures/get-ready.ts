@@ -25,11 +25,12 @@ const chest = (elbow: number): FigureSource => ({
   poses: [
     both({ shoulderFlexion: 82, shoulderAbduction: -4, elbow, pronation: 0, girdleProtraction: 14, hand: "open" }),
     both({
-      shoulderFlexion: elbow > 40 ? 22 : 14,
-      shoulderAbduction: elbow > 40 ? 58 : 76,
-      shoulderRotation: elbow > 40 ? 10 : 40,
-      elbow,
-      pronation: -20,
+      // Bent, the elbows are drawn back past the body; straight, the arms are opened to the sides.
+      shoulderFlexion: elbow > 40 ? -36 : 14,
+      shoulderAbduction: elbow > 40 ? 26 : 76,
+      shoulderRotation: elbow > 40 ? 0 : 40,
+      elbow: elbow > 40 ? 122 : elbow,
+      pronation: elbow > 40 ? 0 : -20,
       girdleProtraction: -24,
       hand: "open",
     }),

@@ -109,8 +109,10 @@ export const release: FigureSources = {
       view: "highLeft",
       way: "round",
       inset: true,
-      enlargement: { of: "worked", view: "overhead", size: 0.45 },
-      poses: [knuckle(8, 52), knuckle(20, 64), knuckle(8, 76), knuckle(-4, 64)],
+      enlargement: { of: "both", view: "highLeft", size: 0.5 },
+      arc: "knuckles",
+      arcOf: "helping",
+      poses: [knuckle(8, 46), knuckle(26, 64), knuckle(8, 82), knuckle(-10, 64)],
     },
   },
   "edge-sweep": {
@@ -150,6 +152,8 @@ export const release: FigureSources = {
       view: "front",
       way: "round",
       felt: ["chest"],
+      arc: "fingertips",
+      arcOf: "helping",
       poses: [onChest(70, -58), onChest(84, -46), onChest(98, -58), onChest(84, -70)],
     },
     forms: {

@@ -90,6 +90,8 @@ const PINCH: HandInput = {
 const plate = (flexion: number): FigureSource => ({
   focus: "arm",
   view: "frontRight",
+  inset: true,
+  enlargement: { of: "worked", view: "left", size: 0.5 },
   props: [{ kind: "plate" }],
   poses: [
     { right: { shoulderFlexion: flexion, shoulderAbduction: 14, elbow: 8, pronation: 10, hand: PINCH } },

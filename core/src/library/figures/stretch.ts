@@ -548,8 +548,8 @@ export const stretch: FigureSources = {
       both: true,
       way: "round",
       arc: "knuckles",
-      poses: [60, 56, 60, 56].map((wristFlexion, i) =>
-        both({ shoulderFlexion: 40, elbow: 118, pronation: 80, wristFlexion, deviation: [-10, 0, 16, 0][i]!, hand: "softFist" }),
+      poses: [60, 44, 60, 74].map((wristFlexion, i) =>
+        both({ shoulderFlexion: 40, elbow: 118, pronation: 80, wristFlexion, deviation: [-18, 4, 28, 4][i]!, hand: "softFist" }),
       ),
     },
   },
