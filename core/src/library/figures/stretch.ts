@@ -377,7 +377,14 @@ export const stretch: FigureSources = {
   "palms-together-drop": {
     figure: together(-84, -132),
     forms: { "low-hands": together(-100, -176) },
-    wrong: { pose: both(handContacts.palmsPressed(-190, 190, [0.55, 1, 0])), watch: 0 },
+    wrong: {
+      // The heels part, only the fingers meet.
+      pose: both({
+        hand: "together",
+        touch: { part: "trunk", at: [-58, -190, 190], with: "palm", fingers: [0.45, 1, 0], palm: [1, -0.45, 0], elbow: [-1, -0.25, 0] },
+      }),
+      watch: 0,
+    },
   },
   "palms-together-push": {
     figure: {
