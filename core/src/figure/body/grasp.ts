@@ -6,7 +6,7 @@ import { FOREARM_ROWS, forearmFrame } from "./forearm";
 import { FINGERS, type FingerPose, type HandPose, type ThumbPose } from "./hand-pose";
 import { HAND_SHAPES } from "./shapes";
 import { FINGER_SIZES, THUMB_SIZE, handBones, type ArmBones, type DigitBones, type HandBones } from "./skeleton";
-import { at, between, distance, dot, subtract, type Frame, type Vector } from "../vector";
+import { at, between, dot, subtract, type Frame, type Vector } from "../vector";
 
 interface Rod {
   from: Vector;
@@ -51,19 +51,14 @@ export function armRods(arm: ArmBones): Rod[] {
     const [beforeThumb, beforeLittle, before] = rows[i]!;
     return [rod(beforeThumb, before, thumbSide, radius), rod(beforeLittle, before, littleSide, radius)];
   });
-  return [
-    ...forearm,
-    ...palmRods(arm.hand, arm.digits),
-    ...FINGERS.flatMap((name) => fingerRods(name, arm.digits[name])),
-    ...thumbRods(arm.digits.thumb),
-  ];
+  return [...forearm, ...handRods(arm.hand, arm.digits)];
 }
 
 const SAMPLES = [0, 0.25, 0.5, 0.75, 1] as const;
 
-/** Millimetres the deepest of some rods stands inside others; 0 when none does. */
-function depthIn(rods: readonly Rod[], others: readonly Rod[]): number {
-  let deepest = 0;
+/** Millimetres between the nearest skins of some rods and others, as far as they are below `most`; negative where one is inside another. */
+function gapBelow(most: number, rods: readonly Rod[], others: readonly Rod[]): number {
+  let least = most;
   for (const one of rods)
     for (const share of SAMPLES) {
       const p = between(one.from, one.to, share);
@@ -72,30 +67,26 @@ function depthIn(rods: readonly Rod[], others: readonly Rod[]): number {
         const way = subtract(other.to, other.from);
         const t = Math.max(0, Math.min(1, dot(subtract(p, other.from), way) / (dot(way, way) || 1)));
         const q = between(other.from, other.to, t);
-        const reach = radius + other.fromRadius + (other.toRadius - other.fromRadius) * t - deepest;
+        const radii = radius + other.fromRadius + (other.toRadius - other.fromRadius) * t;
+        const reach = radii + least;
         const [dx, dy, dz] = [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
-        if (reach > 0 && dx * dx + dy * dy + dz * dz < reach * reach) deepest += reach - Math.hypot(dx, dy, dz);
-      }
-    }
-  return deepest;
-}
-
-/** Millimetres between the nearest skins of a hand and another arm; below 0 where one stands inside the other. */
-export function skinGap(hand: Frame, shape: HandPose, other: readonly Rod[]): number {
-  const digits = handBones(hand, shape);
-  let least = Infinity;
-  for (const one of [...palmRods(hand, digits), ...FINGERS.flatMap((name) => fingerRods(name, digits[name])), ...thumbRods(digits.thumb)])
-    for (const share of SAMPLES) {
-      const p = between(one.from, one.to, share);
-      for (const { from, to, fromRadius, toRadius } of other) {
-        const way = subtract(to, from);
-        const t = Math.max(0, Math.min(1, dot(subtract(p, from), way) / (dot(way, way) || 1)));
-        const radii = one.fromRadius + (one.toRadius - one.fromRadius) * share + fromRadius + (toRadius - fromRadius) * t;
-        least = Math.min(least, distance(p, between(from, to, t)) - radii);
+        if (reach > 0 && dx * dx + dy * dy + dz * dz < reach * reach) least = Math.hypot(dx, dy, dz) - radii;
       }
     }
   return least;
 }
+/** Millimetres the deepest of some rods stands inside others; 0 when none does. */
+const depthIn = (rods: readonly Rod[], others: readonly Rod[]): number => -gapBelow(0, rods, others);
+
+const handRods = (hand: Frame, digits: HandBones): Rod[] => [
+  ...palmRods(hand, digits),
+  ...FINGERS.flatMap((name) => fingerRods(name, digits[name])),
+  ...thumbRods(digits.thumb),
+];
+
+/** Millimetres between the nearest skins of a hand and another arm; below 0 where one stands inside the other. */
+export const skinGap = (hand: Frame, shape: HandPose, other: readonly Rod[]): number =>
+  gapBelow(Infinity, handRods(hand, handBones(hand, shape)), other);
 
 /** Flesh gives way by this much before it counts. */
 const GIVES_MM = 3;
@@ -103,9 +94,7 @@ const GIVES_MM = 3;
 /** How far a hand stands inside an arm. @param grasps the fingers close by themselves, only the palm is looked at */
 export function handInside(hand: Frame, shape: HandPose, other: readonly Rod[], grasps: boolean): number {
   const digits = handBones(hand, shape);
-  const rods = grasps
-    ? palmRods(hand, digits)
-    : [...palmRods(hand, digits), ...FINGERS.flatMap((name) => fingerRods(name, digits[name])), ...thumbRods(digits.thumb)];
+  const rods = grasps ? palmRods(hand, digits) : handRods(hand, digits);
   return Math.max(0, depthIn(rods, other) - GIVES_MM);
 }
 

@@ -1,5 +1,5 @@
 /** The pictures of a figure: whole and still, one moment of its motion, or its steps side by side. SVG text, no DOM. */
-import { isEqual, uniqWith } from "es-toolkit";
+import { isEqual, maxBy, uniqWith } from "es-toolkit";
 import type { Figure } from "../figure";
 import { draw } from "./drawing";
 import { framing, type Camera, type ViewName } from "../surface/camera";
@@ -82,35 +82,28 @@ export class StagedFigure {
     const shown = uniqWith(figure.strip === "hand" ? poses.map(alone) : poses, isEqual);
     const { arc: _way, slide: _slide, strip: _strip, ...rest } = figure;
     const close = figure.strip === "hand";
+    const alike = { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) };
+    const scenes = shown.map((pose) => sceneOf(pose, { ...this.staging, figure: alike }));
     // As many columns as make the panels' pictures largest.
-    const panels = Array.from({ length: shown.length }, (_, i) => {
-      const columns = i + 1;
-      const [wide, high] = [width / columns, height / Math.ceil(shown.length / columns)];
-      return {
-        columns,
-        wide,
-        high,
-        panel: new StagedFigure(
-          { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) },
-          {
-            ...this.options,
-            width: wide,
-            height: high,
-            cell: this.cell,
-            bold: (this.options.bold ?? 1) * Math.sqrt(columns),
-            alsoShown: [],
-          },
-        ),
-      };
+    const sizes = shown.map((_, i) => ({ columns: i + 1, width: width / (i + 1), height: height / Math.ceil(shown.length / (i + 1)) }));
+    const scaleAt = (size: { width: number; height: number }) =>
+      cameraFor({ ...this.staging, figure: alike }, scenes, size, (MARGIN * size.width) / 600).scale;
+    const { columns, width: wide, height: high } = maxBy(sizes, scaleAt)!;
+    const panel = new StagedFigure(alike, {
+      ...this.options,
+      width: wide,
+      height: high,
+      cell: this.cell,
+      bold: (this.options.bold ?? 1) * Math.sqrt(columns),
+      alsoShown: [],
     });
-    const { columns, wide, high, panel } = panels.reduce((best, each) => (each.panel.camera.scale > best.panel.camera.scale ? each : best));
     const clip = `strip-${Math.round(wide)}-${Math.round(high)}`;
     const pen = this.pen;
     return (
       `<clipPath id="${clip}"><rect x="0" y="0" width="${number(wide)}" height="${number(high)}"/></clipPath>` +
       shown
         .map((pose, i) => {
-          const before = i > 0 ? sceneOf(shown[i - 1]!, panel.staging) : panel.first;
+          const before = i > 0 ? scenes[i - 1]! : panel.first;
           const [x, y] = [(i % columns) * wide, Math.floor(i / columns) * high];
           return (
             `<g transform="translate(${number(x)} ${number(y)})"><g clip-path="url(#${clip})">${panel.shownFrom(before, pose, i > 0, i === shown.length - 1)}</g>` +

@@ -212,6 +212,23 @@ const openBand: FigureSource = {
   poses: [{ right: upright({ pronation: 60, hand: closed }) }, { right: upright({ pronation: 60, hand: "spread" }) }],
 };
 
+const flatToHook: FigureSource = {
+  focus: "hand",
+  view: "right",
+  strip: "hand",
+  props: [BENCH],
+  poses: [onBench(false), onBench(true)],
+};
+
+/** Held `held` millimetres from the end, the head on the little-finger side. */
+const littleSideLift = (held: number): FigureSource => ({
+  focus: "forearm",
+  view: "right",
+  arc: "littleTip",
+  props: [{ kind: "hammer", place: [held, 0, 0] }],
+  poses: [-18, 28].map((deviation) => ({ right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation, hand: "grip" } })),
+});
+
 export const strengthen: FigureSources = {
   "lift-palm-down": {
     figure: lift(84, 44, -52, [], "softFist"),
@@ -229,28 +246,8 @@ export const strengthen: FigureSources = {
     wrong: { pose: { right: atSide({ shoulderAbduction: 0, elbow: 108, pronation: 20, deviation: 6, hand: "grip" }) }, watch: 0 },
   },
   "little-finger-side-lift": {
-    figure: {
-      focus: "forearm",
-      view: "right",
-      arc: "littleTip",
-      props: [{ kind: "hammer", place: [-200, 0, 0] }],
-      poses: [
-        { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: -18, hand: "grip" } },
-        { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: 28, hand: "grip" } },
-      ],
-    },
-    forms: {
-      "long-lever": {
-        focus: "forearm",
-        view: "right",
-        arc: "littleTip",
-        props: [{ kind: "hammer", place: [-70, 0, 0] }],
-        poses: [
-          { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: -18, hand: "grip" } },
-          { right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation: 28, hand: "grip" } },
-        ],
-      },
-    },
+    figure: littleSideLift(-200),
+    forms: { "long-lever": littleSideLift(-70) },
     wrong: {
       pose: { right: { shoulderFlexion: -24, shoulderAbduction: 8, elbow: 34, pronation: 0, deviation: 0, hand: "grip" } },
       watch: 0,
@@ -300,23 +297,8 @@ export const strengthen: FigureSources = {
     wrong: { pose: { right: { ...hooked(6, 1).right, girdleRaise: 28 }, left: { ...hooked(6, 1).left, girdleRaise: 28 } }, watch: 0 },
   },
   "flat-to-hook-press": {
-    figure: {
-      focus: "hand",
-      view: "right",
-      strip: "hand",
-      props: [BENCH],
-      poses: [onBench(false), onBench(true)],
-    },
-    forms: {
-      press: {
-        focus: "hand",
-        view: "right",
-        strip: "hand",
-        props: [BENCH],
-        poses: [onBench(false), onBench(true)],
-        signs: [{ kind: "press", hand: "worked", at: "knuckles", way: [0, -1, 0] }],
-      },
-    },
+    figure: flatToHook,
+    forms: { press: { ...flatToHook, signs: [{ kind: "press", hand: "worked", at: "knuckles", way: [0, -1, 0] }] } },
   },
   squeeze: {
     figure: squeeze(33, {
