@@ -10,8 +10,11 @@ export const FOCUSES = ["hand", "forearm", "arm", "bust", "upper", "whole"] as c
 export const Focus = v.picklist(FOCUSES);
 export type Focus = v.InferOutput<typeof Focus>;
 
-/** Out and back the same way · round and round without a stop · from step to step, each held, then from the start again. */
-export const WAYS = ["thereAndBack", "round", "steps"] as const;
+/**
+ * Out and back the same way · round and round without a stop · from step to step, each held, then from the start again · two ways out
+ * and back, the first for half of the count and the second for the other half: start and end of the first, start and end of the second.
+ */
+export const WAYS = ["thereAndBack", "round", "steps", "halves"] as const;
 
 export const TURNING = ["forearm", "head", "trunk"] as const;
 export const HANDS = ["worked", "helping", "both"] as const;

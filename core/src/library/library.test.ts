@@ -126,8 +126,31 @@ describe("filters", () => {
   });
 });
 
+it("every nerve glide starts as a slider; its tensioner is the hardest form, behind a clean week", () => {
+  for (const id of ["median-glide", "ulnar-glide", "radial-glide"]) {
+    const { forms } = SHIPPED_LIBRARY.get(id);
+    expect(forms.map((form) => [form.id, form.needsCleanWeek]).filter(([, clean]) => clean)).toEqual([["tensioner", true]]);
+    expect(forms.at(-1)!.id).toBe("tensioner");
+    for (const { id: formId } of forms) {
+      const { slide, poses } = SHIPPED_LIBRARY.figure(id, formId)!;
+      const [one, other] = slide!.map(({ right, neck }) => ({ bent: Math.abs(right!.wristFlexion) + right!.elbow / 4, away: neck.tilt }));
+      const movesHead = one!.away !== other!.away;
+      // A slider never has the hand taken up while the head is away; a tensioner keeps the head away all along.
+      const [taken, loose] = one!.bent > other!.bent ? [one!, other!] : [other!, one!];
+      if (formId === "tensioner") expect([movesHead, taken.away < -10]).toEqual([false, true]);
+      else expect(taken.away).toBeGreaterThanOrEqual(loose.away);
+      expect(poses.length).toBe(SHIPPED_LIBRARY.timings.get(id)!.get(formId)!.stepsUsed);
+    }
+  }
+});
+
+it("what is provocative or full effort is never a start form, and what bears weight starts without it", () => {
+  for (const { id, startForm, forms, weightBearing } of SHIPPED_LIBRARY.movements)
+    if (!weightBearing) expect([id, forms.find((form) => form.id === startForm)!.needsCleanWeek]).toEqual([id, false]);
+});
+
 it("a glide's form says its last step", () => {
-  expect([...SHIPPED_LIBRARY.timings.get("median-glide")!.values()].map((timing) => timing.stepsUsed)).toEqual([2, 3, 4, 5]);
+  expect([...SHIPPED_LIBRARY.timings.get("median-glide")!.values()].map((timing) => timing.stepsUsed)).toEqual([2, 3, 4, 5, 5]);
 });
 
 it("a word the catalogue lacks falls back to its key, never to nothing", () => {

@@ -14,12 +14,14 @@ import { mobility } from "./movements/mobility";
 import { release } from "./movements/release";
 import { strengthen } from "./movements/strengthen";
 import { stretch } from "./movements/stretch";
+import { upperBody } from "./movements/upper-body";
 
 /** The movements that ship with the product, in phase order. */
 export const SHIPPED_MOVEMENTS: readonly Movement[] = v.parse(v.array(Movement), [
   ...getReady,
   ...mobility,
   ...stretch,
+  ...upperBody,
   ...glide,
   ...strengthen,
   ...release,

@@ -44,6 +44,29 @@ describe("in time with the count", () => {
     expect(at(reps, 5.5, four)).toEqual({ place: expect.closeTo(3.5, 6) as number });
   });
 
+  it("two halves: out and back in either, and the last way back of the first leads to the start of the second", () => {
+    const halves = { way: "halves" as const, poses: [two[0]!, two[1]!, two[0]!, two[1]!] };
+    const four: Dose = { ...reps, reps: 4 };
+    const places = [1, 2.5, 4, 5.5].flatMap((sec) =>
+      [0, 6, 12, 18].map((before) => [before + sec, at(four, before + sec, halves)] as const),
+    );
+    const expected: Record<number, number> = {
+      ...{ 1: 0.5, 2.5: 1, 4: 0.5, 5.5: 0 },
+      ...{ 7: 0.5, 8.5: 1, 10: 1.5, 11.5: 2 },
+      ...{ 13: 2.5, 14.5: 3, 16: 2.5, 17.5: 2 },
+      ...{ 19: 2.5, 20.5: 3, 22: 2.5, 23.5: 2 },
+    };
+    for (const [sec, place] of places) expect({ sec, ...place }).toEqual({ sec, place: expect.closeTo(expected[sec]!, 6) as number });
+  });
+
+  it("two halves of a timed dose: by rounds where it has them, else by its seconds", () => {
+    const halves = { way: "halves" as const, poses: [two[0]!, two[1]!, two[0]!, two[1]!] };
+    const placeOf = (dose: Dose, sec: number) => (at(dose, sec, halves) as { place: number }).place;
+    expect(placeOf({ kind: "timed", sets: 1, workSec: 20, restSec: 0 }, 9.9)).toBeLessThanOrEqual(1);
+    expect(placeOf({ kind: "timed", sets: 1, workSec: 20, restSec: 0 }, 10.1)).toBeGreaterThanOrEqual(2);
+    expect(placeOf({ kind: "timed", sets: 2, workSec: 20, restSec: 0 }, 19)).toBeLessThanOrEqual(1);
+  });
+
   it("a hold keeps its seconds at the end", () => {
     const hold: Dose = { kind: "holds", reps: 2, holdSec: 10, restSec: 5 };
     for (const sec of [0, 1, 9]) expect(at(hold, sec)).toEqual({ place: 1 });

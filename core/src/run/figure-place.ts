@@ -69,6 +69,7 @@ export function figurePlace(figure: Moved, { phase, phaseShare, count, intoSec, 
     case "endPause":
     case "back":
     case "startPause": {
+      if (figure.way === "halves") return { place: halvesPlace(phase, phaseShare, segment, count) };
       if (closed === 0)
         return {
           place: phase === "out" ? last * phaseShare : phase === "endPause" ? last : phase === "back" ? last * (1 - phaseShare) : 0,
@@ -83,6 +84,8 @@ export function figurePlace(figure: Moved, { phase, phaseShare, count, intoSec, 
     case "hold":
       return { place: last };
     case "move": {
+      if (figure.way === "halves")
+        return { place: halfOf(segment, intoSec) + toAndFro(intoSec / (2 * Math.max(EASY_STEP_SEC, calmSpanSec(figure)))) };
       if (figure.way === "steps") return { place: intoSec / Math.max(EASY_STEP_SEC, calmSpanSec(figure)) };
       const oneSec = Math.max(EASY_REPETITION_SEC, (closed > 0 ? closed : 2 * last) * calmSpanSec(figure));
       if (closed === 0) return { place: last * toAndFro(intoSec / oneSec) };
@@ -110,6 +113,24 @@ function quarterOf(phase: "out" | "endPause" | "back" | "startPause", share: num
   return (phase === "endPause" ? 1 : 3) + share;
 }
 const WAY_SHARE = 0.6;
+
+/** The first pose of the half of the count that is being done: 0, or 2 in the second half of the repetitions, sets or seconds. */
+function halfOf({ dose, set, setCount, lengthSec }: Segment, done: number): 0 | 2 {
+  if (dose.kind === "reps") return done > Math.ceil(dose.reps / 2) ? 2 : 0;
+  if (setCount > 1) return set > Math.ceil(setCount / 2) ? 2 : 0;
+  return done >= lengthSec / 2 ? 2 : 0;
+}
+
+/** Out and back in either half; the last way back of the first half leads to the start of the second. */
+function halvesPlace(phase: "out" | "endPause" | "back" | "startPause", share: number, segment: Segment, count: number): number {
+  const from = halfOf(segment, count);
+  if (phase === "out") return from + share;
+  if (phase === "endPause") return from + 1;
+  const next = halfOf(segment, count + 1);
+  const leadsOn = next !== from;
+  if (phase === "back") return leadsOn ? from + 1 + share : from + 1 - share;
+  return next;
+}
 
 /** Rounds gone one way until `half`, then back the same way: nothing jumps, and both ways are shown. */
 const andTheOtherWay = (rounds: number, half: number) => (rounds <= half ? rounds : 2 * half - rounds);

@@ -31,9 +31,9 @@ function trunkFrame({ lean, turn, bend, rise = 0 }: Pose["trunk"]): Frame {
   return moved(hips, 0, -HIPS[1], 0);
 }
 
-function headFrames(trunk: Frame, { tilt, turn, nod }: Pose["neck"]): { neck: Frame; head: Frame } {
+function headFrames(trunk: Frame, { tilt, turn, nod, forward = 0 }: Pose["neck"]): { neck: Frame; head: Frame } {
   const neck = turnX(turnZ(moved(trunk, 0, 48, -8), tilt * 0.5), nod * 0.5);
-  const head = turnY(turnX(turnZ(moved(neck, 0, 78, 4), tilt * 0.5), nod * 0.5), -turn);
+  const head = turnY(turnX(turnZ(moved(neck, 0, 78, 4 + forward), tilt * 0.5), nod * 0.5), -turn);
   return { neck, head };
 }
 

@@ -64,10 +64,19 @@ export const ArmPose = v.strictObject({
 });
 export type ArmPose = v.InferOutput<typeof ArmPose>;
 
-export const NeckPose = v.strictObject({ tilt: degrees, turn: degrees, nod: degrees });
-export const TrunkPose = v.strictObject({ lean: degrees, turn: degrees, bend: degrees, rise: v.optional(degrees) });
+export const NeckPose = v.strictObject({ tilt: degrees, turn: degrees, nod: degrees, forward: v.optional(degrees) });
+export const TrunkPose = v.strictObject({
+  lean: degrees,
+  turn: degrees,
+  bend: degrees,
+  rise: v.optional(degrees),
+  stance: v.optional(v.picklist(["standing", "kneeling"])),
+});
 
-/** Neck: tilt and turn towards the person's right (+), nod forward (+). Trunk: lean forward, turn and bend to the right (+), rise in millimetres. */
+/**
+ * Neck: tilt and turn towards the person's right (+), nod forward (+); the head carried forward (+) or back by millimetres.
+ * Trunk: lean forward, turn and bend to the right (+); rise in millimetres; what it stands on, the feet when left out.
+ */
 export const Pose = v.strictObject({
   right: v.optional(ArmPose),
   left: v.optional(ArmPose),

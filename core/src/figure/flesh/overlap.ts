@@ -99,12 +99,16 @@ export function overlapsOf(parts: readonly Part[], least = 6): Overlap[] {
     const corners = table.faces.flatMap((face) => face.corners);
     const range = (axis: 0 | 1 | 2) => [Math.min(...corners.map((c) => c[axis])), Math.max(...corners.map((c) => c[axis]))] as const;
     const [x, y, z] = [range(0), range(1), range(2)];
+    const stands = z[1] - z[0] < y[1] - y[0];
+    const within = (value: number, [least, most]: readonly [number, number]) => value >= least && value <= most;
     for (const part of parts) {
       if (!ARM.test(part.id) && part.id !== "trunk") continue;
       let mm = 0;
       for (const { at, radius } of samples(part)) {
-        if (at[0] < x[0] || at[0] > x[1] || at[2] < z[0] || at[2] > z[1] || at[1] < y[0] - 40) continue;
-        mm = Math.max(mm, y[1] - (at[1] - radius));
+        if (!within(at[0], x)) continue;
+        // A table is entered from above; a wall from whichever side the body is on.
+        if (stands && within(at[1], y)) mm = Math.max(mm, Math.min(at[2] + radius - z[0], z[1] - (at[2] - radius)));
+        if (!stands && within(at[2], z) && at[1] >= y[0] - 40) mm = Math.max(mm, y[1] - (at[1] - radius));
       }
       if (mm > least) found.push({ one: table.id, other: part.id, mm });
     }

@@ -14,12 +14,15 @@ export const PROP_KINDS = [
   "thigh",
   "wall",
   "towel",
+  "towelTwist",
   "dumbbell",
   "dumbbellEnd",
   "hammer",
   "dowel",
   "bottle",
   "bandRound",
+  "bandPinch",
+  "paper",
   "bandPull",
   "ball",
   "ballOnTable",
@@ -182,9 +185,9 @@ const HELD: Partial<Record<PropKind, Held>> = {
     const reach = other ? distance(gripFrame(other).o, grip.o) : 160;
     return [rod(`${id}:rod`, "metal", 15, add(grip.o, scale(way, -170)), add(grip.o, scale(way, reach + 170)))];
   },
-  ball: ({ arm, size }, id) => {
+  ball: ({ arm, size, place }, id) => {
     const builder = new PartBuilder(id, "rubber", { step: 3 });
-    builder.ball(ballPlace(arm), size?.[0] ?? 33);
+    builder.ball(place ? at(arm.hand, ...place) : ballPlace(arm), size?.[0] ?? 33);
     return [builder.part];
   },
   ballOnTable: ({ arm }, id) => {
@@ -202,6 +205,48 @@ const HELD: Partial<Record<PropKind, Held>> = {
     const edge = at(digits.little.end, -(FINGER_SIZES.little.radii[2] + 3), 2, 0);
     const thumb = [at(digits.thumb.end, 9, 8, -6), at(digits.thumb.end, 2, 9, -12), at(digits.thumb.end, -9, 9, -5)];
     return [rod(id, "rubber", 4, ...thumb, ...outside, edge, at(digits.little.end, 0, 2, FINGER_SIZES.little.radii[2] + 3), thumb[0]!)];
+  },
+  bandPinch: ({ arm: { digits } }, id) => {
+    const round = (frame: Frame, radius: number) =>
+      [0, 60, 120, 180].map((turn) => [Math.cos((turn * Math.PI) / 180) * radius, Math.sin((turn * Math.PI) / 180) * radius] as const);
+    const finger = round(digits.index.end, FINGER_SIZES.index.radii[2] + 4).map(([x, z]) => at(digits.index.end, x, 4, z));
+    const thumb = round(digits.thumb.end, FINGER_SIZES.index.radii[2] + 6).map(([x, z]) => at(digits.thumb.end, -x, 6, -z));
+    const ring = nearestRound(finger, thumb);
+    return [rod(id, "rubber", 4, ...ring, ring[0]!)];
+  },
+  paper: ({ arm: { hand, digits } }, id) => {
+    // Held upright between the first and the second finger, edge to the hand.
+    const middle = between(digits.index.tip, digits.middle.tip, 0.5);
+    const low = subtract(middle, scale(hand.y, 46));
+    const builder = new PartBuilder(id, "tape", { step: 99 });
+    const corners = [
+      add(low, scale(hand.z, -26)),
+      add(low, scale(hand.z, 34)),
+      add(add(middle, scale(hand.y, 84)), scale(hand.z, 34)),
+      add(add(middle, scale(hand.y, 84)), scale(hand.z, -26)),
+    ];
+    const [a, b, c, d] = corners.map((corner) => builder.ball(corner, 0.8)) as [number, number, number, number];
+    builder
+      .skin(a, b, c)
+      .skin(a, c, d)
+      .mark("seam", [...corners, corners[0]!]);
+    return [builder.part];
+  },
+  towelTwist: ({ grip, other }, id) => {
+    // A rolled towel through both fists, its ends hanging out, the twist as wrinkles across it.
+    const far = other ? gripFrame(other).o : at(grip, 200, 0, 0);
+    const way = unit(subtract(far, grip.o));
+    const [near, end] = [add(grip.o, scale(way, -84)), add(far, scale(way, 84))];
+    const builder = new PartBuilder(id, "cloth", { step: 3 });
+    builder.chain(builder.ball(near, 24), builder.ball(grip.o, 15), builder.ball(between(grip.o, far, 0.5), 19), builder.ball(far, 15));
+    builder.chain(builder.ball(far, 15), builder.ball(end, 24));
+    const up = unit(cross(way, [0, 0, 1]));
+    for (let i = 1; i <= 4; i++) {
+      const middle = between(grip.o, far, 0.26 + i * 0.1);
+      const turn = (share: number) => add(add(middle, scale(way, (share - 0.5) * 26)), add(scale(up, (share - 0.5) * 34), [0, 0, 18]));
+      builder.mark("wrinkle", [turn(0), turn(0.5), turn(1)]);
+    }
+    return [builder.part];
   },
   bandPull: ({ grip, along, other }, id) => {
     // From the hand down to what holds it: the other hand, or the floor under a foot.
@@ -243,6 +288,13 @@ export function propParts(prop: Prop, bones: Bones, worked: SideName, id: string
       ) ?? []
     );
   });
+}
+
+/** Two half rings joined to one: the second is turned round where that keeps its ends nearer. */
+function nearestRound(one: Vector[], other: Vector[]): Vector[] {
+  const straight = distance(one.at(-1)!, other[0]!) + distance(other.at(-1)!, one[0]!);
+  const turned = distance(one.at(-1)!, other.at(-1)!) + distance(other[0]!, one[0]!);
+  return [...one, ...(turned < straight ? [...other].reverse() : other)];
 }
 
 /** Where thumb and fingers meet. */

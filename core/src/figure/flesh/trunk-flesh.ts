@@ -11,13 +11,7 @@ const HIP_HEIGHT = -450;
 const HEM_HEIGHT = -560;
 
 export function trunkParts(bones: Bones, hair: HairStyle, legs: boolean): Part[] {
-  return [
-    shirtPart(bones),
-    shirtTail(bones),
-    neckPart(bones),
-    ...headParts(bones.head, hair),
-    ...legParts(legs, bones.pose.trunk.rise ?? 0),
-  ];
+  return [shirtPart(bones), shirtTail(bones), neckPart(bones), ...headParts(bones.head, hair), ...legParts(legs, bones.pose.trunk)];
 }
 
 function shirtPart({ trunk, arms, pose }: Bones): Part {
@@ -128,11 +122,25 @@ function hairPart(head: Frame, style: HairStyle): Part {
   return builder.part;
 }
 
-function legParts(feet: boolean, rise: number): Part[] {
+/** Height of the floor under somebody who kneels. */
+export const KNEELING_FLOOR = -905;
+
+function legParts(feet: boolean, { rise = 0, stance = "standing" }: Bones["pose"]["trunk"]): Part[] {
+  const kneels = stance === "kneeling";
   return SIDE_NAMES.flatMap((side) => {
     const sign = side === "right" ? -1 : 1;
     const leg = new PartBuilder(`${side}:leg`, "trousers", { joins: [`${side}:leg`, "right:leg", "left:leg"], step: 8 });
     const x = sign * 76;
+    if (kneels) {
+      leg.chain(
+        leg.ball([x, -548, 0], 66),
+        leg.ball([x, -700, 4], 64),
+        leg.ball([x, KNEELING_FLOOR + 56, 8], 54),
+        leg.ball([x, KNEELING_FLOOR + 50, -180], 48),
+        leg.ball([x, KNEELING_FLOOR + 38, -340], 36),
+      );
+      return [leg.part];
+    }
     leg.chain(
       leg.ball([x, -548 + rise, 0], 66),
       leg.ball([x, -720 + rise, 14], 64),

@@ -55,7 +55,7 @@ export function mirrorPose({ right, left, neck, trunk }: Pose): Pose {
   return {
     ...(left && { right: left }),
     ...(right && { left: right }),
-    neck: { tilt: -neck.tilt || 0, turn: -neck.turn || 0, nod: neck.nod },
+    neck: { ...neck, tilt: -neck.tilt || 0, turn: -neck.turn || 0 },
     trunk: { ...trunk, turn: -trunk.turn || 0, bend: -trunk.bend || 0 },
   };
 }

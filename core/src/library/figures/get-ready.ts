@@ -1,4 +1,4 @@
-import type { ArmInput } from "../../figure";
+import type { ArmInput, HandInput } from "../../figure";
 import { atSide, both, hanging, upright, type FigureSource, type FigureSources } from "./source";
 
 const upper = { focus: "upper", view: "front", both: true } as const;
@@ -17,25 +17,31 @@ const shoulderCircle = (size: number, arm = {}): FigureSource => ({
 });
 const elbowsLifted = { shoulderAbduction: 62, elbow: 118, shoulderRotation: -12, pronation: 60, hand: "softFist" } as const;
 
-const chest = (elbow: number): FigureSource => ({
-  ...upper,
-  view: "highRight",
-  arc: "wrist",
-  felt: ["chest"],
-  poses: [
-    both({ shoulderFlexion: 82, shoulderAbduction: -4, elbow, pronation: 0, girdleProtraction: 14, hand: "open" }),
+/** Arms from the front to the back: thumbs up for half of the count, thumbs down for the other half. */
+const chest = (elbow: number): FigureSource => {
+  const front = (pronation: number) =>
+    both({ shoulderFlexion: 82, shoulderAbduction: -4, elbow, pronation, girdleProtraction: 14, hand: "open" });
+  const back = (pronation: number) =>
     both({
       // Bent, the elbows are drawn back past the body; straight, the arms are opened to the sides.
       shoulderFlexion: elbow > 40 ? -36 : 14,
       shoulderAbduction: elbow > 40 ? 26 : 76,
-      shoulderRotation: elbow > 40 ? 0 : 40,
+      shoulderRotation: elbow > 40 ? 0 : 40 - pronation * 0.8,
       elbow: elbow > 40 ? 122 : elbow,
-      pronation: elbow > 40 ? 0 : -20,
+      pronation: elbow > 40 ? pronation : pronation - 20,
       girdleProtraction: -24,
       hand: "open",
-    }),
-  ],
-});
+    });
+  return {
+    ...upper,
+    view: "highRight",
+    felt: ["chest"],
+    way: "halves",
+    strip: "whole",
+    poses: [front(0), back(0), front(THUMBS_DOWN), back(THUMBS_DOWN)],
+  };
+};
+const THUMBS_DOWN = 88;
 
 const palms = (abduction: number): FigureSource => {
   const up = { shoulderAbduction: abduction, shoulderRotation: 40, elbow: 8, pronation: -80, hand: "open" } as const;
@@ -52,23 +58,25 @@ const palms = (abduction: number): FigureSource => {
   };
 };
 
-const swing = (degrees: number): FigureSource => ({
-  ...upper,
-  view: "frontRight",
-  arc: "wrist",
-  poses: [
-    {
-      right: { shoulderAbduction: degrees, shoulderFlexion: 10 },
-      left: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 },
-      trunk: { turn: degrees * 0.22 },
-    },
-    {
-      right: { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 },
-      left: { shoulderAbduction: degrees, shoulderFlexion: 10 },
-      trunk: { turn: -degrees * 0.22 },
-    },
-  ],
-});
+/** Side to side across the body for the first round, forward and back for the second. */
+const swing = (degrees: number): FigureSource => {
+  const out = { shoulderAbduction: degrees, shoulderFlexion: 10 };
+  const across = { shoulderAbduction: -degrees * 0.4, shoulderFlexion: 28, elbow: 18 };
+  const forth = both({ shoulderFlexion: degrees * 1.3, shoulderAbduction: 16, elbow: 16 });
+  const back = both({ shoulderFlexion: -degrees * 0.7, shoulderAbduction: 10 + degrees * 0.7, elbow: 6 });
+  return {
+    ...upper,
+    view: "frontRight",
+    way: "halves",
+    strip: "whole",
+    poses: [
+      { right: out, left: across, trunk: { turn: degrees * 0.22 } },
+      { right: across, left: out, trunk: { turn: -degrees * 0.22 } },
+      { ...forth },
+      { ...back },
+    ],
+  };
+};
 
 const fistAndStar = (fist: "softFist" | "fist"): FigureSource => ({
   focus: "hand",
@@ -109,6 +117,38 @@ const pushesChin: ArmInput = {
 };
 const headTurn = { focus: "bust", view: "front", arc: "nose", felt: ["neckSide"] } satisfies Partial<FigureSource>;
 const headTilt = { ...headTurn, arc: "head" } satisfies Partial<FigureSource>;
+
+const chin = { focus: "bust", view: "right", arc: "nose", felt: ["neckBack"] } satisfies Partial<FigureSource>;
+/** Two fingertips on the chin, from the front. */
+const guidesChin: ArmInput = {
+  hand: { shape: "lay", thumb: { radial: 4, palmar: 10, opposition: 0, middle: 10, end: 10 } },
+  touch: { part: "head", at: [-10, 4, 88], with: "fingertips", fingers: [0.35, 0.4, -0.85], palm: [0.93, 0, 0.38], elbow: [-0.6, -1, 0.5] },
+};
+/** Fingers laid over the crown from the side. */
+const onCrown: ArmInput = {
+  hand: "lay",
+  touch: { part: "head", at: [20, 164, -14], with: "fingers", fingers: [0.9, -0.1, -0.3], palm: [-0.2, -1, 0], elbow: [-1, 0.2, 0.1] },
+};
+/** Fingers bent back at the knuckles by the press. */
+const leant = (spread: number) => ({ base: -6, middle: 26, end: 4, spread });
+const LEANING_BACK: HandInput = {
+  shape: "fingertips",
+  index: leant(8),
+  middle: leant(0),
+  ring: leant(-7),
+  little: leant(-14),
+};
+const tipPress = (fingers: readonly [number, number, number], palm: readonly [number, number, number], end: HandInput): FigureSource => {
+  const pressed = (hand: HandInput, way: typeof fingers, facing: typeof palm, elbow: typeof palm) =>
+    both({ hand, touch: { part: "trunk", at: [-18, -120, 200], with: "fingertips", fingers: way, palm: facing, elbow } });
+  return {
+    focus: "hand",
+    view: "front",
+    both: true,
+    arc: "wrist",
+    poses: [pressed("fingertips", [0.5, 1, 0], [1, -0.5, 0], [-1, -0.4, 0]), pressed(end, fingers, palm, [-1, -0.2, 0])],
+  };
+};
 
 export const getReady: FigureSources = {
   "shoulder-circles": {
@@ -215,36 +255,47 @@ export const getReady: FigureSources = {
       watch: 1,
     },
   },
-  "tip-press": {
+  "chin-tuck": {
     figure: {
-      focus: "hand",
-      view: "front",
-      both: true,
-      arc: "wrist",
+      ...chin,
       poses: [
-        both({
-          hand: "fingertips",
-          touch: {
-            part: "trunk",
-            at: [-18, -120, 200],
-            with: "fingertips",
-            fingers: [0.5, 1, 0],
-            palm: [1, -0.5, 0],
-            elbow: [-1, -0.4, 0],
-          },
-        }),
-        both({
-          hand: "fingertips",
-          touch: {
-            part: "trunk",
-            at: [-18, -120, 200],
-            with: "fingertips",
-            fingers: [0.95, 0.6, 0],
-            palm: [0.6, -0.95, 0],
-            elbow: [-1, -0.2, 0],
-          },
-        }),
+        { ...both(hanging), neck: { nod: 6, forward: 26 } },
+        { ...both(hanging), neck: { nod: 2, forward: -16 } },
       ],
     },
+    forms: {
+      hand: {
+        ...chin,
+        poses: [
+          { right: guidesChin, left: hanging, neck: { nod: 6, forward: 22 } },
+          { right: guidesChin, left: hanging, neck: { nod: 2, forward: -16 } },
+        ],
+      },
+    },
+    wrong: { pose: { ...both(hanging), neck: { nod: 36, forward: 10 } }, watch: 0 },
+  },
+  "look-down-aside": {
+    figure: { ...headTurn, view: "frontRight", poses: [{ ...both(hanging) }, { ...both(hanging), neck: { turn: 40, nod: 36 } }] },
+    forms: {
+      hand: { ...headTurn, poses: [22, 38].map((nod) => ({ right: onCrown, left: hanging, neck: { turn: 40, nod } })) },
+    },
+    wrong: { pose: { right: hanging, left: { girdleRaise: 26 }, neck: { turn: 30, nod: 30 }, trunk: { lean: 12 } }, watch: 0 },
+  },
+  "look-up-aside": {
+    figure: { ...headTurn, view: "frontRight", poses: [{ ...both(hanging) }, { ...both(hanging), neck: { turn: 42, nod: -26 } }] },
+    forms: {
+      hand: {
+        ...headTurn,
+        poses: [
+          { right: hanging, left: pushesChin, neck: { turn: 40, nod: -16 } },
+          { right: hanging, left: pushesChin, neck: { turn: 42, nod: -28 } },
+        ],
+      },
+    },
+    wrong: { pose: { ...both(hanging), neck: { turn: 20, nod: -48 } }, watch: 0 },
+  },
+  "tip-press": {
+    figure: tipPress([0.95, 0.6, 0], [0.6, -0.95, 0], "fingertips"),
+    forms: { deeper: tipPress([1, 0.12, 0], [0.12, -1, 0], LEANING_BACK) },
   },
 };

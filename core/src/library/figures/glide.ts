@@ -29,9 +29,9 @@ const ulnar: readonly PoseInput[] = [
 ];
 const radial: readonly PoseInput[] = [
   beside({ shoulderAbduction: 14, elbow: 16, pronation: 20, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 14, elbow: 16, pronation: 20, wristFlexion: 58, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 14, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
-  beside({ shoulderAbduction: 30, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 58, hand: "thumbInFist" }),
+  beside({ shoulderAbduction: 14, elbow: 16, pronation: 20, wristFlexion: 54, deviation: 24, hand: "thumbInFist" }),
+  beside({ shoulderAbduction: 14, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 54, deviation: 24, hand: "thumbInFist" }),
+  beside({ shoulderAbduction: 30, shoulderRotation: -62, elbow: 2, pronation: 80, wristFlexion: 54, deviation: 24, hand: "thumbInFist" }),
   beside({
     shoulderAbduction: 30,
     shoulderRotation: -62,
@@ -39,7 +39,8 @@ const radial: readonly PoseInput[] = [
     girdleProtraction: -14,
     elbow: 2,
     pronation: 80,
-    wristFlexion: 58,
+    wristFlexion: 54,
+    deviation: 24,
     hand: "thumbInFist",
   }),
   beside(
@@ -50,38 +51,43 @@ const radial: readonly PoseInput[] = [
       girdleProtraction: -14,
       elbow: 2,
       pronation: 80,
-      wristFlexion: 58,
+      wristFlexion: 54,
+      deviation: 24,
       hand: "thumbInFist",
     },
     32,
   ),
 ];
 
-/** The steps up to the last one used, and the slide that is done there. */
-const upTo = (steps: readonly PoseInput[], last: number, slide: (pose: PoseInput) => readonly [PoseInput, PoseInput]): FigureSource => ({
-  ...upper,
-  way: "steps",
-  poses: steps.slice(0, last),
-  slide: slide(steps[last - 1]!),
-});
+type Slide = readonly [PoseInput, PoseInput];
 const change = (pose: PoseInput, right: ArmInput, neck: PoseInput["neck"] = pose.neck): PoseInput => ({
   ...pose,
   right: { ...pose.right, ...right },
   neck,
 });
+/** What lets go: the wrist, or the elbow that is bent. */
+const wristGoes = (pose: PoseInput): ArmInput => ({ wristFlexion: (pose.right?.wristFlexion ?? 0) > 0 ? 4 : -4 });
+const elbowGoes = (pose: PoseInput): ArmInput => ((pose.right?.elbow ?? 0) > 60 ? { elbow: 70 } : wristGoes(pose));
+
 /**
- * Sliders: the hand lets go as the head goes away and takes up as it comes back, so that the nerve is moved and not pulled at both ends.
- * From the last step, which has the head away already, the hand alone goes to and fro: that one is a tensioner.
+ * A slider: the hand lets go as the head goes away and takes up as it comes back, so that the nerve is moved and not pulled at both
+ * ends. Where the last step has the head away already, the hand has let go in it.
+ *
+ * @param headFrom the first step whose slide uses the head
  */
-const wristSlide = (pose: PoseInput) => {
-  const away = pose.neck?.tilt ?? 0;
-  const released = (pose.right?.wristFlexion ?? 0) > 0 ? 4 : -4;
-  return [pose, change(pose, { wristFlexion: released }, { tilt: away < -10 ? away : -26 })] as const;
+const slider = (steps: readonly PoseInput[], last: number, goes: (pose: PoseInput) => ArmInput, headFrom = 2): FigureSource => {
+  const end = steps[last - 1]!;
+  const loose = goes(end);
+  const headIsAway = (end.neck?.tilt ?? 0) < -10;
+  const slide: Slide = headIsAway
+    ? [change(end, loose), change(end, {}, { tilt: 0 })]
+    : [end, change(end, loose, last >= headFrom ? { tilt: -26 } : end.neck)];
+  return { ...upper, way: "steps", poses: [...steps.slice(0, last - 1), slide[0]], slide };
 };
-const elbowSlide = (pose: PoseInput) => {
-  const away = pose.neck?.tilt ?? 0;
-  const bent = (pose.right?.elbow ?? 0) > 60;
-  return [pose, change(pose, bent ? { elbow: 70 } : { wristFlexion: -4 }, { tilt: away < -10 ? away : -26 })] as const;
+/** A tensioner: the head stays away while the wrist takes up and lets go. */
+const tensioner = (steps: readonly PoseInput[]): FigureSource => {
+  const end = steps.at(-1)!;
+  return { ...upper, way: "steps", poses: steps, slide: [end, change(end, wristGoes(end))] };
 };
 
 const shapes: readonly HandInput[] = ["together", "hook", "softFist", "tabletop", "straightFist"];
@@ -105,39 +111,62 @@ const resting = (hands: readonly HandInput[], more: Partial<FigureSource> = {}):
   ...more,
 });
 
-const floss = (way: 1 | -1): PoseInput => {
+/** @param head 1: towards the wrist that is bent back, −1: away from it */
+const floss = (way: 1 | -1, head: 1 | -1 = 1): PoseInput => {
   const inward: ArmInput = { shoulderAbduction: 82, shoulderRotation: -50, elbow: 4, pronation: 60, wristFlexion: 52, hand: "together" };
   const outward: ArmInput = { shoulderAbduction: 82, shoulderRotation: 60, elbow: 4, pronation: -60, wristFlexion: -52, hand: "together" };
-  return way === 1 ? { right: inward, left: outward, neck: { tilt: -28 } } : { right: outward, left: inward, neck: { tilt: 28 } };
+  return way === 1
+    ? { right: inward, left: outward, neck: { tilt: -28 * head } }
+    : { right: outward, left: inward, neck: { tilt: 28 * head } };
+};
+
+const flossing: Omit<FigureSource, "poses"> = {
+  focus: "upper",
+  view: "front",
+  both: true,
+  inset: true,
+  enlargement: { of: "each", view: "front", size: 0.4 },
+  arc: "head",
 };
 
 export const glide: FigureSources = {
   "median-glide": {
-    figure: upTo(median, 2, wristSlide),
-    forms: { "steps-3": upTo(median, 3, wristSlide), "steps-4": upTo(median, 4, wristSlide), "steps-5": upTo(median, 5, wristSlide) },
+    figure: slider(median, 2, wristGoes),
+    forms: {
+      "steps-3": slider(median, 3, wristGoes),
+      "steps-4": slider(median, 4, wristGoes),
+      "steps-5": slider(median, 5, wristGoes),
+      tensioner: tensioner(median),
+    },
     wrong: { pose: { ...median[3]!, right: { ...median[3]!.right, girdleRaise: 30, elbow: 30 }, neck: { tilt: 12 } }, watch: 0 },
   },
   "ulnar-glide": {
-    figure: upTo(ulnar, 2, elbowSlide),
-    forms: { "steps-3": upTo(ulnar, 3, elbowSlide), "steps-4": upTo(ulnar, 4, elbowSlide), "steps-6": upTo(ulnar, 6, elbowSlide) },
+    figure: slider(ulnar, 2, elbowGoes),
+    forms: {
+      "steps-3": slider(ulnar, 3, elbowGoes),
+      "steps-4": slider(ulnar, 4, elbowGoes),
+      "steps-5": slider(ulnar, 5, elbowGoes),
+      "steps-6": slider(ulnar, 6, elbowGoes),
+      tensioner: tensioner(ulnar),
+    },
     wrong: { pose: { ...ulnar[3]!, right: { ...ulnar[3]!.right, girdleRaise: 30 }, trunk: { bend: -14 } }, watch: 0 },
   },
   "radial-glide": {
-    figure: upTo(radial, 2, wristSlide),
-    forms: { "steps-3": upTo(radial, 3, wristSlide), "steps-4": upTo(radial, 4, wristSlide), "steps-6": upTo(radial, 6, wristSlide) },
+    // Its second step does not use the head yet.
+    figure: slider(radial, 2, wristGoes, 3),
+    forms: {
+      "steps-3": slider(radial, 3, wristGoes, 3),
+      "steps-4": slider(radial, 4, wristGoes, 3),
+      "steps-5": slider(radial, 5, wristGoes, 3),
+      "steps-6": slider(radial, 6, wristGoes, 3),
+      tensioner: tensioner(radial),
+    },
     wrong: { pose: { ...radial[3]!, right: { ...radial[3]!.right, girdleRaise: 28 }, trunk: { bend: -12 } }, watch: 0 },
   },
   "arms-wide-floss": {
-    figure: {
-      focus: "upper",
-      view: "front",
-      both: true,
-      inset: true,
-      enlargement: { of: "each", view: "front", size: 0.4 },
-      arc: "head",
-      poses: [floss(1), floss(-1)],
-    },
-    wrong: { pose: { ...floss(1), neck: { tilt: 28 } }, watch: 0 },
+    figure: { ...flossing, poses: [floss(1), floss(-1)] },
+    forms: { "head-away": { ...flossing, poses: [floss(1, -1), floss(-1, -1)] } },
+    wrong: { pose: floss(1, -1), watch: 0 },
   },
   "tendon-glide": {
     figure: sequence(shapes),

@@ -8,8 +8,19 @@ import { release } from "./release";
 import type { FigureSource, FigureSources } from "./source";
 import { strengthen } from "./strengthen";
 import { stretch } from "./stretch";
+import { stretchAssisted } from "./stretch-assisted";
+import { upperBody } from "./upper-body";
 
-const SOURCES: FigureSources = { ...getReady, ...mobility, ...stretch, ...glide, ...strengthen, ...release };
+const SOURCES: FigureSources = {
+  ...getReady,
+  ...mobility,
+  ...stretchAssisted,
+  ...stretch,
+  ...upperBody,
+  ...glide,
+  ...strengthen,
+  ...release,
+};
 
 export interface MovementFigures {
   figure: Figure;

@@ -80,6 +80,13 @@ const wave = (folded: number): HandInput => {
   };
 };
 const wavePose = (folded: number) => both(upright({ hand: wave(folded) }));
+/** The first `opened` fingers long again, counted from the little one; the thumb stays folded to the last. */
+const opening = (opened: number) => {
+  const names = ["little", "ring", "middle", "index"] as const;
+  const open = wave(0) as { shape: "open" };
+  const folded = Object.entries(wave(5)).filter(([name]) => !names.slice(0, opened).includes(name as (typeof names)[number]));
+  return both(upright({ hand: { ...open, ...Object.fromEntries(folded) } }));
+};
 
 /** Thumb tip on the tip of each finger: found by search for the angles nearest a round O whose pads meet. */
 const TIP_TO_TIP = {
@@ -175,6 +182,28 @@ const ahead = (elbow: number, pronation: number): ArmInput => ({
   pronation,
 });
 
+/** Hands dropped, lifted, led over by the little fingers, closed, turned back. */
+const reachLiftTurnClose = (height: number): FigureSource => {
+  const arm = (pronation: number, wristFlexion: number, hand: HandInput): PoseInput =>
+    both({ shoulderFlexion: height, shoulderAbduction: 6, elbow: 14, pronation, wristFlexion, hand });
+  return {
+    focus: "arm",
+    view: "frontRight",
+    both: true,
+    way: "steps",
+    cover: 2,
+    strip: "whole",
+    poses: [
+      arm(80, 0, "together"),
+      arm(80, 66, "together"),
+      arm(80, -60, "together"),
+      arm(-78, 0, "together"),
+      arm(-78, 0, "softFist"),
+      arm(80, 0, "softFist"),
+    ],
+  };
+};
+
 export const mobility: FigureSources = {
   "wrist-nod": {
     figure: nod(free),
@@ -207,11 +236,10 @@ export const mobility: FigureSources = {
   },
   "fold-and-turn": {
     figure: {
-      focus: "upper",
-      view: "frontRight",
+      focus: "arm",
+      view: "front",
       both: true,
-      inset: true,
-      enlargement: { of: "worked", view: "front", size: 0.4 },
+      strip: "whole",
       signs: [{ kind: "turn", about: "forearm" }],
       poses: [
         both({ shoulderFlexion: 24, shoulderAbduction: 10, elbow: 4, pronation: -80, hand: "softFist" }),
@@ -222,6 +250,17 @@ export const mobility: FigureSources = {
   },
   "finger-wave": {
     figure: { focus: "hand", view: "front", both: true, way: "steps", cover: 2, strip: "hand", poses: [0, 1, 2, 3, 4, 5].map(wavePose) },
+    forms: {
+      "from-little": {
+        focus: "hand",
+        view: "front",
+        both: true,
+        way: "steps",
+        cover: 4,
+        strip: "hand",
+        poses: [...[0, 2, 4, 5].map(wavePose), ...[1, 2, 3, 4].map(opening)],
+      },
+    },
     wrong: { pose: both(upright({ hand: "thumbInFist" })), watch: 0 },
   },
   "thumb-to-tips": {
@@ -306,4 +345,5 @@ export const mobility: FigureSources = {
     },
     wrong: { pose: { right: { ...ahead(84, -80), wristFlexion: 58, hand: "open" } }, watch: 0 },
   },
+  "reach-lift-turn-close": { figure: reachLiftTurnClose(42), forms: { "shoulder-height": reachLiftTurnClose(80) } },
 };

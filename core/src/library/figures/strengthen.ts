@@ -25,14 +25,33 @@ const palmTurn = (held: number): FigureSource => ({
   props: [{ kind: "hammer", place: [held, 0, 0] }],
   poses: [{ right: atSide({ pronation: -66, hand: "grip" }) }, { right: atSide({ pronation: 66, hand: "grip" }) }],
 });
-/** The rod from upright down to the outside, seen along the forearm. */
-const lever = (held: number): FigureSource => ({
-  focus: "forearm",
-  view: "front",
-  arc: "thumbTip",
-  props: [{ kind: "dowel", place: [held, 0, 0] }],
-  poses: [{ right: atSide({ pronation: 0, hand: "grip" }) }, { right: atSide({ pronation: -76, hand: "grip" }) }],
-});
+const away: ArmInput = {
+  hand: "open",
+  touch: { part: "trunk", at: [-110, -240, 330], with: "palm", fingers: [0.3, 0.2, 1], palm: [0.6, -0.8, 0], elbow: [-1, -0.6, 0] },
+};
+
+/** The rod from upright down to the outside, seen along the forearm; the other hand takes it and brings it back. */
+const lever = (held: number): FigureSource => {
+  const arm = (pronation: number): ArmInput => atSide({ pronation, hand: "grip" });
+  const takesRod: ArmInput = {
+    hand: "wrap",
+    girdleProtraction: 20,
+    touch: { part: "otherHand", at: [126, 92, 44], with: "palm", fingers: [0.3, 0.95, 0], palm: [0, 0, -1], elbow: [-1, -0.4, 0.2] },
+  };
+  return {
+    focus: "forearm",
+    view: "front",
+    way: "steps",
+    cover: 1,
+    props: [{ kind: "dowel", place: [held, 0, 0] }],
+    poses: [
+      { right: arm(0), left: away },
+      { right: arm(-76), left: away },
+      { right: arm(-76), left: takesRod },
+      { right: arm(0), left: takesRod },
+    ],
+  };
+};
 
 /** The other palm under the inner end of the weight. */
 function lifting(): ArmInput {
@@ -42,11 +61,6 @@ function lifting(): ArmInput {
     touch: { part: "otherHand", at: [88, 92, 70], with: "palm", fingers: [-0.9, 0.3, 0], palm: [0, 0, -1], elbow: [-1, -0.4, 0.3] },
   };
 }
-const away: ArmInput = {
-  hand: "open",
-  touch: { part: "trunk", at: [-110, -240, 330], with: "palm", fingers: [0.3, 0.2, 1], palm: [0.6, -0.8, 0], elbow: [-1, -0.6, 0] },
-};
-
 /** Four moments of a repetition: down, helped to the top, the helping hand gone, and lowered alone. */
 const helped: FigureSource = {
   ...lift(84, 44, -52, [{ kind: "dumbbell" }]),
@@ -89,9 +103,10 @@ const PINCH: HandInput = {
 };
 const plate = (flexion: number): FigureSource => ({
   focus: "arm",
-  view: "frontRight",
+  arc: "knuckles",
+  view: "front",
   inset: true,
-  enlargement: { of: "worked", view: "left", size: 0.5 },
+  enlargement: { of: "worked", view: "front", size: 0.5 },
   props: [{ kind: "plate" }],
   poses: [
     { right: { shoulderFlexion: flexion, shoulderAbduction: 14, elbow: 8, pronation: 10, hand: PINCH } },
@@ -167,27 +182,34 @@ const onBench = (hooked: boolean): PoseInput =>
       : handContacts.flatOnTable(160, -340, 290),
   );
 
-const squeeze = (size: number, hand: HandInput): FigureSource => ({
+interface Squeeze {
+  /** Radius of the ball, and where it lies in the hand. */
+  ball: number;
+  place?: [number, number, number];
+  from: HandInput;
+  to: HandInput;
+  pronation?: number;
+  view?: FigureSource["view"];
+}
+const squeeze = ({ ball, place, from, to, pronation = 0, view = "above" }: Squeeze): FigureSource => ({
   focus: "hand",
-  view: "left",
-  props: [{ kind: "ball", size: [size, 0] }],
-  poses: [
-    {
-      right: atSide({
-        elbow: 100,
-        pronation: 0,
-        hand: {
-          shape: "grip",
-          index: { base: 48, middle: 62, end: 30, spread: 4 },
-          middle: { base: 50, middle: 62, end: 30, spread: 0 },
-          ring: { base: 52, middle: 62, end: 30, spread: -2 },
-          little: { base: 54, middle: 60, end: 30, spread: -4 },
-        },
-      }),
-    },
-    { right: atSide({ elbow: 100, pronation: 0, hand }) },
-  ],
+  view,
+  strip: "hand",
+  props: [{ kind: "ball", size: [ball, 0], ...(place && { place }) }],
+  poses: [from, to].map((hand) => ({ right: atSide({ elbow: 100, pronation, hand }) })),
 });
+/** All four fingers bent alike, the little one a little more. Found by search: finger pads and thumb on a ball, nothing else in it. */
+const round = (base: number, middle: number, end: number, [radial, palmar, opposition, bent, tip]: readonly number[]): HandInput => {
+  const finger = (spread: number, more = 0) => ({ base: base + more, middle, end, spread });
+  const thumb = { radial: radial!, palmar: palmar!, opposition: opposition!, middle: bent!, end: tip! };
+  return { shape: "grip", index: finger(4), middle: finger(0, 2), ring: finger(-2, 4), little: finger(-4, 6), thumb };
+};
+const inPalm: Squeeze = {
+  ball: 32,
+  place: [10, 94, 47],
+  from: round(25, 50, 14, [48, 40, 18, 46, 50]),
+  to: round(35, 61, 17, [51, 20, 36, 48, 60]),
+};
 
 const fists: FigureSource = {
   focus: "upper",
@@ -227,6 +249,78 @@ const littleSideLift = (held: number): FigureSource => ({
   arc: "littleTip",
   props: [{ kind: "hammer", place: [held, 0, 0] }],
   poses: [-18, 28].map((deviation) => ({ right: { shoulderAbduction: 8, elbow: 6, pronation: 0, deviation, hand: "grip" } })),
+});
+
+/** Both fists round a rolled towel, level before the body; one wrist bent, the other bent back, by degrees. */
+const wrung = (degrees: number): PoseInput => {
+  const fist = (turned: number): ArmInput => {
+    const [sine, cosine] = [Math.sin((turned * Math.PI) / 180), Math.cos((turned * Math.PI) / 180)];
+    return {
+      hand: "grip",
+      touch: {
+        part: "world",
+        at: [-96, -230, 250],
+        with: "grip",
+        fingers: [0.15, -sine, cosine],
+        palm: [0, -cosine, -sine],
+        elbow: [-0.5, -1, -0.4],
+      },
+    };
+  };
+  return { right: fist(degrees), left: fist(-degrees) };
+};
+const twist: FigureSource = {
+  focus: "arm",
+  view: "front",
+  both: true,
+  strip: "whole",
+  arc: "knuckles",
+  props: [{ kind: "towelTwist" }],
+  poses: [wrung(-42), wrung(42)],
+};
+
+const thumbAndIndex: FigureSource = {
+  focus: "hand",
+  view: "front",
+  strip: "hand",
+  props: [{ kind: "bandPinch" }],
+  poses: [
+    { right: upright({ pronation: 60, hand: { shape: "together", thumb: { radial: 16, palmar: 10, opposition: 0, middle: 8, end: 6 } } }) },
+    {
+      right: upright({
+        pronation: 60,
+        hand: {
+          shape: "together",
+          index: { base: 0, middle: 4, end: 3, spread: 16 },
+          thumb: { radial: 56, palmar: 10, opposition: 0, middle: 8, end: 6 },
+        },
+      }),
+    },
+  ],
+};
+
+const fingersTogether = (paper: boolean): FigureSource => ({
+  focus: "hand",
+  view: "front",
+  both: true,
+  strip: "hand",
+  props: paper ? [{ kind: "paper", hand: "both" }] : [],
+  poses: (["spread", "together"] as const).map((hand) =>
+    both(
+      upright({ pronation: paper ? 30 : 70, hand: { shape: hand, thumb: { radial: 46, palmar: 12, opposition: 0, middle: 4, end: 2 } } }),
+    ),
+  ),
+});
+
+/** An arm held up while the other hand presses it down lightly. */
+const armRaise = (raised: ArmInput, on: Partial<NonNullable<ArmInput["touch"]>>): FigureSource => ({
+  focus: "upper",
+  view: "front",
+  signs: [{ kind: "press", hand: "helping", at: "backOfHand", way: [0, -1, 0] }],
+  poses: [
+    { right: { ...raised, elbow: 6, shoulderFlexion: 12, shoulderAbduction: 14, hand: "open" }, left: {} },
+    { right: { ...raised, elbow: 6, hand: "open" }, left: handContacts.holdsForearm({ ...on, grasp: false }, { girdleProtraction: 24 }) },
+  ],
 });
 
 export const strengthen: FigureSources = {
@@ -301,17 +395,62 @@ export const strengthen: FigureSources = {
     forms: { press: { ...flatToHook, signs: [{ kind: "press", hand: "worked", at: "knuckles", way: [0, -1, 0] }] } },
   },
   squeeze: {
-    figure: squeeze(33, {
-      shape: "grip",
-      index: { base: 58, middle: 72, end: 40, spread: 2 },
-      middle: { base: 60, middle: 72, end: 40, spread: 0 },
-    }),
-    forms: { firm: squeeze(30, "grip") },
+    figure: squeeze(inPalm),
+    forms: {
+      pads: squeeze({
+        ball: 28,
+        place: [9, 98, 60],
+        from: round(38, 22, 18, [39, 30, -10, 46, 56]),
+        to: round(45, 27, 20, [39, 25, -10, 50, 60]),
+      }),
+      fingertips: squeeze({
+        ball: 26,
+        place: [9, 91, 60],
+        from: round(32, 37, 46, [40, 54, 33, 42, 54]),
+        to: round(40, 40, 50, [37, 51, 35, 47, 60]),
+      }),
+      "palm-down": squeeze({ ...inPalm, pronation: 80, view: "right" }),
+      firm: squeeze({ ...inPalm, ball: 28, to: round(42, 66, 20, [51, 16, 43, 50, 60]) }),
+    },
     wrong: { pose: { right: atSide({ elbow: 100, pronation: 0, wristFlexion: 44, hand: "grip" }) }, watch: 0 },
   },
   "fist-clench-hold": { figure: fists, wrong: { pose: both(forward({ elbow: 20, wristFlexion: 40, hand: "fist" })), watch: 0 } },
   "finger-open-band": {
     figure: openBand,
     wrong: { pose: { right: upright({ pronation: 60, wristFlexion: 40, hand: closed }) }, watch: 0 },
+  },
+  "towel-twist": {
+    figure: twist,
+    wrong: { pose: { right: { ...wrung(40).right, shoulderAbduction: 44, girdleRaise: 24 }, left: wrung(40).left }, watch: 0 },
+  },
+  "thumb-index-band": { figure: thumbAndIndex },
+  "finger-squeeze": {
+    figure: fingersTogether(false),
+    forms: { paper: fingersTogether(true) },
+    wrong: { pose: both(upright({ pronation: 60, hand: "relaxed" })), watch: 0 },
+  },
+  "arm-raise-push": {
+    figure: armRaise(
+      { shoulderFlexion: 46, shoulderAbduction: 34, pronation: 0 },
+      { part: "otherForearm", at: [28, 44, 0], palm: [-1, 0, 0], fingers: [0, 0.5, -0.85], elbow: [-0.6, -1, 0.5] },
+    ),
+    forms: {
+      front: armRaise(
+        { shoulderFlexion: 70, shoulderAbduction: 0, pronation: -76 },
+        { part: "otherForearm", at: [0, 150, 26], fingers: [0.95, -0.2, 0], palm: [0, 0, -1] },
+      ),
+      side: armRaise(
+        { shoulderFlexion: 16, shoulderAbduction: 70, pronation: 76 },
+        { part: "otherUpperArm", at: [46, 60, 4], fingers: [0, 0.8, -0.6], palm: [-1, 0, 0], elbow: [-0.3, -1, 1] },
+      ),
+    },
+    wrong: {
+      pose: {
+        right: { shoulderFlexion: 40, shoulderAbduction: 44, elbow: 6, pronation: 0, girdleRaise: 36 },
+        left: {},
+        trunk: { bend: -14 },
+      },
+      watch: 0,
+    },
   },
 };

@@ -122,6 +122,47 @@ export const getReady = {
       hand: "Own hand rests on the head",
     },
   },
+  "chin-tuck": {
+    name: "Chin tuck",
+    steps: ["Sit or stand tall, eyes level.", "Slide the chin straight back: make a double chin.", "Stay for three, let it come forward."],
+    feel: "A long back of the neck.",
+    watch: ["Slide back; the head does not nod or tip.", "Shoulders stay low."],
+    care: ["Small and soft.", "Dizzy, or tingling in an arm? Stop."],
+    forms: {
+      "no-hand": "Without the hand",
+      hand: "Fingertips on the chin guide it back",
+    },
+  },
+  "look-down-aside": {
+    name: "Look down over the shoulder",
+    steps: [
+      "Sit or stand tall.",
+      "Turn the head half to one side, then look down past the shoulder.",
+      "Stay for two, come back, change side.",
+    ],
+    feel: "The back of the neck, on the far side.",
+    watch: ["Only the head goes; the far shoulder stays down."],
+    care: ["Never jerk; the hand only rests.", "Dizzy? Stop and look straight ahead."],
+    forms: {
+      "no-hand": "Without the hand",
+      hand: "Own hand adds a light push",
+    },
+  },
+  "look-up-aside": {
+    name: "Look up over the shoulder",
+    steps: [
+      "Sit or stand tall.",
+      "Turn the head half to one side, then look up over the shoulder.",
+      "Stay for two, come back, change side.",
+    ],
+    feel: "The front of the neck, on the far side.",
+    watch: ["Lift the chin; do not drop the head back."],
+    care: ["Small. Never jerk.", "Dizzy? Stop and look straight ahead."],
+    forms: {
+      "no-hand": "Without the hand",
+      hand: "Fingertips at the jaw add a light push",
+    },
+  },
   "tip-press": {
     name: "Tip press",
     steps: ["Set your fingertips together, palms apart.", "Press lightly until the fingers lean back.", "Let them part again."],
@@ -130,7 +171,7 @@ export const getReady = {
     care: ["No pressing through a sore joint."],
     forms: {
       light: "Light",
-      deeper: "Deeper",
+      deeper: "Deeper, fingers leaning well back",
     },
   },
 } satisfies Record<string, MovementWords>;

@@ -20,6 +20,7 @@ export const glide = {
       "steps-3": "Up to step 3",
       "steps-4": "Up to step 4",
       "steps-5": "All five steps",
+      tensioner: "Head stays away, only the wrist moves",
     },
   },
   "ulnar-glide": {
@@ -40,7 +41,9 @@ export const glide = {
       "steps-2": "Up to step 2",
       "steps-3": "Up to step 3",
       "steps-4": "Up to step 4",
+      "steps-5": "Up to step 5",
       "steps-6": "All six steps",
+      tensioner: "Head stays away, only the wrist moves",
     },
   },
   "tendon-glide": {
@@ -75,7 +78,7 @@ export const glide = {
     name: "Radial nerve glide",
     steps: [
       "Let the arm hang, thumb across the palm.",
-      "Bend the wrist.",
+      "Bend the wrist and tilt it towards the little finger.",
       "Straighten the elbow, turn the arm in.",
       "Take the arm slightly out.",
       "Shoulder blade down and back.",
@@ -89,7 +92,9 @@ export const glide = {
       "steps-2": "Up to step 2",
       "steps-3": "Up to step 3",
       "steps-4": "Up to step 4",
+      "steps-5": "Up to step 5",
       "steps-6": "All six steps",
+      tensioner: "Head stays away, only the wrist moves",
     },
   },
   "arms-wide-floss": {
@@ -101,11 +106,12 @@ export const glide = {
       "Swap.",
     ],
     feel: "A light pull from neck to palm, side to side.",
-    watch: ["The head goes towards the wrist that is bent back, never away from it."],
+    watch: ["The head goes towards the wrist that is bent back; away from it is a harder form."],
     care: ["Elbows straight only if it is mild."],
     forms: {
       "elbows-soft": "Elbows soft",
       "elbows-straight": "Elbows straight",
+      "head-away": "Head away from the wrist that is bent back",
     },
   },
 } satisfies Record<string, MovementWords>;

@@ -2,8 +2,9 @@
 import { getReady } from "./get-ready";
 import { mobility } from "./mobility";
 import { stretch } from "./stretch";
+import { upperBody } from "./upper-body";
 import { glide } from "./glide";
 import { strengthen } from "./strengthen";
 import { release } from "./release";
 
-export const movements = { ...getReady, ...mobility, ...stretch, ...glide, ...strengthen, ...release };
+export const movements = { ...getReady, ...mobility, ...stretch, ...upperBody, ...glide, ...strengthen, ...release };

@@ -63,7 +63,7 @@ export const mobility = {
       "Open hands.",
       "Fold in from the little finger, one finger after the other.",
       "The thumb wraps last.",
-      "Open in the same order.",
+      "Open again: thumb first, or from the little finger, as the form says.",
     ],
     feel: "Each finger on its own.",
     watch: ["One at a time, no bunching.", "Wrists straight."],
@@ -71,6 +71,7 @@ export const mobility = {
     forms: {
       slow: "Slow",
       quick: "Quicker",
+      "from-little": "Opens again from the little finger",
     },
   },
   "thumb-to-tips": {
@@ -158,6 +159,24 @@ export const mobility = {
       "elbow-soft": "Elbow soft",
       "elbow-straight": "Elbow straight",
       "hand-held": "Other hand keeps the wrist curled",
+    },
+  },
+  "reach-lift-turn-close": {
+    name: "Reach, lift, turn, close",
+    steps: [
+      "Reach both arms forward, palms down.",
+      "Let the hands drop.",
+      "Lift the hands, fingers up.",
+      "Lead with the little fingers: turn the palms up.",
+      "Close soft fists.",
+      "Open, turn back, palms down.",
+    ],
+    feel: "Wrists, forearms and fingers, one after the other.",
+    watch: ["Shoulders stay low.", "Each place is reached before the next."],
+    care: ["Arms lower with a sore shoulder."],
+    forms: {
+      low: "Arms low",
+      "shoulder-height": "Arms at shoulder height",
     },
   },
 } satisfies Record<string, MovementWords>;

@@ -70,13 +70,16 @@ export const strengthen = {
   },
   squeeze: {
     name: "Slow squeeze",
-    steps: ["Ball or rolled towel in the palm.", "Squeeze slowly.", "Stay for two.", "Let go just as slowly."],
+    steps: ["Ball or rolled towel in the hand, where the form says.", "Squeeze slowly.", "Stay for two.", "Let go just as slowly."],
     feel: "Palm and underside of the forearm.",
     watch: ["All fingers share it.", "The wrist stays straight."],
     care: ["Light to moderate; never as hard as you can."],
     forms: {
-      soft: "Soft",
-      firm: "Firm",
+      soft: "In the palm, soft",
+      pads: "Under the pads of the middle joints",
+      fingertips: "Under the fingertips",
+      "palm-down": "In the palm, palm down as at work",
+      firm: "In the palm, firm",
     },
   },
   "hook-pull-apart": {
@@ -176,6 +179,65 @@ export const strengthen = {
     forms: {
       moderate: "Moderate",
       "full-effort": "Full effort",
+    },
+  },
+  "towel-twist": {
+    name: "Towel twist",
+    steps: [
+      "Hold a rolled towel in both fists, level.",
+      "Twist as if wringing: one wrist bends, the other bends back.",
+      "Let go slowly, then twist the other way.",
+    ],
+    feel: "Both sides of both forearms.",
+    watch: ["The wrists do it; elbows stay at the sides.", "As far one way as the other."],
+    care: ["Light to moderate; not with a sore thumb base."],
+    forms: {
+      light: "Light twist",
+      firm: "Firm twist",
+    },
+  },
+  "thumb-index-band": {
+    name: "Thumb and first finger against a band",
+    steps: [
+      "Band round thumb and first finger, near the last joints.",
+      "Palm still: take both away from the hand.",
+      "Stay a moment.",
+      "Come back slowly.",
+    ],
+    feel: "Between thumb and first finger, back of the hand.",
+    watch: ["The thumb joints keep a slight bend.", "The wrist stays still."],
+    care: ["Check the band for cracks."],
+    forms: {
+      "light-band": "Light band",
+      "strong-band": "Strong band",
+    },
+  },
+  "finger-squeeze": {
+    name: "Fingers together",
+    steps: ["Hold the fingers long and a little apart.", "Press them side against side.", "Stay for three, open again."],
+    feel: "Deep in the hand, between the bones.",
+    watch: ["Fingers stay long; they do not curl.", "The thumb rests."],
+    care: [],
+    forms: {
+      free: "Finger against finger",
+      paper: "Holding a sheet of paper",
+    },
+  },
+  "arm-raise-push": {
+    name: "Raised arm, light push",
+    steps: [
+      "Raise the arm as the form says, below shoulder height.",
+      "Other hand presses down lightly on the forearm.",
+      "Do not let the arm move.",
+      "Let go slowly.",
+    ],
+    feel: "The shoulder holding.",
+    watch: ["The shoulder stays away from the ear.", "Stand tall; no leaning."],
+    care: ["A push of two fingers is enough.", "Lower the arm if the shoulder pinches."],
+    forms: {
+      "forty-five": "Half to the side, thumb up",
+      front: "To the front, palm up",
+      side: "To the side, palm down",
     },
   },
 } satisfies Record<string, MovementWords>;

@@ -51,16 +51,17 @@ export const stretch = {
   "thumb-wrap-tilt": {
     name: "Thumb-wrap tilt",
     steps: [
-      "Lay the thumb into the palm, fingers round it.",
+      "Close a soft fist; the thumb lies on the outside or inside, as the form says.",
       "Thumb side up, tilt the wrist towards the little finger.",
       "Stop at the first pull.",
     ],
     feel: "Thumb side of the wrist.",
     watch: ["Tilt only; the wrist does not bend."],
-    care: ["These tendons flare easily: stay at 2 of 10."],
+    care: ["These tendons flare easily: stay at 2 of 10.", "Two holds of 20 seconds at most in the first weeks."],
     forms: {
-      "own-weight": "Own weight",
-      assisted: "Other hand helps",
+      "thumb-outside": "Thumb on the outside of the fist",
+      "own-weight": "Thumb inside, own weight",
+      assisted: "Thumb inside, other hand helps",
     },
   },
   "palm-out-turn": {
@@ -182,6 +183,7 @@ export const stretch = {
       "fingers-forward": "Fingers forward",
       "to-the-side": "Fingers to the side",
       "back-to-you": "Fingers back to you",
+      "on-the-floor": "On hands and knees, fingers forward",
     },
   },
   "back-of-hand-lean": {
@@ -194,6 +196,7 @@ export const stretch = {
       hovering: "Hovering",
       light: "Light touch",
       lean: "Lean",
+      "on-the-floor": "On hands and knees, backs of the hands down",
     },
   },
   "under-foot-press": {
@@ -256,46 +259,6 @@ export const stretch = {
     feel: "The back of the wrists, loose.",
     watch: ["Let them hang; do not pull them down."],
     care: [],
-    forms: {
-      standard: "As described",
-    },
-  },
-  "side-reach": {
-    name: "Side reach",
-    steps: ["Reach one arm overhead.", "Lean away from it.", "Come up and change."],
-    feel: "The long side from hip to hand.",
-    watch: ["Lean straight to the side, not forward."],
-    care: ["Hand on the hip if the back is tired."],
-    forms: {
-      standard: "As described",
-    },
-  },
-  "trunk-turn": {
-    name: "Trunk turn",
-    steps: ["Lay your hands on your shoulders.", "Turn softly to one side.", "Come back and turn to the other."],
-    feel: "The middle of the back.",
-    watch: ["Turn, do not lean."],
-    care: ["Soft, never thrown."],
-    forms: {
-      standard: "As described",
-    },
-  },
-  "round-and-hug": {
-    name: "Round and hug",
-    steps: ["Reach round a big ball, real or thought of.", "Let the shoulder blades part.", "Breathe into the back."],
-    feel: "Between the shoulder blades.",
-    watch: ["Round the upper back, not the neck alone."],
-    care: [],
-    forms: {
-      standard: "As described",
-    },
-  },
-  "head-press": {
-    name: "Head press",
-    steps: ["Lace your hands behind the head.", "Grow tall into them, then press back.", "Let go slowly."],
-    feel: "The back of the neck working.",
-    watch: ["Shoulders low; the hands do not pull."],
-    care: ["Light to moderate."],
     forms: {
       standard: "As described",
     },
