@@ -43,6 +43,17 @@ describe("a strip", () => {
     expect(count(svg, /class="arc"/g)).toBe(1);
   });
 
+  it("ends with the slide of the last step, marked to and fro and not numbered, also after two steps", () => {
+    const slide: [Pose, Pose] = [steps[1]!, pose({ right: arm(50), left: arm(20), neck: { tilt: -26 } })];
+    const svg = stillOf({ way: "steps", poses: steps.slice(0, 2), slide });
+    expect(count(svg, /class="step"/g)).toBe(3);
+    const toAndFro = badge("toAndFro", 0, 0, 1).split('class="step"')[1]!;
+    const mark = / d="([^"]+)"/.exec(toAndFro)![1]!;
+    expect(svg.lastIndexOf(mark)).toBeGreaterThan(svg.indexOf(/ d="([^"]+)"/.exec(badge(2, 0, 0, 1).split('class="step"')[1]!)![1]!));
+    expect(svg.split(mark).length - 1).toBe(1);
+    expect(stillOf({ way: "steps", poses: steps.slice(0, 2) })).not.toContain(mark);
+  });
+
   it("numbers from one to nine, each another drawing", () => {
     const drawn = Array.from({ length: 9 }, (_, i) => / d="([^"]+)"/.exec(badge(i + 1, 0, 0, 1).split('class="step"')[1]!)![1]);
     expect(new Set(drawn).size).toBe(9);

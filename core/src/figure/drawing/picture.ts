@@ -59,7 +59,7 @@ export class StagedFigure {
 
   /** Everything in one still: the last pose with the ghost of the first, the way, the signs and the felt mark; a row of steps as a strip. */
   still(): string {
-    if (this.figure.strip || (this.figure.way === "steps" && this.poses.length > 2)) return this.frame(this.strip());
+    if (this.figure.strip || this.figure.slide || (this.figure.way === "steps" && this.poses.length > 2)) return this.frame(this.strip());
     const shown = this.figure.cover ?? this.poses.length - 1;
     return this.frame(this.shownFrom(this.first, this.poses[shown]!, shown > 0));
   }
@@ -74,12 +74,13 @@ export class StagedFigure {
     return drawn + way + said + this.inset(now);
   }
 
-  /** All steps in order, numbered, each over a pale outline of the one before. */
+  /** All steps in order, numbered, each over a pale outline of the one before; after them where the last one slides to and fro. */
   private strip(): string {
     const { poses, figure, width, height } = this;
     const alone = ({ left: _, ...pose }: Pose): Pose => pose;
     // What comes again is not shown again.
-    const shown = uniqWith(figure.strip === "hand" ? poses.map(alone) : poses, isEqual);
+    const steps = uniqWith(figure.strip === "hand" ? poses.map(alone) : poses, isEqual);
+    const shown = figure.slide ? [...steps, figure.slide[1]] : steps;
     const { arc: _way, slide: _slide, strip: _strip, ...rest } = figure;
     const close = figure.strip === "hand";
     const alike = { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) };
@@ -107,7 +108,7 @@ export class StagedFigure {
           const [x, y] = [(i % columns) * wide, Math.floor(i / columns) * high];
           return (
             `<g transform="translate(${number(x)} ${number(y)})"><g clip-path="url(#${clip})">${panel.shownFrom(before, pose, i > 0, i === shown.length - 1)}</g>` +
-            `${badge(i + 1, 20 * pen, 20 * pen, pen)}</g>`
+            `${badge(i < steps.length ? i + 1 : "toAndFro", 20 * pen, 20 * pen, pen)}</g>`
           );
         })
         .join("")

@@ -16,11 +16,13 @@ const DIGITS = [
   "M8.3 4A3.6 3.6 0 1 1 5 .4C7 .4 8.4 2 8.3 4C8.4 8 6 11.6 2 11.4",
 ] as const;
 
-/** A step's number in a round badge with its middle at (x, y). @param step 1 to 9 */
-export function badge(step: number, x: number, y: number, pen: number): string {
+const TO_AND_FRO = "M-1 6H11M2 2.6L-1.4 6L2 9.4M8 2.6L11.4 6L8 9.4";
+
+/** A step's number in a round badge with its middle at (x, y), or an arrow to and fro. @param step 1 to 9 */
+export function badge(step: number | "toAndFro", x: number, y: number, pen: number): string {
   const k = pen * 1.05;
   return (
     `<circle cx="${number(x)}" cy="${number(y)}" r="${number(13 * pen)}" fill="${ACCENT}"/>` +
-    `<path class="step" transform="translate(${number(x - 5 * k)} ${number(y - 6 * k)}) scale(${k.toFixed(2)})" d="${DIGITS[step % 10]!}" fill="none" stroke="#FFFDF8" stroke-width="2.2" stroke-linecap="round" stroke-linejoin="round"/>`
+    `<path class="step" transform="translate(${number(x - 5 * k)} ${number(y - 6 * k)}) scale(${k.toFixed(2)})" d="${step === "toAndFro" ? TO_AND_FRO : DIGITS[step % 10]!}" fill="none" stroke="#FFFDF8" stroke-width="2.2" stroke-linecap="round" stroke-linejoin="round"/>`
   );
 }

@@ -230,7 +230,7 @@ export const getReady: FigureSources = {
     forms: {
       "seated-half": {
         ...reachUpAndDown(40),
-        view: "frontRight",
+        view: "frontLeft",
         props: [
           { kind: "table", place: [0, -612, 60], size: [440, 420] },
           { kind: "thigh", place: [84, -540, 40] },

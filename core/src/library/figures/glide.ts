@@ -175,7 +175,7 @@ export const glide: FigureSources = {
   },
   "hook-to-fist": {
     figure: sequence(["hook", "softFist"], { way: "thereAndBack", cover: undefined }),
-    forms: { resting: resting(["hook", "softFist"], { way: "thereAndBack", cover: undefined }) },
+    forms: { resting: resting(["hook", "softFist"], { way: "thereAndBack", cover: undefined, strip: "hand" }) },
     wrong: { pose: both(upright({ pronation: 26, wristFlexion: 44, hand: "fist" })), watch: 0 },
   },
 };

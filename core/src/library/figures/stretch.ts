@@ -91,11 +91,11 @@ const lean = (fingers: Vector3, degrees: number, x: number, z: number, elbow: Ve
 
 const backs = (degrees: number, y: number): FigureSource => ({
   ...upper,
-  view: "frontRight",
+  view: "highRight",
   arc: "shoulder",
   props: [BENCH],
   inset: true,
-  enlargement: { of: "worked", view: "right", size: 0.4 },
+  enlargement: { of: "worked", view: "front", size: 0.4 },
   poses: [6, degrees].map((now) => ({
     ...both({
       hand: "together",
@@ -119,7 +119,7 @@ const onAllFours = (touching: "palm" | "backOfHand", fingers: Vector3, palm: Vec
   both: true,
   arc: "shoulder",
   inset: true,
-  enlargement: { of: "worked", view: "right", size: 0.4 },
+  enlargement: { of: "worked", view: touching === "palm" ? "right" : "front", size: 0.4 },
   props: [{ kind: "table", place: [0, -905, 240], size: [620, 1500] }],
   poses: [76, 86].map((lean) => ({
     ...both({
