@@ -4,8 +4,9 @@ import { shareKit } from "../kit";
 import { KIT_KINDS, misfitsOf, newItem, type KitKind, type Library, type Misfit, type Movement, type Phase, type Region } from "../library";
 import { withFirstLoad } from "../program";
 import { compilePerson, SLOT_KINDS, type Item, type SlotKind } from "../session";
-import { doseLadder, worthOf } from "../slot";
+import { doseLadder, type DoseStep } from "../slot";
 import type { ComposeLimits } from "./limits";
+import { countsAsDose } from "./shape";
 
 /** Which phases a slot takes. Strengthening only after the shift: never in the hour before work that strains. */
 export const SLOT_PHASES: Readonly<Record<SlotKind, readonly Phase[]>> = {
@@ -18,8 +19,11 @@ export const SLOT_PHASES: Readonly<Record<SlotKind, readonly Phase[]>> = {
 const GOOD: Readonly<Record<Phase, number>> = { getReady: 0.2, mobility: 0.4, stretch: 0.6, glide: 0.4, strengthen: 1, release: 0.4 };
 /** Points of a whole dose done every working day. */
 const POINTS_DAILY = 4;
-/** A full dose, and a light one of about this share. */
+/** A dose that takes more than this of its session may be a light one, of about that share, where more is covered by it. */
+const LONG_SHARE = 1 / 3;
 const LIGHT_SHARE = 0.6;
+/** The upper end of a dose, in two steps: a slot is filled with these, never with a dose nobody can remember. */
+const UPPER_SHARES = [1.25, 1.5] as const;
 
 export const KINDS = ["relief", "strength"] as const;
 export type Kind = (typeof KINDS)[number];
@@ -44,12 +48,24 @@ export interface Left {
   misfits: Misfit[];
 }
 
-/** @param makeId ids for the items, in order; the same calls give the same ids for the same proposal */
+/** A movement in a session with a share of its dose: what a lock names. */
+export interface Place {
+  slot: SlotKind;
+  movementId: string;
+  share: number;
+}
+
+/**
+ * Whole doses; a light one beside it only where the whole one takes much of the session, and never of a glide; and the doses that are locked.
+ *
+ * @param makeId ids for the items, in order; the same calls give the same ids for the same proposal
+ */
 export function candidatesFor(
   library: Library,
   movements: readonly Movement[],
   limits: ComposeLimits,
   makeId: () => string,
+  locks: readonly Place[] = [],
 ): { candidates: Candidate[]; left: Left[] } {
   const place = { settings: limits.settings, kit: [...new Set(limits.kit.map(({ kind }) => kind))] };
   const left: Left[] = [];
@@ -61,40 +77,76 @@ export function candidatesFor(
       left.push({ movement, misfits });
       return [];
     }
-    return SLOT_KINDS.filter(
+    const item = withFirstLoad(library, quickest(library, newItem(movement, limits.style, makeId()), movement), limits.kit);
+    const steps = doseLadder(item.dose, true);
+    const slots = SLOT_KINDS.filter(
       (slot) => limits.slotSec[slot] > 0 && SLOT_PHASES[slot].includes(movement.phase) && wanted(movement, limits),
-    ).flatMap((slot) =>
-      doses(library, movement, limits, makeId).flatMap(({ item, share }): Candidate[] => {
-        const sec = groupSec(library, item, movement, limits);
-        return sec === undefined || sec > limits.slotSec[slot]
-          ? []
-          : [
-              {
-                slot,
-                movement,
-                item,
-                share,
-                sec,
-                gives: movement.phase === "strengthen" ? "strength" : "relief",
-                points: pointsOf(movement, share, slot, limits),
-              },
-            ];
-      }),
     );
+    return slots.flatMap((slot) => {
+      const at = ({ dose, share }: DoseStep) => candidateAt(library, movement, { ...item, dose, id: makeId() }, share, slot, limits);
+      const asked = locks.filter((lock) => lock.slot === slot && lock.movementId === movement.id && lock.share !== 1);
+      const locked = asked.flatMap(
+        ({ share }) => at(steps.find((step) => Math.abs(step.share - share) < 1e-6) ?? { dose: item.dose, share: 1 }) ?? [],
+      );
+      const whole = at({ dose: item.dose, share: 1 });
+      // Only what takes much of a session may be shortened there: elsewhere a whole dose always finds room.
+      const long = (whole?.sec ?? Infinity) > limits.slotSec[slot] * LONG_SHARE;
+      const light = long && movement.phase !== "glide" ? lighter(steps, movement, at) : undefined;
+      return [...(whole ? [whole] : []), ...(light ? [light] : []), ...locked];
+    });
   });
   return { candidates, left };
 }
 
-function wanted(movement: Movement, { aim }: ComposeLimits): boolean {
-  return aim === "loadLed" || movement.phase !== "strengthen";
+/** Of the doses below the whole one that fit and still count as one, that nearest the usual light share. */
+function lighter(steps: readonly DoseStep[], movement: Movement, at: (step: DoseStep) => Candidate | undefined): Candidate | undefined {
+  const possible = steps.filter(({ share, dose }) => share < 1 && countsAsDose(movement, dose));
+  const nearest = [...possible].sort((a, b) => Math.abs(a.share - LIGHT_SHARE) - Math.abs(b.share - LIGHT_SHARE));
+  for (const step of nearest) {
+    const candidate = at(step);
+    if (candidate) return candidate;
+  }
+  return undefined;
 }
 
-function doses(library: Library, movement: Movement, { style, kit }: ComposeLimits, makeId: () => string): { item: Item; share: number }[] {
-  const item = withFirstLoad(library, quickest(library, newItem(movement, style, makeId()), movement), kit);
-  const light = doseLadder(item.dose).reduce((best, step) =>
-    Math.abs(step.share - LIGHT_SHARE) < Math.abs(best.share - LIGHT_SHARE) ? step : best,
-  );
-  return [{ item, share: 1 }, ...(light.share < 0.999 ? [{ item: { ...item, dose: light.dose }, share: light.share }] : [])];
+/** A movement in a session with a dose of its own; undefined where kit or time do not do. */
+export function candidateAt(
+  library: Library,
+  movement: Movement,
+  item: Item,
+  share: number,
+  slot: SlotKind,
+  limits: ComposeLimits,
+): Candidate | undefined {
+  const sec = groupSec(library, item, movement, limits);
+  if (sec === undefined || sec > limits.slotSec[slot]) return undefined;
+  return {
+    slot,
+    movement,
+    item,
+    share,
+    sec,
+    gives: movement.phase === "strengthen" ? "strength" : "relief",
+    points: pointsOf(movement, share, slot, limits),
+  };
+}
+
+/** The same item with fuller doses, the nearest to each upper share; itself first. A light one may become whole. */
+export function fullerThan(library: Library, candidate: Candidate, limits: ComposeLimits): Candidate[] {
+  const { movement, item, share, slot } = candidate;
+  const whole = newItem(movement, limits.style, item.id).dose;
+  const steps = doseLadder(whole, true);
+  const wanted = [...(share < 1 ? [1] : []), ...UPPER_SHARES];
+  const shares = wanted.map((aim) => steps.reduce((best, step) => (Math.abs(step.share - aim) < Math.abs(best.share - aim) ? step : best)));
+  const fuller = shares.filter((step, i) => step.share > share + 1e-9 && shares.indexOf(step) === i);
+  return [
+    candidate,
+    ...fuller.flatMap(({ dose, share: more }) => candidateAt(library, movement, { ...item, dose }, more, slot, limits) ?? []),
+  ];
+}
+
+function wanted(movement: Movement, { aim }: ComposeLimits): boolean {
+  return aim === "loadLed" || movement.phase !== "strengthen";
 }
 
 /** Alternating sides where that is the same dose in less time. */
@@ -128,7 +180,8 @@ function piecesOf(kinds: readonly KitKind[], kit: ComposeLimits["kit"]): number 
 function pointsOf(movement: Movement, share: number, slot: SlotKind, limits: ComposeLimits): Map<Region, number> {
   const { worked, stretched, released } = movement.regions;
   const daily = timesAWeek(slot, limits) / limits.daysAWeek;
-  const points = GOOD[movement.phase] * worthOf(share) * POINTS_DAILY * daily;
+  // Less than the dose is worth its share of it, more than the dose no more: a light dose is no bargain, a long one no cover for others.
+  const points = GOOD[movement.phase] * Math.min(1, share) * POINTS_DAILY * daily;
   return new Map([...new Set([...worked, ...stretched, ...released])].map((region) => [region, points]));
 }
 

@@ -7,8 +7,8 @@ import { composer, neediest, USUAL_LIMITS, type ComposeInput, type ComposeLimits
 import { modelOf, targetsOf } from "./model";
 import { brokenRules, SAMPLE_NAMES, solveInNode } from "./sample";
 
-/** Good within a tenth; the limit is for a machine that does much else at the same time. */
-const QUICK = { timeLimitSec: 30, gap: 0.1 };
+/** Good within a tenth; most of it is there at once. */
+const QUICK = { timeLimitSec: 6, gap: 0.1 };
 const limits = (change: Partial<ComposeLimits> = {}): ComposeLimits => ({
   ...USUAL_LIMITS,
   style: DEFAULT_STYLE,
@@ -149,9 +149,9 @@ it("the need of a region is that of the needier side", () => {
 });
 it("the model is one the solver can read whatever the crew", () => {
   const { candidates } = candidatesFor(SHIPPED_LIBRARY, [], limits(), sampleId);
-  expect(modelOf(candidates, { needs: new Map(), strengthNeeds: new Map(), opposites: [] }, limits(), new Set()).lp).toMatch(
-    /^Maximize\n objective: .+\nSubject To/,
-  );
+  expect(
+    modelOf(candidates, { needs: new Map(), strengthNeeds: new Map(), opposites: [] }, limits(), new Set(), { aim: "cover" }).lp,
+  ).toMatch(/^Maximize\n objective: .+\nSubject To/);
 });
 
 it("no proposal breaks a hard rule, for random crews with random kit, places, slots and needs", async () => {
@@ -210,8 +210,8 @@ it("what only a proof needs changes nothing of what is best", async () => {
     const { candidates } = candidatesFor(SHIPPED_LIBRARY, movements, short, sampleId);
     const asked = new Map(NEEDS.map(({ region, need: value }) => [region, value]));
     const wanted = { needs: asked, strengthNeeds: asked, opposites };
-    const value = async (hasty: boolean, locked = new Set<number>()) =>
-      (await solveInNode(modelOf(candidates, wanted, short, locked, hasty).lp, { timeLimitSec: 60, gap: 0 }))?.objective;
+    const value = async (plain: boolean, locked = new Set<number>()) =>
+      (await solveInNode(modelOf(candidates, wanted, short, locked, { aim: "cover", plain }).lp, { timeLimitSec: 60, gap: 0 }))?.objective;
     expect(await value(false)).toBeCloseTo((await value(true))!, 5);
     // A lock on a movement that another one outdoes stays possible.
     for (const i of [0, candidates.length - 1])
@@ -221,10 +221,11 @@ it("what only a proof needs changes nothing of what is best", async () => {
 
 it("the first answer keeps the rules too; the best begins with it, is no worse, and says how near it is", async () => {
   const ask = composer({ library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), ...SAMPLE_NAMES }, sampleId);
-  const first = (await ask.first(solveInNode, 2))!;
+  const first = ask.first()!;
   expect(brokenRules(first, limits())).toEqual([]);
-  const best = (await ask.best(solveInNode, { timeLimitSec: 10, gap: 0.03, from: first }))!;
+  const best = (await ask.best(solveInNode, { timeLimitSec: 10, gap: 0.03 }))!;
   expect(brokenRules(best, limits())).toEqual([]);
-  expect(best.covered).toBeGreaterThanOrEqual(first.covered - 1e-9);
+  // Covering keeps 99 % while the slots are filled and movements saved.
+  expect(best.covered).toBeGreaterThanOrEqual(first.covered * 0.99 - 1e-9);
   expect(best.gap).toBeLessThanOrEqual(0.03 + 1e-6);
 }, 30_000);

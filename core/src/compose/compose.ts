@@ -1,11 +1,13 @@
-/** From need to a proposal: candidates, model, solution, reasons. */
+/** From need to a proposal: candidates, one model after the other for the aims in their order, doses, reasons. */
 import type { Library, Movement, Region } from "../library";
 import type { RegionNeed } from "../need";
-import { candidatesFor, type Candidate } from "./candidates";
+import { candidatesFor, type Candidate, type Place } from "./candidates";
+import { dosed, filledUp } from "./finish";
 import type { ComposeLimits } from "./limits";
-import { gapOf, type Effort, type Solver } from "../solver";
-import { columnsOf, modelOf, type Wanted } from "./model";
-import { proposalFrom, type Place, type Proposal, type ProposalNames } from "./proposal";
+import { gapOf, type Effort, type Solved, type Solver } from "../solver";
+import { columnsOf, modelOf, outdone, TASTES, withoutOutdone, x, type Stage, type Taste, type Wanted } from "./model";
+import { searched } from "./search";
+import { proposalFrom, type Proposal, type ProposalNames } from "./proposal";
 
 export interface ComposeInput extends ProposalNames {
   needs: readonly RegionNeed[];
@@ -27,52 +29,121 @@ export function neediest(needs: readonly RegionNeed[], of: "need" | "strengthNee
   return most;
 }
 
-/** A first answer within the blink of an eye, and the best there is. Both are asked of the same candidates. */
+/** A first answer within the blink of an eye, and the best there is. Both are asked of the same candidates and finished alike. */
 export interface Composer {
-  /** Full doses only: half the choices. @returns undefined when nothing was found in that time */
-  first(solve: Solver, timeLimitSec: number): Promise<Proposal | undefined>;
+  /** What a search without a solver finds. @returns undefined when locked items do not fit */
+  first(): Proposal | undefined;
   /**
-   * @param effort how long the solver may think and how close to proven best it has to come; `from` a proposal it begins with
+   * @param effort how long the solver may think in all, and how close to proven best it has to come; it begins with the first answer
    * @returns undefined when no program keeps to all limits (locked items that do not fit), or none was found in that time
    */
-  best(solve: Solver, effort: Effort & { from?: Proposal }): Promise<Proposal | undefined>;
+  best(solve: Solver, effort: Effort): Promise<Proposal | undefined>;
+  /**
+   * Programs nearly as good as the best, each after another taste; those that are the same as one before are left out.
+   * @param effort how long the solver may think about each; asked after `best`, whose reach they keep to
+   */
+  alternatives(solve: Solver, effort: Effort): Promise<Alternative[]>;
 }
+
+export interface Alternative {
+  taste: Taste;
+  proposal: Proposal;
+}
+
+/** Of the time there is, this much may go to covering; the later aims share the rest. */
+const COVER_SHARE = 0.6;
+/** The later aims are looked for this near to their best. */
+const LATER_GAP = 0.02;
 
 /** @param makeId ids, in order: the same input with the same ids gives the same proposal */
 export function composer(input: ComposeInput, makeId: () => string): Composer {
+  const { library, limits } = input;
   const wanted: Wanted = {
     needs: neediest(input.needs),
     strengthNeeds: neediest(input.needs, "strengthNeed"),
     opposites: input.opposites,
   };
-  const { candidates, left } = candidatesFor(
-    input.library,
-    (input.movements ?? input.library.movements).filter(({ id }) => !input.excluded?.includes(id)),
-    input.limits,
-    makeId,
-  );
   const locks = input.locked ?? [];
-  const isOneOf = (places: readonly Place[], { slot, movement, share }: Candidate) =>
-    places.some((place) => place.slot === slot && place.movementId === movement.id && Math.abs(place.share - share) < 1e-6);
-  const placesIn = (list: readonly Candidate[], places: readonly Place[]) =>
-    new Set(list.flatMap((each, i) => (isOneOf(places, each) ? [i] : [])));
-  const ask = async (list: readonly Candidate[], solve: Solver, effort: Effort) => {
-    const locked = placesIn(list, locks);
-    if (locked.size < locks.length) return undefined;
-    const solved = await solve(modelOf(list, wanted, input.limits, locked, effort.hasty).lp, effort);
-    return solved && { ...proposalFrom(list, left, wanted, input.limits, solved.columns, input, makeId), gap: gapOf(solved) };
-  };
+  const { candidates, left } = candidatesFor(
+    library,
+    (input.movements ?? library.movements).filter(({ id }) => !input.excluded?.includes(id)),
+    limits,
+    makeId,
+    locks,
+  );
+  const at = (place: Place) =>
+    candidates.findIndex(
+      ({ slot, movement, share }) => slot === place.slot && movement.id === place.movementId && Math.abs(share - place.share) < 1e-6,
+    );
+  const locked = new Set(locks.map(at));
+  const wholeOnes = candidates.filter(({ share }) => share >= 1);
+  const ask = (solve: Solver, stage: Stage, effort: Effort) => solve(modelOf(candidates, wanted, limits, locked, stage).lp, effort);
+  const chosenIn = ({ columns }: Pick<Solved, "columns">) => candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
+  const startFrom = (chosen: readonly Candidate[]) => columnsOf(candidates, new Set(chosen.map((each) => candidates.indexOf(each))));
+  const proposed = (chosen: readonly Candidate[], gap: number): Proposal => ({
+    ...proposalFrom(
+      candidates,
+      left,
+      wanted,
+      limits,
+      dosed(library, filledUp(chosen, wholeOnes, wanted, limits), wanted, limits, locks),
+      input,
+      makeId,
+    ),
+    gap,
+  });
+  /** What the best reached, once it was asked for. */
+  let reached: { covered: number; light: number; filled: number; chosen: readonly Candidate[] } | undefined;
   return {
-    first: (solve, timeLimitSec) =>
-      ask(
-        candidates.filter((each) => each.share === 1 || isOneOf(locks, each)),
+    first: () => {
+      const found = locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked);
+      return found && proposed(found, Infinity);
+    },
+    best: async (solve, { timeLimitSec, ...effort }) => {
+      const found = locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked);
+      if (locked.has(-1)) return undefined;
+      const start = found && withoutOutdone(found, candidates, outdone(candidates, wanted, limits, locked));
+      const cover = await ask(
         solve,
-        { timeLimitSec, gap: 0.2, hasty: true },
-      ),
-    best: (solve, { from, ...effort }) =>
-      ask(candidates, solve, {
-        ...effort,
-        ...(from && { start: columnsOf(candidates, placesIn(candidates, [...from.places.values()])) }),
-      }),
+        { aim: "cover" },
+        { ...effort, timeLimitSec: timeLimitSec * COVER_SHARE, ...(start && { start: startFrom(start) }) },
+      );
+      if (!cover) return found && proposed(found, Infinity);
+      const gap = gapOf(cover);
+      const later = { timeLimitSec: (timeLimitSec * (1 - COVER_SHARE)) / 3, gap: LATER_GAP };
+      const covered = cover.objective;
+      // As few light doses as cover as much; where there is none, or none can be saved, there is nothing to ask.
+      const lightIn = (chosen: readonly Candidate[]) =>
+        chosen.filter((each) => each.share < 1 && !locked.has(candidates.indexOf(each))).length;
+      const covering = chosenIn(cover);
+      const whole =
+        lightIn(covering) > 0 ? await ask(solve, { aim: "whole", covered }, { ...later, start: startFrom(covering) }) : undefined;
+      const wholeDoses = whole ? chosenIn(whole) : covering;
+      const light = lightIn(wholeDoses);
+      const full = filledUp(wholeDoses, wholeOnes, wanted, limits);
+      const fill = await ask(solve, { aim: "fill", covered, light }, { ...later, start: startFrom(full) });
+      if (!fill) return proposed(full, gap);
+      reached = { covered, light, filled: fill.objective, chosen: chosenIn(fill) };
+      const few = await ask(solve, { aim: "few", covered, light, filled: fill.objective }, { ...later, start: startFrom(chosenIn(fill)) });
+      return proposed(chosenIn(few ?? fill), gap);
+    },
+    alternatives: async (solve, effort) => {
+      if (!reached) return [];
+      const { chosen, ...kept } = reached;
+      const found: Alternative[] = [];
+      for (const taste of TASTES) {
+        const solved = await ask(solve, { aim: taste, ...kept }, { ...effort, start: startFrom(chosen) });
+        const proposal = solved && proposed(chosenIn(solved), Infinity);
+        if (proposal && !found.some((other) => sameItems(other.proposal, proposal))) found.push({ taste, proposal });
+      }
+      return found;
+    },
   };
+}
+
+function sameItems(one: Proposal, other: Proposal): boolean {
+  const items = ({ places }: Proposal) =>
+    new Set([...places.values()].map(({ slot, movementId, share }) => `${slot} ${movementId} ${share.toFixed(3)}`));
+  const [a, b] = [items(one), items(other)];
+  return a.size === b.size && [...a].every((each) => b.has(each));
 }

@@ -1,4 +1,7 @@
-/** Programs composed from need by a 0/1 programme (docs/compose.md). */
-export { composer, neediest, type Composer, type ComposeInput } from "./compose";
+/** Programs composed from need by 0/1 programmes, one aim after the other (docs/compose.md). */
+export { composer, neediest, type Alternative, type Composer, type ComposeInput } from "./compose";
+export type { Taste } from "./model";
+export { limitsWith, notchGains, type Notch, type NotchGain } from "./notches";
 export { USUAL_LIMITS, type ComposeLimits } from "./limits";
-export type { Hindrance, ItemReason, Proposal, Unmet } from "./proposal";
+export type { AimMissed } from "./aims";
+export { MET, type Hindrance, type ItemReason, type Met, type Proposal, type Unmet } from "./proposal";

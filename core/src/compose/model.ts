@@ -10,6 +10,7 @@ import { columnName, lpText, type Row, type Term } from "../solver";
 import { grouped } from "../units";
 import { KINDS, type Candidate, type Kind } from "./candidates";
 import type { ComposeLimits } from "./limits";
+import { CLOSE_FROM_SEC, closes, getsReady, kitOf, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
 
 /** Points a week that answer a need of 100, by kind. Planning figures of this practice. */
 const POINTS_FOR_FULL_NEED = { loadLed: { relief: 5, strength: 5 }, reliefLed: { relief: 10, strength: 0 } } as const;
@@ -20,9 +21,15 @@ export function targetOf(need: number, kind: Kind, aim: ComposeLimits["aim"]): n
 }
 /** What the opposite of a posture counts beside need, for an hour of it. */
 const OPPOSITE_WEIGHT = 1.2;
-/** Small against a point of need: of two proposals that cover the same, the one people remember, then the shorter. */
-const MOVEMENT_COST = 0.08;
-const SECOND_COST = 0.0008;
+/** A second that goes to the neediest region counts this much more than one that goes to none. */
+const NEEDED_SECOND = 0.5;
+/** What a later aim may cost an earlier one. */
+export const KEPT = 0.99;
+
+/** What reversing a posture counts, by its minutes a day: two hours or more count most. */
+export function oppositeWeight({ left, right }: { left: number; right: number }): number {
+  return OPPOSITE_WEIGHT * Math.min(2, Math.max(left, right) / 60);
+}
 
 export interface Wanted {
   /** Region → need 0–100, of the side that needs it more: both sides get the same. */
@@ -32,44 +39,65 @@ export interface Wanted {
   opposites: readonly Pick<Opposite, "posture" | "left" | "right">[];
 }
 
+/** The aims in their order; each keeps what the ones before it reached, but for 1 %. */
+export type Stage =
+  | { aim: "cover"; plain?: boolean }
+  | { aim: "whole"; covered: number }
+  | { aim: "fill"; covered: number; light: number }
+  | { aim: "few"; covered: number; light: number; filled: number }
+  /** Another program that is nearly as good, after somebody's taste. */
+  | { aim: Taste; covered: number; light: number; filled: number };
+
+/** As few movements to remember as can be · as many different ones · as few items with kit in the hand. */
+export const TASTES = ["fewest", "variety", "leastKit"] as const;
+export type Taste = (typeof TASTES)[number];
+/** What a taste may cost the aims before it. */
+export const KEPT_BY_TASTE = 0.93;
+
 export interface Model {
   lp: string;
   candidates: readonly Candidate[];
 }
 
-/** @param locked candidates that must be in, by their place in the list @param hasty without what only a proof needs */
+/**
+ * @param locked candidates that must be in, by their place in the list
+ * @param stage what is asked for; `plain` leaves out what only a proof needs
+ */
 export function modelOf(
   candidates: readonly Candidate[],
   wanted: Wanted,
   limits: ComposeLimits,
   locked: ReadonlySet<number>,
-  hasty = false,
+  stage: Stage,
 ): Model {
   const targets = targetsOf(wanted, limits);
+  const cover = coverTerms(targets, wanted);
+  const fill = fillTerms(candidates, wanted, limits);
+  const light = candidates.flatMap(({ share }, i): Term[] => (share < 1 && !locked.has(i) ? [[1, x(i)]] : []));
+  const kept = (TASTES as readonly string[]).includes(stage.aim) ? KEPT_BY_TASTE : KEPT;
   const rows = [
     ...withinSlots(candidates, limits),
     ...oneDoseEach(candidates),
     ...fewEnough(candidates, limits),
-    ...readyFirst(candidates),
+    ...shaped(candidates, limits),
     ...daily(candidates, limits),
     ...coverage(candidates, targets),
     ...reversed(candidates, wanted),
-    ...(hasty ? [] : betterFirst(candidates, targets, wanted, locked)),
+    ...(stage.aim === "cover" && !stage.plain ? betterFirst(candidates, wanted, limits, locked) : []),
+    ...(stage.aim === "cover" ? [] : row("covered", cover, ">=", stage.covered * kept)),
+    ...("light" in stage ? row("light", light, "<=", stage.light) : []),
+    ...("filled" in stage ? row("filled", fill, ">=", stage.filled * kept) : []),
     ...[...locked].map((i): Row => ({ name: `lock${i}`, terms: [[1, x(i)]], sense: "=", bound: 1 })),
   ];
-  const objective: Term[] = [
-    ...targets.map(({ region, kind, need }): Term => [need / 100, `c_${kind}_${region}`]),
-    ...wanted.opposites.map(({ posture, left, right }): Term => [
-      OPPOSITE_WEIGHT * Math.min(2, Math.max(left, right) / 60),
-      `r_${posture}`,
-    ]),
-    ...movementsOf(candidates).map((id): Term => [-MOVEMENT_COST, y(id)]),
-    ...candidates.map(({ sec }, i): Term => [-SECOND_COST * sec, x(i)]),
-  ];
+  const few: Term[] = movementsOf(candidates).map((id): Term => [-1, y(id)]);
+  const whole = light.map(([count, column]): Term => [-count, column]);
+  const withKit = candidates.flatMap(({ movement, item }, i): Term[] => (kitOf(movement, item.formId).length > 0 ? [[-1, x(i)]] : []));
+  const variety = few.map(([, column]): Term => [1, column]);
+  const objective = { cover, whole, fill, few, fewest: few, variety, leastKit: withKit }[stage.aim];
   const binaries = [
     ...candidates.map((_, i) => x(i)),
     ...movementsOf(candidates).map(y),
-    ...SLOT_KINDS.flatMap((slot) => [...(slot === "break" ? [] : [`s_${slot}`]), `g_${slot}`, `t_${slot}`]),
+    ...SLOT_KINDS.flatMap((slot) => [`s_${slot}`, `g_${slot}`, `t_${slot}`]),
   ];
   const upTo = new Map([
     ...targets.map(({ region, kind, target }): [string, number] => [`c_${kind}_${region}`, target]),
@@ -77,6 +105,26 @@ export function modelOf(
   ]);
   const lp = lpText({ aim: "Maximize", objective, rows, upTo, binaries });
   return { lp, candidates };
+}
+
+/** Covered points, each as much as its region needs them, and postures reversed by their hours. */
+function coverTerms(targets: readonly Target[], { opposites }: Wanted): Term[] {
+  return [
+    ...targets.map(({ region, kind, need }): Term => [need / 100, `c_${kind}_${region}`]),
+    ...opposites.map((each): Term => [oppositeWeight(each), `r_${each.posture}`]),
+  ];
+}
+
+/** Shares of the slots that are used, those seconds first that go where most is needed. */
+function fillTerms(candidates: readonly Candidate[], wanted: Wanted, { slotSec }: ComposeLimits): Term[] {
+  return candidates.map((each, i): Term => [secondsWorth(each, wanted) / slotSec[each.slot], x(i)]);
+}
+
+/** Seconds of an item, more where they go to a needy region. */
+export function secondsWorth({ sec, points, gives }: Candidate, { needs, strengthNeeds }: Wanted): number {
+  const asked = gives === "strength" ? strengthNeeds : needs;
+  const most = Math.max(0, ...[...points.keys()].map((region) => asked.get(region) ?? 0));
+  return sec * (1 + (NEEDED_SECOND * most) / 100);
 }
 
 /** Nothing is longer than its slot. */
@@ -121,22 +169,33 @@ function fewEnough(candidates: readonly Candidate[], { mostItems, mostMovements 
   ];
 }
 
-/** Before the shift and after it, something gets ready first; a session with anything in it is a session. */
-function readyFirst(candidates: readonly Candidate[]): Row[] {
-  return (["preShift", "postShift"] as const).flatMap((slot) => [
-    ...marks("s", slot, standings(candidates)),
-    ...row(
-      `ready_${slot}`,
-      [
-        ...inSlot(candidates, slot)
-          .filter(([c]) => c.movement.phase === "getReady")
-          .map(([, i]): Term => [1, x(i)]),
-        [-1, `s_${slot}`],
-      ],
-      ">=",
-      0,
-    ),
-  ]);
+/**
+ * Before the shift and after it, something gets ready first, for a minute where the session is long enough; what is long enough is
+ * closed. Where the library has less to get ready with, all of it.
+ */
+function shaped(candidates: readonly Candidate[], { slotSec }: ComposeLimits): Row[] {
+  const standing = standings(candidates);
+  return SLOT_KINDS.flatMap((slot) => {
+    const here = inSlot(candidates, slot);
+    const ready = here.filter(([{ movement }]) => getsReady(movement));
+    const closing = here.filter(([{ movement }]) => closes(movement));
+    const most = ready.reduce((sum, [{ sec }]) => sum + sec, 0);
+    const least = slotSec[slot] >= READY_FROM_SEC ? Math.min(LEAST_READY_SEC, most) : 0;
+    const ends = slotSec[slot] >= CLOSE_FROM_SEC && closing.length > 0;
+    if (slot === "break" && !ends) return [];
+    return [
+      ...marks("s", slot, standing),
+      ...(slot === "break"
+        ? []
+        : [
+            ...row(`ready_${slot}`, [...ready.map(([, i]): Term => [1, x(i)]), [-1, `s_${slot}`]], ">=", 0),
+            ...(least > 0
+              ? row(`readySec_${slot}`, [...ready.map(([{ sec }, i]): Term => [sec, x(i)]), [-least, `s_${slot}`]], ">=", 0)
+              : []),
+          ]),
+      ...(ends ? row(`close_${slot}`, [...closing.map(([, i]): Term => [1, x(i)]), [-1, `s_${slot}`]], ">=", 0) : []),
+    ];
+  });
 }
 
 /** At most so many sessions a day with glides, with mobility or stretching; one glide a session. */
@@ -180,24 +239,37 @@ function marks(mark: string, slot: SlotKind, standing: readonly Standing[]): Row
 
 /**
  * Of two movements of which one does all the other does in no more time, the better one stands in a session before the other may. No
- * proposal is lost that is better than those kept; without it a solver has to try every way round. A movement
- * that is locked somewhere is left as it is.
+ * cover is lost; without it a solver has to try every way round. Not for what gets ready or closes, whose seconds count for themselves,
+ * and not for a movement that is locked somewhere.
  */
-function betterFirst(
+function betterFirst(candidates: readonly Candidate[], wanted: Wanted, limits: ComposeLimits, locked: ReadonlySet<number>): Row[] {
+  const standing = grouped(standings(candidates), ({ id }) => id);
+  const doses = (id: string, slot: SlotKind) => standing.get(id)!.find((each) => each.slot === slot)?.terms ?? [];
+  return outdone(candidates, wanted, limits, locked).flatMap(({ better, other }) =>
+    standing.get(other)!.map(({ slot, terms }): Row => ({
+      name: columnName("first", slot, better, other),
+      terms: [...terms, ...doses(better, slot).map(([, variable]): Term => [-1, variable])],
+      sense: "<=",
+      bound: 0,
+    })),
+  );
+}
+
+/** Pairs of movements of which the better does all the other does, wherever the other may stand, in no more time. */
+export function outdone(
   candidates: readonly Candidate[],
-  targets: readonly Target[],
-  { opposites }: Wanted,
+  wanted: Wanted,
+  limits: ComposeLimits,
   locked: ReadonlySet<number>,
-): Row[] {
-  const asked = new Set(targets.map(({ kind, region }) => `${kind} ${region}`));
-  const postures = opposites.map(({ posture }) => posture as WorkPosture);
+): { better: string; other: string }[] {
+  const asked = new Set(targetsOf(wanted, limits).map(({ kind, region }) => `${kind} ${region}`));
+  const postures = wanted.opposites.map(({ posture }) => posture as WorkPosture);
   const does = (one: Candidate, other: Candidate) =>
     one.sec <= other.sec &&
     one.gives === other.gives &&
     [...other.points].every(([region, points]) => !asked.has(`${other.gives} ${region}`) || (one.points.get(region) ?? 0) >= points) &&
     postures.every((posture) => !other.movement.reverses.includes(posture) || one.movement.reverses.includes(posture));
   const standing = grouped(standings(candidates), ({ id }) => id);
-  const doses = (id: string, slot: SlotKind) => standing.get(id)!.find((each) => each.slot === slot)?.terms ?? [];
   const covers = (one: string, other: string) =>
     standing
       .get(other)!
@@ -207,19 +279,34 @@ function betterFirst(
         ),
       );
   const stays = new Set([...locked].map((i) => candidates[i]!.movement.id));
-  const order = movementsOf(candidates);
+  const phaseOf = (id: string) => standing.get(id)![0]!.phase;
+  const order = movementsOf(candidates).filter((id) => phaseOf(id) !== "getReady" && phaseOf(id) !== "release");
   return order.flatMap((better, i) =>
     order.flatMap((other, j) => {
-      const alike = i !== j && !stays.has(other) && standing.get(better)![0]!.phase === standing.get(other)![0]!.phase;
-      if (!alike || !covers(better, other) || (i > j && covers(other, better))) return [];
-      return standing.get(other)!.map(({ slot, terms }): Row => ({
-        name: columnName("first", slot, better, other),
-        terms: [...terms, ...doses(better, slot).map(([, variable]): Term => [-1, variable])],
-        sense: "<=",
-        bound: 0,
-      }));
+      const alike = i !== j && !stays.has(other) && phaseOf(better) === phaseOf(other);
+      return alike && covers(better, other) && !(i > j && covers(other, better)) ? [{ better, other }] : [];
     }),
   );
+}
+
+/** The same program with each outdone movement exchanged for the better one where that one is missing: it covers no less. */
+export function withoutOutdone(
+  chosen: readonly Candidate[],
+  candidates: readonly Candidate[],
+  pairs: readonly { better: string; other: string }[],
+): Candidate[] {
+  let now = [...chosen];
+  const stands = (id: string, slot: SlotKind) => now.some((each) => each.movement.id === id && each.slot === slot);
+  for (let changed = true; changed;) {
+    changed = false;
+    for (const { better, other } of pairs)
+      for (const each of now.filter(({ movement, slot }) => movement.id === other && !stands(better, slot))) {
+        const instead = candidates.find(({ movement, slot }) => movement.id === better && slot === each.slot)!;
+        now = now.map((one) => (one === each ? instead : one));
+        changed = true;
+      }
+  }
+  return now;
 }
 
 export interface Target {

@@ -1,11 +1,12 @@
 /** A solution read back: sessions in order, why each item is there, and what could not be covered and why. */
 import type { KitKind, Region, Setting, WorkPosture } from "../library";
-import { PHASES } from "../library";
 import type { Program } from "../program";
 import { SLOT_KINDS, type SlotKind } from "../session";
-import { type Candidate, type Kind, type Left } from "./candidates";
+import type { Candidate, Kind, Left, Place } from "./candidates";
 import type { ComposeLimits } from "./limits";
-import { targetsOf, x, type Target, type Wanted } from "./model";
+import { targetsOf, type Target, type Wanted } from "./model";
+import { aimsMissed, type AimMissed } from "./aims";
+import { changeOvers, inOrder, standOf } from "./shape";
 
 export interface ItemReason {
   /** Regions it is there for, the neediest first, with the points it gives. */
@@ -22,12 +23,18 @@ export type Hindrance =
   | { kind: "items"; slots: SlotKind[] }
   | { kind: "nothing" };
 
-export interface Unmet {
+/** How much of a region's need is met, and by what. */
+export interface Met {
   region: Region;
   kind: Kind;
   need: number;
   /** Share of its target that is covered, 0–1. */
   covered: number;
+  /** Movements that give it something, what gives most first. */
+  by: string[];
+}
+
+export interface Unmet extends Met {
   because: Hindrance;
 }
 
@@ -35,7 +42,15 @@ export interface Proposal {
   program: Program;
   reasons: Map<string, ItemReason>;
   seconds: Map<SlotKind, number>;
+  /** Every need, the greatest first. */
+  met: Met[];
   unmet: Unmet[];
+  /** How often each session changes its place or what is in the hand. */
+  changeOvers: Map<SlotKind, number>;
+  /** Sessions that are used less than they might be, and the limit that stands in the way. */
+  spare: { slot: SlotKind; usedSec: number; because: "items" | "movements" | "nothing" }[];
+  /** What keeps it from being made a program. */
+  missed: AimMissed[];
   /** Needed points that are covered, as a share, weighted by need. */
   covered: number;
   /** Item id → where it stands and with which share of its dose: what a lock has to name. */
@@ -50,25 +65,21 @@ export interface ProposalNames {
   sessionNames: Readonly<Record<SlotKind, string>>;
 }
 
-export interface Place {
-  slot: SlotKind;
-  movementId: string;
-  share: number;
-}
-
-/** @param columns name → value, as the solver gives them @param makeId ids for the sessions */
+/** @param chosen the candidates that are in, with their final doses @param makeId ids for the sessions */
 export function proposalFrom(
   candidates: readonly Candidate[],
   left: readonly Left[],
   wanted: Wanted,
   limits: ComposeLimits,
-  columns: ReadonlyMap<string, number>,
+  chosen: readonly Candidate[],
   { name, sessionNames }: ProposalNames,
   makeId: () => string,
 ): Omit<Proposal, "gap"> {
-  const chosen = candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
   const bySlot = (slot: SlotKind) =>
-    chosen.filter((each) => each.slot === slot).sort((a, b) => PHASES.indexOf(a.movement.phase) - PHASES.indexOf(b.movement.phase));
+    inOrder(
+      chosen.filter((each) => each.slot === slot),
+      limits.settings,
+    );
   const sessions = SLOT_KINDS.flatMap((slot) => {
     const items = bySlot(slot).map(({ item }) => item);
     return items.length === 0 ? [] : [{ id: makeId(), name: sessionNames[slot], slot, items }];
@@ -78,20 +89,56 @@ export function proposalFrom(
     chosen.reduce((sum, each) => sum + (each.gives === kind ? (each.points.get(region) ?? 0) : 0), 0);
   const targets = targetsOf(wanted, limits);
   const weight = targets.reduce((sum, { need, target }) => sum + need * target, 0);
-  const unmet = targets
-    .map((each) => ({ region: each.region, kind: each.kind, need: each.need, covered: Math.min(1, points(each) / each.target) }))
+  const met = targets
+    .map((each): Met => ({
+      region: each.region,
+      kind: each.kind,
+      need: each.need,
+      covered: Math.min(1, points(each) / each.target),
+      by: givers(chosen, each),
+    }))
+    .sort((a, b) => b.need - a.need);
+  const unmet = met
     // What is almost there is there: nobody would act on the last few percent.
-    .filter(({ covered }) => covered < 0.97)
+    .filter(({ covered }) => covered < MET)
     .sort((a, b) => b.need * (1 - b.covered) - a.need * (1 - a.covered))
     .map((each): Unmet => ({ ...each, because: hindranceOf(each, candidates, left, chosen, limits) }));
   return {
     program: { name, style: limits.style, weeks: limits.weeks, sessions },
     reasons,
     seconds: new Map(SLOT_KINDS.map((slot) => [slot, bySlot(slot).reduce((sum, { sec }) => sum + sec, 0)])),
+    met,
     unmet,
+    changeOvers: new Map(
+      SLOT_KINDS.map((slot) => [
+        slot,
+        changeOvers(bySlot(slot).map(({ movement, item }) => standOf(movement, item.formId, limits.settings))),
+      ]),
+    ),
+    spare: SLOT_KINDS.flatMap((slot) => {
+      const here = bySlot(slot);
+      const usedSec = here.reduce((sum, { sec }) => sum + sec, 0);
+      if (here.length === 0 || usedSec >= WELL_USED * limits.slotSec[slot]) return [];
+      const remembered = new Set(chosen.map(({ movement }) => movement.id)).size;
+      const because = here.length >= limits.mostItems ? "items" : remembered >= limits.mostMovements ? "movements" : "nothing";
+      return [{ slot, usedSec, because } as const];
+    }),
+    missed: aimsMissed(chosen, candidates, limits),
     covered: weight === 0 ? 1 : targets.reduce((sum, each) => sum + each.need * Math.min(each.target, points(each)), 0) / weight,
     places: new Map(chosen.map(({ item, slot, movement, share }) => [item.id, { slot, movementId: movement.id, share }])),
   };
+}
+
+/** A session is well used from here. */
+const WELL_USED = 0.85;
+/** Covered so far, a need is met. */
+export const MET = 0.97;
+
+function givers(chosen: readonly Candidate[], { region, kind }: Pick<Target, "region" | "kind">): string[] {
+  const given = new Map<string, number>();
+  for (const { movement, gives, points } of chosen)
+    if (gives === kind && points.has(region)) given.set(movement.id, (given.get(movement.id) ?? 0) + points.get(region)!);
+  return [...given].sort((a, b) => b[1] - a[1]).map(([id]) => id);
 }
 
 function reasonOf({ movement, points, gives }: Candidate, { needs, strengthNeeds, opposites }: Wanted): ItemReason {

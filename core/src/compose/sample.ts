@@ -2,11 +2,14 @@
 import loadHighs from "highs";
 import { misfitsOf, PHASES, SHIPPED_LIBRARY, type Region } from "../library";
 import { compilePerson, SLOT_KINDS, type SlotKind } from "../session";
-import type { Candidate } from "./candidates";
+import { doseLadder } from "../slot";
+import { candidateAt, candidatesFor, type Candidate } from "./candidates";
+import { neediest, type ComposeInput } from "./compose";
 import type { ComposeLimits } from "./limits";
-import { targetOf, targetsOf, type Wanted } from "./model";
+import { modelOf, targetOf, targetsOf, type Wanted } from "./model";
 import type { Proposal, ProposalNames } from "./proposal";
-import { solverWith } from "../solver";
+import { countsAsDose } from "./shape";
+import { solverWith, type Effort, type Solver } from "../solver";
 
 export const solveInNode = solverWith(() => loadHighs());
 
@@ -15,6 +18,31 @@ export const SAMPLE_NAMES: ProposalNames = {
   name: "P",
   sessionNames: Object.fromEntries(SLOT_KINDS.map((slot) => [slot, slot])) as Record<SlotKind, string>,
 };
+
+/**
+ * What covering alone reaches, as a share of what is asked for: every whole dose and a light one beside it, in the same limits and the
+ * same shape. The yardstick of what the later aims cost.
+ */
+export async function pureCover(
+  { library, limits, needs, opposites }: Pick<ComposeInput, "library" | "limits" | "needs" | "opposites">,
+  makeId: () => string,
+  solve: Solver,
+  effort: Effort,
+): Promise<number> {
+  const wanted = { needs: neediest(needs), strengthNeeds: neediest(needs, "strengthNeed"), opposites };
+  const { candidates } = candidatesFor(library, library.movements, limits, makeId);
+  const both = candidates.flatMap((each) => {
+    const light = doseLadder(each.item.dose).find(({ share, dose }) => share <= 0.75 && countsAsDose(each.movement, dose));
+    if (!light || each.movement.phase === "glide") return [each];
+    const lighter = candidateAt(library, each.movement, { ...each.item, dose: light.dose }, light.share, each.slot, limits);
+    return lighter ? [each, lighter] : [each];
+  });
+  const solved = await solve(modelOf(both, wanted, limits, new Set(), { aim: "cover", plain: true }).lp, effort);
+  const targets = targetsOf(wanted, limits);
+  const weight = targets.reduce((sum, { need, target }) => sum + need * target, 0);
+  if (!solved || weight === 0) return 0;
+  return targets.reduce((sum, { kind, region, need }) => sum + need * (solved.columns.get(`c_${kind}_${region}`) ?? 0), 0) / weight;
+}
 
 /** The yardstick: again and again the item that covers most need a second, as long as it fits. Returns covered need as the model counts it. */
 export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, limits: ComposeLimits): number {
@@ -54,10 +82,23 @@ export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, 
       sessionsWith(["mobility", "stretch"]) <= 3
     );
   };
-  // Getting ready comes first, or nothing else may come.
-  for (const slot of ["preShift", "postShift"] as const) {
-    const [ready] = candidates.filter((each) => each.slot === slot && each.movement.phase === "getReady").sort((a, b) => a.sec - b.sec);
-    if (ready && fits(ready)) add(ready);
+  // Getting ready comes first, and for a minute in a session of four; what closes has its place too.
+  const loosens = ({ movement: { phase, regions } }: Candidate) =>
+    phase === "getReady" && regions.worked.length + regions.stretched.length === 0;
+  const shortest = (list: readonly Candidate[]) => [...list].sort((a, b) => a.sec - b.sec).find(fits);
+  for (const slot of SLOT_KINDS) {
+    const here = candidates.filter((each) => each.slot === slot);
+    const readySec = () =>
+      chosen
+        .filter((each) => each.slot === slot && each.movement.phase === "getReady" && !loosens(each))
+        .reduce((sum, { sec }) => sum + sec, 0);
+    for (let more = slot !== "break"; more;) {
+      const ready = shortest(here.filter((each) => each.movement.phase === "getReady" && !loosens(each)));
+      if (ready) add(ready);
+      more = ready !== undefined && limits.slotSec[slot] >= 240 && readySec() < 60;
+    }
+    const closing = limits.slotSec[slot] >= 180 && shortest(here.filter((each) => each.movement.phase === "release" || loosens(each)));
+    if (closing) add(closing);
   }
   for (;;) {
     const best = candidates
@@ -74,7 +115,7 @@ export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, 
 }
 
 /** Hard rules a proposal breaks, in words. Written from docs/safety.md and docs/compose.md, not from the model. */
-export function brokenRules({ program }: Proposal, limits: ComposeLimits): string[] {
+export function brokenRules({ program, places }: Pick<Proposal, "program" | "places">, limits: ComposeLimits): string[] {
   const broken: string[] = [];
   const say = (is: boolean, text: string) => is || broken.push(text);
   const place = { settings: limits.settings, kit: limits.kit.map(({ kind }) => kind) };
@@ -85,10 +126,26 @@ export function brokenRules({ program }: Proposal, limits: ComposeLimits): strin
     say(session.items.length <= limits.mostItems, `${session.name} has ${session.items.length} items`);
     say(new Set(session.items.map(({ movementId }) => movementId)).size === session.items.length, `${session.name} has a movement twice`);
     const phases = session.items.map(({ movementId }) => SHIPPED_LIBRARY.find(movementId)!.phase);
-    const order = phases.map((phase) => PHASES.indexOf(phase));
+    const loosens = ({ movementId }: { movementId: string }) => {
+      const { phase, regions } = SHIPPED_LIBRARY.find(movementId)!;
+      return phase === "getReady" && regions.worked.length + regions.stretched.length === 0;
+    };
+    // What loosens may close a session as well as open it.
+    const body = loosens(session.items.at(-1)!) ? phases.slice(0, -1) : phases;
+    const order = body.map((phase) => PHASES.indexOf(phase));
     say(
       order.every((at, i) => i === 0 || order[i - 1]! <= at),
       `${session.name} is out of order`,
+    );
+    const readySec = session.items
+      .filter((item) => SHIPPED_LIBRARY.find(item.movementId)!.phase === "getReady" && !loosens(item))
+      .reduce((sum, item) => sum + compilePerson({ ...session, items: [item] }, SHIPPED_LIBRARY.timings).totalSec, 0);
+    say(session.slot === "break" || limits.slotSec[session.slot] < 240 || readySec >= 60, `${session.name} gets ready for ${readySec} s`);
+    const ends = SHIPPED_LIBRARY.find(session.items.at(-1)!.movementId)!.phase === "release" || loosens(session.items.at(-1)!);
+    say(limits.slotSec[session.slot] < 180 || ends, `${session.name} has nothing that closes it`);
+    say(
+      session.items.every((item) => SHIPPED_LIBRARY.find(item.movementId)!.phase !== "glide" || places.get(item.id)!.share >= 1),
+      `${session.name} has a light glide`,
     );
     say(session.slot === "break" || phases[0] === "getReady", `${session.name} does not begin by getting ready`);
     say(session.slot === "postShift" || !phases.includes("strengthen"), `${session.name} strengthens before or in the work`);

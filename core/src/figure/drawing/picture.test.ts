@@ -6,7 +6,7 @@ import { badge } from "./strip";
 
 const look = { skin: "sand", hair: "short" } as const;
 const arm = (elbow: number, more: ArmInput = {}): ArmInput => ({ elbow, pronation: 0, hand: "open", ...more });
-type Input = Partial<Omit<FigureInput, "poses">> & { poses?: Pose[] };
+type Input = Partial<Omit<FigureInput, "poses" | "slide">> & { poses?: Pose[]; slide?: [Pose, Pose] };
 const figureOf = (input: Input = {}): Figure =>
   v.parse(Figure, {
     focus: "upper",
@@ -44,8 +44,8 @@ describe("a strip", () => {
   });
 
   it("ends with the slide of the last step, marked to and fro and not numbered, also after two steps", () => {
-    const slide: [Pose, Pose] = [steps[1]!, pose({ right: arm(50), left: arm(20), neck: { tilt: -26 } })];
-    const svg = stillOf({ way: "steps", poses: steps.slice(0, 2), slide });
+    const away = pose({ right: arm(50), left: arm(20), neck: { tilt: -26 } });
+    const svg = stillOf({ way: "steps", poses: steps.slice(0, 2), slide: [steps[1]!, away] });
     expect(count(svg, /class="step"/g)).toBe(3);
     const toAndFro = badge("toAndFro", 0, 0, 1).split('class="step"')[1]!;
     const mark = / d="([^"]+)"/.exec(toAndFro)![1]!;
