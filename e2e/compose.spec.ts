@@ -14,9 +14,29 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await expect(settled).toBeVisible();
     await expect(page.getByRole("region", { name: "Warm-up" }).getByRole("listitem").first()).toBeVisible();
     await expect(page.getByText(/For .*thumb base \d+/i).first()).toBeVisible();
-    await expect(page.getByRole("region", { name: "Not covered" })).toContainText(
+    await expect(page.getByRole("region", { name: "Needs of the work" })).toContainText(
       /needs kit|no time left|no more items|one more movement|nothing in the library/,
     );
+    await expect(page.getByRole("region", { name: "Warm-up" })).toContainText(/[67]:\d\d of 7:00/);
+  });
+
+  await test.step("look at others side by side, take one, go back", async () => {
+    const beside = page.getByRole("region", { name: "Side by side" });
+    await expect(beside.getByRole("listitem")).not.toHaveCount(1);
+    const shown = () => page.getByRole("region", { name: "After the shift" }).getByRole("listitem").allInnerTexts();
+    const before = await shown();
+    await beside
+      .getByRole("button", { name: /^Take: (Least kit|Fewest)/ })
+      .first()
+      .click();
+    await expect(page.getByText("Another program, nearly as good")).toBeVisible();
+    expect(await shown()).not.toEqual(before);
+    await beside.getByRole("button", { name: "Take: Meets most" }).click();
+    expect(await shown()).toEqual(before);
+  });
+
+  await test.step("what one notch buys is named", async () => {
+    await expect(page.getByRole("region", { name: "What one notch buys" }).getByRole("listitem").first()).toBeVisible();
   });
 
   await test.step("lock two, change a limit: they stay", async () => {
@@ -42,7 +62,7 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     expect((await saved).status()).toBe(200);
     await page.goto(`/crews/${spa}/program/compose`);
     await expect(settled).toBeVisible();
-    await expect(page.getByRole("region", { name: "Not covered" })).toContainText(/dumbbells/);
+    await expect(page.getByRole("region", { name: "Needs of the work" })).toContainText(/dumbbells/);
     await page.getByRole("button", { name: "Make it a program" }).click();
     await expect(page.getByRole("textbox", { name: "Name of the program" })).toHaveValue("Stillwater hands");
   });

@@ -3,7 +3,7 @@ import { SPACING } from "../dayplan";
 import { shareKit } from "../kit";
 import { KIT_KINDS, misfitsOf, newItem, type KitKind, type Library, type Misfit, type Movement, type Phase, type Region } from "../library";
 import { withFirstLoad } from "../program";
-import { compilePerson, SLOT_KINDS, type Item, type SlotKind } from "../session";
+import { compilePerson, SLOT_KINDS, type Dose, type Item, type SlotKind } from "../session";
 import { doseLadder, type DoseStep } from "../slot";
 import type { ComposeLimits } from "./limits";
 import { countsAsDose } from "./shape";
@@ -131,11 +131,18 @@ export function candidateAt(
   };
 }
 
+/** Whether a dose has at least as much of everything as another: never more rounds of fewer slides. */
+function growsFrom(less: Dose, more: Dose): boolean {
+  return Object.entries(less).every(
+    ([key, value]) => typeof value !== "number" || (more as unknown as Record<string, number>)[key]! >= value,
+  );
+}
+
 /** The same item with fuller doses, the nearest to each upper share; itself first. A light one may become whole. */
 export function fullerThan(library: Library, candidate: Candidate, limits: ComposeLimits): Candidate[] {
   const { movement, item, share, slot } = candidate;
   const whole = newItem(movement, limits.style, item.id).dose;
-  const steps = doseLadder(whole, true);
+  const steps = doseLadder(whole, true).filter(({ dose, share: part }) => part < 1 || growsFrom(whole, dose));
   const wanted = [...(share < 1 ? [1] : []), ...UPPER_SHARES];
   const shares = wanted.map((aim) => steps.reduce((best, step) => (Math.abs(step.share - aim) < Math.abs(best.share - aim) ? step : best)));
   const fuller = shares.filter((step, i) => step.share > share + 1e-9 && shares.indexOf(step) === i);

@@ -93,7 +93,7 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
     gap,
   });
   /** What the best reached, once it was asked for. */
-  let reached: { covered: number; light: number; filled: number; chosen: readonly Candidate[] } | undefined;
+  let reached: { covered: number; light: number; filled: number; chosen: readonly Candidate[]; answer: Proposal } | undefined;
   return {
     first: () => {
       const found = locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked);
@@ -123,18 +123,20 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
       const full = filledUp(wholeDoses, wholeOnes, wanted, limits);
       const fill = await ask(solve, { aim: "fill", covered, light }, { ...later, start: startFrom(full) });
       if (!fill) return proposed(full, gap);
-      reached = { covered, light, filled: fill.objective, chosen: chosenIn(fill) };
       const few = await ask(solve, { aim: "few", covered, light, filled: fill.objective }, { ...later, start: startFrom(chosenIn(fill)) });
-      return proposed(chosenIn(few ?? fill), gap);
+      const answer = proposed(chosenIn(few ?? fill), gap);
+      reached = { covered, light, filled: fill.objective, chosen: chosenIn(fill), answer };
+      return answer;
     },
     alternatives: async (solve, effort) => {
       if (!reached) return [];
-      const { chosen, ...kept } = reached;
+      const { chosen, answer, ...kept } = reached;
       const found: Alternative[] = [];
       for (const taste of TASTES) {
         const solved = await ask(solve, { aim: taste, ...kept }, { ...effort, start: startFrom(chosen) });
         const proposal = solved && proposed(chosenIn(solved), Infinity);
-        if (proposal && !found.some((other) => sameItems(other.proposal, proposal))) found.push({ taste, proposal });
+        const others = [answer, ...found.map((other) => other.proposal)];
+        if (proposal && !others.some((other) => sameItems(other, proposal))) found.push({ taste, proposal });
       }
       return found;
     },

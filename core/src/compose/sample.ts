@@ -92,6 +92,15 @@ export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, 
       chosen
         .filter((each) => each.slot === slot && each.movement.phase === "getReady" && !loosens(each))
         .reduce((sum, { sec }) => sum + sec, 0);
+    const shoulder =
+      slot === "preShift" &&
+      limits.slotSec[slot] >= 240 &&
+      shortest(
+        here.filter(
+          ({ movement: { phase, regions } }) => phase === "getReady" && [...regions.worked, ...regions.stretched].includes("shoulderNeck"),
+        ),
+      );
+    if (shoulder) add(shoulder);
     for (let more = slot !== "break"; more;) {
       const ready = shortest(here.filter((each) => each.movement.phase === "getReady" && !loosens(each)));
       if (ready) add(ready);
@@ -141,6 +150,11 @@ export function brokenRules({ program, places }: Pick<Proposal, "program" | "pla
       .filter((item) => SHIPPED_LIBRARY.find(item.movementId)!.phase === "getReady" && !loosens(item))
       .reduce((sum, item) => sum + compilePerson({ ...session, items: [item] }, SHIPPED_LIBRARY.timings).totalSec, 0);
     say(session.slot === "break" || limits.slotSec[session.slot] < 240 || readySec >= 60, `${session.name} gets ready for ${readySec} s`);
+    const shoulders = session.items.some((item) => {
+      const { phase, regions } = SHIPPED_LIBRARY.find(item.movementId)!;
+      return phase === "getReady" && [...regions.worked, ...regions.stretched].includes("shoulderNeck");
+    });
+    say(session.slot !== "preShift" || limits.slotSec.preShift < 240 || shoulders, `${session.name} does not begin at the shoulders`);
     const ends = SHIPPED_LIBRARY.find(session.items.at(-1)!.movementId)!.phase === "release" || loosens(session.items.at(-1)!);
     say(limits.slotSec[session.slot] < 180 || ends, `${session.name} has nothing that closes it`);
     say(

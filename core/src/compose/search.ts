@@ -8,7 +8,7 @@ import { SLOT_KINDS, type SlotKind } from "../session";
 import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { oppositeWeight, targetsOf, type Wanted } from "./model";
-import { CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
+import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
 
 /** Rounds of taking down and building anew. */
 const ROUNDS = 400;
@@ -26,6 +26,7 @@ interface Piece {
   points: readonly number[];
   postures: readonly number[];
   ready: boolean;
+  shoulders: boolean;
   closing: boolean;
   gliding: boolean;
   moving: boolean;
@@ -63,6 +64,7 @@ class Builder {
   private readonly times: readonly number[];
   private readonly leastReady: readonly number[];
   private readonly ends: readonly boolean[];
+  private readonly fromShoulders: readonly boolean[];
   private seed = 20261126;
 
   constructor(
@@ -88,6 +90,7 @@ class Builder {
         points: of.map((i) => points.get(targets[i]!.region)!),
         postures: wanted.opposites.flatMap(({ posture }, i) => ((movement.reverses as readonly string[]).includes(posture) ? [i] : [])),
         ready: getsReady(movement),
+        shoulders: beginsAtShoulders(movement),
         closing: closes(movement),
         gliding: movement.phase === "glide",
         moving: movement.phase === "mobility" || movement.phase === "stretch",
@@ -100,6 +103,9 @@ class Builder {
       // Even a short session gets ready with something.
       return limits.slotSec[slot] >= READY_FROM_SEC ? Math.min(LEAST_READY_SEC, all) : Math.min(1, all);
     });
+    this.fromShoulders = SLOT_KINDS.map(
+      (slot) => slot === "preShift" && limits.slotSec[slot] >= READY_FROM_SEC && possible(slot).some(({ shoulders }) => shoulders),
+    );
     this.ends = SLOT_KINDS.map((slot) => limits.slotSec[slot] >= CLOSE_FROM_SEC && possible(slot).some(({ closing }) => closing));
   }
 
@@ -148,6 +154,10 @@ class Builder {
     };
     for (let slot = 0; slot < slotSec.length; slot++) {
       if (slotSec[slot] === 0) continue;
+      if (this.fromShoulders[slot] && !now.chosen.some((i) => pieces[i]!.slot === slot && pieces[i]!.shoulders)) {
+        const i = needed((piece) => piece.slot === slot && piece.shoulders);
+        if (i >= 0) this.add(now, i);
+      }
       while (now.readySec[slot]! < this.leastReady[slot]!) {
         const i = needed((piece) => piece.slot === slot && piece.ready);
         if (i < 0 || !this.add(now, i)) break;
@@ -156,8 +166,9 @@ class Builder {
         const i = needed((piece) => piece.slot === slot && piece.closing);
         if (i >= 0) this.add(now, i);
       }
+      const atShoulders = !this.fromShoulders[slot] || now.chosen.some((i) => pieces[i]!.slot === slot && pieces[i]!.shoulders);
       // A session that cannot have what it must have is none.
-      if (now.readySec[slot]! < this.leastReady[slot]! || (this.ends[slot] && !now.closed[slot])) {
+      if (!atShoulders || now.readySec[slot]! < this.leastReady[slot]! || (this.ends[slot] && !now.closed[slot])) {
         if (now.chosen.some((i) => pieces[i]!.slot === slot && this.locked.has(i))) return undefined;
         return this.without(now, slot, noise);
       }
@@ -178,6 +189,7 @@ class Builder {
     Object.assign(smaller, {
       leastReady: changed(this.leastReady, 0),
       ends: changed(this.ends, false),
+      fromShoulders: changed(this.fromShoulders, false),
       slotSec: changed(this.slotSec, 0),
     });
     return smaller.build(kept, noise);

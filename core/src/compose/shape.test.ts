@@ -113,6 +113,11 @@ describe("the aims of a finished program", () => {
       missed([...of("shrug-and-drop", "shake-out"), ...full.slice(2, 5)], { mostItems: 5, slotSec: { ...limits.slotSec, preShift: 239 } }),
     ).toEqual([]);
   });
+  it("miss the shoulders, where a warm-up begins", () => {
+    const hands = of("fist-and-star", "palm-turn", "palm-away", "thumb-to-tips", "hand-drop", "shake-out");
+    expect(missed(hands, { mostItems: 6 })).toEqual(["shoulders"]);
+    expect(missed(hands, { mostItems: 6, slotSec: { ...limits.slotSec, preShift: 239 } })).not.toContain("shoulders");
+  });
   it("miss something that closes", () => expect(missed(full.slice(0, 5), { mostItems: 5 })).toEqual(["close"]));
   it("miss a light dose that has room to be whole", () => {
     const light = { ...full[3]!, share: 0.6, sec: full[3]!.sec * 0.6 };

@@ -32,6 +32,10 @@ export function closes({ phase, regions }: Pick<Movement, "phase" | "regions">):
 
 export const getsReady = (movement: Pick<Movement, "phase" | "regions">): boolean => movement.phase === "getReady" && !closes(movement);
 
+/** Gets ready nearest the trunk, where a warm-up begins. */
+export const beginsAtShoulders = (movement: Pick<Movement, "phase" | "regions">): boolean =>
+  getsReady(movement) && [...movement.regions.worked, ...movement.regions.stretched].includes("shoulderNeck");
+
 /** Where a session does a movement, and what is in the hand. */
 interface Stand {
   setting: Setting;

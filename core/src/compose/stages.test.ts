@@ -2,13 +2,13 @@
 import fc from "fast-check";
 import { DEFAULT_STYLE, REGIONS, SHIPPED_LIBRARY, type Region } from "../library";
 import { sampleId } from "../session/sample";
-import { candidatesFor, type Candidate } from "./candidates";
+import { candidatesFor, fullerThan, type Candidate } from "./candidates";
 import { dosed, filledUp, mayJoin } from "./finish";
 import { USUAL_LIMITS, type ComposeLimits } from "./limits";
 import { KEPT, modelOf, secondsWorth, targetsOf, x, type Stage, type Wanted } from "./model";
 import { solveInNode } from "./sample";
 import { searched } from "./search";
-import { CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
+import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
 
 const LIMITS: ComposeLimits = {
   ...USUAL_LIMITS,
@@ -38,6 +38,7 @@ function world(ids: readonly string[], needs: readonly number[], slotSec: number
   const secOf = (list: readonly Candidate[]) => list.reduce((sum, { sec }) => sum + sec, 0);
   const allReady = secOf(candidates.filter(({ movement }) => getsReady(movement)));
   const canClose = candidates.some(({ movement }) => closes(movement));
+  const atShoulders = ({ movement }: Candidate) => beginsAtShoulders(movement);
   const keeps = (chosen: readonly Candidate[]) => {
     if (chosen.length === 0) return true;
     const ids = chosen.map(({ movement }) => movement.id);
@@ -48,6 +49,7 @@ function world(ids: readonly string[], needs: readonly number[], slotSec: number
       chosen.length <= Math.min(limits.mostItems, limits.mostMovements) &&
       chosen.filter(({ movement }) => movement.phase === "glide").length <= 1 &&
       ready.length > 0 &&
+      (slotSec < READY_FROM_SEC || !candidates.some(atShoulders) || chosen.some(atShoulders)) &&
       (slotSec < READY_FROM_SEC || secOf(ready) >= Math.min(LEAST_READY_SEC, allReady)) &&
       (slotSec < CLOSE_FROM_SEC || !canClose || chosen.some(({ movement }) => closes(movement)))
     );
@@ -150,6 +152,16 @@ it("filling up adds until nothing may join, and takes nothing away", () => {
   expect(full.slice(0, start.length)).toEqual(start);
   expect(candidates.some((each) => mayJoin(full, each, limits))).toBe(false);
   expect(keeps(full) || full.length > 0).toBe(true);
+});
+
+it("a fuller dose has at least as much of everything", () => {
+  const limits = { ...LIMITS, slotSec: { preShift: 900, break: 900, postShift: 900 }, settings: ["any", "table"] as const };
+  for (const movement of SHIPPED_LIBRARY.movements.filter(({ kit, phase }) => kit.length === 0 && phase !== "strengthen")) {
+    const [whole] = candidatesFor(SHIPPED_LIBRARY, [movement], limits, sampleId).candidates;
+    for (const { item, share } of whole ? fullerThan(SHIPPED_LIBRARY, whole, limits) : [])
+      for (const [key, value] of Object.entries(whole!.item.dose))
+        if (typeof value === "number") expect([movement.id, share, (item.dose as never)[key] >= value]).toEqual([movement.id, share, true]);
+  }
 });
 
 describe("doses", () => {

@@ -4,7 +4,7 @@ import { ArrowLeft, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, useNavigate, useSearchParams } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
-import { USUAL_LIMITS, type ComposeLimits } from "@kind-grip/core/compose";
+import { limitsWith, MET, USUAL_LIMITS, type ComposeLimits, type Notch, type Proposal, type Taste } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { type Style } from "@kind-grip/core/library";
@@ -32,7 +32,10 @@ import { useParticipations } from "../safety/use-participations";
 import { useProposal, type ProposalState, type Question } from "./use-proposal";
 import { Limits } from "./Limits";
 import { type Locks, Sessions } from "./ProposedSessions";
-import { NotCovered } from "./NotCovered";
+import { NeedsMet } from "./NeedsMet";
+import { OneNotch } from "./OneNotch";
+import { OtherPrograms } from "./OtherPrograms";
+import { missedText } from "./missed-text";
 import { nearnessText } from "../parts/nearness-text";
 import { SESSION_NAMES } from "../program/session-names";
 
@@ -107,12 +110,17 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   // Locking what is there changes nothing: the proposal keeps to it already. It counts from the next change on.
   const [askedLocks, setAskedLocks] = useState<Locks>([]);
   const [excluded, setExcluded] = useState<readonly string[]>([]);
-  const changeLimits = (next: typeof limits) => {
+  const [taken, setTaken] = useState<Taste | null>(null);
+  const askAnew = () => {
     setAskedLocks(locked);
+    setTaken(null);
+  };
+  const changeLimits = (next: typeof limits) => {
+    askAnew();
     setLimits(next);
   };
   const exclude = (next: readonly string[]) => {
-    setAskedLocks(locked);
+    askAnew();
     setExcluded(next);
   };
   const input = useMemo((): Question => {
@@ -133,6 +141,12 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
     };
   }, [crew, offered, work, people, records, limits, askedLocks, excluded, here]);
   const state = useProposal(input, library, offered);
+  const tryNotch = (notch: Notch) => {
+    const { settings: _settings, kit: _kit, people: _people, ...next } = limitsWith(input.limits, notch);
+    changeLimits(next);
+  };
+  /** What is shown: the best, or the one that was taken in its place. */
+  const shown = state.alternatives?.find(({ taste }) => taste === taken)?.proposal ?? state.proposal;
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
     setLocked(locked.some(same) ? locked.filter((each) => !same(each)) : [...locked, place]);
@@ -143,12 +157,12 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
         <Button component={Link} to={`/crews/${crew.id}/program`} startIcon={<ArrowLeft size={20} />}>
           {t("Programs")}
         </Button>
-        <Make crew={crew} state={state} />
+        <Make crew={crew} state={state} shown={shown} />
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 5, rowGap: 3, alignItems: "start" }}>
         <Limits limits={limits} onChange={changeLimits} />
         <Box>
-          <Status state={state} />
+          <Status state={state} shown={shown} />
           {state.stage === "none" ? (
             <Empty
               title={t("No program keeps to all of this")}
@@ -165,9 +179,9 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
               </Button>
             </Empty>
           ) : (
-            state.proposal && (
+            shown && (
               <Sessions
-                proposal={state.proposal}
+                proposal={shown}
                 limits={limits}
                 locked={locked}
                 onLock={toggle}
@@ -191,49 +205,62 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
               ))}
             </Box>
           )}
-          {state.proposal && <NotCovered unmet={state.proposal.unmet} />}
+          {shown && <NeedsMet proposal={shown} />}
+          {state.proposal && state.stage === "best" && (
+            <>
+              <OneNotch gains={state.notches} onTry={tryNotch} kitAt={`/crews/${crew.id}/settings`} />
+              <OtherPrograms best={state.proposal} alternatives={state.alternatives} taken={taken} onTake={setTaken} />
+            </>
+          )}
         </Box>
       </Box>
     </>
   );
 }
 
-function Status({ state: { stage, proposal } }: { state: ProposalState }) {
+function Status({ state: { stage, proposal }, shown }: { state: ProposalState; shown: Proposal | undefined }) {
   const text = {
     working: t("Working it out …"),
     first: t("A first answer; looking for a better one …"),
-    best: nearnessText(proposal?.gap ?? Infinity),
+    best: shown === proposal ? nearnessText(proposal?.gap ?? Infinity) : t("Another program, nearly as good"),
     none: "",
   }[stage];
+  const has = shown && stage !== "none";
   return (
     <Box
       sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap", mb: 1, opacity: stage === "working" ? 0.6 : 1 }}
       role="status"
     >
-      {proposal && stage !== "none" && (
+      {has && (
         <Typography component="p" sx={{ fontSize: "2.4rem", fontWeight: 800, lineHeight: 1 }}>
-          {Math.round(proposal.covered * 100)} %
+          {t("{{met}} of {{all}}", { met: shown.met.filter(({ covered }) => covered >= MET).length, all: shown.met.length })}
         </Typography>
       )}
-      <Typography>{proposal && stage !== "none" ? t("of what the work asks for is covered. {{text}}.", { text }) : text}</Typography>
+      <Typography>{has ? t("needs of the work are met. {{text}}.", { text }) : text}</Typography>
     </Box>
   );
 }
 
-function Make({ crew, state }: { crew: CrewEntry; state: ProposalState }) {
+function Make({ crew, state: { stage }, shown }: { crew: CrewEntry; state: ProposalState; shown: Proposal | undefined }) {
+  const words = useWords();
   const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
   const navigate = useNavigate();
-  const { proposal, stage } = state;
+  const missed = shown?.missed ?? [];
   // A composed program settles in from the coming Monday; Weeks ahead changes that.
   const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
   const make = async () => {
-    const answer = await create({ crewId: crew.id, id: uuid(), program: { ...proposal!.program, settlingFrom: nextMonday } });
+    const answer = await create({ crewId: crew.id, id: uuid(), program: { ...shown!.program, settlingFrom: nextMonday } });
     if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
   };
   return (
     <>
       {error !== undefined && <Typography sx={{ color: "error.main" }}>{problemOf(error).message}</Typography>}
-      <Button variant="contained" disabled={!proposal || stage === "working" || stage === "none" || isLoading} onClick={() => void make()}>
+      {missed.length > 0 && stage === "best" && <Typography>{missedText(words, missed[0]!)}</Typography>}
+      <Button
+        variant="contained"
+        disabled={!shown || stage === "working" || stage === "none" || missed.length > 0 || isLoading}
+        onClick={() => void make()}
+      >
         {t("Make it a program")}
       </Button>
     </>

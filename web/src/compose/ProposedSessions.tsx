@@ -3,6 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { Lock, LockOpen, X } from "lucide-react";
 import type { Proposal } from "@kind-grip/core/compose";
 import { clockText } from "@kind-grip/core/units";
+import type { SlotKind } from "@kind-grip/core/session";
 import type { Words } from "@kind-grip/core/language";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -35,6 +36,9 @@ export function Sessions({
           {clockText(proposal.seconds.get(session.slot) ?? 0)}{" "}
           <Box component="span" sx={{ color: "text.secondary", fontWeight: 500 }}>
             {t("of {{time}}", { time: clockText(limits.slotSec[session.slot]) })}
+            {(proposal.changeOvers.get(session.slot) ?? 0) > 0 &&
+              ` · ${t("{{count}} changes of place or kit", { count: proposal.changeOvers.get(session.slot)!, defaultValue_one: "{{count}} change of place or kit" })}`}
+            {spareText(proposal, session.slot)}
           </Box>
         </Typography>
       </Box>
@@ -91,6 +95,18 @@ export function Sessions({
       </Box>
     </Box>
   ));
+}
+
+/** Why a session does not use its time. */
+function spareText(proposal: Proposal, slot: SlotKind): string {
+  const spare = proposal.spare.find((each) => each.slot === slot);
+  if (!spare) return "";
+  const because = {
+    items: t("no more items are allowed"),
+    movements: t("no more movements are allowed"),
+    nothing: t("nothing else fits what is left"),
+  }[spare.because];
+  return ` · ${because}`;
 }
 
 function reasonText(words: Words, proposal: Proposal, itemId: string): string {

@@ -1,6 +1,6 @@
 /** Composing: a first answer, a better one in its place, what is locked or not wanted, and the program it becomes. */
 import { act, screen, waitFor, within } from "@testing-library/react";
-import type { ComposeInput, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, NotchGain, Proposal } from "@kind-grip/core/compose";
 import { TASK_STARTERS } from "@kind-grip/core/strain";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import { showCrewPage } from "../testing/crew-page";
@@ -8,19 +8,28 @@ import { sampleCrew, samplePerson, sampleProgram, sampleSession } from "../testi
 import { refusal, type Answers } from "../testing/screen";
 import { taskFrom, withTask } from "../work/new-task";
 import ComposePage from "./ComposePage";
+import type { Question } from "./use-proposal";
 
 /** What was asked of the composer, and the answers that a test gives when it wants to. */
-const asked: { input: ComposeInput; first(answer?: Proposal): void; best(answer?: Proposal): void }[] = [];
-jest.mock("@kind-grip/core/compose", () => ({
-  ...jest.requireActual<object>("@kind-grip/core/compose"),
-  composer: (input: ComposeInput) => {
+const asked: { input: Question; first(answer?: Proposal): void; best(answer?: Proposal): void }[] = [];
+let notches: NotchGain[] = [];
+let alternatives: Alternative[] = [];
+const stopped = jest.fn();
+jest.mock("./start-composer", () => ({
+  startComposer: ({ question }: { question: Question }) => {
     const given: { first?(answer?: Proposal): void; best?(answer?: Proposal): void } = {};
     const answers = {
       first: new Promise<Proposal | undefined>((give) => (given.first = give)),
       best: new Promise<Proposal | undefined>((give) => (given.best = give)),
     };
-    asked.push({ input, first: given.first!, best: given.best! });
-    return { first: () => answers.first, best: () => answers.best };
+    asked.push({ input: question, first: given.first!, best: given.best! });
+    return {
+      first: () => answers.first,
+      best: () => answers.best,
+      notches: () => Promise.resolve(notches),
+      alternatives: () => Promise.resolve(alternatives),
+      stop: stopped,
+    };
   },
 }));
 jest.setTimeout(60_000);
@@ -41,17 +50,29 @@ function proposal(movementIds: readonly string[], covered: number, gap = 0): Pro
       session.items.map((item) => [item.id, { regions: [{ region: "wristExtensors", need: 41.6 }], reverses: [] } as never]),
     ),
     seconds: new Map([["preShift", 300]]),
+    met: (["wristExtensors", "fingerFlexors", "thumbBase"] as const).map((region, i) => ({
+      region,
+      kind: "relief" as const,
+      need: 80 - i * 20,
+      covered: i < Math.round(covered * 3) ? 1 : 0.5,
+      by: [...movementIds],
+    })),
     unmet: [],
+    changeOvers: new Map([["preShift", 2]]),
+    spare: [],
+    missed: [],
     covered,
     places: new Map(session.items.map((item) => [item.id, { slot: "preShift", movementId: item.movementId, share: 1 }])),
     gap,
   };
 }
-const FIRST = () => proposal(["shake-out", "palm-away"], 0.6);
+const FIRST = () => proposal(["shake-out", "palm-away"], 0.34);
 const BEST = () => proposal(["shake-out", "palm-up-draw"], 0.8);
 
 beforeEach(() => {
   asked.length = 0;
+  notches = [];
+  alternatives = [];
 });
 const open = (answers: Answers = {}, search = "") =>
   showCrewPage(<ComposePage />, "program/compose", {
@@ -96,10 +117,10 @@ it("shows a first answer as one, then the best in its place with how near it is"
   const { first, best } = await question(1);
   await act(async () => first(FIRST()));
   await waitFor(() => expect(status()).toContain("A first answer; looking for a better one"));
-  expect(status()).toContain("60 %");
+  expect(status()).toContain("1 of 3");
   await act(async () => best(BEST()));
   await waitFor(() => expect(status()).toContain("Proven best"));
-  expect(status()).toContain("80 %");
+  expect(status()).toContain("2 of 3");
   const session = within(screen.getByRole("region", { name: "Warm-up" }));
   expect(session.getAllByText("For wrist extensors 42", { exact: false })).toHaveLength(2);
 });
@@ -107,8 +128,8 @@ it("shows a first answer as one, then the best in its place with how near it is"
 it("a search that ran out of time never takes the better first answer away", async () => {
   open();
   await answer(1, BEST(), FIRST());
-  await waitFor(() => expect(status()).toContain("80 %"));
-  expect(status()).not.toContain("60 %");
+  await waitFor(() => expect(status()).toContain("2 of 3"));
+  expect(status()).not.toContain("1 of 3");
 });
 
 it("a lock changes nothing by itself; it counts from the next change on", async () => {
@@ -148,7 +169,99 @@ it("limits that cannot be kept say so, and unlocking everything asks again", asy
   expect((await question(3)).input.locked).toEqual([]);
 });
 
+it("a later aim may cost the cover one percent: the best takes the place of a first answer that covers a little more", async () => {
+  open();
+  await answer(1, proposal(["shake-out", "palm-away"], 0.805), BEST());
+  await waitFor(() => expect(screen.getByRole("region", { name: "Warm-up" })).toHaveTextContent("Palm-up draw"));
+});
+
+describe("what one notch buys", () => {
+  const gain = (notch: NotchGain["notch"], regions: NotchGain["regions"] = []): NotchGain => ({ notch, gain: 0.05, regions });
+  it("is said by region, tried with one press, and kit is a list to shop by", async () => {
+    notches = [
+      gain({ kind: "minutes", slot: "preShift", min: 2 }, [{ region: "thumbBase", kind: "strength" }]),
+      gain({ kind: "kit", kit: "hammer", count: 2 }, [
+        { region: "pronators", kind: "strength" },
+        { region: "supinators", kind: "relief" },
+      ]),
+      gain({ kind: "movement" }),
+    ];
+    const { user } = open();
+    await answer(1, FIRST(), BEST());
+    const section = within(await screen.findByRole("region", { name: "What one notch buys" }));
+    expect(section.getByText("2 more minutes: pre-shift").closest("li")).toHaveTextContent("thumb base strength");
+    expect(section.getByText("One more movement to remember").closest("li")).toHaveTextContent("a little more here and there");
+    const kit = within(section.getByRole("region", { name: "Kit, what brings most first" }));
+    expect(kit.getByRole("listitem")).toHaveTextContent(/2 × hammers.*strength and .* relief/i);
+    expect(kit.queryByRole("button")).toBeNull();
+    expect(kit.getByRole("link", { name: "Kit of the crew" })).toHaveAttribute("href", `/crews/${crew.id}/settings`);
+    await user.click(section.getByRole("button", { name: "Try: 2 more minutes: pre-shift" }));
+    const { input } = await question(2);
+    expect(input.limits.slotSec.preShift).toBe(crew.slots.preShift + 120);
+    expect(input.limits.kit).toEqual(crew.kit);
+    expect(screen.queryByRole("region", { name: "What one notch buys" })).toBeNull();
+  });
+  it("is not there when nothing would bring anything", async () => {
+    open();
+    await answer(1, FIRST(), BEST());
+    await waitFor(() => expect(status()).toContain("Proven best"));
+    expect(screen.queryByRole("region", { name: "What one notch buys" })).toBeNull();
+  });
+});
+
+describe("side by side", () => {
+  beforeEach(() => {
+    alternatives = [
+      { taste: "fewest", proposal: proposal(["shake-out", "fist-and-star"], 0.7, Infinity) },
+      { taste: "leastKit", proposal: proposal(["shake-out", "squeeze"], 0.7, Infinity) },
+    ];
+  });
+  const column = (name: string) => within(screen.getByRole("listitem", { name }));
+
+  it("each says needs, movements, kit and minutes; the best is shown above until one is taken, and made when it is", async () => {
+    const made = sampleProgram(crew.id);
+    const { user, server } = open({ [`POST /crews/${crew.id}/programs`]: made });
+    await answer(1, FIRST(), BEST());
+    await screen.findByRole("region", { name: "Side by side" });
+    expect(column("Meets most").getByRole("button")).toHaveAttribute("aria-pressed", "true");
+    expect(screen.getByRole("listitem", { name: "Least kit" })).toHaveTextContent(/Kit.*balls? \/ (rolled )?towels?/i);
+    expect(screen.getByRole("listitem", { name: "Fewest to remember" })).toHaveTextContent(/Needs met2 of 3.*Movements2.*Kitnone.*5:00/);
+    await user.click(column("Fewest to remember").getByRole("button"));
+    const warmUp = screen.getByRole("region", { name: "Warm-up" });
+    expect(warmUp).toHaveTextContent("Fist and star");
+    expect(status()).toContain("Another program, nearly as good");
+    await user.click(make());
+    await waitFor(() => expect(server.calls("POST")).toHaveLength(1));
+    expect(JSON.stringify(server.calls("POST")[0]!.body)).toContain("fist-and-star");
+  });
+
+  it("locks of one stay when another is taken, and the next change goes back to the best", async () => {
+    const { user } = open();
+    await answer(1, FIRST(), BEST());
+    await screen.findByRole("region", { name: "Side by side" });
+    await user.click(column("Fewest to remember").getByRole("button"));
+    await user.click(screen.getByRole("button", { name: /^Lock Fist and star/ }));
+    await user.click(column("Meets most").getByRole("button"));
+    await user.click(screen.getByRole("button", { name: "Movements in all: less" }));
+    const { input } = await question(2);
+    expect(input.locked).toEqual([{ slot: "preShift", movementId: "fist-and-star", share: 1 }]);
+    expect(screen.queryByRole("region", { name: "Side by side" })).toBeNull();
+  });
+});
+
 describe("making it a program", () => {
+  it.each([
+    [{ aim: "slot", slot: "preShift", usedSec: 150 }, /Warm-up leaves time unused.*2:30/],
+    [{ aim: "light", slot: "preShift", movementId: "palm-away" }, /room for the whole dose of Palm-away stretch/],
+    [{ aim: "ready", slot: "preShift", readySec: 5 }, /gets ready for 0:05: a minute is the least/],
+    [{ aim: "shoulders", slot: "preShift" }, /does not begin at the shoulders/],
+    [{ aim: "close", slot: "preShift" }, /nothing that closes it/],
+  ] as const)("is refused while an aim is missed: $aim", async (missed, text) => {
+    open();
+    await answer(1, { ...FIRST(), missed: [missed] }, { ...BEST(), missed: [missed] });
+    expect(await screen.findByText(text)).toBeInTheDocument();
+    expect(make()).toBeDisabled();
+  });
   const call = `POST /crews/${crew.id}/programs`;
   it("settles in from the coming Monday and opens what was made", async () => {
     const made = sampleProgram(crew.id);

@@ -1,11 +1,11 @@
 /** What a proposal has to keep to, and what it could not cover. */
 import { screen, within } from "@testing-library/react";
 import { useState } from "react";
-import { USUAL_LIMITS, type Hindrance, type Unmet } from "@kind-grip/core/compose";
+import { USUAL_LIMITS, type Hindrance, type Met, type Proposal, type Unmet } from "@kind-grip/core/compose";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import { showPage } from "../testing/screen";
 import { Limits, type Editable } from "./Limits";
-import { NotCovered } from "./NotCovered";
+import { marksOf, NeedsMet } from "./NeedsMet";
 
 const start: Editable = {
   ...USUAL_LIMITS,
@@ -54,15 +54,18 @@ describe("the limits", () => {
   });
 });
 
-describe("what is not covered", () => {
-  const unmet = (because: Hindrance, change: Partial<Unmet> = {}): Unmet => ({
+describe("the needs of the work", () => {
+  const met = (covered: number, by: string[] = ["palm-turn"], change: Partial<Met> = {}): Met => ({
     region: "thumbBase",
-    kind: "strength" as Unmet["kind"],
+    kind: "strength",
     need: 63.4,
-    covered: 0.255,
-    because,
+    covered,
+    by,
     ...change,
   });
+  const show = (needs: Met[], unmet: Unmet[] = []) => showPage(<NeedsMet proposal={{ met: needs, unmet } as unknown as Proposal} />);
+  const line = () => within(screen.getByRole("region", { name: "Needs of the work" })).getAllByRole("listitem")[0]!;
+
   it.each<[Hindrance, RegExp]>([
     [{ kind: "kit", needs: ["dumbbell", "band"] as never }, /needs kit: dumbbells or bands/],
     [{ kind: "place", needs: ["table", "wall"] as never }, /needs a place: .* or /],
@@ -70,14 +73,43 @@ describe("what is not covered", () => {
     [{ kind: "items", slots: ["preShift", "break"] }, /no more items fit in pre-shift and/],
     [{ kind: "movements" }, /would need one more movement to remember/],
     [{ kind: "nothing" }, /nothing in the library does more for it here/],
-  ])("%j is said with how far it got", (because, words) => {
-    showPage(<NotCovered unmet={[unmet(because)]} />);
-    const [line] = within(screen.getByRole("region", { name: "Not covered" })).getAllByRole("listitem");
-    expect(line).toHaveTextContent(words);
-    expect(line).toHaveTextContent(/need 63.*26 %/);
+  ])("what stands in the way is said: %j", (because, words) => {
+    show([met(0.255)], [{ ...met(0.255), because }]);
+    expect(line()).toHaveTextContent(words);
+    expect(line()).toHaveTextContent(/Thumb base, strength.*a little of it by palm turn/i);
   });
-  it("everything covered is nothing to say", () => {
-    showPage(<NotCovered unmet={[]} />);
+
+  it.each([
+    [0, /not met/],
+    [0.39, /a little of it/],
+    [0.4, /about half of it/],
+    [0.75, /most of it/],
+    [0.96, /most of it/],
+    [0.97, /met by/],
+    [1, /met by/],
+  ])("%d of it is said in words", (covered, words) => {
+    show([met(covered, covered === 0 ? [] : ["palm-turn"])]);
+    expect(line()).toHaveTextContent(words);
+    expect(line()).not.toHaveTextContent("%");
+  });
+
+  it("names three movements and counts the rest", () => {
+    show([met(1, ["palm-turn", "palm-away", "hand-drop", "finger-wave", "shake-out"])]);
+    expect(line()).toHaveTextContent(/palm turn, palm-away stretch, hand drop and 2 more/i);
+  });
+
+  it("nothing needed is nothing to say", () => {
+    show([]);
     expect(screen.queryByRole("region")).toBeNull();
+  });
+
+  it("a region is marked on both hands by what it is given of all it needs", () => {
+    const marks = marksOf([met(1, [], { need: 60 }), met(0, [], { kind: "relief", need: 20 }), met(0.5, [], { region: "pronators" })]);
+    expect(marks).toEqual([
+      { side: "left", region: "thumbBase", strength: 0.75 },
+      { side: "right", region: "thumbBase", strength: 0.75 },
+      { side: "left", region: "pronators", strength: 0.5 },
+      { side: "right", region: "pronators", strength: 0.5 },
+    ]);
   });
 });

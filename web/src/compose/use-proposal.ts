@@ -1,24 +1,26 @@
 /** A proposal for the limits as they are now: a first answer soon, a better one after it. A change throws away what is being worked out. */
 import { useEffect, useRef, useState } from "react";
-import { composer, type ComposeInput, type Proposal } from "@kind-grip/core/compose";
+import type { Alternative, ComposeInput, NotchGain, Proposal } from "@kind-grip/core/compose";
 import type { Library, Movement } from "@kind-grip/core/library";
-import { v7 as uuid } from "uuid";
-import { startSolver } from "../parts/solver";
+import { startComposer, type StartedComposer } from "./start-composer";
 
 /** Changes come in bursts: a stepper held down, a slider pulled. */
 const AFTER_MS = 350;
-/** The first answer is there within the blink of a change, or the best one follows without it. */
-const FIRST_SEC = 0.2;
-const BEST = { timeLimitSec: 8, gap: 0.01 } as const;
 
 export interface ProposalState {
   proposal?: Proposal;
-  /** `first`: good, not proven; `best`: within 1 % of the best there is, or the best found in eight seconds; its gap says which. */
+  /** `first`: in shape and full, not proven; `best`: the best found, whose gap says how near; `none`: nothing keeps to the limits. */
   stage: "working" | "first" | "best" | "none";
+  /** What one notch of each limit brings, and other programs nearly as good: there after the best. */
+  notches?: NotchGain[];
+  alternatives?: Alternative[];
 }
 
 /** What is asked, as plain data: two equal questions are one. */
 export type Question = Omit<ComposeInput, "library" | "movements">;
+
+/** The later aims may cost the cover this much; what costs more was a search that ran out of time. */
+const MAY_COST = 0.985;
 
 /** @param movements what may be proposed */
 export function useProposal(question: Question, library: Library, movements: readonly Movement[]): ProposalState {
@@ -30,21 +32,32 @@ export function useProposal(question: Question, library: Library, movements: rea
     latest.current = { library, movements };
   });
   useEffect(() => {
-    let solver: ReturnType<typeof startSolver> | undefined;
+    let started: StartedComposer | undefined;
     const timer = setTimeout(async () => {
-      solver = startSolver();
-      const ask = composer({ ...(JSON.parse(asked) as Question), ...latest.current }, () => uuid());
-      const first = await ask.first(solver.solve, FIRST_SEC);
+      const { library: all, movements: offered } = latest.current;
+      started = startComposer({
+        question: JSON.parse(asked) as Question,
+        custom: all.movements.flatMap(({ id }) => all.custom(id) ?? []),
+        offered: offered.map(({ id }) => id),
+      });
+      const first = await started.first();
       if (first) setState({ proposal: first, stage: "first", key });
-      const best = await ask.best(solver.solve, { ...BEST, from: first });
-      // Never a step back: the search may run out of time before it is as good as the first answer.
-      const better = !first || (best && best.covered >= first.covered - 1e-9) ? best : first;
-      setState(better ? { proposal: better, stage: "best", key } : { stage: "none", key });
-      solver.stop();
+      const best = await started.best();
+      const better = !first || (best && best.covered >= first.covered * MAY_COST) ? best : first;
+      if (!better) {
+        setState({ stage: "none", key });
+        return started.stop();
+      }
+      setState({ proposal: better, stage: "best", key });
+      const notches = await started.notches();
+      setState({ proposal: better, stage: "best", notches, key });
+      const alternatives = await started.alternatives();
+      setState({ proposal: better, stage: "best", notches, alternatives, key });
+      started.stop();
     }, AFTER_MS);
     return () => {
       clearTimeout(timer);
-      solver?.stop();
+      started?.stop();
     };
   }, [key, asked]);
   // What was proposed for other limits is shown, but not as an answer.

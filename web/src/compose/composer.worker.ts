@@ -1,0 +1,50 @@
+/** Composes off the page's thread: one question a worker, which ends with it. */
+import { expose } from "comlink";
+import loadHighs from "highs";
+import wasm from "highs/runtime?url";
+import { v7 as uuid } from "uuid";
+import {
+  composer,
+  notchGains,
+  type Alternative,
+  type ComposeInput,
+  type Composer,
+  type NotchGain,
+  type Proposal,
+} from "@kind-grip/core/compose";
+import { libraryOf, type CustomMovement } from "@kind-grip/core/library";
+import { solverWith } from "@kind-grip/core/solver";
+import { ALTERNATIVE, BEST } from "./effort";
+
+const solve = solverWith(() => loadHighs({ locateFile: () => wasm }));
+
+/** A question as plain data: what a page can send. */
+export interface SentQuestion {
+  question: Omit<ComposeInput, "library" | "movements">;
+  custom: readonly CustomMovement[];
+  /** Ids of what may be proposed. */
+  offered: readonly string[];
+}
+
+let input: ComposeInput | undefined;
+let ask: Composer | undefined;
+
+const composing = {
+  first({ question, custom, offered }: SentQuestion): Proposal | undefined {
+    const library = libraryOf(custom);
+    input = { ...question, library, movements: library.movements.filter(({ id }) => offered.includes(id)) };
+    ask = composer(input, () => uuid());
+    return ask.first();
+  },
+  best(): Promise<Proposal | undefined> {
+    return ask!.best(solve, BEST);
+  },
+  alternatives(): Promise<Alternative[]> {
+    return ask!.alternatives(solve, ALTERNATIVE);
+  },
+  notches(): NotchGain[] {
+    return notchGains(input!, () => uuid());
+  },
+};
+export type ComposerWorker = typeof composing;
+expose(composing);

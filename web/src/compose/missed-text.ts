@@ -1,0 +1,22 @@
+import type { AimMissed } from "@kind-grip/core/compose";
+import { clockText } from "@kind-grip/core/units";
+import type { Words } from "@kind-grip/core/language";
+import { t } from "../base/words";
+import { SESSION_NAMES } from "../program/session-names";
+
+/** Why a proposal cannot be made a program yet, in words. */
+export function missedText(words: Words, missed: AimMissed): string {
+  const session = SESSION_NAMES[missed.slot];
+  switch (missed.aim) {
+    case "slot":
+      return t("{{session}} leaves time unused that something would need: {{time}} are used", { session, time: clockText(missed.usedSec) });
+    case "light":
+      return t("{{session}} has room for the whole dose of {{name}}", { session, name: words.movementName(missed.movementId) });
+    case "ready":
+      return t("{{session}} gets ready for {{time}}: a minute is the least", { session, time: clockText(missed.readySec) });
+    case "shoulders":
+      return t("{{session}} does not begin at the shoulders", { session });
+    case "close":
+      return t("{{session}} has nothing that closes it", { session });
+  }
+}
