@@ -3,7 +3,7 @@ import { SLOT_KINDS, type SlotKind } from "../session";
 import type { Candidate } from "./candidates";
 import { mayJoin } from "./finish";
 import type { ComposeLimits } from "./limits";
-import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
+import { getsReady, LEAST_READY_SEC, mustsOf, READY_FROM_SEC, type Must } from "./shape";
 
 /** A slot used less than this is wrong, unless nothing is left that may join. */
 export const LEAST_OF_SLOT = 0.7;
@@ -12,8 +12,7 @@ export type AimMissed =
   | { aim: "slot"; slot: SlotKind; usedSec: number }
   | { aim: "light"; slot: SlotKind; movementId: string }
   | { aim: "ready"; slot: SlotKind; readySec: number }
-  | { aim: "shoulders"; slot: SlotKind }
-  | { aim: "close"; slot: SlotKind };
+  | { aim: "must"; must: Must; slot: SlotKind };
 
 /**
  * @param chosen the items with their final doses
@@ -40,11 +39,9 @@ export function aimsMissed(chosen: readonly Candidate[], candidates: readonly Ca
       list.filter(({ movement }) => getsReady(movement)).reduce((sum, { sec }) => sum + sec, 0);
     if (slot !== "break" && slotSec >= READY_FROM_SEC && readySec(here) < Math.min(LEAST_READY_SEC, readySec(possible)))
       missed.push({ aim: "ready", slot, readySec: readySec(here) });
-    const atShoulders = (list: readonly Candidate[]) => list.some(({ movement }) => beginsAtShoulders(movement));
-    if (slot === "preShift" && slotSec >= READY_FROM_SEC && !atShoulders(here) && atShoulders(possible))
-      missed.push({ aim: "shoulders", slot });
-    if (slotSec >= CLOSE_FROM_SEC && !here.some(({ movement }) => closes(movement)) && possible.some(({ movement }) => closes(movement)))
-      missed.push({ aim: "close", slot });
+    for (const { must, is } of mustsOf(slot, slotSec))
+      if (!here.some(({ movement }) => is(movement)) && possible.some(({ movement }) => is(movement)))
+        missed.push({ aim: "must", must, slot });
     return missed;
   });
 }

@@ -10,7 +10,7 @@ import { columnName, lpText, type Row, type Term } from "../solver";
 import { grouped } from "../units";
 import { KINDS, type Candidate, type Kind } from "./candidates";
 import type { ComposeLimits } from "./limits";
-import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, kitOf, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
+import { getsReady, kitOf, LEAST_READY_SEC, mustsOf, READY_FROM_SEC } from "./shape";
 
 /** Points a week that answer a need of 100, by kind. Planning figures of this practice. */
 const POINTS_FOR_FULL_NEED = { loadLed: { relief: 5, strength: 5 }, reliefLed: { relief: 10, strength: 0 } } as const;
@@ -170,37 +170,39 @@ function fewEnough(candidates: readonly Candidate[], { mostItems, mostMovements 
 }
 
 /**
- * Before the shift and after it, something gets ready first, for a minute where the session is long enough, and before the shift from the
- * shoulders down; what is long enough is closed. Where the library has less to get ready with, all of it.
+ * A session with anything in it has what it must have (`mustsOf`), and gets ready for a minute where it is long enough. Where the library
+ * has less to get ready with, all of it.
  */
 function shaped(candidates: readonly Candidate[], { slotSec }: ComposeLimits): Row[] {
   const standing = standings(candidates);
   return SLOT_KINDS.flatMap((slot) => {
     const here = inSlot(candidates, slot);
-    const ready = here.filter(([{ movement }]) => getsReady(movement));
-    const closing = here.filter(([{ movement }]) => closes(movement));
-    const shoulders = here.filter(([{ movement }]) => beginsAtShoulders(movement));
-    const most = ready.reduce((sum, [{ sec }]) => sum + sec, 0);
-    const least = slotSec[slot] >= READY_FROM_SEC ? Math.min(LEAST_READY_SEC, most) : 0;
-    const ends = slotSec[slot] >= CLOSE_FROM_SEC && closing.length > 0;
-    if (slot === "break" && !ends) return [];
     const has = (what: string, terms: readonly Term[], least = 1) => row(`${what}_${slot}`, [...terms, [-least, `s_${slot}`]], ">=", 0);
-    const one = (list: readonly [Candidate, number][]) => list.map(([, i]): Term => [1, x(i)]);
-    return [
-      ...marks("s", slot, standing),
-      ...(slot === "break" ? [] : has("ready", one(ready))),
-      ...(slot === "preShift" && least > 0 && shoulders.length > 0 ? has("shoulders", one(shoulders)) : []),
-      ...(slot !== "break" && least > 0
+    const musts = mustsOf(slot, slotSec[slot]).flatMap(({ must, is }) => {
+      const possible = here.filter(([{ movement }]) => is(movement));
+      // Without anything to get ready with there is no session.
+      return possible.length === 0 && must !== "ready"
+        ? []
+        : has(
+            must,
+            possible.map(([, i]): Term => [1, x(i)]),
+          );
+    });
+    const ready = here.filter(([{ movement }]) => getsReady(movement));
+    const least = slot === "break" || slotSec[slot] < READY_FROM_SEC ? 0 : Math.min(LEAST_READY_SEC, sum(ready.map(([{ sec }]) => sec)));
+    const long =
+      least > 0
         ? has(
             "readySec",
             ready.map(([{ sec }, i]): Term => [sec, x(i)]),
             least,
           )
-        : []),
-      ...(ends ? has("close", one(closing)) : []),
-    ];
+        : [];
+    return musts.length + long.length === 0 ? [] : [...marks("s", slot, standing), ...musts, ...long];
   });
 }
+
+const sum = (list: readonly number[]) => list.reduce((all, each) => all + each, 0);
 
 /** At most so many sessions a day with glides, with mobility or stretching; one glide a session. */
 function daily(candidates: readonly Candidate[], { breaksADay }: ComposeLimits): Row[] {

@@ -71,7 +71,7 @@ describe("alternatives", () => {
     expect(await ask.alternatives(solveInNode, { timeLimitSec: 5, gap: 0.05 })).toEqual([]);
     const best = (await ask.best(solveInNode, { timeLimitSec: 12, gap: 0.05 }))!;
     const others = await ask.alternatives(solveInNode, { timeLimitSec: 5, gap: 0.05 });
-    expect(others.length).toBeGreaterThan(1);
+    expect(others.length).toBeGreaterThan(0);
     const counted = new Map(
       others.map(({ taste, proposal }) => [taste, new Set([...proposal.places.values()].map(({ movementId }) => movementId)).size]),
     );

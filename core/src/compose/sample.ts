@@ -101,6 +101,15 @@ export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, 
         ),
       );
     if (shoulder) add(shoulder);
+    const stretch =
+      slot === "preShift" &&
+      limits.slotSec[slot] >= 300 &&
+      shortest(
+        here.filter(
+          ({ movement }) => movement.phase === "stretch" && movement.regions.stretched.some((region) => region !== "shoulderNeck"),
+        ),
+      );
+    if (stretch) add(stretch);
     for (let more = slot !== "break"; more;) {
       const ready = shortest(here.filter((each) => each.movement.phase === "getReady" && !loosens(each)));
       if (ready) add(ready);
@@ -155,6 +164,18 @@ export function brokenRules({ program, places }: Pick<Proposal, "program" | "pla
       return phase === "getReady" && [...regions.worked, ...regions.stretched].includes("shoulderNeck");
     });
     say(session.slot !== "preShift" || limits.slotSec.preShift < 240 || shoulders, `${session.name} does not begin at the shoulders`);
+    const canStretch = SHIPPED_LIBRARY.movements.some(
+      (movement) =>
+        movement.phase === "stretch" &&
+        movement.regions.stretched.some((region) => region !== "shoulderNeck") &&
+        !movement.weightBearing &&
+        misfitsOf(movement, movement.startForm, place).length === 0,
+    );
+    const stretches = session.items.some((item) => {
+      const { phase, regions } = SHIPPED_LIBRARY.find(item.movementId)!;
+      return phase === "stretch" && regions.stretched.some((region) => region !== "shoulderNeck");
+    });
+    say(session.slot !== "preShift" || limits.slotSec.preShift < 300 || !canStretch || stretches, `${session.name} holds no stretch`);
     const ends = SHIPPED_LIBRARY.find(session.items.at(-1)!.movementId)!.phase === "release" || loosens(session.items.at(-1)!);
     say(limits.slotSec[session.slot] < 180 || ends, `${session.name} has nothing that closes it`);
     say(

@@ -8,7 +8,7 @@ import { SLOT_KINDS, type SlotKind } from "../session";
 import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { oppositeWeight, targetsOf, type Wanted } from "./model";
-import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
+import { getsReady, LEAST_READY_SEC, mustsOf, READY_FROM_SEC } from "./shape";
 
 /** Rounds of taking down and building anew. */
 const ROUNDS = 400;
@@ -26,8 +26,8 @@ interface Piece {
   points: readonly number[];
   postures: readonly number[];
   ready: boolean;
-  shoulders: boolean;
-  closing: boolean;
+  /** Which of the musts of its session it fulfils. */
+  musts: readonly number[];
   gliding: boolean;
   moving: boolean;
 }
@@ -63,8 +63,8 @@ class Builder {
   private readonly slotSec: readonly number[];
   private readonly times: readonly number[];
   private readonly leastReady: readonly number[];
-  private readonly ends: readonly boolean[];
-  private readonly fromShoulders: readonly boolean[];
+  /** The musts of each session: getting ready always, the others where anything can fulfil them. */
+  private readonly musts: readonly (readonly number[])[];
   private seed = 20261126;
 
   constructor(
@@ -90,8 +90,7 @@ class Builder {
         points: of.map((i) => points.get(targets[i]!.region)!),
         postures: wanted.opposites.flatMap(({ posture }, i) => ((movement.reverses as readonly string[]).includes(posture) ? [i] : [])),
         ready: getsReady(movement),
-        shoulders: beginsAtShoulders(movement),
-        closing: closes(movement),
+        musts: mustsOf(slot, limits.slotSec[slot]).flatMap(({ is }, i) => (is(movement) ? [i] : [])),
         gliding: movement.phase === "glide",
         moving: movement.phase === "mobility" || movement.phase === "stretch",
       };
@@ -100,13 +99,13 @@ class Builder {
     this.leastReady = SLOT_KINDS.map((slot) => {
       if (slot === "break") return 0;
       const all = possible(slot).reduce((sum, { ready, sec }) => sum + (ready ? sec : 0), 0);
-      // Even a short session gets ready with something.
-      return limits.slotSec[slot] >= READY_FROM_SEC ? Math.min(LEAST_READY_SEC, all) : Math.min(1, all);
+      return limits.slotSec[slot] >= READY_FROM_SEC ? Math.min(LEAST_READY_SEC, all) : 0;
     });
-    this.fromShoulders = SLOT_KINDS.map(
-      (slot) => slot === "preShift" && limits.slotSec[slot] >= READY_FROM_SEC && possible(slot).some(({ shoulders }) => shoulders),
+    this.musts = SLOT_KINDS.map((slot) =>
+      mustsOf(slot, limits.slotSec[slot]).flatMap(({ must }, i) =>
+        must === "ready" || possible(slot).some(({ musts }) => musts.includes(i)) ? [i] : [],
+      ),
     );
-    this.ends = SLOT_KINDS.map((slot) => limits.slotSec[slot] >= CLOSE_FROM_SEC && possible(slot).some(({ closing }) => closing));
   }
 
   /** 0 … 1 (Park and Miller 1988). */
@@ -154,21 +153,19 @@ class Builder {
     };
     for (let slot = 0; slot < slotSec.length; slot++) {
       if (slotSec[slot] === 0) continue;
-      if (this.fromShoulders[slot] && !now.chosen.some((i) => pieces[i]!.slot === slot && pieces[i]!.shoulders)) {
-        const i = needed((piece) => piece.slot === slot && piece.shoulders);
+      const here = () => now.chosen.filter((i) => pieces[i]!.slot === slot);
+      const lacking = () => this.musts[slot]!.filter((must) => !here().some((i) => pieces[i]!.musts.includes(must)));
+      for (const must of lacking()) {
+        if (!lacking().includes(must)) continue;
+        const i = needed((piece) => piece.slot === slot && piece.musts.includes(must));
         if (i >= 0) this.add(now, i);
       }
       while (now.readySec[slot]! < this.leastReady[slot]!) {
         const i = needed((piece) => piece.slot === slot && piece.ready);
         if (i < 0 || !this.add(now, i)) break;
       }
-      if (this.ends[slot] && !now.closed[slot]) {
-        const i = needed((piece) => piece.slot === slot && piece.closing);
-        if (i >= 0) this.add(now, i);
-      }
-      const atShoulders = !this.fromShoulders[slot] || now.chosen.some((i) => pieces[i]!.slot === slot && pieces[i]!.shoulders);
       // A session that cannot have what it must have is none.
-      if (!atShoulders || now.readySec[slot]! < this.leastReady[slot]! || (this.ends[slot] && !now.closed[slot])) {
+      if (now.readySec[slot]! < this.leastReady[slot]! || lacking().length > 0) {
         if (now.chosen.some((i) => pieces[i]!.slot === slot && this.locked.has(i))) return undefined;
         return this.without(now, slot, noise);
       }
@@ -188,8 +185,7 @@ class Builder {
     const changed = (list: readonly (number | boolean)[], value: number | boolean) => list.map((each, i) => (i === slot ? value : each));
     Object.assign(smaller, {
       leastReady: changed(this.leastReady, 0),
-      ends: changed(this.ends, false),
-      fromShoulders: changed(this.fromShoulders, false),
+      musts: this.musts.map((each, i) => (i === slot ? [] : each)),
       slotSec: changed(this.slotSec, 0),
     });
     return smaller.build(kept, noise);
@@ -228,7 +224,6 @@ class Builder {
     now.standing.add(slot * 1000 + piece.movement);
     now.movements.add(piece.movement);
     if (piece.ready) now.readySec[slot]! += piece.sec;
-    if (piece.closing) now.closed[slot] = true;
     if (piece.gliding) {
       now.glides[slot]!++;
       now.gliding += this.times[slot]!;
@@ -247,7 +242,6 @@ class Standing {
   readonly sec = SLOT_KINDS.map(() => 0);
   readonly items = SLOT_KINDS.map(() => 0);
   readonly readySec = SLOT_KINDS.map(() => 0);
-  readonly closed = SLOT_KINDS.map(() => false);
   readonly glides = SLOT_KINDS.map(() => 0);
   readonly moves = SLOT_KINDS.map(() => 0);
   gliding = 0;

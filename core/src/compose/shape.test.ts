@@ -99,13 +99,14 @@ describe("the aims of a finished program", () => {
   const of = (...ids: string[]) => ids.map((id) => candidates.find(({ movement }) => movement.id === id)!);
   const full = of("shoulder-circles", "open-chest", "palm-turn", "palm-away", "thumb-to-tips", "shake-out");
   const missed = (chosen: readonly Candidate[], change: Partial<ComposeLimits> = {}) =>
-    aimsMissed(chosen, candidates, { ...limits, ...change }).map(({ aim }) => aim);
+    aimsMissed(chosen, candidates, { ...limits, ...change }).map((each) => (each.aim === "must" ? each.must : each.aim));
 
   it("are all reached by a full session that gets ready for a minute and closes", () => expect(missed(full)).toEqual([]));
   it("miss a slot that is not used though something may join", () => {
-    expect(missed(of("shoulder-circles", "open-chest", "shake-out"))).toEqual(["slot"]);
-    // Two items at most: a limit stands in the way, and that is said elsewhere.
-    expect(missed(of("shoulder-circles", "open-chest", "shake-out"), { mostItems: 3 })).toEqual([]);
+    const short = { slotSec: { ...limits.slotSec, preShift: 299 } };
+    expect(missed(of("shoulder-circles", "open-chest", "shake-out"), short)).toEqual(["slot"]);
+    // Three items at most: a limit stands in the way, and that is said elsewhere.
+    expect(missed(of("shoulder-circles", "open-chest", "shake-out"), { ...short, mostItems: 3 })).toEqual([]);
   });
   it("miss a minute of getting ready", () => {
     expect(missed([...of("shrug-and-drop", "shake-out"), ...full.slice(2, 5)], { mostItems: 5 })).toEqual(["ready"]);
@@ -117,6 +118,11 @@ describe("the aims of a finished program", () => {
     const hands = of("fist-and-star", "palm-turn", "palm-away", "thumb-to-tips", "hand-drop", "shake-out");
     expect(missed(hands, { mostItems: 6 })).toEqual(["shoulders"]);
     expect(missed(hands, { mostItems: 6, slotSec: { ...limits.slotSec, preShift: 239 } })).not.toContain("shoulders");
+  });
+  it("miss a held stretch in a warm-up of five minutes", () => {
+    const moving = of("shoulder-circles", "open-chest", "palm-turn", "thumb-to-tips", "wrist-circle", "shake-out");
+    expect(missed(moving, { mostItems: 6 })).toEqual(["stretch"]);
+    expect(missed(moving, { mostItems: 6, slotSec: { ...limits.slotSec, preShift: 299 } })).toEqual([]);
   });
   it("miss something that closes", () => expect(missed(full.slice(0, 5), { mostItems: 5 })).toEqual(["close"]));
   it("miss a light dose that has room to be whole", () => {

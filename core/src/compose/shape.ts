@@ -1,6 +1,6 @@
 /** The shape people know: what gets ready and for how long, what closes, from shoulders to fingers, and how often hands change what they do. */
 import { PHASES, REGIONS, type KitKind, type Movement, type Phase, type Setting } from "../library";
-import { boutsOf, type Dose, type Item } from "../session";
+import { boutsOf, type Dose, type Item, type SlotKind } from "../session";
 
 /** A session this long or longer gets ready for at least so long. Practice rule. */
 export const READY_FROM_SEC = 240;
@@ -35,6 +35,23 @@ export const getsReady = (movement: Pick<Movement, "phase" | "regions">): boolea
 /** Gets ready nearest the trunk, where a warm-up begins. */
 export const beginsAtShoulders = (movement: Pick<Movement, "phase" | "regions">): boolean =>
   getsReady(movement) && [...movement.regions.worked, ...movement.regions.stretched].includes("shoulderNeck");
+
+/** A warm-up this long or longer holds a stretch of hand or forearm. Practice rule. */
+export const STRETCH_FROM_SEC = 300;
+
+export type Must = "ready" | "shoulders" | "stretch" | "close";
+/** What a session must have one of, by its place in the day and its length; where the library offers none, it goes without, but never without getting ready. */
+export function mustsOf(slot: SlotKind, slotSec: number): { must: Must; is(movement: Movement): boolean }[] {
+  const warmUp = slot === "preShift";
+  return [
+    ...(slot === "break" ? [] : [{ must: "ready" as const, is: getsReady }]),
+    ...(warmUp && slotSec >= READY_FROM_SEC ? [{ must: "shoulders" as const, is: beginsAtShoulders }] : []),
+    ...(warmUp && slotSec >= STRETCH_FROM_SEC ? [{ must: "stretch" as const, is: stretchesArm }] : []),
+    ...(slotSec >= CLOSE_FROM_SEC ? [{ must: "close" as const, is: closes }] : []),
+  ];
+}
+
+const stretchesArm = ({ phase, regions }: Movement) => phase === "stretch" && regions.stretched.some((region) => region !== "shoulderNeck");
 
 /** Where a session does a movement, and what is in the hand. */
 interface Stand {

@@ -8,7 +8,7 @@ import { USUAL_LIMITS, type ComposeLimits } from "./limits";
 import { KEPT, modelOf, secondsWorth, targetsOf, x, type Stage, type Wanted } from "./model";
 import { solveInNode } from "./sample";
 import { searched } from "./search";
-import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC } from "./shape";
+import { beginsAtShoulders, CLOSE_FROM_SEC, closes, getsReady, LEAST_READY_SEC, READY_FROM_SEC, STRETCH_FROM_SEC } from "./shape";
 
 const LIMITS: ComposeLimits = {
   ...USUAL_LIMITS,
@@ -39,6 +39,7 @@ function world(ids: readonly string[], needs: readonly number[], slotSec: number
   const allReady = secOf(candidates.filter(({ movement }) => getsReady(movement)));
   const canClose = candidates.some(({ movement }) => closes(movement));
   const atShoulders = ({ movement }: Candidate) => beginsAtShoulders(movement);
+  const isStretch = ({ movement }: Candidate) => movement.phase === "stretch";
   const keeps = (chosen: readonly Candidate[]) => {
     if (chosen.length === 0) return true;
     const ids = chosen.map(({ movement }) => movement.id);
@@ -50,6 +51,7 @@ function world(ids: readonly string[], needs: readonly number[], slotSec: number
       chosen.filter(({ movement }) => movement.phase === "glide").length <= 1 &&
       ready.length > 0 &&
       (slotSec < READY_FROM_SEC || !candidates.some(atShoulders) || chosen.some(atShoulders)) &&
+      (slotSec < STRETCH_FROM_SEC || !candidates.some(isStretch) || chosen.some(isStretch)) &&
       (slotSec < READY_FROM_SEC || secOf(ready) >= Math.min(LEAST_READY_SEC, allReady)) &&
       (slotSec < CLOSE_FROM_SEC || !canClose || chosen.some(({ movement }) => closes(movement)))
     );

@@ -254,9 +254,10 @@ describe("making it a program", () => {
     [{ aim: "slot", slot: "preShift", usedSec: 150 }, /Warm-up leaves time unused.*2:30/],
     [{ aim: "light", slot: "preShift", movementId: "palm-away" }, /room for the whole dose of Palm-away stretch/],
     [{ aim: "ready", slot: "preShift", readySec: 5 }, /gets ready for 0:05: a minute is the least/],
-    [{ aim: "shoulders", slot: "preShift" }, /does not begin at the shoulders/],
-    [{ aim: "close", slot: "preShift" }, /nothing that closes it/],
-  ] as const)("is refused while an aim is missed: $aim", async (missed, text) => {
+    [{ aim: "must", must: "shoulders", slot: "preShift" }, /does not begin at the shoulders/],
+    [{ aim: "must", must: "stretch", slot: "preShift" }, /holds no stretch/],
+    [{ aim: "must", must: "close", slot: "preShift" }, /nothing that closes it/],
+  ] as const)("is refused while an aim is missed: %j", async (missed, text) => {
     open();
     await answer(1, { ...FIRST(), missed: [missed] }, { ...BEST(), missed: [missed] });
     expect(await screen.findByText(text)).toBeInTheDocument();

@@ -14,9 +14,12 @@ export function missedText(words: Words, missed: AimMissed): string {
       return t("{{session}} has room for the whole dose of {{name}}", { session, name: words.movementName(missed.movementId) });
     case "ready":
       return t("{{session}} gets ready for {{time}}: a minute is the least", { session, time: clockText(missed.readySec) });
-    case "shoulders":
-      return t("{{session}} does not begin at the shoulders", { session });
-    case "close":
-      return t("{{session}} has nothing that closes it", { session });
+    case "must":
+      return {
+        ready: t("{{session}} does not begin by getting ready", { session }),
+        shoulders: t("{{session}} does not begin at the shoulders", { session }),
+        stretch: t("{{session}} holds no stretch", { session }),
+        close: t("{{session}} has nothing that closes it", { session }),
+      }[missed.must];
   }
 }

@@ -13,14 +13,22 @@ export interface StartedComposer {
   stop(): void;
 }
 
+const newWorker = () => new Worker(new URL("./composer.worker.ts", import.meta.url), { type: "module", name: "composer" });
+/** One that has loaded already, for the next question: loading takes longer than the first answer. */
+let spare: Worker | undefined;
+
 export function startComposer(sent: SentQuestion): StartedComposer {
-  const worker = new Worker(new URL("./composer.worker.ts", import.meta.url), { type: "module", name: "composer" });
+  const worker = spare ?? newWorker();
+  spare = undefined;
   const remote = wrap<ComposerWorker>(worker);
   return {
     first: () => remote.first(sent),
     best: () => remote.best(),
     alternatives: () => remote.alternatives(),
     notches: () => remote.notches(),
-    stop: () => worker.terminate(),
+    stop: () => {
+      worker.terminate();
+      spare ??= newWorker();
+    },
   };
 }
