@@ -1,7 +1,18 @@
 /** Every way a movement could stand in a session: with which dose, how long it takes the group, what it does for which region. */
 import { SPACING } from "../dayplan";
 import { shareKit } from "../kit";
-import { KIT_KINDS, misfitsOf, newItem, type KitKind, type Library, type Misfit, type Movement, type Phase, type Region } from "../library";
+import {
+  KIT_KINDS,
+  misfitsOf,
+  newItem,
+  PHASE_CAP,
+  type KitKind,
+  type Library,
+  type Misfit,
+  type Movement,
+  type Phase,
+  type Region,
+} from "../library";
 import { withFirstLoad } from "../program";
 import { compilePerson, SLOT_KINDS, type Dose, type Item, type SlotKind } from "../session";
 import { doseLadder, type DoseStep } from "../slot";
@@ -143,7 +154,9 @@ export function fullerThan(library: Library, candidate: Candidate, limits: Compo
   const { movement, item, share, slot } = candidate;
   const whole = newItem(movement, limits.style, item.id).dose;
   const steps = doseLadder(whole, true).filter(({ dose, share: part }) => part < 1 || growsFrom(whole, dose));
-  const wanted = [...(share < 1 ? [1] : []), ...UPPER_SHARES];
+  // What flares easily has a cap below its phase's, and no upper end.
+  const upper = movement.effortCap < PHASE_CAP[movement.phase] ? [] : UPPER_SHARES;
+  const wanted = [...(share < 1 ? [1] : []), ...upper];
   const shares = wanted.map((aim) => steps.reduce((best, step) => (Math.abs(step.share - aim) < Math.abs(best.share - aim) ? step : best)));
   const fuller = shares.filter((step, i) => step.share > share + 1e-9 && shares.indexOf(step) === i);
   return [

@@ -95,11 +95,7 @@ export function greedyCovered(candidates: readonly Candidate[], wanted: Wanted, 
     const shoulder =
       slot === "preShift" &&
       limits.slotSec[slot] >= 240 &&
-      shortest(
-        here.filter(
-          ({ movement: { phase, regions } }) => phase === "getReady" && [...regions.worked, ...regions.stretched].includes("shoulderNeck"),
-        ),
-      );
+      shortest(here.filter(({ movement: { phase, regions } }) => phase === "getReady" && regions.worked.includes("shoulderNeck")));
     if (shoulder) add(shoulder);
     const stretch =
       slot === "preShift" &&
@@ -161,7 +157,7 @@ export function brokenRules({ program, places }: Pick<Proposal, "program" | "pla
     say(session.slot === "break" || limits.slotSec[session.slot] < 240 || readySec >= 60, `${session.name} gets ready for ${readySec} s`);
     const shoulders = session.items.some((item) => {
       const { phase, regions } = SHIPPED_LIBRARY.find(item.movementId)!;
-      return phase === "getReady" && [...regions.worked, ...regions.stretched].includes("shoulderNeck");
+      return phase === "getReady" && regions.worked.includes("shoulderNeck");
     });
     say(session.slot !== "preShift" || limits.slotSec.preShift < 240 || shoulders, `${session.name} does not begin at the shoulders`);
     const canStretch = SHIPPED_LIBRARY.movements.some(

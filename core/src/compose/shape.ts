@@ -34,7 +34,7 @@ export const getsReady = (movement: Pick<Movement, "phase" | "regions">): boolea
 
 /** Gets ready nearest the trunk, where a warm-up begins. */
 export const beginsAtShoulders = (movement: Pick<Movement, "phase" | "regions">): boolean =>
-  getsReady(movement) && [...movement.regions.worked, ...movement.regions.stretched].includes("shoulderNeck");
+  getsReady(movement) && movement.regions.worked.includes("shoulderNeck");
 
 /** A warm-up this long or longer holds a stretch of hand or forearm. Practice rule. */
 export const STRETCH_FROM_SEC = 300;

@@ -166,6 +166,16 @@ it("a fuller dose has at least as much of everything", () => {
   }
 });
 
+it("what flares easily is never raised above its dose", () => {
+  const [tilt] = candidatesFor(
+    SHIPPED_LIBRARY,
+    [SHIPPED_LIBRARY.get("thumb-wrap-tilt")],
+    { ...LIMITS, slotSec: { preShift: 900, break: 0, postShift: 0 } },
+    sampleId,
+  ).candidates;
+  expect(fullerThan(SHIPPED_LIBRARY, tilt!, LIMITS)).toEqual([tilt]);
+});
+
 describe("doses", () => {
   const { candidates, wanted, limits, secOf } = world(
     ["shoulder-circles", "palm-turn", "palm-away", "shake-out"],
