@@ -49,7 +49,7 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
           {MAP_VIEWS.map((view) => (
             <Box key={view} sx={view === "shoulders" ? { gridColumn: "1 / -1", maxWidth: 300, width: "100%", mx: "auto" } : {}}>
-              <HandMapPicture view={view} marks={marks} chosen={open} nameOf={nameOf} onPick={pick} />
+              <HandMapPicture view={view} marks={marks} picking={{ chosen: open, nameOf, onPick: pick }} />
             </Box>
           ))}
         </Box>

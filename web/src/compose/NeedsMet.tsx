@@ -1,6 +1,6 @@
 /** Every need of the work: how much of it a proposal meets and by what, in words and on the hand; for the rest, what stands in the way. */
 import { Box, Typography } from "@mui/material";
-import { useMemo, useState } from "react";
+import { useMemo } from "react";
 import { MAP_VIEWS, type MapMark } from "@kind-grip/core/figure";
 import { MET, type Hindrance, type Met, type Proposal } from "@kind-grip/core/compose";
 import type { SlotKind } from "@kind-grip/core/session";
@@ -30,7 +30,6 @@ const NAMED = 3;
 
 export function NeedsMet({ proposal: { met, unmet } }: { proposal: Proposal }) {
   const words = useWords();
-  const [chosen, setChosen] = useState<string | null>(null);
   const marks = useMemo(() => marksOf(met), [met]);
   if (met.length === 0) return null;
   const hindranceOf = (need: Met) => unmet.find(({ region, kind }) => region === need.region && kind === need.kind)?.because;
@@ -74,14 +73,7 @@ export function NeedsMet({ proposal: { met, unmet } }: { proposal: Proposal }) {
       <Box sx={{ display: "grid", gridTemplateColumns: { lg: "260px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1, maxWidth: 420 }}>
           {MAP_VIEWS.slice(0, 2).map((view) => (
-            <HandMapPicture
-              key={view}
-              view={view}
-              marks={marks}
-              chosen={chosen === null ? null : { side: "right", region: chosen }}
-              onPick={(_, region) => setChosen(chosen === region ? null : region)}
-              nameOf={(side, region) => `${words.label("side", side)} ${words.label("region", region).toLowerCase()}`}
-            />
+            <HandMapPicture key={view} view={view} marks={marks} />
           ))}
         </Box>
         <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
@@ -99,7 +91,6 @@ export function NeedsMet({ proposal: { met, unmet } }: { proposal: Proposal }) {
                   px: 0.5,
                   borderBottom: "1px solid",
                   borderColor: "line",
-                  bgcolor: chosen === need.region ? "action.selected" : undefined,
                 }}
               >
                 <span>

@@ -74,12 +74,7 @@ function Column({ taste, proposal, isTaken, onTake }: { taste: Taste | null; pro
     <Box component="li" aria-label={name} sx={{ borderTop: "4px solid", borderColor: isTaken ? "primary.main" : "line", pt: 1 }}>
       <Typography variant="h3">{name}</Typography>
       <Box sx={{ maxWidth: 150, my: 1 }}>
-        <HandMapPicture
-          view="palms"
-          marks={marks}
-          onPick={() => undefined}
-          nameOf={(side, region) => `${name}: ${words.label("side", side)} ${words.label("region", region).toLowerCase()}`}
-        />
+        <HandMapPicture view="palms" marks={marks} />
       </Box>
       <Box
         component="dl"

@@ -20,13 +20,15 @@ const REACH = 60;
 interface HandMapPictureProps {
   view: MapView;
   marks: readonly MapMark[];
-  /** Name of a place, for its button. */
-  nameOf(side: "left" | "right", region: string): string;
-  chosen?: { side: string; region: string } | null;
-  onPick(side: "left" | "right", region: string): void;
+  /** To be tapped: the name of each place, for its button, and what a tap does. Without it the map is only looked at. */
+  picking?: {
+    nameOf(side: "left" | "right", region: string): string;
+    chosen?: { side: string; region: string } | null;
+    onPick(side: "left" | "right", region: string): void;
+  };
 }
 
-export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapPictureProps) {
+export function HandMapPicture({ view, marks, picking }: HandMapPictureProps) {
   const [map, setMap] = useState<HandMap>();
   // The same marks are the same picture, whatever array they come in.
   const key = JSON.stringify(marks);
@@ -43,18 +45,18 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
   const aspect = view === "shoulders" ? "400 / 230" : "400 / 500";
   // A finger need not hit the mark: the nearest place counts.
   const pickNearest = (event: MouseEvent<HTMLElement>) => {
-    if (!map || event.target instanceof HTMLButtonElement) return;
+    if (!map || !picking || event.target instanceof HTMLButtonElement) return;
     const box = event.currentTarget.getBoundingClientRect();
     const scale = map.width / box.width;
     const away = ({ x, y }: { x: number; y: number }) =>
       Math.hypot(x - (event.clientX - box.left) * scale, y - (event.clientY - box.top) * scale);
     const nearest = [...map.places].sort((a, b) => away(a) - away(b))[0];
-    if (nearest && away(nearest) < REACH) onPick(nearest.side, nearest.region);
+    if (nearest && away(nearest) < REACH) picking.onPick(nearest.side, nearest.region);
   };
   return (
     <Box
       onClick={pickNearest}
-      role="group"
+      role={picking ? "group" : "img"}
       aria-label={NAMES[view]}
       className="figure"
       sx={{
@@ -70,7 +72,8 @@ export function HandMapPicture({ view, marks, nameOf, chosen, onPick }: HandMapP
       {map && (
         <>
           <Box aria-hidden dangerouslySetInnerHTML={{ __html: map.svg }} />
-          {map.places.map(({ side, region, x, y }) => {
+          {(picking ? map.places : []).map(({ side, region, x, y }) => {
+            const { nameOf, chosen, onPick } = picking!;
             const on = chosen?.side === side && chosen.region === region;
             return (
               <ButtonBase

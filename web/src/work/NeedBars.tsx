@@ -41,9 +41,11 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
               key={view}
               view={view}
               marks={marks}
-              chosen={shown}
-              onPick={(side, region) => setChosen({ side, region })}
-              nameOf={(side, region) => `${words.label("side", side)} ${words.label("region", region).toLowerCase()}`}
+              picking={{
+                chosen: shown,
+                onPick: (side, region) => setChosen({ side, region }),
+                nameOf: (side, region) => `${words.label("side", side)} ${words.label("region", region).toLowerCase()}`,
+              }}
             />
           ))}
         </Box>
