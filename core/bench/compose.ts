@@ -6,8 +6,8 @@ import { performance } from "node:perf_hooks";
 import { composer, USUAL_LIMITS, type ComposeLimits } from "../src/compose";
 import { LEAST_OF_SLOT } from "../src/compose/aims";
 import { candidatesFor } from "../src/compose/candidates";
-import { targetsOf } from "../src/compose/model";
-import { brokenRules, greedyCovered, pureCover, SAMPLE_NAMES, solveInNode } from "../src/compose/sample";
+import { targetsOf } from "../src/compose/targets";
+import { brokenRules, greedyCovered, pureCover, SAMPLE_NAMES, sampleNeed, solveInNode } from "../src/compose/sample";
 import { getsReady, READY_FROM_SEC } from "../src/compose/shape";
 import { SHIPPED_LIBRARY, KIT_KINDS, LOAD_SCHOOLS, REGIONS, SETTINGS, STRETCH_SCHOOLS } from "../src/library";
 import { compilePerson, SLOT_KINDS } from "../src/session";
@@ -52,19 +52,7 @@ for (let i = 0; i < crews; i++) {
     kit: some(KIT_KINDS, 0.4).map((kind) => ({ kind, massKg: 1, count: whole(2, 14) })),
     people: whole(4, 14),
   };
-  const needs = REGIONS.map((region) => {
-    const need = whole(0, 90);
-    return {
-      side: "right" as const,
-      region,
-      need,
-      strengthNeed: need,
-      loadMin: 0,
-      fromWork: 0,
-      parts: [],
-      added: [],
-    };
-  });
+  const needs = REGIONS.map((region) => sampleNeed(region, whole(0, 90)));
   const opposites = [{ posture: "closedHand" as const, left: 60, right: 120 }];
   const asked = new Map(needs.map(({ region, need }) => [region, need]));
   const wanted = { needs: asked, strengthNeeds: asked, opposites };

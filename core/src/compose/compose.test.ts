@@ -4,8 +4,9 @@ import { sampleId } from "../session/sample";
 import type { RegionNeed } from "../need";
 import { candidatesFor } from "./candidates";
 import { composer, neediest, USUAL_LIMITS, type ComposeInput, type ComposeLimits, type Proposal } from ".";
-import { modelOf, targetsOf } from "./model";
-import { brokenRules, SAMPLE_NAMES, solveInNode } from "./sample";
+import { modelOf } from "./model";
+import { targetsOf } from "./targets";
+import { brokenRules, SAMPLE_NAMES, sampleNeed as need, solveInNode } from "./sample";
 
 /** Good within a tenth; most of it is there at once. */
 const QUICK = { timeLimitSec: 6, gap: 0.1 };
@@ -22,16 +23,6 @@ const limits = (change: Partial<ComposeLimits> = {}): ComposeLimits => ({
   ],
   people: 8,
   ...change,
-});
-const need = (region: RegionNeed["region"], value: number): RegionNeed => ({
-  side: "right",
-  region,
-  need: value,
-  strengthNeed: value,
-  loadMin: 0,
-  fromWork: value,
-  parts: [],
-  added: [],
 });
 const NEEDS = [need("fingerFlexors", 80), need("wristExtensors", 60), need("thumbBase", 40)];
 const run = (change: Partial<ComposeInput> = {}) =>

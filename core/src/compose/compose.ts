@@ -5,7 +5,10 @@ import { candidatesFor, type Candidate, type Place } from "./candidates";
 import { dosed, filledUp } from "./finish";
 import type { ComposeLimits } from "./limits";
 import { gapOf, type Effort, type Solved, type Solver } from "../solver";
-import { columnsOf, modelOf, outdone, TASTES, withoutOutdone, x, type Stage, type Taste, type Wanted } from "./model";
+import { columnsOf, modelOf, TASTES, type Stage, type Taste } from "./model";
+import { type Wanted } from "./targets";
+import { x } from "./standing";
+import { outdone, withoutOutdone } from "./outdone";
 import { searched } from "./search";
 import { proposalFrom, type Proposal, type ProposalNames } from "./proposal";
 
@@ -92,16 +95,19 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
     ),
     gap,
   });
+  /** Searched once, whoever asks; nothing where a locked item is none that there is. */
+  let known: { found: Candidate[] | undefined } | undefined;
+  const search = () => (known ??= { found: locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked) }).found;
   /** What the best reached, once it was asked for. */
   let reached: { covered: number; light: number; filled: number; chosen: readonly Candidate[]; answer: Proposal } | undefined;
   return {
     first: () => {
-      const found = locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked);
+      const found = search();
       return found && proposed(found, Infinity);
     },
     best: async (solve, { timeLimitSec, ...effort }) => {
-      const found = locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked);
       if (locked.has(-1)) return undefined;
+      const found = search();
       const start = found && withoutOutdone(found, candidates, outdone(candidates, wanted, limits, locked));
       const cover = await ask(
         solve,

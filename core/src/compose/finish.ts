@@ -4,7 +4,8 @@ import type { Library } from "../library";
 import { SLOT_KINDS, type SlotKind } from "../session";
 import { fullerThan, type Candidate, type Place } from "./candidates";
 import type { ComposeLimits } from "./limits";
-import { secondsWorth, type Wanted } from "./model";
+import { secondsWorth } from "./model";
+import { type Wanted } from "./targets";
 
 /** Doses grow until this share of a slot is used: some room is left for people to move about. */
 export const ENOUGH_OF_SLOT = 0.93;

@@ -1,6 +1,7 @@
 /** Programs composed from need by 0/1 programmes, one aim after the other (docs/compose.md). */
 export { composer, neediest, type Alternative, type Composer, type ComposeInput } from "./compose";
 export type { Taste } from "./model";
+export { kitOf } from "./shape";
 export { limitsWith, notchGains, type Notch, type NotchGain } from "./notches";
 export { USUAL_LIMITS, type ComposeLimits } from "./limits";
 export type { AimMissed } from "./aims";

@@ -2,42 +2,22 @@
  * Composing as a 0/1 programme in CPLEX LP text, for the HiGHS solver (docs/compose.md). One function a family of constraints; the
  * solver itself is handed in by whoever has one: a web worker in the interface, Node in the tests.
  */
-import type { Opposite } from "../need";
-import type { Phase, Region, WorkPosture } from "../library";
+import type { WorkPosture } from "../library";
 import { SPACING } from "../dayplan";
 import { SLOT_KINDS, type SlotKind } from "../session";
 import { columnName, lpText, type Row, type Term } from "../solver";
 import { grouped } from "../units";
-import { KINDS, type Candidate, type Kind } from "./candidates";
+import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
+import { outdone } from "./outdone";
+import { inSlot, movementsOf, standings, x, type Standing } from "./standing";
+import { oppositeWeight, targetsOf, type Target, type Wanted } from "./targets";
 import { getsReady, kitOf, LEAST_READY_SEC, mustsOf, READY_FROM_SEC } from "./shape";
 
-/** Points a week that answer a need of 100, by kind. Planning figures of this practice. */
-const POINTS_FOR_FULL_NEED = { loadLed: { relief: 5, strength: 5 }, reliefLed: { relief: 10, strength: 0 } } as const;
-
-/** Points a week a region is to be given of a kind. */
-export function targetOf(need: number, kind: Kind, aim: ComposeLimits["aim"]): number {
-  return (need / 100) * POINTS_FOR_FULL_NEED[aim][kind];
-}
-/** What the opposite of a posture counts beside need, for an hour of it. */
-const OPPOSITE_WEIGHT = 1.2;
 /** A second that goes to the neediest region counts this much more than one that goes to none. */
 const NEEDED_SECOND = 0.5;
 /** What a later aim may cost an earlier one. */
 export const KEPT = 0.99;
-
-/** What reversing a posture counts, by its minutes a day: two hours or more count most. */
-export function oppositeWeight({ left, right }: { left: number; right: number }): number {
-  return OPPOSITE_WEIGHT * Math.min(2, Math.max(left, right) / 60);
-}
-
-export interface Wanted {
-  /** Region → need 0–100, of the side that needs it more: both sides get the same. */
-  needs: ReadonlyMap<Region, number>;
-  /** The same for strength: symptoms left out. */
-  strengthNeeds: ReadonlyMap<Region, number>;
-  opposites: readonly Pick<Opposite, "posture" | "left" | "right">[];
-}
 
 /** The aims in their order; each keeps what the ones before it reached, but for 1 %. */
 export type Stage =
@@ -261,77 +241,6 @@ function betterFirst(candidates: readonly Candidate[], wanted: Wanted, limits: C
   );
 }
 
-/** Pairs of movements of which the better does all the other does, wherever the other may stand, in no more time. */
-export function outdone(
-  candidates: readonly Candidate[],
-  wanted: Wanted,
-  limits: ComposeLimits,
-  locked: ReadonlySet<number>,
-): { better: string; other: string }[] {
-  const asked = new Set(targetsOf(wanted, limits).map(({ kind, region }) => `${kind} ${region}`));
-  const postures = wanted.opposites.map(({ posture }) => posture as WorkPosture);
-  const does = (one: Candidate, other: Candidate) =>
-    one.sec <= other.sec &&
-    one.gives === other.gives &&
-    [...other.points].every(([region, points]) => !asked.has(`${other.gives} ${region}`) || (one.points.get(region) ?? 0) >= points) &&
-    postures.every((posture) => !other.movement.reverses.includes(posture) || one.movement.reverses.includes(posture));
-  const standing = grouped(standings(candidates), ({ id }) => id);
-  const covers = (one: string, other: string) =>
-    standing
-      .get(other)!
-      .every(({ slot, places }) =>
-        places.every((place) =>
-          (standing.get(one)!.find((each) => each.slot === slot)?.places ?? []).some((mine) => does(candidates[mine]!, candidates[place]!)),
-        ),
-      );
-  const stays = new Set([...locked].map((i) => candidates[i]!.movement.id));
-  const phaseOf = (id: string) => standing.get(id)![0]!.phase;
-  const order = movementsOf(candidates).filter((id) => phaseOf(id) !== "getReady" && phaseOf(id) !== "release");
-  return order.flatMap((better, i) =>
-    order.flatMap((other, j) => {
-      const alike = i !== j && !stays.has(other) && phaseOf(better) === phaseOf(other);
-      return alike && covers(better, other) && !(i > j && covers(other, better)) ? [{ better, other }] : [];
-    }),
-  );
-}
-
-/** The same program with each outdone movement exchanged for the better one where that one is missing: it covers no less. */
-export function withoutOutdone(
-  chosen: readonly Candidate[],
-  candidates: readonly Candidate[],
-  pairs: readonly { better: string; other: string }[],
-): Candidate[] {
-  let now = [...chosen];
-  const stands = (id: string, slot: SlotKind) => now.some((each) => each.movement.id === id && each.slot === slot);
-  for (let changed = true; changed;) {
-    changed = false;
-    for (const { better, other } of pairs)
-      for (const each of now.filter(({ movement, slot }) => movement.id === other && !stands(better, slot))) {
-        const instead = candidates.find(({ movement, slot }) => movement.id === better && slot === each.slot)!;
-        now = now.map((one) => (one === each ? instead : one));
-        changed = true;
-      }
-  }
-  return now;
-}
-
-export interface Target {
-  region: Region;
-  kind: Kind;
-  need: number;
-  /** Points a week, above 0. */
-  target: number;
-}
-
-export function targetsOf({ needs, strengthNeeds }: Wanted, { aim }: ComposeLimits): Target[] {
-  const needOf = (region: Region, kind: Kind) => (kind === "strength" ? strengthNeeds : needs).get(region) ?? 0;
-  return [...needs.keys()].flatMap((region) =>
-    KINDS.map((kind) => ({ region, kind, need: needOf(region, kind), target: targetOf(needOf(region, kind), kind, aim) })).filter(
-      ({ target }) => target > 0,
-    ),
-  );
-}
-
 /** A region is covered by what its items give of a kind, up to its target. */
 function coverage(candidates: readonly Candidate[], targets: readonly Target[]): Row[] {
   return targets.flatMap(({ region, kind }) => {
@@ -357,43 +266,10 @@ function reversed(candidates: readonly Candidate[], { opposites }: Wanted): Row[
   );
 }
 
-interface Standing {
-  slot: SlotKind;
-  id: string;
-  phase: Phase;
-  /** The doses it could have there, as places in the list of candidates, and as terms of 1. */
-  places: number[];
-  terms: Term[];
-}
-
-/** Every movement in every session it could stand in. */
-function standings(candidates: readonly Candidate[]): Standing[] {
-  const found = new Map<string, Standing>();
-  candidates.forEach(({ slot, movement: { id, phase } }, i) => {
-    const key = `${slot} ${id}`;
-    const standing = found.get(key) ?? { slot, id, phase, places: [], terms: [] };
-    standing.places.push(i);
-    standing.terms.push([1, x(i)]);
-    found.set(key, standing);
-  });
-  return [...found.values()];
-}
-
-function inSlot(candidates: readonly Candidate[], slot: SlotKind): [Candidate, number][] {
-  return candidates.flatMap((candidate, i): [Candidate, number][] => (candidate.slot === slot ? [[candidate, i]] : []));
-}
-
-function movementsOf(candidates: readonly Candidate[]): string[] {
-  return [...new Set(candidates.map(({ movement }) => movement.id))];
-}
-
 function row(rowName: string, terms: readonly Term[], sense: Row["sense"], bound: number): Row[] {
   return terms.length === 0 ? [] : [{ name: rowName, terms: [...terms], sense, bound }];
 }
 
-export function x(index: number): string {
-  return `x${index}`;
-}
 /** The columns of an answer that has these candidates in it. */
 export function columnsOf(candidates: readonly Candidate[], chosen: ReadonlySet<number>): Map<string, number> {
   const movements = new Set([...chosen].map((i) => candidates[i]!.movement.id));

@@ -1,9 +1,8 @@
 import { DEFAULT_STYLE, SHIPPED_LIBRARY } from "../library";
-import type { RegionNeed } from "../need";
 import { sampleId } from "../session/sample";
 import { composer, limitsWith, notchGains, USUAL_LIMITS, type ComposeInput, type ComposeLimits } from ".";
 import { notchesOf } from "./notches";
-import { brokenRules, SAMPLE_NAMES, solveInNode } from "./sample";
+import { brokenRules, SAMPLE_NAMES, sampleNeed as need, solveInNode } from "./sample";
 
 const LIMITS: ComposeLimits = {
   ...USUAL_LIMITS,
@@ -15,16 +14,6 @@ const LIMITS: ComposeLimits = {
   kit: [{ kind: "band", massKg: null, count: 8 }],
   people: 6,
 };
-const need = (region: RegionNeed["region"], value: number): RegionNeed => ({
-  side: "right",
-  region,
-  need: value,
-  strengthNeed: value,
-  loadMin: 0,
-  fromWork: value,
-  parts: [],
-  added: [],
-});
 const input = (
   limits: Partial<ComposeLimits> = {},
   needs = [need("pronators", 80), need("wristExtensors", 70), need("thumbBase", 50)],

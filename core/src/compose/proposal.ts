@@ -4,7 +4,7 @@ import type { Program } from "../program";
 import { SLOT_KINDS, type SlotKind } from "../session";
 import type { Candidate, Kind, Left, Place } from "./candidates";
 import type { ComposeLimits } from "./limits";
-import { targetsOf, type Target, type Wanted } from "./model";
+import { targetsOf, type Target, type Wanted } from "./targets";
 import { aimsMissed, type AimMissed } from "./aims";
 import { changeOvers, inOrder, standOf } from "./shape";
 

@@ -1,17 +1,31 @@
 /** HiGHS in Node, a greedy yardstick, and a checker that shares no code with the model; for tests and the bench. */
 import loadHighs from "highs";
 import { misfitsOf, PHASES, SHIPPED_LIBRARY, type Region } from "../library";
+import type { RegionNeed } from "../need";
 import { compilePerson, SLOT_KINDS, type SlotKind } from "../session";
 import { doseLadder } from "../slot";
 import { candidateAt, candidatesFor, type Candidate } from "./candidates";
 import { neediest, type ComposeInput } from "./compose";
 import type { ComposeLimits } from "./limits";
-import { modelOf, targetOf, targetsOf, type Wanted } from "./model";
+import { modelOf } from "./model";
+import { targetOf, targetsOf, type Wanted } from "./targets";
 import type { Proposal, ProposalNames } from "./proposal";
 import { countsAsDose } from "./shape";
 import { solverWith, type Effort, type Solver } from "../solver";
 
 export const solveInNode = solverWith(() => loadHighs());
+
+/** A need of the right hand that comes from the work alone. */
+export const sampleNeed = (region: Region, need: number): RegionNeed => ({
+  side: "right",
+  region,
+  need,
+  strengthNeed: need,
+  loadMin: 0,
+  fromWork: need,
+  parts: [],
+  added: [],
+});
 
 /** A program and its sessions by their slots. */
 export const SAMPLE_NAMES: ProposalNames = {

@@ -7,7 +7,7 @@ import { SPACING } from "../dayplan";
 import { SLOT_KINDS, type SlotKind } from "../session";
 import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
-import { oppositeWeight, targetsOf, type Wanted } from "./model";
+import { oppositeWeight, targetsOf, type Wanted } from "./targets";
 import { getsReady, LEAST_READY_SEC, mustsOf, READY_FROM_SEC } from "./shape";
 
 /** Rounds of taking down and building anew. */

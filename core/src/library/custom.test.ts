@@ -42,6 +42,12 @@ describe("is refused, with the field", () => {
         })),
       "out of reach",
     ],
+    ["two halves of two poses", (custom: CustomMovement) => (custom.figure.way = "halves"), "figure.way: two halves need four poses"],
+    [
+      "a head carried too far",
+      (custom: CustomMovement) => (custom.figure.poses[0]!.neck.forward = 41),
+      "figure.poses.0: neck.forward is 41",
+    ],
     [
       "no working arm",
       (custom: CustomMovement) => (custom.figure.poses[0] = pose({ left: {} })),

@@ -57,6 +57,7 @@ export function customMovementProblems({ movement, words, figure }: CustomMoveme
   if (worked.length + stretched.length + released.length === 0) say("movement.regions", "name at least one region");
   if (movement.sideModes.includes("inTurn") && movement.switchSec === 0)
     say("movement.switchSec", "changing sides takes at least a second");
+  if (figure.way === "halves" && figure.poses.length !== 4) say("figure.way", "two halves need four poses: start and end of each");
   const poses = [...figure.poses, ...(figure.slide ?? [])];
   poses.forEach((pose, i) => {
     const path = `figure.poses.${i}`;

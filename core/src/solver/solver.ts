@@ -5,8 +5,6 @@ export interface Effort {
   timeLimitSec: number;
   /** Ends as soon as the best found is within this share of the best there could be. */
   gap: number;
-  /** Something fair at once rather than something good later. */
-  hasty?: boolean;
   /** Columns of an answer already known, by name: the search begins there. */
   start?: ReadonlyMap<string, number>;
 }
@@ -23,20 +21,18 @@ export interface Solved {
 export type Solver = (lp: string, effort: Effort) => Promise<Solved | undefined>;
 
 /**
- * Rounding finds something fair in the first tenth of a second. For the best, starting over and searching round the relaxation cost more
- * than they bring here (measured on random crews, `npm run bench:compose`).
+ * Starting over and searching round the relaxation cost more than they bring here (measured on random crews, `npm run bench:compose`).
  */
-const HASTY = { mip_heuristic_run_zi_round: true, mip_heuristic_run_shifting: true };
-const THOROUGH = { mip_allow_restart: false, mip_heuristic_effort: 0.02, mip_heuristic_run_rens: false };
+const OPTIONS = { mip_allow_restart: false, mip_heuristic_effort: 0.02, mip_heuristic_run_rens: false };
 
 export function solverWith(load: () => Promise<Highs>): Solver {
   let loaded: Promise<Highs> | undefined;
-  return async (lp, { timeLimitSec, gap, hasty = false, start }) => {
+  return async (lp, { timeLimitSec, gap, start }) => {
     loaded ??= load();
     const highs = await loaded;
     const model = highs.createModel({ format: "lp", data: lp });
     try {
-      model.options.set({ output_flag: false, time_limit: timeLimitSec, mip_rel_gap: gap, ...(hasty ? HASTY : THOROUGH) });
+      model.options.set({ output_flag: false, time_limit: timeLimitSec, mip_rel_gap: gap, ...OPTIONS });
       const names = Array.from({ length: model.getDimensions().numCols }, (_, i) => model.getColName(i));
       if (start) {
         const known = names.flatMap((name, index) => (start.has(name) ? [{ index, value: start.get(name)! }] : []));

@@ -1,7 +1,7 @@
 /** Two or three programs beside the best: after another taste and nearly as good. One can be taken in its place. */
 import { Box, Button, Typography } from "@mui/material";
 import { useMemo } from "react";
-import { MET, type Alternative, type Proposal, type Taste } from "@kind-grip/core/compose";
+import { kitOf, MET, type Alternative, type Proposal, type Taste } from "@kind-grip/core/compose";
 import { clockText } from "@kind-grip/core/units";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
@@ -55,8 +55,7 @@ function Column({ taste, proposal, isTaken, onTake }: { taste: Taste | null; pro
   const kit = [
     ...new Set(
       items.flatMap(({ movementId, formId }) => {
-        const movement = library.get(movementId);
-        const kinds = [...movement.kit, ...(movement.forms.find(({ id }) => id === formId)?.kit ?? [])];
+        const kinds = kitOf(library.get(movementId), formId);
         return kinds.length === 0 ? [] : [kinds.map((kind) => words.label("kit", kind).toLowerCase()).join(" / ")];
       }),
     ),

@@ -98,6 +98,12 @@ describe("the needs of the work", () => {
     expect(line()).toHaveTextContent(/palm turn, palm-away stretch, hand drop and 2 more/i);
   });
 
+  it("the hands are looked at, not pressed", () => {
+    show([met(1)]);
+    expect(screen.getAllByRole("img").map((map) => map.getAttribute("aria-label"))).toEqual(["Palm side", "Back of the hands"]);
+    expect(screen.queryAllByRole("button", { pressed: false })).toEqual([]);
+  });
+
   it("nothing needed is nothing to say", () => {
     show([]);
     expect(screen.queryByRole("region")).toBeNull();

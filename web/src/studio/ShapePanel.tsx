@@ -109,8 +109,12 @@ export function ShapePanel({ custom, at, onChange }: ShapePanelProps) {
 }
 
 function BodySliders({ pose, onChange }: { pose: Pose; onChange(what: string, pose: Pose): void }) {
-  const neck = (["tilt", "turn", "nod"] as const).map(
-    (joint) => [joint, { tilt: t("Head tilted"), turn: t("Head turned"), nod: t("Head nodded") }[joint]] as const,
+  const neck = (["tilt", "turn", "nod", "forward"] as const).map(
+    (joint) =>
+      [
+        joint,
+        { tilt: t("Head tilted"), turn: t("Head turned"), nod: t("Head nodded"), forward: t("Head carried forward, mm") }[joint],
+      ] as const,
   );
   const trunk = (["lean", "turn", "bend"] as const).map(
     (joint) => [joint, { lean: t("Trunk leaning forward"), turn: t("Trunk turned"), bend: t("Trunk bent sideways") }[joint]] as const,
@@ -122,7 +126,7 @@ function BodySliders({ pose, onChange }: { pose: Pose; onChange(what: string, po
           key={joint}
           label={label}
           range={NECK_RANGES[joint]}
-          value={pose.neck[joint]}
+          value={pose.neck[joint] ?? 0}
           onChange={(degrees) => onChange(`neck-${joint}`, { ...pose, neck: { ...pose.neck, [joint]: degrees } })}
         />
       ))}

@@ -1,5 +1,5 @@
 /**
- * How far joints go, in degrees of the pose. Wrist, forearm, elbow and shoulder: reference ranges of the American Academy of Orthopaedic
+ * How far joints go, in degrees of the pose; the head forward and back in millimetres (a figure of this practice). Wrist, forearm, elbow and shoulder: reference ranges of the American Academy of Orthopaedic
  * Surgeons (Joint Motion: Method of Measuring and Recording, 1965), widened where another hand or the bench adds a gentle push. Digits:
  * the same source; a hand lightly clasped or leaned on bends its knuckles back further. A pose beyond these is refused, never bent.
  */
@@ -33,7 +33,7 @@ export const THUMB_RANGES = {
   middle: range(-15, 65),
   end: range(-20, 85),
 } as const;
-export const NECK_RANGES = { tilt: range(-45, 45), turn: range(-75, 75), nod: range(-50, 45) } as const;
+export const NECK_RANGES = { tilt: range(-45, 45), turn: range(-75, 75), nod: range(-50, 45), forward: range(-30, 40) } as const;
 export const TRUNK_RANGES = { lean: range(-20, 135), turn: range(-45, 45), bend: range(-35, 35) } as const;
 
 /** The reference the stretches and mobility of the library stay inside: what a joint does without force. */

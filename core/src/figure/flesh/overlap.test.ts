@@ -51,3 +51,35 @@ it("is quiet for a hand that holds the other forearm, and loud for one put into 
   });
   expect(overlapsOf(partsOf(inside), 20).map(({ one }) => one)).toContain("trunk");
 });
+
+describe("a table and a wall", () => {
+  const slab = (corners: readonly Vector[]): Part => {
+    const builder = new PartBuilder("prop0-slab", "wood");
+    builder.face("wood", ...corners);
+    return builder.part;
+  };
+  /** 600 by 30 by 400: lying, and standing. */
+  const table = slab([
+    [-300, -30, -200],
+    [300, -30, 200],
+    [300, 0, 200],
+    [-300, 0, -200],
+  ]);
+  const wall = slab([
+    [-300, -200, 100],
+    [300, 200, 100],
+    [300, 200, 130],
+    [-300, -200, 130],
+  ]);
+  const depth = (prop: Part, at: Vector) => overlapsOf([prop, ball("right:forearm", at, 20)], 1)[0]?.mm ?? 0;
+  it.each([
+    ["lies on the table", table, [0, 20, 0], 0],
+    ["is pressed into the table", table, [0, 12, 0], 8],
+    ["is beside the table", table, [340, 12, 0], 0],
+    ["lies against the wall, before it", wall, [0, 0, 80], 0],
+    ["is pressed into the wall from before", wall, [0, 0, 90], 10],
+    ["is pressed into the wall from behind", wall, [0, 0, 142], 8],
+    ["is high above the wall's foot and away from it", wall, [0, 150, 40], 0],
+    ["is above the wall", wall, [0, 240, 115], 0],
+  ] as const)("an arm that %s", (_, prop, at, mm) => expect(depth(prop, at)).toBeCloseTo(mm, 6));
+});

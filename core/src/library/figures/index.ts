@@ -3,6 +3,7 @@ import { bonesOf, armRangeProblems, Figure, pose, rangeProblems, SIDE_NAMES, typ
 import * as v from "valibot";
 import { getReady } from "./get-ready";
 import { glide } from "./glide";
+import { grip } from "./grip";
 import { mobility } from "./mobility";
 import { release } from "./release";
 import type { FigureSource, FigureSources } from "./source";
@@ -19,6 +20,7 @@ const SOURCES: FigureSources = {
   ...upperBody,
   ...glide,
   ...strengthen,
+  ...grip,
   ...release,
 };
 

@@ -3,7 +3,22 @@ import { PHASE_CAP, SQUEEZE_CAP } from "../caps";
 import { holds, reps, timed } from "../doses";
 import type { MovementInput } from "../movement";
 
-const shared = { phase: "getReady", settings: ["any"], kit: [], effortCap: PHASE_CAP.getReady } as const satisfies Partial<MovementInput>;
+const shared = { phase: "getReady", settings: ["any"], kit: [], effortCap: PHASE_CAP.getReady } satisfies Partial<MovementInput>;
+
+/** The head to one side, alone or with a light push of the own hand. */
+const neckStretch = (id: string, motions: string[], longHoldSec: number): MovementInput => ({
+  ...shared,
+  id,
+  regions: { stretched: ["shoulderNeck"] },
+  motions,
+  sideModes: ["inTurn", "alternating"],
+  forms: [{ id: "no-hand" }, { id: "hand" }],
+  startForm: "no-hand",
+  doses: { usual: reps(5, [2, 2, 2, 0]), longHold: holds(2, longHoldSec, 5) },
+  readySec: 4,
+  switchSec: 2,
+  reverses: ["roundedShoulders"],
+});
 
 export const getReady = [
   {
@@ -111,32 +126,8 @@ export const getReady = [
     switchSec: 0,
     reverses: ["wristBent", "roundedShoulders"],
   },
-  {
-    ...shared,
-    id: "look-over",
-    regions: { stretched: ["shoulderNeck"] },
-    motions: ["neck rotation"],
-    sideModes: ["inTurn", "alternating"],
-    forms: [{ id: "no-hand" }, { id: "hand" }],
-    startForm: "no-hand",
-    doses: { usual: reps(5, [2, 2, 2, 0]), longHold: holds(2, 20, 5) },
-    readySec: 4,
-    switchSec: 2,
-    reverses: ["roundedShoulders"],
-  },
-  {
-    ...shared,
-    id: "ear-to-shoulder",
-    regions: { stretched: ["shoulderNeck"] },
-    motions: ["neck lateral flexion"],
-    sideModes: ["inTurn", "alternating"],
-    forms: [{ id: "no-hand" }, { id: "hand" }],
-    startForm: "no-hand",
-    doses: { usual: reps(5, [2, 2, 2, 0]), longHold: holds(2, 20, 5) },
-    readySec: 4,
-    switchSec: 2,
-    reverses: ["roundedShoulders"],
-  },
+  neckStretch("look-over", ["neck rotation"], 20),
+  neckStretch("ear-to-shoulder", ["neck lateral flexion"], 20),
   {
     ...shared,
     id: "chin-tuck",
@@ -150,32 +141,8 @@ export const getReady = [
     switchSec: 0,
     reverses: ["roundedShoulders"],
   },
-  {
-    ...shared,
-    id: "look-down-aside",
-    regions: { stretched: ["shoulderNeck"] },
-    motions: ["neck rotation", "neck flexion"],
-    sideModes: ["inTurn", "alternating"],
-    forms: [{ id: "no-hand" }, { id: "hand" }],
-    startForm: "no-hand",
-    doses: { usual: reps(5, [2, 2, 2, 0]), longHold: holds(2, 15, 5) },
-    readySec: 4,
-    switchSec: 2,
-    reverses: ["roundedShoulders"],
-  },
-  {
-    ...shared,
-    id: "look-up-aside",
-    regions: { stretched: ["shoulderNeck"] },
-    motions: ["neck rotation", "neck extension"],
-    sideModes: ["inTurn", "alternating"],
-    forms: [{ id: "no-hand" }, { id: "hand" }],
-    startForm: "no-hand",
-    doses: { usual: reps(5, [2, 2, 2, 0]), longHold: holds(2, 15, 5) },
-    readySec: 4,
-    switchSec: 2,
-    reverses: ["roundedShoulders"],
-  },
+  neckStretch("look-down-aside", ["neck rotation", "neck flexion"], 15),
+  neckStretch("look-up-aside", ["neck rotation", "neck extension"], 15),
   {
     ...shared,
     id: "tip-press",
