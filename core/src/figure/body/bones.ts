@@ -2,7 +2,7 @@
 import { contactGoal } from "./contact";
 import { SIDE_NAMES, type ArmPose, type Pose, type SideName } from "./pose";
 import { FOREARM, handBones, shoulderPlace, UPPER_ARM, type ArmBones, type DigitBones } from "./skeleton";
-import { armRods, closedRound, handInside, withThumbFree } from "./grasp";
+import { armRods, rodsMoved, closedRound, handInside, withThumbFree } from "./grasp";
 import { reach, type Goal } from "./reach";
 import { add, mirrored, mirroredFrame, moved, placed, turnX, turnY, turnZ, scale, within, WORLD, type Frame, type Vector } from "../vector";
 
@@ -79,7 +79,7 @@ function metArm(other: ArmBones, trunk: Frame, side: SideName): ReturnType<typeo
     const own = within(trunk, p);
     return side === "left" ? mirrored(own) : own;
   };
-  return armRods(other).map(({ from, to, ...radii }) => ({ from: into(from), to: into(to), ...radii }));
+  return rodsMoved(armRods(other), into);
 }
 
 const MOST_MOVES = 4;

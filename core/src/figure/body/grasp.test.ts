@@ -1,6 +1,6 @@
 import { armPose, bonesOf, handContacts, handPose, pose } from "..";
 import { armFrames } from "./bones";
-import { armRods, closedRound, handInside, skinGap, withThumbFree } from "./grasp";
+import { armRods, closedRound, handInside, rod, skinGap, withThumbFree } from "./grasp";
 import { FINGERS } from "./hand-pose";
 import { ARM_RANGES } from "./ranges";
 import { moved } from "../vector";
@@ -28,7 +28,7 @@ it("shuts to a fist where there is nothing to hold, and stays open where there i
   const { hand } = armFrames(armPose({ elbow: 90 }));
   const open = handPose("open");
   expect(closedRound(hand, open, []).index.middle).toBeCloseTo(handPose("fist").index.middle, 5);
-  const wall = [{ from: moved(hand, 0, 150, 20).o, to: moved(hand, 0, 60, 20).o, fromRadius: 40, toRadius: 40 }];
+  const wall = [rod(moved(hand, 0, 150, 20).o, 40, moved(hand, 0, 60, 20).o, 40)];
   expect(closedRound(hand, open, wall).middle.base).toBeLessThan(10);
 });
 

@@ -13,8 +13,22 @@ interface Rod {
   to: Vector;
   fromRadius: number;
   toRadius: number;
+  way: Vector;
+  /** Its length, squared; 1 for a ball. */
+  lengthSquared: number;
+  /** A ball that holds all of it. */
+  middle: Vector;
+  around: number;
 }
-const rod = (from: Vector, fromRadius: number, to: Vector, toRadius: number): Rod => ({ from, to, fromRadius, toRadius });
+export function rod(from: Vector, fromRadius: number, to: Vector, toRadius: number): Rod {
+  const way = subtract(to, from);
+  const lengthSquared = dot(way, way);
+  const around = Math.sqrt(lengthSquared) / 2 + Math.max(fromRadius, toRadius);
+  return { from, to, fromRadius, toRadius, way, lengthSquared: lengthSquared || 1, middle: between(from, to, 0.5), around };
+}
+/** The same rods elsewhere. @param place a movement without stretching */
+export const rodsMoved = (rods: readonly Rod[], place: (p: Vector) => Vector): Rod[] =>
+  rods.map(({ from, fromRadius, to, toRadius }) => rod(place(from), fromRadius, place(to), toRadius));
 
 function fingerRods(name: (typeof FINGERS)[number], { base, middle, end, tip }: DigitBones): Rod[] {
   const [r0, r1, r2, r3] = FINGER_SIZES[name].radii;
@@ -60,21 +74,30 @@ const SAMPLES = [0, 0.25, 0.5, 0.75, 1] as const;
 function gapBelow(most: number, rods: readonly Rod[], others: readonly Rod[]): number {
   let least = most;
   for (const one of rods)
-    for (const share of SAMPLES) {
-      const p = between(one.from, one.to, share);
-      const radius = one.fromRadius + (one.toRadius - one.fromRadius) * share;
-      for (const other of others) {
-        const way = subtract(other.to, other.from);
-        const t = Math.max(0, Math.min(1, dot(subtract(p, other.from), way) / (dot(way, way) || 1)));
-        const q = between(other.from, other.to, t);
-        const radii = radius + other.fromRadius + (other.toRadius - other.fromRadius) * t;
+    for (const other of others) {
+      // What is too far away as a whole is not looked at in detail: that is most of it.
+      const far = one.around + other.around + least;
+      if (far <= 0 || squaredBetween(one.middle, other.middle) >= far * far) continue;
+      const { from, way, lengthSquared, fromRadius, toRadius } = other;
+      for (const share of SAMPLES) {
+        const x = one.from[0] + one.way[0] * share - from[0];
+        const y = one.from[1] + one.way[1] * share - from[1];
+        const z = one.from[2] + one.way[2] * share - from[2];
+        const along = (x * way[0] + y * way[1] + z * way[2]) / lengthSquared;
+        const t = along < 0 ? 0 : along > 1 ? 1 : along;
+        const radii = one.fromRadius + (one.toRadius - one.fromRadius) * share + fromRadius + (toRadius - fromRadius) * t;
         const reach = radii + least;
-        const [dx, dy, dz] = [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
-        if (reach > 0 && dx * dx + dy * dy + dz * dz < reach * reach) least = Math.hypot(dx, dy, dz) - radii;
+        const dx = x - way[0] * t;
+        const dy = y - way[1] * t;
+        const dz = z - way[2] * t;
+        const squared = dx * dx + dy * dy + dz * dz;
+        if (reach > 0 && squared < reach * reach) least = Math.sqrt(squared) - radii;
       }
     }
   return least;
 }
+const squaredBetween = (p: Vector, q: Vector): number => (p[0] - q[0]) ** 2 + (p[1] - q[1]) ** 2 + (p[2] - q[2]) ** 2;
+
 /** Millimetres the deepest of some rods stands inside others; 0 when none does. */
 const depthIn = (rods: readonly Rod[], others: readonly Rod[]): number => -gapBelow(0, rods, others);
 

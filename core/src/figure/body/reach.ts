@@ -119,7 +119,10 @@ function reachWith(arm: ArmPose, hand: Frame, elbow: Vector): { arm: ArmPose; pr
       if (least < EASY) return;
       const pole = add(scale(hinted, Math.cos(degrees * DEGREE)), scale(sideways, Math.sin(degrees * DEGREE)));
       const tried = { ...plain, ...bent(shoulder, direction, reached, share, pole, hand) };
-      const strain = 4 * strainOf(tried) + 0.3 * insideTrunk(tried, hand.o);
+      const ofJoints = 4 * strainOf(tried);
+      // The trunk only adds to it.
+      if (ofJoints >= least - 1e-9) continue;
+      const strain = ofJoints + 0.3 * insideTrunk(tried, hand.o);
       if (strain < least - 1e-9) {
         least = strain;
         best = tried;

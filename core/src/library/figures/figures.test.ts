@@ -1,6 +1,6 @@
 import { bonesOf, mirrorPose, poseAlong, REFERENCE_RANGES, SIDE_NAMES, StagedFigure, type Figure, type Pose } from "../../figure";
 import { touchingPlace } from "../../figure/body/contact";
-import { armRods, skinGap } from "../../figure/body/grasp";
+import { armRods, rod, skinGap } from "../../figure/body/grasp";
 import { propParts } from "../../figure/flesh/prop";
 import type { Ball } from "../../figure/flesh/solid";
 import { atPoint, distance } from "../../figure/vector";
@@ -13,12 +13,7 @@ const everyForm = SHIPPED_LIBRARY.movements.flatMap((movement) => movement.forms
 const own = (movementId: string, formId: string) => figuresOf(movementId)!.forms[formId] !== undefined;
 const allPoses = ({ poses, slide }: Figure): Pose[] => [...poses, ...(slide ?? [])];
 
-const rodBetween = (from: Ball, to: Ball) => ({
-  from: from.at,
-  to: to.at,
-  fromRadius: from.radius,
-  toRadius: to.radius,
-});
+const rodBetween = (from: Ball, to: Ball) => rod(from.at, from.radius, to.at, to.radius);
 
 it("has a figure for every movement and form, and no figure without its movement", () => {
   for (const [movementId, formId] of everyForm) expect(SHIPPED_LIBRARY.figure(movementId, formId)).toBeDefined();
