@@ -2,6 +2,19 @@
 import { expect, test } from "@playwright/test";
 import { signIn, toStep } from "./browser";
 
+test("a composer that cannot be loaded is said, and asked again", async ({ page }) => {
+  await signIn(page);
+  const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
+  const composerFile = /composer\.worker/;
+  await page.route(composerFile, (route) => route.abort());
+  await page.goto(`/crews/${crews.find(({ name }) => name.startsWith("Stillwater"))!.id}/program/compose`);
+  await expect(page.getByText("The program could not be worked out")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Make it a program" })).toBeDisabled();
+  await page.unroute(composerFile);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(page.getByRole("button", { name: "Make it a program" })).toBeEnabled();
+});
+
 test("a program argued from need, changed by the trainer, fitted and printed", async ({ page }) => {
   await signIn(page);
   const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];

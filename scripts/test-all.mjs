@@ -6,6 +6,8 @@ import path from "node:path";
 
 const results = mkdtempSync(path.join(tmpdir(), "kind-grip-results-"));
 const totals = { passed: 0, failed: 0 };
+/** The names of what failed, said again at the end: the output is longer than anybody reads. */
+const failures = [];
 
 /** What a check prints is kept until it ends, so that two lanes do not talk into each other. */
 function run(title, command, args, env = {}) {
@@ -24,12 +26,14 @@ function run(title, command, args, env = {}) {
 }
 
 async function check(title, script) {
-  totals[(await run(title, "npm", ["run", "--silent", script])) ? "passed" : "failed"] += 1;
+  const ok = await run(title, "npm", ["run", "--silent", script]);
+  totals[ok ? "passed" : "failed"] += 1;
+  if (!ok) failures.push(title);
 }
 
 async function counted(title, script, file, env, read) {
   const ok = await run(title, "npm", ["run", "--silent", script], env);
-  let counts = { passed: 0, failed: 0 };
+  let counts = { passed: 0, failed: 0, names: [] };
   try {
     counts = read(JSON.parse(readFileSync(file, "utf8")));
   } catch {
@@ -37,13 +41,27 @@ async function counted(title, script, file, env, read) {
   }
   totals.passed += counts.passed;
   totals.failed += counts.failed > 0 ? counts.failed : ok ? 0 : 1;
+  if (!ok)
+    failures.push(...(counts.names.length > 0 ? counts.names : ["it broke before it could count"]).map((name) => `${title}: ${name}`));
 }
 
 const jest = (name) => path.join(results, `${name}.json`);
-const jestCounts = ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
+const jestCounts = ({ numPassedTests, numFailedTests, numFailedTestSuites, testResults }) => ({
   passed: numPassedTests,
   failed: numFailedTests || numFailedTestSuites,
+  names: testResults
+    .filter((file) => file.status === "failed")
+    .flatMap((file) => {
+      const failed = file.assertionResults.filter((test) => test.status === "failed").map((test) => test.fullName);
+      return failed.length > 0 ? failed : [`${path.basename(file.name)} could not be run`];
+    }),
 });
+
+/** The titles of the journeys under a suite that did not pass at their first try. */
+const failedJourneys = (suite) => [
+  ...(suite.specs ?? []).filter((spec) => spec.tests.some((test) => test.status !== "expected")).map((spec) => spec.title),
+  ...(suite.suites ?? []).flatMap(failedJourneys),
+];
 
 const journeys = path.join(results, "journeys.json");
 
@@ -51,10 +69,11 @@ const journeys = path.join(results, "journeys.json");
 const waiting = [
   async () => {
     await check("Build", "build");
-    await counted("Journeys in Chromium", "test:e2e", journeys, { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, ({ stats }) => ({
+    await counted("Journeys in Chromium", "test:e2e", journeys, { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, ({ stats, suites }) => ({
       passed: stats.expected,
       // Nothing is tried a second time; were it, passing then would not count.
       failed: stats.unexpected + stats.flaky,
+      names: suites.flatMap(failedJourneys),
     }));
   },
   () => check("Lint", "lint"),
@@ -73,6 +92,7 @@ async function lane() {
 process.stdout.write("Types, lint, unit and API tests beside the journeys in Chromium; each is printed when it ends …\n");
 await Promise.all([lane(), lane()]);
 
-rmSync(results, { recursive: true, force: true });
+if (!process.env.KEEPRES) rmSync(results, { recursive: true, force: true });
+if (failures.length > 0) process.stdout.write(`\nNot passed:\n${failures.map((name) => `  ${name}\n`).join("")}`);
 process.stdout.write(`\n${totals.passed} passed, ${totals.failed} failed\n`);
 process.exit(totals.failed === 0 ? 0 : 1);

@@ -9,6 +9,8 @@ import { getsReady, LEAST_READY_SEC, mustsOf, READY_FROM_SEC, type Must } from "
 export const LEAST_OF_SLOT = 0.7;
 
 export type AimMissed =
+  /** Nothing is in any session. */
+  | { aim: "nothing" }
   | { aim: "slot"; slot: SlotKind; usedSec: number }
   | { aim: "light"; slot: SlotKind; movementId: string }
   | { aim: "ready"; slot: SlotKind; readySec: number }
@@ -20,6 +22,7 @@ export type AimMissed =
  * @returns the aims that a better choice would have reached; empty where a limit stands in the way
  */
 export function aimsMissed(chosen: readonly Candidate[], candidates: readonly Candidate[], limits: ComposeLimits): AimMissed[] {
+  if (chosen.length === 0) return [{ aim: "nothing" }];
   return SLOT_KINDS.flatMap((slot): AimMissed[] => {
     const here = chosen.filter((each) => each.slot === slot);
     const possible = candidates.filter((each) => each.slot === slot);

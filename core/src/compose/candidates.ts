@@ -56,7 +56,10 @@ export interface Candidate {
 /** Why a movement is in no session. */
 export interface Left {
   movement: Movement;
+  /** Kit and places that are missing. */
   misfits: Misfit[];
+  /** Sessions it belongs in that are all too short for it. */
+  tooShort: SlotKind[];
 }
 
 /** A movement in a session with a share of its dose: what a lock names. */
@@ -85,15 +88,13 @@ export function candidatesFor(
     if (movement.weightBearing) return [];
     const misfits = misfitsOf(movement, movement.startForm, place);
     if (misfits.length > 0) {
-      left.push({ movement, misfits });
+      left.push({ movement, misfits, tooShort: [] });
       return [];
     }
     const item = withFirstLoad(library, quickest(library, newItem(movement, limits.style, makeId()), movement), limits.kit);
     const steps = doseLadder(item.dose, true);
-    const slots = SLOT_KINDS.filter(
-      (slot) => limits.slotSec[slot] > 0 && SLOT_PHASES[slot].includes(movement.phase) && wanted(movement, limits),
-    );
-    return slots.flatMap((slot) => {
+    const slots = SLOT_KINDS.filter((slot) => SLOT_PHASES[slot].includes(movement.phase) && wanted(movement, limits));
+    const possible = slots.flatMap((slot) => {
       const at = ({ dose, share }: DoseStep) => candidateAt(library, movement, { ...item, dose, id: makeId() }, share, slot, limits);
       const asked = locks.filter((lock) => lock.slot === slot && lock.movementId === movement.id && lock.share !== 1);
       const locked = asked.flatMap(
@@ -105,6 +106,8 @@ export function candidatesFor(
       const light = long && movement.phase !== "glide" ? lighter(steps, movement, at) : undefined;
       return [...(whole ? [whole] : []), ...(light ? [light] : []), ...locked];
     });
+    if (possible.length === 0 && slots.length > 0) left.push({ movement, misfits: [], tooShort: slots });
+    return possible;
   });
   return { candidates, left };
 }

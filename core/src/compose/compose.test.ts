@@ -118,6 +118,12 @@ describe("what stands in the way is named", () => {
     const bare = (await run({ needs: [need("thumbBase", 90)], limits: limits({ kit: [] }) }))!;
     expect(bare.unmet.find(({ kind }) => kind === "strength")!.because.kind).toBe("kit");
   });
+  it("time that no session has", async () => {
+    const none = (await run({ limits: limits({ slotSec: { preShift: 0, break: 0, postShift: 0 } }) }))!;
+    expect(none.program.sessions).toEqual([]);
+    expect(none.missed).toEqual([{ aim: "nothing" }]);
+    expect(new Set(none.unmet.map(({ because }) => because.kind))).toEqual(new Set(["time"]));
+  });
   it("time that is not there", async () => {
     const short = (await run({ limits: limits({ slotSec: { preShift: 40, break: 0, postShift: 0 }, aim: "reliefLed" }) }))!;
     expect(short.unmet.some(({ because }) => because.kind === "time")).toBe(true);
@@ -134,6 +140,14 @@ it("too little kit costs the group time, and without any it is out", () => {
   const each = SHIPPED_LIBRARY.find("finger-open-band")!.sideModes[0] === "together" ? 2 : 1;
   expect(secOf(4 * each)!).toBeGreaterThan(secOf(8 * each)!);
   expect(secOf(0)).toBeUndefined();
+});
+it("a solver that finds little never takes the better first answer away", async () => {
+  const input = { library: SHIPPED_LIBRARY, needs: NEEDS, opposites: [], limits: limits(), ...SAMPLE_NAMES };
+  const poor = composer(input, sampleId);
+  const first = poor.first()!;
+  const best = (await poor.best(() => Promise.resolve({ columns: new Map(), objective: 0, bound: 1 }), QUICK))!;
+  expect(best.covered).toBeGreaterThanOrEqual(0.985 * first.covered);
+  expect(best.missed).toEqual([]);
 });
 it("the need of a region is that of the needier side", () => {
   expect(neediest([need("thumbBase", 20), { ...need("thumbBase", 70), side: "left" }]).get("thumbBase")).toBe(70);

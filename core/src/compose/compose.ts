@@ -57,6 +57,8 @@ export interface Alternative {
 const COVER_SHARE = 0.6;
 /** The later aims are looked for this near to their best. */
 const LATER_GAP = 0.02;
+/** What the later aims may cost the cover, the finishing of doses with it; what costs more was a search that ran out of time. */
+const MAY_COST = 0.985;
 
 /** @param makeId ids, in order: the same input with the same ids gives the same proposal */
 export function composer(input: ComposeInput, makeId: () => string): Composer {
@@ -130,7 +132,9 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
       const fill = await ask(solve, { aim: "fill", covered, light }, { ...later, start: startFrom(full) });
       if (!fill) return proposed(full, gap);
       const few = await ask(solve, { aim: "few", covered, light, filled: fill.objective }, { ...later, start: startFrom(chosenIn(fill)) });
-      const answer = proposed(chosenIn(few ?? fill), gap);
+      const staged = proposed(chosenIn(few ?? fill), gap);
+      const first = found && proposed(found, gap);
+      const answer = first && staged.covered < first.covered * MAY_COST ? first : staged;
       reached = { covered, light, filled: fill.objective, chosen: chosenIn(fill), answer };
       return answer;
     },

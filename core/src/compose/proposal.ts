@@ -166,11 +166,13 @@ function hindranceOf(
       each.points.has(region) &&
       !chosen.some((other) => other.slot === each.slot && other.movement.id === each.movement.id),
   );
-  const misfits = left
-    .filter(({ movement }) => (movement.phase === "strengthen") === (kind === "strength"))
-    .filter(({ movement }) => [...movement.regions.worked, ...movement.regions.stretched, ...movement.regions.released].includes(region))
-    .flatMap((each) => each.misfits);
   if (spare.length === 0) {
+    const wouldHelp = left
+      .filter(({ movement }) => (movement.phase === "strengthen") === (kind === "strength"))
+      .filter(({ movement }) => [...movement.regions.worked, ...movement.regions.stretched, ...movement.regions.released].includes(region));
+    const tooShort = [...new Set(wouldHelp.flatMap((each) => each.tooShort))];
+    if (tooShort.length > 0) return { kind: "time", slots: tooShort };
+    const misfits = wouldHelp.flatMap((each) => each.misfits);
     const kit = misfits.flatMap((misfit) => (misfit.kind === "kit" ? misfit.needs : []));
     const settings = misfits.flatMap((misfit) => (misfit.kind === "setting" ? misfit.needs : []));
     if (kit.length > 0) return { kind: "kit", needs: [...new Set(kit)] };

@@ -163,6 +163,16 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
         <Limits limits={limits} onChange={changeLimits} />
         <Box>
           <Status state={state} shown={shown} />
+          {state.stage === "failed" && (
+            <Empty
+              title={t("The program could not be worked out")}
+              text={t("Nothing you set is lost. If it happens again, load the page anew: a new version of it may have been put up.")}
+            >
+              <Button variant="contained" onClick={state.again}>
+                {t("Try again")}
+              </Button>
+            </Empty>
+          )}
           {state.stage === "none" ? (
             <Empty
               title={t("No program keeps to all of this")}
@@ -179,7 +189,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
               </Button>
             </Empty>
           ) : (
-            shown && (
+            shown &&
+            state.stage !== "failed" && (
               <Sessions
                 proposal={shown}
                 limits={limits}
@@ -205,7 +216,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
               ))}
             </Box>
           )}
-          {shown && <NeedsMet proposal={shown} />}
+          {shown && state.stage !== "failed" && <NeedsMet proposal={shown} />}
           {state.proposal && state.stage === "best" && (
             <>
               <OneNotch gains={state.notches} onTry={tryNotch} kitAt={`/crews/${crew.id}/settings`} />
@@ -224,8 +235,9 @@ function Status({ state: { stage, proposal }, shown }: { state: ProposalState; s
     first: t("A first answer; looking for a better one …"),
     best: shown === proposal ? nearnessText(proposal?.gap ?? Infinity) : t("Another program, nearly as good"),
     none: "",
+    failed: "",
   }[stage];
-  const has = shown && stage !== "none";
+  const has = shown && stage !== "none" && stage !== "failed";
   return (
     <Box
       sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap", mb: 1, opacity: stage === "working" ? 0.6 : 1 }}
@@ -258,7 +270,7 @@ function Make({ crew, state: { stage }, shown }: { crew: CrewEntry; state: Propo
       {missed.length > 0 && stage === "best" && <Typography>{missedText(words, missed[0]!)}</Typography>}
       <Button
         variant="contained"
-        disabled={!shown || stage === "working" || stage === "none" || missed.length > 0 || isLoading}
+        disabled={!shown || (stage !== "first" && stage !== "best") || missed.length > 0 || isLoading}
         onClick={() => void make()}
       >
         {t("Make it a program")}

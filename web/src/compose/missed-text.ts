@@ -6,6 +6,7 @@ import { SESSION_NAMES } from "../program/session-names";
 
 /** Why a proposal cannot be made a program yet, in words. */
 export function missedText(words: Words, missed: AimMissed): string {
+  if (missed.aim === "nothing") return t("Nothing is in it: give a session some time");
   const session = SESSION_NAMES[missed.slot];
   switch (missed.aim) {
     case "slot":

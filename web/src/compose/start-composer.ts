@@ -1,8 +1,9 @@
 /** A composer in a worker of its own, for one question: what is being worked out for an older one ends with it. */
-import { wrap } from "comlink";
 import type { Alternative, NotchGain, Proposal } from "@kind-grip/core/compose";
+import { startWorker, type StartedWorker } from "../parts/worker";
 import type { ComposerWorker, SentQuestion } from "./composer.worker";
 
+/** Every answer is refused once its worker broke. */
 export interface StartedComposer {
   first(): Promise<Proposal | undefined>;
   /** To be asked after the first. */
@@ -13,22 +14,29 @@ export interface StartedComposer {
   stop(): void;
 }
 
-const newWorker = () => new Worker(new URL("./composer.worker.ts", import.meta.url), { type: "module", name: "composer" });
+function load(): StartedWorker<ComposerWorker> {
+  const loaded: StartedWorker<ComposerWorker> = startWorker(
+    new Worker(new URL("./composer.worker.ts", import.meta.url), { type: "module", name: "composer" }),
+    () => {
+      if (spare === loaded) spare = undefined;
+    },
+  );
+  return loaded;
+}
 /** One that has loaded already, for the next question: loading takes longer than the first answer. */
-let spare: Worker | undefined;
+let spare: StartedWorker<ComposerWorker> | undefined;
 
 export function startComposer(sent: SentQuestion): StartedComposer {
-  const worker = spare ?? newWorker();
+  const { remote, unlessBroken, stop } = spare ?? load();
   spare = undefined;
-  const remote = wrap<ComposerWorker>(worker);
   return {
-    first: () => remote.first(sent),
-    best: () => remote.best(),
-    alternatives: () => remote.alternatives(),
-    notches: () => remote.notches(),
+    first: () => unlessBroken(remote.first(sent)),
+    best: () => unlessBroken(remote.best()),
+    alternatives: () => unlessBroken(remote.alternatives()),
+    notches: () => unlessBroken(remote.notches()),
     stop: () => {
-      worker.terminate();
-      spare ??= newWorker();
+      stop();
+      spare ??= load();
     },
   };
 }

@@ -9,8 +9,8 @@ const AFTER_MS = 350;
 
 export interface ProposalState {
   proposal?: Proposal;
-  /** `first`: in shape and full, not proven; `best`: the best found, whose gap says how near; `none`: nothing keeps to the limits. */
-  stage: "working" | "first" | "best" | "none";
+  /** `first`: in shape and full, not proven; `best`: the best found, whose gap says how near; `none`: nothing keeps to the limits; `failed`: it broke. */
+  stage: "working" | "first" | "best" | "none" | "failed";
   /** What one notch of each limit brings, and other programs nearly as good: there after the best. */
   notches?: NotchGain[];
   alternatives?: Alternative[];
@@ -19,20 +19,30 @@ export interface ProposalState {
 /** What is asked, as plain data: two equal questions are one. */
 export type Question = Omit<ComposeInput, "library" | "movements">;
 
-/** The later aims may cost the cover this much; what costs more was a search that ran out of time. */
-const MAY_COST = 0.985;
-
 /** @param movements what may be proposed */
-export function useProposal(question: Question, library: Library, movements: readonly Movement[]): ProposalState {
+export function useProposal(question: Question, library: Library, movements: readonly Movement[]): ProposalState & { again(): void } {
+  const [attempt, setAttempt] = useState(0);
+  const again = () => setAttempt(attempt + 1);
   const [state, setState] = useState<ProposalState & { key: string }>({ stage: "working", key: "" });
   const asked = JSON.stringify(question);
-  const key = [asked, library.revision, ...movements.map(({ id }) => id)].join(" ");
+  const key = [asked, attempt, library.revision, ...movements.map(({ id }) => id)].join(" ");
   const latest = useRef({ library, movements });
   useEffect(() => {
     latest.current = { library, movements };
   });
   useEffect(() => {
     let started: StartedComposer | undefined;
+    const compose = async (composer: StartedComposer) => {
+      const first = await composer.first();
+      if (first) setState({ proposal: first, stage: "first", key });
+      const best = (await composer.best()) ?? first;
+      if (!best) return setState({ stage: "none", key });
+      setState({ proposal: best, stage: "best", key });
+      const notches = await composer.notches();
+      setState({ proposal: best, stage: "best", notches, key });
+      const alternatives = await composer.alternatives();
+      setState({ proposal: best, stage: "best", notches, alternatives, key });
+    };
     const timer = setTimeout(async () => {
       const { library: all, movements: offered } = latest.current;
       started = startComposer({
@@ -40,19 +50,12 @@ export function useProposal(question: Question, library: Library, movements: rea
         custom: all.movements.flatMap(({ id }) => all.custom(id) ?? []),
         offered: offered.map(({ id }) => id),
       });
-      const first = await started.first();
-      if (first) setState({ proposal: first, stage: "first", key });
-      const best = await started.best();
-      const better = !first || (best && best.covered >= first.covered * MAY_COST) ? best : first;
-      if (!better) {
-        setState({ stage: "none", key });
-        return started.stop();
+      try {
+        await compose(started);
+      } catch {
+        // What was found until then stays to be looked at, but it is no answer.
+        setState((before) => ({ proposal: before.key === key ? before.proposal : undefined, stage: "failed", key }));
       }
-      setState({ proposal: better, stage: "best", key });
-      const notches = await started.notches();
-      setState({ proposal: better, stage: "best", notches, key });
-      const alternatives = await started.alternatives();
-      setState({ proposal: better, stage: "best", notches, alternatives, key });
       started.stop();
     }, AFTER_MS);
     return () => {
@@ -61,5 +64,5 @@ export function useProposal(question: Question, library: Library, movements: rea
     };
   }, [key, asked]);
   // What was proposed for other limits is shown, but not as an answer.
-  return state.key === key ? state : { proposal: state.proposal, stage: "working" };
+  return state.key === key ? { ...state, again } : { proposal: state.proposal, stage: "working", again };
 }

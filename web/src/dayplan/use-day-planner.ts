@@ -33,10 +33,14 @@ export function useDayPlanner(problem: DayProblem, withReach: (addMin: number) =
     let solver: ReturnType<typeof startSolver> | undefined;
     const timer = setTimeout(async () => {
       solver = startSolver();
-      const best = await optimalPlan(problem, solver.solve, BEST);
-      setBetter({ problem, ...best, relaxations: [] });
-      if (best.plan.size < problem.requests.length)
-        setBetter({ problem, ...best, relaxations: await minimalRelaxations(problem, withReach, solver.solve) });
+      try {
+        const best = await optimalPlan(problem, solver.solve, BEST);
+        setBetter({ problem, ...best, relaxations: [] });
+        if (best.plan.size < problem.requests.length)
+          setBetter({ problem, ...best, relaxations: await minimalRelaxations(problem, withReach, solver.solve) });
+      } catch {
+        // The solver could not be loaded: the first plan stands, and is not called more than that.
+      }
       solver.stop();
     }, AFTER_MS);
     return () => {

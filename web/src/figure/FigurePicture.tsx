@@ -16,6 +16,8 @@ interface FigurePictureProps {
   sx?: SxProps;
 }
 
+const AGAIN_AFTER_MS = 3000;
+
 export function FigurePicture({ request, pose, poseKey = "", silent = false, sx }: FigurePictureProps) {
   const place = useRef<HTMLDivElement>(null);
   const [near, setNear] = useState(false);
@@ -32,11 +34,21 @@ export function FigurePicture({ request, pose, poseKey = "", silent = false, sx 
   useEffect(() => {
     if (!near || !request || !key) return;
     let gone = false;
-    void stillOf(key, (drawer) =>
-      pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options),
-    ).then((picture) => gone || setSvg(picture));
+    let later: ReturnType<typeof setTimeout> | undefined;
+    const draw = (): Promise<unknown> =>
+      stillOf(key, (drawer) =>
+        pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options),
+      ).then(
+        (picture) => gone || setSvg(picture),
+        () => {
+          // The drawer could not be loaded: perhaps it can in a moment.
+          if (!gone) later = setTimeout(draw, AGAIN_AFTER_MS);
+        },
+      );
+    void draw();
     return () => {
       gone = true;
+      clearTimeout(later);
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all that the request and the pose hold
   }, [near, key]);

@@ -1,13 +1,14 @@
 /** The workers that draw: some for still pictures, one for what moves, so that a page of thumbnails never makes a hand stutter. */
-import { wrap, type Remote } from "comlink";
+import type { Remote } from "comlink";
+import { startWorker, type StartedWorker } from "../parts/worker";
 import type { FigureDrawer } from "./figure.worker";
 
-const start = (name: string): Remote<FigureDrawer> =>
-  wrap<FigureDrawer>(new Worker(new URL("./figure.worker.ts", import.meta.url), { type: "module", name }));
+const start = (name: string, onBroken: () => void): StartedWorker<FigureDrawer> =>
+  startWorker(new Worker(new URL("./figure.worker.ts", import.meta.url), { type: "module", name }), onBroken);
 
-let motion: Remote<FigureDrawer> | undefined;
-/** Draws what moves and what is shaped; never busy with a page of stills. */
-export const motionDrawer = (): Remote<FigureDrawer> => (motion ??= start("figures-motion"));
+let motion: StartedWorker<FigureDrawer> | undefined;
+/** Draws what moves and what is shaped; never busy with a page of stills. One that broke is replaced when it is asked again. */
+export const motionDrawer = (): Remote<FigureDrawer> => (motion ??= start("figures-motion", () => (motion = undefined))).remote;
 
 /** One core is left for the page; more than three draw no faster than they are asked. */
 const MOST_WORKERS = 3;
@@ -16,8 +17,8 @@ const workersFor = (cores: number): number => Math.max(1, Math.min(MOST_WORKERS,
 /** Pictures already drawn, the oldest forgotten first. */
 const KEPT = 300;
 const drawn = new Map<string, Promise<string>>();
-const waiting: ((drawer: Remote<FigureDrawer>) => Promise<void>)[] = [];
-const idle: Remote<FigureDrawer>[] = [];
+const waiting: ((drawer: StartedWorker<FigureDrawer>) => Promise<void>)[] = [];
+const idle: StartedWorker<FigureDrawer>[] = [];
 let startedCount = 0;
 
 /** The picture of a key; drawn when it is first asked for. What was asked for last is drawn first: that is where the eye is. */
@@ -25,7 +26,7 @@ export function stillOf(key: string, draw: (drawer: Remote<FigureDrawer>) => Pro
   const known = drawn.get(key);
   if (known) return known;
   const picture = new Promise<string>((done, failed) => {
-    waiting.push((drawer) => draw(drawer).then(done, failed));
+    waiting.push(({ remote, unlessBroken }) => unlessBroken(draw(remote)).then(done, failed));
   });
   drawn.set(key, picture);
   picture.catch(() => drawn.delete(key));
@@ -41,14 +42,21 @@ function drawWaiting(): void {
     const drawer = idle.pop() ?? oneMore();
     if (!drawer) return;
     void waiting.pop()!(drawer).finally(() => {
-      idle.push(drawer);
+      if (!broken.has(drawer)) idle.push(drawer);
       drawWaiting();
     });
   }
 }
 
-function oneMore(): Remote<FigureDrawer> | undefined {
+const broken = new WeakSet<StartedWorker<FigureDrawer>>();
+
+function oneMore(): StartedWorker<FigureDrawer> | undefined {
   if (startedCount >= workersFor(navigator.hardwareConcurrency)) return undefined;
   startedCount += 1;
-  return start(`figures-stills-${startedCount}`);
+  const drawer: StartedWorker<FigureDrawer> = start(`figures-stills-${startedCount}`, () => {
+    broken.add(drawer);
+    startedCount -= 1;
+    if (idle.includes(drawer)) idle.splice(idle.indexOf(drawer), 1);
+  });
+  return drawer;
 }
