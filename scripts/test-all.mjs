@@ -92,7 +92,7 @@ async function lane() {
 process.stdout.write("Types, lint, unit and API tests beside the journeys in Chromium; each is printed when it ends …\n");
 await Promise.all([lane(), lane()]);
 
-if (!process.env.KEEPRES) rmSync(results, { recursive: true, force: true });
+rmSync(results, { recursive: true, force: true });
 if (failures.length > 0) process.stdout.write(`\nNot passed:\n${failures.map((name) => `  ${name}\n`).join("")}`);
 process.stdout.write(`\n${totals.passed} passed, ${totals.failed} failed\n`);
 process.exit(totals.failed === 0 ? 0 : 1);
