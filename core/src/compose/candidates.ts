@@ -15,7 +15,7 @@ import {
 } from "../library";
 import { withFirstLoad } from "../program";
 import { compilePerson, SLOT_KINDS, type Dose, type Item, type SlotKind } from "../session";
-import { doseLadder, type DoseStep } from "../slot";
+import { doseLadder, growsFrom, type DoseStep } from "../slot";
 import type { ComposeLimits } from "./limits";
 import { countsAsDose } from "./shape";
 
@@ -143,13 +143,6 @@ export function candidateAt(
     gives: movement.phase === "strengthen" ? "strength" : "relief",
     points: pointsOf(movement, share, slot, limits),
   };
-}
-
-/** Whether a dose has at least as much of everything as another: never more rounds of fewer slides. */
-function growsFrom(less: Dose, more: Dose): boolean {
-  return Object.entries(less).every(
-    ([key, value]) => typeof value !== "number" || (more as unknown as Record<string, number>)[key]! >= value,
-  );
 }
 
 /** The same item with fuller doses, the nearest to each upper share; itself first. A light one may become whole. */

@@ -81,7 +81,7 @@ export function proposalFrom(
       limits.settings,
     );
   const sessions = SLOT_KINDS.flatMap((slot) => {
-    const items = bySlot(slot).map(({ item }) => item);
+    const items = bySlot(slot).map(({ item, share }) => (share === 1 ? item : { ...item, doseShare: share }));
     return items.length === 0 ? [] : [{ id: makeId(), name: sessionNames[slot], slot, items }];
   });
   const reasons = new Map(chosen.map((each) => [each.item.id, reasonOf(each, wanted)]));

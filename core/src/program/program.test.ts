@@ -1,6 +1,9 @@
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { readProgramFile, writeProgramFile, writeCsv } from "../exchange";
 import { sampleId, sampleSession } from "../session/sample";
+import { composer, USUAL_LIMITS } from "../compose";
+import { sampleNeed, SAMPLE_NAMES } from "../compose/sample";
+import { doseAtShare } from "../slot";
 import { programProblems, switchStyle, type Program } from ".";
 
 const program = (): Program => ({
@@ -45,6 +48,42 @@ describe("switching the style", () => {
     const start = program();
     const there = switchStyle(SHIPPED_LIBRARY, start, { stretch: "minuteBlock", load: "staticGrip" }, true).program;
     expect(switchStyle(SHIPPED_LIBRARY, there, DEFAULT_STYLE, true).program).toEqual(start);
+  });
+
+  it("a dose that was set by rule follows at its share, and is known as one afterwards", () => {
+    const start = program();
+    const [stretch, lift] = start.sessions[0]!.items;
+    const light = doseAtShare(stretch!.dose, 0.6);
+    const fuller = doseAtShare(lift!.dose, 1.25);
+    Object.assign(stretch!, { dose: light.dose, doseShare: light.share });
+    Object.assign(lift!, { dose: fuller.dose, doseShare: fuller.share });
+    const { program: there, doses, kept } = switchStyle(SHIPPED_LIBRARY, start, { stretch: "longHold", load: "staticGrip" }, true);
+    expect(kept).toEqual([]);
+    expect(doses.map(({ movementId }) => movementId)).toEqual(["palm-away", "lift-palm-up"]);
+    expect(there.sessions[0]!.items[0]!.doseShare).toBeLessThan(0.85);
+    expect(there.sessions[0]!.items[1]!.doseShare).toBeGreaterThan(1);
+    expect(switchStyle(SHIPPED_LIBRARY, there, { stretch: "minuteBlock", load: "pacedReps" }, true).kept).toEqual([]);
+  });
+
+  it("a dose changed by hand after it was set by rule is one set by hand", () => {
+    const start = program();
+    const item = start.sessions[0]!.items[0]!;
+    const { dose, share } = doseAtShare(item.dose, 0.6);
+    Object.assign(item, { dose: { ...dose, reps: (dose as { reps: number }).reps + 1 }, doseShare: share });
+    const { kept, program: there } = switchStyle(SHIPPED_LIBRARY, start, { stretch: "longHold", load: "pacedReps" }, true);
+    expect(kept).toEqual([{ itemId: item.id, movementId: "palm-away", dose: item.dose }]);
+    expect(there.sessions[0]!.items[0]!.dose).toEqual(item.dose);
+  });
+
+  it("every dose of a composed program follows", () => {
+    const needs = (["wristExtensors", "fingerFlexors", "thumbBase"] as const).map((region) => sampleNeed(region, 70));
+    for (const sec of [240, 420]) {
+      const limits = { ...USUAL_LIMITS, style: DEFAULT_STYLE, aim: "loadLed" as const, weeks: 4, settings: ["any" as const], people: 4 };
+      const question = { needs, opposites: [], limits: { ...limits, slotSec: { preShift: sec, break: 150, postShift: sec }, kit: [] } };
+      const composed = composer({ ...question, ...SAMPLE_NAMES, library: SHIPPED_LIBRARY }, sampleId).first()!.program;
+      const { kept } = switchStyle(SHIPPED_LIBRARY, composed, { stretch: "longHold", load: "pacedReps" }, true);
+      expect(kept).toEqual([]);
+    }
   });
 
   it("leaves a glide at its form's last step", () => {

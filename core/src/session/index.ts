@@ -9,6 +9,7 @@ export {
   PersonalForm,
   Session,
   SESSION_DOCUMENT,
+  withDoseShares,
   Sides,
   SLOT_KINDS,
   SlotKind,

@@ -33,6 +33,8 @@ export const Item = v.strictObject({
   movementId: MovementId,
   formId: FormId,
   dose: Dose,
+  /** The share of its style's dose that was set by rule; left out where it is the whole dose, or one that was set by hand. */
+  doseShare: v.optional(v.pipe(v.number("must be a number"), v.minValue(0.1, "must be 0.1 to 3"), v.maxValue(3, "must be 0.1 to 3"))),
   sides: Sides,
   /** Which hand begins when the sides take turns. */
   firstSide: v.optional(v.picklist(["left", "right"]), "left"),
@@ -74,5 +76,10 @@ export const Session = v.strictObject({
   items: v.pipe(v.array(Item), v.maxLength(MAX_ITEMS, `at most ${MAX_ITEMS} items in a session`)),
 });
 export type Session = v.InferOutput<typeof Session>;
+/** Format 2 may say of an item which share of its style's dose it has; nothing older says it. */
+export function withDoseShares(older: unknown): unknown {
+  return older;
+}
+
 /** As a run keeps it: as it was led. */
-export const SESSION_DOCUMENT = documentFormat<Session>({ name: "session", format: 1, steps: [], schema: Session });
+export const SESSION_DOCUMENT = documentFormat<Session>({ name: "session", format: 2, steps: [withDoseShares], schema: Session });

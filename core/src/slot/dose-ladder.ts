@@ -38,6 +38,19 @@ export function doseLadder(dose: Dose, fuller = false): DoseStep[] {
     .sort((a, b) => b.share - a.share);
 }
 
+/** Whether a dose has at least as much of everything as another: never more rounds of fewer slides. */
+export function growsFrom(less: Dose, more: Dose): boolean {
+  return Object.entries(less).every(
+    ([key, value]) => typeof value !== "number" || (more as unknown as Record<string, number>)[key]! >= value,
+  );
+}
+
+/** The step of a dose's ladder nearest to a share of it; a fuller one has at least as much of everything. */
+export function doseAtShare(dose: Dose, share: number): DoseStep {
+  const steps = doseLadder(dose, true).filter((step) => (share > 1 ? growsFrom(dose, step.dose) : step.share <= 1 + 1e-9));
+  return steps.reduce((best, step) => (Math.abs(step.share - share) < Math.abs(best.share - share) ? step : best), { dose, share: 1 });
+}
+
 function tensionOf(dose: Dose): number {
   const { count, tensionSec } = boutsOf(dose);
   return count * tensionSec;

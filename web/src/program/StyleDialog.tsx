@@ -97,6 +97,23 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
               ))}
           </Box>
         </Box>
+        {!sameStyle && result.kept.length > 0 && (
+          <Box component="section" aria-labelledby="style-kept">
+            <Typography id="style-kept" sx={{ fontWeight: 700 }}>
+              {t("Set by hand: {{count}} doses stay", {
+                count: result.kept.length,
+                defaultValue_one: "Set by hand: {{count}} dose stays",
+              })}
+            </Typography>
+            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+              {result.kept.map(({ itemId, movementId, dose }) => (
+                <li key={itemId}>
+                  {words.movementName(movementId)}: {doseText(dose)}
+                </li>
+              ))}
+            </Box>
+          </Box>
+        )}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{t("Leave as it is")}</Button>

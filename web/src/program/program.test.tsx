@@ -120,3 +120,21 @@ it("a program file that is none says what is wrong with it, and where", async ()
   expect(alert).toHaveTextContent("This file cannot be imported.");
   expect(alert).toHaveTextContent("program.sessions.0.items.2.formId is missing");
 }, 30_000);
+
+it("switching the style says what follows and what was set by hand and stays", async () => {
+  const byHand = structuredClone(entry);
+  const [items] = byHand.program.sessions.map((each) => each.items);
+  items![1]!.dose = { kind: "holds", reps: 2, holdSec: 11, restSec: 5 };
+  const { user, server } = open({ [`GET /programs/${entry.id}`]: byHand });
+  await score();
+  await user.click(screen.getByRole("button", { name: /Active-assisted/ }));
+  const dialog = await screen.findByRole("dialog", { name: "Style of dosing" });
+  await user.click(within(dialog).getByRole("radio", { name: /Long hold/ }));
+  expect(within(dialog).getByRole("region", { name: "Set by hand: 1 dose stays" })).toHaveTextContent("Palm-away stretch");
+  await user.click(within(dialog).getByRole("button", { name: "Keep doses I set by hand" }));
+  expect(within(dialog).queryByRole("region", { name: /Set by hand/ })).toBeNull();
+  expect(within(dialog).getByRole("status")).toHaveTextContent("1 dose changes");
+  await user.click(within(dialog).getByRole("button", { name: "Switch the style" }));
+  await status("Saved");
+  expect(saved(server).at(-1)!.program.style.stretch).toBe("longHold");
+}, 30_000);
