@@ -18,6 +18,8 @@ export interface ComposeInput extends ProposalNames {
   limits: ComposeLimits;
   /** Items that must be in again: movement, slot and dose of a former proposal. */
   locked?: readonly Place[];
+  /** A program that is known already: the search begins with it where it fits. */
+  from?: readonly Place[];
   /** Movements the trainer does not want. */
   excluded?: readonly string[];
   library: Library;
@@ -81,6 +83,8 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
       ({ slot, movement, share }) => slot === place.slot && movement.id === place.movementId && Math.abs(share - place.share) < 1e-6,
     );
   const locked = new Set(locks.map(at));
+  // A fuller dose of the known program begins as a whole one.
+  const from = (input.from ?? []).map((place) => at({ ...place, share: Math.min(1, place.share) })).filter((i) => i >= 0);
   const wholeOnes = candidates.filter(({ share }) => share >= 1);
   const ask = (solve: Solver, stage: Stage, effort: Effort) => solve(modelOf(candidates, wanted, limits, locked, stage).lp, effort);
   const chosenIn = ({ columns }: Pick<Solved, "columns">) => candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
@@ -99,7 +103,7 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
   });
   /** Searched once, whoever asks; nothing where a locked item is none that there is. */
   let known: { found: Candidate[] | undefined } | undefined;
-  const search = () => (known ??= { found: locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked) }).found;
+  const search = () => (known ??= { found: locked.has(-1) ? undefined : searched(candidates, wanted, limits, locked, from) }).found;
   /** What the best reached, once it was asked for. */
   let reached: { covered: number; light: number; filled: number; chosen: readonly Candidate[]; answer: Proposal } | undefined;
   return {

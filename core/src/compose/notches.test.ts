@@ -1,6 +1,6 @@
 import { DEFAULT_STYLE, SHIPPED_LIBRARY } from "../library";
 import { sampleId } from "../session/sample";
-import { composer, limitsWith, notchGains, USUAL_LIMITS, type ComposeInput, type ComposeLimits } from ".";
+import { composer, limitsWith, MET, notchGains, USUAL_LIMITS, type ComposeInput, type ComposeLimits } from ".";
 import { notchesOf } from "./notches";
 import { brokenRules, SAMPLE_NAMES, sampleNeed as need, solveInNode } from "./sample";
 
@@ -25,6 +25,8 @@ const input = (
   ...SAMPLE_NAMES,
 });
 
+const gainsOf = (asked: ComposeInput) => notchGains(asked, composer(asked, sampleId).first()!, sampleId);
+
 describe("one notch", () => {
   it("of every limit there is, of no kit that is there already", () => {
     const kinds = notchesOf(input()).map((notch) => (notch.kind === "kit" ? notch.kit : notch.kind));
@@ -43,7 +45,7 @@ describe("one notch", () => {
   });
 
   it("says what it brings to whom, the most first: turning strength wants a lever", () => {
-    const gains = notchGains(input(), sampleId);
+    const gains = gainsOf(input());
     expect(gains.length).toBeGreaterThan(2);
     expect(gains.map(({ gain }) => gain)).toEqual([...gains.map(({ gain }) => gain)].sort((a, b) => b - a));
     const lever = gains.find(({ notch }) => notch.kind === "kit" && notch.kit === "hammer")!;
@@ -51,7 +53,33 @@ describe("one notch", () => {
     for (const { gain } of gains) expect(gain).toBeGreaterThan(0);
   });
 
-  it("brings nothing where nothing is needed", () => expect(notchGains(input({}, []), sampleId)).toEqual([]));
+  it("minutes for a session that is full of items come with one more item, and both limits give", () => {
+    const full = composer(input({ mostItems: 3 }), sampleId).first()!;
+    const minutes = notchesOf(input({ mostItems: 3 }), full).filter((notch) => notch.kind === "minutes");
+    for (const notch of minutes) {
+      const items = full.program.sessions.find(({ slot }) => slot === notch.slot)!.items.length;
+      expect(notch.withItem).toBe(items >= 3);
+      const after = limitsWith({ ...LIMITS, mostItems: 3 }, notch);
+      expect(after.mostItems).toBe(items >= 3 ? 4 : 3);
+      expect(after.slotSec[notch.slot]).toBe(LIMITS.slotSec[notch.slot] + 120);
+    }
+    expect(minutes.some(({ withItem }) => withItem)).toBe(true);
+  });
+  it("brings nothing where nothing is needed", () => expect(gainsOf(input({}, []))).toEqual([]));
+  it("is held against the program there is: a need that is met already is never called a gain", () => {
+    const asked = input({ slotSec: { preShift: 300, break: 180, postShift: 480 } });
+    const base = composer(asked, sampleId).first()!;
+    const met = new Set(base.met.filter(({ covered }) => covered >= MET).map(({ region, kind }) => `${kind} ${region}`));
+    expect(met.size).toBeGreaterThan(0);
+    for (const { regions } of notchGains(asked, base, sampleId))
+      for (const { region, kind } of regions) expect(met).not.toContain(`${kind} ${region}`);
+  });
+  it("the search begins with the program there is: with the same limits it is never worse", () => {
+    const asked = input();
+    const base = composer(asked, sampleId).first()!;
+    const again = composer({ ...asked, from: [...base.places.values()] }, sampleId).first()!;
+    expect(again.covered).toBeGreaterThanOrEqual(base.covered - 1e-9);
+  });
 });
 
 describe("alternatives", () => {

@@ -37,17 +37,24 @@ interface Build {
   value: number;
 }
 
-/** @param locked places in the list that must be in @returns undefined when the locked ones do not fit together */
+/**
+ * @param locked places in the list that must be in
+ * @param from places of a program already known: built upon where that is worth more
+ * @returns undefined when the locked ones do not fit together
+ */
 export function searched(
   candidates: readonly Candidate[],
   wanted: Wanted,
   limits: ComposeLimits,
   locked: ReadonlySet<number>,
+  from: readonly number[] = [],
   rounds = ROUNDS,
 ): Candidate[] | undefined {
   const builder = new Builder(candidates, wanted, limits, locked);
   let best = builder.build([], 0);
   if (!best) return undefined;
+  const known = from.length > 0 ? builder.build(from, 0) : undefined;
+  if (known && known.value > best.value) best = known;
   for (let round = 0; round < rounds; round++) {
     const next = builder.build(builder.ruined(best.chosen), builder.noise());
     if (next && next.value > best.value + 1e-9) best = next;

@@ -151,7 +151,7 @@ it("filling up adds until nothing may join, and takes nothing away", () => {
     REGIONS.map(() => 30),
     300,
   );
-  const start = searched(candidates, wanted, limits, new Set(), 0)!.slice(0, 3);
+  const start = searched(candidates, wanted, limits, new Set(), [], 0)!.slice(0, 3);
   const full = filledUp(start, candidates, wanted, limits);
   expect(full.slice(0, start.length)).toEqual(start);
   expect(candidates.some((each) => mayJoin(full, each, limits))).toBe(false);

@@ -2,6 +2,14 @@
 export { MAX_SESSIONS, PROGRAM_DOCUMENT, Program, programProblems, type ProgramProblem } from "./program";
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
 export { isSettling, sessionOn, settlingDose } from "./settling";
-export { personalStarts, type Measured, type PersonalStart } from "./personal-starts";
+export {
+  EASIEST_FROM,
+  LIGHTER_FROM,
+  personalStarts,
+  withStarts,
+  type Measured,
+  type PersonalStart,
+  type StartReason,
+} from "./personal-starts";
 export { firstHeld, heldTorqueNm, ladderFor, nextHeld, toolIn, torqueIn, usualGripM, type HeldForm, type HeldStep } from "./held-load";
 export { nextRaise, weeksAhead, Present, withFirstLoad, type Surroundings, type Week } from "./weeks-ahead";

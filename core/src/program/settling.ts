@@ -1,4 +1,5 @@
 /** The settling-in week: the first seven days of a block, lighter and without load, so that people learn the shapes. */
+import { isEqual } from "es-toolkit";
 import type { Library } from "../library";
 import { doseInForm, heldIn, type Dose, type Item, type Session } from "../session";
 import { doseLadder } from "../slot";
@@ -38,7 +39,11 @@ function settled(library: Library, item: Item): Item {
     dose: inForm(item.dose, formId),
     ...(unloaded ? { loadKg: null, tool: null, gripM: null } : heldIn(item)),
     personal: Object.fromEntries(
-      Object.entries(item.personal).map(([personId, own]) => [personId, own.dose ? { ...own, dose: inForm(own.dose, own.formId) } : own]),
+      Object.entries(item.personal).map(([personId, own]) => {
+        // Who starts at the settling dose anyway is not made to do less still.
+        const isLight = isEqual(own.dose, inForm(item.dose, own.formId));
+        return [personId, own.dose && !isLight ? { ...own, dose: inForm(own.dose, own.formId) } : own];
+      }),
     ),
   };
 }

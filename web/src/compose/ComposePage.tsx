@@ -2,11 +2,11 @@
 import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, X } from "lucide-react";
 import { useMemo, useState } from "react";
-import { Link, useNavigate, useSearchParams } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
-import { limitsWith, MET, USUAL_LIMITS, type ComposeLimits, type Notch, type Proposal, type Taste } from "@kind-grip/core/compose";
+import { limitsWith, USUAL_LIMITS, type ComposeLimits, type Notch, type Taste } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
-import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
+import { dateAt } from "@kind-grip/core/calendar";
 import { type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { notHeldOut } from "@kind-grip/core/safety";
@@ -14,29 +14,29 @@ import { dayOf, type Work } from "@kind-grip/core/strain";
 import { t } from "../base/words";
 import { useOffered } from "../library/use-offered";
 import { useWords, useLibrary } from "../base/library";
-import { v7 as uuid } from "uuid";
 import { mainHandOf } from "../crew/main-hand";
 import type { CrewEntry, PersonEntry, RecordEntry } from "@kind-grip/core/api";
 import { workApi } from "../work/api";
-import { programApi } from "../program/api";
 import { practiceApi } from "../practice/api";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "../baseline/api";
-import { problemOf } from "../base/api";
 import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { useParticipations } from "../safety/use-participations";
-import { useProposal, type ProposalState, type Question } from "./use-proposal";
+import { useProposal, type Question } from "./use-proposal";
 import { Limits } from "./Limits";
 import { type Locks, Sessions } from "./ProposedSessions";
 import { NeedsMet } from "./NeedsMet";
+import { startKey } from "../program/StartsList";
+import { WhoDiffers } from "./WhoDiffers";
 import { OneNotch } from "./OneNotch";
 import { OtherPrograms } from "./OtherPrograms";
-import { missedText } from "./missed-text";
-import { nearnessText } from "../parts/nearness-text";
+import { MakeProgram } from "./MakeProgram";
+import { Status } from "./Status";
+import { useStarts } from "./use-starts";
 import { SESSION_NAMES } from "../program/session-names";
 
 export default function ComposePage() {
@@ -92,10 +92,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const [search] = useSearchParams();
   const today = dateAt(useNow(), crew.timeZone);
   const participations = useParticipations(crew.id);
-  const here = notHeldOut(
-    people.filter((person) => isHere(person, today)),
-    participations,
-  ).length;
+  const crewNow = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
+  const here = notHeldOut(crewNow, participations).length;
   const [limits, setLimits] = useState<Omit<ComposeLimits, "people" | "settings" | "kit">>({
     ...USUAL_LIMITS,
     style: usualStyle,
@@ -111,6 +109,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const [askedLocks, setAskedLocks] = useState<Locks>([]);
   const [excluded, setExcluded] = useState<readonly string[]>([]);
   const [taken, setTaken] = useState<Taste | null>(null);
+  const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const askAnew = () => {
     setAskedLocks(locked);
     setTaken(null);
@@ -147,6 +146,8 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   };
   /** What is shown: the best, or the one that was taken in its place. */
   const shown = state.alternatives?.find(({ taste }) => taste === taken)?.proposal ?? state.proposal;
+  const starts = useStarts(shown?.program, crewNow, records, participations);
+  const wanted = starts.filter((start) => !declined.has(startKey(start)));
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
     setLocked(locked.some(same) ? locked.filter((each) => !same(each)) : [...locked, place]);
@@ -157,7 +158,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
         <Button component={Link} to={`/crews/${crew.id}/program`} startIcon={<ArrowLeft size={20} />}>
           {t("Programs")}
         </Button>
-        <Make crew={crew} state={state} shown={shown} />
+        <MakeProgram crew={crew} state={state} shown={shown} starts={wanted} />
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 5, rowGap: 3, alignItems: "start" }}>
         <Limits limits={limits} onChange={changeLimits} />
@@ -217,6 +218,9 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
             </Box>
           )}
           {shown && state.stage !== "failed" && <NeedsMet proposal={shown} />}
+          {shown && state.stage !== "failed" && (
+            <WhoDiffers people={crewNow} starts={starts} measured={records.length > 0} declined={declined} onDecline={setDeclined} />
+          )}
           {state.proposal && state.stage === "best" && (
             <>
               <OneNotch gains={state.notches} onTry={tryNotch} kitAt={`/crews/${crew.id}/settings`} />
@@ -225,56 +229,6 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           )}
         </Box>
       </Box>
-    </>
-  );
-}
-
-function Status({ state: { stage, proposal }, shown }: { state: ProposalState; shown: Proposal | undefined }) {
-  const text = {
-    working: t("Working it out …"),
-    first: t("A first answer; looking for a better one …"),
-    best: shown === proposal ? nearnessText(proposal?.gap ?? Infinity) : t("Another program, nearly as good"),
-    none: "",
-    failed: "",
-  }[stage];
-  const has = shown && stage !== "none" && stage !== "failed";
-  return (
-    <Box
-      sx={{ display: "flex", alignItems: "baseline", gap: 2, flexWrap: "wrap", mb: 1, opacity: stage === "working" ? 0.6 : 1 }}
-      role="status"
-    >
-      {has && (
-        <Typography component="p" sx={{ fontSize: "2.4rem", fontWeight: 800, lineHeight: 1 }}>
-          {t("{{met}} of {{all}}", { met: shown.met.filter(({ covered }) => covered >= MET).length, all: shown.met.length })}
-        </Typography>
-      )}
-      <Typography>{has ? t("needs of the work are met. {{text}}.", { text }) : text}</Typography>
-    </Box>
-  );
-}
-
-function Make({ crew, state: { stage }, shown }: { crew: CrewEntry; state: ProposalState; shown: Proposal | undefined }) {
-  const words = useWords();
-  const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
-  const navigate = useNavigate();
-  const missed = shown?.missed ?? [];
-  // A composed program settles in from the coming Monday; Weeks ahead changes that.
-  const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
-  const make = async () => {
-    const answer = await create({ crewId: crew.id, id: uuid(), program: { ...shown!.program, settlingFrom: nextMonday } });
-    if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
-  };
-  return (
-    <>
-      {error !== undefined && <Typography sx={{ color: "error.main" }}>{problemOf(error).message}</Typography>}
-      {missed.length > 0 && stage === "best" && <Typography>{missedText(words, missed[0]!)}</Typography>}
-      <Button
-        variant="contained"
-        disabled={!shown || (stage !== "first" && stage !== "best") || missed.length > 0 || isLoading}
-        onClick={() => void make()}
-      >
-        {t("Make it a program")}
-      </Button>
     </>
   );
 }

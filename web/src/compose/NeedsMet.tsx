@@ -65,63 +65,60 @@ export function NeedsMet({ proposal: { met, unmet } }: { proposal: Proposal }) {
     const named = by.slice(0, NAMED).map((id) => words.movementName(id).toLowerCase());
     return by.length > NAMED ? t("{{names}} and {{count}} more", { names: named.join(", "), count: by.length - NAMED }) : listText(named);
   };
+  const regions = [...new Set(met.map(({ region }) => region))];
+  const oneNeed = (need: Met) => {
+    const hindrance = hindranceOf(need);
+    return (
+      <>
+        <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
+          <span>{need.kind === "strength" ? t("Strength") : t("Relief")}</span>
+          <Box aria-hidden sx={{ flex: 1, maxWidth: 120, height: 10, border: "1px solid", borderColor: "text.secondary", borderRadius: 1 }}>
+            <Box
+              className="keeps-colour"
+              sx={{ width: `${need.covered * 100}%`, height: "100%", bgcolor: need.covered >= MET ? "primary.main" : "warning.main" }}
+            />
+          </Box>
+          <strong>{need.covered >= MET ? t("met") : shareText(need.covered)}</strong>
+        </Box>
+        <Typography sx={{ color: "text.secondary", fontSize: "0.95rem" }}>
+          {need.by.length > 0 && t("by {{movements}}", { movements: givers(need) })}{" "}
+          {hindrance && t("({{because}})", { because: because(hindrance) })}
+        </Typography>
+      </>
+    );
+  };
   return (
     <Box component="section" aria-label={t("Needs of the work")} sx={{ borderTop: "2px solid", borderColor: "line", pt: 1.5, mb: 3 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
         {t("What it gives, and what it does not")}
       </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: { lg: "260px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
-        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1, maxWidth: 420 }}>
-          {MAP_VIEWS.slice(0, 2).map((view) => (
-            <HandMapPicture key={view} view={view} marks={marks} />
-          ))}
-        </Box>
-        <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-          {met.map((need) => {
-            const hindrance = hindranceOf(need);
-            return (
-              <Box
-                component="li"
-                key={`${need.kind} ${need.region}`}
-                sx={{
-                  display: "grid",
-                  gridTemplateColumns: { xs: "1fr", sm: "minmax(0, 0.8fr) 92px minmax(0, 1.6fr)" },
-                  columnGap: 2,
-                  py: 0.5,
-                  px: 0.5,
-                  borderBottom: "1px solid",
-                  borderColor: "line",
-                }}
-              >
-                <span>
-                  {words.label("region", need.region)}, {need.kind === "strength" ? t("strength") : t("relief")}
-                </span>
-                <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
-                  <Box aria-hidden sx={{ flex: 1, height: 10, border: "1px solid", borderColor: "text.secondary", borderRadius: 1 }}>
-                    <Box
-                      className="keeps-colour"
-                      sx={{
-                        width: `${need.covered * 100}%`,
-                        height: "100%",
-                        bgcolor: need.covered >= MET ? "primary.main" : "warning.main",
-                      }}
-                    />
-                  </Box>
-                </Box>
-                <span>
-                  <strong>{need.covered >= MET ? t("met") : shareText(need.covered)}</strong>{" "}
-                  {need.by.length > 0 && t("by {{movements}}", { movements: givers(need) })}
-                  {hindrance && (
-                    <Box component="span" sx={{ color: "text.secondary" }}>
-                      {" "}
-                      {t("({{because}})", { because: because(hindrance) })}
-                    </Box>
-                  )}
-                </span>
-              </Box>
-            );
-          })}
-        </Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1, maxWidth: 420, mb: 1 }}>
+        {MAP_VIEWS.slice(0, 2).map((view) => (
+          <HandMapPicture key={view} view={view} marks={marks} />
+        ))}
+      </Box>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {regions.map((region) => (
+          <Box
+            component="li"
+            key={region}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "1fr", sm: "minmax(0, 0.7fr) minmax(0, 1fr) minmax(0, 1fr)" },
+              columnGap: 3,
+              rowGap: 0.5,
+              py: 0.75,
+              borderBottom: "1px solid",
+              borderColor: "line",
+            }}
+          >
+            <Typography sx={{ fontWeight: 700 }}>{words.label("region", region)}</Typography>
+            {(["relief", "strength"] as const).map((kind) => {
+              const need = met.find((each) => each.region === region && each.kind === kind);
+              return <Box key={kind}>{need && oneNeed(need)}</Box>;
+            })}
+          </Box>
+        ))}
       </Box>
       <Why label={t("How it is composed")}>
         {t(

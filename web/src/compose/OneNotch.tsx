@@ -15,11 +15,16 @@ interface OneNotchProps {
 
 export function OneNotch({ gains, onTry, kitAt }: OneNotchProps) {
   const words = useWords();
-  if (!gains || gains.length === 0) return null;
+  if (!gains) return null;
   const nameOf = (notch: Notch): string => {
     switch (notch.kind) {
       case "minutes":
-        return t("{{count}} more minutes: {{slot}}", { count: notch.min, slot: words.label("slot", notch.slot).toLowerCase() });
+        return notch.withItem
+          ? t("{{count}} more minutes and one more item: {{slot}}", {
+              count: notch.min,
+              slot: words.label("slot", notch.slot).toLowerCase(),
+            })
+          : t("{{count}} more minutes: {{slot}}", { count: notch.min, slot: words.label("slot", notch.slot).toLowerCase() });
       case "break":
         return t("One more stretch break a day");
       case "movement":
@@ -90,6 +95,11 @@ export function OneNotch({ gains, onTry, kitAt }: OneNotchProps) {
       <Typography variant="h2" sx={{ mb: 1 }}>
         {t("What one notch buys")}
       </Typography>
+      {gains.length === 0 && (
+        <Typography>
+          {t("Nothing to speak of: no two minutes, break, movement, item or kit alone would meet more of what the work needs.")}
+        </Typography>
+      )}
       <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
         {list(
           t("Time and room"),

@@ -2,9 +2,11 @@
 import { act, screen, waitFor, within } from "@testing-library/react";
 import type { Alternative, NotchGain, Proposal } from "@kind-grip/core/compose";
 import { TASK_STARTERS } from "@kind-grip/core/strain";
+import { emptyRecord } from "@kind-grip/core/baseline";
+import type { Program } from "@kind-grip/core/program";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import { showCrewPage } from "../testing/crew-page";
-import { sampleCrew, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
+import { sampleCrew, sampleId, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
 import { refusal, type Answers } from "../testing/screen";
 import { taskFrom, withTask } from "../work/new-task";
 import ComposePage from "./ComposePage";
@@ -188,7 +190,7 @@ describe("what one notch buys", () => {
   const gain = (notch: NotchGain["notch"], regions: NotchGain["regions"] = []): NotchGain => ({ notch, gain: 0.05, regions });
   it("is said by region, tried with one press, and kit is a list to shop by", async () => {
     notches = [
-      gain({ kind: "minutes", slot: "preShift", min: 2 }, [{ region: "thumbBase", kind: "strength" }]),
+      gain({ kind: "minutes", slot: "preShift", min: 2, withItem: false }, [{ region: "thumbBase", kind: "strength" }]),
       gain({ kind: "kit", kit: "hammer", count: 2 }, [
         { region: "pronators", kind: "strength" },
         { region: "supinators", kind: "relief" },
@@ -210,11 +212,11 @@ describe("what one notch buys", () => {
     expect(input.limits.kit).toEqual(crew.kit);
     expect(screen.queryByRole("region", { name: "What one notch buys" })).toBeNull();
   });
-  it("is not there when nothing would bring anything", async () => {
+  it("says so when nothing would bring anything", async () => {
     open();
     await answer(1, FIRST(), BEST());
     await waitFor(() => expect(status()).toContain("Proven best"));
-    expect(screen.queryByRole("region", { name: "What one notch buys" })).toBeNull();
+    expect(await screen.findByRole("region", { name: "What one notch buys" })).toHaveTextContent("Nothing to speak of");
   });
 });
 
@@ -291,6 +293,45 @@ describe("making it a program", () => {
     expect(await screen.findByText("A crew has at most 20 programs.")).toBeInTheDocument();
     expect(router.state.location.pathname).toBe(`/crews/${crew.id}/program/compose`);
     expect(make()).toBeEnabled();
+  });
+});
+
+describe("who starts otherwise", () => {
+  const [ann, bo] = people;
+  const round = { id: sampleId(), crewId: crew.id, heldOn: "2026-03-20", note: "", closedAt: null, records: 1, version: 1 };
+  const sore = { ...emptyRecord(), symptoms: [{ id: sampleId(), side: "right", region: "wristFlexors", level: 6 }] };
+  const measured = (participation: object[] = []) => ({
+    [`GET /crews/${crew.id}/rounds`]: [round],
+    [`GET /rounds/${round.id}/records`]: [{ personId: ann!.id, version: 1, record: sore }],
+    [`GET /crews/${crew.id}/participation`]: participation,
+  });
+  const section = () => screen.findByRole("region", { name: "Who starts otherwise" });
+  it("nobody measured: says what would tell", async () => {
+    open();
+    await answer(1, FIRST(), BEST());
+    expect(await section()).toHaveTextContent("Nobody was measured yet");
+  });
+  it("is listed with why, set when the program is made, and not where it was declined", async () => {
+    const made = sampleProgram(crew.id);
+    const { server, user } = open({ ...measured(), [`POST /crews/${crew.id}/programs`]: made });
+    await answer(1, proposal(["palm-away", "palm-up-draw"], 0.3), proposal(["palm-away", "palm-up-draw"], 0.8));
+    const mine = within(await section()).getByRole("group", { name: "Ann Early" });
+    expect(mine).toHaveTextContent(/Palm-away stretch, .*right wrist flexors felt, 6 of 10/i);
+    expect(await section()).toHaveTextContent("1 of 2 people");
+    const [first] = within(mine).getAllByRole("button", { name: "Easier", pressed: true });
+    await user.click(first!);
+    await waitFor(() => expect(make()).toBeEnabled());
+    await user.click(make());
+    await waitFor(() => expect(server.calls("POST")).toHaveLength(1));
+    const { items } = (server.calls("POST")[0]!.body as { program: Program }).program.sessions[0]!;
+    expect(items.map(({ personal }) => Object.keys(personal))).toEqual([[], [ann!.id]]);
+  });
+  it("who is held out is one line", async () => {
+    open(measured([{ personId: bo!.id, heldOut: true, outOf: [], cappedRegions: [], shortOfEndDeg: null }]));
+    await answer(1, FIRST(), BEST());
+    const theirs = await within(await section()).findByRole("group", { name: "Bo Late" });
+    expect(theirs).toHaveTextContent("Held out of everything until cleared");
+    expect(within(theirs).queryByRole("button")).toBeNull();
   });
 });
 

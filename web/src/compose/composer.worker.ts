@@ -28,22 +28,23 @@ export interface SentQuestion {
 
 let input: ComposeInput | undefined;
 let ask: Composer | undefined;
+let shown: Proposal | undefined;
 
 const composing = {
   first({ question, custom, offered }: SentQuestion): Proposal | undefined {
     const library = libraryOf(custom);
     input = { ...question, library, movements: library.movements.filter(({ id }) => offered.includes(id)) };
     ask = composer(input, () => uuid());
-    return ask.first();
+    return (shown = ask.first());
   },
-  best(): Promise<Proposal | undefined> {
-    return ask!.best(solve, BEST);
+  async best(): Promise<Proposal | undefined> {
+    return (shown = (await ask!.best(solve, BEST)) ?? shown);
   },
   alternatives(): Promise<Alternative[]> {
     return ask!.alternatives(solve, ALTERNATIVE);
   },
   notches(): NotchGain[] {
-    return notchGains(input!, () => uuid());
+    return shown ? notchGains(input!, shown, () => uuid()) : [];
   },
 };
 export type ComposerWorker = typeof composing;

@@ -1,20 +1,20 @@
 /** One program, personal starts: who begins easier, leaves something out or stays lower, from the latest round; the trainer decides on each. */
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
 import { useState } from "react";
 import { Link } from "react-router";
-import { personalStarts, type PersonalStart } from "@kind-grip/core/program";
+import { personalStarts, withStarts } from "@kind-grip/core/program";
 import type { Participations } from "@kind-grip/core/safety";
-import { setPersonalForm, type Session } from "@kind-grip/core/session";
-import { sideWord, t } from "../base/words";
-import { useLibrary, useWords } from "../base/library";
+import type { Session } from "@kind-grip/core/session";
+import { t } from "../base/words";
+import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { baselineApi } from "../baseline/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Empty } from "../parts/Empty";
 import { Loading } from "../parts/Loading";
-import { Toggle } from "../parts/Toggle";
 import { useEdit } from "./program-editor";
+import { startKey, StartsList } from "./StartsList";
 
 interface PersonalStartsDialogProps {
   session: Session;
@@ -24,12 +24,8 @@ interface PersonalStartsDialogProps {
   onClose(): void;
 }
 
-type Easier = Extract<PersonalStart, { kind: "easier" }>;
-const keyOf = ({ personId, itemId }: PersonalStart) => `${personId} ${itemId}`;
-
 export function PersonalStartsDialog({ session, crew, people, participations, onClose }: PersonalStartsDialogProps) {
   const library = useLibrary();
-  const words = useWords();
   const { changeSession, undo } = useEdit();
   const dispatch = useAppDispatch();
   const rounds = baselineApi.useRoundsQuery(crew.id);
@@ -47,12 +43,10 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
       participation: participations.get(id),
     })),
   );
-  const easier = starts.filter((start): start is Easier => start.kind === "easier");
-  const wanted = easier.filter((start) => !declined.has(keyOf(start)));
+  const own = starts.filter(({ kind }) => kind === "own");
+  const wanted = own.filter((start) => !declined.has(startKey(start)));
   const apply = () => {
-    changeSession(
-      wanted.reduce((changed, { itemId, personId, formId }) => setPersonalForm(changed, itemId, personId, { formId }), session),
-    );
+    changeSession(withStarts(session, wanted));
     dispatch(
       notify({
         text: t("{{count}} own forms set in {{name}}.", {
@@ -64,23 +58,6 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
       }),
     );
     onClose();
-  };
-  const why = (start: PersonalStart): string => {
-    switch (start.kind) {
-      case "easier":
-        return t("{{name}}: {{word}} {{word2}} felt, {{level}} of 10", {
-          name: words.formName(start.movementId, start.formId).toLowerCase(),
-          word: words.label("side", start.side).toLowerCase(),
-          word2: words.label("region", start.region).toLowerCase(),
-          level: start.level,
-        });
-      case "leftOut":
-        return t("leaves it out until cleared");
-      case "weakerSide":
-        return t("the {{side}} hand is weaker and sets the load for both", { side: sideWord(start.side) });
-      case "cap":
-        return t("stays at {{cap}} of 10 or less", { cap: start.cap });
-    }
   };
   return (
     <Dialog open onClose={onClose} aria-labelledby="starts-title" maxWidth="md" fullWidth>
@@ -104,48 +81,12 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
             )}
           </Empty>
         ) : (
-          people
-            .filter(({ id }) => starts.some(({ personId }) => personId === id))
-            .map((person) => (
-              <Box
-                key={person.id}
-                sx={{
-                  display: "grid",
-                  gridTemplateColumns: { sm: "180px minmax(0, 1fr)" },
-                  columnGap: 2,
-                  py: 1,
-                  borderTop: "1px solid",
-                  borderColor: "line",
-                }}
-              >
-                <Typography sx={{ fontWeight: 750 }}>{person.name}</Typography>
-                <Box sx={{ display: "grid", gap: 0.5 }}>
-                  {starts
-                    .filter(({ personId }) => personId === person.id)
-                    .map((start) => (
-                      <Box key={`${keyOf(start)} ${start.kind}`} sx={{ display: "flex", gap: 1, alignItems: "center", flexWrap: "wrap" }}>
-                        {start.kind === "easier" && (
-                          <Toggle
-                            label={t("Easier")}
-                            pressed={!declined.has(keyOf(start))}
-                            onChange={(on) =>
-                              setDeclined(new Set(on ? [...declined].filter((key) => key !== keyOf(start)) : [...declined, keyOf(start)]))
-                            }
-                          />
-                        )}
-                        <Typography>
-                          <strong>{words.movementName(start.movementId)}</strong>, {why(start)}
-                        </Typography>
-                      </Box>
-                    ))}
-                </Box>
-              </Box>
-            ))
+          <StartsList people={people} starts={starts} declined={declined} onDecline={setDeclined} />
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>{easier.length > 0 ? t("Leave it") : t("Close")}</Button>
-        {easier.length > 0 && (
+        <Button onClick={onClose}>{own.length > 0 ? t("Leave it") : t("Close")}</Button>
+        {own.length > 0 && (
           <Button variant="contained" disabled={wanted.length === 0} onClick={apply}>
             {t("Set {{count}} own forms", { count: wanted.length, defaultValue_one: "Set {{count}} own form" })}
           </Button>

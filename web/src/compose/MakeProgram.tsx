@@ -1,0 +1,51 @@
+/** The one press that makes a proposal a program, and why it cannot be made one yet. */
+import { Button, Typography } from "@mui/material";
+import { useNavigate } from "react-router";
+import { v7 as uuid } from "uuid";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
+import type { Proposal } from "@kind-grip/core/compose";
+import { withStarts, type PersonalStart } from "@kind-grip/core/program";
+import { problemOf } from "../base/api";
+import { useWords } from "../base/library";
+import { useNow } from "../base/now";
+import { t } from "../base/words";
+import { programApi } from "../program/api";
+import { missedText } from "./missed-text";
+import type { ProposalState } from "./use-proposal";
+
+interface MakeProgramProps {
+  crew: CrewEntry;
+  state: ProposalState;
+  shown: Proposal | undefined;
+  /** Own forms and doses that are set with it. */
+  starts: readonly PersonalStart[];
+}
+
+export function MakeProgram({ crew, state: { stage }, shown, starts }: MakeProgramProps) {
+  const words = useWords();
+  const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
+  const navigate = useNavigate();
+  const missed = shown?.missed ?? [];
+  // A composed program settles in from the coming Monday; Weeks ahead changes that.
+  const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
+  const make = async () => {
+    const { program } = shown!;
+    const sessions = program.sessions.map((session) => withStarts(session, starts));
+    const answer = await create({ crewId: crew.id, id: uuid(), program: { ...program, sessions, settlingFrom: nextMonday } });
+    if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
+  };
+  return (
+    <>
+      {error !== undefined && <Typography sx={{ color: "error.main" }}>{problemOf(error).message}</Typography>}
+      {missed.length > 0 && stage === "best" && <Typography>{missedText(words, missed[0]!)}</Typography>}
+      <Button
+        variant="contained"
+        disabled={!shown || (stage !== "first" && stage !== "best") || missed.length > 0 || isLoading}
+        onClick={() => void make()}
+      >
+        {t("Make it a program")}
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import { useMemo } from "react";
+import type { PersonEntry, RecordEntry } from "@kind-grip/core/api";
+import { personalStarts, type PersonalStart, type Program } from "@kind-grip/core/program";
+import type { Participations } from "@kind-grip/core/safety";
+import { useLibrary } from "../base/library";
+import { mainHandOf } from "../crew/main-hand";
+
+/** Who would start a program otherwise than it is written, by the records of the latest round and by what holds now. */
+export function useStarts(
+  program: Program | undefined,
+  people: readonly PersonEntry[],
+  records: readonly RecordEntry[],
+  participations: Participations,
+): PersonalStart[] {
+  const library = useLibrary();
+  return useMemo(() => {
+    const measured = people.map(({ id }) => ({
+      personId: id,
+      mainHand: mainHandOf(people, id),
+      record: records.find(({ personId }) => personId === id)?.record,
+      participation: participations.get(id),
+    }));
+    return (program?.sessions ?? []).flatMap((session) => personalStarts(library, session, measured));
+  }, [library, program, people, records, participations]);
+}
