@@ -41,6 +41,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/program`],
     [`/crews/${roof}/program/${program!.id}`, async () => page.getByRole("option", { name: /Palm-away/ }).click()],
     [`/crews/${roof}/program/${program!.id}`, async () => page.getByRole("button", { name: /Active-assisted/ }).click()],
+    [`/crews/${roof}/program/${program!.id}/block`],
     [
       `/crews/${roof}/day-plan`,
       async () =>

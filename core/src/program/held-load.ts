@@ -95,6 +95,31 @@ export function nextHeld(movement: Movement, { formId, held }: HeldForm, kit: re
   return step && { ...heldFormOf(movement, step.load as KitLoad, formId, false), share: step.share, large: step.large };
 }
 
+/** A rung of the way up in load: what is held, its torque, and by how much more than the rung before. */
+export interface LoadRung extends HeldForm {
+  torqueNm: number;
+  /** Null for the first. */
+  share: number | null;
+  large: boolean;
+}
+
+const MOST_RUNGS = 40;
+
+/**
+ * The way up a kit allows in a movement, a week's step after the other from the first load on; empty where it has no first load.
+ * @param bodyKg null when it is not known
+ */
+export function loadRungs(movement: Movement, kit: readonly KitEntry[], bodyKg: number | null = null): LoadRung[] {
+  const first = firstHeld(movement, kit, bodyKg);
+  const rungs: LoadRung[] = [];
+  const torque = ({ formId, held }: HeldForm) => heldTorqueNm(movement, formId, held, kit);
+  for (let step: HeldForm | undefined = first; step && rungs.length < MOST_RUNGS; step = nextHeld(movement, step, kit)) {
+    const { share = null, large = false } = step as Partial<HeldStep>;
+    rungs.push({ formId: step.formId, held: step.held, torqueNm: torque(step), share, large });
+  }
+  return rungs;
+}
+
 function heldFormOf(movement: Movement, { tool, kind, gripM }: KitLoad, formId: string, isFirst: boolean): HeldForm {
   const massKg = tool.kind === "weight" ? tool.massKg : tool.massKg + tool.headKg;
   const held = { loadKg: Math.round(massKg * 1000) / 1000, tool: kind, gripM };

@@ -1,7 +1,7 @@
 /** Programs: sessions in one style, checked against the library, and re-dosed when the style changes. */
 export { MAX_SESSIONS, PROGRAM_DOCUMENT, Program, programProblems, type ProgramProblem } from "./program";
 export { switchStyle, type DoseChange, type SessionChange, type SessionFigures, type StyleSwitch } from "./style-switch";
-export { isSettling, sessionOn, settlingDose } from "./settling";
+export { lightWeekOf, reviewDay, sessionOn, settlingDose, weekOf, type BlockWeeks } from "./settling";
 export {
   EASIEST_FROM,
   LIGHTER_FROM,
@@ -11,5 +11,17 @@ export {
   type PersonalStart,
   type StartReason,
 } from "./personal-starts";
-export { firstHeld, heldTorqueNm, ladderFor, nextHeld, toolIn, torqueIn, usualGripM, type HeldForm, type HeldStep } from "./held-load";
+export {
+  firstHeld,
+  heldTorqueNm,
+  ladderFor,
+  loadRungs,
+  nextHeld,
+  toolIn,
+  torqueIn,
+  usualGripM,
+  type HeldForm,
+  type HeldStep,
+  type LoadRung,
+} from "./held-load";
 export { nextRaise, weeksAhead, Present, withFirstLoad, type Surroundings, type Week } from "./weeks-ahead";

@@ -18,6 +18,13 @@ export const Program = v.strictObject({
   ),
   /** First day of the settling-in week; none when left out or null. */
   settlingFrom: v.optional(v.nullable(IsoDate)),
+  /** Weeks of the block, from 2, that are done lighter; counted from the first day of the settling-in week. */
+  lighterWeeks: v.optional(
+    v.pipe(
+      v.array(v.pipe(v.number(), v.integer("must be a whole number"), v.minValue(2, "must be 2 to 52"), v.maxValue(52, "must be 2 to 52"))),
+      v.maxLength(26, "at most 26 lighter weeks"),
+    ),
+  ),
   sessions: v.pipe(v.array(Session), v.maxLength(MAX_SESSIONS, `at most ${MAX_SESSIONS} sessions in a program`)),
 });
 export type Program = v.InferOutput<typeof Program>;

@@ -1,36 +1,58 @@
-/** The settling-in week: the first seven days of a block, lighter and without load, so that people learn the shapes. */
+/**
+ * Light weeks of a block: the first seven days settle in, lighter and without load, so that people learn the shapes; later ones are
+ * lighter where the trainer wishes.
+ */
 import { isEqual } from "es-toolkit";
+import { addDays } from "../calendar";
 import type { Library } from "../library";
 import { doseInForm, heldIn, type Dose, type Item, type Session } from "../session";
 import { doseLadder } from "../slot";
 import type { Program } from "./program";
 
-/** The first week is done at about this share. Practice rule. */
+/** A light week is done at about this share. Practice rule. */
 const SETTLING_SHARE = 0.6;
-const SETTLING_DAYS = 7;
+const WEEK_DAYS = 7;
 
-export function isSettling({ settlingFrom }: Pick<Program, "settlingFrom">, day: string): boolean {
-  if (!settlingFrom) return false;
+/** What of a program says which weeks are light. */
+export type BlockWeeks = Pick<Program, "settlingFrom" | "lighterWeeks">;
+
+/** The week of the block a day is in, from 1; null before it, or where no first day is set. */
+export function weekOf({ settlingFrom }: Pick<Program, "settlingFrom">, day: string): number | null {
+  if (!settlingFrom) return null;
   const days = Math.round((Date.parse(`${day}T00:00:00Z`) - Date.parse(`${settlingFrom}T00:00:00Z`)) / 86_400_000);
-  return days >= 0 && days < SETTLING_DAYS;
+  return days < 0 ? null : Math.floor(days / WEEK_DAYS) + 1;
 }
 
-/** A session as it is done on a day: as written, or in the settling-in week lighter. Own forms too. */
-export function sessionOn(library: Library, program: Pick<Program, "settlingFrom">, session: Session, day: string): Session {
-  return isSettling(program, day) ? { ...session, items: session.items.map((item) => settled(library, item)) } : session;
+/** Whether a day is in a light week: the first, settling in without load, or one that is wished lighter. */
+export function lightWeekOf(program: BlockWeeks, day: string): "settling" | "lighter" | null {
+  const week = weekOf(program, day);
+  if (week === 1) return "settling";
+  return week !== null && program.lighterWeeks?.includes(week) ? "lighter" : null;
 }
 
-/** A dose as it is done in the settling-in week. */
+/** The day after the last one of a block: measured anew and decided; null where no first day is set. */
+export function reviewDay({ settlingFrom, weeks }: Pick<Program, "settlingFrom" | "weeks">): string | null {
+  return settlingFrom ? addDays(settlingFrom, weeks * WEEK_DAYS) : null;
+}
+
+/** A session as it is done on a day: as written, or in a light week lighter, own forms too. The load waits in the settling-in week only. */
+export function sessionOn(library: Library, program: BlockWeeks, session: Session, day: string): Session {
+  const light = lightWeekOf(program, day);
+  return light ? { ...session, items: session.items.map((item) => lightened(library, item, light === "settling")) } : session;
+}
+
+/** A dose as it is done in a light week. */
 export function settlingDose(dose: Dose): Dose {
   return doseLadder(dose).reduce((best, step) =>
     Math.abs(step.share - SETTLING_SHARE) < Math.abs(best.share - SETTLING_SHARE) ? step : best,
   ).dose;
 }
 
-function settled(library: Library, item: Item): Item {
+function lightened(library: Library, item: Item, unload: boolean): Item {
   const movement = library.find(item.movementId);
   // What is loaded begins with the form before the load, where there is one.
-  const unloaded = item.loadKg === null ? undefined : movement?.forms.find((form) => form.kit.length === 0 && movement.kit.length === 0);
+  const unloaded =
+    item.loadKg === null || !unload ? undefined : movement?.forms.find((form) => form.kit.length === 0 && movement.kit.length === 0);
   const formId = unloaded?.id ?? item.formId;
   const inForm = (dose: Dose, form: string) => doseInForm(settlingDose(dose), library.timings.get(item.movementId)?.get(form));
   return {

@@ -1,7 +1,7 @@
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { sampleId } from "../session/sample";
 import { boutsOf } from "../session";
-import { heldTorqueNm, weeksAhead } from ".";
+import { heldTorqueNm, loadRungs, weeksAhead } from ".";
 
 const item = (movementId: string, change: object = {}) => ({
   ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, sampleId()),
@@ -35,6 +35,22 @@ it("whatever the movement, no week changes two things, and once it stops it stay
       if (before.stop) expect([movement.id, week.stop]).toEqual([movement.id, before.stop]);
     });
   }
+});
+it("a lighter week raises nothing, and the week after goes on from before it", () => {
+  const written = item("palm-away");
+  const plain = weeksAhead(SHIPPED_LIBRARY, written, 8, place);
+  const lighter = weeksAhead(SHIPPED_LIBRARY, written, 9, place, [4]);
+  expect(lighter[3]).toMatchObject({ week: 4, change: "lighter", formId: lighter[2]!.formId });
+  expect(tension(lighter[3]!.dose)).toBeLessThan(tension(lighter[2]!.dose));
+  const without = lighter.filter(({ change }) => change !== "lighter");
+  expect(without.map(({ week: _, ...rest }) => rest)).toEqual(plain.map(({ week: _, ...rest }) => rest));
+});
+it("a lighter second week waits with what is written", () => {
+  expect(weeksAhead(SHIPPED_LIBRARY, item("palm-away"), 3, place, [2]).map(({ change }) => change)).toEqual([
+    "settling",
+    "lighter",
+    "asWritten",
+  ]);
 });
 describe("load", () => {
   const lift = (masses: number[]) => weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 12, { ...place, kit: kit(...masses) });
@@ -108,4 +124,28 @@ describe("load", () => {
 });
 it("a movement nobody knows has no weeks", () => {
   expect(weeksAhead(SHIPPED_LIBRARY, { ...item("palm-away"), movementId: "gone" }, 4, place)).toEqual([]);
+});
+
+describe("the way up in load", () => {
+  const lift = SHIPPED_LIBRARY.get("lift-palm-down");
+  it("begins with the first load there may be and takes the largest small step each time; where there is none it is marked", () => {
+    const rungs = loadRungs(lift, kit(1, 1.5, 1.6, 2));
+    expect(rungs.map(({ held }) => held.loadKg)).toEqual([1.5, 1.6, 2]);
+    expect(rungs.map(({ large }) => large)).toEqual([false, false, true]);
+    expect(rungs[0]).toMatchObject({ share: null, torqueNm: expect.closeTo(9.81 * 1.5 * 0.08, 6) as number });
+  });
+  it("every rung is heavier than the one before, for every movement that is loaded, with much kit and with none", () => {
+    const much = [
+      ...kit(0.5, 1, 1.5, 2, 3),
+      { kind: "hammer" as const, massKg: 0.7, count: 4 },
+      { kind: "bar" as const, massKg: 1, count: 4 },
+      { kind: "plate" as const, massKg: 1.25, count: 4 },
+    ];
+    for (const movement of SHIPPED_LIBRARY.movements.filter(({ load }) => load)) {
+      const torques = loadRungs(movement, much).map(({ torqueNm }) => torqueNm);
+      expect([movement.id, torques]).toEqual([movement.id, [...torques].sort((a, b) => a - b)]);
+      expect(new Set(torques).size).toBe(torques.length);
+      expect(loadRungs(movement, [])).toEqual([]);
+    }
+  });
 });

@@ -23,7 +23,7 @@ export interface Week {
   tool?: string | null;
   gripM?: number | null;
   /** What is different from the week before; one thing at most. */
-  change: "settling" | "asWritten" | "dose" | "form" | "load" | "none";
+  change: "settling" | "asWritten" | "lighter" | "dose" | "form" | "load" | "none";
   /** A load step over 10 %: the kit has none smaller. */
   large?: boolean;
   /** Why nothing more is raised. */
@@ -52,17 +52,25 @@ export interface Surroundings {
   bodyKg?: number | null;
 }
 
-/** @param weeks 1 or more @returns one entry a week; empty for a movement the library does not know */
-export function weeksAhead(library: Library, item: Item, weeks: number, place: Surroundings): Week[] {
+/**
+ * @param weeks 1 or more @param lighter weeks from 2 that are done lighter: nothing is raised in one, and the next goes on from before it
+ * @returns one entry a week; empty for a movement the library does not know
+ */
+export function weeksAhead(library: Library, item: Item, weeks: number, place: Surroundings, lighter: readonly number[] = []): Week[] {
   const movement = library.find(item.movementId);
   if (!movement) return [];
   const held = heldFrom(item, movement, place);
-  const list: Week[] = [
-    { week: 1, formId: item.formId, dose: settlingDose(item.dose), ...held, change: "settling" },
-    { week: 2, formId: item.formId, dose: item.dose, ...held, change: "asWritten" },
-  ];
-  while (list.length < weeks) list.push(next(library, list.at(-1)!, item, place));
-  return list.slice(0, weeks);
+  const list: Week[] = [{ week: 1, formId: item.formId, dose: settlingDose(item.dose), ...held, change: "settling" }];
+  /** The last week that was none of the light ones. */
+  let full: Week | undefined;
+  for (let week = 2; week <= weeks; week++) {
+    const written: Week = { week, formId: item.formId, dose: item.dose, ...held, change: "asWritten" };
+    if (lighter.includes(week)) {
+      const { stop: _, large: __, ...as } = full ?? written;
+      list.push({ ...as, week, dose: settlingDose(as.dose), change: "lighter" });
+    } else list.push((full = full ? { ...next(library, full, item, place), week } : written));
+  }
+  return list;
 }
 
 /** An item of a movement that is loaded from the start, with the first load of the kit where it has none; any other as it is. */

@@ -1,7 +1,7 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import type { Library } from "@kind-grip/core/library";
-import { isSettling, type Program } from "@kind-grip/core/program";
+import { lightWeekOf, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
 import { presentOf, sameDoing, type DecisionKind, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
 import { capFor, FULL_PARTICIPATION, refusalOf, type Participation } from "@kind-grip/core/safety";
@@ -202,8 +202,8 @@ function runFacts(
       const most = sessionCap(library, movementsOf(run.runId), participation);
       return {
         day: run.day,
-        // The settling-in week is below the dose: done, but not to its top.
-        status: run.status === "done" && isSettling(program, run.day) ? "part" : run.status,
+        // A light week is below the dose: done, but not to its top.
+        status: run.status === "done" && lightWeekOf(program, run.day) ? "part" : run.status,
         effort: run.effort,
         sessionCap: most,
         // A mark set after the session names no item: like its effort it is about its hardest ones.

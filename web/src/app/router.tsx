@@ -69,6 +69,7 @@ export const router = createBrowserRouter([
           { path: "program", lazy: page(() => import("../program/ProgramsPage")) },
           { path: "program/compose", lazy: page(() => import("../compose/ComposePage")) },
           { path: "program/:programId", lazy: page(() => import("../program/ProgramPage")) },
+          { path: "program/:programId/block", lazy: page(() => import("../program/BlockPage")) },
           { path: "day-plan", lazy: page(() => import("../dayplan/DayPlanPage")) },
           { path: "day-plan/:weekStart", lazy: page(() => import("../dayplan/DayPlanPage")) },
           { path: "runs", lazy: page(() => import("../run/RunsPage")) },

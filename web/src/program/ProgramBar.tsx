@@ -1,13 +1,10 @@
 /** Above the score: the program's name, its style, undo and redo, where saving stands, and the ways out. */
-import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem, Typography } from "@mui/material";
+import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem } from "@mui/material";
 import { Ellipsis, Printer } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import type { Program } from "@kind-grip/core/program";
-import { compilePerson } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
-import { useLibrary, useWords } from "../base/library";
+import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { programApi } from "./api";
 import { notify } from "../base/notices";
@@ -16,6 +13,7 @@ import { SaveState } from "../document/SaveState";
 import { FileButton } from "../job/FileButton";
 import { KeepBoth } from "./KeepBoth";
 import { KeysDialog } from "./KeysDialog";
+import { VersionSummary } from "./VersionSummary";
 import { StyleDialog } from "./StyleDialog";
 import { useEdit, useProgramEditor } from "./program-editor";
 
@@ -107,23 +105,5 @@ function NameField({ value, onChange }: { value: string; onChange(value: string)
         "& input": { py: 0.5 },
       }}
     />
-  );
-}
-
-function VersionSummary({ program }: { program: Program }) {
-  const library = useLibrary();
-  return (
-    <>
-      <Typography>{program.name}</Typography>
-      {program.sessions.map((session) => (
-        <Typography key={session.id} sx={{ color: "text.secondary" }}>
-          {t("{{name}}: {{items}} items, {{time}}", {
-            name: session.name,
-            items: session.items.length,
-            time: clockText(compilePerson(session, library.timings).totalSec),
-          })}
-        </Typography>
-      ))}
-    </>
   );
 }

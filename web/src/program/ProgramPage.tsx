@@ -3,7 +3,7 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type D
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { FoldHorizontal, TrendingUp, UserRoundCheck } from "lucide-react";
 import { useEffect, useMemo, useState, type ComponentProps, type ReactNode } from "react";
-import { useParams } from "react-router";
+import { Link, useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { newItem } from "@kind-grip/core/library";
@@ -33,7 +33,6 @@ import { ProgramBar } from "./ProgramBar";
 import { RegionBalance } from "./RegionBalance";
 import { Score } from "./score/Score";
 import { SessionTabs } from "./SessionTabs";
-import { WeeksDialog } from "./WeeksDialog";
 import { OpenProgram, useEdit, useEditedSession, useProgramEditor, useTimeline } from "./program-editor";
 
 export default function ProgramPage() {
@@ -141,7 +140,7 @@ function SessionScore({
       <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
       <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - crew.slots[session.slot]}>
         <PersonalStartsButton session={session} crew={crew} people={people} participations={participations} />
-        <WeeksButton session={within} crew={crew} />
+        <BlockButton crew={crew} />
       </FitButton>
       {item ? (
         <Inspector key={item.id} session={session} item={item} people={people} participations={participations} />
@@ -214,24 +213,11 @@ function PersonalStartsButton(props: Omit<ComponentProps<typeof PersonalStartsDi
   );
 }
 
-function WeeksButton({ session, crew }: { session: Session; crew: CrewEntry }) {
-  const [open, setOpen] = useState(false);
-  const { program, change } = useEdit();
+function BlockButton({ crew }: { crew: CrewEntry }) {
+  const { programId } = useProgramEditor();
   return (
-    <>
-      <Button startIcon={<TrendingUp size={18} />} onClick={() => setOpen(true)}>
-        {t("Weeks ahead")}
-      </Button>
-      {open && (
-        <WeeksDialog
-          session={session}
-          crew={crew}
-          weeks={program.weeks}
-          settlingFrom={program.settlingFrom ?? null}
-          onSettling={(settlingFrom) => change({ ...program, settlingFrom })}
-          onClose={() => setOpen(false)}
-        />
-      )}
-    </>
+    <Button startIcon={<TrendingUp size={18} />} component={Link} to={`/crews/${crew.id}/program/${programId}/block`}>
+      {t("Weeks ahead")}
+    </Button>
   );
 }

@@ -13,10 +13,12 @@ interface CrewPageOptions {
   answers?: Answers;
   /** What follows the page's own path. */
   search?: string;
+  /** The page's address where its path has places to fill. */
+  at?: string;
 }
 
 /** @param path the page's own, e.g. `work` */
-export function showCrewPage(page: ReactNode, path: string, { crew, people = [], answers = {}, search = "" }: CrewPageOptions) {
+export function showCrewPage(page: ReactNode, path: string, { crew, people = [], answers = {}, search = "", at = path }: CrewPageOptions) {
   const server = new TestServer({
     ...SIGNED_IN,
     "GET /today": sampleToday(),
@@ -37,5 +39,5 @@ export function showCrewPage(page: ReactNode, path: string, { crew, people = [],
       <NoticeBar />
     </>
   );
-  return { server, ...showPage(pages, { at: `/crews/${crew.id}/${path}${search}`, path: "*" }) };
+  return { server, ...showPage(pages, { at: `/crews/${crew.id}/${at}${search}`, path: "*" }) };
 }

@@ -1,0 +1,25 @@
+/** A version of a program in a few lines, to choose between two. */
+import { Typography } from "@mui/material";
+import type { Program } from "@kind-grip/core/program";
+import { compilePerson } from "@kind-grip/core/session";
+import { clockText } from "@kind-grip/core/units";
+import { useLibrary } from "../base/library";
+import { t } from "../base/words";
+
+export function VersionSummary({ program }: { program: Program }) {
+  const library = useLibrary();
+  return (
+    <>
+      <Typography>{program.name}</Typography>
+      {program.sessions.map((session) => (
+        <Typography key={session.id} sx={{ color: "text.secondary" }}>
+          {t("{{name}}: {{items}} items, {{time}}", {
+            name: session.name,
+            items: session.items.length,
+            time: clockText(compilePerson(session, library.timings).totalSec),
+          })}
+        </Typography>
+      ))}
+    </>
+  );
+}
