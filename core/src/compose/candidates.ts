@@ -14,7 +14,7 @@ import {
   type Region,
 } from "../library";
 import { withFirstLoad } from "../program";
-import { compilePerson, SLOT_KINDS, type Dose, type Item, type SlotKind } from "../session";
+import { compilePerson, SLOT_KINDS, type Item, type SlotKind } from "../session";
 import { doseLadder, growsFrom, type DoseStep } from "../slot";
 import type { ComposeLimits } from "./limits";
 import { countsAsDose } from "./shape";
