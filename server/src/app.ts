@@ -15,6 +15,7 @@ import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
 import { addLibraryRoutes } from "./library/routes";
+import { addTemplateRoutes } from "./template/routes";
 import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from "./http/disk";
 import { addJobRoutes } from "./job/routes";
 import { JobWorker } from "./job/worker";
@@ -175,6 +176,7 @@ export function createApp({
     baseline: addBaselineRoutes,
     safety: addSafetyRoutes,
     library: addLibraryRoutes,
+    template: addTemplateRoutes,
     program: addProgramRoutes,
     file: addJobRoutes,
     "day plan": addDayPlanRoutes,

@@ -4,6 +4,7 @@ export * from "./auth";
 export * from "./crew";
 export * from "./program";
 export * from "./library";
+export * from "./template";
 export * from "./dayplan";
 export * from "./run";
 export * from "./work";

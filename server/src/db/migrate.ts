@@ -17,6 +17,7 @@ import { colleagues } from "./migrations/0013-colleagues";
 import { trail } from "./migrations/0014-trail";
 import { passkeys } from "./migrations/0015-passkeys";
 import { crewTurn } from "./migrations/0017-crew-turn";
+import { templates } from "./migrations/0018-templates";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -38,6 +39,7 @@ const MIGRATIONS = {
   "0015-passkeys": passkeys,
   "0016-today-index": todayIndex,
   "0017-crew-turn": crewTurn,
+  "0018-templates": templates,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -15,6 +15,7 @@ import { defineProgramTables } from "../program/tables";
 import { defineResponseTables } from "../response/tables";
 import { defineRunTables } from "../run/tables";
 import { defineSafetyTables } from "../safety/tables";
+import { defineTemplateTables } from "../template/tables";
 import { defineWorkTables } from "../work/tables";
 
 export function defineModels(sequelize: Sequelize) {
@@ -24,6 +25,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineCrewTables(sequelize),
     ...defineProgramTables(sequelize),
     ...defineLibraryTables(sequelize),
+    ...defineTemplateTables(sequelize),
     ...defineDayplanTables(sequelize),
     ...defineRunTables(sequelize),
     ...defineWorkTables(sequelize),
