@@ -68,6 +68,7 @@ export const router = createBrowserRouter([
           { path: "baseline/:roundId/findings", lazy: page(() => import("../baseline/FindingsPage")) },
           { path: "program", lazy: page(() => import("../program/ProgramsPage")) },
           { path: "program/compose", lazy: page(() => import("../compose/ComposePage")) },
+          { path: "program/templates", lazy: page(() => import("../template/TemplatesPage")) },
           { path: "program/:programId", lazy: page(() => import("../program/ProgramPage")) },
           { path: "program/:programId/block", lazy: page(() => import("../program/BlockPage")) },
           { path: "day-plan", lazy: page(() => import("../dayplan/DayPlanPage")) },

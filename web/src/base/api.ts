@@ -41,6 +41,7 @@ export const TAGS = [
   "Colleagues",
   "People",
   "Programs",
+  "Templates",
   "Plan",
   "Runs",
   "Movements",

@@ -7,12 +7,12 @@ import { wordsIn } from "@kind-grip/core/language";
 import { doseFor, filterMovements, misfitsOf, newItem, PHASES, type Movement, type Phase, type Style } from "@kind-grip/core/library";
 import { compilePerson, doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
-import { listText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { MovementThumb } from "../figure/MovementThumb";
 import { movementText } from "../library/movement-text";
+import { needsText } from "./needs-text";
 import { useOffered } from "../library/use-offered";
 import { Toggle } from "../parts/Toggle";
 
@@ -151,17 +151,5 @@ function misfitText(
   if (fits) return "";
   const [first] = misfitsOf(movement, movement.startForm, place);
   if (!first) return "";
-  return first.kind === "setting"
-    ? t("Needs: {{needs}}", {
-        needs: listText(
-          first.needs.map((each) => words.label("setting", each)),
-          "or",
-        ).toLowerCase(),
-      })
-    : t("Needs: {{needs}}", {
-        needs: listText(
-          first.needs.map((each) => words.label("kit", each)),
-          "or",
-        ).toLowerCase(),
-      });
+  return needsText(words, first);
 }

@@ -15,6 +15,8 @@ import { KeepBoth } from "./KeepBoth";
 import { KeysDialog } from "./KeysDialog";
 import { VersionSummary } from "./VersionSummary";
 import { StyleDialog } from "./StyleDialog";
+import { CopyDialog } from "../template/CopyDialog";
+import { KeepTemplateDialog } from "../template/KeepTemplateDialog";
 import { useEdit, useProgramEditor } from "./program-editor";
 
 export function ProgramBar({ crew }: { crew: CrewEntry }) {
@@ -24,7 +26,7 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
-  const [dialog, setDialog] = useState<"style" | "keys" | null>(null);
+  const [dialog, setDialog] = useState<"style" | "keys" | "template" | "copy" | null>(null);
   const [remove] = programApi.useRemoveProgramMutation();
   const [restore] = programApi.useRestoreProgramMutation();
 
@@ -61,17 +63,28 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
         <MenuItem component="a" href={`/api/programs/${programId}/file`} onClick={() => setMenuAt(null)}>
           <ListItemText primary={t("Save as a file")} secondary={t("An open JSON file another practice can bring in")} />
         </MenuItem>
-        <MenuItem
-          onClick={() => {
-            setMenuAt(null);
-            setDialog("keys");
-          }}
-        >
-          {t("Keys of the score")}
-        </MenuItem>
+        {(
+          [
+            ["copy", t("Copy to a new block or another crew")],
+            ["template", t("Keep as a template")],
+            ["keys", t("Keys of the score")],
+          ] as const
+        ).map(([opens, label]) => (
+          <MenuItem
+            key={opens}
+            onClick={() => {
+              setMenuAt(null);
+              setDialog(opens);
+            }}
+          >
+            {label}
+          </MenuItem>
+        ))}
         <MenuItem onClick={() => void removeProgram()}>{t("Remove this program")}</MenuItem>
       </Menu>
       {dialog === "style" && <StyleDialog onClose={() => setDialog(null)} />}
+      {dialog === "template" && <KeepTemplateDialog program={program} onClose={() => setDialog(null)} />}
+      {dialog === "copy" && <CopyDialog crew={crew} program={program} onClose={() => setDialog(null)} />}
       {dialog === "keys" && <KeysDialog onClose={() => setDialog(null)} />}
     </Box>
   );

@@ -1,6 +1,6 @@
 /** The programs of a crew. */
 import { Alert, Box, Button, Typography } from "@mui/material";
-import { FileUp, Plus, Printer, Scale } from "lucide-react";
+import { FileUp, LayoutTemplate, Plus, Printer, Scale } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
@@ -63,21 +63,24 @@ export default function ProgramsPage() {
     </FilePick>
   );
   const startButton = (
-    <Button variant="contained" startIcon={<Plus size={20} />} disabled={isLoading} onClick={() => void start()}>
+    <Button variant="outlined" startIcon={<Plus size={20} />} disabled={isLoading} onClick={() => void start()}>
       {t("Start a program")}
     </Button>
   );
   const composeButton = (
-    <Button component={Link} to="compose" variant="outlined" startIcon={<Scale size={20} />}>
+    <Button component={Link} to="compose" variant="contained" startIcon={<Scale size={20} />}>
       {t("Compose from need")}
     </Button>
   );
   return (
     <>
       <PageTitle title={t("Programs")}>
-        {importButton}
-        {startButton}
         {composeButton}
+        <Button component={Link} to="templates" variant="outlined" startIcon={<LayoutTemplate size={20} />}>
+          {t("From a template")}
+        </Button>
+        {startButton}
+        {importButton}
       </PageTitle>
       {problem && (
         <Alert severity="error" variant="outlined" onClose={() => setProblem(null)} sx={{ mb: 3, maxWidth: 820 }}>

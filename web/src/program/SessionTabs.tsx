@@ -10,7 +10,8 @@ import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { SessionDialog } from "./SessionDialog";
-import { useEdit, useEditedSession } from "./program-editor";
+import { BringSessionDialog } from "../template/BringSessionDialog";
+import { useEdit, useEditedSession, useProgramEditor } from "./program-editor";
 import { useGroupLengths } from "./use-group-lengths";
 import { SESSION_NAMES } from "./session-names";
 
@@ -21,6 +22,8 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
   const lengths = useGroupLengths(crew, program.sessions);
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const [editing, setEditing] = useState(false);
+  const [bringing, setBringing] = useState(false);
+  const { programId } = useProgramEditor();
 
   const add = (slot: SlotKind, copied?: Session) => {
     setMenuAt(null);
@@ -91,7 +94,27 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
             <ListItemText primary={t("Copy of {{name}}", { name: session.name })} />
           </MenuItem>
         )}
+        <MenuItem
+          onClick={() => {
+            setMenuAt(null);
+            setBringing(true);
+          }}
+        >
+          {t("From another program or a template")}
+        </MenuItem>
       </Menu>
+      {bringing && (
+        <BringSessionDialog
+          crew={crew}
+          program={program}
+          programId={programId}
+          onBring={(brought) => {
+            change({ ...program, sessions: [...program.sessions, brought] });
+            chooseSession(brought.id);
+          }}
+          onClose={() => setBringing(false)}
+        />
+      )}
       {editing && session && <SessionDialog session={session} onClose={() => setEditing(false)} />}
     </Box>
   );
