@@ -53,7 +53,7 @@ test("a passkey, asked of everybody, and a crew that is shared", async ({ browse
     expect(await axeViolationsOn(teo, WCAG)).toEqual([]);
     await addPasskey(teo, "Teo's telephone");
     await teo.getByRole("button", { name: "Go on" }).click();
-    await expect(teo.getByRole("heading", { name: "Crews" })).toBeVisible();
+    await expect(teo.getByRole("heading", { name: "Crews", exact: true })).toBeVisible();
 
     await teo.goto("/practice");
     await teo.getByRole("button", { name: "Sign out" }).click();
