@@ -60,6 +60,9 @@ function Block({ crew }: { crew: CrewEntry }) {
           {t("Print")}
         </Button>
       </PageTitle>
+      <Typography sx={{ color: "text.secondary", mb: 2, fontSize: "0.95rem" }}>
+        {t("2 × 8 at 2-1-2-0: two rounds of eight, 2 s out, 1 s at the end, 2 s back, no pause. 3 × 20 s: three of twenty seconds.")}
+      </Typography>
       <FirstDay />
       {review && (
         <Typography sx={{ mb: 2, fontSize: "1.15rem" }}>

@@ -5,7 +5,7 @@ import { Plus, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import { doseFor, filterMovements, misfitsOf, newItem, PHASES, type Movement, type Phase, type Style } from "@kind-grip/core/library";
-import { compilePerson, doseText } from "@kind-grip/core/session";
+import { compilePerson } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
@@ -105,7 +105,8 @@ export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: 
 
 function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; style: Style; misfit: string; onAdd(): void }) {
   const library = useLibrary();
-  const name = useWords().movementName(movement.id);
+  const words = useWords();
+  const name = words.movementName(movement.id);
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id: `drawer-${movement.id}`, data: { movementId: movement.id } });
   const item = newItem(movement, style, "00000000-0000-7000-8000-000000000000");
   const total = compilePerson({ id: item.id, name: "-", slot: "break", items: [item] }, library.timings).totalSec;
@@ -131,7 +132,7 @@ function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; s
       <Box sx={{ py: 0.5 }}>
         <Typography sx={{ lineHeight: 1.2, fontWeight: 600 }}>{name}</Typography>
         <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.3 }}>
-          {doseText(doseFor(movement, style))} · {clockText(total)}
+          {words.dose(doseFor(movement, style))} · {clockText(total)}
         </Typography>
         {misfit && <Typography sx={{ fontSize: "0.875rem", color: "warm.dark", lineHeight: 1.3 }}>{misfit}</Typography>}
       </Box>

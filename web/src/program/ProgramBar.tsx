@@ -45,7 +45,7 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
       <Button variant="outlined" onClick={() => setDialog("style")} title={t("Change the style of dosing")}>
         {words.label("stretchSchool", program.style.stretch)} · {words.label("loadSchool", program.style.load)}
       </Button>
-      <Box sx={{ ml: "auto", display: "flex" }}>
+      <Box sx={{ ml: "auto", display: "flex", flexWrap: "wrap", justifyContent: "flex-end" }}>
         <SaveState
           edited={edited}
           what={t("this program")}

@@ -23,7 +23,13 @@ export function RegionBalance({ session, timeline, people }: { session: Session;
     <Box
       component="section"
       aria-label={t("Under tension by region")}
-      sx={{ mt: 3, display: "grid", gridTemplateColumns: { md: "minmax(0, 1.5fr) minmax(220px, 1fr)" }, columnGap: 5, rowGap: 2 }}
+      sx={{
+        mt: 3,
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.5fr) minmax(220px, 1fr)" },
+        columnGap: 5,
+        rowGap: 2,
+      }}
     >
       <Box>
         <Typography variant="h3" sx={{ mb: 1 }}>
@@ -32,7 +38,13 @@ export function RegionBalance({ session, timeline, people }: { session: Session;
         {totals.regions.map(({ region, tensionSec }) => (
           <Box
             key={region}
-            sx={{ display: "grid", gridTemplateColumns: "54px 1fr 190px 1fr 54px", alignItems: "center", columnGap: 1, minHeight: 28 }}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "48px 1fr minmax(0, 120px) 1fr 48px", sm: "54px 1fr 190px 1fr 54px" },
+              alignItems: "center",
+              columnGap: 1,
+              minHeight: 28,
+            }}
           >
             <Typography sx={{ textAlign: "right", fontWeight: 650 }}>{Math.round(tensionSec.left)} s</Typography>
             <Box sx={{ display: "flex", justifyContent: "flex-end" }}>

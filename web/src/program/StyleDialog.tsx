@@ -3,7 +3,6 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typogra
 import { useMemo, useState } from "react";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { switchStyle, type SessionFigures } from "@kind-grip/core/program";
-import { doseText } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
@@ -91,7 +90,7 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
             {!sameStyle &&
               result.doses.map((dose) => (
                 <li key={dose.itemId}>
-                  {words.movementName(dose.movementId)}: {doseText(dose.before)} → <strong>{doseText(dose.after)}</strong>
+                  {words.movementName(dose.movementId)}: {words.dose(dose.before)} → <strong>{words.dose(dose.after)}</strong>
                   {dose.ownDose && ` ${t("(set by hand)")}`}
                 </li>
               ))}
@@ -108,7 +107,7 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
             <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
               {result.kept.map(({ itemId, movementId, dose }) => (
                 <li key={itemId}>
-                  {words.movementName(movementId)}: {doseText(dose)}
+                  {words.movementName(movementId)}: {words.dose(dose)}
                 </li>
               ))}
             </Box>

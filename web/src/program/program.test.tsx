@@ -138,3 +138,22 @@ it("switching the style says what follows and what was set by hand and stays", a
   await status("Saved");
   expect(saved(server).at(-1)!.program.style.stretch).toBe("longHold");
 }, 30_000);
+
+it("every item stands in words under the score, is chosen there, and the length is told with what is spare", async () => {
+  const { user } = open();
+  const list = await score();
+  const inWords = screen.getByRole("list", { name: "Warm-up in words" });
+  expect(
+    within(inWords)
+      .getAllByRole("listitem")
+      .map(({ textContent }) => textContent),
+  ).toEqual([expect.stringMatching(/^1Shake-out/), expect.stringMatching(/^2Palm-away stretch.*8 times, 2 s out/i)]);
+  await user.click(within(inWords).getByRole("button", { name: /Palm-away/ }));
+  expect(screen.getByRole("region", { name: "Chosen item" })).toHaveTextContent("2. Palm-away stretch");
+  const length = () => screen.getByRole("status", { name: "Length" }).textContent;
+  const before = length();
+  expect(before).toMatch(/^\d:\d\d.*spare/);
+  list.focus();
+  await user.keyboard("{ArrowUp}");
+  expect(length()).not.toBe(before);
+}, 30_000);

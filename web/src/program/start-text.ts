@@ -1,6 +1,5 @@
 /** Personal starts in words. */
 import type { PersonalStart, StartReason } from "@kind-grip/core/program";
-import { doseText } from "@kind-grip/core/session";
 import type { Words } from "@kind-grip/core/language";
 import { listText, massText } from "../base/measures";
 import { MOTION_NAMES } from "../baseline/finding-text";
@@ -13,7 +12,7 @@ export function startText(words: Words, start: PersonalStart): string {
       const { formId, dose, loadKg } = start.own;
       const what = [
         words.formName(start.movementId, formId).toLowerCase(),
-        ...(dose ? [doseText(dose)] : []),
+        ...(dose ? [words.dose(dose)] : []),
         ...(loadKg === null ? [t("no load")] : []),
       ].join(", ");
       return t("{{what}}: {{why}}", { what, why: listText(start.because.map((reason) => reasonText(words, reason))) });

@@ -25,7 +25,8 @@ import { countOf, lengthOf, nudged } from "../dose-edit";
 import { useEdit, useProgramEditor } from "../program-editor";
 import { BoutMark } from "./BoutMark";
 import { EdgeHandle } from "./EdgeHandle";
-import { barHeight, blocksOf, firstBout, HEIGHT, LANE, SPINE } from "./geometry";
+import { barHeight, blocksOf, firstBout, HEIGHT, LANE, scaleSecOf, SPINE } from "./geometry";
+import { ItemList } from "./ItemList";
 import { ItemTab } from "./ItemTab";
 import { Ruler } from "./Ruler";
 
@@ -44,8 +45,10 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
   const { itemId } = useProgramEditor();
   const { changeItem, changeSession, chooseItem, endGesture } = useEdit();
   const frame = useRef<HTMLDivElement>(null);
+  /** Gone along by keyboard: a tab too narrow for its name says it. */
+  const [byKeyboard, setByKeyboard] = useState(false);
   const room = useWidth(frame);
-  const scaleSec = Math.max(timeline.totalSec, slotSec, 60);
+  const scaleSec = scaleSecOf(timeline.totalSec, slotSec);
   const pxPerSec = Math.max(0.8, (room - 14) / scaleSec);
   const width = scaleSec * pxPerSec + 14;
   const chosen = session.items.find((item) => item.id === itemId);
@@ -56,6 +59,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
 
   const pull = (item: Item) => (dose: Dose, gesture: string) => changeItem(session, item.id, { dose }, gesture);
   const keys = (event: KeyboardEvent) => {
+    setByKeyboard(true);
     const index = session.items.findIndex((item) => item.id === itemId);
     const item = session.items[index];
     const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -81,100 +85,107 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
   };
 
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "40px minmax(0, 1fr) 104px", columnGap: 1 }}>
-      <Box sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px`, justifyItems: "center", alignItems: "center" }}>
-        <SideMark side="left" size={34} />
-        <SideMark side="right" size={34} />
-      </Box>
-      <Box ref={frame} sx={{ overflowX: "auto", overflowY: "hidden" }}>
-        <Box sx={{ width, position: "relative" }}>
-          <Box
-            role="listbox"
-            aria-label={t("Items of {{name}}", { name: session.name })}
-            aria-orientation="horizontal"
-            tabIndex={0}
-            aria-activedescendant={itemId ? `tab-${itemId}` : undefined}
-            onKeyDown={keys}
-            sx={{ display: "flex", height: TABS, alignItems: "stretch", borderRadius: 1, "&:focus-visible": { outlineOffset: -3 } }}
-          >
-            <SortableContext items={session.items.map((item) => item.id)} strategy={horizontalListSortingStrategy}>
-              {blocksOf(timeline).flatMap((block) =>
-                block.itemIds.map((id) => {
-                  const item = itemOf.get(id)!;
-                  return (
-                    <ItemTab
-                      key={id}
-                      item={item}
-                      number={numberOf.get(id)!}
-                      width={((block.endSec - block.startSec) / block.itemIds.length) * pxPerSec}
-                      chosen={id === itemId}
-                      paired={block.itemIds.length > 1}
-                      easier={Object.keys(item.personal).length}
-                      onChoose={() => chooseItem(id)}
-                    />
-                  );
-                }),
-              )}
-            </SortableContext>
+    <>
+      <Box sx={{ display: "grid", gridTemplateColumns: "40px minmax(0, 1fr) 104px", columnGap: 1 }}>
+        <Box
+          sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px`, justifyItems: "center", alignItems: "center" }}
+        >
+          <SideMark side="left" size={34} />
+          <SideMark side="right" size={34} />
+        </Box>
+        <Box ref={frame} sx={{ overflowX: "auto", overflowY: "hidden" }}>
+          <Box sx={{ width, position: "relative" }}>
+            <Box
+              role="listbox"
+              aria-label={t("Items of {{name}}", { name: session.name })}
+              aria-orientation="horizontal"
+              tabIndex={0}
+              aria-activedescendant={itemId ? `tab-${itemId}` : undefined}
+              onKeyDown={keys}
+              onBlur={() => setByKeyboard(false)}
+              onPointerDown={() => setByKeyboard(false)}
+              sx={{ display: "flex", height: TABS, alignItems: "stretch", borderRadius: 1, "&:focus-visible": { outlineOffset: -3 } }}
+            >
+              <SortableContext items={session.items.map((item) => item.id)} strategy={horizontalListSortingStrategy}>
+                {blocksOf(timeline).flatMap((block) =>
+                  block.itemIds.map((id) => {
+                    const item = itemOf.get(id)!;
+                    return (
+                      <ItemTab
+                        key={id}
+                        item={item}
+                        number={numberOf.get(id)!}
+                        width={((block.endSec - block.startSec) / block.itemIds.length) * pxPerSec}
+                        chosen={id === itemId}
+                        approached={id === itemId && byKeyboard}
+                        paired={block.itemIds.length > 1}
+                        easier={Object.keys(item.personal).length}
+                        onChoose={() => chooseItem(id)}
+                      />
+                    );
+                  }),
+                )}
+              </SortableContext>
+            </Box>
+            <svg
+              width={width}
+              height={HEIGHT}
+              style={{ display: "block", touchAction: "pan-x" }}
+              role="group"
+              aria-label={t("Score of {{name}}: {{time}}, left {{left}} and right {{right}} under tension", {
+                name: session.name,
+                time: clockText(timeline.totalSec),
+                left: spanText(totals.tensionSec.left),
+                right: spanText(totals.tensionSec.right),
+              })}
+            >
+              <Patterns />
+              <rect x={0} y={LANE} width={scaleSec * pxPerSec} height={SPINE} fill="var(--mui-palette-line)" />
+              {timeline.segments.map((segment) => (
+                <BoutMark
+                  key={`${segment.startSec}`}
+                  segment={segment}
+                  pxPerSec={pxPerSec}
+                  height={barHeight(library.find(segment.movementId)?.effortCap ?? 2)}
+                  dimmed={chosen !== undefined && segment.itemId !== chosen.id}
+                />
+              ))}
+              {timeline.items.map((span) => (
+                <rect
+                  key={span.itemId}
+                  x={span.startSec * pxPerSec}
+                  y={0}
+                  width={Math.max(2, (span.endSec - span.startSec) * pxPerSec)}
+                  height={HEIGHT}
+                  fill="transparent"
+                  style={{ cursor: "pointer" }}
+                  onPointerDown={() => chooseItem(span.itemId)}
+                >
+                  <title>{words.movementName(span.movementId)}</title>
+                </rect>
+              ))}
+              {chosen && <Edges item={chosen} timeline={timeline} pxPerSec={pxPerSec} onChange={pull(chosen)} onEnd={() => endGesture()} />}
+            </svg>
+            <Ruler timeline={timeline} slotSec={slotSec} pxPerSec={pxPerSec} width={width} />
           </Box>
-          <svg
-            width={width}
-            height={HEIGHT}
-            style={{ display: "block", touchAction: "pan-x" }}
-            role="group"
-            aria-label={t("Score of {{name}}: {{time}}, left {{left}} and right {{right}} under tension", {
-              name: session.name,
-              time: clockText(timeline.totalSec),
-              left: spanText(totals.tensionSec.left),
-              right: spanText(totals.tensionSec.right),
-            })}
-          >
-            <Patterns />
-            <rect x={0} y={LANE} width={scaleSec * pxPerSec} height={SPINE} fill="var(--mui-palette-line)" />
-            {timeline.segments.map((segment) => (
-              <BoutMark
-                key={`${segment.startSec}`}
-                segment={segment}
-                pxPerSec={pxPerSec}
-                height={barHeight(library.find(segment.movementId)?.effortCap ?? 2)}
-                dimmed={chosen !== undefined && segment.itemId !== chosen.id}
-              />
-            ))}
-            {timeline.items.map((span) => (
-              <rect
-                key={span.itemId}
-                x={span.startSec * pxPerSec}
-                y={0}
-                width={Math.max(2, (span.endSec - span.startSec) * pxPerSec)}
-                height={HEIGHT}
-                fill="transparent"
-                style={{ cursor: "pointer" }}
-                onPointerDown={() => chooseItem(span.itemId)}
-              >
-                <title>{words.movementName(span.movementId)}</title>
-              </rect>
-            ))}
-            {chosen && <Edges item={chosen} timeline={timeline} pxPerSec={pxPerSec} onChange={pull(chosen)} onEnd={() => endGesture()} />}
-          </svg>
-          <Ruler timeline={timeline} slotSec={slotSec} pxPerSec={pxPerSec} width={width} />
+        </Box>
+        <Box sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px auto`, alignItems: "center" }}>
+          <LaneTotal sec={totals.tensionSec.left} tone="hand.left" />
+          <LaneTotal sec={totals.tensionSec.right} tone="hand.right" />
+          <Box role="status" aria-label={t("Length")} sx={{ alignSelf: "start" }}>
+            <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", lineHeight: 1.2 }}>{clockText(timeline.totalSec)}</Typography>
+            <Typography
+              sx={{ fontSize: "0.95rem", fontWeight: 650, lineHeight: 1.2, color: ruler.overSec > 0 ? "warm.dark" : "text.secondary" }}
+            >
+              {ruler.overSec > 0
+                ? t("{{overSec}} over", { overSec: spanText(ruler.overSec) })
+                : t("{{spareSec}} spare", { spareSec: spanText(ruler.spareSec) })}
+            </Typography>
+          </Box>
         </Box>
       </Box>
-      <Box sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px auto`, alignItems: "center" }}>
-        <LaneTotal sec={totals.tensionSec.left} tone="hand.left" />
-        <LaneTotal sec={totals.tensionSec.right} tone="hand.right" />
-        <Box sx={{ alignSelf: "start" }}>
-          <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", lineHeight: 1.2 }}>{clockText(timeline.totalSec)}</Typography>
-          <Typography
-            role="status"
-            sx={{ fontSize: "0.95rem", fontWeight: 650, lineHeight: 1.2, color: ruler.overSec > 0 ? "warm.dark" : "text.secondary" }}
-          >
-            {ruler.overSec > 0
-              ? t("{{overSec}} over", { overSec: spanText(ruler.overSec) })
-              : t("{{spareSec}} spare", { spareSec: spanText(ruler.spareSec) })}
-          </Typography>
-        </Box>
-      </Box>
-    </Box>
+      <ItemList session={session} timeline={timeline} />
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import { compilePerson, type Item } from "@kind-grip/core/session";
-import { barHeight, blocksOf, firstBout, LANE } from "./geometry";
+import { barHeight, blocksOf, firstBout, LANE, scaleSecOf } from "./geometry";
 
 const item = (id: string, movementId: string, change: Partial<Item> = {}): Item => ({
   ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, id),
@@ -32,4 +32,16 @@ it("the inner edge is the end of the first bout", () => {
   const bout = firstBout(timelineOf(item("a", "palm-away")), "a")!;
   expect([bout.kind, bout.side, bout.startSec, bout.lengthSec]).toEqual(["work", "left", 8, 48]);
   expect(firstBout(timelineOf(), "a")).toBeUndefined();
+});
+
+describe("the width of the score", () => {
+  it.each([
+    ["full", 470, 480, 480],
+    ["over", 500, 480, 500],
+    ["three quarters full", 360, 480, 480],
+    ["short", 140, 480, 140 / 0.72],
+    ["next to nothing", 10, 480, 40],
+  ])("stands for the slot, unless the session is far shorter: %s", (_, totalSec, slotSec, scaleSec) =>
+    expect(scaleSecOf(totalSec, slotSec)).toBeCloseTo(scaleSec, 6),
+  );
 });

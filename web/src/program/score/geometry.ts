@@ -10,6 +10,18 @@ export function barHeight(effortCap: number): number {
   return LANE * Math.min(1, 0.22 + 0.15 * effortCap);
 }
 
+/** A session far shorter than its slot takes this share of the width; what is spare is drawn short, with a break. */
+const SHORT_TAKES = 0.72;
+
+/** Seconds the width of the score stands for: the slot, unless the session would be a thin strip in it. */
+export function scaleSecOf(totalSec: number, slotSec: number): number {
+  return Math.max(totalSec, Math.min(slotSec, totalSec / SHORT_TAKES), LEAST_SCALE_SEC);
+}
+const LEAST_SCALE_SEC = 40;
+
+/** Narrower than this a tab holds its number only, px. */
+export const NARROW_TAB = 56;
+
 export interface Block {
   itemIds: string[];
   startSec: number;
