@@ -2,5 +2,6 @@
 export { end, isOver, jump, newClock, pause, placeAt, play, relay, type RunClock } from "./clock";
 export { cuesOf, type Cue, type Sound } from "./cues";
 export { calmSpanSec, farthest, figureMoment, previewPlace, previewSec, type FigureMoment, type FigurePlace } from "./figure-place";
+export { lighterThan, SHORT_SHARE, shortVersion } from "./short-version";
 export { DONE_SHARE, itemsDone } from "./items-done";
 export { MARKS, MarkKind, RunItem, RunPerson, RunRecord, RunSummary } from "./record";

@@ -1,13 +1,23 @@
 /** What of each item was really done, from the stretches that were played. */
 import type { Session, Timeline } from "../session";
 import type { RunItem } from "./record";
+import { lighterThan } from "./short-version";
 
 /** An item counts as done when at least this share of its work was played. */
 export const DONE_SHARE = 0.9;
 
-/** One entry an item, in order. Playing a stretch twice counts once: it is the dose that matters. */
-export function itemsDone(session: Session, timeline: Timeline, played: readonly (readonly [number, number])[]): RunItem[] {
+/**
+ * One entry an item, in order. Playing a stretch twice counts once: it is the dose that matters.
+ * @param written the session before it was made shorter; what is less than written is done in part at most
+ */
+export function itemsDone(
+  session: Session,
+  timeline: Timeline,
+  played: readonly (readonly [number, number])[],
+  written: Session = session,
+): RunItem[] {
   const stretches = union(played);
+  const lighter = lighterThan(session, written);
   return session.items.map((item) => {
     const work = timeline.segments.filter((segment) => segment.itemId === item.id && (segment.kind === "work" || segment.kind === "hold"));
     const plannedSec = sum(work.map((segment) => segment.leadSec));
@@ -19,7 +29,7 @@ export function itemsDone(session: Session, timeline: Timeline, played: readonly
       formId: item.formId,
       plannedSec: round(plannedSec),
       doneSec: round(doneSec),
-      status: share >= DONE_SHARE ? "done" : doneSec >= 1 ? "part" : "skipped",
+      status: share >= DONE_SHARE && !lighter.has(item.id) ? "done" : doneSec >= 1 ? "part" : "skipped",
     };
   });
 }

@@ -199,7 +199,7 @@ interface AfterProps {
 function After({ entry, day, run, now }: AfterProps) {
   const words = useWords();
   const navigate = useNavigate();
-  const items = itemsDone(run.session, run.timeline, run.clock.played);
+  const items = itemsDone(run.session, run.timeline, run.clock.played, run.written);
   const stoppedAt = run.position && run.atSec < run.timeline.totalSec - 1 ? run.position.segment : undefined;
   const [effort, setEffort] = useState<number | null>(null);
   const [marks, setMarks] = useState<MarkKind[]>(stoppedAt ? ["stopped"] : []);

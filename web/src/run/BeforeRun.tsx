@@ -12,6 +12,7 @@ import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { MovementThumb } from "../figure/MovementThumb";
+import { Toggle } from "../parts/Toggle";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
 import type { useRun } from "./use-run";
@@ -30,7 +31,14 @@ export interface RunScreenProps {
   onDim(dim: boolean): void;
 }
 
-export function BeforeRun({ crew, people, participations, run, onMark: _, ...switches }: RunScreenProps) {
+interface BeforeRunProps extends RunScreenProps {
+  /** Length of the short version; left out where there is none. */
+  shortSec: number | undefined;
+  isShort: boolean;
+  onShort(short: boolean): void;
+}
+
+export function BeforeRun({ crew, people, participations, run, onMark: _, shortSec, isShort, onShort, ...switches }: BeforeRunProps) {
   const library = useLibrary();
   const words = useWords();
   const { session, timeline, start } = run;
@@ -94,6 +102,15 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, ...swi
           >
             {t("Start")}
           </Button>
+          {shortSec !== undefined && (
+            <Box sx={{ mt: 2 }}>
+              <Toggle
+                label={t("Short of time: {{time}}, what matters most", { time: clockText(shortSec) })}
+                pressed={isShort}
+                onChange={onShort}
+              />
+            </Box>
+          )}
         </Box>
         <Box sx={{ fontSize: "1.2rem" }}>
           <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>

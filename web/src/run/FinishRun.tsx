@@ -42,7 +42,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
   const [marks, setMarks] = useState(run.marks);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const items = itemsDone(run.session, run.timeline, run.clock.played);
+  const items = itemsDone(run.session, run.timeline, run.clock.played, run.written);
   const done = items.filter((item) => item.status === "done").length;
   const present = people.filter((person) => !away.has(person.id));
   const answered = present.filter((person) => efforts[person.id] !== undefined).length;

@@ -7,7 +7,8 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
-import type { Session } from "@kind-grip/core/session";
+import { shortVersion } from "@kind-grip/core/run";
+import { compileGroup, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { practiceNow, useNow } from "../base/now";
@@ -112,6 +113,7 @@ function Resume(props: RunProps) {
   const owner = useOwner();
   const [found] = useState(() => underWay(props.programId, props.session.id, owner));
   const [choice, setChoice] = useState<"ask" | "resume" | "fresh">(found ? "ask" : "fresh");
+  const [isShort, setIsShort] = useState(false);
   if (choice === "ask" && found) {
     return (
       <Box sx={{ minHeight: PAGE_HEIGHT, display: "grid", placeItems: "center", p: 4 }}>
@@ -135,13 +137,28 @@ function Resume(props: RunProps) {
       </Box>
     );
   }
-  return <Run {...props} resumed={choice === "resume" ? found : undefined} />;
+  return (
+    <Run
+      key={isShort ? "short" : "written"}
+      {...props}
+      resumed={choice === "resume" ? found : undefined}
+      isShort={isShort}
+      onShort={setIsShort}
+    />
+  );
 }
 
 /** What is reported on a phone reaches the screen of a run that is being led within a second. */
 const WHILE_LEADING_MS = 1000;
 
-function Run({ crew, people, programId, session: asWritten, said, resumed }: RunProps & { resumed?: RunUnderWay }) {
+interface RunChoices {
+  resumed?: RunUnderWay;
+  /** Half as long, because time is short. */
+  isShort: boolean;
+  onShort(short: boolean): void;
+}
+
+function Run({ crew, people, programId, session: asWritten, said, resumed, isShort, onShort }: RunProps & RunChoices) {
   const library = useLibrary();
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
@@ -152,16 +169,18 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
   const live = useParticipations(crew.id, WHILE_LEADING_MS);
   const crewHere = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
   const here = useMemo(() => notHeldOut(crewHere, participations), [crewHere, participations]);
-  const session = useMemo(
+  const written = useMemo(
     () => sessionWithin(library, resumed?.session ?? asWritten, participations),
     [library, resumed?.session, asWritten, participations],
   );
   const personIds = useMemo(() => here.map((person) => person.id), [here]);
+  const short = useMemo(() => (resumed ? undefined : shortVersion(library, written, personIds)), [library, resumed, written, personIds]);
+  const session = isShort && short ? short : written;
   const [sound, setSound] = useSoundChoice();
   // Whoever begins a run has led it, also when somebody else signs in in another tab meanwhile.
   const [owner] = useState(useOwner());
   const nowAtPractice = useCallback(() => practiceNow(me?.account?.now), [me?.account?.now]);
-  const run = useRun({ programId, session, personIds, participations, resumed, owner, practiceNow: nowAtPractice, sound });
+  const run = useRun({ programId, session, written, personIds, participations, resumed, owner, practiceNow: nowAtPractice, sound });
   const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice, owner);
   const { mode, setMode } = useColorScheme();
   useTabTitle(t("Leading {{name}}", { name: session.name }));
@@ -178,7 +197,15 @@ function Run({ crew, people, programId, session: asWritten, said, resumed }: Run
     dim: mode === "dark",
     onDim: (dim: boolean) => setMode(dim ? "dark" : "light"),
   };
-  if (run.clock.status === "waiting") return <BeforeRun {...screen} />;
+  if (run.clock.status === "waiting")
+    return (
+      <BeforeRun
+        {...screen}
+        shortSec={short && compileGroup(short, library.timings, personIds).totalSec}
+        isShort={isShort}
+        onShort={onShort}
+      />
+    );
   if (run.clock.status === "ended")
     return (
       <FinishRun

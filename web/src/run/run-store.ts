@@ -8,6 +8,8 @@ export interface RunUnderWay {
   owner: string;
   /** The session as it is led, easier forms chosen on the way included. */
   session: Session;
+  /** As it was before it was made shorter; left out by an earlier version. */
+  written?: Session;
   clock: RunClock;
   startedAt: string | null;
   marks: { personId: string; kind: MarkKind; itemId: string | null }[];

@@ -17,6 +17,8 @@ const BACK_GRACE_SEC = 3;
 interface UseRunOptions {
   programId: string;
   session: Session;
+  /** The session before it was made shorter; the same where it was not. */
+  written?: Session;
   personIds: readonly string[];
   participations: Participations;
   resumed?: RunUnderWay;
@@ -27,10 +29,21 @@ interface UseRunOptions {
   sound: SoundChoice;
 }
 
-export function useRun({ programId, session: initial, personIds, participations, resumed, owner, practiceNow, sound }: UseRunOptions) {
+export function useRun({
+  programId,
+  session: initial,
+  written: asWritten = initial,
+  personIds,
+  participations,
+  resumed,
+  owner,
+  practiceNow,
+  sound,
+}: UseRunOptions) {
   // What is led is settled as the screen opens, the library too: an edit elsewhere does not change a run under way.
   const [library] = useState(useLibrary());
   const [session, setSession] = useState(initial);
+  const [written] = useState(resumed ? (resumed.written ?? resumed.session) : asWritten);
   const timeline = useMemo(() => compileGroup(session, library.timings, personIds), [session, library, personIds]);
   const [clock, setClock] = useState<RunClock>(() =>
     resumed
@@ -86,6 +99,7 @@ export function useRun({ programId, session: initial, personIds, participations,
         runId,
         owner,
         session: now.session,
+        written,
         marks: now.marks,
         startedAt: now.startedAt,
         keptAtMs: Date.now(),
@@ -101,7 +115,7 @@ export function useRun({ programId, session: initial, personIds, participations,
       clearInterval(timer);
       removeEventListener("pagehide", keep);
     };
-  }, [programId, initial.id, runId, owner]);
+  }, [programId, initial.id, runId, owner, written]);
 
   const atSec = placeAt(clock, performance.now());
   const position = positionAt(timeline, Math.min(atSec, timeline.totalSec - 0.001));
@@ -164,7 +178,7 @@ export function useRun({ programId, session: initial, personIds, participations,
     setClock((now) => relay(now, sameMoment(segment, position!.intoSec, next), next.totalSec, performance.now()));
   }
 
-  return { runId, session, timeline, clock, atSec, position, itemIndex, marks, startedAt, ...actions };
+  return { runId, session, written, timeline, clock, atSec, position, itemIndex, marks, startedAt, ...actions };
 }
 
 /** The same bout in a recompiled timeline, as far into it as before. */

@@ -1,0 +1,46 @@
+/** Before a run: short of time is one tap, and what is led then is half as long. */
+import { screen, waitFor, within } from "@testing-library/react";
+import { underWay } from "./run-store";
+import RunPage from "./RunPage";
+import { sampleCrew, samplePerson, sampleProgram, sampleSession, sampleToday } from "../testing/sample";
+import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
+
+const crew = sampleCrew();
+const session = sampleSession(["shoulder-circles", "fist-and-star", "wrist-nod", "palm-away", "hand-drop", "shake-out"]);
+const entry = sampleProgram(crew.id, [session]);
+const open = () => {
+  const server = new TestServer({
+    ...SIGNED_IN,
+    "GET /today": sampleToday(),
+    [`GET /crews/${crew.id}`]: crew,
+    [`GET /crews/${crew.id}/people`]: [samplePerson(), samplePerson({ name: "Bo Late" })],
+    [`GET /crews/${crew.id}/participation`]: [],
+    [`GET /programs/${entry.id}`]: entry,
+  });
+  const path = `/crews/${crew.id}/run/${entry.id}/${session.id}`;
+  return { server, ...showPage(<RunPage />, { at: path, path: "/crews/:crewId/run/:programId/:sessionId" }) };
+};
+const items = () => within(screen.getByRole("list")).getAllByRole("listitem").length;
+const lengths = () => screen.getAllByText(/^\d+:\d\d$/).map(({ textContent }) => textContent);
+
+it("one tap makes it half as long, another makes it whole again; what is led is what was chosen", async () => {
+  const { user } = open();
+  const short = await screen.findByRole("button", { name: /Short of time: \d:\d\d, what matters most/ }, { timeout: 8000 });
+  const [whole] = lengths();
+  const wanted = /\d:\d\d/.exec(short.textContent!)![0];
+  expect(items()).toBe(6);
+  await user.click(short);
+  expect(lengths()).toEqual([wanted]);
+  expect(items()).toBeLessThan(6);
+  await user.click(screen.getByRole("button", { name: /Short of time/, pressed: true }));
+  expect([lengths(), items()]).toEqual([[whole], 6]);
+  await user.click(screen.getByRole("button", { name: /Short of time/, pressed: false }));
+  await user.click(screen.getByRole("button", { name: "Start" }));
+  const kept = await waitFor(() => {
+    const run = underWay(entry.id, session.id, SIGNED_IN["GET /me"].account.email);
+    expect(run).toBeDefined();
+    return run!;
+  });
+  expect(kept.session.items.length).toBeLessThan(6);
+  expect(kept.written!.items).toHaveLength(6);
+}, 30_000);
