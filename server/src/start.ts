@@ -159,8 +159,12 @@ function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server
       if (error) reject(inUse ? new Error(`port ${port} is in use; choose another with --port`) : error);
       else resolve(server);
     });
+    server.keepAliveTimeout = KEEP_ALIVE_MS;
   });
 }
+
+/** Longer than any proxy or browser keeps an idle connection: whoever sends on one that is closed at that moment gets no answer. */
+const KEEP_ALIVE_MS = 75_000;
 
 /** Stand-ins for outside things, each a process of its own; the application does without them when they cannot start. */
 function startStandIn(name: "meter" | "gateway", port: number, ...more: string[]): ChildProcess {

@@ -87,6 +87,8 @@ it("told to stop while somebody has half asked, it stops", async () => {
   const [data, port] = [newFolder(), await freePort()];
   const one = start(data, port);
   await ready(one, port);
+  // An idle connection outlives those of proxies: nobody sends on one that is just being closed.
+  expect((await fetch(`http://127.0.0.1:${port}/readyz`)).headers.get("keep-alive")).toBe("timeout=75");
   const socket = connectTo(port, "127.0.0.1");
   socket.on("error", () => undefined);
   await new Promise<void>((resolve) => socket.once("connect", () => resolve()));
