@@ -41,9 +41,11 @@ const PICTURES: Record<string, Picture> = {
     }
     await page.waitForTimeout(1500);
   },
-  findings: async (page, crew) => {
-    await openRound(page, await crew("Ridgeline"), 0, "/findings");
-    await page.waitForTimeout(2500);
+  block: async (page, crew) => {
+    const crewId = await crew("Ridgeline");
+    const [program] = (await (await page.request.get(`/api/crews/${crewId}/programs`)).json()) as [{ id: string }];
+    await goTo(page, `/crews/${crewId}/program/${program.id}/block`);
+    await page.getByRole("region", { name: "Weeks" }).waitFor();
   },
   library: (page) => goTo(page, "/library"),
   movement: async (page) => {
@@ -89,7 +91,11 @@ const PICTURES: Record<string, Picture> = {
       await page.getByRole("button", { name: "Add a task" }).click();
       await page.getByRole("menuitem", { name: new RegExp(`^${task}`) }).click();
     }
-    await page.getByText("Saved", { exact: true }).waitFor();
+    // Nothing is saved where the tasks were there already.
+    await page
+      .getByText("Saved", { exact: true })
+      .waitFor({ timeout: 10_000 })
+      .catch(() => undefined);
     await composed(page, crewId);
   },
   bench: (page) => goTo(page, "/bench/lever"),
@@ -149,6 +155,11 @@ const PICTURES: Record<string, Picture> = {
 async function composed(page: Page, crewId: string): Promise<void> {
   await goTo(page, `/crews/${crewId}/program/compose`);
   await page.getByText(/of the best there is|Proven best/).waitFor();
+  // What comes after the best: notches, then others beside it.
+  await page
+    .getByRole("region", { name: "Side by side" })
+    .waitFor({ timeout: 20_000 })
+    .catch(() => undefined);
   await page.waitForTimeout(1500);
 }
 

@@ -31,12 +31,12 @@ export function ItemTab({ item, number, width, chosen, approached, paired, easie
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: item.id });
   return (
     <Tooltip
-      open={!isDragging && (near || (narrow && approached))}
+      open={narrow && !isDragging && (near || approached)}
       placement="top"
       describeChild
       title={
-        <Box sx={{ p: 0.5, width: narrow ? 150 : "auto" }}>
-          {narrow && <MovementThumb movementId={item.movementId} formId={item.formId} sx={{ width: 142, mb: 0.5 }} />}
+        <Box sx={{ p: 0.5, width: 150 }}>
+          <MovementThumb movementId={item.movementId} formId={item.formId} sx={{ width: 142, mb: 0.5 }} />
           <strong>{name}</strong>, {dose}
         </Box>
       }
@@ -47,6 +47,7 @@ export function ItemTab({ item, number, width, chosen, approached, paired, easie
         role="option"
         aria-selected={chosen}
         aria-label={`${number}. ${name}, ${dose}`}
+        title={narrow ? undefined : `${name}, ${dose}`}
         onPointerEnter={() => setNear(true)}
         onPointerLeave={() => setNear(false)}
         {...listeners}
