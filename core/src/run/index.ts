@@ -1,6 +1,9 @@
 /** Runs: the clock that leads one, the cues it gives, and the record it leaves. */
 export { end, isOver, jump, newClock, pause, placeAt, play, relay, type RunClock } from "./clock";
-export { cuesOf, type Cue, type Sound } from "./cues";
+export { COACH_LEVELS, coachFor, type Coach, type CoachLevel } from "./coach";
+export type { Cue, Sound } from "./cue";
+export { cuesOf } from "./cues";
+export { speechSec } from "./speech";
 export { calmSpanSec, farthest, figureMoment, previewPlace, previewSec, type FigureMoment, type FigurePlace } from "./figure-place";
 export { lighterThan, SHORT_SHARE, shortVersion } from "./short-version";
 export { DONE_SHARE, itemsDone } from "./items-done";

@@ -61,7 +61,7 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
   const mute = (
     <IconButton
       aria-label={words.member(silent ? "soundOn" : "soundOff")}
-      onClick={() => setSound(silent ? { sounds: true, voice: true } : { sounds: false, voice: false })}
+      onClick={() => setSound({ ...sound, sounds: silent, voice: silent })}
     >
       {silent ? <VolumeX size={24} /> : <Volume2 size={24} />}
     </IconButton>

@@ -18,6 +18,7 @@ import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import { Why } from "../parts/Why";
 import { useEdit } from "./program-editor";
+import { Joiners } from "./Joiners";
 import { WorthCurve } from "./WorthCurve";
 import { cutText } from "./cut-text";
 
@@ -41,10 +42,10 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
   const [fuller, setFuller] = useState(false);
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
   const work = workApi.useWorkQuery(crew.id).data?.work;
+  const needs = useMemo(() => (work ? regionNeeds(work, dayOf(work)) : []), [work]);
   const options = useMemo((): FitOptions => {
-    const needs = work ? regionNeeds(work, dayOf(work)) : [];
     return { personIds: people.map(({ id }) => id), library, priorityOf: (item) => priorityOf(library, item, needs), kept, fuller };
-  }, [work, people, library, kept, fuller]);
+  }, [needs, people, library, kept, fuller]);
   const fit = useMemo(() => fitToSlot(session, lengthSec, options), [session, lengthSec, options]);
   const more = useMemo(() => fitToSlot(session, lengthSec + MORE_SEC, options), [session, lengthSec, options]);
   const curve = useMemo(() => {
@@ -99,6 +100,7 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
                 <li key={`${cut.itemId} ${cut.kind}`}>{cutText(cut, words.movementName)}</li>
               ))}
             </Box>
+            <Joiners session={session} spareSec={lengthSec - fit.totalSec} needs={needs} crew={crew} people={people.length} />
             <Typography variant="h3" sx={{ mt: 2, mb: 0.5 }}>
               {t("Keep as it is")}
             </Typography>

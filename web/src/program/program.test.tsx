@@ -3,6 +3,8 @@ import { screen, waitFor, within } from "@testing-library/react";
 import { Outlet, Route, Routes } from "react-router";
 import type { ProgramEntry } from "@kind-grip/core/api";
 import CrewFrame from "../crew/CrewFrame";
+import { TASK_STARTERS } from "@kind-grip/core/strain";
+import { taskFrom, withTask } from "../work/new-task";
 import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import { NOW, sampleCrew, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
 import ProgramPage from "./ProgramPage";
@@ -156,4 +158,22 @@ it("every item stands in words under the score, is chosen there, and the length 
   list.focus();
   await user.keyboard("{ArrowUp}");
   expect(length()).not.toBe(before);
+}, 30_000);
+
+it("what is spare is filled by a movement that the work needs, put in where it belongs, and taken back", async () => {
+  const task = taskFrom(TASK_STARTERS[0]);
+  const work = withTask({ tasks: [], days: [] }, task, 480);
+  const { server, user } = open({ [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 1, work }, "GET /movements": [] });
+  await score();
+  await user.click(screen.getByRole("button", { name: "Fit to a length" }));
+  const spare = await screen.findByRole("region", { name: /are spare: what would fit as well/ });
+  const [first] = within(spare).getAllByRole("listitem");
+  expect(first).toHaveTextContent(/\d:\d\d.*for /);
+  const name = first!.querySelector("strong")!.textContent!;
+  await user.click(within(first!).getByRole("button"));
+  await waitFor(() => expect(saved(server).at(-1)!.program.sessions[0]!.items).toHaveLength(3));
+  await user.click(screen.getByRole("button", { name: "Leave it" }));
+  expect(names().join(" ")).toContain(name);
+  await user.click(screen.getByRole("button", { name: "Undo" }));
+  expect(names()).toHaveLength(2);
 }, 30_000);

@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Play } from "lucide-react";
 import { useEffect } from "react";
 import { Link } from "react-router";
-import type { MarkKind } from "@kind-grip/core/run";
+import type { CoachLevel, MarkKind } from "@kind-grip/core/run";
 import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { clockText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
@@ -12,6 +12,7 @@ import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { MovementThumb } from "../figure/MovementThumb";
+import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
@@ -102,6 +103,21 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
           >
             {t("Start")}
           </Button>
+          {switches.sound.voice && (
+            <Box sx={{ mt: 3 }}>
+              <Typography sx={{ fontWeight: 650, mb: 0.5 }}>{t("What the voice says")}</Typography>
+              <Choice<CoachLevel>
+                label={t("What the voice says")}
+                value={switches.sound.coach}
+                onChange={(coach) => switches.onSound({ ...switches.sound, coach })}
+                options={[
+                  { value: "full", label: t("Coaching") },
+                  { value: "brief", label: t("Brief") },
+                  { value: "count", label: t("Count only") },
+                ]}
+              />
+            </Box>
+          )}
           {shortSec !== undefined && (
             <Box sx={{ mt: 2 }}>
               <Toggle

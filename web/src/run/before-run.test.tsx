@@ -44,3 +44,13 @@ it("one tap makes it half as long, another makes it whole again; what is led is 
   expect(kept.session.items.length).toBeLessThan(6);
   expect(kept.written!.items).toHaveLength(6);
 }, 30_000);
+
+it("how much the voice says is chosen before, kept in this browser, and not asked where it is mute", async () => {
+  const { user } = open();
+  const choice = await screen.findByRole("radiogroup", { name: "What the voice says" }, { timeout: 8000 });
+  expect(within(choice).getByRole("radio", { name: "Coaching" })).toBeChecked();
+  await user.click(within(choice).getByRole("radio", { name: "Count only" }));
+  expect(JSON.parse(localStorage.getItem("kind-grip.sound")!)).toMatchObject({ voice: true, coach: "count" });
+  await user.click(screen.getByRole("button", { name: "Mute the voice" }));
+  expect(screen.queryByRole("radiogroup", { name: "What the voice says" })).toBeNull();
+});

@@ -3,13 +3,14 @@ import { useState } from "react";
 import type { SoundChoice } from "./sound";
 
 const KEY = "kind-grip.sound";
+const USUAL: SoundChoice = { sounds: true, voice: true, coach: "full" };
 
 export function useSoundChoice(): [SoundChoice, (choice: SoundChoice) => void] {
   const [choice, setChoice] = useState<SoundChoice>(() => {
     try {
-      return { sounds: true, voice: true, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<SoundChoice>) };
+      return { ...USUAL, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<SoundChoice>) };
     } catch {
-      return { sounds: true, voice: true };
+      return USUAL;
     }
   });
   return [

@@ -1,5 +1,5 @@
 /** Sounded and spoken cues. Sounds are laid ahead on the audio clock, so that a busy page does not make them late. */
-import type { Cue, Sound } from "@kind-grip/core/run";
+import type { CoachLevel, Cue, Sound } from "@kind-grip/core/run";
 
 const TONES: Record<Sound, { hertz: number; lengthSec: number; times: number }> = {
   start: { hertz: 784, lengthSec: 0.22, times: 1 },
@@ -15,6 +15,8 @@ const LOOK_MS = 100;
 export interface SoundChoice {
   sounds: boolean;
   voice: boolean;
+  /** How much the voice says. */
+  coach: CoachLevel;
 }
 
 /** Plays the cues of one timeline while the run goes; `placeAt` tells where it is, in seconds. */

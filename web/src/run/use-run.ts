@@ -2,7 +2,21 @@
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import { wordsOf } from "@kind-grip/core/language";
 import { easierForm } from "@kind-grip/core/library";
-import { cuesOf, end, isOver, jump, newClock, pause, placeAt, play, relay, type MarkKind, type RunClock } from "@kind-grip/core/run";
+import {
+  coachFor,
+  cuesOf,
+  end,
+  isOver,
+  jump,
+  newClock,
+  pause,
+  placeAt,
+  play,
+  relay,
+  type CoachLevel,
+  type MarkKind,
+  type RunClock,
+} from "@kind-grip/core/run";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
@@ -79,10 +93,12 @@ export function useRun({
     return () => clearTimeout(timer);
   }, [clock]);
 
-  const players = useRef(new Map<Timeline, CuePlayer>());
+  const players = useRef(new Map<Timeline, { player: CuePlayer; coach: CoachLevel }>());
   useEffect(() => {
-    const player = players.current.get(timeline) ?? new CuePlayer(cuesOf(timeline, wordsOf(library)), sound);
-    players.current.set(timeline, player);
+    const made = players.current.get(timeline);
+    const player =
+      made?.coach === sound.coach ? made.player : new CuePlayer(cuesOf(timeline, wordsOf(library), coachFor(library, sound.coach)), sound);
+    players.current.set(timeline, { player, coach: sound.coach });
     player.choose(sound);
     if (clock.status === "running") player.play(() => placeAt(clock, performance.now()));
     return () => player.stop();

@@ -1,0 +1,110 @@
+/**
+ * What a trainer says while others move: how to take up position the first time a movement comes, one thing to watch for a bout in turn,
+ * the breath, half way, mild pull. Nothing is said over a count or over something else: a line stands where there is silence for all of
+ * it, and what has no room is left out, the least important first.
+ */
+import { PHASES, type Library } from "../library";
+import type { Words } from "../language";
+import type { Segment, Timeline } from "../session";
+import type { Cue } from "./cue";
+import { speechSec } from "./speech";
+
+/** All of it; only what is needed on the way; only the count. */
+export const COACH_LEVELS = ["full", "brief", "count"] as const;
+export type CoachLevel = (typeof COACH_LEVELS)[number];
+
+export interface Coach {
+  level: CoachLevel;
+  /** A hold that something else draws: it is let go of slowly. */
+  isAssistedHold(segment: Segment | undefined): boolean;
+  /** A movement that goes round, and from its middle on the other way. */
+  turnsRound(movementId: string, formId: string): boolean;
+  phaseOf(movementId: string): (typeof PHASES)[number] | undefined;
+}
+
+export function coachFor(library: Library, level: CoachLevel): Coach {
+  const phaseOf = (movementId: string) => library.find(movementId)?.phase;
+  return {
+    level,
+    phaseOf,
+    isAssistedHold: (segment) => level !== "count" && segment?.kind === "hold" && phaseOf(segment.movementId) === "stretch",
+    turnsRound: (movementId, formId) => level !== "count" && library.figure(movementId, formId)?.way === "round",
+  };
+}
+
+/** A line that wants to be said from a moment on, and must be over at another. */
+interface Line {
+  text: string;
+  fromSec: number;
+  untilSec: number;
+  /** 1 is said before 2 where only one has room. */
+  priority: number;
+}
+
+/** Silence before and after a line, s. */
+const GAP_SEC = 0.4;
+/** A bout must be at least this long for its middle to be worth a word, s. */
+const HALF_WAY_FROM_SEC = 16;
+const BREATHE_FROM_SEC = 12;
+/** A beep that counts down is no place to talk, s. */
+const TICK_SEC = 0.3;
+
+/** The cues with the coach's lines between them, in order. */
+export function coached(cues: readonly Cue[], timeline: Timeline, words: Words, coach: Coach): Cue[] {
+  if (coach.level === "count") return [...cues];
+  const taken = cues.map(({ atSec, say }): [number, number] => [atSec, atSec + (say ? speechSec(say) : TICK_SEC)]);
+  const added: Cue[] = [];
+  const lines = linesOf(timeline, words, coach).sort((a, b) => a.priority - b.priority || a.fromSec - b.fromSec);
+  for (const { text, fromSec, untilSec } of lines) {
+    const atSec = firstSilence(taken, text, fromSec, untilSec);
+    if (atSec === undefined) continue;
+    added.push({ atSec, sound: null, say: text });
+    taken.push([atSec, atSec + speechSec(text)]);
+  }
+  return [...cues, ...added].sort((a, b) => a.atSec - b.atSec);
+}
+
+/** The earliest moment from which a text can be said to its end; undefined where there is none. */
+function firstSilence(taken: readonly (readonly [number, number])[], text: string, fromSec: number, untilSec: number): number | undefined {
+  const lengthSec = speechSec(text);
+  const near = taken.filter(([from, to]) => to > fromSec - GAP_SEC && from < untilSec + GAP_SEC).sort((a, b) => a[0] - b[0]);
+  let atSec = fromSec;
+  for (const [from, to] of near) {
+    if (atSec + lengthSec + GAP_SEC <= from) break;
+    atSec = Math.max(atSec, to + GAP_SEC);
+  }
+  return atSec + lengthSec <= untilSec ? atSec : undefined;
+}
+
+function linesOf(timeline: Timeline, words: Words, coach: Coach): Line[] {
+  const lines: Line[] = [];
+  const shown = new Set<string>();
+  const bouts = new Map<string, number>();
+  for (const segment of timeline.segments) {
+    const { kind, movementId, formId, startSec, lengthSec, leadSec, dose } = segment;
+    const endSec = startSec + lengthSec;
+    const { steps, watch } = words.movement(movementId);
+    if (kind === "ready" && coach.level === "full" && !shown.has(movementId)) {
+      shown.add(movementId);
+      // One sentence after the other, as far as the time goes.
+      steps.forEach((text, i) => lines.push({ text, fromSec: startSec, untilSec: endSec, priority: 1 + i * 0.1 }));
+    }
+    if (kind !== "work" && kind !== "hold") continue;
+    const workEndSec = startSec + leadSec;
+    const bout = bouts.get(segment.itemId) ?? 0;
+    bouts.set(segment.itemId, bout + 1);
+    if (dose.kind !== "reps" && dose.kind !== "steps" && leadSec >= HALF_WAY_FROM_SEC) {
+      const turns = coach.turnsRound(movementId, formId);
+      const text = words.cue(turns ? "otherWay" : "halfWay");
+      lines.push({ text, fromSec: startSec + leadSec / 2, untilSec: startSec + leadSec / 2 + 3, priority: turns ? 0 : 2 });
+    }
+    if (coach.level !== "full") continue;
+    if (bout === 0 && coach.phaseOf(movementId) === "stretch")
+      lines.push({ text: words.cue("mildPull"), fromSec: startSec, untilSec: workEndSec, priority: 2.5 });
+    const note = watch[bout % Math.max(1, watch.length)];
+    if (note) lines.push({ text: note, fromSec: startSec, untilSec: workEndSec, priority: 3 });
+    if (kind === "hold" && leadSec >= BREATHE_FROM_SEC)
+      lines.push({ text: words.cue("breathe"), fromSec: startSec + leadSec * 0.3, untilSec: workEndSec, priority: 4 });
+  }
+  return lines;
+}
