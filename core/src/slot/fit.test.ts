@@ -172,6 +172,14 @@ it("a person's own longer dose is cut with the item's", () => {
   expect(fit.totalSec).toBeLessThanOrEqual(total(session, [personId]) * 0.6);
 });
 
+it("whoever does more than is written goes on doing it while the item is not shortened", () => {
+  const personId = sampleId();
+  const item = sampleItem(holds(3, 20), { personal: { [personId]: { formId: "elbow-90", dose: holds(4, 20) } } });
+  const session = sampleSession([item]);
+  const long = total(session, [personId]);
+  const fit = fitToSlot(session, long, options({ personIds: [personId] }));
+  expect([fit.session, fit.cuts, fit.totalSec]).toEqual([session, [], long]);
+});
 it("fills a slot that is longer, up to half as much again", () => {
   const session = sampleSession([sampleItem(holds(4, 10))]);
   const fit = fitToSlot(session, 600, options({ fuller: true }));

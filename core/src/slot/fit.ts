@@ -95,7 +95,8 @@ function itemWays(item: Item, required: boolean, { kept, fuller, library }: FitO
   const alternating = item.sides === "inTurn" && library.find(item.movementId)?.sideModes.includes("alternating");
   const sides: Sides[] = alternating ? [item.sides, "alternating"] : [item.sides];
   const doses = doseLadder(item.dose, fuller).flatMap(({ dose, share }) =>
-    sides.map((mode) => ({ item: { ...item, sides: mode, dose, personal: clipped(item, dose) }, share })),
+    // Who does more than is written goes on doing it, unless the item is shortened for everybody.
+    sides.map((mode) => ({ item: { ...item, sides: mode, dose, personal: share < 1 ? clipped(item, dose) : item.personal }, share })),
   );
   return required ? doses : [...doses, null];
 }
