@@ -6,7 +6,7 @@ import { isEqual } from "es-toolkit";
 import * as v from "valibot";
 import type { KitEntry } from "../crew";
 import { misfitsOf, type KitKind, type Library, type Movement, type Setting } from "../library";
-import { boutsOf, Dose, doseInForm, FormId, heldIn, type Held, type Item } from "../session";
+import { Dose, doseInForm, FormId, heldIn, tensionOf, type Held, type Item } from "../session";
 import { doseLadder } from "../slot";
 import { firstHeld, nextHeld } from "./held-load";
 import { settlingDose } from "./settling";
@@ -172,6 +172,5 @@ function sameDose(a: Dose, b: Dose): boolean {
 
 /** Seconds under tension as a share of another dose's. */
 function shareOf(dose: Dose, of: Dose): number {
-  const tension = (each: Dose) => boutsOf(each).count * boutsOf(each).tensionSec;
-  return tension(of) === 0 ? 1 : tension(dose) / tension(of);
+  return tensionOf(of) === 0 ? 1 : tensionOf(dose) / tensionOf(of);
 }

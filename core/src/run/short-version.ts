@@ -1,6 +1,6 @@
 /** A session when time is short: half its length, what matters most, still begun by getting ready and closed as it is written. */
 import type { Library } from "../library";
-import { boutsOf, compileGroup, type Dose, type Session } from "../session";
+import { compileGroup, tensionOf, type Session } from "../session";
 import { fitToSlot, priorityOf } from "../slot";
 
 /** Of the written length. */
@@ -27,9 +27,4 @@ export function shortVersion(library: Library, session: Session, personIds: read
 export function lighterThan(session: Session, written: Session): Set<string> {
   const full = new Map(written.items.map((item) => [item.id, tensionOf(item.dose)]));
   return new Set(session.items.filter(({ id, dose }) => tensionOf(dose) < (full.get(id) ?? 0) - 1e-9).map(({ id }) => id));
-}
-
-function tensionOf(dose: Dose): number {
-  const { count, tensionSec } = boutsOf(dose);
-  return count * tensionSec;
 }

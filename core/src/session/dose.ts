@@ -104,6 +104,12 @@ export function boutsOf(dose: Dose): Bouts {
   }
 }
 
+/** Seconds under tension of a whole dose, one side. */
+export function tensionOf(dose: Dose): number {
+  const { count, tensionSec } = boutsOf(dose);
+  return count * tensionSec;
+}
+
 /** Short name of a dose, as written on a block of the score: `3 × 20 s`, `2 × 12 at 3-0-3-1`, `60 s`. */
 export function doseText(dose: Dose): string {
   switch (dose.kind) {

@@ -1,5 +1,18 @@
 /** The session: items, doses, and the timeline they compile to. */
-export { Dose, HoldsDose, RepsDose, StepsDose, Tempo, TimedDose, boutsOf, doseText, tempoSec, type Bouts, type DoseKind } from "./dose";
+export {
+  Dose,
+  HoldsDose,
+  RepsDose,
+  StepsDose,
+  Tempo,
+  TimedDose,
+  boutsOf,
+  tensionOf,
+  doseText,
+  tempoSec,
+  type Bouts,
+  type DoseKind,
+} from "./dose";
 export {
   FormId,
   heldIn,

@@ -1,5 +1,5 @@
 /** The doses an item may be given to fit a slot: the full one, lighter ones down to what is still worth doing, fuller ones to fill it. */
-import { boutsOf, type Dose } from "../session";
+import { tensionOf, type Dose } from "../session";
 
 /** Below this share of the full dose an item is better dropped. Practice rule. */
 export const LEAST_SHARE = 0.4;
@@ -49,11 +49,6 @@ export function growsFrom(less: Dose, more: Dose): boolean {
 export function doseAtShare(dose: Dose, share: number): DoseStep {
   const steps = doseLadder(dose, true).filter((step) => (share > 1 ? growsFrom(dose, step.dose) : step.share <= 1 + 1e-9));
   return steps.reduce((best, step) => (Math.abs(step.share - share) < Math.abs(best.share - share) ? step : best), { dose, share: 1 });
-}
-
-function tensionOf(dose: Dose): number {
-  const { count, tensionSec } = boutsOf(dose);
-  return count * tensionSec;
 }
 
 function variations(dose: Dose, fuller: boolean): Dose[] {

@@ -1,7 +1,8 @@
 /** A session's name and slot, and removing it. */
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
 import { useState } from "react";
 import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
+import { NameField } from "../parts/NameField";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { useAppDispatch } from "../base/store";
@@ -32,16 +33,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
       <DialogTitle id="session-title">{session.name}</DialogTitle>
       <DialogContent>
         <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
-          <TextField
-            label={t("Name")}
-            value={name}
-            autoFocus
-            onChange={(event) => setName(event.target.value)}
-            onKeyDown={(event) => event.key === "Enter" && save()}
-            error={missing}
-            helperText={missing ? t("is missing") : undefined}
-            slotProps={{ htmlInput: { maxLength: 120 } }}
-          />
+          <NameField value={name} onName={setName} autoFocus onKeyDown={(event) => event.key === "Enter" && save()} />
           <Choice<SlotKind>
             label={t("Slot")}
             value={slot}

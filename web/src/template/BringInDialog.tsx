@@ -1,5 +1,5 @@
 /** A program that is to become one of this crew: its name, what does not fit to answer, and how long its sessions are then. */
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import type { CrewEntry } from "@kind-grip/core/api";
 import type { Program } from "@kind-grip/core/program";
@@ -7,6 +7,7 @@ import { compilePerson } from "@kind-grip/core/session";
 import { answered, unfitting, type FitAnswer } from "@kind-grip/core/template";
 import { clockText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
+import { NameField } from "../parts/NameField";
 import { t } from "../base/words";
 import { useOffered } from "../library/use-offered";
 import { answersFor, FitAnswers } from "./FitAnswers";
@@ -41,17 +42,7 @@ export function BringInDialog({ title, program, crew, action, busy, error, named
     <Dialog open onClose={onClose} aria-labelledby="bring-in-title" maxWidth="md" fullWidth>
       <DialogTitle id="bring-in-title">{title}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2.5 }}>
-        {named && (
-          <TextField
-            label={t("Name")}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            error={missing}
-            helperText={missing ? t("is missing") : undefined}
-            slotProps={{ htmlInput: { maxLength: 120 } }}
-            sx={{ mt: 1 }}
-          />
-        )}
+        {named && <NameField value={name} onName={setName} sx={{ mt: 1 }} />}
         <FitAnswers unfitting={misfitting} answers={said} onAnswer={setSaid} />
         <Box component="ul" aria-label={t("Sessions")} sx={{ listStyle: "none", m: 0, p: 0 }}>
           {result.sessions.map((session) => {

@@ -6,6 +6,7 @@ import type { Program } from "@kind-grip/core/program";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { NameField } from "../parts/NameField";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { templateApi } from "./api";
@@ -45,14 +46,7 @@ export function KeepTemplateDialog({ program, onClose }: { program: Program; onC
             ]}
           />
         )}
-        <TextField
-          label={t("Name")}
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          error={missing}
-          helperText={missing ? t("is missing") : undefined}
-          slotProps={{ htmlInput: { maxLength: 120 } }}
-        />
+        <NameField value={name} onName={setName} />
         <TextField
           label={t("For whom, and why it is as it is")}
           value={why}

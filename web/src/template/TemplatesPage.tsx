@@ -1,7 +1,7 @@
 /** Programs to start from: six that ship for other kinds of work, and what the practice kept. */
 import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft } from "lucide-react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { v7 as uuid } from "uuid";
 import type { Program } from "@kind-grip/core/program";
@@ -34,6 +34,14 @@ export default function TemplatesPage() {
   const [restore] = templateApi.useRestoreTemplateMutation();
   const [create, { isLoading, error, reset }] = programApi.useCreateProgramMutation();
   const [chosen, setChosen] = useState<Program | null>(null);
+  const shipped = useMemo(
+    () =>
+      SHIPPED.map((id) => {
+        const text = SHIPPED_TEMPLATE_TEXTS[id];
+        return { id, ...text, program: shippedProgram(library, id, text.name, SESSION_NAMES, uuid) };
+      }),
+    [library],
+  );
   const start = async (program: Program) => {
     const made = await create({ crewId: crew.id, id: uuid(), program });
     if (made.data) await navigate(`/crews/${crew.id}/program/${made.data.id}`);
@@ -72,11 +80,9 @@ export default function TemplatesPage() {
               </Section>
             )}
             <Section title={t("For other kinds of work")}>
-              {SHIPPED.map((id) => {
-                const { name, why } = SHIPPED_TEMPLATE_TEXTS[id];
-                const program = shippedProgram(library, id, name, SESSION_NAMES, uuid);
-                return <Template key={id} name={name} why={why} program={program} onStart={() => setChosen(program)} />;
-              })}
+              {shipped.map(({ id, name, why, program }) => (
+                <Template key={id} name={name} why={why} program={program} onStart={() => setChosen(program)} />
+              ))}
             </Section>
           </>
         )}
