@@ -52,6 +52,18 @@ export const AddedPeople = v.strictObject({
 });
 export const ChangedPerson = v.strictObject({ version: Version, person: Person });
 
+/** Somebody new or back, and what they do less for now. */
+export const RampEntry = v.strictObject({
+  personId: Id,
+  days: v.number(),
+  form: v.picklist(["own", "easier", "easiest"]),
+  loadWaits: v.boolean(),
+  /** Days away, null for somebody new; first and last day of this step, last day of the ramp. Not told to a crew lead. */
+  why: v.nullable(v.strictObject({ awayDays: v.nullable(v.number()), from: IsoDate, until: IsoDate, ends: IsoDate })),
+});
+export type RampEntry = v.InferOutput<typeof RampEntry>;
+export const EndedRamp = v.strictObject({ ended: v.boolean("must be true or false") });
+
 /** Days somebody is excused. */
 const AbsenceFields = v.strictObject({ id: Id, personId: Id, from: IsoDate, until: IsoDate });
 export const Absence = v.pipe(

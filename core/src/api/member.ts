@@ -69,6 +69,8 @@ export const MemberDay = v.strictObject({
   /** Out of everything by a hold: until a clinician has cleared it, whatever the trainer answers. */
   clinicianFirst: v.boolean(),
   shortOfEndDeg: v.nullable(v.number()),
+  /** Why they do less for now, and until when: days away, null for somebody new. */
+  ramp: v.nullable(v.strictObject({ awayDays: v.nullable(v.number()), ends: IsoDate })),
   /** What they reported: what pauses, and what the trainer answered lately; newest first. */
   alerts: v.array(MemberAlert),
   /** What mornings are compared with today, and from which level on one above it pauses: for a phone without a connection. */

@@ -53,19 +53,10 @@ export interface Words {
 
 type Member = Catalogue["member"];
 /** Keys of counted words go without the ending that tells one from many. */
-type PaperKey = Catalogue["paper"] extends infer P
-  ? keyof P extends infer K
-    ? K extends `${infer Base}_one`
-      ? Base
-      : K extends `${string}_other`
-        ? never
-        : K
-    : never
-  : never;
+type Uncounted<K> = K extends `${infer Base}_one` ? Base : K extends `${string}_other` ? never : K;
+type PaperKey = Uncounted<keyof Catalogue["paper"]>;
 type MemberKey =
-  | Exclude<keyof Member, "reportKind" | "answerIs" | "mark" | "waiting_one" | "waiting_other" | "waitsHere_one" | "waitsHere_other">
-  | "waiting"
-  | "waitsHere"
+  | Exclude<Uncounted<keyof Member>, "reportKind" | "answerIs" | "mark">
   | `reportKind.${keyof Member["reportKind"]}`
   | `answerIs.${keyof Member["answerIs"]}`
   | `mark.${keyof Member["mark"]}`;

@@ -4,8 +4,8 @@
  */
 import { isEqual } from "es-toolkit";
 import { addDays } from "../calendar";
-import type { Library } from "../library";
-import { doseInForm, heldIn, type Dose, type Item, type Session } from "../session";
+import type { Form, Library, Movement } from "../library";
+import { doseInForm, heldIn, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
 import type { Program } from "./program";
 
@@ -35,10 +35,9 @@ export function reviewDay({ settlingFrom, weeks }: Pick<Program, "settlingFrom" 
   return settlingFrom ? addDays(settlingFrom, weeks * WEEK_DAYS) : null;
 }
 
-/** A session as it is done on a day: as written, or in a light week lighter, own forms too. The load waits in the settling-in week only. */
-export function sessionOn(library: Library, program: BlockWeeks, session: Session, day: string): Session {
-  const light = lightWeekOf(program, day);
-  return light ? { ...session, items: session.items.map((item) => lightened(library, item, light === "settling")) } : session;
+/** The form before the load, where a movement has one. */
+export function unloadedForm(movement: Movement): Form | undefined {
+  return movement.forms.find((form) => form.kit.length === 0 && movement.kit.length === 0);
 }
 
 /** A dose as it is done in a light week. */
@@ -48,11 +47,11 @@ export function settlingDose(dose: Dose): Dose {
   ).dose;
 }
 
-function lightened(library: Library, item: Item, unload: boolean): Item {
+/** An item in a light week, own doses too. @param unload the load waits where there is a form for that */
+export function lightened(library: Library, item: Item, unload: boolean): Item {
   const movement = library.find(item.movementId);
   // What is loaded begins with the form before the load, where there is one.
-  const unloaded =
-    item.loadKg === null || !unload ? undefined : movement?.forms.find((form) => form.kit.length === 0 && movement.kit.length === 0);
+  const unloaded = item.loadKg === null || !unload || !movement ? undefined : unloadedForm(movement);
   const formId = unloaded?.id ?? item.formId;
   const inForm = (dose: Dose, form: string) => doseInForm(settlingDose(dose), library.timings.get(item.movementId)?.get(form));
   return {

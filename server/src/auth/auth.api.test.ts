@@ -129,7 +129,17 @@ describe("somebody else's things", () => {
     const practiceId = uuid();
     const [owner, colleague] = [await TestTrainer.make(test, practiceId), await TestTrainer.make(test, practiceId)];
     const world = await makeWorld(owner);
-    const run = sampleRun(world);
+    const clean = (daysAgo: number) => {
+      const at = new Date(Date.now() - daysAgo * 86_400_000).toISOString();
+      const each = sampleRun(world);
+      return {
+        ...each,
+        startedAt: at,
+        endedAt: at,
+        people: each.people.map((person) => ({ ...person, present: true, effort: 1, marks: [] })),
+      };
+    };
+    const run = clean(3);
     expect((await owner.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
     const roundId = uuid();
     const personId = world.people[0]!.id;
@@ -139,17 +149,7 @@ describe("somebody else's things", () => {
     const days = { from: new Date().toISOString().slice(0, 10), until: new Date(Date.now() + 86_400_000).toISOString().slice(0, 10) };
     const clearance = { id: uuid(), restrictionId, givenBy: "A", profession: "B", allows: ["stretch"], ...days, note: null };
     expect((await owner.send("post", `/api/crews/${world.crewId}/clearances`, clearance)).status).toBe(200);
-    const threeClean = [3, 2, 1].map((days) => {
-      const at = new Date(Date.now() - days * 86_400_000).toISOString();
-      const each = sampleRun(world);
-      return {
-        ...each,
-        startedAt: at,
-        endedAt: at,
-        people: each.people.map((person) => ({ ...person, present: true, effort: 1, marks: [] })),
-      };
-    });
-    for (const each of threeClean) await owner.send("put", `/api/runs/${each.id}`, each);
+    for (const each of [2, 1].map(clean)) await owner.send("put", `/api/runs/${each.id}`, each);
     const itemId = world.program.sessions[0]!.items[1]!.id;
     const decision = {
       personId: world.people[1]!.id,
@@ -198,6 +198,7 @@ describe("somebody else's things", () => {
     const bodies: Record<string, object> = {
       "put /api/crews/:crewId": { version: 1, crew: (await owner.get(`/api/crews/${world.crewId}`)).body },
       "post /api/crews/:crewId/people": { people: [{ ...world.people[0], id: uuid(), badge: null }] },
+      "put /api/crews/:crewId/people/:personId/ramp": { ended: true },
       "put /api/crews/:crewId/people/:personId": {
         version: 1,
         person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null },

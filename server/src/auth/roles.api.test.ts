@@ -44,6 +44,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/crews/:crewId/people",
     "get /api/crews/:crewId/plan/:weekStart",
     "get /api/crews/:crewId/programs",
+    "get /api/crews/:crewId/ramps",
     "get /api/me/passkeys",
     "get /api/me/second-factor",
     "get /api/me/sessions",

@@ -133,6 +133,6 @@ async function insert(db: Db, crewId: string, people: readonly NewPerson[], tran
   }
 }
 
-function answer({ crewId: _crew, ...person }: PersonRow): PersonEntry {
+function answer({ crewId: _crew, rampsEndedOn: _ended, ...person }: PersonRow): PersonEntry {
   return person;
 }

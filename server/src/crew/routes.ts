@@ -2,6 +2,8 @@
 import {
   Absence,
   Absences,
+  EndedRamp,
+  RampEntry,
   AddedPeople,
   ChangedCrew,
   ChangedPerson,
@@ -22,6 +24,7 @@ import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
 import { acceptInvitation, endSharing, invitationsOf, invite, listColleagues } from "./colleagues";
+import { listRamps, setRampEnded } from "../program/ramps";
 import { addAbsence, listAbsences, removeAbsence } from "./absences";
 import { addPeople, changePerson, listPeople, removePerson } from "./people";
 
@@ -150,6 +153,26 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: Absences,
     params: v.object({ crewId: Id, absenceId: Id }),
     handle: ({ caller, params }) => removeAbsence(db, caller, params.crewId, params.absenceId),
+  });
+  routes.add({
+    id: "ramps",
+    method: "get",
+    path: "/api/crews/:crewId/ramps",
+    summary: "Who is new or was away, and does less for now",
+    answer: v.array(RampEntry),
+    roles: ["trainer", "lead"],
+    params: CrewParams,
+    handle: async ({ caller, params }) => listRamps(db, caller, await now(caller), params.crewId),
+  });
+  routes.add({
+    id: "endRamp",
+    method: "put",
+    path: "/api/crews/:crewId/people/:personId/ramp",
+    summary: "End what somebody does less after an absence, or take that back",
+    answer: v.array(RampEntry),
+    params: PersonParams,
+    body: EndedRamp,
+    handle: async ({ caller, params, body }) => setRampEnded(db, caller, await now(caller), params.crewId, params.personId, body.ended),
   });
   routes.add({
     id: "peopleCsv",

@@ -23,6 +23,8 @@ export interface PersonRow {
   handedness: "left" | "right" | "both" | null;
   startedOn: string | null;
   leftOn: string | null;
+  /** Ways back that began up to this day were ended by the trainer. */
+  rampsEndedOn?: string | null;
   version: number;
 }
 
@@ -68,6 +70,7 @@ export function defineCrewTables(sequelize: Sequelize) {
       handedness: text,
       startedOn: day,
       leftOn: day,
+      rampsEndedOn: day,
       version: whole,
     }) as Table<PersonRow>,
     CrewAccess: sequelize.define("crew_access", { accountId: { ...idPart }, crewId: { ...idPart } }) as Table<CrewAccessRow>,

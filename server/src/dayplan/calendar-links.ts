@@ -1,7 +1,7 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
 import { CalendarLink, MadeCalendarLink, NewCalendarLink } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
-import { addDays, shiftsAround, workingDay } from "@kind-grip/core/calendar";
+import { addDays, dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
@@ -16,6 +16,7 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { invalid, notFound } from "../http/problem";
 import type { Routes } from "../http/route";
+import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
 import { hashOf } from "../member/access";
 import { participationsIn } from "../safety/participations";
@@ -144,12 +145,13 @@ function sendCalendar(response: Response, crewName: string, text: string): void 
 async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
   const { timeZone, place } = crew.detail;
   const day = at.toISOString().slice(0, 10);
-  const [library, rows, participations, programs, people] = await Promise.all([
+  const [library, rows, participations, programs, people, presences] = await Promise.all([
     practiceLibrary(db, practiceId),
     placementsBetween(db, [crew.id], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),
+    personId ? presencesIn(db, crew.id, dateAt(at.getTime(), timeZone)) : null,
   ]);
   const sessions = new Map(
     programs.flatMap((program) =>
@@ -166,7 +168,9 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
   );
   const entries = rows.flatMap((row) => {
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
-    const session = found && sessionOn(library, found.program, found.session, workingDayOf(crew, row.startsAt));
+    const workingDay = workingDayOf(crew, row.startsAt);
+    const ramps = personId ? rampsOf(presences?.get(personId), personId, workingDay) : undefined;
+    const session = found && sessionOn(library, found.program, found.session, workingDay, ramps);
     if (!session || (personId && row.people && !row.people.includes(personId))) return [];
     const shown = personId
       ? personalSession(library, session, personId, participations.get(personId))

@@ -18,6 +18,7 @@ import { trail } from "./migrations/0014-trail";
 import { passkeys } from "./migrations/0015-passkeys";
 import { crewTurn } from "./migrations/0017-crew-turn";
 import { templates } from "./migrations/0018-templates";
+import { ramps } from "./migrations/0019-ramps";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -40,6 +41,7 @@ const MIGRATIONS = {
   "0016-today-index": todayIndex,
   "0017-crew-turn": crewTurn,
   "0018-templates": templates,
+  "0019-ramps": ramps,
 };
 
 /** Runs what has not run yet; returns the names. */

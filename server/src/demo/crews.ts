@@ -107,6 +107,11 @@ export interface DemoCrew {
   people: readonly string[];
 }
 
+/** On holiday, first and last day; back on the demo's own day. */
+export const DEMO_AWAY: Readonly<Record<string, { from: string; until: string }>> = {
+  "Lorcan Dray": { from: "2026-03-07", until: "2026-03-25" },
+};
+
 export const DEMO_CREWS: readonly DemoCrew[] = [
   {
     key: "roof",

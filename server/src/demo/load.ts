@@ -17,7 +17,7 @@ import type { PlacementRow } from "../dayplan/tables";
 import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
-import { DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
+import { DEMO_AWAY, DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
@@ -210,7 +210,15 @@ async function seedHistory(
   await db.models.RunPerson.bulkCreate(runPeople, { transaction });
   await db.models.RunItem.bulkCreate(runItems, { transaction });
   await db.models.PersonDay.bulkCreate(rolledUp(runs, runPeople, runItems), { transaction });
-  // Its own random, so that more of it does not change what was there before.
+  // Random numbers of their own, so that more of it does not change what was there before.
+  const ids = seededRandom(SEED + 1000 + crew.people.length);
+  await db.models.Absence.bulkCreate(
+    crew.people.flatMap(({ id, name }) => {
+      const away = DEMO_AWAY[name];
+      return away ? [{ id: ids.id(), crewId: crew.id, personId: id, fromDay: away.from, untilDay: away.until }] : [];
+    }),
+    { transaction },
+  );
   const mornings = seedMornings(seededRandom(SEED + crew.people.length), crew, runs, runPeople, DEMO_NOW);
   await db.models.CheckIn.bulkCreate(mornings, { transaction });
 }
@@ -306,6 +314,10 @@ function seedRun(
     const forms = Object.fromEntries(
       session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
     );
+    const away = DEMO_AWAY[person.name];
+    const day = dateAt(startedAt.getTime(), TIME_ZONE);
+    if (away && away.from <= day && day <= away.until)
+      return { runId, personId: person.id, present: false, effort: null, markCount: 0, marks: [], forms, leftOut: [] };
     return {
       runId,
       personId: person.id,

@@ -2,7 +2,7 @@
 import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
 import type { CustomMovement, Library } from "@kind-grip/core/library";
-import { sessionOn, type Program } from "@kind-grip/core/program";
+import { rampOn, sessionOn, type Program } from "@kind-grip/core/program";
 import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
 import { compilePerson, type Session } from "@kind-grip/core/session";
 import { Op } from "sequelize";
@@ -11,6 +11,7 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { placementsBetween } from "../dayplan/plans";
 import { notFound } from "../http/problem";
+import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
 import { settingsOf } from "../practice/settings";
 import { isHeldByRestriction, mostFelt, participationsIn, symptomHistory, symptomsOn } from "../safety/participations";
@@ -27,10 +28,11 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   if (!person) throw notFound("person");
   const { timeZone, place } = crew.detail;
   const today = dateAt(at.getTime(), timeZone);
-  const [rows, programs, participations, checkedIn, ran, alerts, history, { settings }, trainer, clinicianFirst, library] =
+  const [rows, programs, presences, participations, checkedIn, ran, alerts, history, { settings }, trainer, clinicianFirst, library] =
     await Promise.all([
       placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
       db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
+      presencesIn(db, crew.id, today),
       participationsIn(db, { id: crew.id, timeZone }, at),
       db.models.CheckIn.count({ where: { personId, day: today } }),
       donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
@@ -42,6 +44,8 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       practiceLibrary(db, caller.practiceId),
     ]);
   const participation = participations.get(personId) ?? FULL_PARTICIPATION;
+  const presence = presences.get(personId);
+  const ramp = presence ? rampOn(presence, today) : null;
   const known = new Map(
     programs.flatMap((program) =>
       program
@@ -53,7 +57,12 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   const dayOf = (startsAt: Date) => shiftOf(shifts, startsAt.getTime())?.date ?? dateAt(startsAt.getTime(), timeZone);
   const entry = (programId: string, program: Program, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
     const day = placed ? dayOf(placed.startsAt) : today;
-    const own = personalSession(library, sessionOn(library, program, session, day), personId, participation);
+    const own = personalSession(
+      library,
+      sessionOn(library, program, session, day, rampsOf(presence, personId, day)),
+      personId,
+      participation,
+    );
     if (own.items.length === 0) return [];
     return [
       {
@@ -90,6 +99,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     heldOut: participation.heldOut,
     clinicianFirst,
     shortOfEndDeg: participation.shortOfEndDeg,
+    ramp: ramp && { awayDays: ramp.awayDays, ends: ramp.ends },
     alerts: alerts.map(({ id, causeId, kind, side, regions, since, endedAt, answer, reply, answeredAt }) => ({
       id,
       causeId,

@@ -1,7 +1,7 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import type { Library } from "@kind-grip/core/library";
-import { lightWeekOf, type Program } from "@kind-grip/core/program";
+import { lightWeekOf, rampOn, type Presence, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
 import { presentOf, sameDoing, type DecisionKind, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
 import { capFor, FULL_PARTICIPATION, refusalOf, type Participation } from "@kind-grip/core/safety";
@@ -11,6 +11,7 @@ import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import type { DecisionRow } from "./tables";
+import { presencesIn } from "../program/ramps";
 import { participationsIn, symptomHistory, symptomsOn, type AskedSymptoms } from "../safety/participations";
 
 /** How far back evidence reaches, days: a block of eight weeks. */
@@ -51,9 +52,10 @@ export async function itemFacts(
   const today = dateAt(at.getTime(), timeZone);
   const since = addDays(today, -REACH_DAYS);
   const of = personIds ? { personId: [...personIds] } : {};
-  const [programs, runs, decisions, mornings, felt, absences, participations, masses] = await Promise.all([
+  const [programs, runs, presences, decisions, mornings, felt, absences, participations, masses] = await Promise.all([
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, transaction }),
     flatRuns(db, crew, [new Date(`${since}T00:00:00Z`), at], personIds, transaction),
+    presencesIn(db, crew.id, today, { backDays: REACH_DAYS, transaction }),
     decisionsThatCount(db, crew.id, at, of, transaction),
     db.models.CheckIn.findAll({
       where: { crewId: crew.id, day: { [Op.between]: [since, today] as [string, string] }, ...of },
@@ -109,8 +111,15 @@ export async function itemFacts(
         eased: decision?.decided === "ease",
         beforeRaise: beforeRaise(decision, present),
         overruled: overruledOn(own.at(-1), list, theirs),
-        ...runFacts(library, counted, item, program, participations.get(personId) ?? FULL_PARTICIPATION, away, (runId) =>
-          movements.get(runId)!,
+        ...runFacts(
+          library,
+          counted,
+          item,
+          program,
+          presences.get(personId),
+          participations.get(personId) ?? FULL_PARTICIPATION,
+          away,
+          (runId) => movements.get(runId)!,
         ),
         mornings: theirs
           .filter((row) => row.day >= start)
@@ -186,12 +195,16 @@ function runFacts(
   list: readonly FlatRun[],
   { id: itemId, movementId }: Item,
   program: Program,
+  presence: Presence | undefined,
   participation: Participation,
   away: (day: string) => boolean,
   movementsOf: (runId: string) => ReadonlySet<string>,
 ) {
   const movement = library.find(movementId);
   const cap = movement ? capFor(participation, movement) : 0;
+  // A light week and a way back are below the dose: done, but not to its top. Getting ready is what it is.
+  const isLighter = (day: string) =>
+    lightWeekOf(program, day) !== null || (presence !== undefined && movement?.phase !== "getReady" && rampOn(presence, day) !== null);
   const dated = list.filter((run) => !parsed(run.leftOut).includes(itemId));
   const due = dated.filter((run) => !run.alone && !away(run.day));
   const took = dated.filter((run) => run.present);
@@ -202,8 +215,7 @@ function runFacts(
       const most = sessionCap(library, movementsOf(run.runId), participation);
       return {
         day: run.day,
-        // A light week is below the dose: done, but not to its top.
-        status: run.status === "done" && lightWeekOf(program, run.day) ? "part" : run.status,
+        status: run.status === "done" && isLighter(run.day) ? "part" : run.status,
         effort: run.effort,
         sessionCap: most,
         // A mark set after the session names no item: like its effort it is about its hardest ones.

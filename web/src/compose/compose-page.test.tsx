@@ -304,6 +304,7 @@ describe("who starts otherwise", () => {
     [`GET /crews/${crew.id}/rounds`]: [round],
     [`GET /rounds/${round.id}/records`]: [{ personId: ann!.id, version: 1, record: sore }],
     [`GET /crews/${crew.id}/participation`]: participation,
+    [`GET /crews/${crew.id}/ramps`]: [],
   });
   const section = () => screen.findByRole("region", { name: "Who starts otherwise" });
   it("nobody measured: says what would tell", async () => {

@@ -1,5 +1,5 @@
 /** Crews, their people, absences and cards. */
-import type { Absence, AccessEntry, Card, CrewColleagues, CrewEntry, CrewListEntry, Invitation, PersonEntry } from "@kind-grip/core/api";
+import type { Absence, AccessEntry, Card, CrewColleagues, CrewEntry, CrewListEntry, Invitation, PersonEntry, RampEntry } from "@kind-grip/core/api";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import { serverApi } from "../base/api";
 
@@ -41,6 +41,11 @@ export const crewApi = serverApi.injectEndpoints({
     removeAbsence: make.mutation<Absence[], { crewId: string; id: string }>({
       query: ({ crewId, id }) => ({ url: `/crews/${crewId}/absences/${id}`, method: "DELETE" }),
       invalidatesTags: ["People", "Decisions"],
+    }),
+    ramps: make.query<RampEntry[], string>({ query: (crewId) => `/crews/${crewId}/ramps`, providesTags: ["People"] }),
+    endRamp: make.mutation<RampEntry[], { crewId: string; personId: string; ended: boolean }>({
+      query: ({ crewId, personId, ended }) => ({ url: `/crews/${crewId}/people/${personId}/ramp`, method: "PUT", body: { ended } }),
+      invalidatesTags: ["People"],
     }),
     colleagues: make.query<CrewColleagues, string>({ query: (crewId) => `/crews/${crewId}/colleagues`, providesTags: ["Colleagues"] }),
     inviteColleague: make.mutation<CrewColleagues, { crewId: string; accountId: string }>({

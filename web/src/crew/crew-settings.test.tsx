@@ -19,6 +19,7 @@ const open = (answers: Record<string, object | null | ((body: unknown) => object
     [`GET /crews/${crew.id}/programs`]: [],
     [`GET /crews/${crew.id}/rounds`]: [],
     [`GET /crews/${crew.id}/participation`]: [],
+    [`GET /crews/${crew.id}/ramps`]: [],
     [change]: { ...crew, version: 2 },
     [`DELETE /crews/${crew.id}`]: null,
     [`POST /crews/${crew.id}/restore`]: crew,

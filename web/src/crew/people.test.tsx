@@ -18,6 +18,7 @@ const open = (people: object[], participation: object[] = []) => {
     [`GET /crews/${crew.id}/programs`]: [],
     [`GET /crews/${crew.id}/rounds`]: [],
     [`GET /crews/${crew.id}/participation`]: participation,
+    [`GET /crews/${crew.id}/ramps`]: [],
     [`GET /crews/${crew.id}/absences`]: [],
   });
   const pages = (

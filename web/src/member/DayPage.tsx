@@ -1,6 +1,7 @@
 /** My day: the morning's question first, then what is next, then the rest; stop-and-tell always within reach. */
 import { Box, Button, Typography } from "@mui/material";
 import { Check, Hand, Play } from "lucide-react";
+import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
@@ -61,6 +62,13 @@ export default function DayPage() {
       )}
       {!out && (
         <>
+          {day.ramp && (
+            <Typography sx={{ mb: 2, fontWeight: 650 }}>
+              {day.ramp.awayDays === null
+                ? words.member("rampNew", { day: dayName(day.ramp.ends) })
+                : words.member("rampAway", { count: day.ramp.awayDays, day: dayName(day.ramp.ends) })}
+            </Typography>
+          )}
           {day.shortOfEndDeg !== null && (
             <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: day.shortOfEndDeg })}</Typography>
           )}
@@ -79,6 +87,8 @@ export default function DayPage() {
     </>
   );
 }
+
+const dayName = (date: string) => DateTime.fromISO(date).toFormat("cccc d LLLL");
 
 function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
   const words = useWords();

@@ -21,6 +21,7 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   heldOut: false,
   clinicianFirst: false,
   shortOfEndDeg: null,
+  ramp: null,
   alerts: [],
   usualLevel: 1,
   alarmMorning: 6,

@@ -33,6 +33,7 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   heldOut: false,
   clinicianFirst: false,
   shortOfEndDeg: null,
+  ramp: null,
   alerts: [],
   usualLevel: 0,
   alarmMorning: 6,
@@ -157,4 +158,12 @@ describe("a phone two people use", () => {
     expect(saved).toHaveLength(1);
     expect(await phone.outbox.count()).toBe(1);
   });
+});
+
+it.each([
+  [{ awayDays: 16, ends: "2026-11-28" }, /away for 16 days.*Saturday 28 November/],
+  [{ awayDays: null, ends: "2026-11-28" }, /You are new: until Saturday 28 November/],
+])("says why there is less for now, and until when", async (ramp, text) => {
+  await open(day({ ramp }));
+  expect(screen.getByText(text)).toBeInTheDocument();
 });

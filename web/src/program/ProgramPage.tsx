@@ -8,7 +8,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { newItem } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
-import { withFirstLoad } from "@kind-grip/core/program";
+import { withFirstLoad, withRamps } from "@kind-grip/core/program";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import { t } from "../base/words";
@@ -28,11 +28,13 @@ import { useParticipations } from "../safety/use-participations";
 import { FitDialog } from "./FitDialog";
 import { Inspector } from "./Inspector";
 import { LibraryDrawer } from "./LibraryDrawer";
+import { NewOrBack } from "./NewOrBack";
 import { PersonalStartsDialog } from "./PersonalStartsDialog";
 import { ProgramBar } from "./ProgramBar";
 import { RegionBalance } from "./RegionBalance";
 import { Score } from "./score/Score";
 import { SessionTabs } from "./SessionTabs";
+import { useRamps } from "./use-ramps";
 import { OpenProgram, useEdit, useEditedSession, useProgramEditor, useTimeline } from "./program-editor";
 
 export default function ProgramPage() {
@@ -127,14 +129,19 @@ function SessionScore({
   const personId = people.some((person) => person.id === seenFor) ? seenFor : null;
   const participations = useParticipations(crew.id);
   const within = useMemo(() => sessionWithin(library, session, participations), [library, session, participations]);
+  const { ramps, entries } = useRamps(crew.id);
+  const now = useMemo(
+    () => sessionWithin(library, withRamps(library, session, ramps), participations),
+    [library, session, ramps, participations],
+  );
   const timeline = useTimeline(
-    within,
+    personId ? now : within,
     people.map((person) => person.id),
     personId,
   );
   const { itemId } = useProgramEditor();
   const item = session.items.find((each) => each.id === itemId);
-  const differing = people.filter((person) => within.items.some((each) => each.personal[person.id]));
+  const differing = people.filter((person) => now.items.some((each) => each.personal[person.id]));
   return (
     <>
       <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
@@ -169,6 +176,7 @@ function SessionScore({
           {personId && <Button onClick={() => setSeenFor("")}>{t("Back to the group")}</Button>}
         </Box>
       )}
+      <NewOrBack crewId={crew.id} people={people} entries={entries} />
       <RegionBalance session={within} timeline={timeline} people={people} />
     </>
   );

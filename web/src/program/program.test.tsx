@@ -22,6 +22,7 @@ const around = {
   [`GET /crews/${crew.id}/people`]: people,
   [`GET /crews/${crew.id}/programs`]: [entry],
   [`GET /crews/${crew.id}/participation`]: [],
+  [`GET /crews/${crew.id}/ramps`]: [],
   [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 0, work: { tasks: [], days: [] } },
   [`GET /crews/${crew.id}/rounds`]: [],
   [`GET /programs/${entry.id}`]: entry,
@@ -177,3 +178,37 @@ it("what is spare is filled by a movement that the work needs, put in where it b
   await user.click(screen.getByRole("button", { name: "Undo" }));
   expect(names()).toHaveLength(2);
 }, 30_000);
+
+const rampEntry = (change: object = {}) => ({
+  personId: people[1]!.id,
+  days: 7,
+  form: "easier",
+  loadWaits: true,
+  why: { awayDays: 30, from: "2026-03-26", until: "2026-04-01", ends: "2026-04-08" },
+  ...change,
+});
+
+it("who is back does less by rule, in a score of their own; the trainer ends it and takes that back", async () => {
+  let entries = [rampEntry()];
+  const end = (body: unknown) => (entries = (body as { ended: boolean }).ended ? [] : [rampEntry()]);
+  const { server, user } = open({
+    [`GET /crews/${crew.id}/ramps`]: () => entries,
+    [`PUT /crews/${crew.id}/people/${people[1]!.id}/ramp`]: end,
+  });
+  await score();
+  const list = await screen.findByRole("region", { name: "New or back" });
+  expect(list).toHaveTextContent(/Ben Later, away 30 days: about six tenths of each dose, one form easier/);
+  expect(list).toHaveTextContent(/until Wed 1 Apr; back to what is written after Wed 8 Apr/);
+  expect(screen.getByRole("combobox", { name: "Score of" })).toBeInTheDocument();
+  await user.click(within(list).getByRole("button", { name: "Let Ben Later do what is written" }));
+  await waitFor(() => expect(screen.queryByRole("region", { name: "New or back" })).toBeNull());
+  expect(server.calls("PUT").at(-1)!.body).toEqual({ ended: true });
+});
+
+it("somebody new is told apart, and a lead sees what is done but not why", async () => {
+  open({ [`GET /crews/${crew.id}/ramps`]: [rampEntry({ form: "own", why: null })] });
+  await score();
+  const list = await screen.findByRole("region", { name: "New or back" });
+  expect(list).toHaveTextContent(/Ben Later, about six tenths of each dose, nothing in the hand/);
+  expect(within(list).queryByRole("button")).toBeNull();
+});

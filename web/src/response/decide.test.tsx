@@ -14,6 +14,7 @@ const open = (waiting: object[], more: Record<string, object | null | ((body: un
     [`GET /crews/${crew.id}/programs`]: [],
     [`GET /crews/${crew.id}/people`]: [],
     [`GET /crews/${crew.id}/participation`]: [],
+    [`GET /crews/${crew.id}/ramps`]: [],
     [`POST /crews/${crew.id}/decisions`]: null,
     ...more,
   });

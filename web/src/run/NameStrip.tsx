@@ -45,7 +45,8 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
       aria-label={t("People")}
     >
       {[...own, ...others].map((person) => {
-        const form = item.personal[person.id]?.formId;
+        const theirs = item.personal[person.id];
+        const form = theirs?.formId;
         return (
           <ButtonBase
             key={person.id}
@@ -65,7 +66,11 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
             <Box component="span" sx={{ fontWeight: form ? 750 : 500 }}>
               {person.name}
             </Box>
-            {form && <Box component="span">{words.formName(item.movementId, form).toLowerCase()}</Box>}
+            {theirs && (
+              <Box component="span">
+                {form !== item.formId || !theirs.dose ? words.formName(item.movementId, form!).toLowerCase() : words.dose(theirs.dose)}
+              </Box>
+            )}
           </ButtonBase>
         );
       })}

@@ -17,6 +17,7 @@ import type { CrewEntry, PersonEntry, Today } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { todayApi } from "../today/api";
 import { programApi } from "../program/api";
+import { rampsFrom } from "../program/use-ramps";
 import { crewApi } from "../crew/api";
 import { serverApi, useOwner } from "../base/api";
 import { Empty } from "../parts/Empty";
@@ -40,6 +41,7 @@ export default function RunPage() {
   const people = crewApi.usePeopleQuery(crewId!);
   const program = programApi.useProgramQuery(programId!);
   const participation = useParticipationQuery(crewId!);
+  const ramps = crewApi.useRampsQuery(crewId!, { refetchOnMountOrArgChange: true });
   const now = useNow(60_000);
   const [search] = useSearchParams();
   const placement = search.get("placement");
@@ -53,23 +55,26 @@ export default function RunPage() {
             <Loaded query={program}>
               {(entry) => {
                 const written = entry.program.sessions.find((each) => each.id === sessionId);
-                const session = written && sessionOn(library, entry.program, written, workingDayNow(crewEntry, now));
-                return session && session.items.length > 0 ? (
+                return written && written.items.length > 0 ? (
                   <Loaded query={participation}>
-                    {(said) =>
-                      placement && !today.data && !today.error ? (
-                        <Loading />
-                      ) : (
-                        <Resume
-                          key={session.id}
-                          crew={crewEntry}
-                          people={groupOf(list, today.data, placement)}
-                          programId={entry.id}
-                          session={session}
-                          said={participationsFrom(said)}
-                        />
-                      )
-                    }
+                    {(said) => (
+                      <Loaded query={ramps}>
+                        {(onTheWay) =>
+                          placement && !today.data && !today.error ? (
+                            <Loading />
+                          ) : (
+                            <Resume
+                              key={written.id}
+                              crew={crewEntry}
+                              people={groupOf(list, today.data, placement)}
+                              programId={entry.id}
+                              session={sessionOn(library, entry.program, written, workingDayNow(crewEntry, now), rampsFrom(onTheWay))}
+                              said={participationsFrom(said)}
+                            />
+                          )
+                        }
+                      </Loaded>
+                    )}
                   </Loaded>
                 ) : (
                   <Box sx={{ p: 4 }}>

@@ -15,6 +15,7 @@ const open = () => {
     [`GET /crews/${crew.id}`]: crew,
     [`GET /crews/${crew.id}/people`]: [samplePerson(), samplePerson({ name: "Bo Late" })],
     [`GET /crews/${crew.id}/participation`]: [],
+    [`GET /crews/${crew.id}/ramps`]: [],
     [`GET /programs/${entry.id}`]: entry,
   });
   const path = `/crews/${crew.id}/run/${entry.id}/${session.id}`;

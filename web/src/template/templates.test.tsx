@@ -97,6 +97,7 @@ describe("from an open program", () => {
       [`GET /crews/${crew.id}/people`]: [person],
       [`GET /crews/${crew.id}/programs`]: [entry, { ...second, id: sampleId() }],
       [`GET /crews/${crew.id}/participation`]: [],
+      [`GET /crews/${crew.id}/ramps`]: [],
       [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 0, work: { tasks: [], days: [] } },
       [`GET /crews/${crew.id}/rounds`]: [],
       [`GET /programs/${entry.id}`]: entry,

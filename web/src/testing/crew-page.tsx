@@ -27,6 +27,7 @@ export function showCrewPage(page: ReactNode, path: string, { crew, people = [],
     [`GET /crews/${crew.id}/programs`]: [],
     [`GET /crews/${crew.id}/rounds`]: [],
     [`GET /crews/${crew.id}/participation`]: [],
+    [`GET /crews/${crew.id}/ramps`]: [],
     ...answers,
   });
   const pages = (

@@ -47,7 +47,6 @@ export function ItemTab({ item, number, width, chosen, approached, paired, easie
         role="option"
         aria-selected={chosen}
         aria-label={`${number}. ${name}, ${dose}`}
-        title={narrow ? undefined : `${name}, ${dose}`}
         onPointerEnter={() => setNear(true)}
         onPointerLeave={() => setNear(false)}
         {...listeners}

@@ -1,0 +1,92 @@
+/** Who is new or was away, what they do less and until when; the trainer may end it. */
+import { Box, Button, Typography } from "@mui/material";
+import { DateTime } from "luxon";
+import type { PersonEntry, RampEntry } from "@kind-grip/core/api";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
+import { t } from "../base/words";
+import { crewApi } from "../crew/api";
+
+interface NewOrBackProps {
+  crewId: string;
+  people: readonly PersonEntry[];
+  entries: readonly RampEntry[];
+}
+
+export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
+  const dispatch = useAppDispatch();
+  const [endRamp, { isLoading }] = crewApi.useEndRampMutation();
+  const shown = people.flatMap((person) => {
+    const entry = entries.find(({ personId }) => personId === person.id);
+    return entry ? [{ person, entry }] : [];
+  });
+  if (shown.length === 0) return null;
+  const end = async ({ id, name }: PersonEntry) => {
+    if ("error" in (await endRamp({ crewId, personId: id, ended: true }))) return;
+    const undo = () => void endRamp({ crewId, personId: id, ended: false });
+    dispatch(notify({ text: t("{{name}} does what is written from today on.", { name }), undo }));
+  };
+  return (
+    <Box component="section" aria-labelledby="new-or-back" sx={{ mt: 2 }}>
+      <Typography variant="h3" id="new-or-back">
+        {t("New or back")}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {shown.map(({ person, entry }) => (
+          <Box
+            component="li"
+            key={person.id}
+            sx={{
+              display: "flex",
+              flexWrap: "wrap",
+              gap: 1,
+              alignItems: "center",
+              borderTop: "1px solid",
+              borderColor: "line",
+              minHeight: 52,
+            }}
+          >
+            <Typography sx={{ flex: "1 1 280px" }}>
+              <strong>{person.name}</strong>, {rampText(entry)}
+            </Typography>
+            {entry.why && (
+              <Button
+                disabled={isLoading}
+                aria-label={t("Let {{name}} do what is written", { name: person.name })}
+                onClick={() => void end(person)}
+              >
+                {t("As written from today")}
+              </Button>
+            )}
+          </Box>
+        ))}
+      </Box>
+      <Typography sx={{ color: "text.secondary", maxWidth: 720 }}>
+        {t(
+          "By rule: from 7 days away less of each, from 21 an easier form without load first, from 42 the easiest. Getting ready stays as it is.",
+        )}
+      </Typography>
+    </Box>
+  );
+}
+
+/** Why, what is less, until when. */
+function rampText({ form, loadWaits, why }: RampEntry): string {
+  const what = [
+    t("about six tenths of each dose"),
+    ...(form === "easier" ? [t("one form easier")] : form === "easiest" ? [t("the easiest form")] : []),
+    ...(loadWaits ? [t("nothing in the hand where that can be")] : []),
+  ].join(", ");
+  if (!why) return what;
+  const day = (date: string) => DateTime.fromISO(date).toFormat("ccc d LLL");
+  const because =
+    why.awayDays === null ? t("new") : t("away {{count}} days", { count: why.awayDays, defaultValue_one: "away {{count}} day" });
+  return why.until === why.ends
+    ? t("{{because}}: {{what}}, until {{until}}", { because, what, until: day(why.until) })
+    : t("{{because}}: {{what}}, until {{until}}; back to what is written after {{ends}}", {
+        because,
+        what,
+        until: day(why.until),
+        ends: day(why.ends),
+      });
+}
