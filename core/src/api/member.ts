@@ -78,6 +78,10 @@ export const MemberDay = v.strictObject({
   alarmMorning: v.number(),
   sessions: v.array(MemberSession),
   anyTime: v.array(MemberSession),
+  /** For home, and for days without a shift; both without the site's kit. */
+  home: v.array(MemberSession),
+  /** Which of today and the next days are without a shift. */
+  offDays: v.array(IsoDate),
   /** Custom movements among theirs: a phone has no other way to name, draw and ease them. */
   customMovements: v.array(CustomMovement),
   checkedIn: v.boolean(),

@@ -5,6 +5,7 @@ import type { RegionNeed } from "../need";
 import { addItem, type Item, type Session } from "../session";
 import { candidatesFor, type Candidate } from "./candidates";
 import { neediest } from "./compose";
+import { isForSlot, likeOf } from "./home";
 import { USUAL_LIMITS } from "./limits";
 import { closes } from "./shape";
 
@@ -34,8 +35,10 @@ export function joinersFor(session: Session, spareSec: number, options: JoinerOp
   const { library, offered, needs, style, settings, kit, people } = options;
   const there = new Set(session.items.map(({ movementId }) => movementId));
   const glides = session.items.some(({ movementId }) => library.find(movementId)?.phase === "glide");
-  const movements = offered.filter(({ id, phase }) => !there.has(id) && !(glides && phase === "glide"));
-  const slotSec = { preShift: 0, break: 0, postShift: 0, [session.slot]: Math.max(0, spareSec) };
+  const movements = offered.filter(
+    (movement) => !there.has(movement.id) && !(glides && movement.phase === "glide") && isForSlot(session.slot, movement),
+  );
+  const slotSec = { preShift: 0, break: 0, postShift: 0, [likeOf(session.slot)]: Math.max(0, spareSec) };
   const limits = { ...USUAL_LIMITS, style, aim: "loadLed" as const, weeks: 4, slotSec, settings, kit, people: Math.max(1, people) };
   const relief = neediest(needs);
   const strength = neediest(needs, "strengthNeed");

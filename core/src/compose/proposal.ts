@@ -1,7 +1,7 @@
 /** A solution read back: sessions in order, why each item is there, and what could not be covered and why. */
 import type { KitKind, Region, Setting, WorkPosture } from "../library";
 import type { Program } from "../program";
-import { SLOT_KINDS, type SlotKind } from "../session";
+import { SLOT_KINDS, type ShiftSession, type SlotKind } from "../session";
 import type { Candidate, Kind, Left, Place } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { targetsOf, type Target, type Wanted } from "./targets";
@@ -39,7 +39,7 @@ export interface Unmet extends Met {
 }
 
 export interface Proposal {
-  program: Program;
+  program: Omit<Program, "sessions"> & { sessions: ShiftSession[] };
   reasons: Map<string, ItemReason>;
   seconds: Map<SlotKind, number>;
   /** Every need, the greatest first. */

@@ -1,6 +1,6 @@
 /** What is wrong, or only worth knowing, about where sessions are placed. Pure: same plan, same clashes. */
 import type { Library, Phase } from "../library";
-import type { Session } from "../session";
+import type { Session, ShiftSession } from "../session";
 import { grouped } from "../units";
 import { SPACING } from "./rules";
 import { workingDay, type Shift, type Span } from "../calendar";
@@ -8,7 +8,7 @@ import { workingDay, type Shift, type Span } from "../calendar";
 /** A placed session with what the checks need to know of it. */
 export interface Placed extends Span {
   id: string;
-  session: Session;
+  session: ShiftSession;
   /** Who takes part; everybody when left out or null. */
   people?: readonly string[] | null;
 }

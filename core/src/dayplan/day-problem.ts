@@ -1,6 +1,6 @@
 /** What is to be placed on one shift, or on those of several crews at once, and what it has to keep to. Made once; solved by first fit and by the 0/1 programme alike. */
 import type { Library } from "../library";
-import type { Session, SlotKind } from "../session";
+import type { Session, ShiftSession, SlotKind } from "../session";
 import type { Group } from "./groups";
 import { GRID_MIN } from "./placement";
 import { workingSpans } from "./ribbon";
@@ -55,7 +55,7 @@ export function joined(days: readonly DayProblem[], leaders: number): DayProblem
 }
 
 export interface WantedSession {
-  session: Session;
+  session: ShiftSession;
   lengthMs: number;
   /** How often in the shift; only breaks more than once. */
   times: number;

@@ -1,6 +1,7 @@
 import { emptyRecord, MOTION_FACTS, type BaselineRecord } from "../baseline";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, easierForm, newItem } from "../library";
 import { FULL_PARTICIPATION, type Participation } from "../safety";
+import type { Session } from "../session";
 import { sampleId, sampleSession } from "../session/sample";
 import { EASIEST_FROM, LIGHTER_FROM, personalStarts, sessionOn, settlingDose, withStarts, type Measured } from ".";
 
@@ -39,7 +40,7 @@ const grip = (left: number, right: number): BaselineRecord => ({
 const stretch = SHIPPED_LIBRARY.get("palm-away");
 const region = stretch.regions.stretched[0]!;
 
-const startsOf = (session: ReturnType<typeof sampleSession>, ...people: Measured[]) => personalStarts(SHIPPED_LIBRARY, session, people);
+const startsOf = (session: Session, ...people: Measured[]) => personalStarts(SHIPPED_LIBRARY, session, people);
 
 describe("what is felt where an item works or stretches", () => {
   const session = sampleSession([item("palm-away")]);

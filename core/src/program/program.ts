@@ -2,7 +2,7 @@
 import * as v from "valibot";
 import { documentFormat } from "../document";
 import { rungOf, Style, type Library } from "../library";
-import { Session, withDoseShares } from "../session";
+import { Session, withDoseShares, withHomeSlots } from "../session";
 import { IsoDate, NonEmptyText } from "../units";
 
 export const MAX_SESSIONS = 12;
@@ -30,7 +30,12 @@ export const Program = v.strictObject({
 export type Program = v.InferOutput<typeof Program>;
 
 /** As it is stored, and as a draft. */
-export const PROGRAM_DOCUMENT = documentFormat<Program>({ name: "program", format: 2, steps: [withDoseShares], schema: Program });
+export const PROGRAM_DOCUMENT = documentFormat<Program>({
+  name: "program",
+  format: 3,
+  steps: [withDoseShares, withHomeSlots],
+  schema: Program,
+});
 
 export interface ProgramProblem {
   /** Dotted path to the field, e.g. `sessions.0.items.2.formId`. */

@@ -1,6 +1,6 @@
 /** A run: one delivery of a session, as it is stored. */
 import * as v from "valibot";
-import { FormId, MovementId, Session, SlotKind } from "../session";
+import { FormId, MovementId, Session, SessionSlot } from "../session";
 import { Effort, Id, IsoInstant } from "../units";
 
 /** One tap: too much, tingling, sharp pain, felt it elsewhere, stopped. */
@@ -83,7 +83,7 @@ export type RunRecord = v.InferOutput<typeof RunRecord>;
 export const RunSummary = v.strictObject({
   id: Id,
   sessionName: v.string(),
-  slot: SlotKind,
+  slot: SessionSlot,
   startedAt: IsoInstant,
   plannedSec: seconds,
   doneSec: seconds,

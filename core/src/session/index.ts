@@ -16,17 +16,25 @@ export {
 export {
   FormId,
   heldIn,
+  HOME_SLOTS,
+  isOfShift,
+  isShiftSession,
   Item,
   MAX_ITEMS,
   MovementId,
   PersonalForm,
   Session,
   SESSION_DOCUMENT,
+  SESSION_SLOTS,
+  SessionSlot,
   withDoseShares,
+  withHomeSlots,
   Sides,
   SLOT_KINDS,
   SlotKind,
   type Held,
+  type HomeSlot,
+  type ShiftSession,
 } from "./item";
 export { DEFAULT_TIMING, doseInForm, type FormTiming, type FormTimings } from "./form-timing";
 export { compileGroup, compilePerson, groupWaits, type ItemSpan, type Segment, type SegmentKind, type Timeline } from "./timeline";

@@ -66,20 +66,49 @@ export function heldIn(item: Pick<Item, "loadKg" | "tool" | "gripM">, own?: Pers
 export const SLOT_KINDS = ["preShift", "break", "postShift"] as const;
 export const SlotKind = v.picklist(SLOT_KINDS);
 export type SlotKind = v.InferOutput<typeof SlotKind>;
+/** Done by oneself, without the site's kit: at home on any day, or on days without a shift. */
+export const HOME_SLOTS = ["home", "offDay"] as const;
+export type HomeSlot = (typeof HOME_SLOTS)[number];
+/** When a session is done. */
+export const SESSION_SLOTS = [...SLOT_KINDS, ...HOME_SLOTS] as const;
+export const SessionSlot = v.picklist(SESSION_SLOTS);
+export type SessionSlot = v.InferOutput<typeof SessionSlot>;
+
+/** Whether it belongs to a shift: is planned, led and due. */
+export function isOfShift(slot: SessionSlot): slot is SlotKind {
+  return SLOT_KINDS.some((kind) => kind === slot);
+}
 
 export const MAX_ITEMS = 40;
 
 export const Session = v.strictObject({
   id: Id,
   name: NonEmptyText,
-  slot: SlotKind,
+  slot: SessionSlot,
   items: v.pipe(v.array(Item), v.maxLength(MAX_ITEMS, `at most ${MAX_ITEMS} items in a session`)),
 });
 export type Session = v.InferOutput<typeof Session>;
+/** One that is planned into shifts. */
+export type ShiftSession = Session & { slot: SlotKind };
+
+export function isShiftSession(session: Session): session is ShiftSession {
+  return isOfShift(session.slot);
+}
+
 /** Format 2 may say of an item which share of its style's dose it has; nothing older says it. */
 export function withDoseShares(older: unknown): unknown {
   return older;
 }
 
+/** In format 3 a session may be one for home or days off; nothing older is. */
+export function withHomeSlots(older: unknown): unknown {
+  return older;
+}
+
 /** As a run keeps it: as it was led. */
-export const SESSION_DOCUMENT = documentFormat<Session>({ name: "session", format: 2, steps: [withDoseShares], schema: Session });
+export const SESSION_DOCUMENT = documentFormat<Session>({
+  name: "session",
+  format: 3,
+  steps: [withDoseShares, withHomeSlots],
+  schema: Session,
+});

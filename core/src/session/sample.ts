@@ -1,6 +1,6 @@
 /** Builders for tests and the bench: one item or session with only what matters written out. */
 import type { Dose } from "./dose";
-import type { Item, Session } from "./item";
+import type { Item, ShiftSession } from "./item";
 import type { FormTimings } from "./form-timing";
 
 let made = 0;
@@ -25,7 +25,7 @@ export function sampleItem(dose: Dose, change: Partial<Item> = {}): Item {
   };
 }
 
-export function sampleSession(items: Item[], change: Partial<Session> = {}): Session {
+export function sampleSession(items: Item[], change: Partial<ShiftSession> = {}): ShiftSession {
   return { id: sampleId(), name: "Sample", slot: "preShift", items, ...change };
 }
 

@@ -2,6 +2,7 @@ import { torqueIn } from "../program";
 import { SHIPPED_LIBRARY } from "../library";
 import { rulerOf } from "../slot";
 import {
+  type Session,
   addItem,
   alternatingSaving,
   changeItem,
@@ -110,7 +111,7 @@ describe("the slot as a ruler", () => {
 describe("edits", () => {
   const [a, b, c] = [sampleItem(holds), sampleItem(holds, { pairedWithNext: true }), sampleItem(holds)];
   const session = sampleSession([a, b, c]);
-  const order = (edited: typeof session) => edited.items.map((item) => [a, b, c].findIndex((each) => each.id === item.id));
+  const order = (edited: Session) => edited.items.map((item) => [a, b, c].findIndex((each) => each.id === item.id));
 
   it("move to where they say", () => {
     expect(order(moveItem(session, a.id, 2))).toEqual([1, 2, 0]);

@@ -16,14 +16,15 @@ export type FitAnswer = { kind: "keep" } | { kind: "leaveOut" } | { kind: "inste
 
 const MOST_INSTEAD = 3;
 
-/** @param offered what may stand instead */
+/** @param placeFor what is there for a session of a slot @param offered what may stand instead */
 export function unfitting(
   library: Library,
   sessions: readonly Session[],
-  place: Surroundings,
+  placeFor: (slot: Session["slot"]) => Surroundings,
   offered: readonly Movement[] = library.movements,
 ): Unfitting[] {
   return sessions.flatMap((session) => {
+    const place = placeFor(session.slot);
     const there = new Set(session.items.map(({ movementId }) => movementId));
     return session.items.flatMap(({ id: itemId, movementId, formId }): Unfitting[] => {
       const movement = library.find(movementId);

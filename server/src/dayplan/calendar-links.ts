@@ -4,6 +4,7 @@ import { randomBytes } from "node:crypto";
 import { addDays, dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
+import { isShiftSession } from "@kind-grip/core/session";
 import { Id } from "@kind-grip/core/units";
 import type { Response } from "express";
 import * as v from "valibot";
@@ -157,7 +158,8 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
     programs.flatMap((program) =>
       program
         .get()
-        .document.sessions.map(
+        .document.sessions.filter(isShiftSession)
+        .map(
           (session) =>
             [
               `${program.get().id} ${session.id}`,

@@ -1,6 +1,7 @@
 /** A crew's week: which session starts when. Saved whole with a version, like a program. */
 import { addDays } from "@kind-grip/core/calendar";
 import { type Placement } from "@kind-grip/core/dayplan";
+import { isOfShift } from "@kind-grip/core/session";
 import { FULL_PARTICIPATION, itemsLeftOut } from "@kind-grip/core/safety";
 import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
@@ -108,14 +109,17 @@ async function refuseForeignSessions(db: Db, crewId: string, placements: readonl
     where: { crewId, id: { [Op.in]: [...new Set(placements.map((each) => each.programId))] } },
     transaction,
   });
-  const sessions = new Set(
-    programs.flatMap((program) => program.get().document.sessions.map((session) => `${program.get().id} ${session.id}`)),
+  const slots = new Map(
+    programs.flatMap((program) =>
+      program.get().document.sessions.map((session) => [`${program.get().id} ${session.id}`, session.slot] as const),
+    ),
   );
-  const fields = placements.flatMap((each, i) =>
-    sessions.has(`${each.programId} ${each.sessionId}`)
-      ? []
-      : [{ path: `placements.${i}.sessionId`, message: "is not a session of this crew's programs" }],
-  );
+  const fields = placements.flatMap((each, i) => {
+    const slot = slots.get(`${each.programId} ${each.sessionId}`);
+    if (slot && isOfShift(slot)) return [];
+    const message = slot ? "is done alone, not in a shift" : "is not a session of this crew's programs";
+    return [{ path: `placements.${i}.sessionId`, message }];
+  });
   const named = placements.flatMap((each) => each.people ?? []);
   if (named.length > 0) {
     const there = new Set(

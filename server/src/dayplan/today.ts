@@ -2,7 +2,7 @@
 import type { CrewListEntry, Today, TodayEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
-import { compileGroup } from "@kind-grip/core/session";
+import { compileGroup, isShiftSession } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
 import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
@@ -48,7 +48,9 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
   const sessions = new Map(
     programs.flatMap((row) => {
       const { id, document, version } = row.get();
-      return document.sessions.map((session) => [`${id} ${session.id}`, { program: document, version, session }] as const);
+      return document.sessions
+        .filter(isShiftSession)
+        .map((session) => [`${id} ${session.id}`, { program: document, version, session }] as const);
     }),
   );
   const peopleOf = grouped(people, ({ crewId }) => crewId);
@@ -82,7 +84,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
         programId: row.programId,
         sessionId: row.sessionId,
         sessionName: session.name,
-        slot: session.slot,
+        slot: found.session.slot,
         movementIds: session.items.map((item) => item.movementId),
         startsAt: row.startsAt.toISOString(),
         groupName: row.groupName ?? null,

@@ -6,7 +6,7 @@ import { addDays, dateAt, mondayOf, shiftsFrom, type Shift } from "@kind-grip/co
 import { suggestStart } from "@kind-grip/core/dayplan";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
-import { compileGroup, type Session, type SlotKind } from "@kind-grip/core/session";
+import { compileGroup, isShiftSession, type Session, type ShiftSession, type SlotKind } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
 import type { Transaction } from "sequelize";
 import { hashPassword } from "../auth/password";
@@ -182,7 +182,7 @@ async function seedHistory(
   transaction: Transaction,
 ): Promise<void> {
   const program = crew.program!;
-  const sessions = new Map(program.sessions.map((session) => [session.slot, session]));
+  const sessions = new Map(program.sessions.filter(isShiftSession).map((session) => [session.slot, session]));
   const placements: PlacementRow[] = [];
   for (let week = 0; week < WEEKS.count; week++) {
     const weekStart = addDays(WEEKS.from, week * 7);
@@ -200,7 +200,7 @@ async function seedHistory(
   const runItems: RunItemRow[] = [];
   for (const placement of placements) {
     if (placement.startsAt >= DEMO_NOW || random.chance(0.08)) continue;
-    const session = program.sessions.find((each) => each.id === placement.sessionId)!;
+    const session = program.sessions.filter(isShiftSession).find((each) => each.id === placement.sessionId)!;
     const run = seedRun(random, ledBy, crew, placement, session, habits, demo.key);
     runs.push(run.run);
     runPeople.push(...run.people);
@@ -271,7 +271,7 @@ function seedRun(
   ledBy: string,
   crew: SeededCrew,
   placement: PlacementRow,
-  session: Session,
+  session: ShiftSession,
   habits: ReadonlyMap<string, { attends: number; effort: number }>,
   key: DemoCrew["key"],
 ) {

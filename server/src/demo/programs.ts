@@ -1,15 +1,15 @@
 /** The demo's programs, put together from the library the way a trainer would. */
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem, type Style } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
-import type { Dose, Item, Session, SlotKind } from "@kind-grip/core/session";
-import type { SeededRandom } from "./seeded-random";
+import type { Dose, Item, Session, SessionSlot } from "@kind-grip/core/session";
+import { seededRandom, type SeededRandom } from "./seeded-random";
 
 type Change = Partial<Pick<Item, "formId" | "sides" | "loadKg" | "pairedWithNext" | "personal" | "dose">>;
 type Entry = string | [movementId: string, change: Change];
 
 const holds = (reps: number, holdSec: number, restSec: number): Dose => ({ kind: "holds", reps, holdSec, restSec });
 
-function session(random: SeededRandom, style: Style, name: string, slot: SlotKind, entries: readonly Entry[]): Session {
+function session(random: SeededRandom, style: Style, name: string, slot: SessionSlot, entries: readonly Entry[]): Session {
   const items = entries.map((entry) => {
     const [movementId, change] = typeof entry === "string" ? [entry, {}] : entry;
     return { ...newItem(SHIPPED_LIBRARY.get(movementId), style, random.id()), ...change };
@@ -50,8 +50,19 @@ export function roofProgram(random: SeededRandom, easier: { shoulder: string; wr
         "finger-open-band",
         "shake-out",
       ]),
+      // Numbers of their own, so that what comes after them stays as it was.
+      ...aloneSessions(seededRandom(HOME_SEED), style),
     ],
   };
+}
+
+const HOME_SEED = 20_260_326;
+
+function aloneSessions(random: SeededRandom, style: Style): Session[] {
+  return [
+    session(random, style, "In the evening", "home", ["shoulder-circles", "fist-and-star", "palm-away", "palm-up-draw", "forearm-knead"]),
+    session(random, style, "Day off", "offDay", ["shoulder-circles", "fist-and-star", "wrist-circle", "median-glide", "shake-out"]),
+  ];
 }
 
 export function workshopProgram(random: SeededRandom, easier: { thumb: string; elbow: string }): Program {

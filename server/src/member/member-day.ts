@@ -4,7 +4,8 @@ import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
 import type { CustomMovement, Library } from "@kind-grip/core/library";
 import { rampOn, sessionOn, type Program } from "@kind-grip/core/program";
 import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
-import { compilePerson, type Session } from "@kind-grip/core/session";
+import { compilePerson, isOfShift, type Session } from "@kind-grip/core/session";
+import { partition } from "es-toolkit";
 import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
@@ -53,7 +54,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
         .document.sessions.map((session) => [`${program.get().id} ${session.id}`, { program: program.get().document, session }] as const),
     ),
   );
-  const shifts = shiftsFrom(crew.detail.shiftPattern, timeZone, addDays(today, -1), DAYS_AHEAD + 2);
+  const shifts = shiftsFrom(crew.detail.shiftPattern, timeZone, addDays(today, -1), DAYS_AHEAD + 3);
   const dayOf = (startsAt: Date) => shiftOf(shifts, startsAt.getTime())?.date ?? dateAt(startsAt.getTime(), timeZone);
   const entry = (programId: string, program: Program, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
     const day = placed ? dayOf(placed.startsAt) : today;
@@ -85,11 +86,12 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
     .flatMap((row) => {
       const found = known.get(`${row.programId} ${row.sessionId}`);
-      return found ? entry(row.programId, found.program, found.session, row) : [];
+      return found && isOfShift(found.session.slot) ? entry(row.programId, found.program, found.session, row) : [];
     });
-  const anyTime = programs
+  const unplaced = programs
     .slice(0, 1)
     .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, program.get().document, session)));
+  const [anyTime, home] = partition(unplaced, ({ session }) => isOfShift(session.slot));
   return {
     now: at.toISOString(),
     today,
@@ -121,7 +123,9 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     alarmMorning: settings.thresholds.alarmMorning,
     sessions,
     anyTime,
-    customMovements: customOf(library, [...sessions, ...anyTime]),
+    home,
+    offDays: Array.from({ length: DAYS_AHEAD + 1 }, (_, i) => addDays(today, i)).filter((day) => !shifts.some(({ date }) => date === day)),
+    customMovements: customOf(library, [...sessions, ...anyTime, ...home]),
     checkedIn: checkedIn > 0,
   };
 }

@@ -1,4 +1,5 @@
-import type { PersonAlert } from "@kind-grip/core/api";
+import type { MemberDay, PersonAlert } from "@kind-grip/core/api";
+import { mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { LIMIT } from "../auth/attempts";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
@@ -139,5 +140,32 @@ describe("one's own page", () => {
     const address = `/api/crews/${world.crewId}/people/${alert!.personId}/alerts/answer`;
     expect((await trainer.send("post", address, { alertIds: alert!.reports.map(({ alertId }) => alertId), answer })).status).toBe(204);
     expect(await alerts()).toEqual([]);
+  });
+});
+
+describe("what is done alone, without the site's kit", () => {
+  it("is on the phone beside what may be done at any time, and with the days that are without a shift", async () => {
+    const program = structuredClone(world.program);
+    const [session] = program.sessions;
+    const alone = (slot: "home" | "offDay") => ({
+      ...session!,
+      id: uuid(),
+      slot,
+      items: session!.items.map((item) => ({ ...item, id: uuid() })),
+    });
+    const sessions = [...program.sessions, alone("home"), alone("offDay")];
+    const { version } = (await trainer.get(`/api/programs/${world.programId}`)).body as { version: number };
+    expect((await trainer.send("put", `/api/programs/${world.programId}`, { version, program: { ...program, sessions } })).status).toBe(
+      200,
+    );
+    const member = await trainer.member(test, world.crewId, world.people[0]!.id);
+    const day = (await member.get("/api/member/day")).body as MemberDay;
+    expect(day.home.map((entry) => entry.session.slot)).toEqual(["home", "offDay"]);
+    expect(day.anyTime).toHaveLength(program.sessions.length);
+    for (const off of day.offDays) expect([0, 6]).toContain(new Date(`${off}T12:00:00Z`).getUTCDay());
+    const placement = { id: uuid(), programId: world.programId, sessionId: sessions.at(-1)!.id, startsAt: new Date().toISOString() };
+    const monday = mondayOf(day.today);
+    const plan = await trainer.send("put", `/api/crews/${world.crewId}/plan/${monday}`, { version: 0, placements: [placement] });
+    expect(fieldsOf(plan)).toMatchObject({ "placements.0.sessionId": "is done alone, not in a shift" });
   });
 });

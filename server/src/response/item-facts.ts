@@ -1,11 +1,12 @@
 /** What the records say of people and items: everything a response is made from, read in a handful of queries for a whole crew. */
 import { addDays, dateAt } from "@kind-grip/core/calendar";
+import { placeOf } from "@kind-grip/core/crew";
 import type { Library } from "@kind-grip/core/library";
 import { lightWeekOf, rampOn, type Presence, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
 import { presentOf, sameDoing, type DecisionKind, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
 import { capFor, FULL_PARTICIPATION, refusalOf, type Participation } from "@kind-grip/core/safety";
-import type { Item } from "@kind-grip/core/session";
+import type { Item, SessionSlot } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
@@ -68,10 +69,10 @@ export async function itemFacts(
     bodyMasses(db, crew.id, transaction),
   ]);
   const decided = grouped(decisions, ({ personId, itemId }) => `${personId} ${itemId}`);
-  const items = new Map<string, { programId: string; item: Item; program: Program }>();
+  const items = new Map<string, { programId: string; item: Item; program: Program; slot: SessionSlot }>();
   for (const program of programs)
     for (const session of program.get().document.sessions)
-      for (const item of session.items) items.set(item.id, { programId: program.get().id, item, program: program.get().document });
+      for (const item of session.items) items.set(item.id, { programId: program.get().id, item, program: program.get().document, slot: session.slot });
 
   const groups = grouped(
     runs.filter(({ itemId }) => items.has(itemId)),
@@ -88,7 +89,7 @@ export async function itemFacts(
   );
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
-    const { programId, item, program } = items.get(itemId)!;
+    const { programId, item, program, slot } = items.get(itemId)!;
     const own = decided.get(key) ?? [];
     // Choosing against a proposal says what is done meanwhile; the evidence and the clocks stay.
     const decision = own.findLast(changesSomething);
@@ -130,7 +131,7 @@ export async function itemFacts(
         usualLevel: feltIn(library, item, symptomsOn(history, today)) ?? 0,
         startLevel: feltIn(library, item, symptomsOn(history, start)),
         participation: participations.get(personId) ?? FULL_PARTICIPATION,
-        place: { settings: crew.detail.settings, kit: crew.detail.kit, bodyKg: masses.get(personId) ?? null },
+        place: { ...placeOf(crew.detail, slot), bodyKg: masses.get(personId) ?? null },
       },
     };
   });

@@ -1,7 +1,7 @@
 /** Runs, who took part, what was done, and the days of each person added up, as they are stored. */
 import type { PersonDay } from "@kind-grip/core/followup";
 import type { RunRecord } from "@kind-grip/core/run";
-import { SESSION_DOCUMENT, type SlotKind } from "@kind-grip/core/session";
+import { SESSION_DOCUMENT, type SessionSlot } from "@kind-grip/core/session";
 import type { Sequelize } from "sequelize";
 import { dayPart, flag, id, idPart, json, moment, real, text, uuid, whole, wholePart, type Table } from "../db/columns";
 import { storedDocument } from "../db/stored-document";
@@ -13,7 +13,7 @@ export interface RunRow {
   programId: string | null;
   placementId: string | null;
   sessionName: string;
-  slot: SlotKind;
+  slot: SessionSlot;
   session: RunRecord["session"];
   startedAt: Date;
   endedAt: Date;

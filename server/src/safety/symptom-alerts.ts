@@ -2,6 +2,7 @@
  * Symptom reports and what they do at once: an alert that pauses its place for the person until the trainer has answered (rule 13).
  * Raised in the transaction that stores the report, check-in or run it comes from; answered in one act, with a reply to the person.
  */
+import { placeOf } from "@kind-grip/core/crew";
 import type { Library, Region } from "@kind-grip/core/library";
 import type { Present } from "@kind-grip/core/program";
 import { easierThan, presentOf, type Fired } from "@kind-grip/core/response";
@@ -212,7 +213,6 @@ async function easeWhere(
     settingsOf(db, caller.practiceId, transaction),
   ]);
   const participation = may.get(personId) ?? FULL_PARTICIPATION;
-  const place = { settings: crew.detail.settings, kit: crew.detail.kit };
   const rows: DecisionRow[] = [];
   for (const program of programs) {
     const { id: programId, document, version: programVersion } = program.get({ plain: true });
@@ -223,7 +223,7 @@ async function easeWhere(
         if (!movement || refusalOf(library, participation, movement.id) !== null) return now;
         if (!isAbout(movement.id)) return now;
         const was = presentOf(library, item, personId);
-        const next = easierThan(library, { present: was, place }, movement);
+        const next = easierThan(library, { present: was, place: placeOf(crew.detail, session.slot) }, movement);
         rows.push(decisionFor(item.id, movement.id, programId, was, next ?? null));
         if (!next) return now;
         changed = true;

@@ -9,6 +9,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { type Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
+import type { HomeSlot } from "@kind-grip/core/session";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import { t } from "../base/words";
@@ -31,6 +32,7 @@ import { Limits } from "./Limits";
 import { type Locks, Sessions } from "./ProposedSessions";
 import { NeedsMet } from "./NeedsMet";
 import { startKey } from "../program/StartsList";
+import { AtHome } from "./AtHome";
 import { WhoDiffers } from "./WhoDiffers";
 import { OneNotch } from "./OneNotch";
 import { OtherPrograms } from "./OtherPrograms";
@@ -109,6 +111,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const [askedLocks, setAskedLocks] = useState<Locks>([]);
   const [excluded, setExcluded] = useState<readonly string[]>([]);
   const [taken, setTaken] = useState<Taste | null>(null);
+  const [takenHome, setTakenHome] = useState<ReadonlySet<HomeSlot>>(new Set());
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const askAnew = () => {
     setAskedLocks(locked);
@@ -148,6 +151,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const shown = state.alternatives?.find(({ taste }) => taste === taken)?.proposal ?? state.proposal;
   const starts = useStarts(shown?.program, crewNow, records, participations);
   const wanted = starts.filter((start) => !declined.has(startKey(start)));
+  const home = (state.home ?? []).filter(({ session }) => takenHome.has(session.slot)).map(({ session }) => session);
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
     setLocked(locked.some(same) ? locked.filter((each) => !same(each)) : [...locked, place]);
@@ -158,7 +162,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
         <Button component={Link} to={`/crews/${crew.id}/program`} startIcon={<ArrowLeft size={20} />}>
           {t("Programs")}
         </Button>
-        <MakeProgram crew={crew} state={state} shown={shown} starts={wanted} />
+        <MakeProgram crew={crew} state={state} shown={shown} starts={wanted} home={home} />
       </PageTitle>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 5, rowGap: 3, alignItems: "start" }}>
         <Limits limits={limits} onChange={changeLimits} />
@@ -223,6 +227,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           )}
           {state.proposal && state.stage === "best" && (
             <>
+              <AtHome sessions={state.home} taken={takenHome} onTake={setTakenHome} />
               <OneNotch gains={state.notches} onTry={tryNotch} kitAt={`/crews/${crew.id}/settings`} />
               <OtherPrograms best={state.proposal} alternatives={state.alternatives} taken={taken} onTake={setTaken} />
             </>

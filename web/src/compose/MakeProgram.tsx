@@ -6,6 +6,7 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import type { Proposal } from "@kind-grip/core/compose";
 import { withStarts, type PersonalStart } from "@kind-grip/core/program";
+import type { Session } from "@kind-grip/core/session";
 import { problemOf } from "../base/api";
 import { useWords } from "../base/library";
 import { useNow } from "../base/now";
@@ -20,9 +21,11 @@ interface MakeProgramProps {
   shown: Proposal | undefined;
   /** Own forms and doses that are set with it. */
   starts: readonly PersonalStart[];
+  /** What goes with it at home. */
+  home: readonly Session[];
 }
 
-export function MakeProgram({ crew, state: { stage }, shown, starts }: MakeProgramProps) {
+export function MakeProgram({ crew, state: { stage }, shown, starts, home }: MakeProgramProps) {
   const words = useWords();
   const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
   const navigate = useNavigate();
@@ -31,7 +34,7 @@ export function MakeProgram({ crew, state: { stage }, shown, starts }: MakeProgr
   const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
   const make = async () => {
     const { program } = shown!;
-    const sessions = program.sessions.map((session) => withStarts(session, starts));
+    const sessions = [...program.sessions, ...home].map((session) => withStarts(session, starts));
     const answer = await create({ crewId: crew.id, id: uuid(), program: { ...program, sessions, settlingFrom: nextMonday } });
     if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
   };

@@ -1,6 +1,6 @@
 /** Composing: a first answer, a better one in its place, what is locked or not wanted, and the program it becomes. */
 import { act, screen, waitFor, within } from "@testing-library/react";
-import type { Alternative, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, HomeSession, NotchGain, Proposal } from "@kind-grip/core/compose";
 import { TASK_STARTERS } from "@kind-grip/core/strain";
 import { emptyRecord } from "@kind-grip/core/baseline";
 import type { Program } from "@kind-grip/core/program";
@@ -16,6 +16,7 @@ import type { Question } from "./use-proposal";
 const asked: { input: Question; first(answer?: Proposal): void; best(answer?: Proposal): void; breaks(): void }[] = [];
 let notches: NotchGain[] = [];
 let alternatives: Alternative[] = [];
+let home: HomeSession[] = [];
 const stopped = jest.fn();
 jest.mock("./start-composer", () => ({
   startComposer: ({ question }: { question: Question }) => {
@@ -33,6 +34,7 @@ jest.mock("./start-composer", () => ({
       best: () => answers.best,
       notches: () => Promise.resolve(notches),
       alternatives: () => Promise.resolve(alternatives),
+      home: () => Promise.resolve(home),
       stop: stopped,
     };
   },
@@ -78,6 +80,7 @@ beforeEach(() => {
   asked.length = 0;
   notches = [];
   alternatives = [];
+  home = [];
 });
 const open = (answers: Answers = {}, search = "") =>
   showCrewPage(<ComposePage />, "program/compose", {
@@ -340,4 +343,37 @@ it("without any work there is nothing to argue from: it leads there", async () =
   open({ [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 1, work: { tasks: [], days: [] } } });
   expect(await screen.findByRole("link", { name: "Go to Work" })).toHaveAttribute("href", `/crews/${crew.id}/work`);
   expect(asked).toEqual([]);
+});
+
+describe("at home and on days off", () => {
+  const alone = (slot: "home" | "offDay", fresh: string[]): HomeSession => ({
+    session: { ...sampleSession(["shake-out", "palm-away"], { name: "Alone" }), slot },
+    sec: 290,
+    regions: ["wristExtensors", "thumbBase"],
+    fresh,
+  });
+  const section = () => screen.findByRole("region", { name: "At home and on days off" });
+
+  it("shows what could go along and what is new in it; only what is marked comes into the program", async () => {
+    home = [alone("home", []), alone("offDay", ["palm-away"])];
+    const created = sampleProgram(crew.id);
+    const { server, user } = open({ [`POST /crews/${crew.id}/programs`]: created });
+    await answer(1, FIRST(), BEST());
+    const list = within(await section());
+    expect(await list.findByRole("group", { name: "At home" })).toHaveTextContent(
+      /4 min 50 s.*wrist extensors and thumb base.*Nothing new to learn/,
+    );
+    expect(list.getByRole("group", { name: "Day off" })).toHaveTextContent(/New: Palm-away stretch/);
+    await user.click(list.getByRole("button", { name: "Day off" }));
+    await user.click(make());
+    await waitFor(() => expect(server.calls("POST")).toHaveLength(1));
+    const { program } = server.calls("POST")[0]!.body as { program: { sessions: { slot: string }[] } };
+    expect(program.sessions.map(({ slot }) => slot)).toEqual(["preShift", "offDay"]);
+  });
+
+  it("says so where nothing can be done there", async () => {
+    open();
+    await answer(1, FIRST(), BEST());
+    expect(await section()).toHaveTextContent(/Nothing that is needed can be done without the site/);
+  });
 });

@@ -1,5 +1,6 @@
 /** A composer in a worker of its own, for one question: what is being worked out for an older one ends with it. */
-import type { Alternative, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, HomeSession, NotchGain, Proposal } from "@kind-grip/core/compose";
+import { SESSION_NAMES } from "../program/session-names";
 import { startWorker, type StartedWorker } from "../parts/worker";
 import type { ComposerWorker, SentQuestion } from "./composer.worker";
 
@@ -11,6 +12,8 @@ export interface StartedComposer {
   /** To be asked after the best. */
   alternatives(): Promise<Alternative[]>;
   notches(): Promise<NotchGain[]>;
+  /** To be asked after the best, which it goes with. */
+  home(): Promise<HomeSession[]>;
   stop(): void;
 }
 
@@ -34,6 +37,7 @@ export function startComposer(sent: SentQuestion): StartedComposer {
     best: () => unlessBroken(remote.best()),
     alternatives: () => unlessBroken(remote.alternatives()),
     notches: () => unlessBroken(remote.notches()),
+    home: () => unlessBroken(remote.home(SESSION_NAMES)),
     stop: () => {
       stop();
       spare ??= load();

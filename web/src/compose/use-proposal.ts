@@ -1,6 +1,6 @@
 /** A proposal for the limits as they are now: a first answer soon, a better one after it. A change throws away what is being worked out. */
 import { useEffect, useRef, useState } from "react";
-import type { Alternative, ComposeInput, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, ComposeInput, HomeSession, NotchGain, Proposal } from "@kind-grip/core/compose";
 import type { Library, Movement } from "@kind-grip/core/library";
 import { startComposer, type StartedComposer } from "./start-composer";
 
@@ -11,8 +11,9 @@ export interface ProposalState {
   proposal?: Proposal;
   /** `first`: in shape and full, not proven; `best`: the best found, whose gap says how near; `none`: nothing keeps to the limits; `failed`: it broke. */
   stage: "working" | "first" | "best" | "none" | "failed";
-  /** What one notch of each limit brings, and other programs nearly as good: there after the best. */
+  /** What one notch of each limit brings, what goes with it at home, and other programs nearly as good: there after the best. */
   notches?: NotchGain[];
+  home?: HomeSession[];
   alternatives?: Alternative[];
 }
 
@@ -40,8 +41,10 @@ export function useProposal(question: Question, library: Library, movements: rea
       setState({ proposal: best, stage: "best", key });
       const notches = await composer.notches();
       setState({ proposal: best, stage: "best", notches, key });
+      const home = await composer.home();
+      setState({ proposal: best, stage: "best", notches, home, key });
       const alternatives = await composer.alternatives();
-      setState({ proposal: best, stage: "best", notches, alternatives, key });
+      setState({ proposal: best, stage: "best", notches, home, alternatives, key });
     };
     const timer = setTimeout(async () => {
       const { library: all, movements: offered } = latest.current;

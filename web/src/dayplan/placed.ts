@@ -4,17 +4,17 @@ import type { Library } from "@kind-grip/core/library";
 import type { Placed, Placement } from "@kind-grip/core/dayplan";
 import { onGrid } from "@kind-grip/core/dayplan";
 import { sessionWithin, type Participations } from "@kind-grip/core/safety";
-import { compileGroup, type Session } from "@kind-grip/core/session";
+import { compileGroup, isShiftSession, type ShiftSession, type SlotKind } from "@kind-grip/core/session";
 import type { ProgramEntry } from "@kind-grip/core/api";
 
 export interface PlaceableSession {
   programId: string;
   programName: string;
-  session: Session;
+  session: ShiftSession;
   lengthSec: number;
 }
 
-/** Sessions with at least one item, in the order of their programs. @param personIds who takes part: nobody who is held out */
+/** Sessions for a shift with at least one item, in the order of their programs. @param personIds who takes part: nobody who is held out */
 export function placeableSessions(
   library: Library,
   programs: readonly ProgramEntry[],
@@ -23,8 +23,9 @@ export function placeableSessions(
 ): PlaceableSession[] {
   return programs.flatMap(({ id, program }) =>
     program.sessions
+      .filter(isShiftSession)
       .filter((session) => session.items.length > 0)
-      .map((session) => sessionWithin(library, session, participations))
+      .map((session) => ({ ...session, ...sessionWithin(library, session, participations), slot: session.slot }))
       .map((session) => ({
         programId: id,
         programName: program.name,
@@ -46,6 +47,6 @@ export function placedOf(placements: readonly Placement[], sessions: readonly Pl
 }
 
 /** The same place in another shift: as far from its start, or for post-shift sessions as far from its end. */
-export function sameIn(shift: Shift, from: Shift, startMs: number, slot: Session["slot"]): number {
+export function sameIn(shift: Shift, from: Shift, startMs: number, slot: SlotKind): number {
   return onGrid(slot === "postShift" ? shift.endMs - (from.endMs - startMs) : shift.startMs + (startMs - from.startMs));
 }

@@ -20,17 +20,20 @@ export default function DayPage() {
   const words = useWords();
   const phone = useDay();
   const { day, done, checkedIn, waiting } = phone;
-  const { alerts, out, sessions, anyTime } = phoneDay(library, day, waiting);
+  const { alerts, out, sessions, anyTime, home } = phoneDay(library, day, waiting);
   const zone = day.crew.timeZone;
   const now = practiceTime(phone);
   const today = dateAt(now, zone);
+  const off = day.offDays.includes(today);
   const isDone = (entry: MemberSession) => entry.done || (entry.placementId !== null && done.includes(entry.placementId));
   const dayOf = (entry: MemberSession) => dateAt(Date.parse(entry.startsAt!), zone);
   const todays = sessions.filter((entry) => dayOf(entry) === today);
   const later = sessions.filter((entry) => dayOf(entry) > today);
   const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
   const still = [
-    ...new Set([...todays, ...anyTime].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId)))),
+    ...new Set(
+      [...todays, ...anyTime, ...home].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
+    ),
   ];
   return (
     <>
@@ -79,6 +82,12 @@ export default function DayPage() {
             zone={zone}
             isDone={isDone}
             none={next ? undefined : words.member("nothingToday")}
+          />
+          <List
+            title={words.member(off ? "offDay" : "atHome")}
+            entries={home.filter(({ session }) => off || session.slot === "home")}
+            zone={zone}
+            isDone={isDone}
           />
           <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />
           <List title={words.member("anyTime")} entries={anyTime} zone={zone} isDone={isDone} />

@@ -29,9 +29,11 @@ export default function FollowPage() {
   const [search] = useSearchParams();
   const phone = useDay();
   // What is followed is settled as the page opens: a day fetched meanwhile does not change a session under way, but for a pause.
-  const { sessions, anyTime, out } = phoneDay(library, phone.day, phone.waiting);
+  const { sessions, anyTime, home, out } = phoneDay(library, phone.day, phone.waiting);
   const placement = search.get("placement");
-  const there = [...sessions, ...anyTime].find((each) => each.session.id === sessionId && (!placement || each.placementId === placement));
+  const there = [...sessions, ...anyTime, ...home].find(
+    (each) => each.session.id === sessionId && (!placement || each.placementId === placement),
+  );
   const [opened] = useState(there);
   // What was paused since then is not gone on with: everything, or something that is in it.
   const paused = !there || opened?.session.items.some(({ id }) => !there.session.items.some((item) => item.id === id));

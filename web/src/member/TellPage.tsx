@@ -49,9 +49,11 @@ export default function TellPage() {
     setSent(true);
   };
   if (sent) {
-    const { alerts, out, sessions, anyTime } = phoneDay(library, phone.day, phone.waiting);
+    const { alerts, out, sessions, anyTime, home } = phoneDay(library, phone.day, phone.waiting);
     const still = [
-      ...new Set([...sessions, ...anyTime].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId)))),
+      ...new Set(
+        [...sessions, ...anyTime, ...home].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
+      ),
     ];
     return (
       <>

@@ -27,6 +27,8 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   alarmMorning: 6,
   sessions: [],
   anyTime: [entry],
+  home: [],
+  offDays: [],
   customMovements: [],
   checkedIn: false,
   ...change,

@@ -23,6 +23,7 @@ export interface PhoneDay {
   out: "clinician" | "paused" | null;
   sessions: MemberSession[];
   anyTime: MemberSession[];
+  home: MemberSession[];
 }
 
 /** @param waiting what is in the outbox, refused ones too: what was felt was felt */
@@ -44,7 +45,7 @@ export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sen
             scopes.filter((scope) => scope !== null),
           ),
         );
-  return { alerts, out, sessions: within(day.sessions), anyTime: within(day.anyTime) };
+  return { alerts, out, sessions: within(day.sessions), anyTime: within(day.anyTime), home: within(day.home) };
 }
 
 function entryWithout(library: Library, entry: MemberSession, scopes: readonly ItemScope[]): MemberSession[] {

@@ -1,6 +1,6 @@
 /** A crew member's phone: the day from its own store, what is paused, a custom movement, telling, and what the server will not take. */
 import "fake-indexeddb/auto";
-import { act, screen, waitFor } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
 import { DEFAULT_STYLE, newItem, sampleCustomMovement } from "@kind-grip/core/library";
@@ -12,11 +12,12 @@ import PhoneFrame from "./PhoneFrame";
 import PhoneSignIn from "./PhoneSignIn";
 import { kept as keptOf, phone, signedInAs, type Waiting } from "./phone-store";
 import TellPage from "./TellPage";
+import type { Session } from "@kind-grip/core/session";
 import { takeDay } from "./use-phone";
 
 jest.setTimeout(30_000);
 
-const entryOf = (session = sampleSession(["palm-away", "shake-out"], { name: "Break", slot: "break" })): MemberSession => ({
+const entryOf = (session: Session = sampleSession(["palm-away", "shake-out"], { name: "Break", slot: "break" })): MemberSession => ({
   placementId: null,
   programId: sampleId(),
   startsAt: null,
@@ -39,6 +40,8 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   alarmMorning: 6,
   sessions: [],
   anyTime: [entryOf()],
+  home: [],
+  offDays: [],
   customMovements: [],
   checkedIn: true,
   ...change,
@@ -166,4 +169,16 @@ it.each([
 ])("says why there is less for now, and until when", async (ramp, text) => {
   await open(day({ ramp }));
   expect(screen.getByText(text)).toBeInTheDocument();
+});
+
+it.each([
+  ["a day of work", [], "At home", ["After work"]],
+  ["a day off", [new Date().toISOString().slice(0, 10)], "On your day off", ["After work", "Glides"]],
+])("on %s there is what is done alone, and it can be followed", async (_, offDays, title, names) => {
+  const alone = (name: string, slot: "home" | "offDay") => entryOf({ ...sampleSession(["palm-away", "shake-out"], { name }), slot });
+  const { user } = await open(day({ offDays, home: [alone("After work", "home"), alone("Glides", "offDay")] }));
+  const list = within(screen.getByRole("region", { name: title }));
+  expect(list.getAllByRole("listitem").map((entry) => names.find((name) => entry.textContent.includes(name)))).toEqual(names);
+  await user.click(list.getByRole("link", { name: `Start: ${names.at(-1)}` }));
+  expect(await screen.findByRole("heading", { name: names.at(-1)! })).toBeInTheDocument();
 });

@@ -18,12 +18,16 @@ export interface Phone {
   waiting: readonly Waiting[];
 }
 
+const LATER = { ramp: null, home: [], offDays: [] } satisfies Partial<MemberDay>;
+
 /** Follows the store; every page of the phone sees the same. */
 export function usePhone(): Phone {
   const [state, setState] = useState<Phone>({ day: undefined, fetchedMs: 0, done: [], checkedIn: false, waiting: [] });
   useEffect(() => {
     const subscription = liveQuery(async (): Promise<Phone> => {
-      const day = (await kept("day")) ?? null;
+      const stored = await kept("day");
+      // A day that an earlier version of the page kept lacks what came later.
+      const day = stored ? { ...LATER, ...stored } : null;
       return {
         day,
         fetchedMs: (await kept("fetchedMs")) ?? 0,

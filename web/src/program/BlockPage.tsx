@@ -5,6 +5,7 @@ import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { addDays } from "@kind-grip/core/calendar";
+import { placeOf } from "@kind-grip/core/crew";
 import { loadRungs, reviewDay, weeksAhead, type Program, type Week } from "@kind-grip/core/program";
 import { useLibrary, useWords } from "../base/library";
 import { numberText } from "../base/measures";
@@ -118,7 +119,6 @@ function Weeks({ program, crew }: { program: Program; crew: CrewEntry }) {
   const { settlingFrom, lighterWeeks = [] } = program;
   const count = Math.min(MOST_WEEKS, program.weeks);
   const lighter = settlingFrom ? lighterWeeks : [];
-  const place = { settings: crew.settings, kit: crew.kit };
   const setLighter = (week: number, on: boolean) =>
     change({
       ...program,
@@ -168,7 +168,7 @@ function Weeks({ program, crew }: { program: Program; crew: CrewEntry }) {
                 </Box>
               </tr>
               {session.items.map((item) => {
-                const weeks = weeksAhead(library, item, count, place, lighter);
+                const weeks = weeksAhead(library, item, count, placeOf(crew, session.slot), lighter);
                 return (
                   <tr key={item.id}>
                     <th scope="row">{words.movementName(item.movementId)}</th>

@@ -3,6 +3,7 @@ import { isEqual } from "es-toolkit";
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { Lock } from "lucide-react";
 import { useMemo, useState } from "react";
+import { slotSecOf } from "@kind-grip/core/crew";
 import { regionNeeds } from "@kind-grip/core/need";
 import type { Session } from "@kind-grip/core/session";
 import { fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-grip/core/slot";
@@ -37,7 +38,7 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
   const words = useWords();
   const { program, change, undo } = useEdit();
   const dispatch = useAppDispatch();
-  const slotSec = crew.slots[session.slot];
+  const slotSec = slotSecOf(crew, session.slot);
   const [lengthSec, setLengthSec] = useState(slotSec);
   const [fuller, setFuller] = useState(false);
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());

@@ -3,6 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useMemo } from "react";
 import { v7 as uuid } from "uuid";
+import { placeOf } from "@kind-grip/core/crew";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { joined, joinersFor, type Joiner } from "@kind-grip/core/compose";
 import type { RegionNeed } from "@kind-grip/core/need";
@@ -39,7 +40,7 @@ export function Joiners({ session, spareSec, needs, crew, people }: JoinersProps
     () =>
       spareSec < LEAST_SPARE_SEC
         ? []
-        : joinersFor(session, spareSec, { library, offered, needs, style, settings: crew.settings, kit: crew.kit, people }, uuid),
+        : joinersFor(session, spareSec, { library, offered, needs, style, ...placeOf(crew, session.slot), people }, uuid),
     [session, spareSec, library, offered, needs, style, crew, people],
   );
   if (joiners.length === 0) return null;

@@ -4,8 +4,19 @@ import { Box, IconButton, InputAdornment, MenuItem, TextField, Typography } from
 import { Plus, Search } from "lucide-react";
 import { useMemo, useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
-import { doseFor, filterMovements, misfitsOf, newItem, PHASES, type Movement, type Phase, type Style } from "@kind-grip/core/library";
-import { compilePerson } from "@kind-grip/core/session";
+import {
+  doseFor,
+  filterMovements,
+  misfitsOf,
+  newItem,
+  PHASES,
+  type Movement,
+  type Phase,
+  type Style,
+  type Surroundings,
+} from "@kind-grip/core/library";
+import { compilePerson, type SessionSlot } from "@kind-grip/core/session";
+import { surroundingsOf } from "@kind-grip/core/crew";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
@@ -16,13 +27,21 @@ import { needsText } from "./needs-text";
 import { useOffered } from "../library/use-offered";
 import { Toggle } from "../parts/Toggle";
 
-export function LibraryDrawer({ crew, style, onAdd }: { crew: CrewEntry; style: Style; onAdd(movementId: string): void }) {
+interface LibraryDrawerProps {
+  crew: CrewEntry;
+  /** Of the session it adds to. */
+  slot: SessionSlot;
+  style: Style;
+  onAdd(movementId: string): void;
+}
+
+export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) {
   const offered = useOffered();
   const words = useWords();
   const [text, setText] = useState("");
   const [phase, setPhase] = useState<Phase | "">("");
   const [fitting, setFitting] = useState(true);
-  const place = useMemo(() => ({ settings: crew.settings, kit: crew.kit.map((entry) => entry.kind) }), [crew]);
+  const place = useMemo(() => surroundingsOf(crew, slot), [crew, slot]);
   const found = useMemo(
     () =>
       filterMovements(offered, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
@@ -143,11 +162,7 @@ function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; s
   );
 }
 
-function misfitText(
-  movement: Movement,
-  place: { settings: CrewEntry["settings"]; kit: CrewEntry["kit"][number]["kind"][] },
-  words: ReturnType<typeof wordsIn>,
-): string {
+function misfitText(movement: Movement, place: Surroundings, words: ReturnType<typeof wordsIn>): string {
   const fits = movement.forms.some((form) => misfitsOf(movement, form.id, place).length === 0);
   if (fits) return "";
   const [first] = misfitsOf(movement, movement.startForm, place);

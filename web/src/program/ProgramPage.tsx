@@ -4,7 +4,7 @@ import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { FoldHorizontal, TrendingUp, UserRoundCheck } from "lucide-react";
 import { useEffect, useMemo, useState, type ComponentProps, type ReactNode } from "react";
 import { Link, useParams } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
+import { isHere, placeOf, slotSecOf } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { newItem } from "@kind-grip/core/library";
 import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
@@ -76,7 +76,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
 
   const add = (movementId: string, index?: number) => {
     if (!session) return;
-    const item = withFirstLoad(library, newItem(library.get(movementId), program.style, uuid()), crew.kit);
+    const item = withFirstLoad(library, newItem(library.get(movementId), program.style, uuid()), placeOf(crew, session.slot).kit);
     const chosenAt = session.items.findIndex((each) => each.id === itemId);
     changeSession(addItem(session, item, index ?? (chosenAt < 0 ? undefined : chosenAt + 1)));
     chooseItem(item.id);
@@ -109,7 +109,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
             <SessionScore session={session} crew={crew} people={here} />
           )}
         </Box>
-        {session && <LibraryDrawer crew={crew} style={program.style} onAdd={add} />}
+        {session && <LibraryDrawer crew={crew} slot={session.slot} style={program.style} onAdd={add} />}
       </Box>
     </DndContext>
   );
@@ -144,8 +144,8 @@ function SessionScore({
   const differing = people.filter((person) => now.items.some((each) => each.personal[person.id]));
   return (
     <>
-      <Score session={session} timeline={timeline} slotSec={crew.slots[session.slot]} />
-      <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - crew.slots[session.slot]}>
+      <Score session={session} timeline={timeline} slotSec={slotSecOf(crew, session.slot)} />
+      <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - slotSecOf(crew, session.slot)}>
         <PersonalStartsButton session={session} crew={crew} people={people} participations={participations} />
         <BlockButton crew={crew} />
       </FitButton>

@@ -3,6 +3,7 @@ import { Alert, Box, Button, Typography } from "@mui/material";
 import { FileUp, LayoutTemplate, Plus, Printer, Scale } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { slotSecOf } from "@kind-grip/core/crew";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
@@ -157,7 +158,7 @@ function Lengths({ crew, sessions }: { crew: CrewEntry; sessions: readonly Sessi
   const lengths = useGroupLengths(crew, sessions);
   return sessions.map((session) => {
     const total = lengths.get(session.id)!;
-    const slot = crew.slots[session.slot];
+    const slot = slotSecOf(crew, session.slot);
     return (
       <Typography key={session.id}>
         <strong>{clockText(total)}</strong> {session.name}{" "}

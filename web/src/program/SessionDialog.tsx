@@ -1,7 +1,7 @@
 /** A session's name and slot, and removing it. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
 import { useState } from "react";
-import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
+import { SESSION_SLOTS, type Session, type SessionSlot } from "@kind-grip/core/session";
 import { NameField } from "../parts/NameField";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -15,7 +15,7 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
   const { program, change, changeSession, undo, chooseSession } = useEdit();
   const dispatch = useAppDispatch();
   const [name, setName] = useState(session.name);
-  const [slot, setSlot] = useState<SlotKind>(session.slot);
+  const [slot, setSlot] = useState<SessionSlot>(session.slot);
   const missing = name.trim() === "";
   const save = () => {
     if (missing) return;
@@ -34,11 +34,11 @@ export function SessionDialog({ session, onClose }: { session: Session; onClose(
       <DialogContent>
         <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
           <NameField value={name} onName={setName} autoFocus onKeyDown={(event) => event.key === "Enter" && save()} />
-          <Choice<SlotKind>
+          <Choice<SessionSlot>
             label={t("Slot")}
             value={slot}
             onChange={setSlot}
-            options={SLOT_KINDS.map((value) => ({ value, label: words.label("slot", value) }))}
+            options={SESSION_SLOTS.map((value) => ({ value, label: words.label("slot", value) }))}
           />
         </Box>
       </DialogContent>

@@ -3,7 +3,7 @@ import { Box, Button, ButtonBase, IconButton, ListItemText, Menu, MenuItem } fro
 import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { MAX_SESSIONS } from "@kind-grip/core/program";
-import { SLOT_KINDS, type Session, type SlotKind } from "@kind-grip/core/session";
+import { SESSION_SLOTS, type Session, type SessionSlot } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -25,7 +25,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
   const [bringing, setBringing] = useState(false);
   const { programId } = useProgramEditor();
 
-  const add = (slot: SlotKind, copied?: Session) => {
+  const add = (slot: SessionSlot, copied?: Session) => {
     setMenuAt(null);
     const made: Session = {
       id: uuid(),
@@ -84,7 +84,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
         </Button>
       )}
       <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
-        {SLOT_KINDS.map((slot) => (
+        {SESSION_SLOTS.map((slot) => (
           <MenuItem key={slot} onClick={() => add(slot)}>
             {words.label("slot", slot)}
           </MenuItem>

@@ -1,9 +1,11 @@
 /** What a session of a slot is called until somebody names it. */
-import type { SlotKind } from "@kind-grip/core/session";
+import type { SessionSlot } from "@kind-grip/core/session";
 import { t } from "../base/words";
 
-export const SESSION_NAMES: Readonly<Record<SlotKind, string>> = {
+export const SESSION_NAMES: Readonly<Record<SessionSlot, string>> = {
   preShift: t("Warm-up"),
   break: t("Stretch break"),
   postShift: t("After the shift"),
+  home: t("At home"),
+  offDay: t("Day off"),
 };

@@ -1,6 +1,7 @@
 /** What waits for a decision, most urgent first: the proposal, the rules with their figures, what exactly changes; confirmed or overruled. */
 import { Alert, Box, Button, Typography } from "@mui/material";
 import { useCallback, useMemo, useState } from "react";
+import { slotSecOf } from "@kind-grip/core/crew";
 import { lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
 import { clockText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
@@ -69,12 +70,12 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
       const changes = list.map(({ personId, itemId, response }) => ({ personId, itemId, next: response.next }));
       return (programs ?? []).flatMap(({ program }) =>
         lengthsAfter(library, program.sessions, here, may, changes)
-          .filter(({ session, nowSec, thenSec }) => thenSec > nowSec && thenSec > crew.slots[session.slot])
+          .filter(({ session, nowSec, thenSec }) => thenSec > nowSec && thenSec > slotSecOf(crew, session.slot))
           .map(({ session, thenSec }) =>
             t("{{name}} would take {{time}} of {{time2}}", {
               name: session.name,
               time: clockText(thenSec),
-              time2: clockText(crew.slots[session.slot]),
+              time2: clockText(slotSecOf(crew, session.slot)),
             }),
           ),
       );

@@ -1,6 +1,7 @@
 /** A program that is to become one of this crew: its name, what does not fit to answer, and how long its sessions are then. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
+import { slotSecOf, surroundingsOf } from "@kind-grip/core/crew";
 import type { CrewEntry } from "@kind-grip/core/api";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson } from "@kind-grip/core/session";
@@ -33,7 +34,7 @@ export function BringInDialog({ title, program, crew, action, busy, error, named
   const [name, setName] = useState(program.name);
   const [said, setSaid] = useState<ReadonlyMap<string, FitAnswer>>(new Map());
   const misfitting = useMemo(
-    () => unfitting(library, program.sessions, { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) }, offered),
+    () => unfitting(library, program.sessions, (slot) => surroundingsOf(crew, slot), offered),
     [library, program, crew, offered],
   );
   const result = useMemo(() => answered(library, program, answersFor(misfitting, said)), [library, program, misfitting, said]);
@@ -47,7 +48,7 @@ export function BringInDialog({ title, program, crew, action, busy, error, named
         <Box component="ul" aria-label={t("Sessions")} sx={{ listStyle: "none", m: 0, p: 0 }}>
           {result.sessions.map((session) => {
             const sec = compilePerson(session, library.timings).totalSec;
-            const slotSec = crew.slots[session.slot];
+            const slotSec = slotSecOf(crew, session.slot);
             return (
               <Typography component="li" key={session.id}>
                 <strong>{clockText(sec)}</strong> {session.name}{" "}

@@ -2,7 +2,7 @@
 import type { CrewEntry, PersonAlert, PersonEntry, ProgramEntry, Today, TodayEntry, WaitingDecision } from "@kind-grip/core/api";
 import { patternPreset } from "@kind-grip/core/calendar";
 import { DEFAULT_STYLE, newItem, SHIPPED_LIBRARY } from "@kind-grip/core/library";
-import type { Session } from "@kind-grip/core/session";
+import type { Session, ShiftSession } from "@kind-grip/core/session";
 
 let counted = 0;
 /** Ids that tell things apart and nothing else. */
@@ -37,7 +37,7 @@ export const samplePerson = (change: Partial<PersonEntry> = {}): PersonEntry => 
   ...change,
 });
 
-export const sampleSession = (movementIds: readonly string[] = ["shake-out", "palm-away"], change: Partial<Session> = {}): Session => ({
+export const sampleSession = (movementIds: readonly string[] = ["shake-out", "palm-away"], change: Partial<ShiftSession> = {}): ShiftSession => ({
   id: sampleId(),
   name: "Warm-up",
   slot: "preShift",

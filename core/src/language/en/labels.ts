@@ -66,7 +66,7 @@ export const labels = {
     lightAndMany: "Light and many",
     staticGrip: "Static grip",
   },
-  slot: { preShift: "Pre-shift", break: "Stretch break", postShift: "Post-shift" },
+  slot: { preShift: "Pre-shift", break: "Stretch break", postShift: "Post-shift", home: "At home", offDay: "Day off" },
   sides: { together: "Together", inTurn: "One side, then the other", alternating: "Alternating sides" },
   side: { left: "Left", right: "Right", both: "Both hands" },
 } as const;

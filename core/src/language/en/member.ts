@@ -20,6 +20,8 @@ export const member = {
   today: "Today",
   tomorrow: "Tomorrow",
   anyTime: "Any time",
+  atHome: "At home",
+  offDay: "On your day off",
   nothingToday: "Nothing is planned for you today.",
   start: "Start",
   again: "Again",
