@@ -2,7 +2,7 @@ import { wordsIn } from "../language";
 import { LOAD_SCHOOLS, newItem, SHIPPED_LIBRARY, STRETCH_SCHOOLS } from "../library";
 import { compilePerson, doseInForm, type Item } from "../session";
 import { sampleId, sampleSession } from "../session/sample";
-import { coachFor, cuesOf, speechSec, type CoachLevel, type Cue } from ".";
+import { captionAt, coachFor, cuesOf, openingLine, speechSec, type CoachLevel, type Cue } from ".";
 
 const words = wordsIn("en");
 const style = { stretch: "activeAssisted", load: "pacedReps" } as const;
@@ -89,4 +89,62 @@ it("a voice takes longer for more, and nothing for nothing", () => {
   expect(speechSec("Hold.")).toBeLessThan(1);
   expect(speechSec("Hold. Last one.")).toBeGreaterThan(speechSec("Hold."));
   expect(speechSec("Arm forward, palm away from you, fingers up.")).toBeGreaterThan(2);
+});
+
+describe("a session as a flow", () => {
+  const flow = ["shoulder-circles", "wrist-circle", "palm-away", "median-glide", "hook-pull-apart", "forearm-knead"].map((id) => item(id));
+  const lines = ["toMobility", "toStretch", "toGlide", "toStrengthen", "toRelease"] as const;
+
+  it.each(["full", "brief"] as const)("each phase is announced once, where it begins, %s", (level) => {
+    const { cues, timeline } = said(flow, level);
+    for (const line of lines) {
+      const given = cues.filter(({ say }) => say === words.cue(line));
+      expect(given.length).toBeLessThanOrEqual(1);
+      for (const { atSec } of given)
+        expect(timeline.segments.find(({ startSec, lengthSec }) => atSec >= startSec && atSec < startSec + lengthSec)!.kind).toBe("ready");
+    }
+    expect(cues.filter(({ say }) => lines.some((line) => words.cue(line) === say)).length).toBeGreaterThan(0);
+    expect(cues.at(-1)!.say).toBe(words.cue("closing"));
+  });
+
+  it("counting only says neither phases nor a closing line, and opens without a word", () => {
+    const { cues, timeline } = said(flow, "count");
+    expect(cues.some(({ say }) => lines.some((line) => words.cue(line) === say))).toBe(false);
+    expect(cues.at(-1)!.say).toBe(words.cue("finished"));
+    expect(openingLine("Warm-up", timeline, words, { level: "count" })).toBeNull();
+  });
+
+  it("what loosens at the end lets go; at the beginning it does not", () => {
+    const texts = said([item("shake-out"), item("palm-away", { dose: hold(2, 20, 10) }), item("shake-out")], "brief").cues.map(
+      ({ say }) => say,
+    );
+    expect(texts.filter((text) => text === words.cue("toRelease")).length).toBeLessThanOrEqual(1);
+    expect(said([item("shake-out"), item("fist-and-star")], "brief").cues.map(({ say }) => say)).not.toContain(words.cue("toRelease"));
+  });
+
+  it("opens with the name, the minutes and how many movements", () => {
+    const { timeline } = said(flow, "full");
+    const text = openingLine("Yard warm-up", timeline, words, { level: "full" })!;
+    expect(text).toContain(`Yard warm-up. ${Math.round(timeline.totalSec / 60)} minutes, 6 movements.`);
+    expect(openingLine("Empty", { ...timeline, items: [] }, words, { level: "full" })).toBeNull();
+  });
+});
+
+describe("captions", () => {
+  const cues: Cue[] = [
+    { atSec: 0, sound: null, say: "Hold." },
+    { atSec: 1, sound: "tick", say: null },
+    { atSec: 10, sound: null, say: "Arm forward, palm away from you, fingers up." },
+  ];
+  it.each([
+    [0, "Hold."],
+    [1.2, "Hold."],
+    [2.2, "Hold."],
+    [2.4, null],
+    [9.9, null],
+    [10, "Arm forward, palm away from you, fingers up."],
+    [10 + speechSec("Arm forward, palm away from you, fingers up."), "Arm forward, palm away from you, fingers up."],
+    [20, null],
+  ])("at %d s: %s", (atSec, text) => expect(captionAt(cues, atSec)).toBe(text));
+  it("nothing before anything was said", () => expect(captionAt(cues.slice(2), 3)).toBeNull());
 });

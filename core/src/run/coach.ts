@@ -9,6 +9,15 @@ import type { Segment, Timeline } from "../session";
 import type { Cue } from "./cue";
 import { speechSec } from "./speech";
 
+/** What is said as a session comes to a phase for the first time: phases that belong together run as one flow. */
+const FLOW = {
+  mobility: "toMobility",
+  stretch: "toStretch",
+  glide: "toGlide",
+  strengthen: "toStrengthen",
+  release: "toRelease",
+} as const;
+
 /** All of it; only what is needed on the way; only the count. */
 export const COACH_LEVELS = ["full", "brief", "count"] as const;
 export type CoachLevel = (typeof COACH_LEVELS)[number];
@@ -30,6 +39,24 @@ export function coachFor(library: Library, level: CoachLevel): Coach {
     isAssistedHold: (segment) => level !== "count" && segment?.kind === "hold" && phaseOf(segment.movementId) === "stretch",
     turnsRound: (movementId, formId) => level !== "count" && library.figure(movementId, formId)?.way === "round",
   };
+}
+
+/** What is said before the clock starts; null where only the count is. @param name of the session */
+export function openingLine(name: string, timeline: Timeline, words: Words, { level }: Pick<Coach, "level">): string | null {
+  if (level === "count" || timeline.items.length === 0) return null;
+  const count = new Set(timeline.items.map(({ movementId }) => movementId)).size;
+  return words.cue("opening", { session: name, minutes: Math.max(1, Math.round(timeline.totalSec / 60)), count });
+}
+
+/** A caption stays at least so long, and a little longer than it is said. */
+const LEAST_CAPTION_SEC = 1.5;
+const CAPTION_STAYS_SEC = 0.8;
+
+/** What is being said at a moment, to be read; null in silence. @param cues in order */
+export function captionAt(cues: readonly Cue[], atSec: number): string | null {
+  const cue = cues.findLast(({ atSec: from, say }) => say !== null && from <= atSec);
+  const stays = cue?.say ? Math.max(LEAST_CAPTION_SEC, speechSec(cue.say)) + CAPTION_STAYS_SEC : 0;
+  return cue && atSec < cue.atSec + stays ? cue.say : null;
 }
 
 /** A line that wants to be said from a moment on, and must be over at another. */
@@ -80,10 +107,20 @@ function linesOf(timeline: Timeline, words: Words, coach: Coach): Line[] {
   const lines: Line[] = [];
   const shown = new Set<string>();
   const bouts = new Map<string, number>();
+  const phases = new Set<string>();
   for (const segment of timeline.segments) {
     const { kind, movementId, formId, startSec, lengthSec, leadSec, dose } = segment;
     const endSec = startSec + lengthSec;
     const { steps, watch } = words.movement(movementId);
+    const phase = coach.phaseOf(movementId);
+    if (kind === "ready" && phase) {
+      // What loosens after everything else lets go.
+      const to = phase === "getReady" ? (phases.size > 1 ? "release" : null) : phase;
+      // How to stand comes first; that a phase begins is said where there is room beside it.
+      if (to && !phases.has(to) && phases.size > 0)
+        lines.push({ text: words.cue(FLOW[to]), fromSec: startSec, untilSec: endSec, priority: 1.05 });
+      phases.add(to ?? phase);
+    }
     if (kind === "ready" && coach.level === "full" && !shown.has(movementId)) {
       shown.add(movementId);
       // One sentence after the other, as far as the time goes.

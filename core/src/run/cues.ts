@@ -50,7 +50,8 @@ export function cuesOf(timeline: Timeline, words: Words, coach?: Coach): Cue[] {
       }
     }
   });
-  cues.push({ atSec: timeline.totalSec, sound: "finish", say: words.cue("finished") });
+  const last = !coach || coach.level === "count" ? "finished" : "closing";
+  cues.push({ atSec: timeline.totalSec, sound: "finish", say: words.cue(last) });
   const inOrder = cues.sort((a, b) => a.atSec - b.atSec);
   return coach ? coached(inOrder, timeline, words, coach) : inOrder;
 }

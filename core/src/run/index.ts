@@ -1,6 +1,6 @@
 /** Runs: the clock that leads one, the cues it gives, and the record it leaves. */
 export { end, isOver, jump, newClock, pause, placeAt, play, relay, type RunClock } from "./clock";
-export { COACH_LEVELS, coachFor, type Coach, type CoachLevel } from "./coach";
+export { captionAt, COACH_LEVELS, coachFor, openingLine, type Coach, type CoachLevel } from "./coach";
 export type { Cue, Sound } from "./cue";
 export { cuesOf } from "./cues";
 export { speechSec } from "./speech";

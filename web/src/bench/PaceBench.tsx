@@ -42,7 +42,7 @@ export function PaceBench() {
   const running = startedMs !== null;
   useEffect(() => {
     if (startedMs === null) return;
-    const player = new CuePlayer(cuesOf(timeline, words), { sounds: true, voice: false, coach: "count" });
+    const player = new CuePlayer(cuesOf(timeline, words), { sounds: true, voice: false, coach: "count", captions: false });
     player.play(() => (performance.now() - startedMs) / 1000);
     let frame = requestAnimationFrame(function draw(at) {
       setNowMs(at);

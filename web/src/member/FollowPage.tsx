@@ -3,7 +3,8 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, OctagonX, Pause, Play, SkipForward, Volume2, VolumeX, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
-import { itemsDone, MARKS, type MarkKind, type RunRecord } from "@kind-grip/core/run";
+import { itemsDone, MARKS, shortVersion, type MarkKind, type RunRecord } from "@kind-grip/core/run";
+import { compilePerson } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
@@ -11,6 +12,8 @@ import { useLibrary, useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
 import { ZeroToTen } from "../parts/ZeroToTen";
+import { Caption } from "../run/Caption";
+import { VoiceChoice } from "../run/VoiceChoice";
 import { countOf, cueOf, SIDE_LETTER } from "../run/count";
 import { PaceBar } from "../run/PaceBar";
 import { RunFigure } from "../run/RunFigure";
@@ -43,14 +46,37 @@ export default function FollowPage() {
 
 const NOBODY_OUT = new Map();
 
-function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now(): number }) {
+interface FollowProps {
+  entry: MemberSession;
+  day: MemberDay;
+  now(): number;
+}
+
+function Follow(props: FollowProps) {
+  const [isShort, setIsShort] = useState(false);
+  return <Following key={isShort ? "short" : "written"} {...props} isShort={isShort} onShort={setIsShort} />;
+}
+
+interface FollowingProps extends FollowProps {
+  /** Half as long, because time is short. */
+  isShort: boolean;
+  onShort(short: boolean): void;
+}
+
+function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
+  const library = useLibrary();
   const words = useWords();
   const [sound, setSound] = useSoundChoice();
   const [resumed] = useState(() => underWay(entry.programId, entry.session.id, day.person.id));
   const personIds = useMemo(() => [day.person.id], [day.person.id]);
+  const short = useMemo(
+    () => (resumed ? undefined : shortVersion(library, entry.session, personIds)),
+    [resumed, library, entry.session, personIds],
+  );
   const run = useRun({
     programId: entry.programId,
-    session: resumed?.session ?? entry.session,
+    session: resumed?.session ?? (isShort && short ? short : entry.session),
+    written: entry.session,
     personIds,
     participations: NOBODY_OUT,
     resumed,
@@ -72,11 +98,11 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
   if (run.clock.status === "waiting")
     return (
       <Box component="main" sx={{ maxWidth: 560, mx: "auto", p: 2.5, minHeight: "100dvh", display: "flex", flexDirection: "column" }}>
-        <PhoneTitle title={entry.session.name} lead={`${clockText(entry.totalSec)} · ${words.paper("preventionShort")}`}>
+        <PhoneTitle title={entry.session.name} lead={`${clockText(run.timeline.totalSec)} · ${words.paper("preventionShort")}`}>
           {mute}
         </PhoneTitle>
         <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, flex: 1 }}>
-          {entry.session.items.map((item) => (
+          {run.session.items.map((item) => (
             <Box
               component="li"
               key={item.id}
@@ -101,24 +127,43 @@ function Follow({ entry, day, now }: { entry: MemberSession; day: MemberDay; now
             </Box>
           ))}
         </Box>
-        <Button
-          variant="contained"
-          fullWidth
-          onClick={run.start}
-          startIcon={<Play size={24} fill="currentColor" />}
-          sx={{ minHeight: 68, fontSize: "1.4rem", position: "sticky", bottom: 12, mt: 2 }}
-        >
-          {words.member("start")}
-        </Button>
+        <Box sx={{ display: "grid", gap: 1.5, justifyItems: "start", mt: 2 }}>
+          {short && (
+            <Toggle
+              label={words.member("shortOfTime", { time: clockText(compilePerson(short, library.timings).totalSec) })}
+              pressed={isShort}
+              onChange={onShort}
+            />
+          )}
+          <VoiceChoice sound={sound} onSound={setSound} />
+        </Box>
+        {run.caption !== null && <Caption text={run.caption} size="1.25rem" sx={{ mt: 1 }} />}
+        <Box sx={{ position: "sticky", bottom: 0, bgcolor: "background.default", py: 1.5, mt: 1 }}>
+          <Button
+            variant="contained"
+            fullWidth
+            onClick={run.start}
+            startIcon={<Play size={24} fill="currentColor" />}
+            sx={{ minHeight: 68, fontSize: "1.4rem" }}
+          >
+            {run.opening === null ? words.member("start") : words.member("startNow")}
+          </Button>
+        </Box>
         <Button component={Link} to="/me" sx={{ mt: 1 }}>
           {words.member("back")}
         </Button>
       </Box>
     );
-  return <During run={run} mute={mute} />;
+  return <During run={run} captions={sound.captions} mute={mute} />;
 }
 
-function During({ run, mute }: { run: ReturnType<typeof useRun>; mute: React.ReactNode }) {
+interface DuringProps {
+  run: ReturnType<typeof useRun>;
+  captions: boolean;
+  mute: React.ReactNode;
+}
+
+function During({ run, captions, mute }: DuringProps) {
   const words = useWords();
   const { position, timeline, atSec, clock } = run;
   if (!position) return null;
@@ -164,6 +209,7 @@ function During({ run, mute }: { run: ReturnType<typeof useRun>; mute: React.Rea
           </Box>
         </Box>
         <PaceBar position={position} />
+        {captions && <Caption text={run.caption} size="1.1rem" sx={{ mt: 0.5 }} />}
         <Typography sx={{ mt: 0.75, color: "text.secondary" }} noWrap>
           {next ? words.member("next", { movement: words.movementName(next.movementId) }) : words.member("lastOne")}
         </Typography>

@@ -182,3 +182,25 @@ it.each([
   await user.click(list.getByRole("link", { name: `Start: ${names.at(-1)}` }));
   expect(await screen.findByRole("heading", { name: names.at(-1)! })).toBeInTheDocument();
 });
+
+it("before it is followed: how much the voice says, as text too, and the short version; what is kept knows it was short", async () => {
+  const long = sampleSession(["shoulder-circles", "fist-and-star", "wrist-nod", "palm-away", "hand-drop", "shake-out"], { name: "Long" });
+  const { user } = await open(day({ anyTime: [entryOf(long)] }));
+  await user.click(screen.getByRole("link", { name: "Start: Long" }));
+  const voice = await screen.findByRole("radiogroup", { name: "What the voice says" });
+  await user.click(within(voice).getByRole("radio", { name: "Brief" }));
+  expect(JSON.parse(localStorage.getItem("kind-grip.sound")!)).toMatchObject({ coach: "brief" });
+  await user.click(screen.getByRole("button", { name: "Show it as text" }));
+  const items = () => within(screen.getByRole("list")).getAllByRole("listitem").length;
+  expect(items()).toBe(6);
+  await user.click(screen.getByRole("button", { name: /Short of time/ }));
+  expect(items()).toBeLessThan(6);
+  await user.click(screen.getByRole("button", { name: "Start" }));
+  expect(screen.getByText(/Long\. \d minutes/)).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: "Start now" }));
+  expect(await screen.findByRole("button", { name: "Pause" })).toBeInTheDocument();
+  await user.click(screen.getByRole("button", { name: /Stop/ }));
+  await user.click(await screen.findByRole("button", { name: "1" }));
+  await user.click(screen.getByRole("button", { name: "Keep it" }));
+  await waitFor(async () => expect(await phone.outbox.count()).toBe(1));
+});

@@ -3,17 +3,19 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Play } from "lucide-react";
 import { useEffect } from "react";
 import { Link } from "react-router";
-import type { CoachLevel, MarkKind } from "@kind-grip/core/run";
+import type { MarkKind } from "@kind-grip/core/run";
 import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { clockText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
+import { listText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { MovementThumb } from "../figure/MovementThumb";
-import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
+import { Caption } from "./Caption";
+import { VoiceChoice } from "./VoiceChoice";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
 import type { useRun } from "./use-run";
@@ -54,14 +56,17 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
   ];
   // A screen that others read says forms, never reasons: who does not take part is simply not named.
   const taking = notHeldOut(people, participations);
-  const easier = taking.flatMap((person) =>
-    session.items.flatMap((item) =>
-      item.personal[person.id] && !isOut(library, participations, person.id, item.movementId)
-        ? [
-            `${person.name}: ${words.movementName(item.movementId).toLowerCase()}, ${words.formName(item.movementId, item.personal[person.id]!.formId).toLowerCase()}`,
-          ]
-        : [],
-    ),
+  const doing = (person: PersonEntry) =>
+    session.items.filter((item) => item.personal[person.id] && !isOut(library, participations, person.id, item.movementId));
+  const otherForm = taking.flatMap((person) => {
+    const forms = doing(person).flatMap(({ movementId, formId, personal }) => {
+      const own = personal[person.id]!.formId;
+      return own === formId ? [] : [`${words.movementName(movementId).toLowerCase()} ${words.formName(movementId, own).toLowerCase()}`];
+    });
+    return forms.length > 0 ? [`${person.name}: ${listText(forms)}`] : [];
+  });
+  const otherDose = taking.filter((person) =>
+    doing(person).some(({ formId, personal }) => personal[person.id]!.formId === formId && personal[person.id]!.dose),
   );
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -101,30 +106,15 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
             startIcon={<Play size={28} fill="currentColor" />}
             sx={{ mt: 4, minHeight: 76, px: 5, fontSize: "1.6rem" }}
           >
-            {t("Start")}
+            {run.opening === null ? words.member("start") : words.member("startNow")}
           </Button>
-          {switches.sound.voice && (
-            <Box sx={{ mt: 3 }}>
-              <Typography sx={{ fontWeight: 650, mb: 0.5 }}>{t("What the voice says")}</Typography>
-              <Choice<CoachLevel>
-                label={t("What the voice says")}
-                value={switches.sound.coach}
-                onChange={(coach) => switches.onSound({ ...switches.sound, coach })}
-                options={[
-                  { value: "full", label: t("Coaching") },
-                  { value: "brief", label: t("Brief") },
-                  { value: "count", label: t("Count only") },
-                ]}
-              />
-            </Box>
-          )}
+          {run.caption !== null && <Caption text={run.caption} size="1.6rem" sx={{ mt: 2, maxWidth: 560 }} />}
+          <Box sx={{ mt: 3 }}>
+            <VoiceChoice sound={switches.sound} onSound={switches.onSound} />
+          </Box>
           {shortSec !== undefined && (
             <Box sx={{ mt: 2 }}>
-              <Toggle
-                label={t("Short of time: {{time}}, what matters most", { time: clockText(shortSec) })}
-                pressed={isShort}
-                onChange={onShort}
-              />
+              <Toggle label={words.member("shortOfTime", { time: clockText(shortSec) })} pressed={isShort} onChange={onShort} />
             </Box>
           )}
         </Box>
@@ -158,9 +148,14 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
               <strong>{t("At hand:")}</strong> {kit.map((kind) => words.label("kit", kind).toLowerCase()).join(", ")}
             </Typography>
           )}
-          {easier.length > 0 && (
+          {otherForm.length > 0 && (
             <Typography sx={{ mt: 1, fontSize: "inherit" }}>
-              <strong>{t("Own form:")}</strong> {easier.join("; ")}
+              <strong>{t("Own form:")}</strong> {otherForm.join("; ")}
+            </Typography>
+          )}
+          {otherDose.length > 0 && (
+            <Typography sx={{ mt: 1, fontSize: "inherit" }}>
+              <strong>{t("Own dose:")}</strong> {listText(otherDose.map(({ name }) => name))}
             </Typography>
           )}
         </Box>

@@ -7,6 +7,7 @@ import { t } from "../base/words";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { useWords } from "../base/library";
 import type { RunScreenProps } from "./BeforeRun";
+import { Caption } from "./Caption";
 import { countOf, cueOf, SIDE_LETTER } from "./count";
 import { NameStrip } from "./NameStrip";
 import { PaceBar } from "./PaceBar";
@@ -27,7 +28,14 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
   const cue = cueOf(position, words);
 
   return (
-    <Box sx={{ height: PAGE_HEIGHT, display: "grid", gridTemplateRows: "auto minmax(0, 1fr) auto auto", bgcolor: "background.default" }}>
+    <Box
+      sx={{
+        height: PAGE_HEIGHT,
+        display: "grid",
+        gridTemplateRows: switches.sound.captions ? "auto minmax(0, 1fr) auto auto auto" : "auto minmax(0, 1fr) auto auto",
+        bgcolor: "background.default",
+      }}
+    >
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1 }}>
         <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>{session.name}</Typography>
         <ItemTrack run={run} />
@@ -106,7 +114,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
             </Box>
           </Box>
           <PaceBar position={position} />
-          <RunSteps steps={text.steps} watch={text.watch} now={phase === "step" ? position.count : 0} />
+          <RunSteps isShort={switches.sound.captions} steps={text.steps} watch={text.watch} now={phase === "step" ? position.count : 0} />
           <Box sx={{ mt: "auto", pt: 1 }}>
             <Typography component="span" sx={{ color: "text.secondary", mr: 1 }}>
               {t("Next")}
@@ -118,6 +126,9 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
         </Box>
       </Box>
 
+      {switches.sound.captions && (
+        <Caption text={run.caption} size="min(2.2vw, 4.2vh)" sx={{ px: 3, borderTop: "2px solid", borderColor: "line" }} />
+      )}
       <NameStrip people={people} participations={participations} run={run} item={item} onMark={onMark} />
 
       <Box
@@ -174,6 +185,8 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
 }
 
 interface RunStepsProps {
+  /** The caption says them; on a low screen there is no room for both. */
+  isShort: boolean;
   steps: readonly string[];
   watch: readonly string[];
   /** The step that is on now, from 1; 0 when the count is of something else. */
@@ -181,9 +194,18 @@ interface RunStepsProps {
 }
 
 /** What to do, in short, and the commonest slip. The step that is on now stands out. */
-function RunSteps({ steps, watch, now }: RunStepsProps) {
+function RunSteps({ isShort, steps, watch, now }: RunStepsProps) {
   return (
-    <Box sx={{ mt: 1.5, display: { xs: "none", md: "grid" }, gap: 1, minHeight: 0, overflow: "hidden" }}>
+    <Box
+      sx={{
+        mt: 1.5,
+        display: { xs: "none", md: "grid" },
+        gap: 1,
+        minHeight: 0,
+        overflow: "hidden",
+        ...(isShort && { "@media (max-height: 900px)": { display: "none" } }),
+      }}
+    >
       <Box
         component="ol"
         sx={{ listStyle: "none", m: 0, p: 0, fontSize: "min(1.35vw, 2.6vh)", lineHeight: 1.28, display: "grid", gap: "0.4vh" }}

@@ -55,3 +55,21 @@ it("how much the voice says is chosen before, kept in this browser, and not aske
   await user.click(screen.getByRole("button", { name: "Mute the voice" }));
   expect(screen.queryByRole("radiogroup", { name: "What the voice says" })).toBeNull();
 });
+
+it("opens with a line that takes none of the session's time; a second press leaves the rest of it out", async () => {
+  const { user } = open();
+  await user.click(await screen.findByRole("button", { name: "Show it as text" }, { timeout: 8000 }));
+  await user.click(screen.getByRole("button", { name: "Start" }));
+  expect(screen.getByText(/Warm-up\. \d minutes, 6 movements\./)).toBeInTheDocument();
+  expect(screen.getAllByRole("listitem").length).toBeGreaterThan(0);
+  await user.click(screen.getByRole("button", { name: "Start now" }));
+  expect(await screen.findByRole("progressbar", { name: "Session" })).toHaveAttribute("aria-valuenow", "0");
+  await waitFor(() => expect(document.querySelector("[data-caption]")).toHaveTextContent(/Next: Shoulder circles/));
+}, 30_000);
+
+it("where only the count is said, it starts at once", async () => {
+  localStorage.setItem("kind-grip.sound", JSON.stringify({ captions: true, coach: "count" }));
+  const { user } = open();
+  await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
+  expect(await screen.findByRole("progressbar", { name: "Session" })).toBeInTheDocument();
+});

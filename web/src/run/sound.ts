@@ -17,6 +17,13 @@ export interface SoundChoice {
   voice: boolean;
   /** How much the voice says. */
   coach: CoachLevel;
+  /** What it says is shown as well. */
+  captions: boolean;
+}
+
+/** Whether this browser can speak. The list is made on being asked for the first time. */
+export function hasVoice(): boolean {
+  return typeof speechSynthesis !== "undefined" && speechSynthesis.getVoices().length > 0;
 }
 
 /** Plays the cues of one timeline while the run goes; `placeAt` tells where it is, in seconds. */
@@ -89,7 +96,8 @@ export class CuePlayer {
     }
   }
 
-  private say(text: string): void {
+  /** Before the cues: a line of its own. */
+  say(text: string): void {
     if (!this.choice.voice || typeof speechSynthesis === "undefined") return;
     const speech = new SpeechSynthesisUtterance(text);
     speech.rate = 1.05;

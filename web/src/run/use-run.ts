@@ -3,17 +3,20 @@ import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "r
 import { wordsOf } from "@kind-grip/core/language";
 import { easierForm } from "@kind-grip/core/library";
 import {
+  captionAt,
   coachFor,
   cuesOf,
   end,
   isOver,
   jump,
   newClock,
+  openingLine,
   pause,
   placeAt,
   play,
   relay,
-  type CoachLevel,
+  speechSec,
+  type Cue,
   type MarkKind,
   type RunClock,
 } from "@kind-grip/core/run";
@@ -21,12 +24,14 @@ import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { CuePlayer, type SoundChoice } from "./sound";
+import { CuePlayer, hasVoice, type SoundChoice } from "./sound";
 import { keepUnderWay, type RunUnderWay } from "./run-store";
 
 const KEEP_EVERY_MS = 1000;
 /** Going back within this much of an item's start goes to the item before. */
 const BACK_GRACE_SEC = 3;
+/** Silence between what is said beforehand and the clock. */
+const OPENING_STAYS_SEC = 0.6;
 
 interface UseRunOptions {
   programId: string;
@@ -93,16 +98,28 @@ export function useRun({
     return () => clearTimeout(timer);
   }, [clock]);
 
-  const players = useRef(new Map<Timeline, { player: CuePlayer; coach: CoachLevel }>());
+  const cues = useMemo(() => cuesOf(timeline, wordsOf(library), coachFor(library, sound.coach)), [timeline, library, sound.coach]);
+  const players = useRef(new WeakMap<readonly Cue[], CuePlayer>());
+  const playerOf = useCallback((of: readonly Cue[], choice: SoundChoice) => {
+    const player = players.current.get(of) ?? new CuePlayer(of, choice);
+    players.current.set(of, player);
+    player.choose(choice);
+    return player;
+  }, []);
   useEffect(() => {
-    const made = players.current.get(timeline);
-    const player =
-      made?.coach === sound.coach ? made.player : new CuePlayer(cuesOf(timeline, wordsOf(library), coachFor(library, sound.coach)), sound);
-    players.current.set(timeline, { player, coach: sound.coach });
-    player.choose(sound);
+    const player = playerOf(cues, sound);
     if (clock.status === "running") player.play(() => placeAt(clock, performance.now()));
     return () => player.stop();
-  }, [timeline, clock, sound, library]);
+  }, [cues, clock, sound, playerOf]);
+
+  // What is said before the clock starts takes none of its time.
+  const [opening, setOpening] = useState<string | null>(null);
+  const openingTimer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  useEffect(() => {
+    // Asked once beforehand: a browser makes its list of voices only then.
+    hasVoice();
+    return () => clearTimeout(openingTimer.current);
+  }, []);
 
   const state = useRef({ clock, session, marks, startedAt });
   state.current = { clock, session, marks, startedAt };
@@ -136,16 +153,27 @@ export function useRun({
   const atSec = placeAt(clock, performance.now());
   const position = positionAt(timeline, Math.min(atSec, timeline.totalSec - 0.001));
 
+  const begin = () => {
+    setOpening(null);
+    setStartedAt((before) => before ?? new Date(practiceNow()).toISOString());
+    setClock((now) => play(now, performance.now()));
+  };
   const go = useCallback((toSec: number) => setClock((now) => jump(now, toSec, performance.now())), []);
   const itemIndex = position ? timeline.items.findIndex((span) => span.itemId === position.segment.itemId) : 0;
   const actions = {
     start: () => {
-      setStartedAt((before) => before ?? new Date(practiceNow()).toISOString());
-      setClock((now) => play(now, performance.now()));
+      clearTimeout(openingTimer.current);
+      const line = openingLine(session.name, timeline, wordsOf(library), { level: sound.coach });
+      const heard = (sound.voice && hasVoice()) || sound.captions;
+      // Pressed again while it is said: the rest of it is left out.
+      if (line === null || !heard || opening !== null || startedAt !== null) return begin();
+      setOpening(line);
+      playerOf(cues, sound).say(line);
+      openingTimer.current = setTimeout(begin, (speechSec(line) + OPENING_STAYS_SEC) * 1000);
     },
     toggle: () => {
       if (clock.status === "running") setClock(pause(clock, performance.now()));
-      else actions.start();
+      else begin();
     },
     back: () => {
       const span = timeline.items[itemIndex];
@@ -194,7 +222,10 @@ export function useRun({
     setClock((now) => relay(now, sameMoment(segment, position!.intoSec, next), next.totalSec, performance.now()));
   }
 
-  return { runId, session, written, timeline, clock, atSec, position, itemIndex, marks, startedAt, ...actions };
+  /** What is being said now, where it is to be read. */
+  const caption = !sound.captions ? null : (opening ?? (clock.status === "running" ? captionAt(cues, atSec) : null));
+
+  return { runId, session, written, timeline, clock, atSec, position, itemIndex, marks, startedAt, opening, caption, ...actions };
 }
 
 /** The same bout in a recompiled timeline, as far into it as before. */

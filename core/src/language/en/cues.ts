@@ -20,6 +20,13 @@ export const cues = {
   step: "Step {{count}}",
   slide: "Slide {{count}}",
   lastOne: "Last one.",
+  opening: "{{session}}. {{minutes}} minutes, {{count}} movements. Go along easily, and stop if it hurts.",
+  toMobility: "Now we move through the range.",
+  toStretch: "Now we stretch.",
+  toGlide: "Now the nerves glide.",
+  toStrengthen: "Now we work against a load.",
+  toRelease: "And now let go.",
   finished: "Done. Shake out.",
+  closing: "Done. Let the hands hang and breathe. Say now if anything hurt.",
   paused: "Paused",
 } as const;
