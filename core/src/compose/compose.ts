@@ -10,7 +10,8 @@ import { type Wanted } from "./targets";
 import { x } from "./standing";
 import { outdone, withoutOutdone } from "./outdone";
 import { searched } from "./search";
-import { proposalFrom, type Proposal, type ProposalNames } from "./proposal";
+import { withRoom } from "./pairs";
+import { arrangedIn, proposalFrom, type Proposal, type ProposalNames } from "./proposal";
 
 export interface ComposeInput extends ProposalNames {
   needs: readonly RegionNeed[];
@@ -89,16 +90,10 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
   const ask = (solve: Solver, stage: Stage, effort: Effort) => solve(modelOf(candidates, wanted, limits, locked, stage).lp, effort);
   const chosenIn = ({ columns }: Pick<Solved, "columns">) => candidates.filter((_, i) => (columns.get(x(i)) ?? 0) > 0.5);
   const startFrom = (chosen: readonly Candidate[]) => columnsOf(candidates, new Set(chosen.map((each) => candidates.indexOf(each))));
+  const finished = (chosen: readonly Candidate[], within: ComposeLimits) =>
+    dosed(library, filledUp(chosen, wholeOnes, wanted, within), wanted, within, locks);
   const proposed = (chosen: readonly Candidate[], gap: number): Proposal => ({
-    ...proposalFrom(
-      candidates,
-      left,
-      wanted,
-      limits,
-      dosed(library, filledUp(chosen, wholeOnes, wanted, limits), wanted, limits, locks),
-      input,
-      makeId,
-    ),
+    ...proposalFrom(library, candidates, left, wanted, limits, withPairs(library, chosen, limits, finished), input, makeId),
     gap,
   });
   /** Searched once, whoever asks; nothing where a locked item is none that there is. */
@@ -155,6 +150,26 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
       return found;
     },
   };
+}
+
+/** Finished, and once more in the time that its pairs save; the first where the second no longer fits without them. */
+function withPairs(
+  library: Library,
+  chosen: readonly Candidate[],
+  limits: ComposeLimits,
+  finished: (chosen: readonly Candidate[], within: ComposeLimits) => Candidate[],
+): Candidate[] {
+  const plain = finished(chosen, limits);
+  const saved = arrangedIn(library, plain, limits);
+  if ([...saved.values()].every(({ savedSec }) => savedSec === 0)) return plain;
+  const fuller = finished(
+    chosen,
+    withRoom(limits, (slot) => saved.get(slot)!.savedSec),
+  );
+  const fits = [...arrangedIn(library, fuller, limits)].every(
+    ([slot, { order, savedSec }]) => order.reduce((sum, { sec }) => sum + sec, -savedSec) <= limits.slotSec[slot] + 1e-9,
+  );
+  return fits ? fuller : plain;
 }
 
 function sameItems(one: Proposal, other: Proposal): boolean {

@@ -1,11 +1,12 @@
 /** A solution read back: sessions in order, why each item is there, and what could not be covered and why. */
-import type { KitKind, Region, Setting, WorkPosture } from "../library";
+import type { KitKind, Library, Region, Setting, WorkPosture } from "../library";
 import type { Program } from "../program";
 import { SLOT_KINDS, type ShiftSession, type SlotKind } from "../session";
 import type { Candidate, Kind, Left, Place } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { targetsOf, type Target, type Wanted } from "./targets";
 import { aimsMissed, type AimMissed } from "./aims";
+import { arranged, withRoom, type Arranged } from "./pairs";
 import { changeOvers, inOrder, standOf } from "./shape";
 
 export interface ItemReason {
@@ -67,6 +68,7 @@ export interface ProposalNames {
 
 /** @param chosen the candidates that are in, with their final doses @param makeId ids for the sessions */
 export function proposalFrom(
+  library: Library,
   candidates: readonly Candidate[],
   left: readonly Left[],
   wanted: Wanted,
@@ -75,13 +77,16 @@ export function proposalFrom(
   { name, sessionNames }: ProposalNames,
   makeId: () => string,
 ): Omit<Proposal, "gap"> {
-  const bySlot = (slot: SlotKind) =>
-    inOrder(
-      chosen.filter((each) => each.slot === slot),
-      limits.settings,
-    );
+  const inSlots = arrangedIn(library, chosen, limits);
+  const bySlot = (slot: SlotKind) => inSlots.get(slot)!.order;
+  const usedIn = (slot: SlotKind) => bySlot(slot).reduce((sum, { sec }) => sum + sec, 0) - inSlots.get(slot)!.savedSec;
   const sessions = SLOT_KINDS.flatMap((slot) => {
-    const items = bySlot(slot).map(({ item, share }) => (share === 1 ? item : { ...item, doseShare: share }));
+    const { paired } = inSlots.get(slot)!;
+    const items = bySlot(slot).map(({ item, share }) => ({
+      ...item,
+      ...(share !== 1 && { doseShare: share }),
+      ...(paired.has(item.id) && { pairedWithNext: true }),
+    }));
     return items.length === 0 ? [] : [{ id: makeId(), name: sessionNames[slot], slot, items }];
   });
   const reasons = new Map(chosen.map((each) => [each.item.id, reasonOf(each, wanted)]));
@@ -106,7 +111,7 @@ export function proposalFrom(
   return {
     program: { name, style: limits.style, weeks: limits.weeks, sessions },
     reasons,
-    seconds: new Map(SLOT_KINDS.map((slot) => [slot, bySlot(slot).reduce((sum, { sec }) => sum + sec, 0)])),
+    seconds: new Map(SLOT_KINDS.map((slot) => [slot, usedIn(slot)])),
     met,
     unmet,
     changeOvers: new Map(
@@ -117,16 +122,30 @@ export function proposalFrom(
     ),
     spare: SLOT_KINDS.flatMap((slot) => {
       const here = bySlot(slot);
-      const usedSec = here.reduce((sum, { sec }) => sum + sec, 0);
+      const usedSec = usedIn(slot);
       if (here.length === 0 || usedSec >= WELL_USED * limits.slotSec[slot]) return [];
       const remembered = new Set(chosen.map(({ movement }) => movement.id)).size;
       const because = here.length >= limits.mostItems ? "items" : remembered >= limits.mostMovements ? "movements" : "nothing";
       return [{ slot, usedSec, because } as const];
     }),
-    missed: aimsMissed(chosen, candidates, limits),
+    missed: aimsMissed(
+      chosen,
+      candidates,
+      withRoom(limits, (slot) => inSlots.get(slot)!.savedSec),
+    ),
     covered: weight === 0 ? 1 : targets.reduce((sum, each) => sum + each.need * Math.min(each.target, points(each)), 0) / weight,
     places: new Map(chosen.map(({ item, slot, movement, share }) => [item.id, { slot, movementId: movement.id, share }])),
   };
+}
+
+/** Each session in order, with the pairs that save time in it. */
+export function arrangedIn(library: Library, chosen: readonly Candidate[], limits: ComposeLimits): Map<SlotKind, Arranged> {
+  return new Map(
+    SLOT_KINDS.map((slot) => {
+      const here = chosen.filter((each) => each.slot === slot);
+      return [slot, arranged(library, inOrder(here, limits.settings), limits)];
+    }),
+  );
 }
 
 /** A session is well used from here. */

@@ -40,5 +40,5 @@ export { DEFAULT_TIMING, doseInForm, type FormTiming, type FormTimings } from ".
 export { compileGroup, compilePerson, groupWaits, type ItemSpan, type Segment, type SegmentKind, type Timeline } from "./timeline";
 export { positionAt, type Phase, type Position } from "./position";
 export { sessionTotals, type PerSide, type RegionShare, type SessionTotals, type TorqueOf } from "./totals";
-export { alternatingSaving } from "./saving";
+export { alternatingSaving, savedIn, type Saved } from "./saving";
 export { addItem, changeItem, duplicateItem, moveItem, removeItem, setPersonalForm } from "./edit";

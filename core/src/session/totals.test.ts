@@ -11,6 +11,7 @@ import {
   duplicateItem,
   moveItem,
   removeItem,
+  savedIn,
   sessionTotals,
   setPersonalForm,
   type Dose,
@@ -106,6 +107,28 @@ describe("the slot as a ruler", () => {
     expect(rulerOf(timeline, slotSec)).toEqual({ slotSec, usedSec: 176, spareSec, overSec, beyond });
   });
   it("without length is refused", () => expect(() => rulerOf(timeline, 0)).toThrow(RangeError));
+});
+
+describe("what a session saves", () => {
+  const timings = sampleTimings(8, 3);
+  it("is the difference to one side after the other: 143 s against 171 s", () => {
+    const alternating = sampleItem({ kind: "holds", reps: 3, holdSec: 20, restSec: 10 }, { sides: "alternating" });
+    expect(savedIn(sampleSession([alternating]), timings)).toEqual({ alternatingSec: 28, pairedSec: 0 });
+  });
+  it("and to one item after the other", () => {
+    const rested = { kind: "holds" as const, reps: 3, holdSec: 10, restSec: 40 };
+    const [first, second] = [sampleItem(rested, { pairedWithNext: true }), sampleItem(rested)];
+    const session = sampleSession([first, second]);
+    const apart = compilePerson(sampleSession([{ ...first, pairedWithNext: false }, second]), timings).totalSec;
+    expect(savedIn(session, timings)).toEqual({ alternatingSec: 0, pairedSec: apart - compilePerson(session, timings).totalSec });
+    expect(savedIn(session, timings).pairedSec).toBeGreaterThan(0);
+  });
+  it("is nothing where sides are done together or in turn", () => {
+    expect(savedIn(sampleSession([sampleItem({ kind: "holds", reps: 3, holdSec: 20, restSec: 10 }, { sides: "inTurn" })]), timings)).toEqual({
+      alternatingSec: 0,
+      pairedSec: 0,
+    });
+  });
 });
 
 describe("edits", () => {

@@ -7,7 +7,7 @@ import { findingsOf, needFindings } from "@kind-grip/core/baseline";
 import { limitsWith, USUAL_LIMITS, type ComposeLimits, type Notch, type Taste } from "@kind-grip/core/compose";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
-import { type Style } from "@kind-grip/core/library";
+import type { KitKind, Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import type { HomeSlot } from "@kind-grip/core/session";
 import { notHeldOut } from "@kind-grip/core/safety";
@@ -32,6 +32,7 @@ import { Limits } from "./Limits";
 import { type Locks, Sessions } from "./ProposedSessions";
 import { NeedsMet } from "./NeedsMet";
 import { startKey } from "../program/StartsList";
+import { BuyKitDialog } from "./BuyKitDialog";
 import { AtHome } from "./AtHome";
 import { WhoDiffers } from "./WhoDiffers";
 import { OneNotch } from "./OneNotch";
@@ -112,6 +113,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const [excluded, setExcluded] = useState<readonly string[]>([]);
   const [taken, setTaken] = useState<Taste | null>(null);
   const [takenHome, setTakenHome] = useState<ReadonlySet<HomeSlot>>(new Set());
+  const [buying, setBuying] = useState<{ kind: KitKind; count: number } | null>(null);
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const askAnew = () => {
     setAskedLocks(locked);
@@ -228,12 +230,18 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           {state.proposal && state.stage === "best" && (
             <>
               <AtHome sessions={state.home} taken={takenHome} onTake={setTakenHome} />
-              <OneNotch gains={state.notches} onTry={tryNotch} kitAt={`/crews/${crew.id}/settings`} />
+              <OneNotch
+                gains={state.notches}
+                onTry={tryNotch}
+                onBuy={(kind, count) => setBuying({ kind, count })}
+                kitAt={`/crews/${crew.id}/settings`}
+              />
               <OtherPrograms best={state.proposal} alternatives={state.alternatives} taken={taken} onTake={setTaken} />
             </>
           )}
         </Box>
       </Box>
+      {buying && <BuyKitDialog crew={crew} {...buying} onClose={() => setBuying(null)} />}
     </>
   );
 }

@@ -1,7 +1,8 @@
-/** What one notch of each limit would bring, the most first: to be tried here, or, for kit, as a shopping list. */
+/** What one notch of each limit would bring, the most first: to be tried here, or, for kit, as a shopping list to buy from. */
 import { Box, Button, Typography } from "@mui/material";
 import { Link } from "react-router";
 import type { Notch, NotchGain } from "@kind-grip/core/compose";
+import type { KitKind } from "@kind-grip/core/library";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -9,11 +10,12 @@ import { useWords } from "../base/library";
 interface OneNotchProps {
   gains: readonly NotchGain[] | undefined;
   onTry(notch: Notch): void;
+  onBuy(kind: KitKind, count: number): void;
   /** Where the crew's kit is kept. */
   kitAt: string;
 }
 
-export function OneNotch({ gains, onTry, kitAt }: OneNotchProps) {
+export function OneNotch({ gains, onTry, onBuy, kitAt }: OneNotchProps) {
   const words = useWords();
   if (!gains) return null;
   const nameOf = (notch: Notch): string => {
@@ -46,6 +48,12 @@ export function OneNotch({ gains, onTry, kitAt }: OneNotchProps) {
             }),
           ),
         );
+  const press = ({ notch }: NotchGain) => {
+    const name = nameOf(notch);
+    return notch.kind === "kit"
+      ? { text: t("Buy"), label: t("Buy: {{name}}", { name }), act: () => onBuy(notch.kit, notch.count) }
+      : { text: t("Try it"), label: t("Try: {{name}}", { name }), act: () => onTry(notch) };
+  };
   const list = (label: string, of: readonly NotchGain[], kit: boolean) =>
     of.length > 0 && (
       <Box component="section" aria-label={label}>
@@ -69,16 +77,9 @@ export function OneNotch({ gains, onTry, kitAt }: OneNotchProps) {
                 <strong>{nameOf(gain.notch)}</strong>
                 <Typography sx={{ color: "text.secondary", lineHeight: 1.3 }}>{brings(gain)}</Typography>
               </Box>
-              {!kit && (
-                <Button
-                  size="small"
-                  variant="outlined"
-                  onClick={() => onTry(gain.notch)}
-                  aria-label={t("Try: {{name}}", { name: nameOf(gain.notch) })}
-                >
-                  {t("Try it")}
-                </Button>
-              )}
+              <Button size="small" variant="outlined" onClick={press(gain).act} aria-label={press(gain).label}>
+                {press(gain).text}
+              </Button>
             </Box>
           ))}
         </Box>

@@ -3,13 +3,14 @@ import { Box, Button, Typography } from "@mui/material";
 import { Lock, LockOpen, X } from "lucide-react";
 import type { Proposal } from "@kind-grip/core/compose";
 import { clockText } from "@kind-grip/core/units";
-import type { SlotKind } from "@kind-grip/core/session";
+import { savedIn, type Session, type SlotKind } from "@kind-grip/core/session";
 import type { Words } from "@kind-grip/core/language";
 import { t } from "../base/words";
-import { useWords } from "../base/library";
+import { useLibrary, useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { type Question } from "./use-proposal";
 import { type Editable } from "./Limits";
+import { savedText } from "../program/saved-text";
 import { SESSION_NAMES } from "../program/session-names";
 
 export type Locks = NonNullable<Question["locked"]>;
@@ -28,6 +29,11 @@ export function Sessions({
   onExclude(movementId: string): void;
 }) {
   const words = useWords();
+  const library = useLibrary();
+  const savedLine = (session: Session) => {
+    const saved = savedText(savedIn(session, library.timings));
+    return saved === undefined ? "" : ` · ${saved.toLowerCase()}`;
+  };
   return proposal.program.sessions.map((session) => (
     <Box component="section" key={session.slot} aria-label={SESSION_NAMES[session.slot]} sx={{ mb: 3 }}>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, borderBottom: "2px solid", borderColor: "line", pb: 0.5 }}>
@@ -39,6 +45,7 @@ export function Sessions({
             {(proposal.changeOvers.get(session.slot) ?? 0) > 0 &&
               ` · ${t("{{count}} changes of place or kit", { count: proposal.changeOvers.get(session.slot)!, defaultValue_one: "{{count}} change of place or kit" })}`}
             {spareText(proposal, session.slot)}
+            {savedLine(session)}
           </Box>
         </Typography>
       </Box>

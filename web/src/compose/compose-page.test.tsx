@@ -207,13 +207,31 @@ describe("what one notch buys", () => {
     expect(section.getByText("One more movement to remember").closest("li")).toHaveTextContent("a little more here and there");
     const kit = within(section.getByRole("region", { name: "Kit, what brings most first" }));
     expect(kit.getByRole("listitem")).toHaveTextContent(/2 × hammers.*strength and .* relief/i);
-    expect(kit.queryByRole("button")).toBeNull();
+    expect(kit.getByRole("button", { name: /Buy: 2 × hammers/i })).toBeInTheDocument();
     expect(kit.getByRole("link", { name: "Kit of the crew" })).toHaveAttribute("href", `/crews/${crew.id}/settings`);
     await user.click(section.getByRole("button", { name: "Try: 2 more minutes: pre-shift" }));
     const { input } = await question(2);
     expect(input.limits.slotSec.preShift).toBe(crew.slots.preShift + 120);
     expect(input.limits.kit).toEqual(crew.kit);
     expect(screen.queryByRole("region", { name: "What one notch buys" })).toBeNull();
+  });
+  it("what is bought is put with the kit, as many and as heavy as said, composed with, and can be taken back", async () => {
+    notches = [gain({ kind: "kit", kit: "dumbbell", count: 8 })];
+    let now = crew;
+    const put = (body: unknown) => (now = { ...now, ...(body as { crew: object }).crew, version: now.version + 1 });
+    const { server, user } = open({ [`GET /crews/${crew.id}`]: () => now, [`PUT /crews/${crew.id}`]: put });
+    await answer(1, FIRST(), BEST());
+    await user.click(await screen.findByRole("button", { name: /Buy: 8 × dumbbell/i }));
+    const dialog = within(await screen.findByRole("dialog"));
+    const count = dialog.getByRole("textbox", { name: "How many" });
+    await user.clear(count);
+    await user.type(count, "2");
+    await user.click(dialog.getByRole("button", { name: "Put it with the kit" }));
+    const { input } = await question(2);
+    expect(input.limits.kit).toEqual([...crew.kit, { kind: "dumbbell", massKg: 1, count: 2 }]);
+    expect(server.calls("PUT")).toHaveLength(1);
+    await user.click(await screen.findByRole("button", { name: "Undo" }));
+    expect((await question(3)).input.limits.kit).toEqual(crew.kit);
   });
   it("says so when nothing would bring anything", async () => {
     open();

@@ -1,8 +1,9 @@
 /** The two-hand score: a session to scale in seconds, left hand above the spine, right hand below, the slot as a ruler. */
 import { SortableContext, horizontalListSortingStrategy } from "@dnd-kit/sortable";
 import { Box, Typography } from "@mui/material";
-import { useEffect, useRef, useState, type KeyboardEvent } from "react";
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
 import {
+  savedIn,
   boutsOf,
   duplicateItem,
   moveItem,
@@ -22,6 +23,7 @@ import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
 import { SideMark } from "../../parts/SideMark";
 import { countOf, lengthOf, nudged } from "../dose-edit";
+import { savedText } from "../saved-text";
 import { useEdit, useProgramEditor } from "../program-editor";
 import { BoutMark } from "./BoutMark";
 import { EdgeHandle } from "./EdgeHandle";
@@ -48,6 +50,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
   /** Gone along by keyboard: a tab too narrow for its name says it. */
   const [byKeyboard, setByKeyboard] = useState(false);
   const room = useWidth(frame);
+  const saved = useMemo(() => savedText(savedIn(session, library.timings)), [session, library]);
   const scaleSec = scaleSecOf(timeline.totalSec, slotSec);
   const pxPerSec = Math.max(0.8, (room - 14) / scaleSec);
   const width = scaleSec * pxPerSec + 14;
@@ -185,6 +188,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
         </Box>
       </Box>
       <ItemList session={session} timeline={timeline} />
+      {saved !== undefined && <Typography sx={{ mt: 1, color: "text.secondary" }}>{saved}.</Typography>}
     </>
   );
 }
