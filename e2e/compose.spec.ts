@@ -1,4 +1,4 @@
-/** Compose, lock two, change the kit, fit to seven minutes, switch style, give one person an easier form, print the sheets. */
+/** Compose, look at three, take one, lock two, buy two dumbbells, fit to five minutes, switch style, one person easier, print. */
 import { expect, test } from "@playwright/test";
 import { signIn, toStep } from "./browser";
 
@@ -33,9 +33,9 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await expect(page.getByRole("region", { name: "Warm-up" })).toContainText(/[67]:\d\d of 7:00/);
   });
 
-  await test.step("look at others side by side, take one, go back", async () => {
+  await test.step("look at three side by side, take one, go back", async () => {
     const beside = page.getByRole("region", { name: "Side by side" });
-    await expect(beside.getByRole("listitem")).not.toHaveCount(1);
+    await expect(beside.getByRole("listitem")).toHaveCount(3);
     const shown = () => page.getByRole("region", { name: "After the shift" }).getByRole("listitem").allInnerTexts();
     const before = await shown();
     await beside
@@ -67,7 +67,13 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     for (const name of names) await expect(page.getByRole("button", { name: name.replace("Lock", "Unlock") })).toBeVisible();
   });
 
-  await test.step("another kit is another program", async () => {
+  await test.step("at home and on days off: shown with what is new, one taken along", async () => {
+    const home = page.getByRole("region", { name: "At home and on days off" });
+    await expect(home.getByRole("group", { name: "Day off" }).getByRole("listitem").first()).toBeVisible();
+    await expect(home.getByRole("group", { name: "Day off" })).toContainText(/glide/i);
+  });
+
+  await test.step("without dumbbells the shopping list has them: two are bought, and composed with", async () => {
     await page.getByRole("link", { name: /^Settings of/ }).click();
     await page.getByRole("button", { name: "Remove kit line 3" }).click();
     const saved = page.waitForResponse((answer) => answer.request().method() === "PUT" && answer.url().endsWith(`/crews/${spa}`));
@@ -76,6 +82,15 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await page.goto(`/crews/${spa}/program/compose`);
     await expect(settled).toBeVisible();
     await expect(page.getByRole("region", { name: "Needs of the work" })).toContainText(/dumbbells/);
+    await page.getByRole("button", { name: /^Buy: \d+ × dumbbells/i }).click();
+    const dialog = page.getByRole("dialog", { name: /^Dumbbell/ });
+    await dialog.getByRole("textbox", { name: "How many" }).fill("2");
+    await dialog.getByRole("button", { name: "Put it with the kit" }).click();
+    await expect(page.getByText(/^2 × dumbbells? 1 kg is with the kit/i)).toBeVisible();
+    await expect(page.getByText(/Working it out|A first answer/)).toBeVisible();
+    await expect(settled).toBeVisible();
+    await expect(page.getByRole("button", { name: /^Buy: \d+ × dumbbells/i })).toHaveCount(0);
+    await page.getByRole("region", { name: "At home and on days off" }).getByRole("button", { name: "Day off" }).click();
     await page.getByRole("button", { name: "Make it a program" }).click();
     await expect(page.getByRole("textbox", { name: "Name of the program" })).toHaveValue("Stillwater hands");
   });
@@ -97,13 +112,13 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await expect(page.getByRole("button", { name: /Short hold/ })).toBeVisible();
   });
 
-  await test.step("the last session to seven minutes, to the second", async () => {
+  await test.step("the last session to five minutes, to the second", async () => {
     await page
       .getByRole("group", { name: "Sessions" })
       .getByRole("button", { name: /After the shift/ })
       .click();
     await page.getByRole("button", { name: /Fit to a length|over: fit it/ }).click();
-    await page.getByRole("textbox", { name: "Minutes" }).fill("7");
+    await page.getByRole("textbox", { name: "Minutes" }).fill("5");
     await page.keyboard.press("Enter");
     await page.getByRole("button", { name: /^Make it / }).click();
     const told = await page.getByText(/After the shift takes \d:\d\d now/).textContent();
@@ -111,8 +126,8 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
       .match(/(\d):(\d\d) now/)!
       .slice(1)
       .map(Number);
-    expect(minutes! * 60 + seconds!).toBeLessThanOrEqual(7 * 60);
-    expect(minutes! * 60 + seconds!).toBeGreaterThan(5 * 60);
+    expect(minutes! * 60 + seconds!).toBeLessThanOrEqual(5 * 60);
+    expect(minutes! * 60 + seconds!).toBeGreaterThan(3.5 * 60);
   });
 
   await test.step("one person does an easier form", async () => {

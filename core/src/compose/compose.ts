@@ -60,6 +60,8 @@ export interface Alternative {
 const COVER_SHARE = 0.6;
 /** The later aims are looked for this near to their best. */
 const LATER_GAP = 0.02;
+/** Beside the best: three to choose from. */
+const ENOUGH_OTHERS = 2;
 /** What the later aims may cost the cover, the finishing of doses with it; what costs more was a search that ran out of time. */
 const MAY_COST = 0.985;
 
@@ -142,7 +144,14 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
       const { chosen, answer, ...kept } = reached;
       const found: Alternative[] = [];
       for (const taste of TASTES) {
-        const solved = await ask(solve, { aim: taste, ...kept }, { ...effort, start: startFrom(chosen) });
+        // Other movements are asked for where nothing else is different enough to choose from.
+        if (taste === "others" && found.length >= ENOUGH_OTHERS) continue;
+        const known = new Set(
+          [answer, ...found.map((other) => other.proposal)].flatMap(({ places }) =>
+            [...places.values()].map(({ movementId }) => movementId),
+          ),
+        );
+        const solved = await ask(solve, { aim: taste, ...kept, known }, { ...effort, start: startFrom(chosen) });
         const proposal = solved && proposed(chosenIn(solved), Infinity);
         const others = [answer, ...found.map((other) => other.proposal)];
         if (proposal && !others.some((other) => sameItems(other, proposal))) found.push({ taste, proposal });

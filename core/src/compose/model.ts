@@ -26,10 +26,10 @@ export type Stage =
   | { aim: "fill"; covered: number; light: number }
   | { aim: "few"; covered: number; light: number; filled: number }
   /** Another program that is nearly as good, after somebody's taste. */
-  | { aim: Taste; covered: number; light: number; filled: number };
+  | { aim: Taste; covered: number; light: number; filled: number; known: ReadonlySet<string> };
 
-/** As few movements to remember as can be · as many different ones · as few items with kit in the hand. */
-export const TASTES = ["fewest", "variety", "leastKit"] as const;
+/** As few movements to remember as can be · as many different ones · as few items with kit in the hand · few of those that are known. */
+export const TASTES = ["fewest", "variety", "leastKit", "others"] as const;
 export type Taste = (typeof TASTES)[number];
 /** What a taste may cost the aims before it. */
 export const KEPT_BY_TASTE = 0.93;
@@ -73,7 +73,8 @@ export function modelOf(
   const whole = light.map(([count, column]): Term => [-count, column]);
   const withKit = candidates.flatMap(({ movement, item }, i): Term[] => (kitOf(movement, item.formId).length > 0 ? [[-1, x(i)]] : []));
   const variety = few.map(([, column]): Term => [1, column]);
-  const objective = { cover, whole, fill, few, fewest: few, variety, leastKit: withKit }[stage.aim];
+  const again = movementsOf(candidates).flatMap((id): Term[] => ("known" in stage && stage.known.has(id) ? [[-1, y(id)]] : []));
+  const objective = { cover, whole, fill, few, fewest: few, variety, leastKit: withKit, others: again }[stage.aim];
   const binaries = [
     ...candidates.map((_, i) => x(i)),
     ...movementsOf(candidates).map(y),

@@ -14,6 +14,7 @@ const TASTES: Readonly<Record<Taste, string>> = {
   fewest: t("Fewest to remember"),
   variety: t("Most variety"),
   leastKit: t("Least kit"),
+  others: t("Other movements"),
 };
 
 interface OtherProgramsProps {
