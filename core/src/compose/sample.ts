@@ -34,20 +34,22 @@ export const SAMPLE_NAMES: ProposalNames = {
 };
 
 /**
- * What covering alone reaches, as a share of what is asked for: every whole dose and a light one beside it, in the same limits and the
- * same shape. The yardstick of what the later aims cost.
+ * What covering alone reaches, as a share of what is asked for, in the same limits and the same shape. The yardstick of what the later
+ * aims cost.
+ * @param lightOnes with a light dose of everything beside the whole one, which composing does not allow
  */
 export async function pureCover(
   { library, limits, needs, opposites }: Pick<ComposeInput, "library" | "limits" | "needs" | "opposites">,
   makeId: () => string,
   solve: Solver,
   effort: Effort,
+  lightOnes = true,
 ): Promise<number> {
   const wanted = { needs: neediest(needs), strengthNeeds: neediest(needs, "strengthNeed"), opposites };
   const { candidates } = candidatesFor(library, library.movements, limits, makeId);
   const both = candidates.flatMap((each) => {
     const light = doseLadder(each.item.dose).find(({ share, dose }) => share <= 0.75 && countsAsDose(each.movement, dose));
-    if (!light || each.movement.phase === "glide") return [each];
+    if (!lightOnes || !light || each.movement.phase === "glide") return [each];
     const lighter = candidateAt(library, each.movement, { ...each.item, dose: light.dose }, light.share, each.slot, limits);
     return lighter ? [each, lighter] : [each];
   });

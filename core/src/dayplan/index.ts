@@ -2,6 +2,7 @@
 export { clashesOf, type Clash, type ClashKind, type Placed } from "./clashes";
 export { GRID_MIN, WEEK_DOCUMENT, Placement, WeekPlan, onGrid } from "./placement";
 export { SPACING } from "./rules";
+export { hasRoomFor } from "./day-room";
 export { suggestStart } from "./suggest";
 export { dayProblem, joined, REACH_MIN, type Job, type DayProblem, type WantedSession, type SessionRequest } from "./day-problem";
 export { formGroups, mostWithKit, type Group } from "./groups";

@@ -5,7 +5,7 @@ import type { Library, Movement } from "@kind-grip/core/library";
 import { startComposer, type StartedComposer } from "./start-composer";
 
 /** Changes come in bursts: a stepper held down, a slider pulled. */
-const AFTER_MS = 350;
+const AFTER_MS = 200;
 
 export interface ProposalState {
   proposal?: Proposal;

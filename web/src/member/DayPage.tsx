@@ -4,6 +4,7 @@ import { Check, Hand, Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
+import { hasRoomFor } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
@@ -24,15 +25,18 @@ export default function DayPage() {
   const zone = day.crew.timeZone;
   const now = practiceTime(phone);
   const today = dateAt(now, zone);
-  const off = day.offDays.includes(today);
   const isDone = (entry: MemberSession) => entry.done || (entry.placementId !== null && done.includes(entry.placementId));
   const dayOf = (entry: MemberSession) => dateAt(Date.parse(entry.startsAt!), zone);
   const todays = sessions.filter((entry) => dayOf(entry) === today);
+  const off = day.offDays.includes(today);
+  // What is planned for the shift comes first: where that is all a day may have, nothing is added at home.
+  const planned = todays.map(({ session }) => session);
+  const alone = home.filter(({ session }) => (off || session.slot === "home") && hasRoomFor(library, planned, session));
   const later = sessions.filter((entry) => dayOf(entry) > today);
   const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
   const still = [
     ...new Set(
-      [...todays, ...anyTime, ...home].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
+      [...todays, ...anyTime, ...alone].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
     ),
   ];
   return (
@@ -83,12 +87,7 @@ export default function DayPage() {
             isDone={isDone}
             none={next ? undefined : words.member("nothingToday")}
           />
-          <List
-            title={words.member(off ? "offDay" : "atHome")}
-            entries={home.filter(({ session }) => off || session.slot === "home")}
-            zone={zone}
-            isDone={isDone}
-          />
+          <List title={words.member(off ? "offDay" : "atHome")} entries={alone} zone={zone} isDone={isDone} />
           <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />
           <List title={words.member("anyTime")} entries={anyTime} zone={zone} isDone={isDone} />
         </>

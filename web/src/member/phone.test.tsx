@@ -204,3 +204,16 @@ it("before it is followed: how much the voice says, as text too, and the short v
   await user.click(screen.getByRole("button", { name: "Keep it" }));
   await waitFor(async () => expect(await phone.outbox.count()).toBe(1));
 });
+
+it("where the shift has all that a day may have, nothing is added at home", async () => {
+  const today = new Date().toISOString();
+  const planned = (count: number) =>
+    Array.from({ length: count }, (_, i) => ({
+      ...entryOf(sampleSession(["wrist-circle"], { name: `Planned ${i}` })),
+      placementId: sampleId(),
+      startsAt: today,
+    }));
+  const home = [entryOf({ ...sampleSession(["palm-away"], { name: "After work" }), slot: "home" })];
+  await open(day({ home, sessions: planned(3) }));
+  expect(screen.queryByText("After work")).toBeNull();
+});

@@ -80,7 +80,7 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
           ),
       );
     },
-    [people, programs, library, may, crew.slots],
+    [people, programs, library, may, crew],
   );
 }
 
