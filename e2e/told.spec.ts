@@ -69,6 +69,13 @@ test("told on two phones, one without a connection, while a tablet leads; answer
 
   await test.step("a bad morning on the phone without a connection: it pauses itself before anybody knows", async () => {
     await away.evaluate(async () => void (await navigator.serviceWorker.ready));
+    const kept = await away.evaluate(async () => {
+      const caches_ = await Promise.all((await caches.keys()).map((key) => caches.open(key)));
+      return (await Promise.all(caches_.map((cache) => cache.keys()))).flat().map(({ url }) => url);
+    });
+    expect(kept.some((url) => /FollowPage/.test(url))).toBe(true);
+    // What only a trainer's screens load stays off a phone: tables, charts, solvers, editors.
+    expect(kept.filter((url) => /SamePeople|plotly|highs|solver|omposer|ProgramPage|StudioPage/.test(url))).toEqual([]);
     await expect(away.getByRole("link", { name: /^Start/ }).first()).toBeVisible();
     await away.context().setOffline(true);
     await away.getByRole("link", { name: /How are your hands/ }).click();

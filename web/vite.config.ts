@@ -1,15 +1,36 @@
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
-import { defineConfig } from "vite";
+import { defineConfig, type Plugin, type Rolldown } from "vite";
+import { compression } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
 
 const api = `http://127.0.0.1:${process.env.PORT ?? "4100"}`;
+
+/** Files that the crew member's own page may need, known once the build has its chunks; the worker keeps these and nothing else. */
+const forThePhone = new Set<string>();
+const phoneFiles: Plugin = {
+  name: "phone-files",
+  generateBundle(_, bundle) {
+    const chunks = Object.values(bundle).filter((each): each is Rolldown.OutputChunk => each.type === "chunk");
+    const take = (name: string) => {
+      const chunk = bundle[name];
+      if (forThePhone.has(name) || chunk?.type !== "chunk") return;
+      forThePhone.add(name);
+      for (const imported of chunk.imports) take(imported);
+      // A page of the phone may load more later; the entry loads every page there is.
+      if (!chunk.isEntry) for (const imported of chunk.dynamicImports) take(imported);
+    };
+    for (const { fileName, isEntry, moduleIds } of chunks)
+      if (isEntry || moduleIds.some((id) => /\/src\/member\/.*Page\.tsx$|\/src\/member\/Phone/.test(id))) take(fileName);
+  },
+};
 
 export default defineConfig({
   root: path.dirname(fileURLToPath(import.meta.url)),
   plugins: [
     react(),
+    phoneFiles,
     // The crew member's own page works without a connection. Only that page asks for the worker (member/keep-page.ts).
     VitePWA({
       injectRegister: null,
@@ -27,8 +48,12 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ["**/*.{html,js,css,woff2,svg}"],
-        // What only a trainer's screens load.
-        globIgnores: ["**/plotly*", "**/highs*", "**/*ompose*", "**/solver*"],
+        // Of the code only what the phone's pages load, and the worker that draws its figures.
+        manifestTransforms: [
+          (entries) => ({
+            manifest: entries.filter(({ url }) => !url.endsWith(".js") || forThePhone.has(url) || /figure\.worker/.test(url)),
+          }),
+        ],
         maximumFileSizeToCacheInBytes: 3_000_000,
         navigateFallback: "/index.html",
         navigateFallbackAllowlist: [/^\/me(\/|$)/],
@@ -36,6 +61,8 @@ export default defineConfig({
         skipWaiting: true,
       },
     }),
+    // Made once here, not at every request; the server gives each browser what it takes.
+    compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(html|css|js|svg|wasm|webmanifest)$/, threshold: 1024 }),
   ],
   build: { outDir: "dist", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   server: { port: 4173, proxy: { "/api": api, "/readyz": api } },

@@ -2,6 +2,7 @@
 import { DeviceAddress, OpenApi } from "@kind-grip/core/api";
 import path from "node:path";
 import express from "express";
+import staticFiles from "express-static-gzip";
 import helmet from "helmet";
 import { pino, type DestinationStream } from "pino";
 import { pinoHttp } from "pino-http";
@@ -131,13 +132,19 @@ export function createApp({
 
   if (webRoot)
     app.use(
-      express.static(webRoot, {
+      // Beside each file the build left it packed: brotli for whoever takes it, gzip, or as it is.
+      staticFiles(webRoot, {
+        enableBrotli: true,
+        orderPreference: ["br", "gzip"],
         index: false,
-        setHeaders: (response, file) =>
-          response.setHeader(
-            "Cache-Control",
-            file.includes(`${path.sep}assets${path.sep}`) ? "public, max-age=31536000, immutable" : "no-cache",
-          ),
+        serveStatic: {
+          index: false,
+          setHeaders: (response, file) =>
+            response.setHeader(
+              "Cache-Control",
+              file.includes(`${path.sep}assets${path.sep}`) ? "public, max-age=31536000, immutable" : "no-cache",
+            ),
+        },
       }),
     );
 

@@ -1,11 +1,17 @@
 /** Every place has an address of its own; each loads its code when it is first visited. */
 import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
-import { Frame } from "./Frame";
 import { Loading } from "../parts/Loading";
 import { LostPage } from "../parts/LostPage";
 import { CrashPage } from "./CrashPage";
 
 type Page = () => Promise<{ default: React.ComponentType }>;
+/** What a sign-in page has no use for comes with the first page that stands in it. */
+const frame =
+  (bare: boolean): RouteObject["lazy"] =>
+  async () => {
+    const { Frame } = await import("./Frame");
+    return { element: <Frame bare={bare} /> };
+  };
 const page =
   (load: Page): RouteObject["lazy"] =>
   async () => ({ Component: (await load()).default });
@@ -29,14 +35,14 @@ export const router = createBrowserRouter([
   },
   {
     path: "/crews/:crewId/run/:programId/:sessionId",
-    element: <Frame bare />,
+    lazy: frame(true),
     errorElement: <CrashPage />,
     HydrateFallback: Loading,
     children: [{ index: true, lazy: page(() => import("../run/RunPage")) }],
   },
   {
     path: "/",
-    element: <Frame />,
+    lazy: frame(false),
     errorElement: <CrashPage />,
     HydrateFallback: Loading,
     children: [

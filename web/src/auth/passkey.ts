@@ -1,5 +1,5 @@
 /** Asks the browser for a passkey, and says in words why there was none. */
-import { startAuthentication, startRegistration, WebAuthnError } from "@simplewebauthn/browser";
+import type { WebAuthnError } from "@simplewebauthn/browser";
 import type { PasskeyAnswer, PasskeyQuestion } from "@kind-grip/core/api";
 import { t } from "../base/words";
 
@@ -7,13 +7,16 @@ import { t } from "../base/words";
 export const knowsPasskeys = (): boolean =>
   typeof PublicKeyCredential !== "undefined" && window.isSecureContext && !/^[\d.]+$|:/.test(location.hostname);
 
+/** Loaded by whoever asks for one: most people sign in without. */
+const dialogs = () => import("@simplewebauthn/browser");
+
 /** @returns the answer, or what to tell; null when the person changed their mind */
 export async function makePasskey(question: PasskeyQuestion): Promise<PasskeyAnswer | { problem: string } | null> {
-  return answered(() => startRegistration({ optionsJSON: question as never }));
+  return answered(async () => (await dialogs()).startRegistration({ optionsJSON: question as never }));
 }
 
 export async function askPasskey(question: PasskeyQuestion): Promise<PasskeyAnswer | { problem: string } | null> {
-  return answered(() => startAuthentication({ optionsJSON: question as never }));
+  return answered(async () => (await dialogs()).startAuthentication({ optionsJSON: question as never }));
 }
 
 async function answered(ask: () => Promise<object>): Promise<PasskeyAnswer | { problem: string } | null> {
