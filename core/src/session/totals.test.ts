@@ -124,7 +124,9 @@ describe("what a session saves", () => {
     expect(savedIn(session, timings).pairedSec).toBeGreaterThan(0);
   });
   it("is nothing where sides are done together or in turn", () => {
-    expect(savedIn(sampleSession([sampleItem({ kind: "holds", reps: 3, holdSec: 20, restSec: 10 }, { sides: "inTurn" })]), timings)).toEqual({
+    expect(
+      savedIn(sampleSession([sampleItem({ kind: "holds", reps: 3, holdSec: 20, restSec: 10 }, { sides: "inTurn" })]), timings),
+    ).toEqual({
       alternatingSec: 0,
       pairedSec: 0,
     });

@@ -152,7 +152,7 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),
-    personId ? presencesIn(db, crew.id, dateAt(at.getTime(), timeZone)) : null,
+    personId ? presencesIn(db, crew.id, dateAt(at.getTime(), timeZone), { personId }) : null,
   ]);
   const sessions = new Map(
     programs.flatMap((program) =>

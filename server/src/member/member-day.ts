@@ -33,7 +33,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     await Promise.all([
       placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
       db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
-      presencesIn(db, crew.id, today),
+      presencesIn(db, crew.id, today, { personId }),
       participationsIn(db, { id: crew.id, timeZone }, at),
       db.models.CheckIn.count({ where: { personId, day: today } }),
       donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),

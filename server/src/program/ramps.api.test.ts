@@ -109,5 +109,7 @@ it("a day far back is found however long ago, and says how long somebody was awa
     lastDay: addDays(today(), -2),
   });
   expect(found.get(world.people[1]!.id)).toMatchObject({ returns: [], lastDay: addDays(today(), -200) });
+  const alone = await presencesIn(test.db, world.crewId, today(), { personId: first() });
+  expect([...alone]).toEqual([[first(), found.get(first())]]);
   expect(found.get(world.people[2]!.id)).toMatchObject({ returns: [{ before: null }], crewSince: addDays(today(), -200) });
 });

@@ -30,16 +30,17 @@ interface Row {
 
 /**
  * By person id, everybody of a crew. Days further back than the longest ramp after the longest break tell nothing about today.
- * @param backDays also tells where somebody was on each of so many days before today
+ * @param backDays also tells where somebody was on each of so many days before today @param personId only of this person
  */
 export async function presencesIn(
   { sequelize, models }: Db,
   crewId: string,
   today: string,
-  { backDays = 0, transaction }: { backDays?: number; transaction?: Transaction } = {},
+  { backDays = 0, personId, transaction }: { backDays?: number; personId?: string; transaction?: Transaction } = {},
 ): Promise<Map<string, Presence>> {
   const since = addDays(today, -(backDays + LONGEST_RAMP_DAYS + VERY_LONG_FROM_DAYS + 1));
-  const replacements = { crewId, since, today, away: AWAY_FROM_DAYS };
+  const replacements = { crewId, since, today, away: AWAY_FROM_DAYS, personId };
+  const only = personId ? "AND personId = :personId" : "";
   const [rows, absences, [first]] = await Promise.all([
     // Of each person the days after a break, and the last day; the day before the first of them is looked for without an end.
     sequelize.query<Row>(
@@ -49,12 +50,12 @@ export async function presencesIn(
          DATE_FORMAT(d.lastDay, '%Y-%m-%d') AS lastDay
        FROM people p LEFT JOIN (
          SELECT personId, day, LAG(day) OVER (PARTITION BY personId ORDER BY day) AS \`before\`, MAX(day) OVER (PARTITION BY personId) AS lastDay
-         FROM person_days WHERE crewId = :crewId AND day BETWEEN :since AND :today AND itemsDone > 0) d
+         FROM person_days WHERE crewId = :crewId AND day BETWEEN :since AND :today AND itemsDone > 0 ${only}) d
        ON d.personId = p.id AND (d.before IS NULL OR DATEDIFF(d.day, d.before) > :away)
-       WHERE p.crewId = :crewId`,
+       WHERE p.crewId = :crewId ${personId ? "AND p.id = :personId" : ""}`,
       { replacements, type: QueryTypes.SELECT, transaction },
     ),
-    models.Absence.findAll({ where: { crewId }, transaction }),
+    models.Absence.findAll({ where: { crewId, ...(personId && { personId }) }, transaction }),
     sequelize.query<{ day: string | null }>(`SELECT DATE_FORMAT(MIN(day), '%Y-%m-%d') AS day FROM person_days WHERE crewId = :crewId`, {
       replacements,
       type: QueryTypes.SELECT,

@@ -72,7 +72,8 @@ export async function itemFacts(
   const items = new Map<string, { programId: string; item: Item; program: Program; slot: SessionSlot }>();
   for (const program of programs)
     for (const session of program.get().document.sessions)
-      for (const item of session.items) items.set(item.id, { programId: program.get().id, item, program: program.get().document, slot: session.slot });
+      for (const item of session.items)
+        items.set(item.id, { programId: program.get().id, item, program: program.get().document, slot: session.slot });
 
   const groups = grouped(
     runs.filter(({ itemId }) => items.has(itemId)),

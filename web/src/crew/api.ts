@@ -1,5 +1,15 @@
 /** Crews, their people, absences and cards. */
-import type { Absence, AccessEntry, Card, CrewColleagues, CrewEntry, CrewListEntry, Invitation, PersonEntry, RampEntry } from "@kind-grip/core/api";
+import type {
+  Absence,
+  AccessEntry,
+  Card,
+  CrewColleagues,
+  CrewEntry,
+  CrewListEntry,
+  Invitation,
+  PersonEntry,
+  RampEntry,
+} from "@kind-grip/core/api";
 import type { Crew, NewPerson, Person } from "@kind-grip/core/crew";
 import { serverApi } from "../base/api";
 

@@ -56,7 +56,7 @@ const left = (list: readonly MemberSession[]) => list.flatMap(({ session: { item
 const place = SHIPPED_LIBRARY.get("palm-away").regions.stretched[0]!;
 
 it("nothing waiting, nothing paused", () => {
-  expect(phoneDay(SHIPPED_LIBRARY, day(), [])).toEqual({ alerts: [], out: null, sessions: [], anyTime: [entry] });
+  expect(phoneDay(SHIPPED_LIBRARY, day(), [])).toEqual({ alerts: [], out: null, sessions: [], anyTime: [entry], home: [] });
 });
 
 it("pauses itself before the server knows: everything, or what touches the place", () => {

@@ -15,6 +15,7 @@ import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
 import { Caption } from "./Caption";
+import { useLetterKeys } from "./letter-keys";
 import { VoiceChoice } from "./VoiceChoice";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
@@ -44,6 +45,7 @@ interface BeforeRunProps extends RunScreenProps {
 export function BeforeRun({ crew, people, participations, run, onMark: _, shortSec, isShort, onShort, ...switches }: BeforeRunProps) {
   const library = useLibrary();
   const words = useWords();
+  const [letterKeys, setLetterKeys] = useLetterKeys();
   const { session, timeline, start } = run;
   const kit = [
     ...new Set(
@@ -111,6 +113,9 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
           {run.caption !== null && <Caption text={run.caption} size="1.6rem" sx={{ mt: 2, maxWidth: 560 }} />}
           <Box sx={{ mt: 3 }}>
             <VoiceChoice sound={switches.sound} onSound={switches.onSound} />
+          </Box>
+          <Box sx={{ mt: 2 }}>
+            <Toggle label={t("Letter keys: L and R sides, E easier, S stop")} pressed={letterKeys} onChange={setLetterKeys} />
           </Box>
           {shortSec !== undefined && (
             <Box sx={{ mt: 2 }}>

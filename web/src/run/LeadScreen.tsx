@@ -9,6 +9,7 @@ import { useWords } from "../base/library";
 import type { RunScreenProps } from "./BeforeRun";
 import { Caption } from "./Caption";
 import { countOf, cueOf, SIDE_LETTER } from "./count";
+import { useLetterKeys } from "./letter-keys";
 import { NameStrip } from "./NameStrip";
 import { PaceBar } from "./PaceBar";
 import { RunFigure } from "./RunFigure";
@@ -17,7 +18,8 @@ import { RunSwitches } from "./RunSwitches";
 export function LeadScreen({ people, participations, run, onMark, ...switches }: RunScreenProps) {
   const words = useWords();
   const { position, session, timeline, atSec, clock } = run;
-  useRunKeys(run);
+  const [letterKeys] = useLetterKeys();
+  useRunKeys(run, letterKeys);
   if (!position) return null;
   const { segment, phase } = position;
   const item = session.items.find((each) => each.id === segment.itemId)!;
@@ -260,7 +262,8 @@ function ItemTrack({ run }: { run: RunScreenProps["run"] }) {
   );
 }
 
-function useRunKeys(run: RunScreenProps["run"]): void {
+/** @param letters whether single letters count; the space bar and the arrows always do */
+function useRunKeys(run: RunScreenProps["run"], letters: boolean): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || (event.target as Element).closest?.('[role="menu"]')) return;
@@ -270,6 +273,7 @@ function useRunKeys(run: RunScreenProps["run"]): void {
         run.toggle();
       } else if (key === "arrowleft") run.back();
       else if (key === "arrowright") run.skip();
+      else if (!letters) return;
       else if (key === "l") run.toSide("left");
       else if (key === "r") run.toSide("right");
       else if (key === "e") run.easeAll();

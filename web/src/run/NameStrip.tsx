@@ -11,6 +11,7 @@ import type { PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { MARK_NAMES } from "./mark-names";
+import { shortDose } from "./short-dose";
 import type { RunScreenProps } from "./BeforeRun";
 
 type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & { item: Item };
@@ -68,7 +69,9 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
             </Box>
             {theirs && (
               <Box component="span">
-                {form !== item.formId || !theirs.dose ? words.formName(item.movementId, form!).toLowerCase() : words.dose(theirs.dose)}
+                {form !== item.formId || !theirs.dose
+                  ? words.formName(item.movementId, form!).toLowerCase()
+                  : shortDose(words, theirs.dose)}
               </Box>
             )}
           </ButtonBase>

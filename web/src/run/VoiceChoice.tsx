@@ -5,9 +5,11 @@ import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
 import type { SoundChoice } from "./sound";
+import { useVoice } from "./use-voice";
 
 export function VoiceChoice({ sound, onSound }: { sound: SoundChoice; onSound(choice: SoundChoice): void }) {
   const words = useWords();
+  const voice = useVoice();
   return (
     <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "end" }}>
       {(sound.voice || sound.captions) && (
@@ -25,6 +27,7 @@ export function VoiceChoice({ sound, onSound }: { sound: SoundChoice; onSound(ch
           />
         </Box>
       )}
+      {sound.voice && voice === "none" && <Typography sx={{ flexBasis: "100%" }}>{words.member("noVoice")}</Typography>}
       <Toggle label={words.member("captions")} pressed={sound.captions} onChange={(captions) => onSound({ ...sound, captions })} />
     </Box>
   );

@@ -73,3 +73,22 @@ it("where only the count is said, it starts at once", async () => {
   await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
   expect(await screen.findByRole("progressbar", { name: "Session" })).toBeInTheDocument();
 });
+
+it("letters can be switched off: the space bar still pauses", async () => {
+  localStorage.setItem("kind-grip.sound", JSON.stringify({ coach: "count" }));
+  const { user } = open();
+  await user.click(await screen.findByRole("button", { name: /^Letter keys/ }, { timeout: 8000 }));
+  expect(localStorage.getItem("kind-grip.letterKeys")).toBe("off");
+  await user.click(screen.getByRole("button", { name: "Start" }));
+  await screen.findByRole("progressbar", { name: "Session" });
+  await user.keyboard("s");
+  expect(screen.getByRole("progressbar", { name: "Session" })).toBeInTheDocument();
+  (document.activeElement as HTMLElement).blur();
+  await user.keyboard(" ");
+  expect(await screen.findByRole("button", { name: "Go on" })).toBeInTheDocument();
+}, 30_000);
+
+it("says beforehand where the device has no voice", async () => {
+  open();
+  expect(await screen.findByText("This device has no voice: it counts with sounds.", undefined, { timeout: 8000 })).toBeInTheDocument();
+});

@@ -37,7 +37,10 @@ export const samplePerson = (change: Partial<PersonEntry> = {}): PersonEntry => 
   ...change,
 });
 
-export const sampleSession = (movementIds: readonly string[] = ["shake-out", "palm-away"], change: Partial<ShiftSession> = {}): ShiftSession => ({
+export const sampleSession = (
+  movementIds: readonly string[] = ["shake-out", "palm-away"],
+  change: Partial<ShiftSession> = {},
+): ShiftSession => ({
   id: sampleId(),
   name: "Warm-up",
   slot: "preShift",

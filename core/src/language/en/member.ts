@@ -30,6 +30,7 @@ export const member = {
   voiceBrief: "Brief",
   voiceCount: "Count only",
   captions: "Show it as text",
+  noVoice: "This device has no voice: it counts with sounds.",
   shortOfTime: "Short of time: {{time}}, what matters most",
   again: "Again",
   done: "Done",
