@@ -125,4 +125,4 @@ const rows: (readonly [string, string])[] = [
   ["proven within 1 %", `${gaps.filter((gap) => gap <= 0.0101).length} of ${crews}, the furthest ${percent(Math.max(...gaps))}`],
   ["hard rules broken", String(broken)],
 ];
-process.stdout.write(`${crews} random crews\n${rows.map(([name, text]) => `${name.padEnd(44)}${text}`).join("\n")}\n`);
+process.stdout.write(`${crews} random crews\n${rows.map(([name, text]) => `${name.padEnd(50)}${text}`).join("\n")}\n`);
