@@ -107,9 +107,20 @@ describe("where somebody is on a day", () => {
 
   it("the trainer may end it: a break after that counts again", () => {
     expect(rampOn({ ...back(10), endedOn: DAY }, DAY)).toBeNull();
-    expect(rampOn({ ...back(10), endedOn: addDays(DAY, -1) }, DAY)).not.toBeNull();
+    expect(rampOn({ ...back(10), endedOn: addDays(DAY, -11) }, DAY)).not.toBeNull();
     const endedLater = { ...back(10), endedOn: addDays(DAY, 1) };
     expect([rampOn(endedLater, DAY), rampOn(endedLater, addDays(DAY, 1))]).toEqual([expect.anything(), null]);
+  });
+
+  it("ended while somebody is still away, only what they are away after that counts", () => {
+    const away = { ...nothing, lastDay: "2026-03-01", endedOn: "2026-04-12" };
+    expect(rampOn({ ...nothing, lastDay: "2026-03-01" }, DAY)).toMatchObject({ awayDays: 49 });
+    expect(rampOn({ ...away, today: "2026-04-12" }, "2026-04-12")).toBeNull();
+    expect(rampOn({ ...away, today: "2026-04-19" }, "2026-04-19")).toBeNull();
+    expect(rampOn(away, DAY)).toMatchObject({ awayDays: 7, days: 3 });
+    const came = { ...away, returns: [{ day: DAY, before: "2026-03-01" }], lastDay: DAY };
+    expect(rampOn(came, DAY)).toMatchObject({ awayDays: 7, from: DAY });
+    expect(rampOn({ ...nothing, endedOn: "2026-04-12" }, DAY)).toBeNull();
   });
 
   it("no ramp outlasts what it promises, none begins before the break is over", () => {

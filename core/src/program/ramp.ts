@@ -74,22 +74,25 @@ interface Break {
 
 /**
  * Where a person is on a day; null when they do what is written. With several breaks the one that asks for most counts.
- * Whoever has not come back yet
- * begins today.
+ * Whoever has not come back yet begins today.
  */
 export function rampOn(presence: Presence, day: string): Ramp | null {
-  const { today, returns, lastDay, excused, crewSince, endedOn } = presence;
+  const { today, returns, lastDay, excused, crewSince } = presence;
+  const endedOn = presence.endedOn !== null && presence.endedOn <= day ? presence.endedOn : null;
+  /** Days away up to the day they are back; what the trainer ended does not count any more. */
+  const awayBetween = (before: string, backOn: string) => daysBetween(endedOn !== null && endedOn > before ? endedOn : before, backOn) - 1;
+  const isNew = (backOn: string) => endedOn === null && isUnderWay(crewSince, backOn);
   const breaks: Break[] = returns
-    .filter(({ day: backOn, before }) => before !== null || isUnderWay(crewSince, backOn))
-    .map(({ day: backOn, before }) => ({ backOn, awayDays: before === null ? null : daysBetween(before, backOn) - 1 }));
+    .filter(({ day: backOn, before }) => before !== null || isNew(backOn))
+    .map(({ day: backOn, before }) => ({ backOn, awayDays: before === null ? null : awayBetween(before, backOn) }));
   if (lastDay === null) {
-    if (isUnderWay(crewSince, today)) breaks.push({ backOn: today, awayDays: null });
-  } else if (lastDay < today) breaks.push({ backOn: today, awayDays: daysBetween(lastDay, today) - 1 });
+    if (isNew(today)) breaks.push({ backOn: today, awayDays: null });
+  } else if (lastDay < today) breaks.push({ backOn: today, awayDays: awayBetween(lastDay, today) });
   // What was recorded says more than what was planned: days that were excused and worked are none.
   if (lastDay === null)
     breaks.push(...excused.map(({ from, until }) => ({ backOn: addDays(until, 1), awayDays: daysBetween(from, until) + 1 })));
   const ramps = breaks.flatMap(({ backOn, awayDays }) =>
-    backOn > day || (endedOn !== null && backOn <= endedOn && endedOn <= day) ? [] : (at(backOn, awayDays, day) ?? []),
+    backOn > day || (endedOn !== null && backOn <= endedOn) ? [] : (at(backOn, awayDays, day) ?? []),
   );
   return ramps.sort((a, b) => weight(b) - weight(a) || (a.ends < b.ends ? 1 : -1))[0] ?? null;
 }

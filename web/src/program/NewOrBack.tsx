@@ -21,11 +21,20 @@ export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
     return entry ? [{ person, entry }] : [];
   });
   if (shown.length === 0) return null;
-  const end = async ({ id, name }: PersonEntry) => {
-    if ("error" in (await endRamp({ crewId, personId: id, ended: true }))) return;
-    const undo = () => void endRamp({ crewId, personId: id, ended: false });
-    dispatch(notify({ text: t("{{name}} does what is written from today on.", { name }), undo }));
+  /** One after the other: each is a change of the crew. */
+  const set = async (list: readonly PersonEntry[], ended: boolean) => {
+    for (const { id } of list) if ("error" in (await endRamp({ crewId, personId: id, ended }))) return false;
+    return true;
   };
+  const end = async (list: readonly PersonEntry[]) => {
+    if (!(await set(list, true))) return;
+    const text =
+      list.length === 1
+        ? t("{{name}} does what is written from today on.", { name: list[0]!.name })
+        : t("{{count}} people do what is written from today on.", { count: list.length });
+    dispatch(notify({ text, undo: () => void set(list, false) }));
+  };
+  const told = shown.filter(({ entry }) => entry.why !== null);
   return (
     <Box component="section" aria-labelledby="new-or-back" sx={{ mt: 2 }}>
       <Typography variant="h3" id="new-or-back">
@@ -53,7 +62,7 @@ export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
               <Button
                 disabled={isLoading}
                 aria-label={t("Let {{name}} do what is written", { name: person.name })}
-                onClick={() => void end(person)}
+                onClick={() => void end([person])}
               >
                 {t("As written from today")}
               </Button>
@@ -61,6 +70,11 @@ export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
           </Box>
         ))}
       </Box>
+      {told.length > 1 && (
+        <Button disabled={isLoading} onClick={() => void end(told.map(({ person }) => person))}>
+          {t("All as written from today")}
+        </Button>
+      )}
       <Typography sx={{ color: "text.secondary", maxWidth: 720 }}>
         {t(
           "By rule: from 7 days away less of each, from 21 an easier form without load first, from 42 the easiest. Getting ready stays as it is.",

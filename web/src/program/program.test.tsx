@@ -212,3 +212,15 @@ it("somebody new is told apart, and a lead sees what is done but not why", async
   expect(list).toHaveTextContent(/Ben Later, about six tenths of each dose, nothing in the hand/);
   expect(within(list).queryByRole("button")).toBeNull();
 });
+
+it("after a pause of the whole crew, all go on as written with one press", async () => {
+  let entries = people.map(({ id }) => rampEntry({ personId: id }));
+  const put = (personId: string) => ({
+    [`PUT /crews/${crew.id}/people/${personId}/ramp`]: () => (entries = entries.filter((each) => each.personId !== personId)),
+  });
+  const { server, user } = open({ [`GET /crews/${crew.id}/ramps`]: () => entries, ...put(people[0]!.id), ...put(people[1]!.id) });
+  await score();
+  await user.click(await screen.findByRole("button", { name: "All as written from today" }));
+  await waitFor(() => expect(screen.queryByRole("region", { name: "New or back" })).toBeNull());
+  expect(server.calls("PUT").filter(({ body }) => (body as { ended?: boolean }).ended)).toHaveLength(2);
+});
