@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import type { PersonEntry, RampEntry } from "@kind-grip/core/api";
+import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
@@ -15,7 +16,7 @@ interface NewOrBackProps {
 
 export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
   const dispatch = useAppDispatch();
-  const [endRamp, { isLoading }] = crewApi.useEndRampMutation();
+  const [endRamp, { isLoading, error }] = crewApi.useEndRampMutation();
   const shown = people.flatMap((person) => {
     const entry = entries.find(({ personId }) => personId === person.id);
     return entry ? [{ person, entry }] : [];
@@ -70,6 +71,11 @@ export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
           </Box>
         ))}
       </Box>
+      {error !== undefined && (
+        <Typography role="alert" sx={{ color: "error.main" }}>
+          {problemOf(error).message}
+        </Typography>
+      )}
       {told.length > 1 && (
         <Button disabled={isLoading} onClick={() => void end(told.map(({ person }) => person))}>
           {t("All as written from today")}

@@ -224,3 +224,14 @@ it("after a pause of the whole crew, all go on as written with one press", async
   await waitFor(() => expect(screen.queryByRole("region", { name: "New or back" })).toBeNull());
   expect(server.calls("PUT").filter(({ body }) => (body as { ended?: boolean }).ended)).toHaveLength(2);
 });
+
+it("a way back that could not be ended says why, and stays", async () => {
+  const { user } = open({
+    [`GET /crews/${crew.id}/ramps`]: [rampEntry()],
+    [`PUT /crews/${crew.id}/people/${people[1]!.id}/ramp`]: refusal(503, "away", "The database is away."),
+  });
+  await score();
+  await user.click(await screen.findByRole("button", { name: "Let Ben Later do what is written" }));
+  expect(await screen.findByRole("alert")).toHaveTextContent("The database is away.");
+  expect(screen.getByRole("region", { name: "New or back" })).toHaveTextContent("Ben Later");
+});
