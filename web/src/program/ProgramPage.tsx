@@ -7,7 +7,7 @@ import { Link, useParams } from "react-router";
 import { isHere, placeOf, slotSecOf } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { newItem } from "@kind-grip/core/library";
-import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
+import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { withFirstLoad, withRamps } from "@kind-grip/core/program";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
@@ -139,12 +139,13 @@ function SessionScore({
     people.map((person) => person.id),
     personId,
   );
+  const seen = useMemo(() => (personId ? personalSession(library, now, personId) : session), [library, now, personId, session]);
   const { itemId } = useProgramEditor();
   const item = session.items.find((each) => each.id === itemId);
   const differing = people.filter((person) => now.items.some((each) => each.personal[person.id]));
   return (
     <>
-      <Score session={session} timeline={timeline} slotSec={slotSecOf(crew, session.slot)} />
+      <Score session={session} seen={seen} timeline={timeline} slotSec={slotSecOf(crew, session.slot)} />
       <FitButton session={within} crew={crew} people={people} overSec={timeline.totalSec - slotSecOf(crew, session.slot)}>
         <PersonalStartsButton session={session} crew={crew} people={people} participations={participations} />
         <BlockButton crew={crew} />

@@ -34,6 +34,8 @@ import { Ruler } from "./Ruler";
 
 interface ScoreProps {
   session: Session;
+  /** As whoever the timeline is of does it: the doses that are told in words. */
+  seen: Session;
   timeline: Timeline;
   slotSec: number;
 }
@@ -41,7 +43,7 @@ interface ScoreProps {
 /** Height of the row of tabs above the lanes: number, picture, name. */
 const TABS = 132;
 
-export function Score({ session, timeline, slotSec }: ScoreProps) {
+export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
   const library = useLibrary();
   const words = useWords();
   const { itemId } = useProgramEditor();
@@ -187,7 +189,7 @@ export function Score({ session, timeline, slotSec }: ScoreProps) {
           </Box>
         </Box>
       </Box>
-      <ItemList session={session} timeline={timeline} />
+      <ItemList session={seen} timeline={timeline} />
       {saved !== undefined && <Typography sx={{ mt: 1, color: "text.secondary" }}>{saved}.</Typography>}
     </>
   );
