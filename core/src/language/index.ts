@@ -1,20 +1,24 @@
 /**
- * Everything a crew member reads or hears, by language. A second language is a folder beside `en`
- * with the same shape and one line in `resources`.
+ * Everything a crew member reads or hears, by language. Another language is a folder beside `en` with the same shape, its facts in
+ * `languages.ts` and one line in `FILES`; its words are fetched when somebody wants them.
  */
+import { mapValues } from "es-toolkit";
 import i18next, { type i18n } from "i18next";
 import { SHIPPED_LIBRARY, type Library } from "../library";
-import type { Dose } from "../session";
+import type { Dose, SessionSlot } from "../session";
 import type { RestrictionReason, Symptom } from "../safety";
 import type { Figure, HandShapeName, SideName } from "../figure";
+import { lengthIn, massIn, METRIC, type Measures } from "../units";
 import { en } from "./en";
 import { figureText } from "./figure-text";
+import { LANGUAGE_FACTS, type Language } from "./languages";
 import type { MovementWords } from "./words";
 
 export type { MovementWords } from "./words";
+export * from "./languages";
 
-type Catalogue = typeof en;
-type Labels = Catalogue["labels"];
+type English = typeof en;
+type Labels = English["labels"];
 
 /** The shape of the English catalogue with words of any language in it. */
 type Translated<T> = T extends string
@@ -23,19 +27,52 @@ type Translated<T> = T extends string
     ? readonly string[]
     : { readonly [K in keyof T]: Translated<T[K]> };
 
-const resources: Record<string, { translation: Translated<Catalogue> }> = { en: { translation: en } };
+/** All words of one language. */
+export type Catalogue = Translated<English>;
+
+const FILES: Readonly<Record<Exclude<Language, "en">, () => Promise<Catalogue>>> = {
+  es: async () => (await import("./es")).es,
+  de: async () => (await import("./de")).de,
+  pl: async () => (await import("./pl")).pl,
+  ar: async () => (await import("./ar")).ar,
+};
+
+const catalogues: Partial<Record<Language, Catalogue>> = { en };
+
+/** Fetches the words of a language, once; until then its readers read English. @throws what fetching a file throws */
+export async function loadLanguage(language: Language): Promise<Catalogue> {
+  const known = catalogues[language];
+  if (known || language === "en") return known ?? en;
+  return (catalogues[language] = await FILES[language]());
+}
+
+export function isLoaded(language: Language): boolean {
+  return catalogues[language] !== undefined;
+}
 
 export interface Words {
-  language: string;
+  language: Language;
+  /** The units and the clock of whoever reads. */
+  measures: Measures;
   movement(id: string): MovementWords;
   movementName(id: string): string;
   formName(movementId: string, formId: string): string;
   label<L extends keyof Labels>(list: L, key: string): string;
-  cue(key: keyof Catalogue["cues"], values?: Record<string, string | number>): string;
+  cue(key: keyof English["cues"], values?: Record<string, string | number>): string;
   /** A dose as a crew member reads it. */
   dose(dose: Dose): string;
   /** What is in the hand; empty without a load. */
   load(held: { loadKg: number | null; tool?: string | null; gripM?: number | null }): string;
+  /** The session's own name; one that ships, in this language. */
+  sessionName(session: { name: string; slot: SessionSlot }): string;
+  /** A name from a list as it stands within a sentence: without its capital, where the language has it so. */
+  within(text: string): string;
+  /** Figures in a text, such as `3:05`, in the digits of the language. */
+  digits(text: string | number): string;
+  /** Weekday, day and month. @param date ISO */
+  dayName(date: string): string;
+  /** Things one after the other: `a, b and c`. */
+  list(parts: readonly string[]): string;
   paper(key: PaperKey, values?: Record<string, string | number>): string;
   /** A figure told in words, from its poses, for the side that does it. */
   figure(figure: Figure, side: SideName, name: string): string;
@@ -44,64 +81,87 @@ export interface Words {
   coaching(id: string): { title: string; why: string };
   /** A safety question: as it is asked, and its short name. */
   safety(id: RestrictionReason): { ask: string; short: string };
-  referral(key: keyof Catalogue["referral"], values?: Record<string, string | number>): string;
+  referral(key: keyof English["referral"], values?: Record<string, string | number>): string;
   symptomKind(kind: Symptom["kind"]): string;
   nights(nights: Symptom["nights"]): string;
   /** The crew member's own page. */
   member(key: MemberKey, values?: Record<string, string | number>): string;
 }
 
-type Member = Catalogue["member"];
+type Member = English["member"];
 /** Keys of counted words go without the ending that tells one from many. */
 type Uncounted<K> = K extends `${infer Base}_one` ? Base : K extends `${string}_other` ? never : K;
-type PaperKey = Uncounted<keyof Catalogue["paper"]>;
+type PaperKey = Uncounted<keyof English["paper"]>;
 type MemberKey =
   | Exclude<Uncounted<keyof Member>, "reportKind" | "answerIs" | "mark">
   | `reportKind.${keyof Member["reportKind"]}`
   | `answerIs.${keyof Member["answerIs"]}`
   | `mark.${keyof Member["mark"]}`;
 
-/** Words already made, by library and language; a library that nobody holds any more takes its words with it. */
+/** Words already made, by library and what they were asked in; a library that nobody holds any more takes its words with it. */
 const made = new WeakMap<Library, Map<string, Words>>();
-const instances = new Map<string, i18n>();
+const instances = new Map<Language, i18n>();
 
-/** The words of a language, a practice's own names of its movements among them; English where the language has none. */
-export function wordsOf(library: Library, language = "en"): Words {
+/**
+ * The words of a language, a practice's own names and corrections among them; English where it has none, or is not loaded yet.
+ * @param measures in which masses and lengths are told
+ */
+export function wordsOf(library: Library, language: Language = "en", measures: Measures = METRIC): Words {
+  if (!isLoaded(language)) return wordsOf(library, "en", measures);
   const ofLibrary = made.get(library) ?? new Map<string, Words>();
   made.set(library, ofLibrary);
-  const known = ofLibrary.get(language);
+  const key = `${language} ${measures.mass} ${measures.length}`;
+  const known = ofLibrary.get(key);
   if (known) return known;
-  const instance = instances.get(language) ?? instanceFor(language);
-  instances.set(language, instance);
-  const words = wordsFrom(instance, library, language);
-  ofLibrary.set(language, words);
+  const words = wordsFrom(instanceOf(library, language), library, language, measures);
+  ofLibrary.set(key, words);
   return words;
 }
 
 /** The words of a language for what names no movement of a practice. */
-export function wordsIn(language = "en"): Words {
+export function wordsIn(language: Language = "en"): Words {
   return wordsOf(SHIPPED_LIBRARY, language);
 }
 
-function instanceFor(language: string): i18n {
+function instanceOf(library: Library, language: Language): i18n {
+  const corrections = library.corrections[language] ?? {};
+  if (Object.keys(corrections).length > 0) return instanceFor(language, corrections);
+  const instance = instances.get(language) ?? instanceFor(language);
+  instances.set(language, instance);
+  return instance;
+}
+
+function instanceFor(language: Language, corrections: Readonly<Record<string, string>> = {}): i18n {
   const instance = i18next.createInstance();
+  const corrected = Object.keys(corrections).length > 0;
   void instance.init({
     lng: language,
     fallbackLng: "en",
-    resources,
+    resources: {
+      en: { translation: en },
+      [language]: { translation: corrected ? structuredClone(catalogues[language]) : catalogues[language] },
+    },
     initAsync: false,
     interpolation: { escapeValue: false },
     keySeparator: ".",
     showSupportNotice: false,
   } as Parameters<i18n["init"]>[0]);
+  for (const [key, text] of Object.entries(corrections)) instance.addResource(language, "translation", key, text);
   return instance;
 }
 
-function wordsFrom(instance: i18n, library: Library, language: string): Words {
-  const text = (key: string, values?: Record<string, string | number>) => instance.t(key, values ?? {});
+function wordsFrom(instance: i18n, library: Library, language: Language, measures: Measures): Words {
+  const { locale, capitalNouns } = LANGUAGE_FACTS[language];
+  const number = new Intl.NumberFormat(locale, { maximumFractionDigits: 2, useGrouping: false });
+  const text = (key: string, values: Record<string, string | number> = {}) =>
+    instance.t(key, { ...values, replace: mapValues(values, (value) => (typeof value === "number" ? number.format(value) : value)) });
+  const days = new Intl.DateTimeFormat(locale, { weekday: "long", day: "numeric", month: "long", timeZone: "UTC" });
+  const lists = new Intl.ListFormat(locale, { type: "conjunction" });
+  const tens = new Intl.NumberFormat(locale, { useGrouping: false });
+  const digits = Array.from({ length: 10 }, (_, digit) => tens.format(digit));
   const movement = (id: string): MovementWords => {
     const custom = library.custom(id);
-    if (custom) return custom.words;
+    if (custom) return correctedWords(custom.words, `movements.${id}`, library.corrections[language]);
     const found = instance.t(`movements.${id}`, { returnObjects: true }) as unknown;
     return typeof found === "object" && found !== null
       ? (found as MovementWords)
@@ -109,13 +169,19 @@ function wordsFrom(instance: i18n, library: Library, language: string): Words {
   };
   return {
     language,
+    measures,
     movement,
     movementName: (id) => (library.find(id) ? movement(id).name : id),
     formName: (movementId, formId) => movement(movementId).forms[formId] ?? formId,
     label: (list, key) => text(`labels.${list}.${key}`),
     cue: (key, values) => text(`cues.${key}`, values),
     dose: (dose) => doseIn((key, values) => text(`paper.${key}`, values), dose),
-    load: (held) => loadIn(text, held),
+    load: (held) => loadIn(text, held, measures),
+    sessionName: ({ name, slot }) => (name === en.labels.sessionName[slot] ? text(`labels.sessionName.${slot}`) : name),
+    within: (each) => (capitalNouns ? each : each.charAt(0).toLocaleLowerCase(locale) + each.slice(1)),
+    digits: (each) => String(each).replace(/\d/g, (digit) => digits[Number(digit)]!),
+    dayName: (date) => days.format(new Date(`${date}T12:00:00Z`)),
+    list: (parts) => lists.format(parts),
     paper: (key, values) => text(`paper.${key}`, values),
     figure: (figure, side, name) => figureText((key, values) => text(`figure.${key}`, values), figure, side, name),
     handShape: (name) => text(`figure.hand.${name}`),
@@ -131,10 +197,17 @@ function wordsFrom(instance: i18n, library: Library, language: string): Words {
 function loadIn(
   text: (key: string, values?: Record<string, string | number>) => string,
   { loadKg, tool = null, gripM = null }: { loadKg: number | null; tool?: string | null; gripM?: number | null },
+  measures: Measures,
 ): string {
   if (loadKg === null) return "";
-  const load = tool ? text("paper.loadOf", { tool: text(`labels.piece.${tool}`), kg: loadKg }) : text("paper.load", { kg: loadKg });
-  return gripM === null ? load : text("paper.gripAt", { load, cm: Math.round(gripM * 1000) / 10 });
+  const mass =
+    measures.mass === "kg"
+      ? text("paper.inKg", { amount: loadKg })
+      : text("paper.inLb", { amount: Math.round(massIn(loadKg, measures) * 10) / 10 });
+  const load = tool ? text("paper.loadOf", { tool: text(`labels.piece.${tool}`), load: mass }) : mass;
+  if (gripM === null) return load;
+  const amount = Math.round(lengthIn(gripM, measures) * 10) / 10;
+  return text("paper.gripAt", { load, length: text(measures.length === "cm" ? "paper.inCm" : "paper.inIn", { amount }) });
 }
 
 function doseIn(paper: (key: PaperKey, values: Record<string, string | number>) => string, dose: Dose): string {
@@ -154,4 +227,18 @@ function doseIn(paper: (key: PaperKey, values: Record<string, string | number>) 
         : paper("shapes", { rounds: counted("round", dose.rounds), shapes: counted("shape", dose.stepsUsed) });
     }
   }
+}
+
+/** The words of a practice's own movement, told in another language as far as the practice did. */
+function correctedWords(words: MovementWords, key: string, corrections: Readonly<Record<string, string>> = {}): MovementWords {
+  const line = (at: string, text: string) => corrections[`${key}.${at}`] ?? text;
+  const lines = (at: string, texts: readonly string[]) => texts.map((text, i) => line(`${at}.${i}`, text));
+  return {
+    name: line("name", words.name),
+    steps: lines("steps", words.steps),
+    feel: line("feel", words.feel),
+    watch: lines("watch", words.watch),
+    care: lines("care", words.care),
+    forms: Object.fromEntries(Object.entries(words.forms).map(([id, text]) => [id, line(`forms.${id}`, text)])),
+  };
 }

@@ -156,7 +156,7 @@ it("a glide's form says its last step", () => {
 it("a word the catalogue lacks falls back to its key, never to nothing", () => {
   expect(words.movementName("unknown-move")).toBe("unknown-move");
   expect(words.cue("ready", { movement: "Palm turn", side: "Left" })).toBe("Next: Palm turn. Left.");
-  expect(wordsIn("xx").label("side", "left")).toBe("Left");
+  expect(wordsIn("pl").label("side", "left")).toBe("Left");
 });
 
 it("writes every dose of the library in words, nothing left unfilled", () => {

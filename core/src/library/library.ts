@@ -45,19 +45,29 @@ export interface Library {
   figure(movementId: string, formId?: string): Figure | undefined;
   /** Regions under tension: worked or stretched. None for a movement the library does not know. */
   tensionRegions(movementId: string): readonly string[];
+  /** What the practice says otherwise than ships: language → key of a text → text. */
+  readonly corrections: Corrections;
   /** Where a movement should be felt most: two regions at most, or the skin is all marks. */
   feltRegions(movementId: string): string[];
 }
 
+/** Language → dotted key of a text in its catalogue → the practice's own text. */
+export type Corrections = Readonly<Record<string, Readonly<Record<string, string>>>>;
+
 /** @param customMovements of one practice; of two with the same id the later one counts */
-export function libraryOf(customMovements: readonly CustomMovement[]): Library {
+export function libraryOf(customMovements: readonly CustomMovement[], corrections: Corrections = {}): Library {
   const custom = new Map(customMovements.map((each) => [each.movement.id, { each, revision: revisionOfText(JSON.stringify(each)) }]));
   const movements = [...SHIPPED_MOVEMENTS, ...[...custom.values()].map(({ each }) => each.movement)];
   const byId = new Map(movements.map((movement) => [movement.id, movement]));
   const timings = custom.size === 0 ? shippedTimings : new Map([...byId].map(([id, movement]) => [id, timingsOf(movement)]));
   const regionsOf = (movementId: string) => byId.get(movementId)?.regions;
   return {
-    revision: [...custom].map(([id, { revision }]) => `${id}:${revision}`).join(" ") || "shipped",
+    revision:
+      [
+        ...[...custom].map(([id, { revision }]) => `${id}:${revision}`),
+        ...(Object.keys(corrections).length > 0 ? [`texts:${revisionOfText(JSON.stringify(corrections))}`] : []),
+      ].join(" ") || "shipped",
+    corrections,
     movements,
     timings,
     find: (movementId) => byId.get(movementId),

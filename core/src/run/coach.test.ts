@@ -145,6 +145,6 @@ describe("captions", () => {
     [10, "Arm forward, palm away from you, fingers up."],
     [10 + speechSec("Arm forward, palm away from you, fingers up."), "Arm forward, palm away from you, fingers up."],
     [20, null],
-  ])("at %d s: %s", (atSec, text) => expect(captionAt(cues, atSec)).toBe(text));
-  it("nothing before anything was said", () => expect(captionAt(cues.slice(2), 3)).toBeNull());
+  ])("at %d s: %s", (atSec, text) => expect(captionAt(cues, atSec, "en")).toBe(text));
+  it("nothing before anything was said", () => expect(captionAt(cues.slice(2), 3, "en")).toBeNull());
 });

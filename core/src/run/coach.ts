@@ -4,7 +4,7 @@
  * it, and what has no room is left out, the least important first.
  */
 import { PHASES, type Library } from "../library";
-import type { Words } from "../language";
+import type { Language, Words } from "../language";
 import type { Segment, Timeline } from "../session";
 import type { Cue } from "./cue";
 import { speechSec } from "./speech";
@@ -52,10 +52,10 @@ export function openingLine(name: string, timeline: Timeline, words: Words, { le
 const LEAST_CAPTION_SEC = 1.5;
 const CAPTION_STAYS_SEC = 0.8;
 
-/** What is being said at a moment, to be read; null in silence. @param cues in order */
-export function captionAt(cues: readonly Cue[], atSec: number): string | null {
+/** What is being said at a moment, to be read; null in silence. @param cues in order @param language they are said in */
+export function captionAt(cues: readonly Cue[], atSec: number, language: Language): string | null {
   const cue = cues.findLast(({ atSec: from, say }) => say !== null && from <= atSec);
-  const stays = cue?.say ? Math.max(LEAST_CAPTION_SEC, speechSec(cue.say)) + CAPTION_STAYS_SEC : 0;
+  const stays = cue?.say ? Math.max(LEAST_CAPTION_SEC, speechSec(cue.say, language)) + CAPTION_STAYS_SEC : 0;
   return cue && atSec < cue.atSec + stays ? cue.say : null;
 }
 
@@ -79,21 +79,26 @@ const TICK_SEC = 0.3;
 /** The cues with the coach's lines between them, in order. */
 export function coached(cues: readonly Cue[], timeline: Timeline, words: Words, coach: Coach): Cue[] {
   if (coach.level === "count") return [...cues];
-  const taken = cues.map(({ atSec, say }): [number, number] => [atSec, atSec + (say ? speechSec(say) : TICK_SEC)]);
+  const taken = cues.map(({ atSec, say }): [number, number] => [atSec, atSec + (say ? speechSec(say, words.language) : TICK_SEC)]);
   const added: Cue[] = [];
   const lines = linesOf(timeline, words, coach).sort((a, b) => a.priority - b.priority || a.fromSec - b.fromSec);
   for (const { text, fromSec, untilSec } of lines) {
-    const atSec = firstSilence(taken, text, fromSec, untilSec);
+    const lengthSec = speechSec(text, words.language);
+    const atSec = firstSilence(taken, lengthSec, fromSec, untilSec);
     if (atSec === undefined) continue;
     added.push({ atSec, sound: null, say: text });
-    taken.push([atSec, atSec + speechSec(text)]);
+    taken.push([atSec, atSec + lengthSec]);
   }
   return [...cues, ...added].sort((a, b) => a.atSec - b.atSec);
 }
 
 /** The earliest moment from which a text can be said to its end; undefined where there is none. */
-function firstSilence(taken: readonly (readonly [number, number])[], text: string, fromSec: number, untilSec: number): number | undefined {
-  const lengthSec = speechSec(text);
+function firstSilence(
+  taken: readonly (readonly [number, number])[],
+  lengthSec: number,
+  fromSec: number,
+  untilSec: number,
+): number | undefined {
   const near = taken.filter(([from, to]) => to > fromSec - GAP_SEC && from < untilSec + GAP_SEC).sort((a, b) => a[0] - b[0]);
   let atSec = fromSec;
   for (const [from, to] of near) {

@@ -29,4 +29,12 @@ export const cues = {
   finished: "Done. Shake out.",
   closing: "Done. Let the hands hang and breathe. Say now if anything hurt.",
   paused: "Paused",
+  ofTotal: "of {{total}}",
+  ofSlides: "of {{total}} slides",
+  ofSteps: "of {{total}} steps",
+  holdOf: "hold {{number}} of {{total}}",
+  setOf: "{{set}} of {{sets}}",
+  seconds: "seconds",
+  next: "Next",
+  thatWasTheLast: "That was the last",
 } as const;

@@ -1,0 +1,192 @@
+import { libraryOf, SHIPPED_LIBRARY, type Library } from "../library";
+import { sampleCustomMovement } from "../library/custom.sample";
+import { newItem, LOAD_SCHOOLS, STRETCH_SCHOOLS } from "../library";
+import { coachFor, cuesOf, speechSec } from "../run";
+import { compilePerson } from "../session";
+import { sampleId, sampleSession } from "../session/sample";
+import { METRIC } from "../units";
+import { isLoaded, LANGUAGE_FACTS, languageFor, languageOf, LANGUAGES, loadLanguage, wordsIn, wordsOf, type Language } from ".";
+
+const OTHERS = LANGUAGES.filter((language) => language !== "en");
+type Tree = { readonly [key: string]: string | readonly string[] | Tree };
+const texts = new Map<Language, Map<string, string>>();
+
+/** Every text of a catalogue by its dotted key. */
+function flat(tree: Tree, at = ""): [string, string][] {
+  return Object.entries(tree).flatMap(([key, value]) => {
+    const here = at === "" ? key : `${at}.${key}`;
+    return typeof value === "string" ? [[here, value] as [string, string]] : flat(value as Tree, here);
+  });
+}
+
+it("a language that was not fetched yet reads English", () => {
+  expect([isLoaded("pl"), wordsIn("pl").label("side", "left"), wordsIn("pl").language]).toEqual([false, "Left", "en"]);
+});
+
+describe("every language", () => {
+  beforeAll(async () => {
+    for (const language of LANGUAGES) texts.set(language, new Map(flat((await loadLanguage(language)) as unknown as Tree)));
+  });
+  const PLURAL = /_(zero|one|two|few|many|other)$/;
+  const stem = (key: string) => key.replace(PLURAL, "");
+
+  it.each(OTHERS)("%s has each text and no other", (language) => {
+    const stems = (of: Language) => [...new Set([...texts.get(of)!.keys()].map(stem))].sort();
+    expect(stems(language)).toEqual(stems("en"));
+  });
+
+  it.each(LANGUAGES)("%s has each form its numbers need", (language) => {
+    const forms = new Intl.PluralRules(LANGUAGE_FACTS[language].locale).resolvedOptions().pluralCategories;
+    const counted = new Set([...texts.get(language)!.keys()].filter((key) => PLURAL.test(key)).map(stem));
+    // Spanish and Polish know forms for parts of things and for millions, which nothing here counts.
+    const needed = new Set(Array.from({ length: 200 }, (_, n) => new Intl.PluralRules(LANGUAGE_FACTS[language].locale).select(n)));
+    expect([...needed].filter((form) => !forms.includes(form))).toEqual([]);
+    for (const each of counted)
+      for (const form of needed) expect([each, form, texts.get(language)!.has(`${each}_${form}`)]).toEqual([each, form, true]);
+  });
+
+  it.each(OTHERS)("%s fills in the values English does", (language) => {
+    const values = (text: string) => [...new Set([...text.matchAll(/{{(\w+)}}/g)].map(([, name]) => name!))].sort();
+    for (const [key, text] of texts.get(language)!) {
+      const english = texts.get("en")!.get(key) ?? texts.get("en")!.get(`${stem(key)}_other`)!;
+      // A form for one thing or two may leave the figure out, and Polish abbreviates a row of them.
+      const asked = values(english).filter((name) => name !== "count" || !PLURAL.test(key));
+      expect([key, values(text).filter((name) => name !== "count" || !PLURAL.test(key))]).toEqual([key, asked]);
+    }
+  });
+
+  it.each(OTHERS)("%s leaves nothing in English", (language) => {
+    // Words that are the same in both, and what is only values and signs.
+    const same = [...texts.get(language)!].filter(
+      ([key, text]) => texts.get("en")!.get(key) === text && /[a-z]{4}/i.test(text.replace(/{{\w+}}/g, "")),
+    );
+    const ALIKE = /^(Stretch|Start|Stop|Tape|Name|Pause|Arms?|Hand|Band|Finger|Total|Note|Symptom)$/;
+    expect(same.filter(([, text]) => !ALIKE.test(text)).map(([key]) => key)).toEqual([]);
+  });
+
+  it("Arabic is in its own letters and figures throughout", () => {
+    for (const [key, text] of texts.get("ar")!)
+      expect([key, text.replace(/{{\w+}}/g, "")]).toEqual([key, expect.not.stringMatching(/[A-Za-z0-9]/)]);
+  });
+
+  it.each(OTHERS)("%s has room where English has", (language) => {
+    // What stands on buttons and beside figures, and what is called out: the longest that fits there.
+    const most = (key: string) =>
+      /^member\.(start|startNow|pause|goOn|skip|easier|stop|back|today|tell|keep|done|again|signIn|signOut|progress)$/.test(key)
+        ? 20
+        : /^cues\.(ready|readyTogether|switch|opening|closing|mildPull|to[A-Z]\w+)$/.test(key)
+          ? 130
+          : /^cues\./.test(key)
+            ? 24
+            : /^labels\.side\./.test(key)
+              ? 14
+              : /^movements\.[\w-]+\.name$/.test(key)
+                ? 44
+                : /^movements\./.test(key)
+                  ? 150
+                  : Infinity;
+    for (const [key, text] of texts.get(language)!)
+      if (text.replace(/{{\w+}}/g, "99").length > most(key)) expect([key, text, most(key)]).toEqual([key, "shorter", most(key)]);
+  });
+
+  it.each(OTHERS)("%s is said into silence too", (language) => {
+    const words = wordsIn(language);
+    const overlaps = (cues: ReturnType<typeof cuesOf>) =>
+      cues
+        .filter(({ say }) => say !== null)
+        .flatMap((cue, i, list) => (list[i + 1] && cue.atSec + speechSec(cue.say!, language) > list[i + 1]!.atSec + 1e-9 ? [cue.say] : []));
+    for (const movement of SHIPPED_LIBRARY.movements) {
+      const item = newItem(movement, { stretch: STRETCH_SCHOOLS[0], load: LOAD_SCHOOLS[0] }, sampleId());
+      const timeline = compilePerson(sampleSession([item]), SHIPPED_LIBRARY.timings);
+      const before = overlaps(cuesOf(timeline, words));
+      const after = overlaps(cuesOf(timeline, words, coachFor(SHIPPED_LIBRARY, "full")));
+      expect([movement.id, after.filter((say) => !before.includes(say))]).toEqual([movement.id, []]);
+    }
+  });
+
+  it("numbers follow the language, loads the units asked for", () => {
+    const held = { loadKg: 1.5, tool: "hammer", gripM: 0.125 };
+    expect(LANGUAGES.map((language) => wordsIn(language).load(held))).toEqual([
+      "hammer, 1.5 kg, hand at the 12.5 cm mark",
+      "martillo, 1,5 kg, mano en la marca de 12,5 cm",
+      "Hammer, 1,5 kg, Hand an der Marke 12,5 cm",
+      "młotek, 1,5 kg, dłoń przy znaku 12,5 cm",
+      "مطرقة، ١٫٥ كغ، اليد عند علامة ١٢٫٥ سم",
+    ]);
+    const pounds = { ...METRIC, mass: "lb", length: "in" } as const;
+    expect(wordsOf(SHIPPED_LIBRARY, "en", pounds).load(held)).toBe("hammer, 3.3 lb, hand at the 4.9 in mark");
+    expect(wordsIn("ar").digits("3:05")).toBe("٣:٠٥");
+  });
+
+  it("counts as the language does", () => {
+    const steps = (language: Language) => [1, 2, 3, 5, 11].map((stepsUsed) => wordsIn(language).paper("step", { count: stepsUsed }));
+    expect(steps("pl")).toEqual(["1 krok", "2 kroki", "3 kroki", "5 kroków", "11 kroków"]);
+    expect(steps("ar")).toEqual(["خطوة واحدة", "خطوتان", "٣ خطوات", "٥ خطوات", "١١ خطوة"]);
+  });
+
+  it("names within a sentence and days as the language writes them", () => {
+    expect(LANGUAGES.map((language) => wordsIn(language).within(wordsIn(language).label("kit", "hammer")))).toEqual([
+      "hammers",
+      "martillos",
+      "Hämmer",
+      "młotki",
+      "مطارق",
+    ]);
+    expect(LANGUAGES.map((language) => wordsIn(language).dayName("2026-03-05"))).toEqual([
+      "Thursday 5 March",
+      "jueves, 5 de marzo",
+      "Donnerstag, 5. März",
+      "czwartek, 5 marca",
+      "الخميس، ٥ مارس",
+    ]);
+  });
+
+  it("a session that nobody named has a name in each; one that somebody named keeps it", () => {
+    expect(wordsIn("de").sessionName({ name: "Warm-up", slot: "preShift" })).toBe("Aufwärmen");
+    expect(wordsIn("de").sessionName({ name: "Roof warm-up", slot: "preShift" })).toBe("Roof warm-up");
+  });
+});
+
+describe("a practice's corrections", () => {
+  beforeAll(() => loadLanguage("es"));
+  const name = (library: Library, language: Language) => wordsOf(library, language).movementName("palm-away");
+
+  it("are read instead of what ships, in their language alone and by that practice alone", () => {
+    const corrected = libraryOf([], {
+      es: { "movements.palm-away.name": "Estiramiento de palma", "movements.palm-away.steps.1": "Paso dos." },
+    });
+    expect([name(corrected, "es"), name(corrected, "en"), name(SHIPPED_LIBRARY, "es")]).toEqual([
+      "Estiramiento de palma",
+      "Palm-away stretch",
+      "Palma hacia fuera",
+    ]);
+    expect(wordsOf(corrected, "es").movement("palm-away").steps[1]).toBe("Paso dos.");
+    expect(wordsOf(SHIPPED_LIBRARY, "es").movement("palm-away").steps[1]).toBe("La otra mano coge los cuatro dedos.");
+    expect(corrected.revision).not.toBe(SHIPPED_LIBRARY.revision);
+  });
+
+  it("tell a practice's own movement in another language", () => {
+    const own = sampleCustomMovement("own");
+    const library = libraryOf([own], { es: { [`movements.${own.movement.id}.name`]: "El mío" } });
+    expect([wordsOf(library, "es").movementName(own.movement.id), wordsOf(library, "en").movementName(own.movement.id)]).toEqual([
+      "El mío",
+      own.words.name,
+    ]);
+  });
+});
+
+it.each([
+  [["pl-PL", "en"], "pl"],
+  [["fr", "ES-mx"], "es"],
+  [["fr"], "en"],
+  [[], "en"],
+])("of the languages wished for %j it is %s", (wished, language) => expect(languageFor(wished)).toBe(language));
+
+it("a person's own language comes first, then the crew's, then the practice's", () => {
+  expect([languageOf("pl", "es", "de"), languageOf(null, "es", "de"), languageOf(null, undefined, "de"), languageOf(null)]).toEqual([
+    "pl",
+    "es",
+    "de",
+    "en",
+  ]);
+});
