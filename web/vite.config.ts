@@ -9,13 +9,16 @@ const api = `http://127.0.0.1:${process.env.PORT ?? "4100"}`;
 
 /** Files that the crew member's own page may need, known once the build has its chunks; the worker keeps these and nothing else. */
 const forThePhone = new Set<string>();
+/** Words of another language, and what turns a page round: kept by the phones that ask for them. */
+const isOfOneLanguage = ({ moduleIds }: Rolldown.OutputChunk) =>
+  moduleIds.some((id) => /\/core\/src\/language\/(?!en\/)[a-z]{2}\/|\/base\/(RightToLeft|ArabicFace)\.tsx$/.test(id));
 const phoneFiles: Plugin = {
   name: "phone-files",
   generateBundle(_, bundle) {
     const chunks = Object.values(bundle).filter((each): each is Rolldown.OutputChunk => each.type === "chunk");
     const take = (name: string) => {
       const chunk = bundle[name];
-      if (forThePhone.has(name) || chunk?.type !== "chunk") return;
+      if (forThePhone.has(name) || chunk?.type !== "chunk" || isOfOneLanguage(chunk)) return;
       forThePhone.add(name);
       for (const imported of chunk.imports) take(imported);
       // A page of the phone may load more later; the entry loads every page there is.
@@ -51,8 +54,17 @@ export default defineConfig({
         // Of the code only what the phone's pages load, and the worker that draws its figures.
         manifestTransforms: [
           (entries) => ({
-            manifest: entries.filter(({ url }) => !url.endsWith(".js") || forThePhone.has(url) || /figure\.worker/.test(url)),
+            manifest: entries.filter(({ url }) =>
+              url.endsWith(".js") ? forThePhone.has(url) || /figure\.worker/.test(url) : !/noto-sans-arabic/.test(url),
+            ),
           }),
+        ],
+        runtimeCaching: [
+          {
+            urlPattern: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith("/assets/"),
+            handler: "CacheFirst",
+            options: { cacheName: "asked-for", expiration: { maxEntries: 60 } },
+          },
         ],
         maximumFileSizeToCacheInBytes: 3_000_000,
         navigateFallback: "/index.html",

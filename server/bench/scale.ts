@@ -170,6 +170,7 @@ async function fill({ models, sequelize }: Db): Promise<string[]> {
       slots: { preShift: 480, break: 180, postShift: 600 },
       kit: [],
       mostOffJob: 10,
+      language: null,
       shiftPattern: patternPreset("weekdays", "2026-03-02"),
     };
     await models.Crew.create({ id, trainerId, name: `Crew ${c}`, detail, version: 1, removedAt: null });

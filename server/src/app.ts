@@ -1,4 +1,5 @@
 /** The Express application: security, sessions, the routes of every subject, and the built interface. */
+import "@kind-grip/core/language/all";
 import { DeviceAddress, OpenApi } from "@kind-grip/core/api";
 import path from "node:path";
 import express from "express";

@@ -1,6 +1,7 @@
 /** Signing in and out, and who is signed in. */
 import * as v from "valibot";
-import { Id, IsoInstant } from "../units";
+import { Language } from "../language";
+import { Id, IsoInstant, Measures } from "../units";
 
 /** Roles a trainer gives to somebody. lead: leads runs of the crews they are given · employer: crew figures. */
 export const GIVEN_ROLES = ["lead", "employer"] as const;
@@ -25,6 +26,11 @@ export const Me = v.strictObject({
       now: IsoInstant,
       /** Nothing can be done before a second step or a passkey was added. */
       needsSecondStep: v.boolean(),
+      /** What somebody of the practice reads who has no language of their own. */
+      language: Language,
+      /** In which this screen tells quantities, times and dates: one's own, else the practice's. */
+      measures: Measures,
+      ownMeasures: v.nullable(Measures),
     }),
   ),
 });

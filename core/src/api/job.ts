@@ -1,5 +1,6 @@
 /** Long work that is asked for and fetched later. */
 import * as v from "valibot";
+import { Language } from "../language";
 import { Id } from "../units";
 
 export const JOB_KINDS = ["handOut", "personalSheets", "crewExport", "trailExport"] as const;
@@ -19,4 +20,8 @@ export const Job = v.strictObject({
 export type Job = v.InferOutput<typeof Job>;
 
 /** What can be made of a program on paper. */
-export const NewPaper = v.strictObject({ kind: v.picklist(["handOut", "personalSheets"], "must be handOut or personalSheets") });
+export const NewPaper = v.strictObject({
+  kind: v.picklist(["handOut", "personalSheets"], "must be handOut or personalSheets"),
+  /** Left out: the crew's for a hand-out, everybody's own for sheets. */
+  language: v.optional(Language),
+});

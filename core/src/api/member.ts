@@ -1,9 +1,10 @@
 /** Crew members: cards and PINs, signing in, and their own page. */
 import * as v from "valibot";
 import { CustomMovement, Region } from "../library";
+import { Language } from "../language";
 import { AlertAnswer, AlertKind } from "../safety";
 import { Session } from "../session";
-import { HAND_SIDES, Id, IsoDate, IsoInstant } from "../units";
+import { HAND_SIDES, Id, IsoDate, IsoInstant, Measures } from "../units";
 
 /** The crew's code, and who has a card. */
 export const AccessEntry = v.strictObject({
@@ -84,6 +85,12 @@ export const MemberDay = v.strictObject({
   offDays: v.array(IsoDate),
   /** Custom movements among theirs: a phone has no other way to name, draw and ease them. */
   customMovements: v.array(CustomMovement),
+  /** What this page is read in, and what would be read by whoever chose none. */
+  language: Language,
+  usualLanguage: Language,
+  measures: Measures,
+  /** The practice's own words in that language. */
+  corrections: v.record(v.string(), v.string()),
   checkedIn: v.boolean(),
 });
 export type MemberDay = v.InferOutput<typeof MemberDay>;
@@ -102,3 +109,6 @@ export const MemberProgress = v.strictObject({
   mornings: v.array(v.strictObject({ day: IsoDate, level: v.number() })),
 });
 export type MemberProgress = v.InferOutput<typeof MemberProgress>;
+
+/** Null: what the crew reads. */
+export const OwnLanguage = v.strictObject({ language: v.nullable(Language) });

@@ -11,6 +11,15 @@ export function mondayOf(date: string): string {
   return addDays(date, -weekday);
 }
 
+/** Days from the first of a week back to the Monday after it. */
+const BEFORE_MONDAY = { monday: 0, sunday: 1, saturday: 2 } as const;
+
+/** The first day of the week that a date is in, for whoever begins weeks on that day. */
+export function firstOfWeek(date: string, { weekStart }: { weekStart: keyof typeof BEFORE_MONDAY }): string {
+  const before = BEFORE_MONDAY[weekStart];
+  return addDays(mondayOf(addDays(date, before)), -before);
+}
+
 export function addDays(date: string, days: number): string {
   return dayOf(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS);
 }

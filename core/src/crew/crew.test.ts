@@ -40,8 +40,8 @@ describe("rows", () => {
   it("make people, empty lines skipped, line numbers as a spreadsheet counts", () => {
     const rows = read("Name,Badge,Hand,Started\n\nAda Moss,7,right-handed,2024-03-05\n,,,\nBo Fern,8,L,");
     expect(rows.map((row) => [row.line, row.person])).toEqual([
-      [3, { name: "Ada Moss", badge: "7", handedness: "right", startedOn: "2024-03-05", leftOn: null }],
-      [5, { name: "Bo Fern", badge: "8", handedness: "left", startedOn: null, leftOn: null }],
+      [3, { name: "Ada Moss", badge: "7", handedness: "right", startedOn: "2024-03-05", leftOn: null, language: null }],
+      [5, { name: "Bo Fern", badge: "8", handedness: "left", startedOn: null, leftOn: null, language: null }],
     ]);
   });
 
@@ -97,6 +97,7 @@ describe("a crew", () => {
     slots: { preShift: 60, break: 3600, postShift: 600 },
     kit: [],
     mostOffJob: 1,
+    language: null,
     shiftPattern: patternPreset("weekdays", "2026-03-02"),
   };
   const ok = (change: object) => v.safeParse(Crew, { ...crew, ...change }).success;

@@ -2,6 +2,7 @@
 import * as v from "valibot";
 import { documentFormat } from "../document";
 import { isTimeZone, ShiftPattern } from "../calendar";
+import { Language } from "../language";
 import { KitKind, Setting } from "../library";
 import { SLOT_KINDS } from "../session";
 import { NonEmptyText } from "../units";
@@ -44,9 +45,16 @@ export const Crew = v.strictObject({
   /** Most people off the job at the same moment. */
   mostOffJob: wholeNumber(1, 500, " people"),
   shiftPattern: ShiftPattern,
+  /** Of those who have none of their own; null for the practice's. */
+  language: v.nullable(Language),
 });
 export type Crew = v.InferOutput<typeof Crew>;
 
 /** All but its name, as it is stored. */
 const { name: _name, ...detail } = Crew.entries;
-export const CREW_DETAIL = documentFormat<Omit<Crew, "name">>({ name: "crew", format: 1, steps: [], schema: v.strictObject(detail) });
+export const CREW_DETAIL = documentFormat<Omit<Crew, "name">>({
+  name: "crew",
+  format: 2,
+  steps: [(crew) => ({ ...(crew as object), language: null })],
+  schema: v.strictObject(detail),
+});

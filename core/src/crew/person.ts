@@ -1,5 +1,6 @@
 /** A crew member. No health answers here: those have a subject of their own, with an audit trail. */
 import * as v from "valibot";
+import { Language } from "../language";
 import { Id, IsoDate, NonEmptyText } from "../units";
 
 export const Handedness = v.picklist(["left", "right", "both"], "must be left, right or both");
@@ -12,6 +13,8 @@ const PersonFields = {
   handedness: v.nullable(Handedness),
   startedOn: v.nullable(IsoDate),
   leftOn: v.nullable(IsoDate),
+  /** What they read and hear; null for the crew's. */
+  language: v.nullable(Language),
 };
 
 export const Person = v.pipe(

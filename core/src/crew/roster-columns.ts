@@ -1,6 +1,6 @@
 /** Which column of a roster file is what: guessed from its header, adjusted by the user. */
 
-export const ROSTER_FIELDS = ["name", "givenName", "familyName", "badge", "handedness", "startedOn", "leftOn"] as const;
+export const ROSTER_FIELDS = ["name", "givenName", "familyName", "badge", "handedness", "startedOn", "leftOn", "language"] as const;
 export type RosterField = (typeof ROSTER_FIELDS)[number];
 
 /** Field → index of its column; a field without a column is left out. */
@@ -28,6 +28,7 @@ const HEADER_WORDS: Record<RosterField, readonly string[]> = {
   handedness: ["handedness", "dominant hand", "main hand", "hand", "handed", "dominant", "lr"],
   startedOn: ["start date", "started on", "started", "start", "joined", "since", "hired", "first day"],
   leftOn: ["left on", "end date", "leaving date", "last day", "until", "leaves", "end"],
+  language: ["language", "mother tongue", "first language", "speaks"],
 };
 
 /** Best guess for each field; a header serves one field only. */

@@ -1,6 +1,7 @@
 /** A roster file row by row: the person it makes, or what is wrong with it. */
 import * as v from "valibot";
 import { Person } from "./person";
+import { isLanguage, LANGUAGE_FACTS, LANGUAGES, type Language } from "../language";
 import { looksMisdecoded, type RosterText } from "./roster-text";
 import type { ColumnMap, RosterField } from "./roster-columns";
 
@@ -42,6 +43,7 @@ export function readRoster(
       handedness: readHandedness(given.handedness, problems),
       startedOn: readDate("startedOn", given.startedOn, dateOrder, problems),
       leftOn: readDate("leftOn", given.leftOn, dateOrder, problems),
+      language: readLanguage(given.language, problems),
     };
     if (looksMisdecoded(fields.name)) problems.push({ field: "name", message: "looks wrongly decoded: choose another encoding" });
     const parsed = v.safeParse(Person, fields);
@@ -101,4 +103,17 @@ function readHandedness(cell: string | undefined, problems: RosterProblem[]): "l
   if (["lr", "rl", "both", "ambi", "ambidextrous", "either"].includes(word)) return "both";
   problems.push({ field: "handedness", message: "is not left, right or both" });
   return null;
+}
+
+/** By its code, as who speaks it calls it, or in English. */
+function readLanguage(cell: string | undefined, problems: RosterProblem[]): Language | null {
+  const word = (cell ?? "").trim().toLowerCase();
+  if (word === "") return null;
+  const code = word.split(/[-_]/)[0];
+  if (isLanguage(code)) return code;
+  const named = LANGUAGES.find((each) =>
+    [LANGUAGE_FACTS[each].ownName, LANGUAGE_FACTS[each].englishName].some((name) => name.toLowerCase() === word),
+  );
+  if (!named) problems.push({ field: "language", message: "is none of the languages there are" });
+  return named ?? null;
 }

@@ -16,6 +16,7 @@ import type { MovementWords } from "./words";
 
 export type { MovementWords } from "./words";
 export * from "./languages";
+export { correctionProblem, LONGEST_TEXT, textsOf, valuesOf } from "./texts";
 
 type English = typeof en;
 type Labels = English["labels"];
@@ -31,10 +32,10 @@ type Translated<T> = T extends string
 export type Catalogue = Translated<English>;
 
 const FILES: Readonly<Record<Exclude<Language, "en">, () => Promise<Catalogue>>> = {
-  es: async () => (await import("./es")).es,
-  de: async () => (await import("./de")).de,
-  pl: async () => (await import("./pl")).pl,
-  ar: async () => (await import("./ar")).ar,
+  es: async () => (await import("./es/index")).es,
+  de: async () => (await import("./de/index")).de,
+  pl: async () => (await import("./pl/index")).pl,
+  ar: async () => (await import("./ar/index")).ar,
 };
 
 const catalogues: Partial<Record<Language, Catalogue>> = { en };
@@ -44,6 +45,11 @@ export async function loadLanguage(language: Language): Promise<Catalogue> {
   const known = catalogues[language];
   if (known || language === "en") return known ?? en;
   return (catalogues[language] = await FILES[language]());
+}
+
+/** Words that were brought along, for who cannot or need not wait for a file. */
+export function provideLanguage(language: Exclude<Language, "en">, catalogue: Catalogue): void {
+  catalogues[language] = catalogue;
 }
 
 export function isLoaded(language: Language): boolean {
@@ -71,6 +77,10 @@ export interface Words {
   digits(text: string | number): string;
   /** Weekday, day and month. @param date ISO */
   dayName(date: string): string;
+  /** Day, month and year. @param date ISO */
+  dateName(date: string): string;
+  /** @param hhmm `14:30` */
+  timeOfDay(hhmm: string): string;
   /** Things one after the other: `a, b and c`. */
   list(parts: readonly string[]): string;
   paper(key: PaperKey, values?: Record<string, string | number>): string;
@@ -110,7 +120,7 @@ export function wordsOf(library: Library, language: Language = "en", measures: M
   if (!isLoaded(language)) return wordsOf(library, "en", measures);
   const ofLibrary = made.get(library) ?? new Map<string, Words>();
   made.set(library, ofLibrary);
-  const key = `${language} ${measures.mass} ${measures.length}`;
+  const key = `${language} ${measures.mass} ${measures.length} ${measures.clock}`;
   const known = ofLibrary.get(key);
   if (known) return known;
   const words = wordsFrom(instanceOf(library, language), library, language, measures);
@@ -156,9 +166,12 @@ function wordsFrom(instance: i18n, library: Library, language: Language, measure
   const text = (key: string, values: Record<string, string | number> = {}) =>
     instance.t(key, { ...values, replace: mapValues(values, (value) => (typeof value === "number" ? number.format(value) : value)) });
   const days = new Intl.DateTimeFormat(locale, { weekday: "long", day: "numeric", month: "long", timeZone: "UTC" });
+  const dates = new Intl.DateTimeFormat(locale, { day: "numeric", month: "long", year: "numeric", timeZone: "UTC" });
   const lists = new Intl.ListFormat(locale, { type: "conjunction" });
   const tens = new Intl.NumberFormat(locale, { useGrouping: false });
   const digits = Array.from({ length: 10 }, (_, digit) => tens.format(digit));
+  const inDigits = (each: string | number) => String(each).replace(/\d/g, (digit) => digits[Number(digit)]!);
+  const hours = new Intl.DateTimeFormat(locale, { hour: "numeric", minute: "2-digit", hour12: true, timeZone: "UTC" });
   const movement = (id: string): MovementWords => {
     const custom = library.custom(id);
     if (custom) return correctedWords(custom.words, `movements.${id}`, library.corrections[language]);
@@ -179,8 +192,10 @@ function wordsFrom(instance: i18n, library: Library, language: Language, measure
     load: (held) => loadIn(text, held, measures),
     sessionName: ({ name, slot }) => (name === en.labels.sessionName[slot] ? text(`labels.sessionName.${slot}`) : name),
     within: (each) => (capitalNouns ? each : each.charAt(0).toLocaleLowerCase(locale) + each.slice(1)),
-    digits: (each) => String(each).replace(/\d/g, (digit) => digits[Number(digit)]!),
+    digits: inDigits,
+    timeOfDay: (hhmm) => inDigits(measures.clock === "24h" ? hhmm : hours.format(new Date(`2026-01-01T${hhmm}:00Z`))),
     dayName: (date) => days.format(new Date(`${date}T12:00:00Z`)),
+    dateName: (date) => dates.format(new Date(`${date}T12:00:00Z`)),
     list: (parts) => lists.format(parts),
     paper: (key, values) => text(`paper.${key}`, values),
     figure: (figure, side, name) => figureText((key, values) => text(`figure.${key}`, values), figure, side, name),

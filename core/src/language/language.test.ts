@@ -5,19 +5,23 @@ import { coachFor, cuesOf, speechSec } from "../run";
 import { compilePerson } from "../session";
 import { sampleId, sampleSession } from "../session/sample";
 import { METRIC } from "../units";
-import { isLoaded, LANGUAGE_FACTS, languageFor, languageOf, LANGUAGES, loadLanguage, wordsIn, wordsOf, type Language } from ".";
+import {
+  correctionProblem,
+  isLoaded,
+  LANGUAGE_FACTS,
+  languageFor,
+  languageOf,
+  LANGUAGES,
+  loadLanguage,
+  textsOf,
+  valuesOf,
+  wordsIn,
+  wordsOf,
+  type Language,
+} from ".";
 
 const OTHERS = LANGUAGES.filter((language) => language !== "en");
-type Tree = { readonly [key: string]: string | readonly string[] | Tree };
 const texts = new Map<Language, Map<string, string>>();
-
-/** Every text of a catalogue by its dotted key. */
-function flat(tree: Tree, at = ""): [string, string][] {
-  return Object.entries(tree).flatMap(([key, value]) => {
-    const here = at === "" ? key : `${at}.${key}`;
-    return typeof value === "string" ? [[here, value] as [string, string]] : flat(value as Tree, here);
-  });
-}
 
 it("a language that was not fetched yet reads English", () => {
   expect([isLoaded("pl"), wordsIn("pl").label("side", "left"), wordsIn("pl").language]).toEqual([false, "Left", "en"]);
@@ -25,7 +29,7 @@ it("a language that was not fetched yet reads English", () => {
 
 describe("every language", () => {
   beforeAll(async () => {
-    for (const language of LANGUAGES) texts.set(language, new Map(flat((await loadLanguage(language)) as unknown as Tree)));
+    for (const language of LANGUAGES) texts.set(language, new Map(textsOf(await loadLanguage(language))));
   });
   const PLURAL = /_(zero|one|two|few|many|other)$/;
   const stem = (key: string) => key.replace(PLURAL, "");
@@ -46,12 +50,11 @@ describe("every language", () => {
   });
 
   it.each(OTHERS)("%s fills in the values English does", (language) => {
-    const values = (text: string) => [...new Set([...text.matchAll(/{{(\w+)}}/g)].map(([, name]) => name!))].sort();
     for (const [key, text] of texts.get(language)!) {
       const english = texts.get("en")!.get(key) ?? texts.get("en")!.get(`${stem(key)}_other`)!;
       // A form for one thing or two may leave the figure out, and Polish abbreviates a row of them.
-      const asked = values(english).filter((name) => name !== "count" || !PLURAL.test(key));
-      expect([key, values(text).filter((name) => name !== "count" || !PLURAL.test(key))]).toEqual([key, asked]);
+      const asked = valuesOf(english).filter((name) => name !== "count" || !PLURAL.test(key));
+      expect([key, valuesOf(text).filter((name) => name !== "count" || !PLURAL.test(key))]).toEqual([key, asked]);
     }
   });
 
@@ -190,3 +193,13 @@ it("a person's own language comes first, then the crew's, then the practice's", 
     "en",
   ]);
 });
+
+it.each([
+  ["Hold {{holdSec}} s", "Halte {{holdSec}} s", null],
+  ["Hold {{holdSec}} s", "Halte", "leaves out {{holdSec}}"],
+  ["Hold", "Hold {{holdSec}}", "asks for {{holdSec}}, which is not known there"],
+  ["Hold", "Hold {{", "has braces that do not close"],
+  ["Hold", "  ", "is empty"],
+  ["Hold", "x".repeat(600), null],
+  ["Hold", "x".repeat(601), "is longer than 600 letters"],
+])("of %j corrected to %j is said: %s", (shipped, own, problem) => expect(correctionProblem(shipped, own)).toBe(problem));

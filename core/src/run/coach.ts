@@ -24,6 +24,8 @@ export type CoachLevel = (typeof COACH_LEVELS)[number];
 
 export interface Coach {
   level: CoachLevel;
+  /** How fast the voice speaks: 1 as usual. */
+  rate: number;
   /** A hold that something else draws: it is let go of slowly. */
   isAssistedHold(segment: Segment | undefined): boolean;
   /** A movement that goes round, and from its middle on the other way. */
@@ -31,10 +33,11 @@ export interface Coach {
   phaseOf(movementId: string): (typeof PHASES)[number] | undefined;
 }
 
-export function coachFor(library: Library, level: CoachLevel): Coach {
+export function coachFor(library: Library, level: CoachLevel, rate = 1): Coach {
   const phaseOf = (movementId: string) => library.find(movementId)?.phase;
   return {
     level,
+    rate,
     phaseOf,
     isAssistedHold: (segment) => level !== "count" && segment?.kind === "hold" && phaseOf(segment.movementId) === "stretch",
     turnsRound: (movementId, formId) => level !== "count" && library.figure(movementId, formId)?.way === "round",
@@ -79,11 +82,12 @@ const TICK_SEC = 0.3;
 /** The cues with the coach's lines between them, in order. */
 export function coached(cues: readonly Cue[], timeline: Timeline, words: Words, coach: Coach): Cue[] {
   if (coach.level === "count") return [...cues];
-  const taken = cues.map(({ atSec, say }): [number, number] => [atSec, atSec + (say ? speechSec(say, words.language) : TICK_SEC)]);
+  const lengthOf = (text: string) => speechSec(text, words.language) / coach.rate;
+  const taken = cues.map(({ atSec, say }): [number, number] => [atSec, atSec + (say ? lengthOf(say) : TICK_SEC)]);
   const added: Cue[] = [];
   const lines = linesOf(timeline, words, coach).sort((a, b) => a.priority - b.priority || a.fromSec - b.fromSec);
   for (const { text, fromSec, untilSec } of lines) {
-    const lengthSec = speechSec(text, words.language);
+    const lengthSec = lengthOf(text);
     const atSec = firstSilence(taken, lengthSec, fromSec, untilSec);
     if (atSec === undefined) continue;
     added.push({ atSec, sound: null, say: text });

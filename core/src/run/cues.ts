@@ -19,7 +19,7 @@ export function cuesOf(timeline: Timeline, words: Words, coach?: Coach): Cue[] {
     const afterHold = (text: string): string => {
       if (!coach?.isAssistedHold(timeline.segments[i - 1])) return text;
       const both = `${words.cue("release")} ${text}`;
-      if (speechSec(both, words.language) <= lengthSec) return both;
+      if (speechSec(both, words.language) / coach.rate <= lengthSec) return both;
       return segment.kind === "rest" ? words.cue("release") : text;
     };
     switch (segment.kind) {
@@ -63,7 +63,7 @@ function counted({ startSec, movementId, formId }: Segment, reps: number, oneSec
     const rep = i + 1;
     const count = words.digits(rep + 1);
     const withTurn = `${count}. ${words.cue("otherWay")}`;
-    const say = rep === turnsAt && speechSec(withTurn, words.language) <= oneSec ? withTurn : count;
+    const say = rep === turnsAt && speechSec(withTurn, words.language) / coach!.rate <= oneSec ? withTurn : count;
     return { atSec: startSec + rep * oneSec, sound: "tick" as const, say };
   });
 }

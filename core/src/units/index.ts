@@ -2,19 +2,22 @@
 export { grouped } from "./grouped";
 export { clockText, spanText } from "./time-text";
 export {
+  LENGTH_UNITS,
   lengthIn,
   lengthOf,
   lengthText,
+  MASS_UNITS,
   massIn,
   massOf,
   massText,
   METRIC,
   numberText,
   readAmount,
+  Measures,
   type LengthUnit,
   type MassUnit,
-  type Measures,
 } from "./measures";
+export { datePattern, timeOfDayText } from "./written-time";
 export { issueText } from "./issue-text";
 export { torqueText } from "./torque-text";
 export { Effort, HAND_SIDES, Id, IsoDate, IsoInstant, LocalTime, NonEmptyText, Seconds, Side, type HandSide } from "./shapes";

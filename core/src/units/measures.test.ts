@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { lengthIn, lengthOf, lengthText, massIn, massOf, massText, METRIC, numberText, readAmount, type Measures } from ".";
 
-const AMERICAN: Measures = { locale: "en-US", mass: "lb", length: "in" };
-const GERMAN: Measures = { ...METRIC, locale: "de" };
+const AMERICAN: Measures = { ...METRIC, mass: "lb", length: "in" };
+const GERMAN: Measures = { ...METRIC, decimal: "comma" };
 
 it.each([
   [massText(1.5), "1.5 kg"],

@@ -1,7 +1,8 @@
 /**
- * How quantities are written and typed: the unit of masses and lengths, and the locale of numbers. Kept and computed in SI units
- * (kilograms, metres) throughout; only what is read and typed is turned.
+ * How quantities, times and dates are written and typed: units, the mark in numbers, the clock, the order of a date, the first day of a
+ * week. Kept and computed in SI units (kilograms, metres) and ISO dates throughout; only what is read and typed is turned.
  */
+import * as v from "valibot";
 
 /** One of each in SI: kilograms and metres, exact by definition (international yard and pound agreement, 1959). */
 const IN_SI = {
@@ -10,17 +11,36 @@ const IN_SI = {
 } as const;
 
 type Kind = keyof typeof IN_SI;
-export type MassUnit = "kg" | "lb";
-export type LengthUnit = "cm" | "in";
+export const MASS_UNITS = ["kg", "lb"] as const;
+export type MassUnit = (typeof MASS_UNITS)[number];
+export const LENGTH_UNITS = ["cm", "in"] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
-export interface Measures {
-  /** BCP 47, for the marks in numbers. */
-  locale: string;
-  mass: MassUnit;
-  length: LengthUnit;
-}
+/** What a practice or somebody in it is used to. */
+export const Measures = v.strictObject({
+  mass: v.picklist(MASS_UNITS),
+  length: v.picklist(LENGTH_UNITS),
+  /** The mark before the parts of a number: 1.4 or 1,4. */
+  decimal: v.picklist(["point", "comma"]),
+  /** Hours of a clock: 14:30 or 2:30 pm. */
+  clock: v.picklist(["24h", "12h"]),
+  /** 5 March, March 5; with the year: 5 March 2026, March 5 2026, 2026 March 5. */
+  dateOrder: v.picklist(["dayMonth", "monthDay", "yearMonthDay"]),
+  weekStart: v.picklist(["monday", "sunday", "saturday"]),
+});
+export type Measures = v.InferOutput<typeof Measures>;
 
-export const METRIC: Measures = { locale: "en-GB", mass: "kg", length: "cm" };
+export const METRIC: Measures = {
+  mass: "kg",
+  length: "cm",
+  decimal: "point",
+  clock: "24h",
+  dateOrder: "dayMonth",
+  weekStart: "monday",
+};
+
+/** Locales that write numbers with either mark and group nothing here. */
+const LOCALE_OF_MARK = { point: "en-GB", comma: "de-DE" } as const;
 
 /** Other ways to write a unit than its symbol. */
 const SPELLED: Readonly<Record<string, string>> = {
@@ -41,8 +61,8 @@ const SPELLED: Readonly<Record<string, string>> = {
 };
 
 /** @param digits most digits after the mark; nothing is filled up with noughts */
-export function numberText(value: number, digits: number, { locale }: Pick<Measures, "locale"> = METRIC): string {
-  return new Intl.NumberFormat(locale, { maximumFractionDigits: digits, useGrouping: false }).format(value);
+export function numberText(value: number, digits: number, { decimal }: Pick<Measures, "decimal"> = METRIC): string {
+  return new Intl.NumberFormat(LOCALE_OF_MARK[decimal], { maximumFractionDigits: digits, useGrouping: false }).format(value);
 }
 
 /** A mass as it is read: `1.5 kg`, `3.3 lb`. @param kg kilograms */

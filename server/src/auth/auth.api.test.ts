@@ -201,7 +201,7 @@ describe("somebody else's things", () => {
       "put /api/crews/:crewId/people/:personId/ramp": { ended: true },
       "put /api/crews/:crewId/people/:personId": {
         version: 1,
-        person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null },
+        person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null, language: null },
       },
       "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },
       "post /api/crews/:crewId/programs/import": { id: uuid(), text: "{}" },

@@ -3,6 +3,7 @@ import {
   Me,
   NewPassword,
   NewSecondFactor,
+  OwnMeasures,
   OwnPassword,
   RecoveryCodes,
   SecondFactorCode,
@@ -43,6 +44,20 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: Me,
     roles: "anyone",
     handle: ({ request }) => whoIs(db, now, request),
+  });
+
+  routes.add({
+    id: "ownMeasures",
+    method: "put",
+    path: "/api/me/measures",
+    summary: "In which units, clock and dates one reads; null for the practice's",
+    answer: OwnMeasures,
+    roles: STAFF_ROLES,
+    body: OwnMeasures,
+    async handle({ caller, body }) {
+      await db.models.Account.update({ measures: body.measures }, { where: { id: caller.accountId } });
+      return body;
+    },
   });
 
   routes.add({

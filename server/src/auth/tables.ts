@@ -1,5 +1,6 @@
 /** Who signs in with a password, and what was tried, as they are stored. */
 import type { Role } from "@kind-grip/core/api";
+import type { Measures } from "@kind-grip/core/units";
 import { DataTypes, type Sequelize } from "sequelize";
 import { counted, hashPart, id, idPart, json, longText, moment, text, uuid, type Table } from "../db/columns";
 
@@ -21,6 +22,8 @@ export interface AccountRow {
   totpLastStep?: number | null;
   /** Of the codes on paper that are left. */
   recoveryHashes?: string[] | null;
+  /** Their own units, clock and dates; null for the practice's. */
+  measures?: Measures | null;
 }
 
 export interface PasskeyRow {
@@ -85,6 +88,7 @@ export function defineAuthTables(sequelize: Sequelize) {
       totpSince: moment,
       totpLastStep: DataTypes.BIGINT,
       recoveryHashes: json,
+      measures: json,
     }) as Table<AccountRow>,
     Passkey: sequelize.define("passkeys", {
       id: { ...id },

@@ -1,5 +1,6 @@
 /** Who is signed in, as the interface is told, and how a sign-in begins whichever way it was proven. */
 import type { Me } from "@kind-grip/core/api";
+import { METRIC } from "@kind-grip/core/units";
 import type { Request, Response } from "express";
 import { noteSignIn } from "../audit/audit";
 import type { AppContext } from "../context";
@@ -27,6 +28,9 @@ export async function whoIs(db: Db, now: AppContext["now"], request: Request): P
             practice: practice.get().name,
             demo: practice.get().demoNow !== null,
             now: (await now(caller)).toISOString(),
+            language: practice.get().language ?? "en",
+            measures: account?.get().measures ?? practice.get().measures ?? METRIC,
+            ownMeasures: account?.get().measures ?? null,
             needsSecondStep: needsSecondStep(await standingOf(db, caller)),
           }
         : null,

@@ -98,7 +98,7 @@ describe("people", () => {
     const change = (leftOn: string) =>
       trainer.send("put", `/api/crews/${id}/people/${person!.id}`, {
         version: 1,
-        person: { name: "A", badge: null, handedness: null, startedOn: "2026-03-02", leftOn },
+        person: { name: "A", badge: null, handedness: null, startedOn: "2026-03-02", leftOn, language: null },
       });
     expect(fieldsOf(await change("2026-03-01"))).toEqual({ "person.leftOn": "is before the first day" });
     expect((await change("2026-03-02")).status).toBe(200);

@@ -1,5 +1,6 @@
 /** Crews, people, who was given which crew, days people are excused, as they are stored. */
 import { CREW_DETAIL, type Crew } from "@kind-grip/core/crew";
+import type { Language } from "@kind-grip/core/language";
 import type { Sequelize } from "sequelize";
 import { day, id, idPart, moment, text, uuid, whole, type Table } from "../db/columns";
 import { storedDocument } from "../db/stored-document";
@@ -23,6 +24,7 @@ export interface PersonRow {
   handedness: "left" | "right" | "both" | null;
   startedOn: string | null;
   leftOn: string | null;
+  language: Language | null;
   /** Ways back that began up to this day were ended by the trainer. */
   rampsEndedOn?: string | null;
   version: number;
@@ -70,6 +72,7 @@ export function defineCrewTables(sequelize: Sequelize) {
       handedness: text,
       startedOn: day,
       leftOn: day,
+      language: text,
       rampsEndedOn: day,
       version: whole,
     }) as Table<PersonRow>,

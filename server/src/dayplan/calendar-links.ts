@@ -2,6 +2,7 @@
 import { CalendarLink, MadeCalendarLink, NewCalendarLink } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
 import { addDays, dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
+import { languageOf, wordsOf } from "@kind-grip/core/language";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { isShiftSession } from "@kind-grip/core/session";
@@ -18,6 +19,7 @@ import { CrewParams } from "../http/params";
 import { invalid, notFound } from "../http/problem";
 import type { Routes } from "../http/route";
 import { presencesIn, rampsOf } from "../program/ramps";
+import { customsOf } from "../practice/customs";
 import { practiceLibrary } from "../library/practice-library";
 import { hashOf } from "../member/access";
 import { participationsIn } from "../safety/participations";
@@ -146,14 +148,17 @@ function sendCalendar(response: Response, crewName: string, text: string): void 
 async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
   const { timeZone, place } = crew.detail;
   const day = at.toISOString().slice(0, 10);
-  const [library, rows, participations, programs, people, presences] = await Promise.all([
+  const [library, rows, participations, programs, people, presences, customs] = await Promise.all([
     practiceLibrary(db, practiceId),
     placementsBetween(db, [crew.id], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),
     personId ? presencesIn(db, crew.id, dateAt(at.getTime(), timeZone), { personId }) : null,
+    customsOf(db, practiceId),
   ]);
+  const own = people.find((person) => person.get().id === personId)?.get().language;
+  const language = languageOf(own, crew.detail.language, customs.language);
   const sessions = new Map(
     programs.flatMap((program) =>
       program
@@ -187,5 +192,5 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
         people.map((person) => person.get()),
         participations,
       ).map(({ id }) => id);
-  return calendarOf(library, crew.name, place, timeZone, entries, ids);
+  return calendarOf(library, crew.name, place, timeZone, entries, ids, wordsOf(library, language, customs.measures));
 }

@@ -23,6 +23,7 @@ const LOOK_AGAIN_SEC = 3600;
  * Times are written in the crew's zone, whatever zone the process is in. Nothing in it depends on when it is asked, so that the same
  * calendar is the same text.
  * @param personIds who takes part: the length is that of the group
+ * @param words of whoever reads it
  */
 export function calendarOf(
   library: Library,
@@ -31,13 +32,13 @@ export function calendarOf(
   timeZone: string,
   entries: readonly CalendarEntry[],
   personIds: readonly string[],
+  words = wordsOf(library),
 ): string {
-  const words = wordsOf(library);
   const calendar = ical({
-    name: escape(`${crewName} – hand work`, false),
+    name: escape(words.paper("calendar", { crew: crewName }), false),
     method: ICalCalendarMethod.PUBLISH,
     ttl: LOOK_AGAIN_SEC,
-    prodId: { company: "Kind Grip", product: "Day plan", language: "EN" },
+    prodId: { company: "Kind Grip", product: "Day plan", language: words.language.toUpperCase() },
     // Without a name: with one, the stamp of each event would be written in it too.
     timezone: { name: null, generator: (zone) => String(zoneBlock(zone)[0] ?? "") || null },
   });
@@ -55,10 +56,10 @@ export function calendarOf(
       lastModified: changedAt,
       sequence: revisionAt(changedAt),
       timezone: zone,
-      summary: `${session.name} (${clockText(totalSec)})`,
+      summary: `${words.sessionName(session)} (${words.digits(clockText(totalSec))})`,
       location: place,
       description: [
-        ...session.items.map((item, i) => `${i + 1}. ${words.movementName(item.movementId)}`),
+        ...session.items.map((item, i) => `${words.digits(i + 1)}. ${words.movementName(item.movementId)}`),
         "",
         words.paper("prevention"),
       ].join("\n"),

@@ -8,6 +8,8 @@ export const id = { type: DataTypes.UUID, primaryKey: true };
 export const idPart = { ...id };
 /** A SHA-256 in hexadecimal digits, or another secret of up to 64 letters. */
 export const hashPart = { type: DataTypes.STRING(64), primaryKey: true };
+/** A short word as a part of a key. */
+export const shortPart = { type: DataTypes.STRING(16), primaryKey: true };
 export const hashText = DataTypes.STRING(64);
 export const dayPart = { type: DataTypes.DATEONLY, primaryKey: true };
 export const wholePart = { type: DataTypes.INTEGER, primaryKey: true };

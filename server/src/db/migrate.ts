@@ -19,6 +19,7 @@ import { passkeys } from "./migrations/0015-passkeys";
 import { crewTurn } from "./migrations/0017-crew-turn";
 import { templates } from "./migrations/0018-templates";
 import { ramps } from "./migrations/0019-ramps";
+import { languages } from "./migrations/0020-languages";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -42,6 +43,7 @@ const MIGRATIONS = {
   "0017-crew-turn": crewTurn,
   "0018-templates": templates,
   "0019-ramps": ramps,
+  "0020-languages": languages,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -1,5 +1,6 @@
 /** The four crews of the demo practice. Every person and place is made up. */
 import type { Crew } from "@kind-grip/core/crew";
+import type { Language } from "@kind-grip/core/language";
 import type { ShiftPattern } from "@kind-grip/core/calendar";
 
 /** Monday the demo's cycles are counted from, three weeks before its today. */
@@ -112,6 +113,18 @@ export const DEMO_AWAY: Readonly<Record<string, { from: string; until: string }>
   "Lorcan Dray": { from: "2026-03-07", until: "2026-03-25" },
 };
 
+/** A crew in which several languages are read; who is not named reads what the crew does. */
+export const DEMO_LANGUAGES: Readonly<Record<string, Language>> = {
+  "Abel Corrie": "es",
+  "Dagny Fell": "es",
+  "Hanne Joyner": "es",
+  "Jonna Larkin": "es",
+  "Liv Norcott": "pl",
+  "Kaspar Mewes": "pl",
+  "Birgit Saltmere": "de",
+  "Idris Kettle": "ar",
+};
+
 export const DEMO_CREWS: readonly DemoCrew[] = [
   {
     key: "roof",
@@ -130,6 +143,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
         { kind: "towel", massKg: null, count: 6 },
       ],
       mostOffJob: 12,
+      language: null,
       shiftPattern: roofShifts,
     },
     people: [
@@ -167,6 +181,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
         { kind: "dowel", massKg: 0.45, count: 5 },
       ],
       mostOffJob: 6,
+      language: null,
       shiftPattern: workshopShifts,
     },
     people: [
@@ -200,6 +215,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
         { kind: "bottle", massKg: 1, count: 8 },
       ],
       mostOffJob: 5,
+      language: null,
       shiftPattern: oysterShifts,
     },
     people: [
@@ -237,6 +253,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
         { kind: "band", massKg: null, count: 9 },
       ],
       mostOffJob: 3,
+      language: null,
       shiftPattern: spaShifts,
     },
     people: [

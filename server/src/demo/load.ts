@@ -17,7 +17,7 @@ import type { PlacementRow } from "../dayplan/tables";
 import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
-import { DEMO_AWAY, DEMO_CREWS, TIME_ZONE, type DemoCrew } from "./crews";
+import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from "./crews";
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
@@ -145,6 +145,7 @@ async function seedCrew(
     handedness: random.chance(0.12) ? ("left" as const) : ("right" as const),
     startedOn: `20${random.whole(14, 25)}-${String(random.whole(1, 12)).padStart(2, "0")}-01`,
     leftOn: null,
+    language: DEMO_LANGUAGES[personName] ?? null,
     version: 1,
   }));
   await db.models.Person.bulkCreate(people, { transaction });

@@ -8,6 +8,7 @@ import { crewOfThing } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { notFound, Problem } from "../http/problem";
+import type { Language } from "@kind-grip/core/language";
 import type { JobRow } from "./tables";
 import type { JobTask } from "./task";
 
@@ -16,6 +17,7 @@ export interface AskedWork {
   crewId: string | null;
   subjectId: string;
   fileName: string;
+  language?: Language;
   task: JobTask;
 }
 
@@ -28,6 +30,7 @@ const TOLD = [
   "kind",
   "contentKey",
   "fileName",
+  "language",
   "state",
   "progress",
   "asking",
@@ -68,8 +71,8 @@ export async function ask(db: Db, caller: Caller, work: AskedWork): Promise<Job>
         return told({ ...known.get(), ...change });
       }
       const { practiceId } = caller;
-      const { crewId, subjectId, fileName, task } = work;
-      const fresh = { id: uuid(), practiceId, crewId, subjectId, fileName, kind: task.kind, contentKey, ...begin, asking: 1 };
+      const { crewId, subjectId, fileName, language = null, task } = work;
+      const fresh = { id: uuid(), practiceId, crewId, subjectId, fileName, language, kind: task.kind, contentKey, ...begin, asking: 1 };
       await db.models.Job.create({ ...fresh, takenBy: null, takenUntil: null, file: null }, { transaction });
       return told(fresh);
     });

@@ -1,6 +1,7 @@
 /** Files that take a while: asked for, watched, taken back, fetched; or waited for at an address of their own. */
 import * as v from "valibot";
 import { Job, NewPaper } from "@kind-grip/core/api";
+import { Language } from "@kind-grip/core/language";
 import { Id } from "@kind-grip/core/units";
 import type { Response } from "express";
 import { noteSeen } from "../audit/audit";
@@ -18,6 +19,8 @@ const LOOK_MS = 150;
 
 const ProgramParams = v.object({ programId: Id });
 const CrewParams = v.object({ crewId: Id });
+/** Left out: the crew's, or everybody's own. */
+const InLanguage = v.object({ language: v.optional(Language) });
 const JobParams = v.object({ jobId: Id });
 
 export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): void {
@@ -26,8 +29,8 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     worker.wake();
     return job;
   };
-  const paper = async (caller: Caller, programId: string, kind: "handOut" | "personalSheets") =>
-    paperWork(db, caller, await now(caller), programId, kind);
+  const paper = async (caller: Caller, programId: string, kind: "handOut" | "personalSheets", language?: Language) =>
+    paperWork(db, caller, await now(caller), programId, kind, language);
   const everythingOf = async (caller: Caller, crewId: string): Promise<AskedWork> => {
     const crew = await crewOf(db, caller, crewId);
     const at = await now(caller);
@@ -62,7 +65,7 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     answer: Job,
     params: ProgramParams,
     body: NewPaper,
-    handle: async ({ caller, params, body }) => askFor(caller, await paper(caller, params.programId, body.kind)),
+    handle: async ({ caller, params, body }) => askFor(caller, await paper(caller, params.programId, body.kind, body.language)),
   });
   routes.add({
     id: "askForCrewExport",
@@ -114,7 +117,10 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
       const job = await jobOf(db, caller, params.jobId);
       const file = await fileOf(db, job);
       // Somebody may be held out since, a form eased, a movement changed.
-      if (isPaper(job.kind) && contentKeyOf(caller, await paper(caller, job.subjectId, job.kind)) !== job.contentKey)
+      if (
+        isPaper(job.kind) &&
+        contentKeyOf(caller, await paper(caller, job.subjectId, job.kind, job.language ?? undefined)) !== job.contentKey
+      )
         throw new Problem(409, "outdated", "Something on it has changed since. Ask for it again.");
       send(response, job, file);
     },
@@ -126,8 +132,9 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     summary: "Personal sheets: a page for each person and session, in their own forms",
     file: "application/pdf",
     params: ProgramParams,
-    handle: async ({ caller, params, response }) =>
-      answerWhenMade(caller, await paper(caller, params.programId, "personalSheets"), response),
+    query: InLanguage,
+    handle: async ({ caller, params, query, response }) =>
+      answerWhenMade(caller, await paper(caller, params.programId, "personalSheets", query.language), response),
   });
   routes.add({
     id: "handOut",
@@ -136,7 +143,9 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     summary: "The program on paper, one page a session",
     file: "application/pdf",
     params: ProgramParams,
-    handle: async ({ caller, params, response }) => answerWhenMade(caller, await paper(caller, params.programId, "handOut"), response),
+    query: InLanguage,
+    handle: async ({ caller, params, query, response }) =>
+      answerWhenMade(caller, await paper(caller, params.programId, "handOut", query.language), response),
   });
   routes.add({
     id: "exportCrew",

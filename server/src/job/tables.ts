@@ -1,6 +1,7 @@
 /** Long work, as it is stored. */
 import type { Sequelize } from "sequelize";
 import type { JobKind, JobState } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
 import { bytes, endlessText, id, longText, moment, real, text, uuid, whole, type Table } from "../db/columns";
 
 export interface JobRow {
@@ -14,6 +15,8 @@ export interface JobRow {
   /** Equal for equal work: asked for twice it is done once. */
   contentKey: string;
   fileName: string;
+  /** Asked for in this language; null where each reads their own. */
+  language: Language | null;
   /** What is to be done, as JSON; forgotten when it is done. */
   task: string | null;
   state: JobState;
@@ -40,6 +43,7 @@ export function defineJobTables(sequelize: Sequelize) {
       kind: text,
       contentKey: text,
       fileName: text,
+      language: text,
       task: endlessText,
       state: text,
       progress: real,

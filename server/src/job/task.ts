@@ -2,9 +2,12 @@
 import type { MessagePort } from "node:worker_threads";
 import { promisify } from "node:util";
 import { gzip } from "node:zlib";
-import { libraryOf, type CustomMovement } from "@kind-grip/core/library";
+import "@kind-grip/core/language/all";
+import { wordsOf, type Language } from "@kind-grip/core/language";
+import { libraryOf, type Corrections, type CustomMovement } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { Participation } from "@kind-grip/core/safety";
+import type { Measures } from "@kind-grip/core/units";
 import type { Caller } from "../auth/caller";
 import { exportCrew } from "../crew/export";
 import { exportTrail } from "../audit/seal";
@@ -13,13 +16,15 @@ import { handOut, personalSheets } from "../program/hand-out";
 
 interface Paper {
   customMovements: CustomMovement[];
+  corrections: Corrections;
+  measures: Measures;
   program: Program;
   crewName: string;
 }
 
 export type JobTask =
-  | (Paper & { kind: "handOut"; names: [personId: string, name: string][] })
-  | (Paper & { kind: "personalSheets"; people: { id: string; name: string; participation?: Participation }[] })
+  | (Paper & { kind: "handOut"; names: [personId: string, name: string][]; language: Language })
+  | (Paper & { kind: "personalSheets"; people: { id: string; name: string; participation?: Participation; language: Language }[] })
   | { kind: "crewExport"; caller: Caller; at: string; crewId: string }
   | { kind: "trailExport"; practiceId: string; at: string };
 
@@ -36,10 +41,12 @@ export default async function doTask({ task, databaseUrl, progress }: ThreadTask
   try {
     if (task.kind === "crewExport") return await packed(databaseUrl, (db) => exportCrew(db, task.caller, new Date(task.at), task.crewId));
     if (task.kind === "trailExport") return await packed(databaseUrl, (db) => exportTrail(db, task.practiceId, new Date(task.at)));
-    const library = libraryOf(task.customMovements);
-    return task.kind === "handOut"
-      ? await handOut(library, task.program, task.crewName, new Map(task.names), tell)
-      : await personalSheets(library, task.program, task.crewName, task.people, tell);
+    const library = libraryOf(task.customMovements, task.corrections);
+    const inLanguage = (language: Language) => wordsOf(library, language, task.measures);
+    if (task.kind === "handOut")
+      return await handOut(library, task.program, task.crewName, new Map(task.names), inLanguage(task.language), tell);
+    const people = task.people.map((person) => ({ ...person, words: inLanguage(person.language) }));
+    return await personalSheets(library, task.program, task.crewName, people, tell);
   } finally {
     progress.close();
   }

@@ -1,6 +1,7 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
 import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
+import { languageOf, type Language } from "@kind-grip/core/language";
 import type { CustomMovement, Library } from "@kind-grip/core/library";
 import { rampOn, sessionOn, type Program } from "@kind-grip/core/program";
 import { FULL_PARTICIPATION, personalSession } from "@kind-grip/core/safety";
@@ -14,6 +15,7 @@ import { placementsBetween } from "../dayplan/plans";
 import { notFound } from "../http/problem";
 import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
+import { customsOf } from "../practice/customs";
 import { settingsOf } from "../practice/settings";
 import { isHeldByRestriction, mostFelt, participationsIn, symptomHistory, symptomsOn } from "../safety/participations";
 import { alertsOf } from "../safety/symptom-alerts";
@@ -29,21 +31,37 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   if (!person) throw notFound("person");
   const { timeZone, place } = crew.detail;
   const today = dateAt(at.getTime(), timeZone);
-  const [rows, programs, presences, participations, checkedIn, ran, alerts, history, { settings }, trainer, clinicianFirst, library] =
-    await Promise.all([
-      placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
-      db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
-      presencesIn(db, crew.id, today, { personId }),
-      participationsIn(db, { id: crew.id, timeZone }, at),
-      db.models.CheckIn.count({ where: { personId, day: today } }),
-      donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
-      alertsOf(db, personId, at),
-      symptomHistory(db, crew.id),
-      settingsOf(db, caller.practiceId),
-      db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
-      isHeldByRestriction(db, personId, timeZone, at),
-      practiceLibrary(db, caller.practiceId),
-    ]);
+  const [
+    rows,
+    programs,
+    presences,
+    participations,
+    checkedIn,
+    ran,
+    alerts,
+    history,
+    { settings },
+    trainer,
+    clinicianFirst,
+    library,
+    customs,
+  ] = await Promise.all([
+    placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
+    db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
+    presencesIn(db, crew.id, today, { personId }),
+    participationsIn(db, { id: crew.id, timeZone }, at),
+    db.models.CheckIn.count({ where: { personId, day: today } }),
+    donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
+    alertsOf(db, personId, at),
+    symptomHistory(db, crew.id),
+    settingsOf(db, caller.practiceId),
+    db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
+    isHeldByRestriction(db, personId, timeZone, at),
+    practiceLibrary(db, caller.practiceId),
+    customsOf(db, caller.practiceId),
+  ]);
+  const usualLanguage = languageOf(crew.detail.language, customs.language);
+  const language = languageOf(person.language, usualLanguage);
   const participation = participations.get(personId) ?? FULL_PARTICIPATION;
   const presence = presences.get(personId);
   const ramp = presence ? rampOn(presence, today) : null;
@@ -125,6 +143,10 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     anyTime,
     home,
     offDays: Array.from({ length: DAYS_AHEAD + 1 }, (_, i) => addDays(today, i)).filter((day) => !shifts.some(({ date }) => date === day)),
+    language,
+    usualLanguage,
+    measures: customs.measures,
+    corrections: library.corrections[language] ?? {},
     customMovements: customOf(library, [...sessions, ...anyTime, ...home]),
     checkedIn: checkedIn > 0,
   };
@@ -165,4 +187,10 @@ export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<
     }),
     mornings: mornings.map((row) => ({ day: row.get().day, level: row.get().level })),
   };
+}
+
+/** What a crew member reads from now on; null for what their crew reads. A trainer who has the person open meanwhile sees it first. */
+export async function chooseLanguage({ models }: Db, { accountId }: Caller, language: Language | null): Promise<void> {
+  await models.Person.increment({ version: 1 }, { where: { id: accountId } });
+  await models.Person.update({ language }, { where: { id: accountId } });
 }

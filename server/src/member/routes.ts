@@ -1,5 +1,15 @@
 /** Crew members: cards and PINs, signing in, and their own page. */
-import { AccessEntry, CardSignIn, CardsOf, IssuedCards, MemberDay, MemberProgress, PinSignIn, Stored } from "@kind-grip/core/api";
+import {
+  AccessEntry,
+  CardSignIn,
+  CardsOf,
+  IssuedCards,
+  MemberDay,
+  MemberProgress,
+  OwnLanguage,
+  PinSignIn,
+  Stored,
+} from "@kind-grip/core/api";
 import { CheckIn } from "@kind-grip/core/response";
 import { RunRecord } from "@kind-grip/core/run";
 import { SymptomReport } from "@kind-grip/core/safety";
@@ -16,7 +26,7 @@ import { storeCheckIn } from "../response/check-ins";
 import { storeReport } from "../safety/symptom-alerts";
 import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
-import { memberDay, memberProgress } from "./member-day";
+import { chooseLanguage, memberDay, memberProgress } from "./member-day";
 
 const Own = { roles: ["member"] as const };
 
@@ -82,6 +92,19 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     },
   });
 
+  routes.add({
+    id: "memberLanguage",
+    method: "put",
+    path: "/api/member/language",
+    summary: "What a crew member reads; null for what the crew reads",
+    answer: MemberDay,
+    ...Own,
+    body: OwnLanguage,
+    async handle({ caller, body }) {
+      await chooseLanguage(db, caller, body.language);
+      return memberDay(db, caller, await now(caller));
+    },
+  });
   routes.add({
     id: "memberDay",
     method: "get",

@@ -1,6 +1,7 @@
 /** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
+import { languageOf, wordsOf } from "@kind-grip/core/language";
 import type { Library } from "@kind-grip/core/library";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participation } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
@@ -8,6 +9,8 @@ import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
+import type { PersonRow } from "../crew/tables";
+import { customsOf } from "../practice/customs";
 import type { PlacementRow } from "../dayplan/tables";
 import type { MessageRow } from "./tables";
 import { notFound } from "../http/problem";
@@ -53,16 +56,23 @@ export async function remind(
   const fresh = free.filter(({ id }) => !known.has(id));
   // Those who had dropped out and take part again.
   const again = free.flatMap(({ id }) => (known.get(id)?.state === "dropped" ? [known.get(id)!.id] : []));
-  const text = `${session.name} at ${wallTime(placement.startsAt.getTime(), timeZone)}, ${place}.`;
+  const { language: usual, measures } = await customsOf(db, caller.practiceId);
+  const time = wallTime(placement.startsAt.getTime(), timeZone);
+  /** Each in their own language. */
+  const textFor = ({ language }: PersonRow): string => {
+    const theirs = languageOf(language, crew.detail.language, usual);
+    const words = wordsOf(library, theirs, measures);
+    return words.paper("reminder", { session: words.sessionName(session), time: words.timeOfDay(time), place });
+  };
   await db.models.Message.update({ state: "waiting", tries: 0, nextTryAt: new Date() }, { where: { id: again, state: "dropped" } });
   await db.models.Message.bulkCreate(
-    fresh.map(({ id: personId }): MessageRow => ({
+    fresh.map((person): MessageRow => ({
       id: uuid(),
       practiceId: caller.practiceId,
       crewId,
-      personId,
+      personId: person.id,
       placementId,
-      text,
+      text: textFor(person),
       queuedAt: at,
       state: "waiting",
       tries: 0,

@@ -2,7 +2,11 @@
 import {
   AddedStaff,
   AuditPage,
+  Correction,
   CrewsOfStaff,
+  Customs,
+  LanguageReading,
+  OwnTexts,
   NewStaff,
   Page,
   SettingsEntry,
@@ -11,19 +15,23 @@ import {
   TrailState,
   named,
 } from "@kind-grip/core/api";
+import { Language } from "@kind-grip/core/language";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
+import { sendFile } from "../http/file";
 import type { Routes } from "../http/route";
+import { correctText, customsOf, noteReading, ownTexts, saveCustoms } from "./customs";
 import { signInTrailOf } from "../audit/audit";
 import { trailState } from "../audit/seal";
 import { changeSignInRule, signInRuleOf } from "./sign-in-rule";
 import { saveSettings, settingsOf } from "./settings";
 import { addStaff, changeCrewsOf, listStaff, removeStaff } from "./staff";
 
+const LanguageParams = v.object({ language: Language });
 const StaffParams = v.object({ accountId: Id });
 
-export function addPracticeRoutes(routes: Routes, { db }: AppContext): void {
+export function addPracticeRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "renamePractice",
     method: "put",
@@ -35,6 +43,69 @@ export function addPracticeRoutes(routes: Routes, { db }: AppContext): void {
       await db.models.Practice.update({ name: body.name }, { where: { id: caller.practiceId } });
       return { name: body.name };
     },
+  });
+  routes.add({
+    id: "customs",
+    method: "get",
+    path: "/api/practice/customs",
+    summary: "What its crews read, and how quantities, times and dates are written",
+    answer: Customs,
+    handle: ({ caller }) => customsOf(db, caller.practiceId),
+  });
+  routes.add({
+    id: "saveCustoms",
+    method: "put",
+    path: "/api/practice/customs",
+    summary: "Change them",
+    answer: Customs,
+    body: Customs,
+    handle: ({ caller, body }) => saveCustoms(db, caller, body),
+  });
+  routes.add({
+    id: "ownTexts",
+    method: "get",
+    path: "/api/practice/texts",
+    summary: "Texts the practice says in its own words, and who read which language through",
+    answer: OwnTexts,
+    roles: ["trainer", "lead"],
+    handle: ({ caller }) => ownTexts(db, caller.practiceId),
+  });
+  routes.add({
+    id: "ownTextsFile",
+    method: "get",
+    path: "/api/practice/texts/file",
+    summary: "The practice's own texts as an open file (docs/formats/texts.md)",
+    file: "application/json",
+    async handle({ caller, response }) {
+      const { corrections } = await ownTexts(db, caller.practiceId);
+      sendFile(
+        response,
+        "texts.json",
+        "application/json",
+        JSON.stringify({ format: "kind-grip-texts", version: 1, texts: corrections }, null, 2),
+      );
+    },
+  });
+  routes.add({
+    id: "correctText",
+    method: "put",
+    path: "/api/practice/texts/:language",
+    summary: "Say a text in the practice's own words, or take them back",
+    answer: OwnTexts,
+    params: LanguageParams,
+    body: Correction,
+    handle: ({ caller, params, body }) => correctText(db, caller, params.language, body.key, body.text),
+  });
+  routes.add({
+    id: "noteReading",
+    method: "put",
+    path: "/api/practice/texts/:language/reading",
+    summary: "Note who of the practice read a language through",
+    answer: OwnTexts,
+    params: LanguageParams,
+    body: LanguageReading,
+    handle: async ({ caller, params, body }) =>
+      noteReading(db, caller, params.language, body.readBy, (await now(caller)).toISOString().slice(0, 10)),
   });
   routes.add({
     id: "settings",

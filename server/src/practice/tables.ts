@@ -1,7 +1,9 @@
 /** Practices, as they are stored. */
 import { SETTINGS_DOCUMENT, type PracticeSettings } from "@kind-grip/core/response";
+import type { Language } from "@kind-grip/core/language";
+import type { Measures } from "@kind-grip/core/units";
 import type { Sequelize } from "sequelize";
-import { flag, id, moment, text, whole, type Table } from "../db/columns";
+import { day, flag, hashPart, id, idPart, json, longText, moment, shortPart, text, whole, type Table } from "../db/columns";
 import { storedDocument } from "../db/stored-document";
 
 export interface PracticeRow {
@@ -14,6 +16,26 @@ export interface PracticeRow {
   settingsVersion?: number;
   /** Trainers sign in with a second step or a passkey. */
   asksSecondStep?: boolean;
+  /** Of the crews that have none of their own. */
+  language?: Language | null;
+  /** Null for kilograms, centimetres and 24 hours. */
+  measures?: Measures | null;
+}
+
+/** A text of a catalogue that the practice says in its own words. */
+export interface CorrectionRow {
+  practiceId: string;
+  language: string;
+  textKey: string;
+  text: string;
+}
+
+/** Who of the practice read a language through. */
+export interface LanguageReadingRow {
+  practiceId: string;
+  language: string;
+  readBy: string;
+  readOn: string;
 }
 
 export function definePracticeTables(sequelize: Sequelize) {
@@ -25,6 +47,20 @@ export function definePracticeTables(sequelize: Sequelize) {
       ...storedDocument(SETTINGS_DOCUMENT, "settings"),
       settingsVersion: whole,
       asksSecondStep: flag,
+      language: text,
+      measures: json,
     }) as Table<PracticeRow>,
+    Correction: sequelize.define("text_corrections", {
+      practiceId: { ...idPart },
+      language: { ...shortPart },
+      textKey: { ...hashPart, type: text },
+      text: longText,
+    }) as Table<CorrectionRow>,
+    LanguageReading: sequelize.define("language_readings", {
+      practiceId: { ...idPart },
+      language: { ...shortPart },
+      readBy: text,
+      readOn: day,
+    }) as Table<LanguageReadingRow>,
   };
 }

@@ -1,13 +1,14 @@
 /** The hand-out: one page a session, large enough to read at arm's length. */
-import { wordsOf, type Words } from "@kind-grip/core/language";
+import { LANGUAGE_FACTS, wordsOf, type Words } from "@kind-grip/core/language";
 import { stage, type Library } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { mapValues } from "es-toolkit";
-import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
+import type { Column, Content, Margins, TDocumentDefinitions } from "pdfmake/interfaces";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
+import { rightToLeft, type Piece } from "../http/pdf-text";
 
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
 const FULL_SIZE_ITEMS = 6.4;
@@ -25,6 +26,11 @@ function drawn(library: Library, { movementId, formId }: Pick<Item, "movementId"
   return svg;
 }
 
+/** Of a page and what stands on it, points. */
+const MARGIN = 42;
+const WIDTH = 511;
+const CLOCK_POINTS = 110;
+const GAP = 8;
 /** Width of a figure at full size. */
 const FIGURE_POINTS = 112;
 /** Tried in turn, should the texts be longer than usual. */
@@ -38,7 +44,6 @@ const PROGRESS = { fitted: 0.15, written: 0.25, laidOut: 0.6 };
 /** What the pages of one paper have in common. */
 interface Sheet {
   library: Library;
-  words: Words;
   /** The figures its pages name, each once. */
   figures: Record<string, string>;
 }
@@ -46,39 +51,45 @@ interface Sheet {
 /** One session on one page. */
 interface Leaf {
   session: Session;
+  /** Of whoever reads it. */
+  words: Words;
   /** Under the session's name. */
   whose: string;
   /** Person id → name, for the easier forms. */
   names: ReadonlyMap<string, string>;
 }
 
-/** @param names person id → name, for the easier forms */
+/** @param names person id → name, for the easier forms @param words of whoever it is for */
 export function handOut(
   library: Library,
   program: Program,
   crewName: string,
   names: ReadonlyMap<string, string>,
+  words = wordsOf(library),
   progress?: Progress,
 ): Promise<Buffer> {
-  const leaves = program.sessions.filter(({ items }) => items.length > 0).map((session) => ({ session, whose: crewName, names }));
-  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "This program has no session with items yet.", progress);
+  const leaves = program.sessions.filter(({ items }) => items.length > 0).map((session) => ({ session, words, whose: crewName, names }));
+  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, words.paper("noSession"), progress);
 }
 
-/** Personal sheets: a page for each person and session, in their own forms, without what they leave out. One program, many sheets. */
+/**
+ * Personal sheets: a page for each person and session, in their own forms and language, without what they leave out. One program, many
+ * sheets.
+ */
 export function personalSheets(
   library: Library,
   program: Program,
   crewName: string,
-  people: readonly { id: string; name: string; participation?: Participation }[],
+  people: readonly { id: string; name: string; participation?: Participation; words?: Words }[],
   progress?: Progress,
 ): Promise<Buffer> {
-  const leaves = people.flatMap(({ id, name, participation }) =>
+  const leaves = people.flatMap(({ id, name, participation, words = wordsOf(library) }) =>
     program.sessions.flatMap((session) => {
       const own = personalSession(library, session, id, participation);
-      return own.items.length === 0 ? [] : [{ session: own, whose: `${name} · ${crewName}`, names: new Map([[name, name]]) }];
+      return own.items.length === 0 ? [] : [{ session: own, words, whose: `${name} · ${crewName}`, names: new Map([[name, name]]) }];
     }),
   );
-  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, "There is nothing to put on a sheet.", progress);
+  return leavesOnPaper(library, leaves, `${program.name} – ${crewName}`, wordsOf(library).paper("noSheet"), progress);
 }
 
 async function leavesOnPaper(
@@ -88,32 +99,39 @@ async function leavesOnPaper(
   nothing: string,
   progress: Progress = () => undefined,
 ): Promise<Buffer> {
-  const sheet: Sheet = { library, words: wordsOf(library), figures: {} };
-  if (leaves.length === 0) return (await render([{ text: nothing }], title, sheet)).pdf;
+  const sheet: Sheet = { library, figures: {} };
+  if (leaves.length === 0) return (await render([{ text: nothing }], [], title, sheet)).pdf;
   // Most people's sheets differ in the name only: how far their type shrinks is found once.
-  const alike = (leaf: Leaf) => JSON.stringify([{ ...leaf.session, id: "" }, leaf.names.size > 1 && [...leaf.names]]);
-  const scales = await fittingScales(sheet, new Map(leaves.map((leaf) => [alike(leaf), leaf])));
+  const alike = (leaf: Leaf) => JSON.stringify([leaf.words.language, { ...leaf.session, id: "" }, leaf.names.size > 1 && [...leaf.names]]);
+  const fits = await fittingScales(sheet, new Map(leaves.map((leaf) => [alike(leaf), leaf])));
   const content = leaves.flatMap((leaf, i) => {
     progress(PROGRESS.fitted + (PROGRESS.written - PROGRESS.fitted) * (i / leaves.length));
-    return page(sheet, leaf, scales.get(alike(leaf))!, i);
+    return page(sheet, leaf, fits.get(alike(leaf))!.scale, i);
   });
   progress(PROGRESS.written);
-  return (await render(content, title, sheet, "print", progress)).pdf;
+  const onPages = leaves.flatMap((leaf) => Array.from({ length: fits.get(alike(leaf))!.pages }, () => leaf.words));
+  return (await render(content, onPages, title, sheet, "print", progress)).pdf;
+}
+
+/** How a leaf stands on paper: the scale of its type, and how many pages it takes. */
+interface Fit {
+  scale: number;
+  pages: number;
 }
 
 /** For each leaf the largest of the scales tried at which its session stays on one page; the smallest where none does. */
-async function fittingScales(sheet: Sheet, leaves: ReadonlyMap<string, Leaf>): Promise<Map<string, number>> {
-  const scales = new Map<string, number>();
+async function fittingScales(sheet: Sheet, leaves: ReadonlyMap<string, Leaf>): Promise<Map<string, Fit>> {
+  const fits = new Map<string, Fit>();
   let open = [...leaves];
   for (const shrink of SHRINKS) {
-    const scale = ({ session }: Leaf) => usualScale(session) * shrink;
-    const content = open.flatMap(([, leaf], i) => page(sheet, leaf, scale(leaf), i));
-    const { pagesOf } = await render(content, "", sheet, "layout");
-    for (const [key, leaf] of open) scales.set(key, scale(leaf));
+    const scaleOf = ({ session }: Leaf) => usualScale(session) * shrink;
+    const content = open.flatMap(([, leaf], i) => page(sheet, leaf, scaleOf(leaf), i));
+    const { pagesOf } = await render(content, [], "", sheet, "layout");
+    open.forEach(([key, leaf], i) => fits.set(key, { scale: scaleOf(leaf), pages: pagesOf[i]! }));
     open = open.filter((_, i) => pagesOf[i]! > 1);
     if (open.length === 0) break;
   }
-  return scales;
+  return fits;
 }
 
 function usualScale({ items }: Session): number {
@@ -121,20 +139,22 @@ function usualScale({ items }: Session): number {
 }
 
 /**
+ * @param onPages in whose words each page tells what stands at its foot
  * @param purpose for the layout alone nothing is drawn in the figures' places
  * @returns the paper, and how many pages each leaf takes
  */
 async function render(
   content: Content[],
+  onPages: readonly Words[],
   title: string,
-  { words, figures }: Sheet,
+  { library, figures }: Sheet,
   purpose: "print" | "layout" = "print",
   progress?: Progress,
 ): Promise<{ pdf: Buffer; pagesOf: number[] }> {
   let count = 0;
   const starts: number[] = [];
   const definition: TDocumentDefinitions = {
-    pageMargins: [42, 40, 42, 74],
+    pageMargins: [MARGIN, 40, MARGIN, 74],
     info: { title },
     compress: purpose === "print",
     images: purpose === "print" ? { ...figures } : mapValues(figures, blankFigure),
@@ -146,16 +166,30 @@ async function render(
     },
     footer: (current, pages) => {
       count = pages;
+      const words = onPages[current - 1] ?? wordsOf(library);
+      const ink = inkOf(words);
       return {
-        margin: [42, 8, 42, 0],
+        margin: [MARGIN, 8, MARGIN, 0],
         stack: [
-          { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }] },
-          { text: words.paper("stop"), bold: true, fontSize: 10, color: WARM, margin: [0, 6, 0, 2] },
+          { canvas: [{ type: "line", x1: 0, y1: 0, x2: WIDTH, y2: 0, lineWidth: 0.7, lineColor: LINE }] },
+          ink.text([{ text: words.paper("stop"), bold: true, color: WARM }], { fontSize: 10, width: WIDTH, margin: [0, 6, 0, 2] }),
           {
-            columns: [
-              { text: words.paper("prevention"), fontSize: 8.5, color: QUIET },
-              { text: words.paper("page", { page: current, pages }), fontSize: 8.5, color: QUIET, alignment: "right", width: 70 },
-            ],
+            columns: ink.inOrder([
+              {
+                width: WIDTH - 90,
+                stack: [ink.text([{ text: words.paper("prevention"), color: QUIET }], { fontSize: 8.5, width: WIDTH - 90 })],
+              },
+              {
+                width: 90,
+                stack: [
+                  ink.text([{ text: words.paper("page", { page: current, pages }), color: QUIET }], {
+                    fontSize: 8.5,
+                    width: 90,
+                    end: true,
+                  }),
+                ],
+              },
+            ]),
           },
         ],
       };
@@ -171,82 +205,136 @@ function blankFigure(svg: string): string {
 }
 
 /** @param place of the leaf among those of its paper, from 0 */
-function page(sheet: Sheet, { session, whose, names }: Leaf, scale: number, place: number): Content[] {
-  const { library, words } = sheet;
-  const timeline = compileGroup(session, library.timings, [...names.keys()]);
+function page(sheet: Sheet, leaf: Leaf, scale: number, place: number): Content[] {
+  const { session, words, whose, names } = leaf;
+  const timeline = compileGroup(session, sheet.library.timings, [...names.keys()]);
+  const ink = inkOf(words);
+  const [wide, narrow] = [WIDTH - CLOCK_POINTS, CLOCK_POINTS];
   return [
     {
-      columns: [
+      columns: ink.inOrder([
         {
+          width: wide,
           stack: [
-            { text: session.name, fontSize: 27, bold: true, color: SPRUCE },
-            { text: `${words.label("slot", session.slot)} · ${whose}`, fontSize: 12, color: QUIET },
+            ink.text([{ text: words.sessionName(session), bold: true, color: SPRUCE }], { fontSize: 27, width: wide }),
+            ink.text([{ text: `${words.label("slot", session.slot)} · ${whose}`, color: QUIET }], { fontSize: 12, width: wide }),
           ],
         },
         {
+          width: narrow,
           stack: [
-            { text: clockText(timeline.totalSec), fontSize: 27, bold: true, alignment: "right" },
-            { text: "min : s in all", fontSize: 10, color: QUIET, alignment: "right" },
+            ink.text([{ text: words.digits(clockText(timeline.totalSec)), bold: true }], { fontSize: 27, width: narrow, end: true }),
+            ink.text([{ text: words.paper("minutesSeconds"), color: QUIET }], { fontSize: 10, width: narrow, end: true }),
           ],
-          width: 110,
         },
-      ],
+      ]),
       pageBreak: place > 0 ? "before" : undefined,
     },
-    { id: String(place), text: words.paper("mildPull"), fontSize: 13, margin: [0, 6, 0, 8 * scale] },
-    ...session.items.map((item, i) => entry(sheet, item, i, names, scale)),
+    ink.text([{ text: words.paper("mildPull") }], { fontSize: 13, width: WIDTH, margin: [0, 6, 0, 8 * scale], id: String(place) }),
+    ...session.items.map((item, i) => entry(sheet, leaf, item, i, scale)),
   ];
 }
 
-function entry(sheet: Sheet, item: Item, index: number, names: ReadonlyMap<string, string>, scale: number): Content {
-  const { library, words } = sheet;
+function entry(sheet: Sheet, { words, names }: Leaf, item: Item, index: number, scale: number): Content {
+  const { library } = sheet;
+  const ink = inkOf(words);
   const text = words.movement(item.movementId);
   const movement = library.find(item.movementId);
   const size = (points: number) => Math.round(points * scale * 10) / 10;
   const easier = Object.entries(item.personal).flatMap(([personId, own]) => {
     const name = names.get(personId);
-    return name ? [`${name}: ${words.formName(item.movementId, own.formId).toLowerCase()}`] : [];
+    return name ? [`${name}: ${words.within(words.formName(item.movementId, own.formId))}`] : [];
   });
+  const drawn = library.figure(item.movementId) !== undefined;
+  const width = { number: size(26), figure: drawn ? size(FIGURE_POINTS) : 0, dose: size(124) };
+  const middle = WIDTH - width.number - width.figure - width.dose - GAP * (drawn ? 3 : 2);
   const small = (label: string, lines: readonly string[]): Content[] =>
-    lines.length === 0 ? [] : [{ text: [{ text: `${label}: `, bold: true }, lines.join(" ")], fontSize: size(11), color: QUIET }];
+    lines.length === 0
+      ? []
+      : [
+          ink.text(
+            [
+              { text: `${label}: `, bold: true, color: QUIET },
+              { text: lines.join(" "), color: QUIET },
+            ],
+            { fontSize: size(11), width: middle },
+          ),
+        ];
+  const atEnd = (line: string, fontSize: number, look: Pick<Piece, "bold" | "color"> = {}) =>
+    ink.text([{ text: line, ...look }], { fontSize, width: width.dose, end: true });
   return {
     unbreakable: true,
     margin: [0, 0, 0, size(7)],
     stack: [
-      { canvas: [{ type: "line", x1: 0, y1: 0, x2: 511, y2: 0, lineWidth: 0.7, lineColor: LINE }], margin: [0, 0, 0, size(5)] },
+      { canvas: [{ type: "line", x1: 0, y1: 0, x2: WIDTH, y2: 0, lineWidth: 0.7, lineColor: LINE }], margin: [0, 0, 0, size(5)] },
       {
-        columns: [
-          { text: String(index + 1), fontSize: size(24), bold: true, color: SPRUCE, width: size(26) },
-          ...(library.figure(item.movementId) ? [{ image: figureOn(sheet, item), width: size(FIGURE_POINTS) }] : []),
+        columns: ink.inOrder([
           {
+            width: width.number,
+            stack: [ink.text([{ text: words.digits(index + 1), bold: true, color: SPRUCE }], { fontSize: size(24), width: width.number })],
+          },
+          ...(drawn ? [{ image: figureOn(sheet, item), width: width.figure }] : []),
+          {
+            width: middle,
             stack: [
-              {
-                text: [
-                  { text: text.name, fontSize: size(16.5), bold: true },
+              ink.text(
+                [
+                  { text: text.name, bold: true, fontSize: size(16.5) },
                   ...(movement && movement.forms.length > 1
                     ? [{ text: `   ${words.formName(item.movementId, item.formId)}`, fontSize: size(12), color: QUIET }]
                     : []),
                 ],
-              },
-              { text: text.steps.join(" "), fontSize: size(13), margin: [0, size(2), 0, size(2)] },
+                { fontSize: size(16.5), width: middle },
+              ),
+              ink.text([{ text: text.steps.join(" ") }], { fontSize: size(13), width: middle, margin: [0, size(2), 0, size(2)] }),
               ...small(words.paper("watch"), [...text.watch, ...text.care]),
               ...small(words.paper("easier"), easier.length > 0 ? [`${easier.join("; ")}.`] : []),
             ],
           },
           {
-            width: size(124),
+            width: width.dose,
             stack: [
-              { text: words.dose(item.dose), fontSize: size(15), bold: true, alignment: "right" },
-              { text: words.label("sides", item.sides), fontSize: size(11), alignment: "right" },
-              ...(item.loadKg === null ? [] : [{ text: words.load(item), fontSize: size(11), alignment: "right" as const }]),
-              { text: words.paper("effort", { cap: movement?.effortCap ?? 2 }), fontSize: size(11), color: WARM, alignment: "right" },
+              atEnd(unitsKept(words.dose(item.dose)), size(15), { bold: true }),
+              atEnd(words.label("sides", item.sides), size(11)),
+              ...(item.loadKg === null ? [] : [atEnd(words.load(item), size(11))]),
+              atEnd(words.paper("effort", { cap: movement?.effortCap ?? 2 }), size(11), { color: WARM }),
             ],
           },
-        ],
-        columnGap: 8,
+        ]),
+        columnGap: GAP,
       },
     ],
   };
+}
+
+/** No line ends between a number and its unit. */
+function unitsKept(text: string): string {
+  return text.replace(/(\p{Nd}) (s|ث)(?!\p{L})/gu, "$1\u00a0$2");
+}
+
+/** How a page is written: from left to right or from right to left. */
+interface Ink {
+  /** Columns, the first one where reading begins. */
+  inOrder(columns: Column[]): Column[];
+  /** @param end at the far end of its column */
+  text(pieces: readonly Piece[], place: { fontSize: number; width: number; margin?: Margins; end?: boolean; id?: string }): Content;
+}
+
+const LEFT_TO_RIGHT: Ink = {
+  inOrder: (columns) => columns,
+  text: (pieces, { fontSize, margin, end, id }) => ({ id, text: [...pieces], fontSize, margin, ...(end && { alignment: "right" }) }),
+};
+
+const RIGHT_TO_LEFT: Ink = {
+  inOrder: (columns) => [...columns].reverse(),
+  text: (pieces, { fontSize, width, margin, end, id }) => ({
+    stack: rightToLeft(pieces, width, fontSize, end ? "left" : "right").map((line, i) => (i === 0 ? Object.assign(line, { id }) : line)),
+    margin,
+  }),
+};
+
+function inkOf({ language }: Words): Ink {
+  return LANGUAGE_FACTS[language].direction === "rtl" ? RIGHT_TO_LEFT : LEFT_TO_RIGHT;
 }
 
 /** The name of an item's figure on this paper. */

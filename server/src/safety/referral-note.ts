@@ -1,10 +1,11 @@
 /** A page for the person to take to a clinician: what was said and what is felt, in plain words, with room for the answer. */
 import { dateAt } from "@kind-grip/core/calendar";
-import { wordsIn } from "@kind-grip/core/language";
+import { wordsOf } from "@kind-grip/core/language";
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { consequenceOf } from "@kind-grip/core/safety";
-import { DateTime } from "luxon";
 import type { Content } from "pdfmake/interfaces";
 import type { Db } from "../db/connection";
+import { customsOf } from "../practice/customs";
 import type { RestrictionRow } from "./tables";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
 
@@ -14,20 +15,31 @@ export async function referralNote(db: Db, restriction: RestrictionRow, at: Date
     db.models.Crew.findByPk(restriction.crewId, { rejectOnEmpty: true }),
     restriction.roundId ? db.models.Baseline.findOne({ where: { roundId: restriction.roundId, personId: restriction.personId } }) : null,
   ]);
-  const words = wordsIn();
+  const { practiceId } = (await db.models.Account.findByPk(crew.get().trainerId, { rejectOnEmpty: true })).get();
+  // For a clinician of the place: what the practice reads, whatever the person does.
+  const { language, measures } = await customsOf(db, practiceId);
+  const words = wordsOf(SHIPPED_LIBRARY, language, measures);
   const { name } = person.get();
   const { timeZone } = crew.get().detail;
-  const day = (moment: Date) => DateTime.fromISO(dateAt(moment.getTime(), timeZone)).toFormat("d LLLL yyyy");
+  const day = (moment: Date) => words.dateName(dateAt(moment.getTime(), timeZone));
   const question = consequenceOf(restriction.question);
   const emergency = question.kind === "stop" && question.emergency;
   const line: Content = {
     canvas: [{ type: "line", x1: 0, y1: 0, x2: 485, y2: 0, lineWidth: 0.7, lineColor: LINE }],
     margin: [0, 12, 0, 12],
   };
-  const felt = (record?.get().document.symptoms ?? []).map(
-    ({ side, region, kind, level, since, nights, constant }) =>
-      `${words.label("side", side)}, ${words.label("region", region).toLowerCase()}: ${words.symptomKind(kind).toLowerCase()}, ${level} of 10` +
-      `${since ? `, since ${since}` : ""}${constant ? ", all the time" : ""}${nights === "never" ? "" : `, ${words.nights(nights).toLowerCase()}`}`,
+  const felt = (record?.get().document.symptoms ?? []).map(({ side, region, kind, level, since, nights, constant }) =>
+    words.list([
+      words.referral("feltThere", {
+        side: words.label("side", side),
+        place: words.within(words.label("region", region)),
+        kind: words.within(words.symptomKind(kind)),
+        level,
+      }),
+      ...(since ? [words.referral("feltSince", { day: words.dateName(since) })] : []),
+      ...(constant ? [words.referral("constant")] : []),
+      ...(nights === "never" ? [] : [words.within(words.nights(nights))]),
+    ]),
   );
   const content: Content[] = [
     { text: words.referral("title"), fontSize: 26, bold: true, color: SPRUCE },
@@ -35,7 +47,7 @@ export async function referralNote(db: Db, restriction: RestrictionRow, at: Date
     ...(emergency ? [{ text: words.referral("emergency"), bold: true, fontSize: 15, color: WARM, margin: [0, 0, 0, 12] } as Content] : []),
     { text: words.referral("opening", { name, date: day(restriction.since) }), margin: [0, 0, 0, 6] },
     {
-      ul: [restriction.words ?? words.safety(restriction.question).ask.replace(/\?$/, ": yes.")],
+      ul: [restriction.words ?? words.referral("answeredYes", { question: words.safety(restriction.question).ask })],
       margin: [0, 0, 0, 10],
       bold: true,
       fontSize: 14,

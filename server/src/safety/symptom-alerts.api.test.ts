@@ -411,7 +411,7 @@ describe("the same person added again", () => {
     const { person } = await add(world.crewId, "Mara Tolle", null);
     await trainer.send("put", `${crew()}/people/${person.id}`, {
       version: 1,
-      person: { name: "Mara Tolle", badge: null, handedness: "right", startedOn: "2024-01-01", leftOn: "2024-06-01" },
+      person: { name: "Mara Tolle", badge: null, handedness: "right", startedOn: "2024-01-01", leftOn: "2024-06-01", language: null },
     });
     expect((await add(world.crewId, "Tolle, Mara")).answered.body.code).toBe("similar");
     const { answered } = await add(world.crewId, "Tolle, Mara", person.id);

@@ -18,6 +18,7 @@ export function sampleCrew(change: Partial<Crew> = {}): Crew {
     slots: { preShift: 480, break: 180, postShift: 600 },
     kit: [],
     mostOffJob: 5,
+    language: null,
     shiftPattern: patternPreset("weekdays", "2026-03-02"),
     ...change,
   };
@@ -31,6 +32,7 @@ export function samplePeople(count: number, change: Partial<NewPerson> = {}): Ne
     handedness: "right",
     startedOn: "2024-01-01",
     leftOn: null,
+    language: null,
     ...change,
   }));
 }

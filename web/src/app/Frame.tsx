@@ -13,6 +13,8 @@ import { serverApi } from "../base/api";
 import { NoticeBar, PAGE_HEIGHT } from "../base/NoticeBar";
 import { ConnectionNotice } from "../base/ConnectionNotice";
 import { libraryApi } from "../library/api";
+import { takeMeasures } from "../base/measures";
+import { practiceApi } from "../practice/api";
 
 const PLACES = [
   { to: "/today", label: t("Today"), Icon: Sunrise },
@@ -25,10 +27,10 @@ const PLACES = [
 /** @param bare without the rail, for the run screen */
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
+  const staff = me?.account && !me.account.needsSecondStep && ["trainer", "lead"].includes(me.account.role);
   // Programs may hold custom movements: no page is drawn before they are known.
-  const movements = libraryApi.useMovementsQuery(undefined, {
-    skip: !me?.account || me.account.needsSecondStep || !["trainer", "lead"].includes(me.account.role),
-  });
+  const movements = libraryApi.useMovementsQuery(undefined, { skip: !staff });
+  const texts = practiceApi.useOwnTextsQuery(undefined, { skip: !staff });
   const custom = useMemo(() => movements.data?.map((entry) => entry.custom), [movements.data]);
   const { pathname, search } = useLocation();
   useEffect(() => {
@@ -39,10 +41,11 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (me.account?.role === "employer") return <Navigate to="/report" replace />;
   if (me.account?.role === "member") return <Navigate to="/me" replace />;
   if (me.account?.needsSecondStep) return <SecondStepGate practice={me.account.practice} />;
+  if (me.account && takeMeasures(me.account.measures)) return <Loading />;
   if (me.account && !movements.data) return movements.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (
-    <WithLibrary custom={custom}>
+    <WithLibrary custom={custom} corrections={texts.data?.corrections}>
       <Box sx={{ display: "flex", minHeight: PAGE_HEIGHT }}>
         {!bare && (
           <Box

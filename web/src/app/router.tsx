@@ -54,6 +54,7 @@ export const router = createBrowserRouter([
       { path: "library/:movementId", lazy: page(() => import("../library/MovementPage")) },
       { path: "bench", element: <Navigate to="/bench/lever" replace /> },
       { path: "bench/:tool", lazy: page(() => import("../bench/BenchPage")) },
+      { path: "practice/texts/:language", lazy: page(() => import("../practice/TextsPage")) },
       { path: "practice", lazy: page(() => import("../practice/PracticePage")) },
       { path: "crews", lazy: page(() => import("../crew/CrewsPage")) },
       { path: "crews/new", lazy: page(() => import("../crew/NewCrewPage")) },

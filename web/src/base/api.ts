@@ -36,6 +36,7 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
 
 /** What is asked for again when something of it has changed. */
 export const TAGS = [
+  "Texts",
   "Me",
   "Crews",
   "Colleagues",

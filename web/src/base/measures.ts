@@ -13,8 +13,33 @@ import {
   numberText as numberOn,
   type Measures,
 } from "@kind-grip/core/units";
+import { isEqual } from "es-toolkit";
 
-const chosen: Measures = METRIC;
+const KEPT = "kind-grip-measures";
+
+/** Of whoever signed in here last; metric until somebody did. */
+export const MEASURES: Measures = keptMeasures();
+
+function keptMeasures(): Measures {
+  try {
+    return { ...METRIC, ...(JSON.parse(localStorage.getItem(KEPT) ?? "{}") as Partial<Measures>) };
+  } catch {
+    return METRIC;
+  }
+}
+
+/**
+ * Tables of words and fields were made in what was known when the page was read: whoever is used to something else gets the page anew.
+ * @returns whether the page goes
+ */
+export function takeMeasures(measures: Measures, reload: () => void = () => location.reload()): boolean {
+  if (isEqual(measures, MEASURES)) return false;
+  localStorage.setItem(KEPT, JSON.stringify(measures));
+  // A browser that keeps nothing would be sent round for ever.
+  if (!isEqual(keptMeasures(), measures)) return false;
+  reload();
+  return true;
+}
 
 /** How a field shows and takes a quantity: its unit, and the way from what is stored to what is shown and back. */
 export interface FieldUnit {
@@ -25,26 +50,29 @@ export interface FieldUnit {
 
 /** Stored in kilograms or metres. */
 export const FIELD_UNITS: Readonly<Record<"mass" | "length", FieldUnit>> = {
-  mass: { unit: chosen.mass, shown: (kg) => massIn(kg, chosen), stored: (value) => massOf(value, chosen) },
-  length: { unit: chosen.length, shown: (metres) => lengthIn(metres, chosen), stored: (value) => lengthOf(value, chosen) },
+  mass: { unit: MEASURES.mass, shown: (kg) => massIn(kg, MEASURES), stored: (value) => massOf(value, MEASURES) },
+  length: { unit: MEASURES.length, shown: (metres) => lengthIn(metres, MEASURES), stored: (value) => lengthOf(value, MEASURES) },
 };
 
 /** @param kg kilograms @param digits most digits after the mark */
 export function massText(kg: number, digits?: number): string {
-  return massOn(kg, chosen, digits);
+  return massOn(kg, MEASURES, digits);
 }
 
 /** @param digits most digits after the mark */
 export function lengthText(metres: number, digits?: number): string {
-  return lengthOn(metres, chosen, digits);
+  return lengthOn(metres, MEASURES, digits);
 }
 
 /** @param digits most digits after the mark */
 export function numberText(value: number, digits: number): string {
-  return numberOn(value, digits, chosen);
+  return numberOn(value, digits, MEASURES);
 }
+
+/** The screens are in English. */
+const SCREEN_LOCALE = "en-GB";
 
 /** Things one after the other, in words: `a, b and c`; with `or`, `a, b or c`. */
 export function listText(parts: readonly string[], type: "and" | "or" = "and"): string {
-  return new Intl.ListFormat(chosen.locale, { type: type === "or" ? "disjunction" : "conjunction" }).format(parts);
+  return new Intl.ListFormat(SCREEN_LOCALE, { type: type === "or" ? "disjunction" : "conjunction" }).format(parts);
 }

@@ -31,7 +31,7 @@ declare module "@mui/material/Button" {
   }
 }
 
-const family = '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", system-ui, sans-serif';
+const family = '"Atkinson Hyperlegible Next Variable", "Atkinson Hyperlegible Next", "Noto Sans Arabic Variable", system-ui, sans-serif';
 
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: "data-floor" },

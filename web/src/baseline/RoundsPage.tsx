@@ -9,6 +9,7 @@ import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import type { RoundEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "./api";
 import { problemOf } from "../base/api";
@@ -100,7 +101,7 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
       <Box>
         <Typography variant="h2">{round.name}</Typography>
         <Typography sx={{ color: "text.secondary" }}>
-          {t("begun {{date}}", { date: DateTime.fromISO(round.startedOn).toFormat("d LLLL yyyy") })}
+          {t("begun {{date}}", { date: dateText(DateTime.fromISO(round.startedOn), "d LLLL yyyy") })}
           {round.closed && t(", closed")}
         </Typography>
       </Box>
@@ -142,7 +143,7 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
 
 function NewRound({ crewId, today, first, onClose }: { crewId: string; today: string; first: boolean; onClose(): void }) {
   const [id] = useState(() => uuid());
-  const [name, setName] = useState(`${first ? t("Baseline") : t("Re-measure")} ${DateTime.fromISO(today).toFormat("LLLL yyyy")}`);
+  const [name, setName] = useState(`${first ? t("Baseline") : t("Re-measure")} ${dateText(DateTime.fromISO(today), "LLLL yyyy")}`);
   const [create, { error, isLoading }] = baselineApi.useCreateRoundMutation();
   const navigate = useNavigate();
   const problem = error ? problemOf(error) : undefined;

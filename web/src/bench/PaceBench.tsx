@@ -8,7 +8,7 @@ import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Stepper } from "../parts/Stepper";
 import { PaceBar } from "../run/PaceBar";
-import { CuePlayer } from "../run/sound";
+import { CuePlayer, type SoundChoice } from "../run/sound";
 import { SendToProgram } from "./SendToProgram";
 
 const PARTS: readonly { key: keyof Tempo; label: string }[] = [
@@ -17,6 +17,8 @@ const PARTS: readonly { key: keyof Tempo; label: string }[] = [
   { key: "backSec", label: t("Back") },
   { key: "startPauseSec", label: t("Pause") },
 ];
+
+const SILENT_COUNT: SoundChoice = { sounds: true, voice: false, coach: "count", captions: false, rate: 1, voices: {} };
 
 export function PaceBench() {
   const library = useLibrary();
@@ -42,7 +44,7 @@ export function PaceBench() {
   const running = startedMs !== null;
   useEffect(() => {
     if (startedMs === null) return;
-    const player = new CuePlayer(cuesOf(timeline, words), { sounds: true, voice: false, coach: "count", captions: false });
+    const player = new CuePlayer(cuesOf(timeline, words), SILENT_COUNT, "en");
     player.play(() => (performance.now() - startedMs) / 1000);
     let frame = requestAnimationFrame(function draw(at) {
       setNowMs(at);

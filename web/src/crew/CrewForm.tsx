@@ -9,6 +9,9 @@ import { SLOT_KINDS } from "@kind-grip/core/session";
 import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
+import { FIELD_UNITS } from "../base/measures";
+import { AmountField } from "../parts/AmountField";
+import { CrewLanguage } from "./CrewLanguage";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import type { ProblemBody } from "../base/api";
@@ -79,6 +82,19 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
         </Box>
       </Part>
 
+      <Part
+        title={t("What they read")}
+        text={t("Phone, hand-outs, reminders, the run screen and its voice; each person may have another one.")}
+      >
+        <Controller
+          control={control}
+          name="language"
+          render={({ field }) => (
+            <CrewLanguage label={t("Language of the crew")} value={field.value} none={t("as the practice")} onChange={field.onChange} />
+          )}
+        />
+      </Part>
+
       <Part title={t("How they can move")} text={t("Decides which movements of the library fit.")}>
         <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }} role="group" aria-label={t("Surroundings")}>
           {SETTINGS.filter((setting) => setting !== "any" && setting !== "home").map((setting) => (
@@ -109,13 +125,18 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
                   </MenuItem>
                 ))}
               </TextField>
-              <TextField
-                label={t("kg each")}
-                {...register(`kit.${i}.massKg`, {
-                  setValueAs: (text: unknown) => (text === "" || text === null ? null : Number(String(text).replace(",", "."))),
-                })}
-                error={!!errors.kit?.[i]?.massKg}
-                helperText={errors.kit?.[i]?.massKg?.message}
+              <Controller
+                control={control}
+                name={`kit.${i}.massKg`}
+                render={({ field }) => (
+                  <AmountField
+                    label={t("{{unit}} each", { unit: FIELD_UNITS.mass.unit })}
+                    quantity="mass"
+                    value={field.value}
+                    onChange={field.onChange}
+                    problem={errors.kit?.[i]?.massKg?.message}
+                  />
+                )}
               />
               <TextField
                 label={t("Count")}

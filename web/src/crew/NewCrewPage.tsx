@@ -28,6 +28,7 @@ export default function NewCrewPage() {
       slots: { preShift: 480, break: 180, postShift: 600 },
       kit: [],
       mostOffJob: 12,
+      language: null,
       shiftPattern: patternPreset("weekdays", mondayOf(dateAt(now, timeZone))),
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the form keeps what it started with

@@ -5,6 +5,7 @@ import { Ban, Download, FileUp, Plus, QrCode } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
+import { LANGUAGE_FACTS, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Participation, Participations } from "@kind-grip/core/safety";
 import type { PersonEntry } from "@kind-grip/core/api";
@@ -156,6 +157,12 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
       headerName: t("Main hand"),
       width: 130,
       renderCell: ({ row }) => (row.handedness ? <SideMark side={row.handedness} /> : "–"),
+    },
+    {
+      field: "language",
+      headerName: t("Reads"),
+      width: 120,
+      valueFormatter: (language: Language | null) => (language ? LANGUAGE_FACTS[language].ownName : "–"),
     },
     { field: "startedOn", headerName: t("First day"), width: 140, valueFormatter: (day) => day ?? "–" },
     {

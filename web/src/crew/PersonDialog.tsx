@@ -12,6 +12,7 @@ import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
+import { CrewLanguage } from "./CrewLanguage";
 import { Excused } from "./Excused";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
 
@@ -32,7 +33,7 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
   const newId = useMemo(() => uuid(), []);
   const { register, control, handleSubmit, formState } = useForm<Person>({
     resolver: valibotResolver(Person),
-    defaultValues: person ? personOf(person) : { name: "", badge: null, handedness: null, startedOn: today, leftOn: null },
+    defaultValues: person ? personOf(person) : { name: "", badge: null, handedness: null, startedOn: today, leftOn: null, language: null },
   });
   const error = adding.error ?? changing.error ?? removing.error;
   const problem = error ? problemOf(error) : undefined;
@@ -135,6 +136,13 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
               slotProps={{ inputLabel: { shrink: true } }}
             />
           </Box>
+          <Controller
+            control={control}
+            name="language"
+            render={({ field }) => (
+              <CrewLanguage label={t("Reads and hears")} value={field.value} none={t("as the crew")} onChange={field.onChange} />
+            )}
+          />
           {person && (
             <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
               {leaving ? (
@@ -170,6 +178,6 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
   );
 }
 
-function personOf({ name, badge, handedness, startedOn, leftOn }: PersonEntry): Person {
-  return { name, badge, handedness, startedOn, leftOn };
+function personOf({ name, badge, handedness, startedOn, leftOn, language }: PersonEntry): Person {
+  return { name, badge, handedness, startedOn, leftOn, language };
 }

@@ -13,6 +13,7 @@ export const FIELD_NAMES: Record<RosterField, string> = {
   handedness: t("Main hand"),
   startedOn: t("First day"),
   leftOn: t("Last day"),
+  language: t("Language"),
 };
 
 export function RowsTable({ rows }: { rows: RosterRow[] }) {

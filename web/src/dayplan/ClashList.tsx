@@ -3,6 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { type Clash } from "@kind-grip/core/dayplan";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 
 /** The same finding on several days is said once. */
 function byText(clashes: Clash[], text: (clash: Clash) => string): [string, Clash[]][] {
@@ -31,7 +32,7 @@ export function ClashList({
       {byText(some, text).map(([words, alike]) => (
         <Box component="li" key={words} sx={{ borderLeft: "4px solid", borderColor: tone, pl: 1.5 }}>
           <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-            {alike.map((clash) => DateTime.fromISO(clash.date, { zone }).toFormat(alike.length > 1 ? "ccc" : "cccc")).join(", ")}
+            {alike.map((clash) => dateText(DateTime.fromISO(clash.date, { zone }), alike.length > 1 ? "ccc" : "cccc")).join(", ")}
           </Typography>
           <Typography sx={{ lineHeight: 1.35 }}>{words}</Typography>
           {alike[0]!.placementIds.length > 0 && (

@@ -11,6 +11,7 @@ import { clashesOf, suggestStart } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
 import { workApi } from "../work/api";
@@ -173,7 +174,7 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const nameOf = (id: string) => {
     const each = [...placed, ...placedOf(entry.neighbours, sessions)].find((one) => one.id === id);
     return each
-      ? `${each.session.name} (${DateTime.fromMillis(each.startMs, { zone: crew.timeZone }).toFormat("ccc HH:mm")})`
+      ? `${each.session.name} (${dateText(DateTime.fromMillis(each.startMs, { zone: crew.timeZone }), "ccc HH:mm")})`
       : t("a session");
   };
   const days = Array.from({ length: 7 }, (_, i) => addDays(weekStart, i));

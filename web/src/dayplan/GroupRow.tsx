@@ -2,10 +2,11 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
 import { Pin } from "lucide-react";
 import { useRef, useState, type PointerEvent } from "react";
-import { wallTime, type Span } from "@kind-grip/core/calendar";
+import { type Span } from "@kind-grip/core/calendar";
 import { GRID_MIN, onGrid, ribbonOf, type SessionRequest } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { t } from "../base/words";
+import { timeText } from "../base/dates";
 import type { CrewDay } from "./crew-day";
 
 interface GroupRowProps {
@@ -144,7 +145,7 @@ export function GroupRow({ day, axis, name, people, requests, plan, pinned, name
                 }}
               >
                 {pin && <Pin size={16} aria-label={t("pinned")} />}
-                <strong>{at === undefined ? t("no place") : wallTime(at, crew.timeZone)}</strong> {nameOf(request.sessionId)}
+                <strong>{at === undefined ? t("no place") : timeText(at, crew.timeZone)}</strong> {nameOf(request.sessionId)}
               </ButtonBase>
             );
           })}

@@ -2,10 +2,11 @@
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
-import { wallTime, type Shift } from "@kind-grip/core/calendar";
+import { type Shift } from "@kind-grip/core/calendar";
 import type { Placement, RibbonPart, SessionRequest } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { timeText } from "../base/dates";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
@@ -181,7 +182,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             <Stepper label={t("Leaders")} value={leaders} min={1} max={10} onChange={setLeaders} />
           </Box>
           {begun && (
-            <Toggle label={t("Only from now, {{time}}", { time: wallTime(now, crew.timeZone) })} pressed={fromNow} onChange={setFromNow} />
+            <Toggle label={t("Only from now, {{time}}", { time: timeText(now, crew.timeZone) })} pressed={fromNow} onChange={setFromNow} />
           )}
           {couldJoin.length > 0 && (
             <Box>

@@ -17,6 +17,7 @@ import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { dayPlanApi } from "./api";
 import { crewApi } from "../crew/api";
 import { problemOf } from "../base/api";
@@ -36,7 +37,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
   const [ending, setEnding] = useState<string | null>(null);
   const nameOf = (id: string | null) =>
     id === null ? t("the whole crew") : (people.find((person) => person.id === id)?.name ?? t("somebody gone"));
-  const day = (at: string) => DateTime.fromISO(at, { zone: crew.timeZone }).toFormat("d LLL, HH:mm");
+  const day = (at: string) => dateText(DateTime.fromISO(at, { zone: crew.timeZone }), "d LLL, HH:mm");
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="outgoing">
       <DialogTitle id="outgoing">{t("Reminders and calendars")}</DialogTitle>

@@ -3,10 +3,11 @@ import { Box, Button, IconButton, Menu, MenuItem, Typography } from "@mui/materi
 import { Plus } from "lucide-react";
 import { DateTime } from "luxon";
 import { useRef, useState } from "react";
-import { wallTime, type Shift } from "@kind-grip/core/calendar";
+import { type Shift } from "@kind-grip/core/calendar";
 import { type Clash, type Placed, type RibbonPart } from "@kind-grip/core/dayplan";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { dateText, timeText } from "../base/dates";
 import { useWords } from "../base/library";
 import type { PlaceableSession } from "./placed";
 import { Work, Pin, Tethers } from "./ShiftMarks";
@@ -60,7 +61,7 @@ export function ShiftRow({
   return (
     <Box
       component="section"
-      aria-label={day.toFormat("cccc d LLLL")}
+      aria-label={dateText(day, "cccc d LLLL")}
       sx={{
         display: "grid",
         gridTemplateColumns: "104px minmax(0, 1fr) 44px",
@@ -73,13 +74,13 @@ export function ShiftRow({
     >
       <Box>
         <Typography sx={{ fontWeight: 700, lineHeight: 1.2, color: shift ? "text.primary" : "text.secondary" }}>
-          {day.toFormat("ccc d")}
+          {dateText(day, "ccc d")}
         </Typography>
         {shift ? (
           <Typography sx={{ fontSize: "0.9rem", color: "text.secondary", lineHeight: 1.25 }}>
             {shift.kind.name}
             <br />
-            {wallTime(shift.startMs, timeZone)}–{wallTime(shift.endMs, timeZone)}
+            {timeText(shift.startMs, timeZone)}–{timeText(shift.endMs, timeZone)}
             {shift.clockChangeMin !== 0 && (
               <Box component="span" sx={{ display: "block", color: "warm.dark", fontWeight: 650 }}>
                 {t("clock change, {{what}}{{clockChangeMin}} min", {
@@ -123,7 +124,7 @@ export function ShiftRow({
               <Box
                 key={pause.startMs}
                 aria-hidden
-                title={t("Break {{time}}–{{time2}}", { time: wallTime(pause.startMs, timeZone), time2: wallTime(pause.endMs, timeZone) })}
+                title={t("Break {{time}}–{{time2}}", { time: timeText(pause.startMs, timeZone), time2: timeText(pause.endMs, timeZone) })}
                 sx={{
                   position: "absolute",
                   left: `${x(pause.startMs)}%`,
@@ -163,7 +164,7 @@ export function ShiftRow({
                 clashing={clashes.some((clash) => clash.weight === "stop" && clash.placementIds.includes(each.id))}
                 left={x(each.startMs)}
                 width={x(each.endMs) - x(each.startMs)}
-                label={wallTime(each.startMs, timeZone)}
+                label={timeText(each.startMs, timeZone)}
                 msPerPx={() => (widestMin * minute) / (strip.current?.clientWidth ?? 1)}
                 onMove={(startMs) => onMove(each.id, startMs)}
                 onChoose={() => onChoose(each.id)}
@@ -183,7 +184,7 @@ export function ShiftRow({
       {shift && (
         <>
           <IconButton
-            aria-label={t("Place a session on {{date}}", { date: day.toFormat("cccc") })}
+            aria-label={t("Place a session on {{date}}", { date: dateText(day, "cccc") })}
             aria-haspopup="menu"
             onClick={(event) => setMenuAt(event.currentTarget)}
           >
@@ -218,7 +219,7 @@ function hours(shift: Shift, timeZone: string): { ms: number; label: string }[] 
   const list: { ms: number; label: string }[] = [];
   let time = DateTime.fromMillis(shift.startMs, { zone: timeZone }).startOf("hour");
   if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
-  for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: time.toFormat("H") });
+  for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: dateText(time, "H") });
   return list;
 }
 
@@ -234,7 +235,7 @@ function Stranded({
     <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", py: 1, color: "warm.dark" }}>
       {placed.map((each) => (
         <Button key={each.id} variant="outlined" aria-pressed={each.id === chosenId} onClick={() => onChoose(each.id)}>
-          {wallTime(each.startMs, timeZone)} {each.session.name}
+          {timeText(each.startMs, timeZone)} {each.session.name}
         </Button>
       ))}
       <Typography sx={{ fontWeight: 650 }}>{t("without a shift")}</Typography>

@@ -6,13 +6,14 @@ import { Link } from "react-router";
 import { addDays } from "@kind-grip/core/calendar";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { PageTitle } from "../parts/PageTitle";
 
 export function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; weekStart: string; children?: React.ReactNode }) {
   const monday = DateTime.fromISO(weekStart);
   const to = (days: number) => `/crews/${crew.id}/day-plan/${addDays(weekStart, days)}`;
   return (
-    <PageTitle title={t("Week of {{date}}", { date: monday.toFormat("d LLLL") })}>
+    <PageTitle title={t("Week of {{date}}", { date: dateText(monday, "d LLLL") })}>
       <IconButton component={Link} to={to(-7)} aria-label={t("Week before")}>
         <ChevronLeft />
       </IconButton>

@@ -20,6 +20,7 @@ const crewNamed = (name: string, change: Partial<CrewEntry> = {}): CrewEntry => 
   slots: { preShift: 480, break: 180, postShift: 600 },
   kit: [],
   mostOffJob: 4,
+  language: null,
   shiftPattern: patternPreset("weekdays", "2026-03-02"),
   ...change,
 });
@@ -30,6 +31,7 @@ const person = (name: string): PersonEntry => ({
   handedness: null,
   startedOn: null,
   leftOn: null,
+  language: null,
   version: 1,
 });
 const sessionOf = (slot: "preShift" | "break" | "postShift"): PlaceableSession => ({

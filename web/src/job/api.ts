@@ -1,10 +1,13 @@
 /** Files that take a while to make. */
 import type { Job } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
 import { serverApi } from "../base/api";
 
 /** What is asked for. */
 export type WantedFile =
-  { kind: "handOut" | "personalSheets"; programId: string } | { kind: "crewExport"; crewId: string } | { kind: "trailExport" };
+  | { kind: "handOut" | "personalSheets"; programId: string; language?: Language }
+  | { kind: "crewExport"; crewId: string }
+  | { kind: "trailExport" };
 
 export const jobApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
@@ -14,7 +17,7 @@ export const jobApi = serverApi.injectEndpoints({
           ? { url: "/practice/trail/export", method: "POST" }
           : wanted.kind === "crewExport"
             ? { url: `/crews/${wanted.crewId}/export`, method: "POST" }
-            : { url: `/programs/${wanted.programId}/papers`, method: "POST", body: { kind: wanted.kind } },
+            : { url: `/programs/${wanted.programId}/papers`, method: "POST", body: { kind: wanted.kind, language: wanted.language } },
     }),
     job: make.query<Job, string>({ query: (id) => `/jobs/${id}`, keepUnusedDataFor: 0 }),
     leaveJob: make.mutation<void, string>({ query: (id) => ({ url: `/jobs/${id}`, method: "DELETE" }) }),

@@ -15,7 +15,7 @@ export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
   const words = useWords();
   const pausing = alerts.filter(({ pauses, answer }) => pauses && answer === null);
   const answered = alerts.filter(({ answer }) => answer !== null);
-  const places = [...new Set(pausing.flatMap(({ regions }) => regions))].map((region) => words.label("place", region).toLowerCase());
+  const places = [...new Set(pausing.flatMap(({ regions }) => regions))].map((region) => words.within(words.label("place", region)));
   return (
     <>
       {(pausing.length > 0 || out) && (
@@ -29,13 +29,13 @@ export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
               ? words.member("heldOut")
               : out
                 ? words.member("pausedAll")
-                : words.member("pausedPlaces", { places: places.join(", ") })}
+                : words.member("pausedPlaces", { places: words.list(places) })}
           </Typography>
           <Typography sx={{ mt: 1 }}>{words.member(out === "clinician" ? "pausedClinician" : "pausedUntil", { trainer })}</Typography>
           {!out && <Typography sx={{ mt: 1 }}>{words.member("pausedThere")}</Typography>}
           {!out && (
             <Typography sx={{ mt: 1 }}>
-              {still.length > 0 ? words.member("mayStill", { items: still.join("; ").toLowerCase() }) : words.member("mayNothing")}
+              {still.length > 0 ? words.member("mayStill", { items: words.list(still.map(words.within)) }) : words.member("mayNothing")}
             </Typography>
           )}
           <Typography sx={{ mt: 1, fontWeight: 650 }}>{words.member("turnTo", { trainer })}</Typography>

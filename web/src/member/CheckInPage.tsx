@@ -34,7 +34,14 @@ export default function CheckInPage() {
   return (
     <>
       <PhoneTitle title={words.member("morningAsk")} lead={words.member("morningWorst")} />
-      <ZeroToTen label={words.member("morningAsk")} nameOf={(value) => `${value}`} value={level} onChange={setLevel} size="thumb" />
+      <ZeroToTen
+        label={words.member("morningAsk")}
+        nameOf={words.digits}
+        written={words.digits}
+        value={level}
+        onChange={setLevel}
+        size="thumb"
+      />
       {level !== null && level > 0 && (
         <Box sx={{ mt: 3 }}>
           <Typography variant="h3" component="h2" sx={{ mb: 1 }}>

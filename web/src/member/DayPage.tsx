@@ -1,7 +1,6 @@
 /** My day: the morning's question first, then what is next, then the rest; stop-and-tell always within reach. */
 import { Box, Button, Typography } from "@mui/material";
 import { Check, Hand, Play } from "lucide-react";
-import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
@@ -72,8 +71,8 @@ export default function DayPage() {
           {day.ramp && (
             <Typography sx={{ mb: 2, fontWeight: 650 }}>
               {day.ramp.awayDays === null
-                ? words.member("rampNew", { day: dayName(day.ramp.ends) })
-                : words.member("rampAway", { count: day.ramp.awayDays, day: dayName(day.ramp.ends) })}
+                ? words.member("rampNew", { day: words.dayName(day.ramp.ends) })
+                : words.member("rampAway", { count: day.ramp.awayDays, day: words.dayName(day.ramp.ends) })}
             </Typography>
           )}
           {day.shortOfEndDeg !== null && (
@@ -96,27 +95,26 @@ export default function DayPage() {
   );
 }
 
-const dayName = (date: string) => DateTime.fromISO(date).toFormat("cccc d LLLL");
-
 function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
   const words = useWords();
   return (
     <Box
       component="section"
-      aria-label={entry.session.name}
+      aria-label={words.sessionName(entry.session)}
       sx={{ bgcolor: "primary.main", color: "primary.contrastText", borderRadius: 3, p: 2.25, mb: 3 }}
     >
       <Box sx={{ display: "flex", alignItems: "baseline", justifyContent: "space-between", gap: 1 }}>
         <Typography component="p" sx={{ fontSize: "2.6rem", fontWeight: 750, lineHeight: 1 }}>
-          {wallTime(Date.parse(entry.startsAt!), zone)}
+          {words.timeOfDay(wallTime(Date.parse(entry.startsAt!), zone))}
         </Typography>
         <Typography component="p" sx={{ fontSize: "1.3rem", fontWeight: 650 }}>
-          {clockText(entry.totalSec)}
+          {words.digits(clockText(entry.totalSec))}
         </Typography>
       </Box>
       <Typography variant="h2" sx={{ mt: 0.5 }}>
-        {entry.session.name}
+        {words.sessionName(entry.session)}
       </Typography>
+      <Typography component="p">{words.label("slot", entry.session.slot)}</Typography>
       <Box sx={{ display: "flex", gap: 0.75, my: 1.5, overflow: "hidden", borderRadius: 2 }} aria-hidden>
         {entry.session.items.slice(0, 4).map((item) => (
           <Box key={item.id} sx={{ flex: 1, minWidth: 0, maxWidth: 96 }}>
@@ -168,13 +166,17 @@ function List({ title, entries, zone, isDone, none }: ListProps) {
             sx={{ display: "flex", alignItems: "center", gap: 1.5, borderTop: "1px solid", borderColor: "line", minHeight: 60 }}
           >
             {entry.startsAt && (
-              <Typography sx={{ fontWeight: 700, fontSize: "1.15rem", width: 56 }}>{wallTime(Date.parse(entry.startsAt), zone)}</Typography>
+              <Typography sx={{ fontWeight: 700, fontSize: "1.15rem", minWidth: 56 }}>
+                {words.timeOfDay(wallTime(Date.parse(entry.startsAt), zone))}
+              </Typography>
             )}
             <Box sx={{ flex: 1, minWidth: 0 }}>
               <Typography sx={{ fontWeight: 650 }} noWrap>
-                {entry.session.name}
+                {words.sessionName(entry.session)}
               </Typography>
-              <Typography sx={{ color: "text.secondary" }}>{clockText(entry.totalSec)}</Typography>
+              <Typography sx={{ color: "text.secondary" }}>
+                {words.label("slot", entry.session.slot)} · {words.digits(clockText(entry.totalSec))}
+              </Typography>
             </Box>
             {isDone(entry) && (
               <Typography sx={{ display: "flex", gap: 0.5, alignItems: "center", color: "primary.main", fontWeight: 650 }}>
@@ -185,7 +187,7 @@ function List({ title, entries, zone, isDone, none }: ListProps) {
               component={Link}
               to={sessionAddress(entry)}
               variant="outlined"
-              aria-label={`${words.member("start")}: ${entry.session.name}`}
+              aria-label={`${words.member("start")}: ${words.sessionName(entry.session)}`}
             >
               {isDone(entry) ? words.member("again") : words.member("start")}
             </Button>

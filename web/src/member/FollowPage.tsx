@@ -83,6 +83,7 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
     owner: day.person.id,
     practiceNow: now,
     sound,
+    words,
   });
   useAwakeScreen(run.clock.status === "running");
   const silent = !sound.sounds && !sound.voice;
@@ -98,7 +99,10 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
   if (run.clock.status === "waiting")
     return (
       <Box component="main" sx={{ maxWidth: 560, mx: "auto", p: 2.5, minHeight: "100dvh", display: "flex", flexDirection: "column" }}>
-        <PhoneTitle title={entry.session.name} lead={`${clockText(run.timeline.totalSec)} · ${words.paper("preventionShort")}`}>
+        <PhoneTitle
+          title={words.sessionName(entry.session)}
+          lead={`${words.digits(clockText(run.timeline.totalSec))} · ${words.paper("preventionShort")}`}
+        >
           {mute}
         </PhoneTitle>
         <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, flex: 1 }}>
@@ -130,12 +134,12 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
         <Box sx={{ display: "grid", gap: 1.5, justifyItems: "start", mt: 2 }}>
           {short && (
             <Toggle
-              label={words.member("shortOfTime", { time: clockText(compilePerson(short, library.timings).totalSec) })}
+              label={words.member("shortOfTime", { time: words.digits(clockText(compilePerson(short, library.timings).totalSec)) })}
               pressed={isShort}
               onChange={onShort}
             />
           )}
-          <VoiceChoice sound={sound} onSound={setSound} />
+          <VoiceChoice language={words.language} sound={sound} onSound={setSound} />
         </Box>
         {run.caption !== null && <Caption text={run.caption} size="1.25rem" sx={{ mt: 1 }} />}
         <Box sx={{ position: "sticky", bottom: 0, bgcolor: "background.default", py: 1.5, mt: 1 }}>
@@ -169,7 +173,7 @@ function During({ run, captions, mute }: DuringProps) {
   if (!position) return null;
   const { segment } = position;
   const next = timeline.items[run.itemIndex + 1];
-  const { big, small } = countOf(position);
+  const { big, small } = countOf(position, words);
   const paused = clock.status === "paused";
   return (
     <Box
@@ -180,7 +184,9 @@ function During({ run, captions, mute }: DuringProps) {
         <Typography variant="h1" sx={{ flex: 1, fontSize: "1.35rem", lineHeight: 1.15 }}>
           {words.movementName(segment.movementId)}
         </Typography>
-        <Typography sx={{ fontWeight: 700 }}>{words.member("left", { time: clockText(timeline.totalSec - atSec) })}</Typography>
+        <Typography sx={{ fontWeight: 700 }}>
+          {words.member("left", { time: words.digits(clockText(timeline.totalSec - atSec)) })}
+        </Typography>
         {mute}
       </Box>
       <RunFigure run={run} segment={segment} atSec={atSec} />
@@ -294,7 +300,14 @@ function After({ entry, day, run, now }: AfterProps) {
           <X size={24} />
         </IconButton>
       </PhoneTitle>
-      <ZeroToTen label={words.member("howHard")} nameOf={(value) => `${value}`} value={effort} onChange={setEffort} size="thumb" />
+      <ZeroToTen
+        label={words.member("howHard")}
+        nameOf={words.digits}
+        written={words.digits}
+        value={effort}
+        onChange={setEffort}
+        size="thumb"
+      />
       <Typography variant="h3" component="h2" sx={{ mt: 3, mb: 1 }}>
         {words.member("anythingElse")}
       </Typography>

@@ -1,11 +1,13 @@
 /** My four weeks: a square a day, minutes in all, mornings as a line of bars. Kept on the phone for when there is no connection. */
 import { Box, Button, Typography } from "@mui/material";
-import { DateTime } from "luxon";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { addDays, mondayOf } from "@kind-grip/core/calendar";
+import { addDays, firstOfWeek } from "@kind-grip/core/calendar";
 import type { MemberProgress } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
+import { LanguageChoice } from "../parts/LanguageChoice";
 import { memberApi } from "./api";
+import { takeDay } from "./use-phone";
 import { authApi } from "../auth/api";
 import { useWords } from "../base/library";
 import { PhoneTitle, useDay } from "./PhoneFrame";
@@ -20,6 +22,11 @@ export default function MyProgressPage() {
   const { data } = memberApi.useMemberProgressQuery();
   const [before, setBefore] = useState<MemberProgress>();
   const [signOut] = authApi.useSignOutMutation();
+  const [choose, { error: problem }] = memberApi.useMemberLanguageMutation();
+  const speak = async (language: Language) => {
+    const { data: inIt } = await choose(language);
+    if (inIt) await takeDay(inIt);
+  };
   useEffect(() => {
     if (data) void keep("progress", data);
     else void kept("progress").then(setBefore);
@@ -40,6 +47,14 @@ export default function MyProgressPage() {
         <Typography>{words.member("progressNone")}</Typography>
       )}
       <Box sx={{ mt: 5 }}>
+        <LanguageChoice value={words.language} onChange={(language) => void speak(language)} />
+        {problem && (
+          <Typography role="alert" sx={{ color: "error.main", mt: 1 }}>
+            {words.member("away")}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ mt: 4 }}>
         {waiting.length > 0 ? (
           <Typography sx={{ color: "text.secondary" }}>{words.member("signOutWaits")}</Typography>
         ) : (
@@ -52,13 +67,12 @@ export default function MyProgressPage() {
 
 function Figures({ progress, today }: { progress: MemberProgress; today: string }) {
   const words = useWords();
-  const from = addDays(mondayOf(today), -7 * (WEEKS - 1));
+  const from = addDays(firstOfWeek(today, words.measures), -7 * (WEEKS - 1));
   const days = Array.from({ length: 7 * WEEKS }, (_, i) => addDays(from, i));
   const byDay = new Map(progress.days.map((each) => [each.day, each]));
   const morningOf = new Map(progress.mornings.map((each) => [each.day, each.level]));
   const shown = progress.days.filter((each) => each.day >= from);
   const minutes = Math.round(shown.reduce((sum, each) => sum + each.doneSec, 0) / 60);
-  const dayName = (date: string) => DateTime.fromISO(date).toFormat("cccc d LLLL");
   return (
     <>
       <Typography component="p" sx={{ fontSize: "2.4rem", fontWeight: 750, lineHeight: 1.1 }}>
@@ -75,7 +89,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
             <Box
               key={date}
               role="listitem"
-              aria-label={words.member("dayText", { day: dayName(date), done: each?.itemsDone ?? 0, due: each?.itemsDue ?? 0 })}
+              aria-label={words.member("dayText", { day: words.dayName(date), done: each?.itemsDone ?? 0, due: each?.itemsDue ?? 0 })}
               sx={{
                 height: 42,
                 borderRadius: 1.5,
@@ -100,7 +114,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
                   color: share > 0.6 ? "primary.contrastText" : "text.secondary",
                 }}
               >
-                {Number(date.slice(8))}
+                {words.digits(Number(date.slice(8)))}
               </Box>
             </Box>
           );
@@ -120,7 +134,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
               className="keeps-colour"
               key={date}
               role="listitem"
-              aria-label={level === undefined ? dayName(date) : words.member("morningText", { day: dayName(date), level })}
+              aria-label={level === undefined ? words.dayName(date) : words.member("morningText", { day: words.dayName(date), level })}
               sx={{
                 flex: 1,
                 height: level === undefined ? 0 : `${6 + level * 9}%`,

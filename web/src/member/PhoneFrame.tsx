@@ -1,13 +1,15 @@
 /** What surrounds every page of the phone: the sender, what waits, the way between the pages. */
 import { Alert, Box, Typography } from "@mui/material";
 import { CalendarCheck, CloudOff, LineChart, OctagonX } from "lucide-react";
-import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import type { MemberDay } from "@kind-grip/core/api";
 import { useWords, WithLibrary } from "../base/library";
 
 import { Loading } from "../parts/Loading";
-import { keepPage } from "./keep-page";
+import { WithLanguage } from "../base/language";
+import { keepPage, keepWhatWasLoaded } from "./keep-page";
+import { keepLanguage } from "./phone-language";
 import { phone as store } from "./phone-store";
 import { usePhone, useSender, type Phone } from "./use-phone";
 
@@ -27,10 +29,28 @@ export default function PhoneFrame() {
   if (phone.day === null) return <FirstLook />;
   return (
     <PhoneContext.Provider value={{ ...phone, day: phone.day }}>
-      <WithLibrary custom={phone.day.customMovements}>
+      <OfPerson day={phone.day}>
         <Signed phone={phone} />
-      </WithLibrary>
+      </OfPerson>
     </PhoneContext.Provider>
+  );
+}
+
+/** Their movements, in their language. */
+function OfPerson({ day, children }: { day: MemberDay; children: ReactNode }) {
+  const { language, measures, corrections } = day;
+  const texts = useMemo(() => ({ [language]: corrections }), [language, corrections]);
+  useEffect(() => {
+    // The sign-in page of this phone speaks it too.
+    keepLanguage(language);
+    void keepWhatWasLoaded();
+  }, [language]);
+  return (
+    <WithLibrary custom={day.customMovements} corrections={texts}>
+      <WithLanguage whole language={language} measures={measures}>
+        {children}
+      </WithLanguage>
+    </WithLibrary>
   );
 }
 

@@ -3,7 +3,12 @@ import { liveQuery } from "dexie";
 import { Alert, Box, Button, TextField, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { useLocation, useNavigate } from "react-router";
+import type { Language } from "@kind-grip/core/language";
+import { METRIC } from "@kind-grip/core/units";
+import { WithLanguage } from "../base/language";
 import { useWords } from "../base/library";
+import { LanguageChoice } from "../parts/LanguageChoice";
+import { keepLanguage, phoneLanguage } from "./phone-language";
 import { problemOf, serverApi } from "../base/api";
 import { Loading } from "../parts/Loading";
 import { keepPage } from "./keep-page";
@@ -11,15 +16,39 @@ import { phone, signedInAs, type Waiting } from "./phone-store";
 import { saveFile } from "../parts/save-file";
 import { memberApi } from "./api";
 
+/** In the language this phone spoke last, or the one its browser asks for, until another is chosen. */
 export default function PhoneSignIn() {
+  const [language, setLanguage] = useState(phoneLanguage);
+  // Kept here: a page that is turned round begins anew.
+  const [form, setForm] = useState<SignInForm>({ code: "", pin: "", chosen: null });
+  const change = (part: Partial<SignInForm>) => {
+    setForm((before) => ({ ...before, ...part }));
+    if (!part.chosen) return;
+    keepLanguage(part.chosen);
+    setLanguage(part.chosen);
+  };
+  return (
+    <WithLanguage whole language={language} measures={METRIC}>
+      <SignIn form={form} onChange={change} />
+    </WithLanguage>
+  );
+}
+
+interface SignInForm {
+  code: string;
+  pin: string;
+  /** Pressed on this page. */
+  chosen: Language | null;
+}
+
+function SignIn({ form: { code, pin, chosen }, onChange }: { form: SignInForm; onChange(part: Partial<SignInForm>): void }) {
   const words = useWords();
+  const [speak] = memberApi.useMemberLanguageMutation();
   const { hash } = useLocation();
   const navigate = useNavigate();
   const { data: me } = serverApi.useMeQuery();
   const [signIn, pinState] = memberApi.useMemberSignInMutation();
   const [openCard, cardState] = memberApi.useMemberCardMutation();
-  const [code, setCode] = useState("");
-  const [pin, setPin] = useState("");
   const token = new URLSearchParams(hash.slice(1)).get("card");
   const tried = useRef(false);
   useEffect(keepPage, []);
@@ -44,13 +73,15 @@ export default function PhoneSignIn() {
   }, []);
   const error = pinState.error ?? cardState.error;
   const problem = error ? problemOf(error) : undefined;
-  const field = (path: string) => problem?.fields.find((each) => each.path === path)?.message;
+  const field = (path: string) => (problem?.fields.some((each) => each.path === path) ? words.member("fillIn") : undefined);
   if (token && !problem) return <Loading />;
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const { data } = await signIn({ code, pin });
     if (!data) return;
-    await signedInAs(data);
+    // Whoever chose a language here wants to go on in it.
+    const spoken = chosen !== null && chosen !== data.language ? (await speak(chosen)).data : undefined;
+    await signedInAs(spoken ?? data);
     await navigate("/me", { replace: true });
   };
   return (
@@ -64,7 +95,7 @@ export default function PhoneSignIn() {
       <Box component="form" noValidate onSubmit={(event) => void submit(event)} sx={{ display: "grid", gap: 2, p: 3 }}>
         {problem && problem.fields.length === 0 && (
           <Alert severity="error" variant="outlined">
-            {problem.message}
+            {words.member(problemText(problem.code, token !== null))}
           </Alert>
         )}
         {waiting.length > 0 && (
@@ -78,7 +109,7 @@ export default function PhoneSignIn() {
         <TextField
           label={words.member("code")}
           value={code}
-          onChange={(event) => setCode(event.target.value)}
+          onChange={(event) => onChange({ code: event.target.value })}
           error={!!field("code")}
           helperText={field("code")}
           slotProps={{
@@ -88,7 +119,7 @@ export default function PhoneSignIn() {
         <TextField
           label={words.member("pin")}
           value={pin}
-          onChange={(event) => setPin(event.target.value)}
+          onChange={(event) => onChange({ pin: event.target.value })}
           error={!!field("pin")}
           helperText={field("pin")}
           slotProps={{
@@ -105,10 +136,19 @@ export default function PhoneSignIn() {
           {words.member("signIn")}
         </Button>
         <Typography sx={{ color: "text.secondary" }}>{words.member("signInHelp")}</Typography>
+        <LanguageChoice value={words.language} onChange={(language) => onChange({ chosen: language })} />
         <Typography variant="caption" sx={{ color: "text.secondary" }}>
           {words.paper("prevention")}
         </Typography>
       </Box>
     </Box>
   );
+}
+
+const PROBLEMS = { wrongSignIn: "wrongSignIn", tooManyAttempts: "tooManyAttempts", away: "away" } as const;
+
+/** What the server said, in the language of the page. */
+function problemText(code: string, card: boolean): "wrongSignIn" | "wrongCard" | "tooManyAttempts" | "away" | "failed" {
+  const known = PROBLEMS[code as keyof typeof PROBLEMS];
+  return known === "wrongSignIn" && card ? "wrongCard" : (known ?? "failed");
 }

@@ -1,5 +1,6 @@
 /** A crew member's own page. */
 import type { MemberDay, MemberProgress } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
 import { serverApi, TAGS } from "../base/api";
 
 export const memberApi = serverApi.injectEndpoints({
@@ -13,6 +14,9 @@ export const memberApi = serverApi.injectEndpoints({
       invalidatesTags: (done) => (done ? TAGS : []),
     }),
     memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
+    memberLanguage: make.mutation<MemberDay, Language | null>({
+      query: (language) => ({ url: "/member/language", method: "PUT", body: { language } }),
+    }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
     /** What a phone kept until it could be sent. */
     memberSend: make.mutation<

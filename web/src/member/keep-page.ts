@@ -3,3 +3,17 @@ export function keepPage(): void {
   if (!("serviceWorker" in navigator) || import.meta.env.DEV) return;
   void navigator.serviceWorker.register("/sw.js", { scope: "/me" }).catch(() => undefined);
 }
+
+/** Where the worker keeps what not every phone needs: a language, its face (vite.config.ts). */
+const KEPT_WHEN_ASKED_FOR = "asked-for";
+
+/** What was loaded before there was a worker, and is not among what it keeps for everybody, is kept too. */
+export async function keepWhatWasLoaded(): Promise<void> {
+  if (!("serviceWorker" in navigator) || import.meta.env.DEV) return;
+  await navigator.serviceWorker.ready;
+  const cache = await caches.open(KEPT_WHEN_ASKED_FOR);
+  for (const { name } of performance.getEntriesByType("resource")) {
+    const { origin, pathname } = new URL(name);
+    if (origin === location.origin && pathname.startsWith("/assets/") && !(await caches.match(name))) await cache.add(name);
+  }
+}

@@ -1,4 +1,5 @@
 import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/api";
+import { METRIC } from "@kind-grip/core/units";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
@@ -30,6 +31,10 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   home: [],
   offDays: [],
   customMovements: [],
+  language: "en",
+  usualLanguage: "en",
+  measures: METRIC,
+  corrections: {},
   checkedIn: false,
   ...change,
 });

@@ -3,6 +3,7 @@ import "fake-indexeddb/auto";
 import { act, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
+import { METRIC } from "@kind-grip/core/units";
 import { DEFAULT_STYLE, newItem, sampleCustomMovement } from "@kind-grip/core/library";
 import { refusal, showPage, TestServer } from "../testing/screen";
 import { sampleId, sampleSession } from "../testing/sample";
@@ -43,6 +44,10 @@ const day = (change: Partial<MemberDay> = {}): MemberDay => ({
   home: [],
   offDays: [],
   customMovements: [],
+  language: "en",
+  usualLanguage: "en",
+  measures: METRIC,
+  corrections: {},
   checkedIn: true,
   ...change,
 });

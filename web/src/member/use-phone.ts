@@ -2,6 +2,7 @@
 import { liveQuery } from "dexie";
 import { useEffect, useState } from "react";
 import type { MemberDay } from "@kind-grip/core/api";
+import { METRIC } from "@kind-grip/core/units";
 import { memberApi } from "./api";
 import { isFinal, problemOf } from "../base/api";
 import { useAppDispatch } from "../base/store";
@@ -18,7 +19,15 @@ export interface Phone {
   waiting: readonly Waiting[];
 }
 
-const LATER = { ramp: null, home: [], offDays: [] } satisfies Partial<MemberDay>;
+const LATER = {
+  ramp: null,
+  home: [],
+  offDays: [],
+  language: "en",
+  usualLanguage: "en",
+  measures: METRIC,
+  corrections: {},
+} satisfies Partial<MemberDay>;
 
 /** Follows the store; every page of the phone sees the same. */
 export function usePhone(): Phone {

@@ -3,7 +3,7 @@ import { radioProps } from "./radio-props";
 
 interface ChoiceProps<T extends string> {
   label: string;
-  options: readonly { value: T; label: string; note?: string }[];
+  options: readonly { value: T; label: string; note?: string; lang?: string }[];
   /** Null while nothing is chosen. */
   value: T | null;
   onChange(value: T): void;
@@ -36,6 +36,7 @@ export function Choice<T extends string>({ label, options, value, onChange }: Ch
         return (
           <ButtonBase
             key={option.value}
+            lang={option.lang}
             {...radio(option.value)}
             sx={{
               px: 1.5,

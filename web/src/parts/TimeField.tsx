@@ -1,18 +1,21 @@
 import { TextField } from "@mui/material";
 import { useState } from "react";
+import { timeOfDayText } from "@kind-grip/core/units";
+import { MEASURES } from "../base/measures";
 import { t } from "../base/words";
 import { readTime } from "./read-time";
 
 interface TimeFieldProps {
   label: string;
-  /** `HH:MM`, 24 hours whatever the browser's language. */
+  /** `HH:MM` of 24 hours, whatever it is shown as. */
   value: string;
   onChange(value: string): void;
 }
 
-/** A wall clock time to type: `7`, `730`, `7.30` and `07:30` are all understood. */
+/** A wall clock time to type: `7`, `730`, `7.30`, `07:30` and `7:30 pm` are all understood. */
 export function TimeField({ label, value, onChange }: TimeFieldProps) {
   const [typed, setTyped] = useState<string | null>(null);
+  const shown = timeOfDayText(value, MEASURES);
   const read = typed === null ? value : readTime(typed);
   const commit = () => {
     if (typed !== null && read && read !== value) onChange(read);
@@ -21,7 +24,7 @@ export function TimeField({ label, value, onChange }: TimeFieldProps) {
   return (
     <TextField
       label={label}
-      value={typed ?? value}
+      value={typed ?? shown}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={commit}
       onKeyDown={(event) => {
@@ -34,7 +37,7 @@ export function TimeField({ label, value, onChange }: TimeFieldProps) {
       error={read === undefined}
       helperText={read === undefined ? t("is not a time, e.g. 07:30") : undefined}
       sx={{ width: 120 }}
-      slotProps={{ htmlInput: { inputMode: "numeric" } }}
+      slotProps={{ htmlInput: { inputMode: MEASURES.clock === "24h" ? "numeric" : "text" } }}
     />
   );
 }

@@ -7,6 +7,8 @@ interface ZeroToTenProps {
   label: string;
   /** Of one button. */
   nameOf?(value: number): string;
+  /** What stands on one. */
+  written?(value: number): string;
   value: number | null | undefined;
   onChange(value: number): void;
   /** Fills the chosen one with a hand's colour. */
@@ -19,7 +21,7 @@ const VALUES = Array.from({ length: 11 }, (_, value) => value);
 const WARM_FROM = 6;
 const HEIGHT = { row: 44, tall: 60, thumb: 54 } as const;
 
-export function ZeroToTen({ label, nameOf, value, onChange, side, size = "row" }: ZeroToTenProps) {
+export function ZeroToTen({ label, nameOf, written = String, value, onChange, side, size = "row" }: ZeroToTenProps) {
   const fill = side ? `hand.${side}` : "text.primary";
   return (
     <Box
@@ -53,7 +55,7 @@ export function ZeroToTen({ label, nameOf, value, onChange, side, size = "row" }
                 : { bgcolor: each >= WARM_FROM ? "warm.light" : "background.paper", borderColor: "line" }),
             }}
           >
-            {each}
+            {written(each)}
           </ButtonBase>
         );
       })}

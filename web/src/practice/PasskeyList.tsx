@@ -7,10 +7,11 @@ import { authApi } from "../auth/api";
 import { knowsPasskeys, makePasskey } from "../auth/passkey";
 import { problemOf } from "../base/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
 import { deviceName } from "./device-name";
 
-const day = (iso: string) => DateTime.fromISO(iso).toFormat("d LLL yyyy");
+const day = (iso: string) => dateText(DateTime.fromISO(iso), "d LLL yyyy");
 
 export function PasskeyList() {
   const query = authApi.usePasskeysQuery();

@@ -8,6 +8,7 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
+import { CustomsForm, OwnMeasuresForm } from "./CustomsForm";
 import { Password } from "./Password";
 import { PasskeyList } from "./PasskeyList";
 import { SecondFactor } from "./SecondFactor";
@@ -43,6 +44,7 @@ export default function PracticePage() {
         {account.role === "trainer" && (
           <Box sx={{ display: "grid", gap: 5 }}>
             <Staff />
+            <CustomsForm />
             <SettingsForm />
             <SignInRules />
           </Box>
@@ -63,6 +65,7 @@ export default function PracticePage() {
               ]}
             />
           </Box>
+          <OwnMeasuresForm />
           <Password />
           <PasskeyList />
           <SecondFactor />

@@ -7,6 +7,7 @@ import { useEffect, useState, type FormEvent } from "react";
 import { authApi } from "../auth/api";
 import { problemOf } from "../base/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
 
 export function SecondFactor() {
@@ -47,7 +48,7 @@ export function SecondFactor() {
             <>
               <Typography sx={{ display: "flex", gap: 1, alignItems: "center", fontWeight: 650 }}>
                 <ShieldCheck size={22} aria-hidden />
-                {t("On since {{date}}", { date: DateTime.fromISO(since).toFormat("d LLLL yyyy") })}
+                {t("On since {{date}}", { date: dateText(DateTime.fromISO(since), "d LLLL yyyy") })}
               </Typography>
               <Typography sx={{ color: codesLeft < 3 ? "warm.dark" : "text.secondary" }}>
                 {t("{{count}} codes on paper are left.", { count: codesLeft, defaultValue_one: "{{count}} code on paper is left." })}

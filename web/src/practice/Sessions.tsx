@@ -8,6 +8,7 @@ import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
 import { deviceName } from "./device-name";
 
@@ -37,7 +38,7 @@ function Session({ session }: { session: SignedInSession }) {
   const [end, { isLoading }] = authApi.useEndSessionMutation();
   const dispatch = useAppDispatch();
   const { name, isPhone } = deviceName(session.device);
-  const since = DateTime.fromISO(session.since).toFormat("d LLL HH:mm");
+  const since = dateText(DateTime.fromISO(session.since), "d LLL HH:mm");
   const Icon = isPhone ? Smartphone : Monitor;
   const endIt = async () => {
     const answer = await end(session.id);

@@ -6,6 +6,7 @@ import { useState } from "react";
 import type { TrailState } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { Pages } from "../parts/Pages";
 import { FileButton } from "../job/FileButton";
 import { Loaded } from "../parts/Loaded";
@@ -39,7 +40,7 @@ export function SignInRules() {
   );
 }
 
-const moment = (iso: string) => DateTime.fromISO(iso).toFormat("d LLL HH:mm");
+const moment = (iso: string) => dateText(DateTime.fromISO(iso), "d LLL HH:mm");
 const SHOWN_FIRST = 8;
 
 function SignInTrail() {

@@ -1,5 +1,7 @@
 /** What the practice sets for itself, and its staff. */
-import type { AuditEntry, NewStaff, SettingsEntry, SignInRule, StaffEntry, TrailState } from "@kind-grip/core/api";
+import type { AuditEntry, Customs, NewStaff, OwnTexts, SettingsEntry, SignInRule, StaffEntry, TrailState } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
+import type { Measures } from "@kind-grip/core/units";
 import { serverApi } from "../base/api";
 
 export const practiceApi = serverApi.injectEndpoints({
@@ -12,6 +14,24 @@ export const practiceApi = serverApi.injectEndpoints({
     saveSettings: make.mutation<SettingsEntry, SettingsEntry>({
       query: (body) => ({ url: "/practice/settings", method: "PUT", body }),
       invalidatesTags: ["Practice", "Decisions"],
+    }),
+    customs: make.query<Customs, void>({ query: () => "/practice/customs", providesTags: ["Practice"] }),
+    saveCustoms: make.mutation<Customs, Customs>({
+      query: (body) => ({ url: "/practice/customs", method: "PUT", body }),
+      invalidatesTags: ["Practice", "Me"],
+    }),
+    saveOwnMeasures: make.mutation<void, Measures | null>({
+      query: (measures) => ({ url: "/me/measures", method: "PUT", body: { measures } }),
+      invalidatesTags: ["Me"],
+    }),
+    ownTexts: make.query<OwnTexts, void>({ query: () => "/practice/texts", providesTags: ["Texts"] }),
+    correctText: make.mutation<OwnTexts, { language: Language; key: string; text: string | null }>({
+      query: ({ language, ...body }) => ({ url: `/practice/texts/${language}`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Texts"] : []),
+    }),
+    noteReading: make.mutation<OwnTexts, { language: Language; readBy: string | null }>({
+      query: ({ language, readBy }) => ({ url: `/practice/texts/${language}/reading`, method: "PUT", body: { readBy } }),
+      invalidatesTags: (done) => (done ? ["Texts"] : []),
     }),
     signInRule: make.query<SignInRule, void>({ query: () => "/practice/sign-in-rule", providesTags: ["Practice"] }),
     changeSignInRule: make.mutation<SignInRule, boolean>({

@@ -10,6 +10,7 @@ import { loadRungs, reviewDay, weeksAhead, type Program, type Week } from "@kind
 import { useLibrary, useWords } from "../base/library";
 import { numberText } from "../base/measures";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { useCrew } from "../crew/CrewFrame";
 import { SaveState } from "../document/SaveState";
 import { Empty } from "../parts/Empty";
@@ -38,7 +39,7 @@ export default function BlockPage() {
   );
 }
 
-const dayText = (date: string) => DateTime.fromISO(date).toFormat("d LLL");
+const dayText = (date: string) => dateText(DateTime.fromISO(date), "d LLL");
 
 function Block({ crew }: { crew: CrewEntry }) {
   const { program } = useEdit();
@@ -69,9 +70,9 @@ function Block({ crew }: { crew: CrewEntry }) {
         <Typography sx={{ mb: 2, fontSize: "1.15rem" }}>
           {t("{{weeks}} weeks from {{from}}; reviewed and measured anew on", {
             weeks: program.weeks,
-            from: DateTime.fromISO(program.settlingFrom!).toFormat("cccc d LLLL"),
+            from: dateText(DateTime.fromISO(program.settlingFrom!), "cccc d LLLL"),
           })}{" "}
-          <strong>{DateTime.fromISO(review).toFormat("cccc d LLLL yyyy")}</strong>
+          <strong>{dateText(DateTime.fromISO(review), "cccc d LLLL yyyy")}</strong>
         </Typography>
       )}
       {program.sessions.every(({ items }) => items.length === 0) ? (

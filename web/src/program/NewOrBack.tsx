@@ -6,6 +6,7 @@ import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { crewApi } from "../crew/api";
 
 interface NewOrBackProps {
@@ -98,7 +99,7 @@ function rampText({ form, loadWaits, why }: RampEntry): string {
     ...(loadWaits ? [t("nothing in the hand where that can be")] : []),
   ].join(", ");
   if (!why) return what;
-  const day = (date: string) => DateTime.fromISO(date).toFormat("ccc d LLL");
+  const day = (date: string) => dateText(DateTime.fromISO(date), "ccc d LLL");
   const because =
     why.awayDays === null ? t("new") : t("away {{count}} days", { count: why.awayDays, defaultValue_one: "away {{count}} day" });
   return why.until === why.ends

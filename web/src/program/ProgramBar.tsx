@@ -1,6 +1,6 @@
 /** Above the score: the program's name, its style, undo and redo, where saving stands, and the ways out. */
 import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem } from "@mui/material";
-import { Ellipsis, Printer } from "lucide-react";
+import { Ellipsis } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { t } from "../base/words";
@@ -10,7 +10,7 @@ import { programApi } from "./api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { SaveState } from "../document/SaveState";
-import { FileButton } from "../job/FileButton";
+import { HandOutButton } from "./HandOutButton";
 import { KeepBoth } from "./KeepBoth";
 import { KeysDialog } from "./KeysDialog";
 import { VersionSummary } from "./VersionSummary";
@@ -52,9 +52,7 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
           summary={(version) => <VersionSummary program={version} />}
           otherWay={<KeepBoth />}
         />
-        <FileButton wanted={{ kind: "handOut", programId }} what={t("Hand-out")} startIcon={<Printer size={20} />}>
-          {t("Hand-out")}
-        </FileButton>
+        <HandOutButton programId={programId} />
         <IconButton aria-label={t("More")} aria-haspopup="menu" onClick={(event) => setMenuAt(event.currentTarget)}>
           <Ellipsis size={22} />
         </IconButton>

@@ -1,6 +1,6 @@
 /** The programs of a crew. */
 import { Alert, Box, Button, Typography } from "@mui/material";
-import { FileUp, LayoutTemplate, Plus, Printer, Scale } from "lucide-react";
+import { FileUp, LayoutTemplate, Plus, Scale } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { slotSecOf } from "@kind-grip/core/crew";
@@ -17,7 +17,7 @@ import { problemOf, type ProblemBody } from "../base/api";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { FilePick } from "../parts/FilePick";
-import { FileButton } from "../job/FileButton";
+import { HandOutButton } from "./HandOutButton";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { useGroupLengths } from "./use-group-lengths";
@@ -140,9 +140,7 @@ export default function ProgramsPage() {
                   <Box>
                     <Lengths crew={crew} sessions={program.sessions} />
                   </Box>
-                  <FileButton wanted={{ kind: "handOut", programId: id }} what={t("Hand-out")} startIcon={<Printer size={20} />}>
-                    {t("Hand-out")}
-                  </FileButton>
+                  <HandOutButton programId={id} />
                 </Box>
               ))}
             </Box>

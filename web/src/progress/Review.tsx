@@ -8,6 +8,7 @@ import { DateTime } from "luxon";
 import type { LoadRise, ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { workApi } from "../work/api";
@@ -125,7 +126,7 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
       <Typography variant="h3">{t("More strengthening than in the last week that had any")}</Typography>
       {[...weeks].map(([weekStart, list]) => (
         <Typography key={weekStart}>
-          <strong>{DateTime.fromISO(weekStart).toFormat("d LLLL")}</strong>:{" "}
+          <strong>{dateText(DateTime.fromISO(weekStart), "d LLLL")}</strong>:{" "}
           {list
             .map(
               ({ region, kind, rise, weekStart, againstWeek }) =>
@@ -143,7 +144,7 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
 function pauseText(weekStart: string, againstWeek: string | null): string {
   return againstWeek === null || againstWeek === addDays(weekStart, -7)
     ? ""
-    : ` ${t("over {{date}}, with a pause between", { date: DateTime.fromISO(againstWeek).toFormat("d LLLL") })}`;
+    : ` ${t("over {{date}}, with a pause between", { date: dateText(DateTime.fromISO(againstWeek), "d LLLL") })}`;
 }
 
 function Next({ crew, next }: { crew: CrewEntry; next: ReviewAnswer["next"] }) {

@@ -6,6 +6,7 @@ import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "
 import type { ReportEntry } from "@kind-grip/core/api";
 import { FIELD_UNITS, numberText } from "../base/measures";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { reportApi } from "./api";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -160,5 +161,5 @@ function minutes(sec: number): string {
 }
 
 function day(date: string): string {
-  return DateTime.fromISO(date).toFormat("d LLLL");
+  return dateText(DateTime.fromISO(date), "d LLLL");
 }

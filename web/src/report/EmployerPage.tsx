@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Navigate } from "react-router";
 import { t } from "../base/words";
 import { serverApi } from "../base/api";
+import { takeMeasures } from "../base/measures";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -22,6 +23,7 @@ export default function EmployerPage() {
   const [account, setAccount] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
   if (!me) return <Loading />;
+  if (me.account && takeMeasures(me.account.measures)) return <Loading />;
   if (me.account?.role !== "employer") return <Navigate to="/" replace />;
   return (
     <Box component="main" id="main" sx={{ px: { xs: 2, md: 5 }, py: 3, maxWidth: 1280, mx: "auto" }}>

@@ -3,6 +3,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { DateTime } from "luxon";
 import { useState } from "react";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
 import type { CrewEntry, DecisionEntry } from "@kind-grip/core/api";
 import { responseApi } from "./api";
@@ -58,7 +59,7 @@ function Line({ decision, name, timeZone }: { decision: DecisionEntry; name: str
   const [ending, setEnding] = useState(false);
   const { proposed, decided, response, movementId, settings, settingsVersion } = decision;
   const paused = decided === "pauseAndRefer" && decision.resumedAt === null;
-  const day = (at: string) => DateTime.fromISO(at, { zone: timeZone }).toFormat("d LLL, HH:mm");
+  const day = (at: string) => dateText(DateTime.fromISO(at, { zone: timeZone }), "d LLL, HH:mm");
   const change = changeText({ ...response, kind: decided }, movementId, words);
   return (
     <Box

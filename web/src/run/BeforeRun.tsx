@@ -9,7 +9,11 @@ import { clockText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
-import { useLibrary, useWords } from "../base/library";
+import type { Language, Words } from "@kind-grip/core/language";
+import { useLibrary, useOwnWords } from "../base/library";
+import { InLanguage } from "./InLanguage";
+import { LanguagesOfRun } from "./LanguagesOfRun";
+import type { RunLanguages } from "./run-languages";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { MovementThumb } from "../figure/MovementThumb";
@@ -33,6 +37,9 @@ export interface RunScreenProps {
   onSound(choice: SoundChoice): void;
   dim: boolean;
   onDim(dim: boolean): void;
+  /** What the crew reads and hears, and what it may read beside it. */
+  words: Words;
+  second: Words | null;
 }
 
 interface BeforeRunProps extends RunScreenProps {
@@ -40,11 +47,15 @@ interface BeforeRunProps extends RunScreenProps {
   shortSec: number | undefined;
   isShort: boolean;
   onShort(short: boolean): void;
+  usual: Language;
+  languages: RunLanguages;
+  onLanguages(languages: RunLanguages): void;
 }
 
-export function BeforeRun({ crew, people, participations, run, onMark: _, shortSec, isShort, onShort, ...switches }: BeforeRunProps) {
+export function BeforeRun({ crew, people, participations, run, shortSec, isShort, onShort, ...screen }: BeforeRunProps) {
+  const { words: theirs, second, usual, languages, onLanguages, sound, onSound, dim, onDim } = screen;
   const library = useLibrary();
-  const words = useWords();
+  const words = useOwnWords();
   const [letterKeys, setLetterKeys] = useLetterKeys();
   const { session, timeline, start } = run;
   const kit = [
@@ -63,7 +74,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
   const otherForm = taking.flatMap((person) => {
     const forms = doing(person).flatMap(({ movementId, formId, personal }) => {
       const own = personal[person.id]!.formId;
-      return own === formId ? [] : [`${words.movementName(movementId).toLowerCase()} ${words.formName(movementId, own).toLowerCase()}`];
+      return own === formId ? [] : [`${words.within(words.movementName(movementId))} ${words.within(words.formName(movementId, own))}`];
     });
     return forms.length > 0 ? [`${person.name}: ${listText(forms)}`] : [];
   });
@@ -86,7 +97,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
           {t("Today")}
         </Button>
         <Box sx={{ ml: "auto" }}>
-          <RunSwitches {...switches} />
+          <RunSwitches sound={sound} onSound={onSound} dim={dim} onDim={onDim} />
         </Box>
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" }, columnGap: 8, rowGap: 4, alignItems: "center" }}>
@@ -95,7 +106,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
             {t("{{name}} · {{taking}} people", { name: crew.name, taking: taking.length })}
           </Typography>
           <Typography variant="h1" sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" } }}>
-            {session.name}
+            <InLanguage words={theirs} text={theirs.sessionName(session)} />
           </Typography>
           <Typography sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" }, fontWeight: 500, lineHeight: 1.1 }}>
             {clockText(timeline.totalSec)}
@@ -112,7 +123,10 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
           </Button>
           {run.caption !== null && <Caption text={run.caption} size="1.6rem" sx={{ mt: 2, maxWidth: 560 }} />}
           <Box sx={{ mt: 3 }}>
-            <VoiceChoice sound={switches.sound} onSound={switches.onSound} />
+            <VoiceChoice language={theirs.language} sound={sound} onSound={onSound} />
+          </Box>
+          <Box sx={{ mt: 3 }}>
+            <LanguagesOfRun people={taking} usual={usual} languages={languages} onLanguages={onLanguages} />
           </Box>
           <Box sx={{ mt: 2 }}>
             <Toggle label={t("Letter keys: L and R sides, E easier, S stop")} pressed={letterKeys} onChange={setLetterKeys} />
@@ -141,9 +155,16 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
               >
                 <strong>{i + 1}</strong>
                 <MovementThumb movementId={item.movementId} formId={item.formId} />
-                <span>{words.movementName(item.movementId)}</span>
+                <Box>
+                  <InLanguage words={theirs} text={theirs.movementName(item.movementId)} />
+                  {second && (
+                    <Box sx={{ color: "text.secondary", fontSize: "0.85em" }}>
+                      <InLanguage words={second} text={second.movementName(item.movementId)} />
+                    </Box>
+                  )}
+                </Box>
                 <Box component="span" sx={{ color: "text.secondary" }}>
-                  {words.dose(item.dose)}
+                  <InLanguage words={theirs} text={theirs.dose(item.dose)} />
                 </Box>
               </Box>
             ))}
@@ -166,7 +187,7 @@ export function BeforeRun({ crew, people, participations, run, onMark: _, shortS
         </Box>
       </Box>
       <Typography sx={{ color: "text.secondary" }}>
-        {words.paper("mildPull")} {words.paper("prevention")}
+        <InLanguage words={theirs} text={`${theirs.paper("mildPull")} ${theirs.paper("prevention")}`} />
       </Typography>
     </Box>
   );

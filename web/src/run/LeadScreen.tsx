@@ -5,7 +5,10 @@ import { useEffect } from "react";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
-import { useWords } from "../base/library";
+import { LANGUAGE_FACTS, type Words } from "@kind-grip/core/language";
+import { FaceOf } from "../base/language";
+import { useOwnWords } from "../base/library";
+import { InLanguage } from "./InLanguage";
 import type { RunScreenProps } from "./BeforeRun";
 import { Caption } from "./Caption";
 import { countOf, cueOf, SIDE_LETTER } from "./count";
@@ -15,8 +18,8 @@ import { PaceBar } from "./PaceBar";
 import { RunFigure } from "./RunFigure";
 import { RunSwitches } from "./RunSwitches";
 
-export function LeadScreen({ people, participations, run, onMark, ...switches }: RunScreenProps) {
-  const words = useWords();
+export function LeadScreen({ people, participations, run, onMark, words, second, ...switches }: RunScreenProps) {
+  const own = useOwnWords();
   const { position, session, timeline, atSec, clock } = run;
   const [letterKeys] = useLetterKeys();
   useRunKeys(run, letterKeys);
@@ -26,7 +29,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
   const text = words.movement(segment.movementId);
   const next = timeline.items[run.itemIndex + 1];
   const waiting = phase === "ready" || phase === "switch" || phase === "rest" || phase === "wait";
-  const { big, small } = countOf(position);
+  const { big, small } = countOf(position, words);
   const cue = cueOf(position, words);
 
   return (
@@ -39,10 +42,14 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
       }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1 }}>
-        <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>{session.name}</Typography>
+        <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>
+          <InLanguage words={words} text={words.sessionName(session)} />
+        </Typography>
+        <FaceOf language={words.language} />
+        {second && <FaceOf language={second.language} />}
         <ItemTrack run={run} />
         <Typography sx={{ fontSize: "1.3rem", fontWeight: 700, whiteSpace: "nowrap" }} aria-label={t("Time left")}>
-          −{clockText(timeline.totalSec - atSec)}
+          −{words.digits(clockText(timeline.totalSec - atSec))}
         </Typography>
         <RunSwitches {...switches} />
       </Box>
@@ -74,19 +81,33 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
             {SIDE_LETTER[segment.side]}
           </Typography>
           <Typography component="p" sx={{ fontSize: "min(1.9vw, 4vh)", fontWeight: 650 }}>
-            {words.label("side", segment.side)}
+            <InLanguage words={words} text={words.label("side", segment.side)} />
           </Typography>
+          {second && (
+            <Typography component="p" sx={{ fontSize: "min(1.5vw, 3.2vh)", fontWeight: 600 }}>
+              <InLanguage words={second} text={second.label("side", segment.side)} />
+            </Typography>
+          )}
         </Box>
 
         <RunFigure run={run} segment={segment} atSec={atSec} />
 
-        <Box sx={{ px: 3, py: 1.5, display: "flex", flexDirection: "column", minWidth: 0, overflow: "hidden" }}>
-          <Typography variant="h1" sx={{ fontSize: "min(3.1vw, 6vh)" }}>
+        <Box
+          lang={words.language}
+          dir={LANGUAGE_FACTS[words.language].direction}
+          sx={{ px: 3, py: 1.5, display: "flex", flexDirection: "column", minWidth: 0, overflow: "hidden" }}
+        >
+          <Typography variant="h1" sx={{ fontSize: second ? "min(2.6vw, 5vh)" : "min(3.1vw, 6vh)" }}>
             {text.name}
           </Typography>
+          {second && (
+            <Typography sx={{ fontSize: "min(2vw, 4vh)", fontWeight: 650, lineHeight: 1.2 }}>
+              <InLanguage words={second} text={second.movementName(segment.movementId)} />
+            </Typography>
+          )}
           <Typography sx={{ fontSize: "min(1.6vw, 3vh)", color: "text.secondary" }}>
             {words.formName(segment.movementId, item.formId)}
-            {segment.setCount > 1 && ` · ${t("{{set}} of {{sets}}", { set: segment.set, sets: segment.setCount })}`}
+            {segment.setCount > 1 && ` · ${words.cue("setOf", { set: segment.set, sets: segment.setCount })}`}
           </Typography>
           <Box sx={{ display: "flex", alignItems: "baseline", gap: 2.5, mt: "0.5vh" }}>
             <Typography
@@ -110,19 +131,30 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
               >
                 {clock.status === "paused" ? words.cue("paused") : cue}
               </Typography>
+              {second && (
+                <Typography component="p" sx={{ fontSize: "min(2vw, 4vh)", fontWeight: 650, lineHeight: 1.1 }}>
+                  <InLanguage words={second} text={clock.status === "paused" ? second.cue("paused") : cueOf(position, second)} />
+                </Typography>
+              )}
               <Typography component="p" sx={{ fontSize: "min(1.8vw, 3.4vh)", color: "text.secondary" }}>
                 {small}
               </Typography>
             </Box>
           </Box>
           <PaceBar position={position} />
-          <RunSteps isShort={switches.sound.captions} steps={text.steps} watch={text.watch} now={phase === "step" ? position.count : 0} />
+          <RunSteps
+            isShort={switches.sound.captions}
+            steps={text.steps}
+            beside={second && { words: second, steps: second.movement(segment.movementId).steps }}
+            watch={second ? [] : text.watch}
+            now={phase === "step" ? position.count : 0}
+          />
           <Box sx={{ mt: "auto", pt: 1 }}>
-            <Typography component="span" sx={{ color: "text.secondary", mr: 1 }}>
-              {t("Next")}
+            <Typography component="span" sx={{ color: "text.secondary", marginInlineEnd: 1 }}>
+              {words.cue("next")}
             </Typography>
             <Typography component="span" sx={{ fontSize: "min(1.7vw, 3.2vh)", fontWeight: 700, lineHeight: 1.15 }}>
-              {next ? words.movementName(next.movementId) : t("That was the last")}
+              {next ? words.movementName(next.movementId) : words.cue("thatWasTheLast")}
             </Typography>
           </Box>
         </Box>
@@ -179,7 +211,7 @@ export function LeadScreen({ people, participations, run, onMark, ...switches }:
           {t("Stop")}
         </Button>
         <Typography variant="caption" sx={{ color: "text.secondary", ml: 2, maxWidth: 210, display: { xs: "none", lg: "block" } }}>
-          {words.paper("preventionShort")}
+          {own.paper("preventionShort")}
         </Typography>
       </Box>
     </Box>
@@ -190,13 +222,15 @@ interface RunStepsProps {
   /** The caption says them; on a low screen there is no room for both. */
   isShort: boolean;
   steps: readonly string[];
+  /** The same steps in a second language. */
+  beside: { words: Words; steps: readonly string[] } | null;
   watch: readonly string[];
   /** The step that is on now, from 1; 0 when the count is of something else. */
   now: number;
 }
 
 /** What to do, in short, and the commonest slip. The step that is on now stands out. */
-function RunSteps({ isShort, steps, watch, now }: RunStepsProps) {
+function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) {
   return (
     <Box
       sx={{
@@ -224,12 +258,27 @@ function RunSteps({ isShort, steps, watch, now }: RunStepsProps) {
             }}
           >
             <strong>{i + 1}</strong>
-            {step}
+            <span>
+              {step}
+              {beside?.steps[i] && (
+                <Box component="span" sx={{ display: "block", color: "text.secondary", fontWeight: 400 }}>
+                  <InLanguage words={beside.words} text={beside.steps[i]} />
+                </Box>
+              )}
+            </span>
           </Box>
         ))}
       </Box>
       {watch.length > 0 && (
-        <Typography sx={{ fontSize: "min(1.3vw, 2.5vh)", borderLeft: "4px solid", borderColor: "warm.main", pl: 1.5, lineHeight: 1.28 }}>
+        <Typography
+          sx={{
+            fontSize: "min(1.3vw, 2.5vh)",
+            borderInlineStart: "4px solid",
+            borderColor: "warm.main",
+            paddingInlineStart: 1.5,
+            lineHeight: 1.28,
+          }}
+        >
           {watch.join(" ")}
         </Typography>
       )}

@@ -6,7 +6,7 @@ import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
 import { t } from "../base/words";
-import { useLibrary, useWords } from "../base/library";
+import { useLibrary, useOwnWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
@@ -18,7 +18,7 @@ type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" |
 
 export function NameStrip({ people, participations, run, item, onMark }: NameStripProps) {
   const library = useLibrary();
-  const words = useWords();
+  const words = useOwnWords();
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<{ person: PersonEntry; at: HTMLElement } | null>(null);
   const movement = library.find(item.movementId);

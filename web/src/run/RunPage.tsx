@@ -12,7 +12,9 @@ import { compileGroup, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { practiceNow, useNow } from "../base/now";
-import { useLibrary } from "../base/library";
+import { languageOf } from "@kind-grip/core/language";
+import { useLibrary, useWordsIn } from "../base/library";
+import { useRunLanguages } from "./run-languages";
 import type { CrewEntry, PersonEntry, Today } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { todayApi } from "../today/api";
@@ -185,7 +187,12 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
   // Whoever begins a run has led it, also when somebody else signs in in another tab meanwhile.
   const [owner] = useState(useOwner());
   const nowAtPractice = useCallback(() => practiceNow(me?.account?.now), [me?.account?.now]);
-  const run = useRun({ programId, session, written, personIds, participations, resumed, owner, practiceNow: nowAtPractice, sound });
+  const usual = languageOf(crew.language, me?.account?.language);
+  const [languages, setLanguages] = useRunLanguages(crew.id, usual);
+  const words = useWordsIn(languages.first);
+  const besides = useWordsIn(languages.second ?? languages.first);
+  const second = languages.second ? besides : null;
+  const run = useRun({ programId, session, written, personIds, participations, resumed, owner, practiceNow: nowAtPractice, sound, words });
   const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice, owner);
   const { mode, setMode } = useColorScheme();
   useTabTitle(t("Leading {{name}}", { name: session.name }));
@@ -201,6 +208,8 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
     onSound: setSound,
     dim: mode === "dark",
     onDim: (dim: boolean) => setMode(dim ? "dark" : "light"),
+    words,
+    second,
   };
   if (run.clock.status === "waiting")
     return (
@@ -209,6 +218,9 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
         shortSec={short && compileGroup(short, library.timings, personIds).totalSec}
         isShort={isShort}
         onShort={onShort}
+        usual={usual}
+        languages={languages}
+        onLanguages={setLanguages}
       />
     );
   if (run.clock.status === "ended")

@@ -6,6 +6,7 @@ import { Link, useParams } from "react-router";
 import type { RunRecord } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { runApi } from "./api";
 import { crewApi } from "../crew/api";
 import { useWords } from "../base/library";
@@ -39,7 +40,7 @@ function Sheet({ run }: { run: RunRecord }) {
       <PageTitle
         title={run.session.name}
         lead={t("{{date}} · planned {{time}}, took {{time2}}", {
-          date: DateTime.fromISO(run.startedAt, { zone: crew.timeZone }).toFormat("cccc d LLLL yyyy, HH:mm"),
+          date: dateText(DateTime.fromISO(run.startedAt, { zone: crew.timeZone }), "cccc d LLLL yyyy, HH:mm"),
           time: clockText(run.plannedSec),
           time2: clockText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000),
         })}

@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { runApi } from "./api";
 import { useWords } from "../base/library";
 import { useCrew } from "../crew/CrewFrame";
@@ -92,7 +93,7 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
       <tbody>
         {runs.map((run) => (
           <tr key={run.id}>
-            <td>{DateTime.fromISO(run.startedAt, { zone: timeZone }).toFormat("ccc d LLL, HH:mm")}</td>
+            <td>{dateText(DateTime.fromISO(run.startedAt, { zone: timeZone }), "ccc d LLL, HH:mm")}</td>
             <th scope="row">
               <Box component={Link} to={`/crews/${crewId}/runs/${run.id}`} sx={{ color: "inherit", fontWeight: 700 }}>
                 {run.sessionName}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { SoundChoice } from "./sound";
 
 const KEY = "kind-grip.sound";
-const USUAL: SoundChoice = { sounds: true, voice: true, coach: "full", captions: false };
+const USUAL: SoundChoice = { sounds: true, voice: true, coach: "full", captions: false, rate: 1, voices: {} };
 
 export function useSoundChoice(): [SoundChoice, (choice: SoundChoice) => void] {
   const [choice, setChoice] = useState<SoundChoice>(() => {

@@ -1,4 +1,5 @@
 /** Sounded and spoken cues. Sounds are laid ahead on the audio clock, so that a busy page does not make them late. */
+import { LANGUAGE_FACTS, type Language } from "@kind-grip/core/language";
 import type { CoachLevel, Cue, Sound } from "@kind-grip/core/run";
 
 const TONES: Record<Sound, { hertz: number; lengthSec: number; times: number }> = {
@@ -9,6 +10,8 @@ const TONES: Record<Sound, { hertz: number; lengthSec: number; times: number }> 
   finish: { hertz: 659, lengthSec: 0.3, times: 3 },
 };
 
+/** A calm voice as the model of its length has it (core/run/speech.ts). */
+const USUAL_RATE = 1.05;
 const AHEAD_SEC = 0.35;
 const LOOK_MS = 100;
 
@@ -19,11 +22,21 @@ export interface SoundChoice {
   coach: CoachLevel;
   /** What it says is shown as well. */
   captions: boolean;
+  /** How fast it speaks: 1 as usual. */
+  rate: number;
+  /** The voice of this browser that was chosen for a language, by its address. */
+  voices: Partial<Record<Language, string>>;
 }
 
-/** Whether this browser can speak. The list is made on being asked for the first time. */
-export function hasVoice(): boolean {
-  return typeof speechSynthesis !== "undefined" && speechSynthesis.getVoices().length > 0;
+/** The voices of this browser that speak a language. The list is made on being asked for the first time. */
+export function voicesOf(language: Language): SpeechSynthesisVoice[] {
+  if (typeof speechSynthesis === "undefined") return [];
+  return speechSynthesis.getVoices().filter(({ lang }) => lang.toLowerCase().split(/[-_]/)[0] === language);
+}
+
+/** Whether this browser can speak a language. */
+export function hasVoice(language: Language): boolean {
+  return voicesOf(language).length > 0;
 }
 
 /** Plays the cues of one timeline while the run goes; `placeAt` tells where it is, in seconds. */
@@ -37,6 +50,7 @@ export class CuePlayer {
   constructor(
     private readonly cues: readonly Cue[],
     private choice: SoundChoice,
+    private readonly language: Language,
   ) {}
 
   /** Needs a tap or key of the person first: browsers allow sound only then. */
@@ -100,7 +114,10 @@ export class CuePlayer {
   say(text: string): void {
     if (!this.choice.voice || typeof speechSynthesis === "undefined") return;
     const speech = new SpeechSynthesisUtterance(text);
-    speech.rate = 1.05;
+    const voices = voicesOf(this.language);
+    speech.lang = LANGUAGE_FACTS[this.language].locale.split("-u-")[0]!;
+    speech.voice = voices.find(({ voiceURI }) => voiceURI === this.choice.voices[this.language]) ?? voices[0] ?? null;
+    speech.rate = USUAL_RATE * this.choice.rate;
     speechSynthesis.cancel();
     speechSynthesis.speak(speech);
   }

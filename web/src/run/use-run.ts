@@ -1,6 +1,6 @@
 /** A run under way: the clock, the timeline it goes along, what was eased and marked, and how it is kept. */
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
-import { wordsOf } from "@kind-grip/core/language";
+import type { Words } from "@kind-grip/core/language";
 import { easierForm } from "@kind-grip/core/library";
 import {
   captionAt,
@@ -46,6 +46,8 @@ interface UseRunOptions {
   /** The practice's time, for the record. */
   practiceNow(): number;
   sound: SoundChoice;
+  /** In which it is said. */
+  words: Words;
 }
 
 export function useRun({
@@ -58,6 +60,7 @@ export function useRun({
   owner,
   practiceNow,
   sound,
+  words,
 }: UseRunOptions) {
   // What is led is settled as the screen opens, the library too: an edit elsewhere does not change a run under way.
   const [library] = useState(useLibrary());
@@ -98,14 +101,20 @@ export function useRun({
     return () => clearTimeout(timer);
   }, [clock]);
 
-  const cues = useMemo(() => cuesOf(timeline, wordsOf(library), coachFor(library, sound.coach)), [timeline, library, sound.coach]);
+  const cues = useMemo(
+    () => cuesOf(timeline, words, coachFor(library, sound.coach, sound.rate)),
+    [timeline, library, words, sound.coach, sound.rate],
+  );
   const players = useRef(new WeakMap<readonly Cue[], CuePlayer>());
-  const playerOf = useCallback((of: readonly Cue[], choice: SoundChoice) => {
-    const player = players.current.get(of) ?? new CuePlayer(of, choice);
-    players.current.set(of, player);
-    player.choose(choice);
-    return player;
-  }, []);
+  const playerOf = useCallback(
+    (of: readonly Cue[], choice: SoundChoice) => {
+      const player = players.current.get(of) ?? new CuePlayer(of, choice, words.language);
+      players.current.set(of, player);
+      player.choose(choice);
+      return player;
+    },
+    [words.language],
+  );
   useEffect(() => {
     const player = playerOf(cues, sound);
     if (clock.status === "running") player.play(() => placeAt(clock, performance.now()));
@@ -117,7 +126,7 @@ export function useRun({
   const openingTimer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
     // Asked once beforehand: a browser makes its list of voices only then.
-    hasVoice();
+    hasVoice("en");
     return () => clearTimeout(openingTimer.current);
   }, []);
 
@@ -163,13 +172,13 @@ export function useRun({
   const actions = {
     start: () => {
       clearTimeout(openingTimer.current);
-      const line = openingLine(session.name, timeline, wordsOf(library), { level: sound.coach });
-      const heard = (sound.voice && hasVoice()) || sound.captions;
+      const line = openingLine(words.sessionName(session), timeline, words, { level: sound.coach });
+      const heard = (sound.voice && hasVoice(words.language)) || sound.captions;
       // Pressed again while it is said: the rest of it is left out.
       if (line === null || !heard || opening !== null || startedAt !== null) return begin();
       setOpening(line);
       playerOf(cues, sound).say(line);
-      openingTimer.current = setTimeout(begin, (speechSec(line) + OPENING_STAYS_SEC) * 1000);
+      openingTimer.current = setTimeout(begin, (speechSec(line, words.language) / sound.rate + OPENING_STAYS_SEC) * 1000);
     },
     toggle: () => {
       if (clock.status === "running") setClock(pause(clock, performance.now()));
@@ -223,7 +232,7 @@ export function useRun({
   }
 
   /** What is being said now, where it is to be read. */
-  const caption = !sound.captions ? null : (opening ?? (clock.status === "running" ? captionAt(cues, atSec) : null));
+  const caption = !sound.captions ? null : (opening ?? (clock.status === "running" ? captionAt(cues, atSec, words.language) : null));
 
   return { runId, session, written, timeline, clock, atSec, position, itemIndex, marks, startedAt, opening, caption, ...actions };
 }

@@ -4,6 +4,7 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import type { AuditEntry, CrewEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { Pages } from "../parts/Pages";
 import { safetyApi } from "./api";
 
@@ -25,7 +26,7 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
   const { data } = safetyApi.useAuditQuery({ crewId: crew.id, page }, { refetchOnMountOrArgChange: true });
   if (!data || data.total === 0) return null;
   const pages = Math.ceil(data.total / data.pageSize);
-  const moment = (iso: string) => DateTime.fromISO(iso, { zone: crew.timeZone }).toFormat("d LLL HH:mm");
+  const moment = (iso: string) => dateText(DateTime.fromISO(iso, { zone: crew.timeZone }), "d LLL HH:mm");
   return (
     <Box
       component="section"

@@ -5,13 +5,14 @@ import { DateTime } from "luxon";
 import type { ClearanceEntry, RestrictionEntry } from "@kind-grip/core/api";
 import { consequenceOf, endsSoon, isMeant } from "@kind-grip/core/safety";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { useLibrary, useWords } from "../base/library";
 import type { RestrictionState } from "./restriction-state";
 
 /** What a row may ask of its page. */
 export type AskedOfRow = { kind: "clear" | "mistake"; restriction: RestrictionEntry } | { kind: "withdraw"; clearance: ClearanceEntry };
 
-const day = (date: string) => DateTime.fromISO(date).toFormat("d LLL yyyy");
+const day = (date: string) => dateText(DateTime.fromISO(date), "d LLL yyyy");
 
 export function RestrictionRow({
   state: { restriction, state, clearances, past, lifted },
@@ -52,7 +53,7 @@ export function RestrictionRow({
       <Box sx={{ minWidth: 0 }}>
         <Typography>
           <strong>{restriction.words ?? words.safety(restriction.question).short}</strong>
-          {t(", since {{date}}", { date: DateTime.fromISO(restriction.since, { zone: timeZone }).toFormat("d LLL yyyy HH:mm") })}
+          {t(", since {{date}}", { date: dateText(DateTime.fromISO(restriction.since, { zone: timeZone }), "d LLL yyyy HH:mm") })}
         </Typography>
         {question.kind === "stop" && question.emergency && state === "out" && (
           <Typography sx={{ color: "error.main", fontWeight: 700 }}>{words.referral("emergency")}</Typography>

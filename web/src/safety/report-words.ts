@@ -3,6 +3,7 @@ import type { PersonAlert } from "@kind-grip/core/api";
 import type { Words } from "@kind-grip/core/language";
 import { DateTime } from "luxon";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 
 const FROM = { report: t("told on the phone"), checkIn: t("this morning's answer"), run: t("marked in a run") } as const;
 
@@ -14,7 +15,7 @@ export function reportWords(report: PersonAlert["reports"][number], words: Words
     [side && words.label("side", side).toLowerCase(), places].filter(Boolean).join(", "),
     movementId && t("at {{name}}", { name: words.movementName(movementId).toLowerCase() }),
     own && `“${own}”`,
-    `${FROM[cause]}, ${DateTime.fromISO(at, { zone: timeZone }).toFormat("d LLL HH:mm")}`,
+    `${FROM[cause]}, ${dateText(DateTime.fromISO(at, { zone: timeZone }), "d LLL HH:mm")}`,
   ]
     .filter(Boolean)
     .join(" · ");

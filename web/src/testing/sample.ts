@@ -22,6 +22,7 @@ export const sampleCrew = (change: Partial<CrewEntry> = {}): CrewEntry => ({
   slots: { preShift: 480, break: 180, postShift: 840 },
   kit: [],
   mostOffJob: 4,
+  language: null,
   shiftPattern: patternPreset("weekdays", "2026-03-02"),
   ...change,
 });
@@ -34,6 +35,7 @@ export const samplePerson = (change: Partial<PersonEntry> = {}): PersonEntry => 
   handedness: "right",
   startedOn: "2024-01-01",
   leftOn: null,
+  language: null,
   ...change,
 });
 

@@ -8,6 +8,7 @@ import type { ReactNode } from "react";
 import { Provider } from "react-redux";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import type { CustomMovement } from "@kind-grip/core/library";
+import { METRIC } from "@kind-grip/core/units";
 import { serverApi } from "../base/api";
 import { WithLibrary } from "../base/library";
 import { makeStore } from "../base/store";
@@ -77,9 +78,13 @@ export const SIGNED_IN = {
       demo: false,
       now: "2026-03-26T09:00:00Z",
       needsSecondStep: false,
+      language: "en",
+      measures: METRIC,
+      ownMeasures: null,
     },
   },
   "GET /movements": [],
+  "GET /practice/texts": { corrections: {}, readings: [] },
 } as const;
 
 interface PageOptions {

@@ -4,6 +4,7 @@ import { DateTime } from "luxon";
 import { Link } from "react-router";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { serverApi } from "../base/api";
 import { EntryLine } from "./EntryLine";
 
@@ -142,5 +143,5 @@ function Ribbon({ crew, entries, now }: { crew: Today["crews"][number]; entries:
 }
 
 function clock(ms: number, zone: string): string {
-  return DateTime.fromMillis(ms, { zone }).toFormat("HH:mm");
+  return dateText(DateTime.fromMillis(ms, { zone }), "HH:mm");
 }

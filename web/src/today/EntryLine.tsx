@@ -3,15 +3,15 @@ import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { CheckCircle2 } from "lucide-react";
 import { Link } from "react-router";
 import type { TodayEntry } from "@kind-grip/core/api";
-import { wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { timeText } from "../base/dates";
 import { runAddress } from "../run/address";
 
 export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: boolean; lead: boolean }) {
   return (
     <Box component="li" sx={{ display: "grid", gridTemplateColumns: "64px 1fr auto", alignItems: "center", gap: 1.5, minHeight: 48 }}>
-      <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{wallTime(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
+      <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{timeText(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
       <Typography noWrap>
         {entry.sessionName}
         {entry.groupName && `, ${entry.groupName}`}{" "}

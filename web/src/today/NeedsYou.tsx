@@ -8,6 +8,7 @@ import type { DecisionKind } from "@kind-grip/core/response";
 import { grouped } from "@kind-grip/core/units";
 import type { PersonAlert, Today } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { runApi } from "../run/api";
 import { useWords } from "../base/library";
 import { AnswerDialog } from "../safety/AnswerDialog";
@@ -123,7 +124,7 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
               key={personId}
               to={`/crews/${crewId}/people/held-out`}
               name={name}
-              text={t("{{crewName}}, since {{date}}", { crewName, date: DateTime.fromISO(since).toFormat("d LLL") })}
+              text={t("{{crewName}}, since {{date}}", { crewName, date: dateText(DateTime.fromISO(since), "d LLL") })}
             />
           ))}
         </Box>
@@ -138,7 +139,7 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
               key={`${personId} ${until}`}
               to={`/crews/${crewId}/people/held-out`}
               name={name}
-              text={t("{{crewName}}, last day {{date}}", { crewName, date: DateTime.fromISO(until).toFormat("cccc d LLL") })}
+              text={t("{{crewName}}, last day {{date}}", { crewName, date: dateText(DateTime.fromISO(until), "cccc d LLL") })}
             />
           ))}
         </Box>
@@ -148,7 +149,7 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
   );
 }
 
-const moment = (at: string) => DateTime.fromISO(at).toFormat("d LLL HH:mm");
+const moment = (at: string) => dateText(DateTime.fromISO(at), "d LLL HH:mm");
 
 function Line({ to, name, text, children }: { to: string; name: string; text: string | readonly string[]; children?: ReactNode }) {
   return (

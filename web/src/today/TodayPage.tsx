@@ -3,10 +3,10 @@ import { Box, Button, Typography } from "@mui/material";
 import { Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import { wallTime } from "@kind-grip/core/calendar";
 import { clockText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { dateText, timeText } from "../base/dates";
 import { todayApi } from "./api";
 import { useWords } from "../base/library";
 import { useNow } from "../base/now";
@@ -25,7 +25,7 @@ export default function TodayPage() {
 function Day({ today }: { today: Today }) {
   const now = useNow();
   const zone = today.crews[0]?.timeZone ?? "utc";
-  const date = DateTime.fromMillis(now, { zone }).toFormat("cccc d LLLL");
+  const date = dateText(DateTime.fromMillis(now, { zone }), "cccc d LLLL");
   const next = nextRun(today.entries, now);
   const done = today.entries.filter((entry) => entry.runId).length;
   return (
@@ -64,7 +64,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
   const minutes = Math.round((Date.parse(entry.startsAt) - now) / 60_000);
   const when =
     minutes > 90
-      ? t("at {{time}}", { time: wallTime(Date.parse(entry.startsAt), entry.timeZone) })
+      ? t("at {{time}}", { time: timeText(Date.parse(entry.startsAt), entry.timeZone) })
       : minutes > 0
         ? t("in {{minutes}} min", { minutes })
         : minutes === 0
@@ -89,7 +89,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
     >
       <Box>
         <Typography component="p" sx={{ fontSize: "3.6rem", fontWeight: 750, lineHeight: 1, letterSpacing: "-0.03em" }}>
-          {wallTime(Date.parse(entry.startsAt), entry.timeZone)}
+          {timeText(Date.parse(entry.startsAt), entry.timeZone)}
         </Typography>
         <Typography sx={{ mt: 0.5, fontWeight: 600 }}>{when}</Typography>
       </Box>

@@ -1,7 +1,6 @@
 /** What stands on hand-outs. */
 export const paper = {
-  prevention:
-    "Das ist Vorbeugung, keine Behandlung. Halte dich an die Regeln am Arbeitsplatz, das geltende Recht und den Rat von Fachleuten.",
+  prevention: "Vorbeugung, keine Behandlung. Es gelten die Regeln vor Ort, das Recht und der Rat von Fachleuten.",
   preventionShort: "Leichter Zug, nie Schmerz. Vorbeugung, keine Behandlung.",
   mildPull: "Leichter Zug, nie Schmerz. Atmen. Langsam lösen.",
   stop: "Aufhören und melden: stechender Schmerz, Kribbeln oder Taubheit, die bleibt, eine Hand, die blass, blau oder kalt wird.",

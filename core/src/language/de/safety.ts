@@ -30,6 +30,10 @@ export const referral = {
   title: "Bitte ansehen",
   opening: "{{name}} nimmt bei der Arbeit an einem Vorbeugeprogramm für Hände und Unterarme teil. Am {{date}} wurde geantwortet:",
   felt: "Wo etwas gespürt wird",
+  answeredYes: "{{question}} Ja.",
+  feltThere: "{{side}}, {{place}}: {{kind}}, {{level}} von 10",
+  feltSince: "seit {{day}}",
+  constant: "die ganze Zeit",
   request:
     "Bis das medizinisch angesehen wurde, nimmt {{name}} nicht teil an: {{items}}. Bitte schreiben Sie auf, was {{name}} darf und bis wann.",
   everything: "allen Übungen des Programms",

@@ -24,6 +24,10 @@ export const referral = {
   title: "Please have this looked at",
   opening: "{{name}} takes part in a hand and forearm prevention program at work. On {{date}} these answers were given:",
   felt: "Where something is felt",
+  answeredYes: "{{question}} Yes.",
+  feltThere: "{{side}}, {{place}}: {{kind}}, {{level}} of 10",
+  feltSince: "since {{day}}",
+  constant: "all the time",
   request:
     "Until a clinician has seen this, {{name}} is held out of {{items}}. Please say in writing what {{name}} may do, and until when.",
   everything: "all exercise items of the program",

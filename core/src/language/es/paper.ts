@@ -1,6 +1,6 @@
 /** What stands on hand-outs. */
 export const paper = {
-  prevention: "Esto es prevención, no tratamiento. Sigue las normas del lugar, la ley local y el consejo de profesionales titulados.",
+  prevention: "Prevención, no tratamiento. Sigue las normas del lugar, la ley y el consejo de profesionales titulados.",
   preventionShort: "Tirón suave, nunca dolor. Prevención, no tratamiento.",
   mildPull: "Tirón suave, nunca dolor. Respira. Suelta despacio.",
   stop: "Para y avisa a tu entrenador: dolor agudo, hormigueo o mano dormida que no se va, una mano que se pone pálida, azul o fría.",

@@ -33,6 +33,10 @@ export const referral = {
   title: "Por favor, examine esto",
   opening: "{{name}} participa en el trabajo en un programa de prevención para manos y antebrazos. El {{date}} dio estas respuestas:",
   felt: "Dónde se nota algo",
+  answeredYes: "{{question}} Sí.",
+  feltThere: "{{side}}, {{place}}: {{kind}}, {{level}} sobre 10",
+  feltSince: "desde el {{day}}",
+  constant: "todo el tiempo",
   request:
     "Hasta que un profesional sanitario lo haya visto, {{name}} queda fuera de {{items}}. Por favor, indique por escrito qué puede hacer {{name}} y hasta cuándo.",
   everything: "todos los ejercicios del programa",

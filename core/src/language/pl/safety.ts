@@ -30,6 +30,10 @@ export const referral = {
   title: "Proszę to obejrzeć",
   opening: "{{name}} bierze w pracy udział w programie profilaktyki dłoni i przedramion. Dnia {{date}} podano te odpowiedzi:",
   felt: "Gdzie coś jest odczuwane",
+  answeredYes: "{{question}} Tak.",
+  feltThere: "{{side}}, {{place}}: {{kind}}, {{level}} z 10",
+  feltSince: "od {{day}}",
+  constant: "cały czas",
   request:
     "Dopóki nie obejrzy tego specjalista medyczny, {{name}} nie wykonuje: {{items}}. Prosimy napisać, co {{name}} może robić i do kiedy.",
   everything: "wszystkich ćwiczeń programu",

@@ -1,0 +1,15 @@
+/** Dates and times of day as whoever looks at the screen is used to. */
+import type { DateTime } from "luxon";
+import { wallTime } from "@kind-grip/core/calendar";
+import { datePattern, timeOfDayText } from "@kind-grip/core/units";
+import { MEASURES } from "./measures";
+
+/** @param pattern of luxon, written for day before month and 24 hours */
+export function dateText(at: DateTime, pattern: string): string {
+  return at.toFormat(datePattern(pattern, MEASURES));
+}
+
+/** The time of day at a moment, where it is. */
+export function timeText(atMs: number, timeZone: string): string {
+  return timeOfDayText(wallTime(atMs, timeZone), MEASURES);
+}
