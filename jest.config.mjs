@@ -32,7 +32,11 @@ export default {
       ...shared,
       displayName: "web",
       testMatch: ["<rootDir>/web/src/**/*.test.tsx"],
-      moduleNameMapper: { ...shared.moduleNameMapper, "^\\./keep-page$": "<rootDir>/web/src/testing/no-service-worker.ts" },
+      moduleNameMapper: {
+        ...shared.moduleNameMapper,
+        "^\\./keep-page$": "<rootDir>/web/src/testing/no-service-worker.ts",
+        "\\.woff2\\?url$": "<rootDir>/web/src/testing/no-file.ts",
+      },
       testEnvironment: "<rootDir>/web/src/testing/dom-environment.mjs",
       setupFilesAfterEnv: ["<rootDir>/web/src/testing/dom.ts"],
     },

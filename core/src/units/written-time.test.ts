@@ -28,4 +28,5 @@ it.each([
 it("hours of a pattern become those of a clock of twelve", () => {
   expect(datePattern("d LLL, HH:mm", inOrder("monthDay", "12h"))).toBe("LLL d, h:mm a");
   expect(datePattern("HH", inOrder("dayMonth", "12h"))).toBe("h a");
+  expect(datePattern("H", inOrder("dayMonth", "12h"))).toBe("h");
 });

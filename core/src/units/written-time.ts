@@ -19,5 +19,5 @@ export function datePattern(pattern: string, { clock, dateOrder }: Pick<Measures
       : pattern.replace(/\bd (LLLL?)( yyyy)?/, (_, month: string, year = "") =>
           dateOrder === "monthDay" ? `${month} d${year}` : `${year.trim()}${year ? " " : ""}${month} d`,
         );
-  return clock === "24h" ? ofDay : ofDay.replace(/HH:mm|HH/, (hours) => (hours === "HH" ? "h a" : "h:mm a"));
+  return clock === "24h" ? ofDay : ofDay.replace(/HH:mm|HH|\bH\b/, (hours) => ({ "HH:mm": "h:mm a", HH: "h a" })[hours] ?? "h");
 }

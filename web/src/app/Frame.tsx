@@ -46,7 +46,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
   return (
     <WithLibrary custom={custom} corrections={texts.data?.corrections}>
-      <Box sx={{ display: "flex", minHeight: PAGE_HEIGHT }}>
+      <Box sx={{ display: "flex", flexDirection: { xs: "column", sm: "row" }, minHeight: PAGE_HEIGHT }}>
         {!bare && (
           <Box
             component="a"
@@ -80,30 +80,43 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   );
 }
 
-/** @param lead a crew lead has two places: today, and their own sign-in */
+/**
+ * Beside the page; below it where the page is narrow, within reach of a thumb.
+ * @param lead a crew lead has two places: today, and their own sign-in
+ */
 function Rail({ lead }: { lead: boolean }) {
   return (
     <Box
       component="nav"
       aria-label={t("Places")}
       sx={{
-        width: 92,
         flexShrink: 0,
         position: "sticky",
-        top: 0,
-        height: PAGE_HEIGHT,
         display: "flex",
-        flexDirection: "column",
         alignItems: "stretch",
         gap: 0.5,
-        py: 2,
         px: 1,
-        borderRight: "2px solid",
         borderColor: "line",
+        width: { xs: "auto", sm: 92 },
+        height: { xs: "auto", sm: PAGE_HEIGHT },
+        flexDirection: { xs: "row", sm: "column" },
+        top: { xs: "auto", sm: 0 },
+        bottom: { xs: "var(--notice-height, 0px)", sm: "auto" },
+        order: { xs: 1, sm: 0 },
+        zIndex: { xs: "appBar", sm: "auto" },
+        py: { xs: 0.5, sm: 2 },
+        borderTop: { xs: "2px solid", sm: 0 },
+        borderRight: { xs: 0, sm: "2px solid" },
+        bgcolor: "background.default",
         "@media print": { display: "none" },
       }}
     >
-      <Box component="img" src="/mark.svg" alt="Kind Grip" sx={{ width: 40, height: 40, mx: "auto", mb: 2.5 }} />
+      <Box
+        component="img"
+        src="/mark.svg"
+        alt="Kind Grip"
+        sx={{ width: 40, height: 40, mx: "auto", mb: 2.5, display: { xs: "none", sm: "block" } }}
+      />
       {PLACES.filter(({ to }) => !lead || to === "/today" || to === "/practice").map(({ to, label, Icon }) => (
         <Box
           key={to}
@@ -113,14 +126,17 @@ function Rail({ lead }: { lead: boolean }) {
             display: "flex",
             flexDirection: "column",
             alignItems: "center",
+            justifyContent: "center",
+            flex: { xs: 1, sm: "none" },
+            minWidth: 0,
             gap: 0.5,
-            py: 1.25,
+            py: { xs: 0.5, sm: 1.25 },
             borderRadius: 2,
             color: "text.secondary",
             textDecoration: "none",
-            fontSize: "0.9rem",
+            fontSize: { xs: "0.8rem", sm: "0.9rem" },
             fontWeight: 600,
-            minHeight: 60,
+            minHeight: { xs: 52, sm: 60 },
             "&:hover": { color: "text.primary" },
             "&.active": { color: "primary.main", bgcolor: "primary.light" },
           }}

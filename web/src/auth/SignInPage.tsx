@@ -41,7 +41,7 @@ export default function SignInPage() {
   };
 
   return (
-    <Box component="main" sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" } }}>
+    <Box component="main" sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1.1fr 1fr" } }}>
       <Box
         sx={{
           bgcolor: "#17594F",

@@ -7,6 +7,6 @@ import { prefixer } from "stylis";
 
 const turned = createCache({ key: "rtl", stylisPlugins: [prefixer, rtlPlugin] });
 
-export default function RightToLeft({ children }: { children: ReactNode }) {
+export default function RightToLeft({ children }: { children?: ReactNode }) {
   return <CacheProvider value={turned}>{children}</CacheProvider>;
 }

@@ -1,5 +1,5 @@
 /** Dates and times of day as whoever looks at the screen is used to. */
-import type { DateTime } from "luxon";
+import { DateTime } from "luxon";
 import { wallTime } from "@kind-grip/core/calendar";
 import { datePattern, timeOfDayText } from "@kind-grip/core/units";
 import { MEASURES } from "./measures";
@@ -12,4 +12,9 @@ export function dateText(at: DateTime, pattern: string): string {
 /** The time of day at a moment, where it is. */
 export function timeText(atMs: number, timeZone: string): string {
   return timeOfDayText(wallTime(atMs, timeZone), MEASURES);
+}
+
+/** Day, month and year. @param date ISO */
+export function wholeDayText(date: string): string {
+  return dateText(DateTime.fromISO(date), "d LLL yyyy");
 }

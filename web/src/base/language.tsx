@@ -1,11 +1,16 @@
 /** The language the pages below speak to a crew in, and the measures it is told in: their words fetched, their direction taken. */
-import { createContext, lazy, Suspense, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import { createContext, lazy, Suspense, useContext, useEffect, useMemo, useState, type ComponentType, type ReactNode } from "react";
 import { isLoaded, LANGUAGE_FACTS, loadLanguage, type Language } from "@kind-grip/core/language";
 import type { Measures } from "@kind-grip/core/units";
 import { MEASURES } from "./measures";
 
-const RightToLeft = lazy(() => import("./RightToLeft"));
-const ArabicFace = lazy(() => import("./ArabicFace"));
+// Without a connection, and never fetched before: read as it stands, in a face of the device.
+const RightToLeft = lazy<ComponentType<{ children?: ReactNode }>>(() => import("./RightToLeft").catch(() => ({ default: AsItIs })));
+const ArabicFace = lazy<ComponentType>(() => import("./ArabicFace").catch(() => ({ default: AsItIs })));
+
+function AsItIs({ children }: { children?: ReactNode }) {
+  return children;
+}
 
 interface Spoken {
   language: Language;

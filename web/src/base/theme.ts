@@ -162,6 +162,8 @@ export const theme = createTheme({
         },
       },
     },
+    // Its thumb is wider than its rail: where the page ends beside it, it keeps within.
+    MuiSlider: { styleOverrides: { root: { "@media (max-width: 719.95px)": { width: "calc(100% - 20px)", marginInline: 10 } } } },
     MuiMenuItem: { styleOverrides: { root: { minHeight: 44 } } },
     MuiTooltip: {
       styleOverrides: {

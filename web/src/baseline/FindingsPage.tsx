@@ -99,7 +99,15 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
           </TextField>
         )}
       </PageTitle>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "200px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "200px minmax(0, 1fr)" },
+          columnGap: 4,
+          rowGap: 2,
+          alignItems: "start",
+        }}
+      >
         <Box
           component="ul"
           aria-label={t("People with findings")}
@@ -148,7 +156,7 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
           <Box
             sx={{
               display: "grid",
-              gridTemplateColumns: { lg: "minmax(0, 1fr) minmax(0, 1.1fr)" },
+              gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" },
               columnGap: 5,
               rowGap: 3,
               alignItems: "start",

@@ -76,7 +76,7 @@ export function GripPart({
       <Typography sx={{ color: "text.secondary", mb: 2 }}>
         {t("Seated, elbow bent at the side. Squeeze as hard as is comfortable for three seconds, hands in turn.")}
       </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 3 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" }, gap: 3 }}>
         {HAND_SIDES.map((hand) => (
           <HandTrials
             key={hand}
@@ -98,7 +98,15 @@ export function GripPart({
         ))}
       </Box>
       {(side || judged) && (
-        <Box sx={{ mt: 3, display: "grid", gridTemplateColumns: { md: "minmax(0, 1.3fr) minmax(0, 1fr)" }, gap: 3, alignItems: "center" }}>
+        <Box
+          sx={{
+            mt: 3,
+            display: "grid",
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.3fr) minmax(0, 1fr)" },
+            gap: 3,
+            alignItems: "center",
+          }}
+        >
           <Trace readings={readings} most={Math.max(TRACE_KG, (best(side ?? judged!.side) ?? 0) * 1.2)} side={side ?? judged!.side} />
           {side && (
             <Typography component="p" sx={{ fontSize: "3.4rem", fontWeight: 800, lineHeight: 1 }}>

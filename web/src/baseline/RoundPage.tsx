@@ -97,7 +97,15 @@ function Round({ crew, round, earlier, everybody, entries }: RoundProps) {
           {t("Findings")}
         </Button>
       </PageTitle>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "212px minmax(0, 1fr)" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "212px minmax(0, 1fr)" },
+          columnGap: 4,
+          rowGap: 2,
+          alignItems: "start",
+        }}
+      >
         <PeopleList people={people} chosen={person.id} entries={entries} participations={participations} onChoose={goTo} />
         <PersonRecord
           key={person.id}

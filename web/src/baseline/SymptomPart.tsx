@@ -44,7 +44,14 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
   };
   const nameOf = (side: HandSide, region: string) => `${words.label("side", side)} ${words.label("region", region).toLowerCase()}`;
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.55fr) minmax(300px, 1fr)" }, columnGap: 4, rowGap: 3 }}>
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.55fr) minmax(300px, 1fr)" },
+        columnGap: 4,
+        rowGap: 3,
+      }}
+    >
       <Box>
         <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
           {MAP_VIEWS.map((view) => (

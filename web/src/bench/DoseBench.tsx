@@ -5,6 +5,7 @@ import { DEFAULT_STYLE, doseFor, LOAD_SCHOOLS, newItem, STRETCH_SCHOOLS, type St
 import { boutsOf, compilePerson, type Dose } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { useLibrary, useWords } from "../base/library";
 import { MovementPick } from "./MovementPick";
 import { SendToProgram } from "./SendToProgram";
@@ -29,7 +30,7 @@ export function DoseBench() {
   });
   const most = Math.max(...rows.map(({ totalSec }) => totalSec));
   return (
-    <Box sx={{ display: "grid", gap: 3 }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 3 }}>
       <MovementPick value={movementId} onChange={setMovementId} />
       <Box
         component="table"
@@ -38,6 +39,7 @@ export function DoseBench() {
           width: "100%",
           maxWidth: 1080,
           "& td, & th": { textAlign: "left", p: 1, borderBottom: "1px solid", borderColor: "line", verticalAlign: "middle" },
+          ...LIST_WHEN_NARROW,
         }}
       >
         <thead>
@@ -56,7 +58,7 @@ export function DoseBench() {
               <td>
                 <strong>{words.label(load ? "loadSchool" : "stretchSchool", school)}</strong>
               </td>
-              <td>
+              <td data-head={t("Dose")}>
                 {words.dose(dose)}
                 {!own && (
                   <Typography component="span" sx={{ color: "text.secondary" }}>
@@ -65,14 +67,14 @@ export function DoseBench() {
                   </Typography>
                 )}
               </td>
-              <td>
-                <Box sx={{ display: "flex", gap: 1, alignItems: "center" }}>
+              <td data-head={t("Time, both sides")}>
+                <Box sx={{ display: "flex", gap: 1, alignItems: "center", flex: 1 }}>
                   <Box sx={{ width: `${(totalSec / most) * 70}%`, height: 16, bgcolor: "primary.main", borderRadius: 1 }} />
                   <strong>{clockText(totalSec)}</strong>
                 </Box>
               </td>
-              <td>{Math.round(tensionSec)} s</td>
-              <td>{reps === 0 ? "–" : reps}</td>
+              <td data-head={t("Under tension a side")}>{Math.round(tensionSec)} s</td>
+              <td data-head={t("Repetitions a side")}>{reps === 0 ? "–" : reps}</td>
               <td>
                 <SendToProgram what="it" fits={(item) => item.movementId === movementId} change={(item) => ({ ...item, dose })} />
               </td>

@@ -27,7 +27,7 @@ export function KitBench() {
   const [others, setOthers] = useState(0);
   const ways = shareKit(item, library.timings, people, pieces, others);
   return (
-    <Box sx={{ display: "grid", gap: 3 }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 3 }}>
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "center" }}>
         <MovementPick
           value={movementId}
@@ -58,7 +58,7 @@ export function KitBench() {
             key={way.kind}
             sx={{
               display: "grid",
-              gridTemplateColumns: "110px 1fr 150px",
+              gridTemplateColumns: { xs: "minmax(0, 1fr) minmax(0, 1fr)", sm: "110px 1fr 150px" },
               alignItems: "baseline",
               py: 1.25,
               borderTop: "1px solid",

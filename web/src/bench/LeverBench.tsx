@@ -92,7 +92,7 @@ export function LeverBench() {
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { md: "minmax(0, 1.5fr) minmax(0, 1fr)" },
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.5fr) minmax(0, 1fr)" },
           columnGap: 5,
           rowGap: 3,
           alignItems: "start",
@@ -239,7 +239,14 @@ function loadText({ tool, gripM }: Pick<Load, "tool" | "gripM">): string {
 function StepLine({ label, step, none, onChoose }: { label: string; step?: Step; none: string; onChoose(load: Load): void }) {
   return (
     <Box
-      sx={{ borderTop: "1px solid", borderColor: "line", py: 1, display: "grid", gridTemplateColumns: "140px 1fr", alignItems: "baseline" }}
+      sx={{
+        borderTop: "1px solid",
+        borderColor: "line",
+        py: 1,
+        display: "grid",
+        gridTemplateColumns: "minmax(0, 140px) minmax(0, 1fr)",
+        alignItems: "baseline",
+      }}
     >
       <Typography sx={{ color: "text.secondary" }}>{label}</Typography>
       {step ? (

@@ -16,8 +16,8 @@ export function MovementPick({ value, only = () => true, onChange }: MovementPic
   const words = useWords();
   const list = library.movements.filter(only).sort((a, b) => words.movementName(a.id).localeCompare(words.movementName(b.id)));
   return (
-    <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
-      <Box sx={{ width: 130, flexShrink: 0 }}>
+    <Box sx={{ display: "flex", gap: 2, alignItems: "center", minWidth: 0 }}>
+      <Box sx={{ width: { xs: 84, sm: 130 }, flexShrink: 0 }}>
         <MovementThumb movementId={value} />
       </Box>
       <TextField select label={t("Movement")} value={value} onChange={(event) => onChange(event.target.value)} sx={{ maxWidth: 320 }}>

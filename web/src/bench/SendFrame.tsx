@@ -10,7 +10,12 @@ export function SendButton({ label, dialog }: { label: string; dialog(onClose: (
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Button variant="outlined" startIcon={<CornerDownRight size={20} />} sx={{ whiteSpace: "nowrap" }} onClick={() => setOpen(true)}>
+      <Button
+        variant="outlined"
+        startIcon={<CornerDownRight size={20} />}
+        sx={{ whiteSpace: { sm: "nowrap" }, textAlign: "start" }}
+        onClick={() => setOpen(true)}
+      >
         {label}
       </Button>
       {open && dialog(() => setOpen(false))}

@@ -166,7 +166,15 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
         </Button>
         <MakeProgram crew={crew} state={state} shown={shown} starts={wanted} home={home} />
       </PageTitle>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 5, rowGap: 3, alignItems: "start" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "270px minmax(0, 1fr)" },
+          columnGap: 5,
+          rowGap: 3,
+          alignItems: "start",
+        }}
+      >
         <Limits limits={limits} onChange={changeLimits} />
         <Box>
           <Status state={state} shown={shown} />

@@ -101,7 +101,9 @@ export function OneNotch({ gains, onTry, onBuy, kitAt }: OneNotchProps) {
           {t("Nothing to speak of: no two minutes, break, movement, item or kit alone would meet more of what the work needs.")}
         </Typography>
       )}
-      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, columnGap: 4, rowGap: 2, alignItems: "start" }}>
+      <Box
+        sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" }, columnGap: 4, rowGap: 2, alignItems: "start" }}
+      >
         {list(
           t("Time and room"),
           gains.filter((gain) => !isKit(gain)),

@@ -54,7 +54,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
         </Alert>
       )}
       <Part title={t("Who and where")}>
-        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" }, gap: 2 }}>
           {(["name", "trade", "place"] as const).map((field) => (
             <TextField
               key={field}
@@ -117,7 +117,18 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
         <Box>
           <Typography sx={{ fontWeight: 700, mb: 1 }}>{t("Kit at hand")}</Typography>
           {kit.fields.map((entry, i) => (
-            <Box key={entry.id} sx={{ display: "grid", gridTemplateColumns: "minmax(130px,220px) 130px 110px 44px", gap: 1, mb: 1 }}>
+            <Box
+              key={entry.id}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: {
+                  xs: "minmax(0, 1.4fr) minmax(0, 1fr) minmax(0, 0.8fr) 44px",
+                  sm: "minmax(130px,220px) 130px 110px 44px",
+                },
+                gap: 1,
+                mb: 1,
+              }}
+            >
               <TextField select label={t("Kind")} {...register(`kit.${i}.kind`)} defaultValue={entry.kind}>
                 {KIT_KINDS.map((kind) => (
                   <MenuItem key={kind} value={kind}>
@@ -208,7 +219,10 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
 
 function Part({ title, text, children }: { title: string; text?: string; children: ReactNode }) {
   return (
-    <Box component="section" sx={{ display: "grid", gap: 2, borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+    <Box
+      component="section"
+      sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 2, borderTop: "2px solid", borderColor: "line", pt: 2 }}
+    >
       <Box>
         <Typography variant="h2">{title}</Typography>
         {text && <Typography sx={{ color: "text.secondary" }}>{text}</Typography>}

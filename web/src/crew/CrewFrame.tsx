@@ -97,7 +97,17 @@ function Path({ crewId }: { crewId: string }) {
     { to: "report", label: t("Report"), state: ready(runs > 0) },
   ];
   return (
-    <Box component="nav" aria-label={t("Steps of this crew")} sx={{ display: "flex", flexWrap: "wrap", ml: "auto" }}>
+    <Box
+      component="nav"
+      aria-label={t("Steps of this crew")}
+      sx={{
+        display: { xs: "grid", sm: "flex" },
+        gridTemplateColumns: "repeat(4, minmax(0, 1fr))",
+        width: { xs: "100%", sm: "auto" },
+        flexWrap: "wrap",
+        ml: "auto",
+      }}
+    >
       {steps.map(({ to, label, state }) => (
         <Box
           key={to}
@@ -106,9 +116,11 @@ function Path({ crewId }: { crewId: string }) {
           sx={{
             display: "flex",
             alignItems: "center",
-            gap: 0.6,
-            minHeight: 52,
-            px: 1.25,
+            justifyContent: { xs: "center", sm: "start" },
+            gap: { xs: 0.4, sm: 0.6 },
+            minHeight: { xs: 44, sm: 52 },
+            px: { xs: 0, sm: 1.25 },
+            fontSize: { xs: "0.85rem", sm: "1rem" },
             textDecoration: "none",
             color: "text.secondary",
             fontWeight: 650,

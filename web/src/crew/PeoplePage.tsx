@@ -1,5 +1,5 @@
 /** The people of a crew. */
-import { Box, Button } from "@mui/material";
+import { Box, Button, useMediaQuery } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { Ban, Download, FileUp, Plus, QrCode } from "lucide-react";
 import { useState } from "react";
@@ -7,8 +7,8 @@ import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
-import type { Participation, Participations } from "@kind-grip/core/safety";
 import type { PersonEntry } from "@kind-grip/core/api";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { crewApi } from "./api";
 import { useNow } from "../base/now";
@@ -19,7 +19,9 @@ import { PageTitle } from "../parts/PageTitle";
 import { SideMark } from "../parts/SideMark";
 import { useParticipations } from "../safety/use-participations";
 import { useCrew } from "./CrewFrame";
+import { PeopleList, type PeopleTableProps } from "./PeopleList";
 import { PersonDialog } from "./PersonDialog";
+import { takesPart } from "./takes-part";
 
 type Shown = "here" | "left";
 
@@ -108,14 +110,12 @@ export default function PeoplePage() {
   );
 }
 
-interface PeopleTableProps {
-  rows: PersonEntry[];
-  today: string;
-  participations: Participations;
-  onOpen(person: PersonEntry): void;
+function PeopleTable(props: PeopleTableProps) {
+  const narrow = useMediaQuery("(max-width: 719.95px)");
+  return narrow ? <PeopleList {...props} /> : <PeopleGrid {...props} />;
 }
 
-function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) {
+function PeopleGrid({ rows, today, participations, onOpen }: PeopleTableProps) {
   const columns: GridColDef<PersonEntry>[] = [
     {
       field: "name",
@@ -164,13 +164,17 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
       width: 120,
       valueFormatter: (language: Language | null) => (language ? LANGUAGE_FACTS[language].ownName : "–"),
     },
-    { field: "startedOn", headerName: t("First day"), width: 140, valueFormatter: (day) => day ?? "–" },
+    { field: "startedOn", headerName: t("First day"), width: 140, valueFormatter: (day: string | null) => (day ? wholeDayText(day) : "–") },
     {
       field: "leftOn",
       headerName: t("Last day"),
       width: 170,
       renderCell: ({ row }) =>
-        row.leftOn === null ? "–" : isHere(row, today) ? t("until {{leftOn}}", { leftOn: row.leftOn }) : row.leftOn,
+        row.leftOn === null
+          ? "–"
+          : isHere(row, today)
+            ? t("until {{leftOn}}", { leftOn: wholeDayText(row.leftOn) })
+            : wholeDayText(row.leftOn),
     },
   ];
   return (
@@ -199,13 +203,4 @@ function PeopleTable({ rows, today, participations, onOpen }: PeopleTableProps) 
       }}
     />
   );
-}
-
-/** In a few words and without any reason: reasons are on the page of who is held out. */
-function takesPart(participation: Participation | undefined): string {
-  if (!participation) return "everything";
-  if (participation.heldOut) return t("held out");
-  const out = participation.outOf.length > 0;
-  const limited = participation.shortOfEndDeg !== null || participation.cappedRegions.length > 0;
-  return out ? t("not every item") : limited ? t("everything, with limits") : t("everything");
 }

@@ -10,6 +10,8 @@ import {
   type ShiftKind,
   type ShiftPattern,
 } from "@kind-grip/core/calendar";
+import { timeOfDayText } from "@kind-grip/core/units";
+import { MEASURES } from "../base/measures";
 import { t } from "../base/words";
 import { useNow } from "../base/now";
 import { Stepper } from "../parts/Stepper";
@@ -61,7 +63,7 @@ export function ShiftPatternFields({
   const firstWeekday = (new Date(`${value.anchorDate}T00:00:00Z`).getUTCDay() + 6) % 7;
 
   return (
-    <Box sx={{ display: "grid", gap: 2 }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 2 }}>
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
         <Typography sx={{ color: "text.secondary" }}>{t("Start from")}</Typography>
         {PRESETS.map((preset) => (
@@ -71,7 +73,17 @@ export function ShiftPatternFields({
         ))}
       </Box>
       {value.shifts.map((shift, i) => (
-        <Box key={shift.id} sx={{ borderLeft: "6px solid", borderColor: SHIFT_TONES[i], pl: 2, display: "grid", gap: 1.5 }}>
+        <Box
+          key={shift.id}
+          sx={{
+            borderLeft: "6px solid",
+            borderColor: SHIFT_TONES[i],
+            pl: { xs: 1, sm: 2 },
+            display: "grid",
+            gridTemplateColumns: "minmax(0, 1fr)",
+            gap: 1.5,
+          }}
+        >
           <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "end" }}>
             <TextField
               label={t("Shift")}
@@ -88,7 +100,9 @@ export function ShiftPatternFields({
               step={0.25}
               onChange={(hours) => setShift(i, { lengthMin: Math.round(hours * 60) })}
             />
-            <Typography sx={{ color: "text.secondary", pb: 1 }}>{t("ends {{shift}}", { shift: endOf(shift) })}</Typography>
+            <Typography sx={{ color: "text.secondary", pb: 1 }}>
+              {t("ends {{shift}}", { shift: timeOfDayText(endOf(shift), MEASURES) })}
+            </Typography>
             {value.shifts.length > 1 && (
               <IconButton aria-label={t("Remove shift {{name}}", { name: shift.name })} onClick={() => removeShift(i)}>
                 <Trash2 size={20} />
@@ -97,7 +111,7 @@ export function ShiftPatternFields({
           </Box>
           <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "end" }}>
             {shift.breaks.map((pause, b) => (
-              <Box key={b} sx={{ display: "flex", alignItems: "end", gap: 0.5 }}>
+              <Box key={b} sx={{ display: "flex", flexWrap: "wrap", alignItems: "end", gap: 0.5 }}>
                 <TimeField
                   label={t("Break {{b}}", { b: b + 1 })}
                   value={timeAfter(shift.start, pause.afterMin)}

@@ -226,7 +226,15 @@ function Week({ crew, entry, sessions, now, people }: WeekProps) {
           {t("This crew has no shift in this week. The pattern is under the crew's settings.")}
         </Alert>
       )}
-      <Box sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 1fr) 286px" }, columnGap: 4, rowGap: 3, alignItems: "start" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 286px" },
+          columnGap: 4,
+          rowGap: 3,
+          alignItems: "start",
+        }}
+      >
         <Box>
           {days.map((date) => {
             const shift = shifts.find((each) => each.date === date);

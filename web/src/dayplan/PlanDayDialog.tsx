@@ -114,7 +114,13 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     <Dialog open onClose={onClose} fullWidth maxWidth="lg" aria-labelledby="plan-day">
       <DialogTitle id="plan-day">{t("Plan a day for groups")}</DialogTitle>
       <DialogContent
-        sx={{ display: "grid", gridTemplateColumns: { md: "270px minmax(0, 1fr)" }, columnGap: 4, rowGap: 3, alignItems: "start" }}
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "270px minmax(0, 1fr)" },
+          columnGap: 4,
+          rowGap: 3,
+          alignItems: "start",
+        }}
       >
         <Box sx={{ display: "grid", gap: 2 }}>
           <Choice

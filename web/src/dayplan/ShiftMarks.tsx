@@ -78,6 +78,9 @@ export function Work({ shift, parts, x }: { shift: Shift; parts: readonly Ribbon
 }
 
 /** A session pinned on the ribbon: dragged along it, or moved with the arrow keys on the 5-minute grid. */
+/** Percent of the row from which a name would run out of it. */
+const NEAR_END = 84;
+
 export function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onMove, onChoose, onRemove }: PinProps) {
   const pull = useRef<{ fromX: number; moved: number } | null>(null);
   const [shiftMs, setShiftMs] = useState(0);
@@ -142,7 +145,8 @@ export function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onM
       <Box
         sx={{
           position: "absolute",
-          left: 0,
+          // Near the end of the day it hangs to the other side.
+          ...(left > NEAR_END ? { right: 0 } : { left: 0 }),
           top: 0,
           px: 0.75,
           height: 27,
@@ -151,13 +155,15 @@ export function Pin({ placed, chosen, clashing, left, width, label, msPerPx, onM
           whiteSpace: "nowrap",
           bgcolor: tone,
           color: clashing ? "warm.contrastText" : "primary.contrastText",
-          borderRadius: "5px 5px 5px 0",
+          borderRadius: left > NEAR_END ? "5px 5px 0 5px" : "5px 5px 5px 0",
           fontSize: "0.875rem",
           fontWeight: 650,
           outline: chosen ? "3px solid" : "none",
           outlineColor: "var(--mui-palette-text-primary)",
           maxWidth: 172,
           overflow: "hidden",
+          // Where there is no room for names, they stand in a list below.
+          "@media (max-width: 599.95px)": { maxWidth: 12, fontSize: 0 },
           textOverflow: "ellipsis",
         }}
       >

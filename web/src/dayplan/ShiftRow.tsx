@@ -64,7 +64,7 @@ export function ShiftRow({
       aria-label={dateText(day, "cccc d LLLL")}
       sx={{
         display: "grid",
-        gridTemplateColumns: "104px minmax(0, 1fr) 44px",
+        gridTemplateColumns: { xs: "minmax(0, 1fr) 44px", sm: "104px minmax(0, 1fr) 44px" },
         columnGap: 1.5,
         borderTop: "2px solid",
         borderColor: "line",
@@ -97,7 +97,16 @@ export function ShiftRow({
       {!shift && placed.length > 0 && (
         <Stranded placed={placed} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
       )}
-      <Box ref={strip} sx={{ position: "relative", height: shift ? 96 : 0 }}>
+      <Box
+        ref={strip}
+        sx={{
+          position: "relative",
+          height: shift ? 96 : 0,
+          gridColumn: { xs: "1 / -1", sm: "auto" },
+          order: { xs: 1, sm: 0 },
+          overflowX: { xs: "clip", md: "visible" },
+        }}
+      >
         {shift && (
           <>
             <Work shift={shift} parts={parts} x={x} />
@@ -181,6 +190,31 @@ export function ShiftRow({
           </>
         )}
       </Box>
+      {shift && placed.length > 0 && (
+        <Box
+          component="ul"
+          sx={{ listStyle: "none", m: 0, p: 0, pb: 1, gridColumn: "1 / -1", order: 2, display: { xs: "grid", sm: "none" }, gap: 0.5 }}
+        >
+          {[...placed]
+            .sort((a, b) => a.startMs - b.startMs)
+            .map((each) => (
+              <li key={each.id}>
+                <Button
+                  fullWidth
+                  variant="outlined"
+                  aria-pressed={each.id === chosenId}
+                  onClick={() => onChoose(each.id)}
+                  sx={{ justifyContent: "start", ...(each.id === chosenId && { bgcolor: "primary.light" }) }}
+                >
+                  <Box component="strong" sx={{ minWidth: 72, textAlign: "start" }}>
+                    {timeText(each.startMs, timeZone)}
+                  </Box>
+                  {each.session.name}
+                </Button>
+              </li>
+            ))}
+        </Box>
+      )}
       {shift && (
         <>
           <IconButton

@@ -21,7 +21,14 @@ export function CoachingCardList({ cards }: { cards: readonly CoachingCard[] }) 
   return (
     <Box
       component="ul"
-      sx={{ listStyle: "none", m: 0, p: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 3 }}
+      sx={{
+        listStyle: "none",
+        m: 0,
+        p: 0,
+        display: "grid",
+        gridTemplateColumns: "repeat(auto-fill, minmax(min(100%, 330px), 1fr))",
+        gap: 3,
+      }}
     >
       {cards.map((card) => (
         <Card key={card.id} card={card} />

@@ -102,7 +102,7 @@ export default function LibraryPage() {
             />
           ))}
         </Box>
-        <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr", lg: "1.2fr repeat(5, 1fr)" }, gap: 1.5 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr", lg: "1.2fr repeat(5, 1fr)" }, gap: 1.5 }}>
           <TextField
             label={t("Find")}
             value={text}

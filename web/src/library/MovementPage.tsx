@@ -65,7 +65,14 @@ function MovementSheet({ movement }: { movement: Movement }) {
           </Button>
         )}
       </PageTitle>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.15fr) minmax(0, 1fr)" }, columnGap: 5, rowGap: 4 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.15fr) minmax(0, 1fr)" },
+          columnGap: 5,
+          rowGap: 4,
+        }}
+      >
         <Box sx={{ display: "grid", gap: 3, alignContent: "start" }}>
           <FigureStage movement={movement} formId={formId} />
           <WrongAndRight movement={movement} />
@@ -77,7 +84,7 @@ function MovementSheet({ movement }: { movement: Movement }) {
               <strong>{t("You feel it:")}</strong> {text.feel}
             </Typography>
           </Box>
-          <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 3 }}>
+          <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" }, gap: 3 }}>
             <Lines title={t("Watch for")} lines={text.watch} />
             <Lines title={t("Care")} lines={text.care} tone="warm.dark" />
           </Box>

@@ -6,7 +6,7 @@ export function PageTitle({ title, lead, children }: { title: string; lead?: Rea
   useTabTitle(title);
   return (
     <Box sx={{ display: "flex", alignItems: "flex-end", flexWrap: "wrap", gap: 2, mb: 3 }}>
-      <Box sx={{ flex: 1, minWidth: 260 }}>
+      <Box sx={{ flex: 1, minWidth: { xs: "min(100%, 260px)", sm: 260 } }}>
         <Typography variant="h1">{title}</Typography>
         {lead && <Typography sx={{ color: "text.secondary", mt: 0.5, maxWidth: 720 }}>{lead}</Typography>}
       </Box>

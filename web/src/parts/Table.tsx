@@ -1,6 +1,7 @@
 /** A plain table with ruled rows; the first cell of a row names it. */
 import { Box, Typography } from "@mui/material";
 import type { ReactNode } from "react";
+import { LIST_WHEN_NARROW } from "./narrow-table";
 
 interface TableProps {
   caption?: string;
@@ -19,6 +20,7 @@ export function Table({ caption, head, rows }: TableProps) {
           borderCollapse: "collapse",
           "& th, & td": { textAlign: "left", verticalAlign: "top", py: 0.75, pr: 2.5, borderTop: "1px solid", borderColor: "line" },
           "& thead th": { border: 0, color: "text.secondary", fontWeight: 600 },
+          ...LIST_WHEN_NARROW,
         }}
       >
         {caption && (
@@ -40,7 +42,9 @@ export function Table({ caption, head, rows }: TableProps) {
             <tr key={key}>
               <th scope="row">{first}</th>
               {rest.map((cell, i) => (
-                <td key={i}>{cell}</td>
+                <td key={i} data-head={head[i + 1]}>
+                  {cell}
+                </td>
               ))}
             </tr>
           ))}

@@ -35,7 +35,7 @@ export default function PracticePage() {
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { lg: "minmax(0, 1.25fr) minmax(0, 1fr)" },
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1.25fr) minmax(0, 1fr)" },
           columnGap: 8,
           rowGap: 5,
           alignItems: "start",

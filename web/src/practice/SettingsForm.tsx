@@ -52,10 +52,10 @@ function Form({ entry }: { entry: SettingsEntry }) {
           { version: entry.version },
         )}
       </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, gap: 2 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" }, gap: 2 }}>
         <StyleFields style={style} onChange={(style) => setSettings({ ...settings, style })} />
       </Box>
-      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, columnGap: 2, rowGap: 1.5 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" }, columnGap: 2, rowGap: 1.5 }}>
         {THRESHOLDS.map(({ key, ...field }) => (
           <Stepper
             key={key}

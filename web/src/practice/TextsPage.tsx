@@ -196,7 +196,7 @@ function Reading({ language, reading }: { language: Language; reading: OwnTexts[
         onChange={(event) => setWho(event.target.value)}
         error={!!error}
         helperText={error && (problemOf(error).fields[0]?.message ?? problemOf(error).message)}
-        sx={{ minWidth: 320 }}
+        sx={{ width: "min(100%, 420px)" }}
       />
       <Button type="submit" variant="outlined" disabled={isLoading || who.trim() === ""} sx={{ minHeight: 44 }}>
         {t("Note it")}

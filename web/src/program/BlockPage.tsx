@@ -254,7 +254,13 @@ function LoadLadders({ program, crew }: { program: Program; crew: CrewEntry }) {
       {ladders.map(({ movementId, rungs }) => (
         <Box
           key={movementId}
-          sx={{ display: "grid", gridTemplateColumns: { sm: "180px minmax(0, 1fr)" }, columnGap: 2, py: 0.75, ...LINE }}
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "180px minmax(0, 1fr)" },
+            columnGap: 2,
+            py: 0.75,
+            ...LINE,
+          }}
         >
           <Typography sx={{ fontWeight: 700 }}>{words.movementName(movementId)}</Typography>
           <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, display: "flex", flexWrap: "wrap", columnGap: 2.5, rowGap: 0.5 }}>

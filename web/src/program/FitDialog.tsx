@@ -91,7 +91,14 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
             })}
           </Typography>
         )}
-        <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.1fr) minmax(0, 1fr)" }, columnGap: 4, rowGap: 2 }}>
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.1fr) minmax(0, 1fr)" },
+            columnGap: 4,
+            rowGap: 2,
+          }}
+        >
           <Box>
             <Typography variant="h3" sx={{ mb: 0.5 }}>
               {fit.cuts.length === 0 ? t("Nothing has to change") : t("What changes")}

@@ -92,7 +92,15 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
       <ProgramBar crew={crew} />
-      <Box sx={{ display: "grid", gridTemplateColumns: { lg: "minmax(0, 1fr) 268px" }, columnGap: 3, rowGap: 3, alignItems: "start" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 268px" },
+          columnGap: 3,
+          rowGap: 3,
+          alignItems: "start",
+        }}
+      >
         <Box sx={{ minWidth: 0 }}>
           <SessionTabs crew={crew} />
           {!session ? (

@@ -118,7 +118,7 @@ export default function ProgramsPage() {
                     borderColor: "line",
                     py: 2,
                     display: "grid",
-                    gridTemplateColumns: { md: "1.2fr 2fr auto" },
+                    gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1.2fr 2fr auto" },
                     gap: 3,
                     alignItems: "center",
                   }}

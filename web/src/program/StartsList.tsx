@@ -29,7 +29,7 @@ export function StartsList({ people, starts, declined, onDecline }: StartsListPr
         aria-label={person.name}
         sx={{
           display: "grid",
-          gridTemplateColumns: { sm: "180px minmax(0, 1fr)" },
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "180px minmax(0, 1fr)" },
           columnGap: 2,
           py: 1,
           borderTop: "1px solid",

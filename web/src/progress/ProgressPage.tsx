@@ -5,6 +5,7 @@ import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
 import { useSearchParams } from "react-router";
 import type { CrewEntry, Progress } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { progressApi } from "./api";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
@@ -107,6 +108,7 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
           borderCollapse: "collapse",
           "& th, & td": { textAlign: "left", py: 0.75, pr: 2, borderTop: "1px solid", borderColor: "line" },
           "& thead th": { border: 0, color: "text.secondary", fontWeight: 600 },
+          ...LIST_WHEN_NARROW,
         }}
       >
         <thead>
@@ -122,8 +124,8 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
           {people.map((person) => (
             <tr key={person.personId}>
               <th scope="row">{person.name}</th>
-              <td>
-                <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+              <td data-head={t("Came")}>
+                <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap" }}>
                   <Box sx={{ width: 82 }}>{t("{{present}} of {{runs}}", { present: person.present, runs: person.runs })}</Box>
                   <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
                     <Box
@@ -138,11 +140,11 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
                   </Box>
                 </Box>
               </td>
-              <td>
+              <td data-head={t("Effort, mean")}>
                 <EffortBar effort={person.meanEffort} />
               </td>
-              <td>{person.answers}</td>
-              <td>
+              <td data-head={t("Answers")}>{person.answers}</td>
+              <td data-head={t("Marks")}>
                 {person.marks > 0 ? (
                   <Box component="strong" sx={{ color: "warm.dark" }}>
                     {person.marks}

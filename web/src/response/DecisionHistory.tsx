@@ -67,7 +67,7 @@ function Line({ decision, name, timeZone }: { decision: DecisionEntry; name: str
       aria-label={`${name}, ${words.movementName(movementId)}, ${day(decision.decidedAt)}`}
       sx={{
         display: "grid",
-        gridTemplateColumns: { md: "130px 170px 1fr auto" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "130px 170px 1fr auto" },
         columnGap: 2,
         py: 1,
         borderTop: "1px solid",

@@ -100,7 +100,15 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
           <RunSwitches sound={sound} onSound={onSound} dim={dim} onDim={onDim} />
         </Box>
       </Box>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "1.1fr 1fr" }, columnGap: 8, rowGap: 4, alignItems: "center" }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1.1fr 1fr" },
+          columnGap: 8,
+          rowGap: 4,
+          alignItems: "center",
+        }}
+      >
         <Box>
           <Typography sx={{ fontSize: "1.3rem", color: "text.secondary" }}>
             {t("{{name}} · {{taking}} people", { name: crew.name, taking: taking.length })}
@@ -145,7 +153,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
                 key={item.id}
                 sx={{
                   display: "grid",
-                  gridTemplateColumns: "28px 72px 1fr auto",
+                  gridTemplateColumns: "28px 72px minmax(0, 1.15fr) minmax(0, 1fr)",
                   columnGap: 1.5,
                   alignItems: "center",
                   py: 0.5,
@@ -163,7 +171,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
                     </Box>
                   )}
                 </Box>
-                <Box component="span" sx={{ color: "text.secondary" }}>
+                <Box component="span" sx={{ color: "text.secondary", textAlign: "end", lineHeight: 1.3 }}>
                   <InLanguage words={theirs} text={theirs.dose(item.dose)} />
                 </Box>
               </Box>

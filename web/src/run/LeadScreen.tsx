@@ -80,11 +80,11 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           >
             {SIDE_LETTER[segment.side]}
           </Typography>
-          <Typography component="p" sx={{ fontSize: "min(1.9vw, 4vh)", fontWeight: 650 }}>
+          <Typography component="p" sx={{ fontSize: "min(1.9vw, 4vh)", fontWeight: 650, textAlign: "center", lineHeight: 1.15, px: 1 }}>
             <InLanguage words={words} text={words.label("side", segment.side)} />
           </Typography>
           {second && (
-            <Typography component="p" sx={{ fontSize: "min(1.5vw, 3.2vh)", fontWeight: 600 }}>
+            <Typography component="p" sx={{ fontSize: "min(1.5vw, 3.2vh)", fontWeight: 600, textAlign: "center", lineHeight: 1.15, px: 1 }}>
               <InLanguage words={second} text={second.label("side", segment.side)} />
             </Typography>
           )}
@@ -114,7 +114,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
               component="p"
               aria-live="off"
               sx={{
-                fontSize: "min(13vw, 27vh)",
+                fontSize: second ? "min(8vw, 16vh)" : "min(13vw, 27vh)",
                 fontWeight: 800,
                 lineHeight: 0.95,
                 letterSpacing: "-0.04em",

@@ -45,7 +45,7 @@ function Sheet({ run }: { run: RunRecord }) {
           time2: clockText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000),
         })}
       />
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1.3fr" }, columnGap: 8, rowGap: 4 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1fr 1.3fr" }, columnGap: 8, rowGap: 4 }}>
         <Box>
           <Typography variant="h2" sx={{ mb: 1 }}>
             {t("What was done")}
@@ -55,7 +55,7 @@ function Sheet({ run }: { run: RunRecord }) {
               key={item.itemId}
               sx={{
                 display: "grid",
-                gridTemplateColumns: "32px 1fr auto",
+                gridTemplateColumns: "32px minmax(0, 1fr) auto",
                 py: 0.75,
                 borderTop: "1px solid",
                 borderColor: "line",
@@ -82,7 +82,7 @@ function Sheet({ run }: { run: RunRecord }) {
               key={person.personId}
               sx={{
                 display: "grid",
-                gridTemplateColumns: "200px 170px 1fr",
+                gridTemplateColumns: { xs: "minmax(0, 1.2fr) minmax(0, 1fr)", sm: "200px 170px 1fr" },
                 alignItems: "center",
                 py: 0.5,
                 borderTop: "1px solid",

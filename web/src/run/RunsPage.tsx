@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { dateText } from "../base/dates";
 import { runApi } from "./api";
 import { useWords } from "../base/library";
@@ -78,6 +79,7 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
         borderCollapse: "collapse",
         "& th, & td": { textAlign: "left", py: 1, pr: 2, borderTop: "1px solid", borderColor: "line" },
         "& thead th": { border: 0, color: "text.secondary", fontWeight: 600 },
+        ...LIST_WHEN_NARROW,
       }}
     >
       <thead>
@@ -93,7 +95,7 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
       <tbody>
         {runs.map((run) => (
           <tr key={run.id}>
-            <td>{dateText(DateTime.fromISO(run.startedAt, { zone: timeZone }), "ccc d LLL, HH:mm")}</td>
+            <td data-head={t("When")}>{dateText(DateTime.fromISO(run.startedAt, { zone: timeZone }), "ccc d LLL, HH:mm")}</td>
             <th scope="row">
               <Box component={Link} to={`/crews/${crewId}/runs/${run.id}`} sx={{ color: "inherit", fontWeight: 700 }}>
                 {run.sessionName}
@@ -102,12 +104,12 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
                 {words.label("slot", run.slot)}
               </Box>
             </th>
-            <td>{t("{{present}} of {{expected}}", { present: run.present, expected: run.expected })}</td>
-            <td>
+            <td data-head={t("There")}>{t("{{present}} of {{expected}}", { present: run.present, expected: run.expected })}</td>
+            <td data-head={t("Effort, mean")}>
               <EffortBar effort={run.meanEffort} />
             </td>
-            <td>{clockText(run.doneSec)}</td>
-            <td>
+            <td data-head={t("Work done")}>{clockText(run.doneSec)}</td>
+            <td data-head={t("Marks")}>
               {run.marks > 0 ? (
                 <Box component="strong" sx={{ color: "warm.dark" }}>
                   {run.marks}

@@ -4,6 +4,7 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import type { AuditEntry, CrewEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { dateText } from "../base/dates";
 import { Pages } from "../parts/Pages";
 import { safetyApi } from "./api";
@@ -44,6 +45,7 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
           width: "100%",
           maxWidth: 980,
           "& td, & th": { textAlign: "left", py: 0.75, pr: 2, borderBottom: "1px solid", borderColor: "line", verticalAlign: "top" },
+          ...LIST_WHEN_NARROW,
         }}
       >
         <thead>
@@ -57,13 +59,13 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
         <tbody>
           {data.entries.map((entry) => (
             <tr key={entry.id}>
-              <td>{moment(entry.at)}</td>
-              <td>{entry.by}</td>
-              <td>
+              <td data-head={t("When")}>{moment(entry.at)}</td>
+              <td data-head={t("Who")}>{entry.by}</td>
+              <td data-head={t("What")}>
                 {entry.act === "saw" ? t("saw") : t("changed")} {SUBJECT[entry.subject].toLowerCase()}: {entry.what}
                 {entry.times > 1 && t(", {{times}} times until {{lastAt}}", { times: entry.times, lastAt: moment(entry.lastAt) })}
               </td>
-              <td>{entry.personId ? nameOf(entry.personId) : t("the crew")}</td>
+              <td data-head={t("Of whom")}>{entry.personId ? nameOf(entry.personId) : t("the crew")}</td>
             </tr>
           ))}
         </tbody>

@@ -78,7 +78,15 @@ export function StudioDetails({ custom, storedForms, problems, onChange }: Studi
   );
   return (
     <Box
-      sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1fr" }, gap: 4, mt: 5, borderTop: "2px solid", borderColor: "line", pt: 3 }}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1fr 1fr" },
+        gap: 4,
+        mt: 5,
+        borderTop: "2px solid",
+        borderColor: "line",
+        pt: 3,
+      }}
     >
       <Group title={t("In words")}>
         <TextField

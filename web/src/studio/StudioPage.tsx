@@ -96,7 +96,14 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
           {givenId ? t("Save") : t("Save to the library")}
         </Button>
       </PageTitle>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1.25fr) minmax(320px, 1fr)" }, columnGap: 4, rowGap: 4 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.25fr) minmax(320px, 1fr)" },
+          columnGap: 4,
+          rowGap: 4,
+        }}
+      >
         <Box sx={{ display: "grid", gap: 2, alignContent: "start", position: { md: "sticky" }, top: 16, alignSelf: "start" }}>
           <StudioPicture custom={custom} at={at} />
           <PoseTabs custom={custom} at={at} onChoose={choose} onChange={change} />

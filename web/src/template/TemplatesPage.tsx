@@ -136,7 +136,7 @@ function Template({ name, why, program, onStart, onTakeOut }: TemplateProps) {
       aria-label={name}
       sx={{
         display: "grid",
-        gridTemplateColumns: { md: "minmax(0, 1fr) minmax(0, 1.1fr) auto" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1.1fr) auto" },
         columnGap: 4,
         rowGap: 1,
         py: 2,

@@ -22,7 +22,7 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
             aria-label={crew.name}
             sx={{
               display: "grid",
-              gridTemplateColumns: { md: "230px 1fr" },
+              gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "230px 1fr" },
               columnGap: 4,
               rowGap: 1,
               borderTop: "2px solid",

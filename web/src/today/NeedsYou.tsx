@@ -27,7 +27,7 @@ export function NeedsYou({ today: { heldOut, endingSoon, decisions, alerts, clas
     <Box
       component="section"
       aria-label={t("Needs you")}
-      sx={{ display: "grid", gridTemplateColumns: { md: "1fr 1fr" }, columnGap: 5, rowGap: 2, mb: 4 }}
+      sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1fr 1fr" }, columnGap: 5, rowGap: 2, mb: 4 }}
     >
       {alerts.length > 0 && (
         <Box sx={{ gridColumn: "1 / -1", border: "2px solid", borderColor: "error.main", borderRadius: 2, px: 2, py: 1 }}>

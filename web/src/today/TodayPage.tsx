@@ -76,7 +76,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
       aria-label={t("Next run")}
       sx={{
         display: "grid",
-        gridTemplateColumns: { md: "auto 1fr auto" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "auto 1fr auto" },
         gap: { xs: 2, md: 4 },
         alignItems: "center",
         bgcolor: "primary.main",

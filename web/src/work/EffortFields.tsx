@@ -42,7 +42,9 @@ export function EffortFields({ effort, problem, onChange, onRemove }: EffortFiel
           </IconButton>
         )}
       </Box>
-      <Box sx={{ display: "grid", gridTemplateColumns: { sm: "repeat(3, minmax(0, 1fr))" }, columnGap: 4, rowGap: 1 }}>
+      <Box
+        sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "repeat(3, minmax(0, 1fr))" }, columnGap: 4, rowGap: 1 }}
+      >
         <Slide
           label={t("How hard")}
           told={t("{{effort}} of 10", { effort: effort.effort })}

@@ -56,7 +56,13 @@ export function Needs({ needs, work }: { needs: RegionNeed[]; work: Work }) {
           <Box
             component="li"
             key={region}
-            sx={{ display: "grid", gridTemplateColumns: "38px 1fr 168px 1fr 38px", columnGap: 1, alignItems: "center", minHeight: 36 }}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "30px minmax(0, 1fr) 104px minmax(0, 1fr) 30px", sm: "38px 1fr 168px 1fr 38px" },
+              columnGap: { xs: 0.5, sm: 1 },
+              alignItems: "center",
+              minHeight: 36,
+            }}
           >
             {(["left", "right"] as const).map((side) => {
               const need = of(side);

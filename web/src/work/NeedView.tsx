@@ -90,7 +90,7 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
               key={posture}
               sx={{
                 display: "grid",
-                gridTemplateColumns: { sm: "220px 1fr" },
+                gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "220px 1fr" },
                 columnGap: 3,
                 rowGap: 1,
                 py: 1.5,

@@ -22,7 +22,7 @@ export function PicturePick<T extends string | number>({ label, options, value, 
       <Box
         role="radiogroup"
         aria-label={label}
-        sx={{ display: "grid", gridTemplateColumns: `repeat(${options.length}, minmax(62px, 104px))`, gap: 0.75 }}
+        sx={{ display: "grid", gridTemplateColumns: `repeat(auto-fit, minmax(62px, 104px))`, gap: 0.75 }}
       >
         {options.map((option) => {
           const props = radio(option.value);

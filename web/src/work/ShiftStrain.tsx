@@ -17,7 +17,13 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
         return (
           <Box
             key={side}
-            sx={{ display: "grid", gridTemplateColumns: "34px minmax(0, 1fr) 150px", alignItems: "center", columnGap: 1.5, mb: 0.75 }}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "34px minmax(0, 1fr) minmax(0, 96px)", sm: "34px minmax(0, 1fr) 150px" },
+              alignItems: "center",
+              columnGap: 1.5,
+              mb: 0.75,
+            }}
           >
             <SideMark side={side} size={32} />
             <Box
@@ -88,7 +94,17 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                 }}
               />
             </Box>
-            <Typography component="p" sx={{ display: "flex", alignItems: "baseline", gap: 1, whiteSpace: "nowrap" }}>
+            <Typography
+              component="p"
+              sx={{
+                display: "flex",
+                alignItems: "baseline",
+                columnGap: 1,
+                flexWrap: { xs: "wrap", sm: "nowrap" },
+                lineHeight: 1.1,
+                whiteSpace: { sm: "nowrap" },
+              }}
+            >
               <Box component="span" sx={{ fontSize: "2rem", fontWeight: 800, lineHeight: 1, color: raised ? "warm.dark" : "text.primary" }}>
                 {strainText(strain.value)}
               </Box>

@@ -100,7 +100,14 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
           </Button>
         )}
       </Box>
-      <Box sx={{ display: "grid", gridTemplateColumns: { md: "minmax(0, 1fr) minmax(0, 1.15fr)" }, columnGap: 5, rowGap: 2 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1.15fr)" },
+          columnGap: 5,
+          rowGap: 2,
+        }}
+      >
         <Box>
           {day.parts.map((part, i) => (
             <Box key={i} sx={{ display: "flex", gap: 1, alignItems: "flex-end", mb: 1 }}>

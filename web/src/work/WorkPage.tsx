@@ -146,7 +146,13 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
           </Box>
           {view === "tasks" && task && (
             <Box
-              sx={{ display: "grid", gridTemplateColumns: { md: "260px minmax(0, 1fr)" }, columnGap: 4, rowGap: 3, alignItems: "start" }}
+              sx={{
+                display: "grid",
+                gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "260px minmax(0, 1fr)" },
+                columnGap: 4,
+                rowGap: 3,
+                alignItems: "start",
+              }}
             >
               <Box>
                 <TaskList tasks={work.tasks} day={day} chosen={task.id} onChoose={setTaskId} />

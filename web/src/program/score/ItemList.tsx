@@ -15,7 +15,15 @@ export function ItemList({ session, timeline }: { session: Session; timeline: Ti
     <Box
       component="ol"
       aria-label={t("{{name}} in words", { name: session.name })}
-      sx={{ listStyle: "none", m: 0, mt: 1, p: 0, display: "grid", gridTemplateColumns: { sm: "1fr 1fr" }, columnGap: 3 }}
+      sx={{
+        listStyle: "none",
+        m: 0,
+        mt: 1,
+        p: 0,
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "1fr 1fr" },
+        columnGap: 3,
+      }}
     >
       {session.items.map((item, i) => (
         <Box component="li" key={item.id} sx={{ borderBottom: "1px solid", borderColor: "line" }}>

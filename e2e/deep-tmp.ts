@@ -1,0 +1,10 @@
+import { chromium } from "@playwright/test";
+import { BROWSER, signIn } from "./browser";
+const browser = await chromium.launch(BROWSER);
+const page = await (await browser.newContext({ baseURL: "http://127.0.0.1:4401", viewport: { width: 390, height: 844 } })).newPage();
+await signIn(page);
+const crews = await (await page.request.get("/api/crews")).json();
+const roof = crews.find((c: any) => c.name.startsWith("Ridgeline")).id;
+await page.goto(`/crews/${roof}/work`); await page.waitForTimeout(2500);
+console.log(await page.evaluate(() => { const out: string[] = []; for (const e of document.querySelectorAll("#root *")) { const r = e.getBoundingClientRect(); if (e.scrollWidth > e.clientWidth + 1 && getComputedStyle(e).overflowX === "visible" && e.clientWidth > 0 && ![...e.children].some((c) => c.scrollWidth > c.clientWidth + 1 && c.clientWidth > 0)) out.push(`${e.tagName} ${e.className} "${(e.textContent ?? "").slice(0, 40)}" sw=${e.scrollWidth} cw=${e.clientWidth} right=${r.right}`); } return out.slice(0, 20).join("\n"); }));
+await browser.close();

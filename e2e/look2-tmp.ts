@@ -1,0 +1,17 @@
+import { chromium } from "@playwright/test";
+import { BROWSER, signIn } from "./browser";
+const base = "http://127.0.0.1:4401";
+const browser = await chromium.launch(BROWSER);
+const desk = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } });
+const page = await desk.newPage();
+page.on("console", (m) => m.type() === "error" && console.log("console", m.text()));
+await signIn(page);
+const crews = await (await desk.request.get("/api/crews")).json();
+const crew = crews.find((c: any) => /oyster/i.test(c.name));
+const shot = (name: string) => page.screenshot({ path: `/tmp/shot-${name}.png` });
+await page.goto("/practice"); await page.waitForTimeout(1500);
+await page.getByRole("region", { name: "Languages" }).scrollIntoViewIfNeeded(); await page.evaluate(() => scrollTo(0, document.querySelector('[aria-label="Languages"]')!.getBoundingClientRect().top + scrollY - 20)); await page.waitForTimeout(300); await shot("a-practice");
+await page.goto("/practice/texts/ar"); await page.waitForTimeout(1500); await page.getByLabel("Find a text").fill("wrist"); await page.waitForTimeout(500); await shot("b-texts");
+await page.goto(`/crews/${crew.id}/people`); await page.waitForTimeout(2000); await shot("c-people");
+await page.getByRole("button", { name: "Idris Kettle" }).click(); await page.waitForTimeout(600); await shot("d-person");
+await browser.close();

@@ -1,0 +1,12 @@
+/** What somebody may take part in, in a word or two. */
+import type { Participation } from "@kind-grip/core/safety";
+import { t } from "../base/words";
+
+/** In a few words and without any reason: reasons are on the page of who is held out. */
+export function takesPart(participation: Participation | undefined): string {
+  if (!participation) return "everything";
+  if (participation.heldOut) return t("held out");
+  const out = participation.outOf.length > 0;
+  const limited = participation.shortOfEndDeg !== null || participation.cappedRegions.length > 0;
+  return out ? t("not every item") : limited ? t("everything, with limits") : t("everything");
+}

@@ -1,0 +1,83 @@
+/** Fields and texts for somebody used to pounds and twelve hours: shown and typed in theirs, kept in kilograms and 24 hours. */
+import { AMERICAN } from "../testing/in-pounds";
+import { screen } from "@testing-library/react";
+import { DateTime } from "luxon";
+import { useState } from "react";
+import { METRIC } from "@kind-grip/core/units";
+import { dateText, timeText, wholeDayText } from "../base/dates";
+import { massText, MEASURES, takeMeasures } from "../base/measures";
+import { showPage } from "../testing/screen";
+import { AmountField } from "./AmountField";
+import { TimeField } from "./TimeField";
+
+const kept: unknown[] = [];
+beforeEach(() => void kept.splice(0));
+
+function Mass() {
+  const [kg, setKg] = useState<number | null>(1.5);
+  const take = (next: number | null) => {
+    setKg(next);
+    kept.push(next);
+  };
+  return (
+    <AmountField label="Each" quantity="mass" value={kg} onChange={take} problem={Number.isNaN(kg) ? "must be a number" : undefined} />
+  );
+}
+function Start() {
+  const [time, setTime] = useState("14:30");
+  const take = (next: string) => {
+    setTime(next);
+    kept.push(next);
+  };
+  return <TimeField label="Starts" value={time} onChange={take} />;
+}
+
+it.each([
+  ["5", 2.268],
+  ["2 kg", 2],
+  ["", null],
+])("a mass typed as %j is kept as %j kg", async (typed, kg) => {
+  const { user } = showPage(<Mass />);
+  const field = screen.getByRole("textbox", { name: "Each" });
+  expect(field).toHaveValue("3.31");
+  await user.clear(field);
+  if (typed) await user.type(field, typed);
+  expect(kept.at(-1)).toBe(kg);
+});
+
+it("what is no mass is said, and stays as it was typed", async () => {
+  const { user } = showPage(<Mass />);
+  const field = screen.getByRole("textbox", { name: "Each" });
+  await user.clear(field);
+  await user.type(field, "heavy");
+  await user.tab();
+  expect(field).toHaveValue("heavy");
+  expect(screen.getByText("must be a number")).toBeInTheDocument();
+});
+
+it("a time is shown and typed with twelve hours, and kept with 24", async () => {
+  const { user } = showPage(<Start />);
+  const field = screen.getByRole("textbox", { name: "Starts" });
+  expect(field).toHaveValue("2:30 pm");
+  await user.clear(field);
+  await user.type(field, "7:15 pm{Enter}");
+  expect([kept, (field as HTMLInputElement).value]).toEqual([["19:15"], "7:15 pm"]);
+});
+
+it("texts tell it their way", () => {
+  const at = DateTime.fromISO("2026-03-05T14:05", { zone: "utc" });
+  expect([massText(1.5), dateText(at, "cccc d LLLL, HH:mm"), wholeDayText("2026-03-05"), timeText(at.toMillis(), "utc")]).toEqual([
+    "3.3 lb",
+    "Thursday March 5, 2:05 PM",
+    "Mar 5 2026",
+    "2:05 pm",
+  ]);
+});
+
+it("somebody used to something else gets the page anew, once", () => {
+  const reload = jest.fn();
+  expect([takeMeasures(AMERICAN, reload), takeMeasures(MEASURES, reload)]).toEqual([false, false]);
+  expect(takeMeasures(METRIC, reload)).toBe(true);
+  expect(reload).toHaveBeenCalledTimes(1);
+  expect(JSON.parse(localStorage.getItem("kind-grip-measures")!)).toEqual(METRIC);
+});
