@@ -55,8 +55,10 @@ for (const round of [1, 2])
       checkIns: { personId: string; day: string }[];
     };
     const asked = new Set(checkIns.filter(({ day }) => day === "2026-03-26").map(({ personId }) => personId));
-    const free = people.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
-    const other = people.find(({ id }) => asked.has(id))!.name;
+    const entries = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as { id: string; language: string | null }[];
+    const english = people.filter(({ id }) => entries.find((each) => each.id === id)!.language === null);
+    const free = english.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
+    const other = english.find(({ id }) => asked.has(id))!.name;
     const names = [free[0]!, other] as const;
 
     await test.step("plan the night for groups; a pin stays; use it", async () => {

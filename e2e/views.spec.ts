@@ -113,10 +113,33 @@ async function look(page: Page, address: string, dim: boolean): Promise<void> {
     expect.soft((await axeViolationsOn(page, runOnly)).map((problem) => `${address}, ${floor}: ${problem}`)).toEqual([]);
   await check("bright", WCAG);
   if (!dim) return;
+  await narrow(page, address);
   const floor = (name: string) => page.evaluate((value) => document.documentElement.setAttribute("data-floor", value), name);
   await floor("dark");
   await check("dim", { type: "rule", values: ["color-contrast"] });
   await floor("light");
+}
+
+const NARROW = [390, 320] as const;
+const TALL = 7000;
+/** What a width can change: everything else was looked at in the wide window. */
+const NARROW_RULES: RunOnly = { type: "rule", values: ["target-size", "color-contrast", "scrollable-region-focusable"] };
+
+/** On the telephone of a trainer on the floor: nothing runs out of the page sideways, and what is pressed is large enough. */
+async function narrow(page: Page, address: string): Promise<void> {
+  const wide = page.viewportSize()!;
+  if (wide.width <= NARROW[0]) return;
+  for (const width of NARROW) {
+    await page.setViewportSize({ width, height: wide.height });
+    const over = () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    await expect.soft(async () => expect([address, width, await over()]).toEqual([address, width, 0])).toPass({ timeout: 3000 });
+    if (width !== NARROW[0]) continue;
+    // So tall that nothing lies under the bar at its foot; a run fills whatever window there is.
+    if (!address.includes("/run/")) await page.setViewportSize({ width, height: TALL });
+    const problems = await axeViolationsOn(page, NARROW_RULES, true);
+    expect.soft(problems.map((problem) => `${address}, ${width} px: ${problem}`)).toEqual([]);
+  }
+  await page.setViewportSize(wide);
 }
 
 /** Moves within the application as a link does. */

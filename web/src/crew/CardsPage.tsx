@@ -5,11 +5,14 @@ import { toString } from "qrcode";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
+import { LANGUAGE_FACTS, languageOf, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Card } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { crewApi } from "./api";
-import { problemOf } from "../base/api";
+import { problemOf, serverApi } from "../base/api";
+import { FaceOf } from "../base/language";
+import { useWordsIn } from "../base/library";
 import { useNow } from "../base/now";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -20,6 +23,7 @@ export default function CardsPage() {
   const crew = useCrew();
   const people = crewApi.usePeopleQuery(crew.id);
   const access = crewApi.useAccessQuery(crew.id);
+  const { data: me } = serverApi.useMeQuery();
   const [issue, { data: issued, isLoading, error }] = crewApi.useIssueCardsMutation();
   const [withdraw, withdrawing] = crewApi.useWithdrawAccessMutation();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -54,7 +58,13 @@ export default function CardsPage() {
           </Alert>
           <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(330px, 1fr))", gap: 2 }}>
             {issued.cards.map((card) => (
-              <CardFace key={card.personId} card={card} code={issued.code} crewName={crew.name} />
+              <CardFace
+                key={card.personId}
+                card={card}
+                code={issued.code}
+                crewName={crew.name}
+                language={languageOf(people.data?.find(({ id }) => id === card.personId)?.language, crew.language, me?.account?.language)}
+              />
             ))}
           </Box>
         </>
@@ -130,7 +140,16 @@ export default function CardsPage() {
   );
 }
 
-function CardFace({ card, code, crewName }: { card: Card; code: string; crewName: string }) {
+interface CardFaceProps {
+  card: Card;
+  code: string;
+  crewName: string;
+  /** Of whom it is for. */
+  language: Language;
+}
+
+function CardFace({ card, code, crewName, language }: CardFaceProps) {
+  const words = useWordsIn(language);
   const [square, setSquare] = useState("");
   const address = `${location.origin}/me/sign-in#card=${card.token}`;
   useEffect(() => {
@@ -162,16 +181,18 @@ function CardFace({ card, code, crewName }: { card: Card; code: string; crewName
         sx={{ bgcolor: "#fff", p: 0.75, "& svg": { display: "block", width: "100%" } }}
         dangerouslySetInnerHTML={{ __html: square }}
       />
-      <Box>
+      <Box lang={language} dir={LANGUAGE_FACTS[language].direction}>
+        <FaceOf language={language} />
         <Typography sx={{ fontWeight: 750, fontSize: "1.15rem", lineHeight: 1.2 }}>{card.name}</Typography>
         <Typography sx={{ color: "text.secondary" }}>{crewName}</Typography>
         <Typography sx={{ mt: 0.5 }}>
-          {t("Code")} <strong>{code}</strong>
+          {words.member("code")} <strong dir="ltr">{code}</strong>
           <br />
-          {t("PIN")} <strong>{card.pin}</strong>
+          {words.member("pin")} <strong dir="ltr">{card.pin}</strong>
           <br />
-          {`${location.host}/me`}
+          <span dir="ltr">{`${location.host}/me`}</span>
         </Typography>
+        <Typography sx={{ mt: 0.5, fontSize: "0.9rem", lineHeight: 1.3 }}>{words.member("cardHelp")}</Typography>
       </Box>
     </Box>
   );

@@ -41,7 +41,9 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
         bgcolor: "background.default",
       }}
     >
-      <Box sx={{ display: "flex", alignItems: "center", gap: 2, px: 3, py: 1 }}>
+      <Box
+        sx={{ display: "flex", flexWrap: { xs: "wrap", md: "nowrap" }, alignItems: "center", columnGap: 2, px: { xs: 1.5, md: 3 }, py: 1 }}
+      >
         <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>
           <InLanguage words={words} text={words.sessionName(session)} />
         </Typography>
@@ -196,7 +198,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           variant="outlined"
           onClick={run.easeAll}
           startIcon={<ChevronsDown size={22} />}
-          sx={{ minHeight: 60, ml: 3 }}
+          sx={{ minHeight: 60, ml: { md: 3 } }}
           title={t("Everybody one form easier (E)")}
         >
           {t("Easier for all")}
@@ -296,7 +298,7 @@ function ItemTrack({ run }: { run: RunScreenProps["run"] }) {
       aria-valuemin={0}
       aria-valuemax={Math.round(timeline.totalSec)}
       aria-valuenow={Math.round(atSec)}
-      sx={{ flex: 1, display: "flex", gap: "3px", height: 12, mx: 2 }}
+      sx={{ flex: 1, minWidth: 80, display: "flex", gap: "3px", height: 12, mx: { xs: 0, md: 2 } }}
     >
       {timeline.items.map((span) => {
         const length = span.endSec - span.startSec;

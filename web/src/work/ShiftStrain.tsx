@@ -1,5 +1,5 @@
 /** What a shift comes to for each hand: a bar to scale, its tasks in it, the line at which strain is read as raised. */
-import { Box, Typography } from "@mui/material";
+import { Box, Typography, useMediaQuery } from "@mui/material";
 import { RAISED_STRAIN, shiftStrain, STRAIN_SOURCE, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { sideWord, t } from "../base/words";
@@ -7,9 +7,13 @@ import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
 import { strainText } from "./strain-text";
 
+/** Share of a narrow bar from which a part is wide enough to be pressed; the task is chosen from the list of tasks as well. */
+const LEAST_PRESSED = 0.17;
+
 export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; onTask?(taskId: string): void }) {
   const hands = HAND_SIDES.map((side) => ({ side, strain: shiftStrain(work, day, side) }));
   const scale = Math.max(RAISED_STRAIN * 1.6, ...hands.map(({ strain }) => strain.value * 1.06));
+  const narrow = useMediaQuery("(max-width: 599.95px)");
   return (
     <Box component="section" aria-label={t("Strain of the shift")}>
       {hands.map(({ side, strain }) => {
@@ -37,50 +41,57 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
               }}
             >
               <Box sx={{ display: "flex", height: "100%", borderRadius: 1.5, overflow: "hidden" }}>
-                {strain.parts.map(({ of, adds }) => (
-                  <Box
-                    className="keeps-colour"
-                    key={of.task.id}
-                    component={onTask ? "button" : "div"}
-                    type={onTask ? "button" : undefined}
-                    onClick={onTask && (() => onTask(of.task.id))}
-                    aria-label={
-                      onTask &&
-                      t("{{name}} adds {{adds}} to the {{side}} hand", { name: of.task.name, adds: adds.toFixed(1), side: sideWord(side) })
-                    }
-                    title={t("{{name}}: {{index}} by itself over {{hours}} h, adds {{adds}}", {
-                      name: of.task.name,
-                      index: of.index.toFixed(1),
-                      hours: of.hours.toFixed(1),
-                      adds: adds.toFixed(1),
-                    })}
-                    sx={{
-                      width: `${(adds / scale) * 100}%`,
-                      bgcolor: `hand.${side}`,
-                      color: "hand.on",
-                      border: 0,
-                      borderRight: "2px solid",
-                      borderColor: "background.paper",
-                      px: 0.75,
-                      font: "inherit",
-                      fontWeight: 650,
-                      fontSize: "0.95rem",
-                      textAlign: "left",
-                      whiteSpace: "nowrap",
-                      overflow: "hidden",
-                      textOverflow: "ellipsis",
-                      display: "flex",
-                      alignItems: "center",
-                      cursor: onTask ? "pointer" : "default",
-                    }}
-                  >
-                    {adds / scale > 0.05 && (
-                      <Box component="span" sx={{ overflow: "hidden", textOverflow: "ellipsis" }}>
-                        {of.task.name}
-                      </Box>
-                    )}
-                  </Box>
-                ))}
+                {strain.parts.map(({ of, adds }) => {
+                  const choose = narrow && adds / scale < LEAST_PRESSED ? undefined : onTask;
+                  return (
+                    <Box
+                      className="keeps-colour"
+                      key={of.task.id}
+                      component={choose ? "button" : "div"}
+                      type={choose ? "button" : undefined}
+                      onClick={choose && (() => choose(of.task.id))}
+                      aria-label={
+                        choose &&
+                        t("{{name}} adds {{adds}} to the {{side}} hand", {
+                          name: of.task.name,
+                          adds: adds.toFixed(1),
+                          side: sideWord(side),
+                        })
+                      }
+                      title={t("{{name}}: {{index}} by itself over {{hours}} h, adds {{adds}}", {
+                        name: of.task.name,
+                        index: of.index.toFixed(1),
+                        hours: of.hours.toFixed(1),
+                        adds: adds.toFixed(1),
+                      })}
+                      sx={{
+                        width: `${(adds / scale) * 100}%`,
+                        bgcolor: `hand.${side}`,
+                        color: "hand.on",
+                        border: 0,
+                        borderRight: "2px solid",
+                        borderColor: "background.paper",
+                        px: 0.75,
+                        font: "inherit",
+                        fontWeight: 650,
+                        fontSize: "0.95rem",
+                        textAlign: "left",
+                        whiteSpace: "nowrap",
+                        overflow: "hidden",
+                        textOverflow: "ellipsis",
+                        display: "flex",
+                        alignItems: "center",
+                        cursor: choose ? "pointer" : "default",
+                      }}
+                    >
+                      {adds / scale > 0.05 && (
+                        <Box component="span" sx={{ overflow: "hidden", textOverflow: "ellipsis" }}>
+                          {of.task.name}
+                        </Box>
+                      )}
+                    </Box>
+                  );
+                })}
               </Box>
               <Box
                 aria-hidden
