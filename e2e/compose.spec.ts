@@ -154,7 +154,7 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
 
   await test.step("the sheets", async () => {
     await expect(page.getByText("Saved", { exact: true })).toBeVisible();
-    const [sheet] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Hand-out" }).click()]);
+    const [sheet] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Hand-out", exact: true }).click()]);
     expect(sheet.suggestedFilename()).toMatch(/\.pdf$/);
     await toStep(page, "People");
   });

@@ -125,7 +125,7 @@ test("find a movement, play it, make an own one, use it in a session, print it",
         .first(),
     ).toBeVisible();
     await expect(page.getByText("Saved", { exact: true }).first()).toBeVisible();
-    const [paper] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Hand-out" }).click()]);
+    const [paper] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name: "Hand-out", exact: true }).click()]);
     const pdf = readFileSync(await paper.path());
     expect(pdf.subarray(0, 5).toString()).toBe("%PDF-");
     expect(pdf.length).toBeGreaterThan(60_000);

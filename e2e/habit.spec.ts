@@ -1,6 +1,6 @@
 /**
  * From plan to habit: a day of the oyster line's night week is planned for groups, led, followed on two phones of which one is offline,
- * checked in, decided and reported. Twice in a row, with the same result.
+ * checked in, decided and reported.
  */
 import { readFileSync } from "node:fs";
 import { expect, test, type Browser, type Page } from "@playwright/test";
@@ -42,8 +42,24 @@ async function noSerious(page: Page, where: string): Promise<void> {
   expect((await axeViolationsOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
 }
 
-for (const round of [1, 2])
-  test(`a night of the oyster line, planned, led, followed, checked in, decided and reported, ${round} of 2`, async ({ page, browser }) => {
+/** Their phones are gone through in English, whatever the demo has them read. */
+async function readsEnglish(page: Page, crewId: string, names: readonly string[]): Promise<void> {
+  const { csrfToken } = (await (await page.request.get("/api/me")).json()) as { csrfToken: string };
+  const people = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as Record<string, string>[];
+  for (const { id, version, ...person } of people.filter(({ name }) => names.includes(name!))) {
+    const data = { version, person: { ...person, language: null } };
+    const answer = await page.request.put(`/api/crews/${crewId}/people/${id}`, { headers: { "x-csrf-token": csrfToken }, data });
+    expect(answer.status()).toBe(200);
+  }
+}
+
+/** Twice in a row with the same result in the long form: `JOURNEY_ROUNDS=2 npm run test:e2e`. */
+const ROUNDS = Number(process.env.JOURNEY_ROUNDS ?? 1);
+for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
+  test(`a night of the oyster line, planned, led, followed, checked in, decided and reported, ${round} of ${ROUNDS}`, async ({
+    page,
+    browser,
+  }) => {
     await signIn(page);
     const crews = (await (await page.request.get("/api/crews")).json()) as { id: string; name: string }[];
     const crewId = crews.find(({ name }) => name.startsWith("Saltmarsh"))!.id;
@@ -55,11 +71,10 @@ for (const round of [1, 2])
       checkIns: { personId: string; day: string }[];
     };
     const asked = new Set(checkIns.filter(({ day }) => day === "2026-03-26").map(({ personId }) => personId));
-    const entries = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as { id: string; language: string | null }[];
-    const english = people.filter(({ id }) => entries.find((each) => each.id === id)!.language === null);
-    const free = english.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
-    const other = english.find(({ id }) => asked.has(id))!.name;
+    const free = people.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
+    const other = people.find(({ id }) => asked.has(id))!.name;
     const names = [free[0]!, other] as const;
+    await readsEnglish(page, crewId, names);
 
     await test.step("plan the night for groups; a pin stays; use it", async () => {
       await page.goto(`/crews/${crewId}/day-plan`);

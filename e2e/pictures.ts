@@ -64,11 +64,21 @@ const PICTURES: Record<string, Picture> = {
       .first()
       .click();
   },
-  run: async (page) => {
-    await goTo(page, "/today");
-    await page.getByRole("link", { name: "Lead it" }).click();
-    await page.getByRole("button", { name: "Start" }).click();
-    for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowRight");
+  run: async (page, crew) => {
+    const crewId = await crew("Saltmarsh");
+    const [program] = (await (await page.request.get(`/api/crews/${crewId}/programs`)).json()) as [
+      { id: string; program: { sessions: { id: string; slot: string }[] } },
+    ];
+    const session = program.program.sessions.find(({ slot }) => slot === "preShift")!;
+    await goTo(page, `/crews/${crewId}/run/${program.id}/${session.id}`);
+    const choose = async (group: string, language: string) =>
+      page.getByRole("radiogroup", { name: group }).getByRole("radio", { name: language }).click();
+    await choose("Language of the screen and the voice", "Español");
+    await choose("Beside it", "Polski");
+    await page.getByRole("button", { name: "Start", exact: true }).click();
+    const now = page.getByRole("button", { name: "Start now" });
+    if (await now.isVisible()) await now.click();
+    for (let i = 0; i < 4; i++) await page.keyboard.press("ArrowRight");
     await page.keyboard.press("l");
     await page.waitForTimeout(2600);
     await page.keyboard.press(" ");
@@ -118,29 +128,10 @@ const PICTURES: Record<string, Picture> = {
     await page.getByText(/^(Proven best|Within [\d.]+ %)/).waitFor();
   },
   phone: async (page, crew) => {
-    const crewId = await crew("Tansy");
-    const people = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as { id: string; name: string }[];
-    await goTo(page, `/crews/${crewId}/people/cards`);
-    await page.getByRole("button", { name: new RegExp(people.at(-1)!.name) }).click();
-    const made = page.waitForResponse((answer) => answer.url().endsWith("/access") && answer.request().method() === "POST");
-    await page.getByRole("button", { name: "Make 1 card" }).click();
-    const { cards } = (await (await made).json()) as { cards: { token: string }[] };
-    const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, serviceWorkers: "block" });
-    await phone.goto(`/me/sign-in#card=${cards[0]!.token}`);
+    const phone = await phoneOf(page, await crew("Tansy"), (names) => names.at(-1)!);
     await phone.getByRole("heading", { name: /^Hello/ }).waitFor();
     await phone.waitForTimeout(2500);
     await phone.screenshot({ path: path.join(folderOf("phone"), "phone.png") });
-    await phone
-      .getByRole("link", { name: "Start", exact: true })
-      .or(phone.getByRole("link", { name: /^Start: / }))
-      .first()
-      .click();
-    await phone.getByRole("button", { name: "Start" }).click();
-    for (let i = 0; i < 1; i++) await phone.getByRole("button", { name: "Skip" }).click();
-    await phone.waitForTimeout(11_000);
-    await phone.getByRole("button", { name: "Pause" }).click();
-    await phone.waitForTimeout(400);
-    await phone.screenshot({ path: path.join(folderOf("phone-follow"), "phone-follow.png") });
     await phone.goto("/me/tell");
     await phone.getByRole("button", { name: "Sharp pain" }).click();
     await phone.getByRole("radio", { name: "Right" }).click();
@@ -150,7 +141,33 @@ const PICTURES: Record<string, Picture> = {
     await phone.screenshot({ path: path.join(folderOf("told"), "told.png") });
     await phone.close();
   },
+  "phone-follow": async (page, crew) => {
+    const phone = await phoneOf(page, await crew("Saltmarsh"), () => "Idris Kettle");
+    await phone.getByRole("link", { name: /^ابدأ/ }).first().click();
+    await phone.getByRole("button", { name: "ابدأ", exact: true }).click();
+    const now = phone.getByRole("button", { name: "ابدأ الآن" });
+    if (await now.isVisible()) await now.click();
+    await phone.getByRole("button", { name: "تخطَّ" }).click();
+    await phone.waitForTimeout(9000);
+    await phone.getByRole("button", { name: "توقف" }).click();
+    await phone.waitForTimeout(400);
+    await phone.screenshot({ path: path.join(folderOf("phone-follow"), "phone-follow.png") });
+    await phone.close();
+  },
 };
+
+/** The phone of somebody in a crew, opened by a new card. */
+async function phoneOf(page: Page, crewId: string, choose: (names: string[]) => string): Promise<Page> {
+  const people = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as { id: string; name: string }[];
+  await goTo(page, `/crews/${crewId}/people/cards`);
+  await page.getByRole("button", { name: new RegExp(choose(people.map(({ name }) => name))) }).click();
+  const made = page.waitForResponse((answer) => answer.url().endsWith("/access") && answer.request().method() === "POST");
+  await page.getByRole("button", { name: "Make 1 card" }).click();
+  const { cards } = (await (await made).json()) as { cards: { token: string }[] };
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, serviceWorkers: "block" });
+  await phone.goto(`/me/sign-in#card=${cards[0]!.token}`);
+  return phone;
+}
 
 async function composed(page: Page, crewId: string): Promise<void> {
   await goTo(page, `/crews/${crewId}/program/compose`);
@@ -193,7 +210,7 @@ for (const name of wanted) {
       return bottom < 0 || top > innerHeight || sheet.firstElementChild !== null;
     }),
   );
-  if (name !== "phone") await page.screenshot({ path: path.join(folderOf(name), `${name}.png`) });
+  if (!name.startsWith("phone")) await page.screenshot({ path: path.join(folderOf(name), `${name}.png`) });
   process.stdout.write(`${name}\n`);
 }
 await browser.close();

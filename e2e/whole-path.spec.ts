@@ -121,7 +121,7 @@ test("from a crew list to a led session and its log", async ({ page }) => {
   });
 
   await test.step("hand it out on paper and as a file, and bring the file in again", async () => {
-    const pdf = await downloaded(page, () => page.getByRole("button", { name: "Hand-out" }).click());
+    const pdf = await downloaded(page, () => page.getByRole("button", { name: "Hand-out", exact: true }).click());
     expect(pdf.subarray(0, 5).toString()).toBe("%PDF-");
     await page.getByRole("button", { name: "More", exact: true }).click();
     const file = await downloaded(page, () => page.getByRole("menuitem", { name: /Save as a file/ }).click());

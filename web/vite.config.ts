@@ -47,7 +47,12 @@ export default defineConfig({
         display: "standalone",
         background_color: "#F6F2E9",
         theme_color: "#17594F",
-        icons: [{ src: "/mark.svg", sizes: "any", type: "image/svg+xml" }],
+        icons: [
+          { src: "/mark.svg", sizes: "any", type: "image/svg+xml" },
+          { src: "/icon-192.png", sizes: "192x192", type: "image/png" },
+          { src: "/icon-512.png", sizes: "512x512", type: "image/png" },
+          { src: "/icon-maskable-512.png", sizes: "512x512", type: "image/png", purpose: "maskable" },
+        ],
       },
       workbox: {
         globPatterns: ["**/*.{html,js,css,woff2,svg}"],

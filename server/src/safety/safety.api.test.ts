@@ -288,6 +288,7 @@ const CHANGING: Record<string, "tried above" | "no item for a person"> = {
   "post /api/member/sign-in": "no item for a person",
   "post /api/programs/:programId/restore": "no item for a person",
   "delete /api/programs/:programId": "no item for a person",
+  "put /api/member/language": "no item for a person",
   "put /api/crews/:crewId/plan/:weekStart": "tried above",
   "delete /api/me/sessions/:sessionId": "no item for a person",
 };

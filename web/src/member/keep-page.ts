@@ -2,6 +2,8 @@
 export function keepPage(): void {
   if (!("serviceWorker" in navigator) || import.meta.env.DEV) return;
   void navigator.serviceWorker.register("/sw.js", { scope: "/me" }).catch(() => undefined);
+  // What waits to be sent is not cleared away when the device is short of room.
+  void navigator.storage?.persist?.().catch(() => undefined);
 }
 
 /** Where the worker keeps what not every phone needs: a language, its face (vite.config.ts). */

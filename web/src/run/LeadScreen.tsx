@@ -165,7 +165,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
       {switches.sound.captions && (
         <Caption text={run.caption} size="min(2.2vw, 4.2vh)" sx={{ px: 3, borderTop: "2px solid", borderColor: "line" }} />
       )}
-      <NameStrip people={people} participations={participations} run={run} item={item} onMark={onMark} />
+      <NameStrip people={people} participations={participations} run={run} item={item} theirWords={words} onMark={onMark} />
 
       <Box
         sx={{

@@ -5,18 +5,24 @@ import { easierForm } from "@kind-grip/core/library";
 import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
 import type { Item } from "@kind-grip/core/session";
+import type { Words } from "@kind-grip/core/language";
 import { t } from "../base/words";
 import { useLibrary, useOwnWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { InLanguage } from "./InLanguage";
 import { MARK_NAMES } from "./mark-names";
 import { shortDose } from "./short-dose";
 import type { RunScreenProps } from "./BeforeRun";
 
-type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & { item: Item };
+type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & {
+  item: Item;
+  /** In which each reads their own form. */
+  theirWords: Words;
+};
 
-export function NameStrip({ people, participations, run, item, onMark }: NameStripProps) {
+export function NameStrip({ people, participations, run, item, theirWords, onMark }: NameStripProps) {
   const library = useLibrary();
   const words = useOwnWords();
   const dispatch = useAppDispatch();
@@ -68,11 +74,14 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
               {person.name}
             </Box>
             {theirs && (
-              <Box component="span">
-                {form !== item.formId || !theirs.dose
-                  ? words.formName(item.movementId, form!).toLowerCase()
-                  : shortDose(words, theirs.dose)}
-              </Box>
+              <InLanguage
+                words={theirWords}
+                text={
+                  form !== item.formId || !theirs.dose
+                    ? theirWords.within(theirWords.formName(item.movementId, form!))
+                    : shortDose(theirWords, theirs.dose)
+                }
+              />
             )}
           </ButtonBase>
         );
@@ -92,7 +101,7 @@ export function NameStrip({ people, participations, run, item, onMark }: NameStr
             setOpen(null);
           }}
         >
-          {easier ? t("Easier: {{name}}", { name: words.formName(movement.id, easier.id).toLowerCase() }) : t("Already the easiest form")}
+          {easier ? t("Easier: {{name}}", { name: words.within(words.formName(movement.id, easier.id)) }) : t("Already the easiest form")}
         </MenuItem>
         <Divider />
         {MARKS.map((kind) => (
