@@ -29,3 +29,14 @@ export async function signIn(page: Page, account = DEMO): Promise<void> {
 export async function toStep(page: Page, name: string): Promise<void> {
   await page.getByRole("navigation", { name: "Steps of this crew" }).getByRole("link", { name }).click();
 }
+
+/** Sets what some of a crew read; null for what the crew does. The demo's people are shared by all journeys. */
+export async function haveRead(page: Page, crewId: string, names: readonly string[], language: string | null): Promise<void> {
+  const { csrfToken } = (await (await page.request.get("/api/me")).json()) as { csrfToken: string };
+  const people = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as Record<string, string>[];
+  for (const { id, version, ...person } of people.filter(({ name }) => names.includes(name!))) {
+    const data = { version, person: { ...person, language } };
+    const answer = await page.request.put(`/api/crews/${crewId}/people/${id}`, { headers: { "x-csrf-token": csrfToken }, data });
+    if (!answer.ok()) throw new Error(`the language of ${person.name} could not be set: ${answer.status()}`);
+  }
+}

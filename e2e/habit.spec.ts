@@ -4,7 +4,7 @@
  */
 import { readFileSync } from "node:fs";
 import { expect, test, type Browser, type Page } from "@playwright/test";
-import { signIn, toStep } from "./browser";
+import { haveRead, signIn, toStep } from "./browser";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 
 interface Phone {
@@ -42,17 +42,6 @@ async function noSerious(page: Page, where: string): Promise<void> {
   expect((await axeViolationsOn(page, WCAG)).map((problem) => `${where}: ${problem}`)).toEqual([]);
 }
 
-/** Their phones are gone through in English, whatever the demo has them read. */
-async function readsEnglish(page: Page, crewId: string, names: readonly string[]): Promise<void> {
-  const { csrfToken } = (await (await page.request.get("/api/me")).json()) as { csrfToken: string };
-  const people = (await (await page.request.get(`/api/crews/${crewId}/people`)).json()) as Record<string, string>[];
-  for (const { id, version, ...person } of people.filter(({ name }) => names.includes(name!))) {
-    const data = { version, person: { ...person, language: null } };
-    const answer = await page.request.put(`/api/crews/${crewId}/people/${id}`, { headers: { "x-csrf-token": csrfToken }, data });
-    expect(answer.status()).toBe(200);
-  }
-}
-
 /** Twice in a row with the same result in the long form: `JOURNEY_ROUNDS=2 npm run test:e2e`. */
 const ROUNDS = Number(process.env.JOURNEY_ROUNDS ?? 1);
 for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
@@ -74,7 +63,8 @@ for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
     const free = people.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
     const other = people.find(({ id }) => asked.has(id))!.name;
     const names = [free[0]!, other] as const;
-    await readsEnglish(page, crewId, names);
+    // Their phones are gone through in English, whatever the demo has them read.
+    await haveRead(page, crewId, names, null);
 
     await test.step("plan the night for groups; a pin stays; use it", async () => {
       await page.goto(`/crews/${crewId}/day-plan`);

@@ -3,7 +3,7 @@
  * by Arabic words and figures alone. And a hand-out in each language.
  */
 import { expect, test, type Page } from "@playwright/test";
-import { signIn } from "./browser";
+import { haveRead, signIn } from "./browser";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 
 const LANGUAGES = ["en", "es", "de", "pl", "ar"];
@@ -31,6 +31,7 @@ async function noSerious(page: Page, where: string): Promise<void> {
 test("from the card to session, check-in, report and progress, by Arabic words and figures alone", async ({ page, browser }) => {
   await signIn(page);
   const { crewId } = await oysterLine(page);
+  await haveRead(page, crewId, ["Idris Kettle"], "ar");
   await page.goto(`/crews/${crewId}/people/cards`);
   await page.getByRole("button", { name: /^Idris Kettle/ }).click();
   const made = page.waitForResponse((answer) => answer.url().endsWith("/access") && answer.request().method() === "POST");
