@@ -109,3 +109,16 @@ describe("a crew", () => {
     expect([0.1, 40, 0, 40.5].map((massKg) => ok({ kit: [{ kind: "dumbbell", massKg, count: 1 }] }))).toEqual([true, true, false, false]);
   });
 });
+
+it.each([
+  ["pl", "pl"],
+  ["es-MX", "es"],
+  ["Polish", "pl"],
+  ["العربية", "ar"],
+  ["", null],
+  ["Klingon", undefined],
+])("a language written %j in a roster is %s", (cell, language) => {
+  const [row] = read(`Name,Language\nAda Moss,${cell}`);
+  expect(row!.person?.language).toBe(language);
+  expect(row!.problems.map(({ field }) => field)).toEqual(language === undefined ? ["language"] : []);
+});

@@ -120,7 +120,7 @@ describe("people", () => {
     await trainer.send("post", `/api/crews/${id}/people`, { people: samplePeople(1, { name: "=1+1, Ørsted", badge: null }) });
     const { text, headers } = await trainer.get(`/api/crews/${id}/people.csv`);
     expect(headers["content-type"]).toMatch(/text\/csv/);
-    expect(text).toContain("name,badge,handedness,startedOn,leftOn");
+    expect(text).toContain("name,badge,handedness,startedOn,leftOn,language");
     expect(text).toContain(`"'=1+1, Ørsted",,right,2024-01-01,`);
   });
 });

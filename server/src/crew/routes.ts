@@ -185,8 +185,8 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
       const crew = await crewOf(db, caller, params.crewId);
       const people = await listPeople(db, caller, params.crewId);
       const csv = writeCsv(
-        ["name", "badge", "handedness", "startedOn", "leftOn"],
-        people.map((person) => [person.name, person.badge, person.handedness, person.startedOn, person.leftOn]),
+        ["name", "badge", "handedness", "startedOn", "leftOn", "language"],
+        people.map((person) => [person.name, person.badge, person.handedness, person.startedOn, person.leftOn, person.language]),
       );
       sendFile(response, `${crew.name} people.csv`, "text/csv", csv);
     },

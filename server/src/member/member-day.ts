@@ -190,7 +190,8 @@ export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<
 }
 
 /** What a crew member reads from now on; null for what their crew reads. A trainer who has the person open meanwhile sees it first. */
-export async function chooseLanguage({ models }: Db, { accountId }: Caller, language: Language | null): Promise<void> {
-  await models.Person.increment({ version: 1 }, { where: { id: accountId } });
-  await models.Person.update({ language }, { where: { id: accountId } });
+export async function chooseLanguage({ sequelize }: Db, { accountId }: Caller, language: Language | null): Promise<void> {
+  await sequelize.query("UPDATE people SET language = :language, version = version + 1 WHERE id = :accountId", {
+    replacements: { language, accountId },
+  });
 }

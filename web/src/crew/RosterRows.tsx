@@ -41,7 +41,7 @@ export function RowsTable({ rows }: { rows: RosterRow[] }) {
       valueGetter: (_, row) => (row.person ? 0 : 1),
       renderCell: ({ row }) => (row.person ? <State good /> : <State good={false} />),
     },
-    ...(["name", "badge", "handedness", "startedOn", "leftOn"] as const).map((field): GridColDef<RosterRow> => ({
+    ...(["name", "badge", "handedness", "startedOn", "leftOn", "language"] as const).map((field): GridColDef<RosterRow> => ({
       field,
       headerName: FIELD_NAMES[field],
       flex: field === "name" ? 1.5 : 1,
