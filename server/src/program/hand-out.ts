@@ -1,14 +1,15 @@
 /** The hand-out: one page a session, large enough to read at arm's length. */
-import { LANGUAGE_FACTS, wordsOf, type Words } from "@kind-grip/core/language";
+import { wordsOf, type Words } from "@kind-grip/core/language";
 import { stage, type Library } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { clockText } from "@kind-grip/core/units";
 import { mapValues } from "es-toolkit";
-import type { Column, Content, Margins, TDocumentDefinitions } from "pdfmake/interfaces";
+import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
-import { rightToLeft, type Piece } from "../http/pdf-text";
+import type { Piece } from "../http/pdf-text";
+import { inkOf } from "./ink";
 
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
 const FULL_SIZE_ITEMS = 6.4;
@@ -310,31 +311,6 @@ function entry(sheet: Sheet, { words, names }: Leaf, item: Item, index: number, 
 /** No line ends between a number and its unit. */
 function unitsKept(text: string): string {
   return text.replace(/(\p{Nd}) (s|ث)(?!\p{L})/gu, "$1\u00a0$2");
-}
-
-/** How a page is written: from left to right or from right to left. */
-interface Ink {
-  /** Columns, the first one where reading begins. */
-  inOrder(columns: Column[]): Column[];
-  /** @param end at the far end of its column */
-  text(pieces: readonly Piece[], place: { fontSize: number; width: number; margin?: Margins; end?: boolean; id?: string }): Content;
-}
-
-const LEFT_TO_RIGHT: Ink = {
-  inOrder: (columns) => columns,
-  text: (pieces, { fontSize, margin, end, id }) => ({ id, text: [...pieces], fontSize, margin, ...(end && { alignment: "right" }) }),
-};
-
-const RIGHT_TO_LEFT: Ink = {
-  inOrder: (columns) => [...columns].reverse(),
-  text: (pieces, { fontSize, width, margin, end, id }) => ({
-    stack: rightToLeft(pieces, width, fontSize, end ? "left" : "right").map((line, i) => (i === 0 ? Object.assign(line, { id }) : line)),
-    margin,
-  }),
-};
-
-function inkOf({ language }: Words): Ink {
-  return LANGUAGE_FACTS[language].direction === "rtl" ? RIGHT_TO_LEFT : LEFT_TO_RIGHT;
 }
 
 /** The name of an item's figure on this paper. */

@@ -1,11 +1,10 @@
 /** During a run: what now, which side, how many left, what next; names with their own form. Read from five metres. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
-import { useEffect } from "react";
 import { clockText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
-import { LANGUAGE_FACTS, type Words } from "@kind-grip/core/language";
+import { LANGUAGE_FACTS } from "@kind-grip/core/language";
 import { FaceOf } from "../base/language";
 import { useOwnWords } from "../base/library";
 import { InLanguage } from "./InLanguage";
@@ -13,10 +12,13 @@ import type { RunScreenProps } from "./BeforeRun";
 import { Caption } from "./Caption";
 import { countOf, cueOf, SIDE_LETTER } from "./count";
 import { useLetterKeys } from "./letter-keys";
+import { ItemTrack } from "./ItemTrack";
 import { NameStrip } from "./NameStrip";
 import { PaceBar } from "./PaceBar";
 import { RunFigure } from "./RunFigure";
+import { RunSteps } from "./RunSteps";
 import { RunSwitches } from "./RunSwitches";
+import { useRunKeys } from "./use-run-keys";
 
 export function LeadScreen({ people, participations, run, onMark, words, second, ...switches }: RunScreenProps) {
   const own = useOwnWords();
@@ -218,121 +220,4 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
       </Box>
     </Box>
   );
-}
-
-interface RunStepsProps {
-  /** The caption says them; on a low screen there is no room for both. */
-  isShort: boolean;
-  steps: readonly string[];
-  /** The same steps in a second language. */
-  beside: { words: Words; steps: readonly string[] } | null;
-  watch: readonly string[];
-  /** The step that is on now, from 1; 0 when the count is of something else. */
-  now: number;
-}
-
-/** What to do, in short, and the commonest slip. The step that is on now stands out. */
-function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) {
-  return (
-    <Box
-      sx={{
-        mt: 1.5,
-        display: { xs: "none", md: "grid" },
-        gap: 1,
-        minHeight: 0,
-        overflow: "hidden",
-        ...(isShort && { "@media (max-height: 900px)": { display: "none" } }),
-      }}
-    >
-      <Box
-        component="ol"
-        sx={{ listStyle: "none", m: 0, p: 0, fontSize: "min(1.35vw, 2.6vh)", lineHeight: 1.28, display: "grid", gap: "0.4vh" }}
-      >
-        {steps.map((step, i) => (
-          <Box
-            component="li"
-            key={i}
-            sx={{
-              display: "grid",
-              gridTemplateColumns: "1.4em 1fr",
-              fontWeight: now === i + 1 ? 750 : 400,
-              color: now > 0 && now !== i + 1 ? "text.secondary" : "text.primary",
-            }}
-          >
-            <strong>{i + 1}</strong>
-            <span>
-              {step}
-              {beside?.steps[i] && (
-                <Box component="span" sx={{ display: "block", color: "text.secondary", fontWeight: 400 }}>
-                  <InLanguage words={beside.words} text={beside.steps[i]} />
-                </Box>
-              )}
-            </span>
-          </Box>
-        ))}
-      </Box>
-      {watch.length > 0 && (
-        <Typography
-          sx={{
-            fontSize: "min(1.3vw, 2.5vh)",
-            borderInlineStart: "4px solid",
-            borderColor: "warm.main",
-            paddingInlineStart: 1.5,
-            lineHeight: 1.28,
-          }}
-        >
-          {watch.join(" ")}
-        </Typography>
-      )}
-    </Box>
-  );
-}
-
-/** The whole session as a thin track, each item to scale; done, now, to come. */
-function ItemTrack({ run }: { run: RunScreenProps["run"] }) {
-  const { timeline, atSec } = run;
-  return (
-    <Box
-      role="progressbar"
-      aria-label={t("Session")}
-      aria-valuemin={0}
-      aria-valuemax={Math.round(timeline.totalSec)}
-      aria-valuenow={Math.round(atSec)}
-      sx={{ flex: 1, minWidth: 80, display: "flex", gap: "3px", height: 12, mx: { xs: 0, md: 2 } }}
-    >
-      {timeline.items.map((span) => {
-        const length = span.endSec - span.startSec;
-        const share = Math.max(0, Math.min(1, (atSec - span.startSec) / length));
-        return (
-          <Box key={span.itemId} sx={{ flex: length, bgcolor: "line", borderRadius: 1, overflow: "hidden" }}>
-            <Box sx={{ width: `${share * 100}%`, height: "100%", bgcolor: "primary.main" }} />
-          </Box>
-        );
-      })}
-    </Box>
-  );
-}
-
-/** @param letters whether single letters count; the space bar and the arrows always do */
-function useRunKeys(run: RunScreenProps["run"], letters: boolean): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || (event.target as Element).closest?.('[role="menu"]')) return;
-      const key = event.key.toLowerCase();
-      if (key === " ") {
-        if (event.target instanceof HTMLButtonElement && event.target.matches(":focus-visible")) return;
-        run.toggle();
-      } else if (key === "arrowleft") run.back();
-      else if (key === "arrowright") run.skip();
-      else if (!letters) return;
-      else if (key === "l") run.toSide("left");
-      else if (key === "r") run.toSide("right");
-      else if (key === "e") run.easeAll();
-      else if (key === "s") run.stop();
-      else return;
-      event.preventDefault();
-    };
-    addEventListener("keydown", onKey);
-    return () => removeEventListener("keydown", onKey);
-  });
 }
