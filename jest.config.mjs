@@ -13,6 +13,8 @@ const shared = {
   // Packages that are modules only.
   transformIgnorePatterns: ["/node_modules/(?!@apidevtools/|@seriousme/)"],
   testEnvironment: "node",
+  // What is asked of a sandbox's globals is slow; this one is handed to every file, and what computes takes half the time.
+  sandboxInjectedGlobals: ["Math"],
 };
 
 export default {

@@ -1,5 +1,5 @@
 /** Debian's Chromium, and signing in to the demo. */
-import type { LaunchOptions, Page } from "@playwright/test";
+import { expect, type LaunchOptions, type Locator, type Page } from "@playwright/test";
 
 export const BROWSER: LaunchOptions = {
   executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
@@ -28,6 +28,14 @@ export async function signIn(page: Page, account = DEMO): Promise<void> {
 /** Goes to a step of the open crew. */
 export async function toStep(page: Page, name: string): Promise<void> {
   await page.getByRole("navigation", { name: "Steps of this crew" }).getByRole("link", { name }).click();
+}
+
+/** Presses until something comes; the button goes away with the last step, perhaps just while it is being pressed. */
+export async function skipUntil(skip: Locator, there: Locator): Promise<void> {
+  await expect(async () => {
+    if (!(await there.isVisible())) await skip.click({ timeout: 1000 });
+    await expect(there).toBeVisible({ timeout: 300 });
+  }).toPass({ timeout: 60_000, intervals: [0] });
 }
 
 /** Sets what some of a crew read; null for what the crew does. The demo's people are shared by all journeys. */

@@ -2,7 +2,7 @@
 import { execFileSync } from "node:child_process";
 import { writeFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { signIn } from "./browser";
+import { signIn, skipUntil } from "./browser";
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, timezoneId: "Europe/Dublin" };
 const NAME = "Hook and unroll";
@@ -69,8 +69,7 @@ test("a custom movement is made, led, followed on a phone, subscribed to and pri
     await page.goto(`/crews/${crewId}/run/${program!.id}/${session.id}`);
     await page.getByRole("button", { name: "Start", exact: true }).click();
     const next = page.getByRole("button", { name: /^Skip/ });
-    for (let i = 0; i < 12 && !(await page.getByRole("heading", { name: NAME }).isVisible()); i++) await next.click();
-    await expect(page.getByRole("heading", { name: NAME })).toBeVisible();
+    await skipUntil(next, page.getByRole("heading", { name: NAME }));
     await expect(page.locator("[data-place] svg").first()).toBeVisible();
     await page
       .getByRole("button", { name: /Easier/ })
@@ -95,9 +94,7 @@ test("a custom movement is made, led, followed on a phone, subscribed to and pri
     await phone.goto(`/me/session/${session.id}`);
     await expect(phone.getByText(NAME)).toBeVisible();
     await phone.getByRole("button", { name: "Start" }).click();
-    for (let i = 0; i < 12 && !(await phone.getByRole("heading", { name: NAME }).isVisible()); i++)
-      await phone.getByRole("button", { name: "Skip" }).click();
-    await expect(phone.getByRole("heading", { name: NAME })).toBeVisible();
+    await skipUntil(phone.getByRole("button", { name: "Skip" }), phone.getByRole("heading", { name: NAME }));
     await expect(phone.locator("[data-place] svg").first()).toBeVisible();
     await phone.getByRole("button", { name: "Easier" }).click();
     await expect(phone.getByRole("heading", { name: NAME })).toBeVisible();

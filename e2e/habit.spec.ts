@@ -4,7 +4,7 @@
  */
 import { readFileSync } from "node:fs";
 import { expect, test, type Browser, type Page } from "@playwright/test";
-import { haveRead, signIn, toStep } from "./browser";
+import { haveRead, signIn, skipUntil, toStep } from "./browser";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 
 interface Phone {
@@ -30,10 +30,7 @@ async function followAlone(page: Page, name: string, effort: number): Promise<vo
     .getByRole("link", { name: `Start: ${name}` })
     .click();
   await page.getByRole("button", { name: "Start" }).click();
-  for (let i = 0; i < 12; i++) {
-    if (await page.getByRole("heading", { name: "How hard was it?" }).isVisible()) break;
-    await page.getByRole("button", { name: "Skip" }).click();
-  }
+  await skipUntil(page.getByRole("button", { name: "Skip" }), page.getByRole("heading", { name: "How hard was it?" }));
   await page.getByRole("button", { name: String(effort), exact: true }).click();
   await page.getByRole("button", { name: "Keep it" }).click();
 }

@@ -3,7 +3,7 @@
  * by Arabic words and figures alone. And a hand-out in each language.
  */
 import { expect, test, type Page } from "@playwright/test";
-import { haveRead, signIn } from "./browser";
+import { haveRead, signIn, skipUntil } from "./browser";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 
 const LANGUAGES = ["en", "es", "de", "pl", "ar"];
@@ -63,10 +63,7 @@ test("from the card to session, check-in, report and progress, by Arabic words a
     await expect(phone.getByRole("button", { name: "تخطَّ" }).or(again)).toBeVisible();
     if (await again.isVisible()) await again.click();
     await noSerious(phone, "following");
-    for (let i = 0; i < 12; i++) {
-      if (await phone.getByRole("heading", { name: "كم كان الجهد؟" }).isVisible()) break;
-      await phone.getByRole("button", { name: "تخطَّ" }).click();
-    }
+    await skipUntil(phone.getByRole("button", { name: "تخطَّ" }), phone.getByRole("heading", { name: "كم كان الجهد؟" }));
     await phone.getByRole("button", { name: "٣", exact: true }).click();
     await phone.getByRole("button", { name: "احفظ" }).click();
     await expect(phone.getByRole("heading", { name: /^مرحبًا/ })).toBeVisible();

@@ -45,6 +45,15 @@ async function counted(title, script, file, env, read) {
     failures.push(...(counts.names.length > 0 ? counts.names : ["it broke before it could count"]).map((name) => `${title}: ${name}`));
 }
 
+/** The first lines of what went wrong, without the colours of a terminal. */
+const why = (message = "") =>
+  message
+    .replace(/\u001b\[[0-9;]*m/g, "")
+    .split("\n")
+    .slice(0, 14)
+    .map((line) => `\n      ${line}`)
+    .join("");
+
 const jest = (name) => path.join(results, `${name}.json`);
 const jestCounts = ({ numPassedTests, numFailedTests, numFailedTestSuites, testResults }) => ({
   passed: numPassedTests,
@@ -52,14 +61,21 @@ const jestCounts = ({ numPassedTests, numFailedTests, numFailedTestSuites, testR
   names: testResults
     .filter((file) => file.status === "failed")
     .flatMap((file) => {
-      const failed = file.assertionResults.filter((test) => test.status === "failed").map((test) => test.fullName);
-      return failed.length > 0 ? failed : [`${path.basename(file.name)} could not be run`];
+      const failed = file.assertionResults.filter((test) => test.status === "failed");
+      return failed.length > 0
+        ? failed.map((test) => `${test.fullName}${why(test.failureMessages[0])}`)
+        : [`${path.basename(file.name)} could not be run${why(file.message)}`];
     }),
 });
 
-/** The titles of the journeys under a suite that did not pass at their first try. */
+/** The journeys under a suite that did not pass at their first try, and why. */
 const failedJourneys = (suite) => [
-  ...(suite.specs ?? []).filter((spec) => spec.tests.some((test) => test.status !== "expected")).map((spec) => spec.title),
+  ...(suite.specs ?? []).flatMap((spec) => {
+    const failed = spec.tests.find((test) => test.status !== "expected");
+    if (!failed) return [];
+    const messages = failed.results.flatMap(({ errors }) => errors.map(({ message }) => why(message)));
+    return [`${spec.title}${messages.slice(0, 3).join("")}`];
+  }),
   ...(suite.suites ?? []).flatMap(failedJourneys),
 ];
 

@@ -1,6 +1,6 @@
 /** Speed, as time per operation: `npm run bench`. Minimum of several rounds, so that a busy machine does not colour it. */
 import { performance } from "node:perf_hooks";
-import { readRoster, guessColumns, readRosterText } from "../src/crew";
+import { readRoster, guessColumns, NO_WORDS, readRosterText } from "../src/crew";
 import { patternPreset, shiftsFrom } from "../src/calendar";
 import { optimalPlan, clashesOf, dayProblem, greedyPlan, formGroups, planCost, type Placed } from "../src/dayplan";
 import { solveInNode } from "../src/compose/sample";
@@ -60,7 +60,8 @@ const table: [string, () => unknown, number | null][] = [
     "read a roster of 2,000 rows",
     () => {
       const text = readRosterText(roster);
-      return readRoster(text, guessColumns(text.headers), []);
+      const columns = guessColumns(text.headers);
+      return readRoster(text, { columns, dateOrder: "dmy", words: NO_WORDS, edits: {}, answers: {}, today: "2026-03-26", known: [] });
     },
     null,
   ],

@@ -40,17 +40,24 @@ export const ChangedCrew = v.strictObject({ version: Version, crew: Crew });
 export const PersonEntry = v.strictObject({ ...NewPerson.entries, version: Version });
 export type PersonEntry = v.InferOutput<typeof PersonEntry>;
 
-export const MOST_PEOPLE_AT_ONCE = 5000;
-export const AddedPeople = v.strictObject({
-  people: v.pipe(
-    v.array(NewPerson),
-    v.minLength(1, "names nobody"),
-    v.maxLength(MOST_PEOPLE_AT_ONCE, `at most ${MOST_PEOPLE_AT_ONCE} people at once`),
-  ),
-  /** Of those whose name is known here: who they are, or null for somebody else. */
-  answers: v.optional(v.pipe(v.array(v.strictObject({ id: Id, sameAs: v.nullable(Id) })), v.maxLength(MOST_PEOPLE_AT_ONCE)), []),
-});
 export const ChangedPerson = v.strictObject({ version: Version, person: Person });
+
+export const MOST_PEOPLE_AT_ONCE = 5000;
+const mostPeople = <T>() => v.maxLength<T[], number, string>(MOST_PEOPLE_AT_ONCE, `at most ${MOST_PEOPLE_AT_ONCE} people at once`);
+/** Who comes in and who is changed, all or none. */
+export const ManyPeople = v.pipe(
+  v.strictObject({
+    people: v.pipe(v.array(NewPerson), mostPeople()),
+    /** Of those whose name is known here: who they are, or null for somebody else. */
+    answers: v.optional(v.pipe(v.array(v.strictObject({ id: Id, sameAs: v.nullable(Id) })), mostPeople()), []),
+    changes: v.optional(v.pipe(v.array(v.strictObject({ id: Id, ...ChangedPerson.entries })), mostPeople()), []),
+  }),
+  v.forward(
+    v.check(({ people, changes }) => people.length + changes.length > 0, "names nobody"),
+    ["people"],
+  ),
+);
+export type ManyPeople = v.InferOutput<typeof ManyPeople>;
 
 /** Somebody new or back, and what they do less for now. */
 export const RampEntry = v.strictObject({

@@ -2,7 +2,16 @@
 export { CONDITIONS, Crew, CREW_DETAIL, KitEntry } from "./crew";
 export { HOME_SEC, placeOf, slotSecOf, surroundingsOf } from "./session-place";
 export { Handedness, NewPerson, Person, isHere } from "./person";
-export { guessDateOrder, readRoster, type DateOrder, type KnownPerson, type RosterRow } from "./roster";
+export { NO_WORDS, type DateOrder, type RosterWords, type WordField } from "./roster-cells";
+export {
+  guessDateOrder,
+  readRoster,
+  unknownWords,
+  type KnownPerson,
+  type RosterOutcome,
+  type RosterReading,
+  type RosterRow,
+} from "./roster";
 export { ROSTER_FIELDS, guessColumns, type ColumnMap, type RosterField } from "./roster-columns";
 export { guessEncoding, readRosterText, type Encoding, type RosterText } from "./roster-text";
 export { areSimilarNames } from "./similar-name";

@@ -1,119 +1,168 @@
-/** A roster file row by row: the person it makes, or what is wrong with it. */
+/** A roster file row by row: the person it makes or changes, what has to be asked, or what is wrong with it. */
 import * as v from "valibot";
 import { Person } from "./person";
-import { isLanguage, LANGUAGE_FACTS, LANGUAGES, type Language } from "../language";
+import {
+  orderOfDates,
+  plainWord,
+  readDay,
+  readHandedness,
+  readLanguage,
+  WORD_FIELDS,
+  type DateOrder,
+  type RosterWords,
+  type WordField,
+} from "./roster-cells";
 import { looksMisdecoded, type RosterText } from "./roster-text";
 import type { ColumnMap, RosterField } from "./roster-columns";
-
-export type DateOrder = "dmy" | "mdy";
+import { areSimilarNames, isSameName } from "./similar-name";
 
 export interface RosterProblem {
   field: RosterField;
   message: string;
 }
 
+export type KnownPerson = Person & { id: string };
+
+/** How a file is to be read; what the trainer said beside it. */
+export interface RosterReading {
+  columns: ColumnMap;
+  dateOrder: DateOrder;
+  words: RosterWords;
+  /** Cells written over in the preview, by line. */
+  edits: Readonly<Record<number, Partial<Record<RosterField, string>>>>;
+  /** Lines whose likeness to somebody of the crew was answered. */
+  answers: Readonly<Record<number, "same" | "else">>;
+  /** YYYY-MM-DD */
+  today: string;
+  /** Everybody in the crew, those who left included. */
+  known: readonly KnownPerson[];
+}
+
+/** Would come in, changes somebody, changes nothing, has to be answered first, or cannot be kept. */
+export type RosterOutcome = "new" | "change" | "same" | "ask" | "bad";
+
 export interface RosterRow {
   line: number;
-  /** The cells as they were, by field, for showing beside the problem. */
+  outcome: RosterOutcome;
+  /** The cells as they were, or as they were written over, by field. */
   given: Partial<Record<RosterField, string>>;
+  /** As they would be kept; of somebody known, with what the file leaves empty. Null where it cannot be kept. */
   person: Person | null;
   problems: RosterProblem[];
-}
-
-export interface KnownPerson {
-  name: string;
-  badge: string | null;
-}
-
-/** Reads every row. A row with a problem makes no person; it never stops the others. */
-export function readRoster(
-  text: RosterText,
-  columns: ColumnMap,
-  known: readonly KnownPerson[],
-  dateOrder: DateOrder = guessDateOrder(text, columns),
-): RosterRow[] {
-  const badges = new Map<string, string>();
-  for (const person of known) if (person.badge) badges.set(person.badge.toLowerCase(), `already ${person.name}'s in this crew`);
-  return text.rows.map(({ line, cells }) => {
-    const given = Object.fromEntries(Object.entries(columns).map(([field, index]) => [field, cells[index!] ?? ""])) as RosterRow["given"];
-    const problems: RosterProblem[] = [];
-    const fields = {
-      name: given.name ?? [given.givenName, given.familyName].filter(Boolean).join(" "),
-      badge: given.badge || null,
-      handedness: readHandedness(given.handedness, problems),
-      startedOn: readDate("startedOn", given.startedOn, dateOrder, problems),
-      leftOn: readDate("leftOn", given.leftOn, dateOrder, problems),
-      language: readLanguage(given.language, problems),
-    };
-    if (looksMisdecoded(fields.name)) problems.push({ field: "name", message: "looks wrongly decoded: choose another encoding" });
-    const parsed = v.safeParse(Person, fields);
-    if (!parsed.success) {
-      for (const issue of parsed.issues)
-        problems.push({ field: (issue.path?.[0]?.key as RosterField | undefined) ?? "name", message: issue.message });
-    }
-    const badge = fields.badge?.toLowerCase();
-    if (badge) {
-      const taken = badges.get(badge);
-      if (taken) problems.push({ field: "badge", message: taken });
-      else badges.set(badge, `also on line ${line}`);
-    }
-    return { line, given, person: problems.length === 0 && parsed.success ? parsed.output : null, problems };
-  });
+  /** Who of the crew it is or may be: by the badge, else by the name. */
+  known: KnownPerson | null;
+  by: "badge" | "name" | null;
+  /** What would change of them. */
+  changed: (keyof Person)[];
 }
 
 /** Day before month unless a date in the file can only be month first. */
 export function guessDateOrder(text: RosterText, columns: ColumnMap): DateOrder {
   const indices = [columns.startedOn, columns.leftOn].filter((index) => index !== undefined);
-  let order: DateOrder = "dmy";
-  for (const { cells } of text.rows) {
-    for (const index of indices) {
-      const match = slashed.exec(cells[index] ?? "");
-      if (!match) continue;
-      if (Number(match[1]) > 12) return "dmy";
-      if (Number(match[2]) > 12) order = "mdy";
+  return orderOfDates(text.rows.flatMap(({ cells }) => indices.map((index) => cells[index] ?? "")));
+}
+
+/**
+ * Words of the hand and language columns that are in no list, each once, with how often it is there.
+ * A cell that was written over counts as written.
+ */
+export function unknownWords(text: RosterText, reading: RosterReading): { field: WordField; word: string; times: number }[] {
+  return WORD_FIELDS.flatMap((field) => {
+    const read = field === "handedness" ? readHandedness : readLanguage;
+    const times = new Map<string, number>();
+    for (const { line, cells } of text.rows) {
+      const cell = cellsOf(line, cells, reading)[field] ?? "";
+      if (read(cell, {}) === undefined) times.set(plainWord(cell), (times.get(plainWord(cell)) ?? 0) + 1);
     }
-  }
-  return order;
+    return [...times].map(([word, count]) => ({ field, word, times: count }));
+  });
 }
 
-const slashed = /^(\d{1,2})[./-](\d{1,2})[./-](\d{4})$/;
-
-function readDate(field: "startedOn" | "leftOn", cell: string | undefined, order: DateOrder, problems: RosterProblem[]): string | null {
-  if (!cell) return null;
-  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(cell);
-  const match = slashed.exec(cell);
-  const parts = iso
-    ? [iso[1]!, iso[2]!, iso[3]!]
-    : match && (order === "dmy" ? [match[3]!, match[2]!, match[1]!] : [match[3]!, match[1]!, match[2]!]);
-  const date = parts ? `${parts[0]}-${parts[1]!.padStart(2, "0")}-${parts[2]!.padStart(2, "0")}` : "";
-  const real = new Date(`${date}T00:00:00Z`);
-  if (!Number.isNaN(real.getTime()) && real.toISOString().startsWith(date)) return date;
-  problems.push({ field, message: "is not a day of the calendar" });
-  return null;
+/** Reads every row. A row with a problem makes no person; it never stops the others. */
+export function readRoster(text: RosterText, reading: RosterReading): RosterRow[] {
+  const badges = new Map<string, number>();
+  const taken = new Map<string, number>();
+  return text.rows.map(({ line, cells }) => {
+    const given = cellsOf(line, cells, reading);
+    const { person, problems } = readPerson(given, reading);
+    const found = problems.length === 0 ? likeness(person, reading.known) : null;
+    const badge = person.badge?.toLowerCase();
+    if (badge) {
+      const other = badges.get(badge);
+      if (other) problems.push({ field: "badge", message: `also on line ${other}` });
+      else badges.set(badge, line);
+    }
+    const said = found?.sure ? "same" : reading.answers[line];
+    const asked = found !== null && said === undefined;
+    const known = found !== null && said !== "else" ? found.person : null;
+    if (known && said === "same") {
+      const other = taken.get(known.id);
+      if (other) problems.push({ field: "name", message: `is the same person as line ${other}` });
+      else taken.set(known.id, line);
+    }
+    if (found?.by === "badge" && said === "else") problems.push({ field: "badge", message: `already ${found.person.name}'s in this crew` });
+    const merged = known ? mergedInto(known, person) : person;
+    const parsed = v.safeParse(Person, merged);
+    if (!parsed.success)
+      for (const issue of parsed.issues)
+        problems.push({ field: (issue.path?.[0]?.key as RosterField | undefined) ?? "name", message: issue.message });
+    const changed = known ? (Object.keys(merged) as (keyof Person)[]).filter((field) => merged[field] !== known[field]) : [];
+    const good = problems.length === 0 && parsed.success;
+    return {
+      line,
+      outcome: !good ? "bad" : asked ? "ask" : !known ? "new" : changed.length > 0 ? "change" : "same",
+      given,
+      person: good ? parsed.output : null,
+      problems,
+      known,
+      by: known ? found!.by : null,
+      changed,
+    };
+  });
 }
 
-function readHandedness(cell: string | undefined, problems: RosterProblem[]): "left" | "right" | "both" | null {
-  const word = (cell ?? "")
-    .toLowerCase()
-    .replace(/[^a-z]/g, "")
-    .replace(/hand(ed)?$/, "");
-  if (word === "" || word === "unknown" || word === "na") return null;
-  if (word === "l" || word === "left") return "left";
-  if (word === "r" || word === "right") return "right";
-  if (["lr", "rl", "both", "ambi", "ambidextrous", "either"].includes(word)) return "both";
-  problems.push({ field: "handedness", message: "is not left, right or both" });
-  return null;
+function cellsOf(line: number, cells: readonly string[], { columns, edits }: RosterReading): RosterRow["given"] {
+  return { ...Object.fromEntries(Object.entries(columns).map(([field, index]) => [field, cells[index] ?? ""])), ...edits[line] };
 }
 
-/** By its code, as who speaks it calls it, or in English. */
-function readLanguage(cell: string | undefined, problems: RosterProblem[]): Language | null {
-  const word = (cell ?? "").trim().toLowerCase();
-  if (word === "") return null;
-  const code = word.split(/[-_]/)[0];
-  if (isLanguage(code)) return code;
-  const named = LANGUAGES.find((each) =>
-    [LANGUAGE_FACTS[each].ownName, LANGUAGE_FACTS[each].englishName].some((name) => name.toLowerCase() === word),
-  );
-  if (!named) problems.push({ field: "language", message: "is none of the languages there are" });
-  return named ?? null;
+function readPerson(given: RosterRow["given"], { dateOrder, words, today }: RosterReading): { person: Person; problems: RosterProblem[] } {
+  const problems: RosterProblem[] = [];
+  const told = <T>(field: RosterField, value: T | undefined, message: string): T | null => {
+    if (value === undefined) problems.push({ field, message });
+    return value ?? null;
+  };
+  const day = (field: "startedOn" | "leftOn") => told(field, readDay(given[field] ?? "", dateOrder, today), "is not a day of the calendar");
+  const person = {
+    name: (given.name ?? [given.givenName, given.familyName].filter(Boolean).join(" ")).trim(),
+    badge: given.badge?.trim() || null,
+    handedness: told("handedness", readHandedness(given.handedness ?? "", words.handedness), "is not left, right or both"),
+    startedOn: day("startedOn"),
+    leftOn: day("leftOn"),
+    language: told("language", readLanguage(given.language ?? "", words.language), "is none of the languages there are"),
+  };
+  if (looksMisdecoded(person.name)) problems.push({ field: "name", message: "looks wrongly decoded: choose another encoding" });
+  return { person, problems };
+}
+
+/** Who of the crew a row may be. Sure when the badge is theirs and the name is like theirs. */
+function likeness(person: Person, known: readonly KnownPerson[]): { person: KnownPerson; by: "badge" | "name"; sure: boolean } | null {
+  const badge = person.badge?.toLowerCase();
+  const byBadge = badge ? known.find((each) => each.badge?.toLowerCase() === badge) : undefined;
+  if (byBadge) return { person: byBadge, by: "badge", sure: person.name === "" || areSimilarNames(byBadge.name, person.name) };
+  const named = known.filter((each) => isSameName(each.name, person.name));
+  // Whoever is still here before whoever left.
+  const byName = named.find((each) => each.leftOn === null) ?? named[0];
+  return byName ? { person: byName, by: "name", sure: false } : null;
+}
+
+/** What a file leaves empty stays as it was; what differs in the size of its letters only does too. */
+function mergedInto({ id: _id, ...known }: KnownPerson, read: Person): Person {
+  return {
+    name: read.name === "" || isSameName(known.name, read.name) ? known.name : read.name,
+    badge: read.badge?.toLowerCase() === known.badge?.toLowerCase() ? known.badge : (read.badge ?? known.badge),
+    handedness: read.handedness ?? known.handedness,
+    startedOn: read.startedOn ?? known.startedOn,
+    leftOn: read.leftOn ?? known.leftOn,
+    language: read.language ?? known.language,
+  };
 }

@@ -18,6 +18,12 @@ export function areSimilarNames(a: string, b: string): boolean {
   return distance(one, other) <= allowed && sameNumbers(one, other);
 }
 
+/** The same words, whatever their order, case and accents. */
+export function isSameName(a: string, b: string): boolean {
+  const [mine, theirs] = [wordsOf(a), wordsOf(b)];
+  return mine.length > 0 && [...mine].sort().join(" ") === [...theirs].sort().join(" ");
+}
+
 function wordsOf(name: string): string[] {
   return (
     name

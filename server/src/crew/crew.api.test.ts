@@ -1,6 +1,9 @@
+import type { NewPerson } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
 import { samplePeople, sampleCrew, makeWorld, sampleRun } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
+
+type Entry = NewPerson & { version: number };
 
 let test: TestApp;
 let trainer: TestTrainer;
@@ -82,6 +85,44 @@ describe("people", () => {
     const answer = await trainer.send("post", `/api/crews/${id}/people`, { people });
     expect([answer.status, fieldsOf(answer)]).toEqual([400, { "people.3.badge": "is already First's" }]);
     expect((await trainer.get(`/api/crews/${id}/people`)).body).toHaveLength(1);
+  });
+
+  it("are changed many at once, all or none, and a badge may go from one to another", async () => {
+    const id = await makeCrew();
+    const kept = (await trainer.send("post", `/api/crews/${id}/people`, { people: samplePeople(40) })).body as Entry[];
+    const change = ({ id: personId, version, ...person }: Entry, more: object) => ({
+      id: personId,
+      version,
+      person: { ...person, ...more },
+    });
+    const send = (changes: object[], people: object[] = []) => trainer.send("post", `/api/crews/${id}/people`, { people, changes });
+    const hands = kept.map((entry) => change(entry, { handedness: "left" }));
+    const done = await send(hands);
+    expect([done.status, done.body.map((entry: Entry) => [entry.handedness, entry.version])]).toEqual([200, kept.map(() => ["left", 2])]);
+    // Sent again after a lost answer, nothing is done twice; and nothing is late, for it is as wished.
+    expect((await send(hands)).body.map((entry: Entry) => entry.version)).toEqual(kept.map(() => 2));
+
+    const [a, b] = done.body as [Entry, Entry];
+    const swapped = await send([change(a, { badge: b.badge }), change(b, { badge: a.badge })]);
+    expect(swapped.body.map((entry: Entry) => entry.badge).sort()).toEqual([a.badge, b.badge].sort());
+
+    const [extra] = samplePeople(1, { name: "Somebody New", badge: "n-1" });
+    const late = await send([change(done.body[2], { name: "C" }), change(a, { name: "Too Late" })], [extra!]);
+    expect([late.status, late.body.code, late.body.detail.map((entry: Entry) => entry.id)]).toEqual([409, "stale", [a.id]]);
+    const taken = await send([change(done.body[2], { badge: done.body[3].badge })], [extra!]);
+    expect([taken.status, fieldsOf(taken)]).toEqual([400, { "changes.0.person.badge": "is somebody else's in this crew" }]);
+    const names = ((await trainer.get(`/api/crews/${id}/people`)).body as Entry[]).map(({ name }) => name);
+    expect([names.length, names.includes("C"), names.includes("Somebody New")]).toEqual([40, false, false]);
+  });
+
+  it("of another crew are nobody here, and nobody at all is refused", async () => {
+    const [id, other] = [await makeCrew(), await makeCrew()];
+    const [entry] = (await trainer.send("post", `/api/crews/${other}/people`, { people: samplePeople(1, { name: "Una Else" }) }))
+      .body as Entry[];
+    const { id: personId, version, ...person } = entry!;
+    const answer = await trainer.send("post", `/api/crews/${id}/people`, { people: [], changes: [{ id: personId, version, person }] });
+    expect([answer.status, fieldsOf(answer)]).toEqual([400, { "changes.0.id": "is nobody of this crew" }]);
+    expect(fieldsOf(await trainer.send("post", `/api/crews/${id}/people`, { people: [] }))).toEqual({ people: "names nobody" });
   });
 
   it("two imports of the same badge at the same moment: one wins, whole", async () => {

@@ -1,4 +1,5 @@
 /** The people of a crew. */
+import type { ManyPeople } from "@kind-grip/core/api";
 import type { NewPerson, Person } from "@kind-grip/core/crew";
 import { type Transaction, UniqueConstraintError } from "sequelize";
 import type { Caller } from "../auth/caller";
@@ -7,7 +8,7 @@ import type { PersonRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { crewOf, lockCrew } from "./crews";
-import { carryOver, samePeople, type SamePerson } from "./same-person";
+import { carryOver, samePeople } from "./same-person";
 
 export type PersonEntry = Person & { id: string; version: number };
 
@@ -24,21 +25,22 @@ function nameOnly(person: PersonEntry): PersonEntry {
 }
 
 /**
- * Adds people, all or none. People whose id is in the crew already are left as they are, so that a repeated
- * request after a lost answer adds nobody twice.
- * @param answers who of them is somebody that is known here
- * @throws Problem 400 naming each row whose badge is taken; 409 naming each whose name is known and was not asked about
+ * Adds and changes people, all or none. People whose id is in the crew already are left as they are, and so is who is as wished
+ * already, so that a repeated request after a lost answer does nothing twice.
+ * @param answers who of the new ones is somebody that is known here
+ * @throws Problem 400 naming each row whose badge is taken; 409 "similar" naming each whose name is known and was not asked about;
+ *   409 "stale" with those who were changed meanwhile
  */
-export async function addPeople(
+export async function keepPeople(
   db: Db,
   caller: Caller,
   at: Date,
   crewId: string,
-  people: readonly NewPerson[],
-  answers: readonly SamePerson[],
+  { people, answers, changes }: ManyPeople,
 ): Promise<PersonEntry[]> {
   return inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crewId, transaction);
+    await changeMany(db, crewId, changes, transaction);
     const there = (await db.models.Person.findAll({ where: { crewId }, transaction })).map((person) => person.get({ plain: true }));
     const known = new Set(there.map((person) => person.id));
     const news = people.filter((person) => !known.has(person.id));
@@ -54,7 +56,10 @@ export async function addPeople(
       else await carryOver(db, before, { id: person.id, crewId }, transaction);
     }
     const added = await db.models.Person.findAll({
-      where: { crewId, id: people.map((person) => (isBack(person) ? same.get(person.id)!.id : person.id)) },
+      where: {
+        crewId,
+        id: [...changes.map(({ id }) => id), ...people.map((person) => (isBack(person) ? same.get(person.id)!.id : person.id))],
+      },
       order: ["name", "id"],
       transaction,
     });
@@ -66,6 +71,30 @@ export async function addPeople(
 async function takeBack({ models }: Db, { id, version }: PersonRow, transaction: Transaction): Promise<void> {
   await models.Person.update({ leftOn: null, version: version + 1 }, { where: { id }, transaction });
 }
+
+/** A badge may go from one of them to another. */
+async function changeMany({ models }: Db, crewId: string, changes: ManyPeople["changes"], transaction: Transaction): Promise<void> {
+  if (changes.length === 0) return;
+  const rows = await models.Person.findAll({ where: { crewId, id: changes.map(({ id }) => id) }, transaction });
+  const now = new Map(rows.map((row) => [row.get().id, answer(row.get({ plain: true }))]));
+  const missing = changes.flatMap(({ id }, i) => (now.has(id) ? [] : [{ path: `changes.${i}.id`, message: "is nobody of this crew" }]));
+  if (missing.length > 0) throw invalid(missing);
+  const open = changes.filter(({ id, person }) => !isAs(now.get(id)!, person));
+  const late = open.filter(({ id, version }) => now.get(id)!.version !== version);
+  if (late.length > 0) throw stale(late.map(({ id }) => now.get(id)!));
+  const freed = open.filter(({ id, person }) => now.get(id)!.badge !== null && now.get(id)!.badge !== person.badge);
+  await models.Person.update({ badge: null }, { where: { crewId, id: freed.map(({ id }) => id) }, transaction });
+  for (const { id, version, person } of open) {
+    await models.Person.update({ ...person, version: version + 1 }, { where: { crewId, id }, transaction }).catch((error: unknown) => {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      const i = changes.findIndex((change) => change.id === id);
+      throw invalid([{ path: `changes.${i}.person.badge`, message: "is somebody else's in this crew" }]);
+    });
+  }
+}
+
+const isAs = (entry: PersonEntry, person: Person): boolean =>
+  (Object.keys(person) as (keyof Person)[]).every((field) => entry[field] === person[field]);
 
 export async function changePerson(
   db: Db,

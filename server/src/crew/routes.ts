@@ -4,13 +4,13 @@ import {
   Absences,
   EndedRamp,
   RampEntry,
-  AddedPeople,
   ChangedCrew,
   ChangedPerson,
   CrewColleagues,
   CrewEntry,
   CrewListEntry,
   Invitation,
+  ManyPeople,
   NewCrew,
   PersonEntry,
   STAFF_ROLES,
@@ -26,7 +26,7 @@ import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved }
 import { acceptInvitation, endSharing, invitationsOf, invite, listColleagues } from "./colleagues";
 import { listRamps, setRampEnded } from "../program/ramps";
 import { addAbsence, listAbsences, removeAbsence } from "./absences";
-import { addPeople, changePerson, listPeople, removePerson } from "./people";
+import { changePerson, keepPeople, listPeople, removePerson } from "./people";
 
 const ColleagueParams = v.object({ crewId: Id, accountId: Id });
 const PersonParams = v.object({ crewId: Id, personId: Id });
@@ -100,12 +100,12 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     id: "addPeople",
     method: "post",
     path: "/api/crews/:crewId/people",
-    summary: "Add people, all or none; 409 with those whose name is known here, to be answered",
+    summary: "Add and change people, all or none; 409 with those whose name is known here, to be answered",
     answer: v.array(PersonEntry),
     params: CrewParams,
-    body: AddedPeople,
+    body: ManyPeople,
     bodyLimit: "2mb",
-    handle: async ({ caller, params, body }) => addPeople(db, caller, await now(caller), params.crewId, body.people, body.answers),
+    handle: async ({ caller, params, body }) => keepPeople(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
     id: "changePerson",

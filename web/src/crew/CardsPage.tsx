@@ -3,7 +3,7 @@ import { Alert, Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Printer } from "lucide-react";
 import { toString } from "qrcode";
 import { useEffect, useState } from "react";
-import { Link } from "react-router";
+import { Link, useLocation } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS, languageOf, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
@@ -26,7 +26,7 @@ export default function CardsPage() {
   const { data: me } = serverApi.useMeQuery();
   const [issue, { data: issued, isLoading, error }] = crewApi.useIssueCardsMutation();
   const [withdraw, withdrawing] = crewApi.useWithdrawAccessMutation();
-  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(useLocation().state?.personIds as string[] | undefined));
   const today = dateAt(useNow(), crew.timeZone);
   const problem = error ?? withdrawing.error;
   return (
@@ -76,7 +76,7 @@ export default function CardsPage() {
                 const here = list.filter((person) => isHere(person, today));
                 const has = (id: string) => withCard.some(({ personId }) => personId === id);
                 const without = here.filter(({ id }) => !has(id));
-                const picked = [...chosen];
+                const picked = here.flatMap(({ id }) => (chosen.has(id) ? [id] : []));
                 return (
                   <>
                     <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap", mb: 2 }}>

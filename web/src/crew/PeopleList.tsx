@@ -1,5 +1,5 @@
 /** The people of a crew, a line each, where there is no room for columns. */
-import { Box, ButtonBase, Typography } from "@mui/material";
+import { Box, ButtonBase, Checkbox, Typography } from "@mui/material";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { isHere } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS } from "@kind-grip/core/language";
@@ -13,10 +13,12 @@ export interface PeopleTableProps {
   rows: PersonEntry[];
   today: string;
   participations: Participations;
+  chosen: ReadonlySet<string>;
+  onChosen(chosen: ReadonlySet<string>): void;
   onOpen(person: PersonEntry): void;
 }
 
-export function PeopleList({ rows, today, participations, onOpen }: PeopleTableProps) {
+export function PeopleList({ rows, today, participations, chosen, onChosen, onOpen }: PeopleTableProps) {
   return (
     <Box component="ul" aria-label={t("People of this crew")} sx={{ listStyle: "none", m: 0, p: 0 }}>
       {[...rows]
@@ -24,7 +26,13 @@ export function PeopleList({ rows, today, participations, onOpen }: PeopleTableP
         .map((person) => {
           const participation = participations.get(person.id);
           return (
-            <Box component="li" key={person.id} sx={{ borderTop: "1px solid", borderColor: "line" }}>
+            <Box component="li" key={person.id} sx={{ borderTop: "1px solid", borderColor: "line", display: "flex", alignItems: "center" }}>
+              <Checkbox
+                checked={chosen.has(person.id)}
+                onChange={(_, on) => onChosen(new Set([...chosen].filter((id) => id !== person.id).concat(on ? [person.id] : [])))}
+                slotProps={{ input: { "aria-label": t("Choose {{name}}", { name: person.name }) } }}
+                sx={{ width: 44, height: 44 }}
+              />
               <ButtonBase
                 onClick={() => onOpen(person)}
                 sx={{ width: "100%", minHeight: 60, py: 0.75, gap: 1, justifyContent: "start", textAlign: "start" }}

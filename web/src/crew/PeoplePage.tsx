@@ -1,11 +1,11 @@
 /** The people of a crew. */
-import { Box, Button, useMediaQuery } from "@mui/material";
+import { Box, Button, InputAdornment, MenuItem, TextField, Typography, useMediaQuery } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
-import { Ban, Download, FileUp, Plus, QrCode } from "lucide-react";
+import { Ban, Download, FileUp, Plus, QrCode, Search } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { LANGUAGE_FACTS, type Language } from "@kind-grip/core/language";
+import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { wholeDayText } from "../base/dates";
@@ -20,16 +20,35 @@ import { SideMark } from "../parts/SideMark";
 import { useParticipations } from "../safety/use-participations";
 import { useCrew } from "./CrewFrame";
 import { PeopleList, type PeopleTableProps } from "./PeopleList";
+import { EVERYBODY, filterPeople, type PeopleWith } from "./people-filter";
 import { PersonDialog } from "./PersonDialog";
+import { SetMany } from "./SetMany";
 import { takesPart } from "./takes-part";
 
 type Shown = "here" | "left";
+
+const FILTER_NAMES: [PeopleWith, string][] = [
+  ["all", t("Everybody")],
+  ["noHand", t("Main hand not known")],
+  ["noFirstDay", t("First day not known")],
+  ["noBadge", t("Without a badge")],
+  ["limited", t("Held out or limited")],
+];
+
+/** A filter for each language that somebody reads. */
+const readBy = (people: readonly PersonEntry[]): [PeopleWith, string][] =>
+  LANGUAGES.filter((language) => people.some((person) => person.language === language)).map((language) => [
+    `reads ${language}`,
+    t("Reads {{language}}", { language: LANGUAGE_FACTS[language].ownName }),
+  ]);
 
 export default function PeoplePage() {
   const crew = useCrew();
   const query = crewApi.usePeopleQuery(crew.id);
   const [editing, setEditing] = useState<PersonEntry | "new" | null>(null);
   const [shown, setShown] = useState<Shown>("here");
+  const [filter, setFilter] = useState(EVERYBODY);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const today = dateAt(useNow(), crew.timeZone);
   const participations = useParticipations(crew.id);
   return (
@@ -39,6 +58,8 @@ export default function PeoplePage() {
           const left = people.filter((person) => person.leftOn !== null && person.leftOn < today);
           const here = people.filter((person) => !left.includes(person));
           const rows = shown === "left" ? left : here;
+          const found = filterPeople(rows, filter, participations);
+          const picked = rows.filter(({ id }) => chosen.has(id));
           const heldOut = here.filter(({ id }) => participations.get(id)?.heldOut).length;
           return (
             <>
@@ -83,8 +104,38 @@ export default function PeoplePage() {
                 />
               ) : (
                 <>
-                  {left.length > 0 && (
-                    <Box sx={{ mb: 2 }}>
+                  <Box sx={{ display: "flex", gap: 1.5, alignItems: "end", flexWrap: "wrap", mb: 1.5 }}>
+                    <TextField
+                      type="search"
+                      placeholder={t("Name or badge")}
+                      value={filter.text}
+                      onChange={(event) => setFilter({ ...filter, text: event.target.value })}
+                      slotProps={{
+                        htmlInput: { "aria-label": t("Find a person") },
+                        input: {
+                          startAdornment: (
+                            <InputAdornment position="start">
+                              <Search size={18} />
+                            </InputAdornment>
+                          ),
+                        },
+                      }}
+                      sx={{ width: { xs: 1, sm: 260 } }}
+                    />
+                    <TextField
+                      select
+                      value={filter.with}
+                      onChange={(event) => setFilter({ ...filter, with: event.target.value as PeopleWith })}
+                      slotProps={{ htmlInput: { "aria-label": t("Who is looked for") } }}
+                      sx={{ width: { xs: 1, sm: 230 } }}
+                    >
+                      {[...FILTER_NAMES, ...readBy(rows)].map(([value, label]) => (
+                        <MenuItem key={value} value={value}>
+                          {label}
+                        </MenuItem>
+                      ))}
+                    </TextField>
+                    {left.length > 0 && (
                       <Choice<Shown>
                         label={t("Who is shown")}
                         value={shown}
@@ -94,9 +145,32 @@ export default function PeoplePage() {
                           { value: "left", label: t("Left ({{left}})", { left: left.length }) },
                         ]}
                       />
+                    )}
+                    {found.length > 0 && !found.every(({ id }) => chosen.has(id)) && (
+                      <Button onClick={() => setChosen(new Set([...chosen, ...found.map(({ id }) => id)]))}>
+                        {t("Choose all {{count}}", { count: found.length, defaultValue_one: "Choose this one" })}
+                      </Button>
+                    )}
+                  </Box>
+                  {picked.length > 0 && <SetMany crewId={crew.id} people={picked} onLetGo={() => setChosen(new Set())} />}
+                  {found.length === 0 && (
+                    <Box sx={{ py: 3 }}>
+                      <Typography sx={{ mb: 1 }}>{t("Nobody is like that.")}</Typography>
+                      <Button variant="outlined" onClick={() => setFilter(EVERYBODY)}>
+                        {t("Show everybody")}
+                      </Button>
                     </Box>
                   )}
-                  <PeopleTable rows={rows} today={today} participations={participations} onOpen={setEditing} />
+                  {found.length > 0 && (
+                    <PeopleTable
+                      rows={found}
+                      today={today}
+                      participations={participations}
+                      chosen={chosen}
+                      onChosen={setChosen}
+                      onOpen={setEditing}
+                    />
+                  )}
                 </>
               )}
             </>
@@ -115,7 +189,7 @@ function PeopleTable(props: PeopleTableProps) {
   return narrow ? <PeopleList {...props} /> : <PeopleGrid {...props} />;
 }
 
-function PeopleGrid({ rows, today, participations, onOpen }: PeopleTableProps) {
+function PeopleGrid({ rows, today, participations, chosen, onChosen, onOpen }: PeopleTableProps) {
   const columns: GridColDef<PersonEntry>[] = [
     {
       field: "name",
@@ -184,6 +258,15 @@ function PeopleGrid({ rows, today, participations, onOpen }: PeopleTableProps) {
       columns={columns}
       rowHeight={52}
       hideFooter={rows.length <= 100}
+      checkboxSelection
+      rowSelectionModel={{ type: "include", ids: chosen as Set<string> }}
+      onRowSelectionModelChange={({ type, ids }) => {
+        const next = type === "include" ? [...ids] : rows.map(({ id }) => id).filter((id) => !ids.has(id));
+        // Whoever is chosen and not shown stays chosen.
+        const hidden = [...chosen].filter((id) => !rows.some((row) => row.id === id));
+        onChosen(new Set([...hidden, ...next.map(String)]));
+      }}
+      keepNonExistentRowsSelected
       disableRowSelectionOnClick
       disableColumnMenu
       onRowClick={({ row }) => onOpen(row as PersonEntry)}

@@ -26,7 +26,7 @@ interface PersonDialogProps {
 const emptyToNull = (text: unknown) => (typeof text === "string" && text.trim() !== "" ? text : null);
 
 export function PersonDialog({ crewId, person, today, onClose }: PersonDialogProps) {
-  const [add, adding] = crewApi.useAddPeopleMutation();
+  const [add, adding] = crewApi.useKeepPeopleMutation();
   const [change, changing] = crewApi.useChangePersonMutation();
   const [remove, removing] = crewApi.useRemovePersonMutation();
   const dispatch = useAppDispatch();

@@ -1,25 +1,28 @@
 /** Bringing in a list: every row is seen before anything is kept, and all chosen rows are kept together or none. */
-import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { Alert, Box, Button, Typography } from "@mui/material";
 import { FileUp } from "lucide-react";
 import { useMemo, useState, type DragEvent } from "react";
 import { useNavigate } from "react-router";
+import { dateAt } from "@kind-grip/core/calendar";
 import {
   guessColumns,
   guessDateOrder,
+  NO_WORDS,
   readRoster,
   readRosterText,
-  ROSTER_FIELDS,
-  type ColumnMap,
-  type DateOrder,
+  unknownWords,
   type Encoding,
+  type RosterOutcome,
+  type RosterReading,
   type RosterText,
 } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
-import type { PersonEntry } from "@kind-grip/core/api";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
+import { useNow } from "../base/now";
 import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -28,15 +31,10 @@ import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
 import { useCrew } from "./CrewFrame";
-import { FIELD_NAMES, RowsTable } from "./RosterRows";
+import { RosterColumns, RosterFile } from "./RosterColumns";
+import { RosterRows } from "./RosterRows";
+import { RosterWordList } from "./RosterWordList";
 
-const ENCODING_NAMES: Record<Encoding, string> = {
-  "utf-8": "UTF-8",
-  "utf-16le": "UTF-16",
-  "utf-16be": "UTF-16 (big-endian)",
-  "windows-1252": "Windows-1252",
-};
-const DELIMITER_NAMES: Record<string, string> = { ",": "commas", ";": "semicolons", "\t": "tabs", "|": "bars" };
 const MOST_BYTES = 5_000_000;
 
 interface OpenFile {
@@ -51,31 +49,42 @@ export default function RosterImportPage() {
   return (
     <>
       <PageTitle title={t("Bring in a list")} lead={t("A CSV file, as it came. Nothing is kept until you say so.")} />
-      <Loaded query={query}>{(known) => <RosterImport crewId={crew.id} known={known} />}</Loaded>
+      <Loaded query={query}>{(known) => <RosterImport crew={crew} known={known} onLate={() => void query.refetch()} />}</Loaded>
     </>
   );
 }
 
-function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] }) {
+/** What the trainer says beside the file; a new file begins anew. */
+type Said = Omit<RosterReading, "today" | "known">;
+const NOTHING_SAID: Said = { columns: {}, dateOrder: "dmy", words: NO_WORDS, edits: {}, answers: {} };
+
+interface RosterImportProps {
+  crew: CrewEntry;
+  known: PersonEntry[];
+  /** Somebody was changed meanwhile. */
+  onLate(): void;
+}
+
+function RosterImport({ crew, known, onLate }: RosterImportProps) {
   const [file, setFile] = useState<OpenFile | null>(null);
-  const [columns, setColumns] = useState<ColumnMap>({});
-  const [dateOrder, setDateOrder] = useState<DateOrder>("dmy");
-  const [shown, setShown] = useState<"all" | "bad">("all");
+  const [said, setSaid] = useState<Said>(NOTHING_SAID);
+  const [shown, setShown] = useState<Shown>("all");
   const [unreadable, setUnreadable] = useState("");
-  const [add, { isLoading, error }] = crewApi.useAddPeopleMutation();
+  const [keepMany, { isLoading, error, reset }] = crewApi.useKeepPeopleMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  const today = dateAt(useNow(), crew.timeZone);
 
-  const open = (name: string, bytes: Uint8Array, encoding?: Encoding) => {
+  const open = (name: string, bytes: Uint8Array, encoding?: Encoding, header?: number | null) => {
     try {
       if (bytes.length > MOST_BYTES) throw new RangeError(t("the file is larger than 5 MB: is it a roster?"));
       if (bytes[0] === 0x50 && bytes[1] === 0x4b) throw new RangeError(t("this is a spreadsheet file: save it as CSV first"));
-      const text = readRosterText(bytes, encoding);
-      const guessed = encoding ? columns : guessColumns(text.headers);
+      const text = readRosterText(bytes, encoding, header);
+      const columns = guessColumns(text.headers);
       setFile({ name, bytes, text });
-      setColumns(guessed);
-      setDateOrder(guessDateOrder(text, guessed));
+      setSaid({ ...NOTHING_SAID, columns, dateOrder: guessDateOrder(text, columns) });
       setUnreadable("");
+      reset();
     } catch (problem) {
       setUnreadable(problem instanceof RangeError ? problem.message : t("this file cannot be read as text"));
     }
@@ -84,21 +93,42 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
     if (picked) open(picked.name, new Uint8Array(await picked.arrayBuffer()));
   };
 
-  const rows = useMemo(() => (file ? readRoster(file.text, columns, known, dateOrder) : []), [file, columns, known, dateOrder]);
-  // Ids belong to the rows as read: sending the same rows again after a lost answer adds nobody twice.
-  const ids = useMemo(() => new Map(rows.map((row) => [row.line, uuid()])), [rows]);
-  const good = rows.filter((row) => row.person !== null);
-  const bad = rows.filter((row) => row.person === null);
+  const reading = useMemo(() => ({ ...said, today, known }), [said, today, known]);
+  const rows = useMemo(() => (file ? readRoster(file.text, reading) : []), [file, reading]);
+  const words = useMemo(() => (file ? unknownWords(file.text, reading) : []), [file, reading]);
+  // Ids belong to the lines of the file: sending the same rows again after a lost answer adds nobody twice.
+  const ids = useMemo(() => new Map(file?.text.rows.map((row) => [row.line, uuid()])), [file]);
+  const of = (...outcomes: RosterOutcome[]) => rows.filter(({ outcome }) => outcomes.includes(outcome));
+  const [fresh, changed, leftOut] = [of("new"), of("change"), of("bad", "ask")];
 
   const keep = async (answers: SameAnswer[] = []) => {
-    const added = await add({ crewId, people: good.map((row) => ({ id: ids.get(row.line)!, ...row.person! })), answers });
-    if (!added.data) return;
+    // Somebody else than the one of the same name, as was said beside the row.
+    const notSame = fresh.filter(({ line }) => said.answers[line] === "else").map(({ line }) => ({ id: ids.get(line)!, sameAs: null }));
+    const kept = await keepMany({
+      crewId: crew.id,
+      people: fresh.map((row) => ({ id: ids.get(row.line)!, ...row.person! })),
+      changes: changed.map((row) => ({
+        id: row.known!.id,
+        version: known.find(({ id }) => id === row.known!.id)!.version,
+        person: row.person!,
+      })),
+      answers: [...notSame.filter(({ id }) => !answers.some((answer) => answer.id === id)), ...answers],
+    });
+    if (!kept.data) {
+      if (problemOf(kept.error).code === "stale") onLate();
+      return;
+    }
     dispatch(
       notify({
-        text: t("{{data}} people are in.{{what}}", {
-          data: added.data.length,
-          what: bad.length > 0 ? ` ${t("{{bad}} rows were left out.", { bad: bad.length })}` : "",
-        }),
+        text: [
+          fresh.length > 0 && t("{{count}} people are in.", { count: fresh.length, defaultValue_one: "{{count}} person is in." }),
+          changed.length > 0 &&
+            t("{{count}} people are changed.", { count: changed.length, defaultValue_one: "{{count}} person is changed." }),
+          leftOut.length > 0 &&
+            t("{{count}} rows were left out.", { count: leftOut.length, defaultValue_one: "{{count}} row was left out." }),
+        ]
+          .filter(Boolean)
+          .join(" "),
       }),
     );
     await navigate("..", { relative: "path" });
@@ -107,109 +137,81 @@ function RosterImport({ crewId, known }: { crewId: string; known: PersonEntry[] 
   if (!file) return <DropPlace onPick={(picked) => void pick(picked)} unreadable={unreadable} />;
   const problem = error ? problemOf(error) : undefined;
   const asked = problem?.code === "similar" ? (problem.detail as SameQuestion[]) : undefined;
-  const dated = columns.startedOn !== undefined || columns.leftOn !== undefined;
   return (
-    <Box sx={{ display: "grid", gap: 2.5 }}>
-      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
-        <Typography>
-          <strong>{file.name}</strong>
-          {t(": {{rows}} rows, {{delimiterNames}}", {
-            rows: rows.length,
-            delimiterNames: DELIMITER_NAMES[file.text.delimiter] ?? t("one column"),
-          })}
-        </Typography>
-        <TextField
-          select
-          label={t("Encoding")}
-          value={file.text.encoding}
-          onChange={(event) => open(file.name, file.bytes, event.target.value as Encoding)}
-          sx={{ width: 200 }}
-        >
-          {Object.entries(ENCODING_NAMES).map(([value, label]) => (
-            <MenuItem key={value} value={value}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
-        {dated && (
-          <Choice<DateOrder>
-            label={t("Order of dates")}
-            value={dateOrder}
-            onChange={setDateOrder}
-            options={[
-              { value: "dmy", label: "day/month" },
-              { value: "mdy", label: "month/day" },
-            ]}
-          />
-        )}
-        <Button onClick={() => setFile(null)}>{t("Another file")}</Button>
-      </Box>
-      {file.text.encoding === "windows-1252" && (
-        <Alert severity="warning" variant="outlined">
-          {t("This file is not UTF-8. It is read as Windows-1252: look whether the names are spelled right, or choose another encoding.")}
-        </Alert>
-      )}
-      <Box role="group" aria-label={t("Which column is what")} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
-        {ROSTER_FIELDS.map((field) => (
-          <TextField
-            key={field}
-            select
-            label={FIELD_NAMES[field]}
-            value={columns[field] ?? ""}
-            onChange={(event) => {
-              const { [field]: _old, ...others } = columns;
-              setColumns(event.target.value === "" ? others : { ...others, [field]: Number(event.target.value) });
-            }}
-            sx={{ width: 172 }}
-            slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          >
-            <MenuItem value="">{t("not in the file")}</MenuItem>
-            {file.text.headers.map((header, i) => (
-              <MenuItem key={i} value={i}>
-                {header || t("column {{i}}", { i: i + 1 })}
-              </MenuItem>
-            ))}
-          </TextField>
-        ))}
-      </Box>
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 2.5 }}>
+      <RosterFile
+        name={file.name}
+        text={file.text}
+        rows={rows.length}
+        onEncoding={(encoding) => open(file.name, file.bytes, encoding, file.text.headerLine)}
+        onHeader={(line) => open(file.name, file.bytes, file.text.encoding, line)}
+        onClose={() => setFile(null)}
+      />
+      <RosterColumns
+        text={file.text}
+        columns={said.columns}
+        dateOrder={said.dateOrder}
+        onColumns={(columns) => setSaid({ ...said, columns, dateOrder: guessDateOrder(file.text, columns) })}
+        onDateOrder={(dateOrder) => setSaid({ ...said, dateOrder })}
+      />
+      <RosterWordList unknown={words} words={said.words} onWords={(next) => setSaid({ ...said, words: next })} />
       {rows.length === 0 && <Empty title={t("There are no rows under the header")} />}
       {rows.length > 0 && (
         <>
           <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
-            <Choice<"all" | "bad">
+            <Choice<Shown>
               label={t("Rows shown")}
               value={shown}
               onChange={setShown}
               options={[
                 { value: "all", label: t("All {{rows}}", { rows: rows.length }) },
-                { value: "bad", label: t("{{bad}} to look at", { bad: bad.length }) },
+                { value: "look", label: t("{{count}} to look at", { count: leftOut.length }) },
+                { value: "change", label: t("{{count}} to change", { count: changed.length }) },
               ]}
             />
-            <Box sx={{ ml: "auto", display: "flex", gap: 2, alignItems: "center" }}>
+            <Box sx={{ ml: { md: "auto" }, display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
               {problem && !asked && (
                 <Typography color="error" role="alert">
-                  {problem.message}{" "}
-                  {problem.fields
-                    .slice(0, 3)
-                    .map((field) => field.message)
-                    .join("; ")}
+                  {problem.code === "stale"
+                    ? t("Somebody else changed {{names}} meanwhile: look at the rows again, then keep them.", {
+                        names: (problem.detail as PersonEntry[]).map(({ name }) => name).join(", "),
+                      })
+                    : `${problem.message} ${problem.fields
+                        .slice(0, 3)
+                        .map((field) => field.message)
+                        .join("; ")}`}
                 </Typography>
               )}
-              <Button variant="contained" disabled={good.length === 0 || isLoading} onClick={() => void keep()}>
-                {isLoading
-                  ? t("Keeping …")
-                  : bad.length === 0
-                    ? t("Keep all {{good}} people", { good: good.length })
-                    : t("Keep the {{good}} good rows, leave out {{bad}}", { good: good.length, bad: bad.length })}
+              <Button variant="contained" disabled={fresh.length + changed.length === 0 || isLoading} onClick={() => void keep()}>
+                {isLoading ? t("Keeping …") : keepText(fresh.length, changed.length, leftOut.length)}
               </Button>
             </Box>
           </Box>
           {asked && <SamePeople questions={asked} busy={isLoading} onAnswer={(answers) => void keep(answers)} />}
-          <RowsTable rows={shown === "bad" ? bad : rows} />
+          <RosterRows
+            rows={shown === "all" ? rows : shown === "change" ? changed : leftOut}
+            onEdit={(line, field, cell) => setSaid({ ...said, edits: { ...said.edits, [line]: { ...said.edits[line], [field]: cell } } })}
+            answers={said.answers}
+            onAnswer={(line, answer) => {
+              const { [line]: _before, ...others } = said.answers;
+              setSaid({ ...said, answers: answer ? { ...others, [line]: answer } : others });
+            }}
+          />
         </>
       )}
     </Box>
   );
+}
+
+type Shown = "all" | "look" | "change";
+
+function keepText(fresh: number, changed: number, leftOut: number): string {
+  const kept = [fresh > 0 && t("{{count}} new", { count: fresh }), changed > 0 && t("{{count}} changed", { count: changed })].filter(
+    Boolean,
+  );
+  if (kept.length === 0) return t("Nothing to keep");
+  const text = t("Keep {{kept}}", { kept: kept.join(", ") });
+  return leftOut > 0 ? t("{{text}}, leave out {{leftOut}}", { text, leftOut }) : text;
 }
 
 function DropPlace({ onPick, unreadable }: { onPick(file: File | undefined): void; unreadable: string }) {
@@ -244,7 +246,7 @@ function DropPlace({ onPick, unreadable }: { onPick(file: File | undefined): voi
         <Typography variant="h2">{t("Drop the file here")}</Typography>
         <Typography sx={{ color: "text.secondary" }}>
           {t(
-            "The first line names the columns: name, badge, main hand, first day. Other columns are ignored; commas, semicolons and tabs all work.",
+            "A line names the columns: name, badge, main hand, first day. Other columns are ignored; commas, semicolons and tabs all work. Who is here already is recognised by the badge, else by the name, and changed.",
           )}
         </Typography>
         <FilePick label={t("Roster file")} accept=".csv,.txt,text/csv,text/plain" variant="contained" onPick={onPick}>

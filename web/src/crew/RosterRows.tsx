@@ -1,85 +1,157 @@
-/** The rows of a roster file as they would come in. */
-import { Box } from "@mui/material";
+/** The rows of a roster file as they would come in; a cell can be written over before anything is kept. */
+import { Box, Button } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
-import { Check, TriangleAlert } from "lucide-react";
-import { type RosterField, type RosterRow } from "@kind-grip/core/crew";
+import { Check, CircleHelp, Equal, PencilLine, TriangleAlert, type LucideIcon } from "lucide-react";
+import type { Person, RosterField, RosterOutcome, RosterReading, RosterRow } from "@kind-grip/core/crew";
+import { LANGUAGE_FACTS } from "@kind-grip/core/language";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
+import { HAND_NAMES } from "./main-hand";
+import { FIELD_NAMES } from "./roster-fields";
 
-export const FIELD_NAMES: Record<RosterField, string> = {
-  name: t("Name"),
-  givenName: t("First name"),
-  familyName: t("Last name"),
-  badge: t("Badge"),
-  handedness: t("Main hand"),
-  startedOn: t("First day"),
-  leftOn: t("Last day"),
-  language: t("Language"),
+const FIELDS = ["name", "badge", "handedness", "startedOn", "leftOn", "language"] as const;
+
+const OUTCOMES: Record<Exclude<RosterOutcome, "ask">, { word: string; Icon: LucideIcon; color: string }> = {
+  new: { word: t("new"), Icon: Check, color: "primary.main" },
+  change: { word: t("changes"), Icon: PencilLine, color: "primary.main" },
+  same: { word: t("as it is"), Icon: Equal, color: "text.secondary" },
+  bad: { word: t("look"), Icon: TriangleAlert, color: "error.main" },
 };
 
-export function RowsTable({ rows }: { rows: RosterRow[] }) {
-  const cell = (field: RosterField) => (row: RosterRow) => {
-    const problem = row.problems.find((each) => each.field === field);
-    const given =
-      field === "name" ? (row.given.name ?? [row.given.givenName, row.given.familyName].filter(Boolean).join(" ")) : row.given[field];
-    const read = row.person && field !== "givenName" && field !== "familyName" ? row.person[field] : undefined;
-    return (
-      <Box sx={{ lineHeight: 1.2 }}>
-        <Box component="span" sx={{ fontWeight: field === "name" ? 700 : 400 }}>
-          {read ?? given ?? ""}
-        </Box>
-        {problem && <Box sx={{ color: "error.main", fontSize: "0.875rem", whiteSpace: "normal" }}>{problem.message}</Box>}
-      </Box>
-    );
-  };
-  const columns: GridColDef<RosterRow>[] = [
-    { field: "line", headerName: t("Line"), width: 76 },
+interface RosterRowsProps {
+  rows: readonly RosterRow[];
+  onEdit(line: number, field: RosterField, cell: string): void;
+  answers: RosterReading["answers"];
+  /** null asks again. */
+  onAnswer(line: number, answer: "same" | "else" | null): void;
+}
+
+type GridRow = { id: number; row: RosterRow } & Record<(typeof FIELDS)[number], string>;
+
+export function RosterRows({ rows, answers, onEdit, onAnswer }: RosterRowsProps) {
+  const columns: GridColDef<GridRow>[] = [
+    { field: "id", headerName: t("Line"), width: 66 },
     {
       field: "state",
       headerName: "",
-      width: 96,
+      width: 236,
       sortable: false,
-      valueGetter: (_, row) => (row.person ? 0 : 1),
-      renderCell: ({ row }) => (row.person ? <State good /> : <State good={false} />),
+      renderCell: ({ row: { row } }) =>
+        row.outcome === "ask" ? (
+          <Asked row={row} onAnswer={onAnswer} />
+        ) : (
+          <Box sx={{ display: "flex", alignItems: "center", gap: 0.5 }}>
+            <Outcome outcome={row.outcome} />
+            {answers[row.line] && (
+              <Button
+                sx={{ px: 1 }}
+                onClick={() => onAnswer(row.line, null)}
+                aria-label={t("Ask about line {{line}} again", { line: row.line })}
+              >
+                {t("Ask again")}
+              </Button>
+            )}
+          </Box>
+        ),
     },
-    ...(["name", "badge", "handedness", "startedOn", "leftOn", "language"] as const).map((field): GridColDef<RosterRow> => ({
+    ...FIELDS.map((field): GridColDef<GridRow> => ({
       field,
       headerName: FIELD_NAMES[field],
       flex: field === "name" ? 1.5 : 1,
-      minWidth: field === "leftOn" ? 110 : 150,
+      minWidth: field === "name" ? 170 : 124,
       sortable: false,
-      renderCell: ({ row }) => cell(field)(row),
+      editable: true,
+      renderCell: ({ row: { row } }) => <Cell field={field} row={row} />,
     })),
   ];
   return (
-    <Box sx={{ height: Math.min(560, 58 + rows.length * 56) }}>
+    <Box sx={{ height: Math.min(620, 62 + rows.length * 66) }}>
       <DataGrid
         aria-label={t("Rows of the file")}
-        getRowId={(row) => row.line}
-        rows={rows}
+        rows={rows.map((row) => ({ id: row.line, row, ...writtenOf(row) }))}
         columns={columns}
-        rowHeight={56}
+        getRowHeight={() => "auto"}
+        getEstimatedRowHeight={() => 60}
         disableColumnMenu
         disableRowSelectionOnClick
         hideFooter={rows.length <= 100}
         pageSizeOptions={[100]}
         initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
+        processRowUpdate={(next, before) => {
+          for (const field of FIELDS) if (next[field] !== before[field]) onEdit(next.id, field, next[field]);
+          return next;
+        }}
         sx={{
           border: 0,
           fontSize: "1rem",
           "--DataGrid-containerBackground": "transparent",
           "--DataGrid-rowBorderColor": "var(--mui-palette-line)",
-          "& .MuiDataGrid-cell": { display: "flex", alignItems: "center" },
+          "& .MuiDataGrid-cell": { display: "flex", alignItems: "center", minHeight: 58, py: 0.5 },
         }}
       />
     </Box>
   );
 }
 
-function State({ good }: { good: boolean }) {
-  const Icon = good ? Check : TriangleAlert;
+/** The cells as they are written in the file. */
+const writtenOf = ({ given, known }: RosterRow): Record<(typeof FIELDS)[number], string> => ({
+  name: given.name ?? ([given.givenName, given.familyName].filter(Boolean).join(" ") || (known?.name ?? "")),
+  badge: given.badge ?? "",
+  handedness: given.handedness ?? "",
+  startedOn: given.startedOn ?? "",
+  leftOn: given.leftOn ?? "",
+  language: given.language ?? "",
+});
+
+/** As it was read. */
+function readText(person: Person, field: (typeof FIELDS)[number]): string {
+  const { [field]: value } = person;
+  if (value === null) return "";
+  if (field === "handedness") return HAND_NAMES[person.handedness!];
+  if (field === "language") return LANGUAGE_FACTS[person.language!].ownName;
+  return field === "startedOn" || field === "leftOn" ? wholeDayText(value) : value;
+}
+
+function Cell({ field, row }: { field: (typeof FIELDS)[number]; row: RosterRow }) {
+  const problems = row.problems.filter((each) => each.field === field);
+  const was = row.known && row.changed.includes(field) ? readText(row.known, field) : "";
   return (
-    <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", color: good ? "primary.main" : "error.main", fontWeight: 700 }}>
-      <Icon size={17} aria-hidden /> {good ? t("good") : t("look")}
+    <Box sx={{ lineHeight: 1.2, minWidth: 0 }}>
+      <Box component="span" sx={{ fontWeight: field === "name" || row.changed.includes(field) ? 700 : 400 }}>
+        {row.person ? readText(row.person, field) : writtenOf(row)[field]}
+      </Box>
+      {was && <Box sx={{ color: "text.secondary", fontSize: "0.875rem" }}>{t("was {{was}}", { was })}</Box>}
+      {problems.map(({ message }) => (
+        <Box key={message} sx={{ color: "error.main", fontSize: "0.875rem", whiteSpace: "normal" }}>
+          {message}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function Asked({ row, onAnswer }: { row: RosterRow; onAnswer: RosterRowsProps["onAnswer"] }) {
+  const name = row.known!.name;
+  return (
+    <Box role="group" aria-label={t("Line {{line}}: is it {{name}}?", { line: row.line, name })} sx={{ width: "100%" }}>
+      <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", color: "warm.dark", fontWeight: 700, lineHeight: 1.1 }}>
+        <CircleHelp size={17} aria-hidden /> {t("{{name}}?", { name })}
+      </Box>
+      <Button size="small" sx={{ minHeight: 30, px: 0.5 }} onClick={() => onAnswer(row.line, "same")}>
+        {t("The same")}
+      </Button>
+      <Button size="small" sx={{ minHeight: 30, px: 0.5 }} onClick={() => onAnswer(row.line, "else")}>
+        {t("Somebody else")}
+      </Button>
+    </Box>
+  );
+}
+
+function Outcome({ outcome }: { outcome: Exclude<RosterOutcome, "ask"> }) {
+  const { word, Icon, color } = OUTCOMES[outcome];
+  return (
+    <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", color, fontWeight: 700 }}>
+      <Icon size={17} aria-hidden /> {word}
     </Box>
   );
 }

@@ -7,6 +7,7 @@ import type {
   CrewEntry,
   CrewListEntry,
   Invitation,
+  ManyPeople,
   PersonEntry,
   RampEntry,
 } from "@kind-grip/core/api";
@@ -31,7 +32,8 @@ export const crewApi = serverApi.injectEndpoints({
       invalidatesTags: ["Crews"],
     }),
     people: make.query<PersonEntry[], string>({ query: (crewId) => `/crews/${crewId}/people`, providesTags: ["People"] }),
-    addPeople: make.mutation<PersonEntry[], { crewId: string; people: NewPerson[]; answers?: { id: string; sameAs: string | null }[] }>({
+    /** Who comes in and who is changed, all or none. */
+    keepPeople: make.mutation<PersonEntry[], Partial<ManyPeople> & { crewId: string; people: NewPerson[] }>({
       query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/people`, method: "POST", body }),
       invalidatesTags: (done) => (done ? ["People"] : []),
     }),

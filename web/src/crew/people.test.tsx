@@ -1,14 +1,15 @@
 /** The people of a crew: nobody, forty, some who left, some held out; and days somebody is excused. */
-import { screen, waitFor } from "@testing-library/react";
+import { screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import { NOW, sampleCrew, samplePerson } from "../testing/sample";
+import { NoticeBar } from "../base/NoticeBar";
 import CrewFrame from "./CrewFrame";
 import { Excused } from "./Excused";
 import PeoplePage from "./PeoplePage";
 
 const crew = sampleCrew();
-const open = (people: object[], participation: object[] = []) => {
+const open = (people: object[], participation: object[] = [], answers: object = {}) => {
   const server = new TestServer({
     ...SIGNED_IN,
     "GET /today": { now: NOW, crews: [], entries: [], heldOut: [], endingSoon: [], decisions: [], alerts: [], clashes: [] },
@@ -20,13 +21,17 @@ const open = (people: object[], participation: object[] = []) => {
     [`GET /crews/${crew.id}/participation`]: participation,
     [`GET /crews/${crew.id}/ramps`]: [],
     [`GET /crews/${crew.id}/absences`]: [],
+    ...answers,
   });
   const pages = (
-    <Routes>
-      <Route path="crews/:crewId" element={<CrewFrame />}>
-        <Route path="people" element={<PeoplePage />} />
-      </Route>
-    </Routes>
+    <>
+      <Routes>
+        <Route path="crews/:crewId" element={<CrewFrame />}>
+          <Route path="people" element={<PeoplePage />} />
+        </Route>
+      </Routes>
+      <NoticeBar />
+    </>
   );
   return { server, ...showPage(pages, { at: `/crews/${crew.id}/people`, path: "*" }) };
 };
@@ -49,6 +54,58 @@ it("with forty it counts them, says how many are held out, and keeps those who l
   await user.click(screen.getByRole("radio", { name: "Left (1)" }));
   expect(await screen.findByText("Gone Before")).toBeInTheDocument();
 }, 30_000);
+
+it("sets the hand of forty in two acts, in one request, and takes it back in one", async () => {
+  const people = Array.from({ length: 40 }, (_, i) => samplePerson({ name: `Person ${i + 1}`, handedness: i < 3 ? "left" : null }));
+  const { server, user } = open(people, [], {
+    [`POST /crews/${crew.id}/people`]: (body: unknown) =>
+      (body as { changes: { id: string; version: number; person: object }[] }).changes.map(({ id, version, person }) => ({
+        id,
+        version: version + 1,
+        ...person,
+      })),
+  });
+  await user.click(await screen.findByRole("button", { name: "Choose all 40" }));
+  const region = screen.getByRole("region", { name: "Set for the chosen" });
+  expect(region).toHaveTextContent("40 chosen");
+  await user.click(within(region).getByRole("radio", { name: "L" }));
+  // Who is left-handed already is not written again.
+  await waitFor(() => expect(server.calls("POST")).toHaveLength(1));
+  const sent = () =>
+    server.calls("POST").map(({ body }) => (body as { changes: { version: number; person: { handedness: string } }[] }).changes);
+  expect(sent()[0]!.map(({ person, version }) => [person.handedness, version])).toEqual(people.slice(3).map(() => ["left", 1]));
+  await user.click(await screen.findByRole("button", { name: "Undo" }));
+  await waitFor(() => expect(sent()).toHaveLength(2));
+  expect(sent()[1]!.map(({ person, version }) => [person.handedness, version])).toEqual(people.slice(3).map(() => [null, 2]));
+}, 30_000);
+
+it("looks for somebody by name, and whoever was chosen stays chosen", async () => {
+  const { user } = open([
+    samplePerson({ name: "Ada Moss" }),
+    samplePerson({ name: "Bo Fern", handedness: null }),
+    samplePerson({ name: "Cy Reed" }),
+  ]);
+  await user.type(await screen.findByRole("searchbox", { name: "Find a person" }), "ada");
+  await user.click(await screen.findByRole("button", { name: "Choose this one" }));
+  await user.clear(screen.getByRole("searchbox", { name: "Find a person" }));
+  await user.click(screen.getByRole("combobox", { name: "Who is looked for" }));
+  await user.click(await screen.findByRole("option", { name: "Main hand not known" }));
+  await user.click(await screen.findByRole("button", { name: "Choose this one" }));
+  expect(screen.getByRole("region", { name: "Set for the chosen" })).toHaveTextContent("2 chosen");
+  await user.type(screen.getByRole("searchbox", { name: "Find a person" }), "nobody");
+  await user.click(await screen.findByRole("button", { name: "Show everybody" }));
+  expect(await screen.findByText("Cy Reed")).toBeInTheDocument();
+}, 30_000);
+
+it("who was changed by somebody else meanwhile is named, and nothing is set", async () => {
+  const ada = samplePerson({ name: "Ada Moss" });
+  const { user } = open([ada], [], {
+    [`POST /crews/${crew.id}/people`]: refusal(409, "stale", "Somebody else saved a newer version.", { detail: [{ ...ada, version: 2 }] }),
+  });
+  await user.click(await screen.findByRole("button", { name: "Choose this one" }));
+  await user.click(screen.getByRole("radio", { name: "LR" }));
+  expect(await screen.findByRole("alert")).toHaveTextContent("Somebody else changed Ada Moss meanwhile");
+});
 
 it("an absence that ends before it begins says so at its field, and is not lost", async () => {
   const person = samplePerson();

@@ -2,7 +2,7 @@
 import { useDraggable } from "@dnd-kit/core";
 import { Box, IconButton, InputAdornment, MenuItem, TextField, Typography } from "@mui/material";
 import { Plus, Search } from "lucide-react";
-import { useMemo, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import {
   doseFor,
@@ -42,6 +42,10 @@ export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) 
   const [phase, setPhase] = useState<Phase | "">("");
   const [fitting, setFitting] = useState(true);
   const place = useMemo(() => surroundingsOf(crew, slot), [crew, slot]);
+  // The same for every entry at all times: what is edited beside them does not draw them again.
+  const latest = useRef(onAdd);
+  useEffect(() => void (latest.current = onAdd));
+  const add = useCallback((movementId: string) => latest.current(movementId), []);
   const found = useMemo(
     () =>
       filterMovements(offered, { text, phases: phase ? [phase] : [], place: fitting ? place : undefined }, (movement) =>
@@ -109,7 +113,7 @@ export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) 
                 {words.label("phase", movement.phase)}
               </Typography>
             )}
-            <DrawerEntry movement={movement} style={style} misfit={misfitText(movement, place, words)} onAdd={() => onAdd(movement.id)} />
+            <DrawerEntry movement={movement} style={style} misfit={misfitText(movement, place, words)} onAdd={add} />
           </Box>
         ))}
         {found.length === 0 && (
@@ -122,7 +126,14 @@ export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) 
   );
 }
 
-function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; style: Style; misfit: string; onAdd(): void }) {
+interface DrawerEntryProps {
+  movement: Movement;
+  style: Style;
+  misfit: string;
+  onAdd(movementId: string): void;
+}
+
+const DrawerEntry = memo(function DrawerEntry({ movement, style, misfit, onAdd }: DrawerEntryProps) {
   const library = useLibrary();
   const words = useWords();
   const name = words.movementName(movement.id);
@@ -155,12 +166,16 @@ function DrawerEntry({ movement, style, misfit, onAdd }: { movement: Movement; s
         </Typography>
         {misfit && <Typography sx={{ fontSize: "0.875rem", color: "warm.dark", lineHeight: 1.3 }}>{misfit}</Typography>}
       </Box>
-      <IconButton aria-label={t("Add {{name}}", { name })} onClick={onAdd} onPointerDown={(event) => event.stopPropagation()}>
+      <IconButton
+        aria-label={t("Add {{name}}", { name })}
+        onClick={() => onAdd(movement.id)}
+        onPointerDown={(event) => event.stopPropagation()}
+      >
         <Plus size={20} />
       </IconButton>
     </Box>
   );
-}
+});
 
 function misfitText(movement: Movement, place: Surroundings, words: ReturnType<typeof wordsIn>): string {
   const fits = movement.forms.some((form) => misfitsOf(movement, form.id, place).length === 0);

@@ -36,13 +36,19 @@ Object.assign(window, {
     removeListener: () => undefined,
   }),
 });
-Blob.prototype.text = function text(this: Blob): Promise<string> {
+function read<T>(blob: Blob, as: "readAsText" | "readAsArrayBuffer"): Promise<T> {
   return new Promise((done, failed) => {
     const reader = new FileReader();
-    reader.onload = () => done(String(reader.result));
+    reader.onload = () => done(reader.result as T);
     reader.onerror = () => failed(reader.error!);
-    reader.readAsText(this);
+    reader[as](blob);
   });
+}
+Blob.prototype.text = function text(this: Blob): Promise<string> {
+  return read(this, "readAsText");
+};
+Blob.prototype.arrayBuffer = function arrayBuffer(this: Blob): Promise<ArrayBuffer> {
+  return read(this, "readAsArrayBuffer");
 };
 Element.prototype.scrollIntoView = () => undefined;
 

@@ -1,0 +1,42 @@
+/** Who of a crew is looked for: by name or badge, and by what is not known of them or keeps them out. */
+import type { PersonEntry } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
+import type { Participations } from "@kind-grip/core/safety";
+
+export type PeopleWith = "all" | "noHand" | "noBadge" | "noFirstDay" | "limited" | `reads ${Language}`;
+
+export interface PeopleFilter {
+  /** Words that all begin a word of the name, or are in the badge; case and accents do not matter. */
+  text: string;
+  with: PeopleWith;
+}
+export const EVERYBODY: PeopleFilter = { text: "", with: "all" };
+
+const plain = (text: string) => text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase();
+
+export function filterPeople(people: readonly PersonEntry[], filter: PeopleFilter, participations: Participations): PersonEntry[] {
+  const words = plain(filter.text).split(/\s+/).filter(Boolean);
+  const hasWords = ({ name, badge }: PersonEntry) => {
+    const own = plain(name).split(/[^\p{L}\p{N}]+/u);
+    return words.every((word) => own.some((each) => each.startsWith(word)) || plain(badge ?? "").includes(word));
+  };
+  const isWith = (person: PersonEntry): boolean => {
+    switch (filter.with) {
+      case "all":
+        return true;
+      case "noHand":
+        return person.handedness === null;
+      case "noBadge":
+        return person.badge === null;
+      case "noFirstDay":
+        return person.startedOn === null;
+      case "limited": {
+        const may = participations.get(person.id);
+        return may !== undefined && (may.heldOut || may.outOf.length > 0 || may.shortOfEndDeg !== null || may.cappedRegions.length > 0);
+      }
+      default:
+        return person.language === filter.with.slice("reads ".length);
+    }
+  };
+  return people.filter((person) => hasWords(person) && isWith(person));
+}
