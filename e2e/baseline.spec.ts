@@ -169,6 +169,7 @@ test("know the work and the hands: tasks, a round of eleven with the meter, one 
   await test.step("a clearance lifts it; she is measured with the others", async () => {
     await page.goto("/today");
     await page.getByRole("region", { name: "Needs you" }).getByRole("link", { name: "Nuala Stroud" }).click();
+    await page.getByRole("link", { name: "Held out: see why" }).click();
     const [note] = await Promise.all([
       page.waitForEvent("download"),
       page.getByRole("link", { name: "Referral note for Nuala Stroud" }).click(),

@@ -30,7 +30,7 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await expect(page.getByRole("region", { name: "Needs of the work" })).toContainText(
       /needs kit|no time left|no more items|one more movement|nothing in the library/,
     );
-    await expect(page.getByRole("region", { name: "Warm-up" })).toContainText(/[67]:\d\d of 7:00/);
+    await expect(page.getByRole("region", { name: "Warm-up" })).toContainText(/[67]'\d\d" of 7'00"/);
   });
 
   await test.step("look at three side by side, take one, go back", async () => {
@@ -101,7 +101,7 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await page.keyboard.press("Enter");
     await expect(page.getByRole("list", { name: "Cuts" }).getByRole("listitem").first()).toContainText("gained");
     await page.getByRole("button", { name: /^Make it / }).click();
-    await expect(page.getByText(/takes [01]:\d\d now/)).toBeVisible();
+    await expect(page.getByText(/takes [01]'\d\d" now/)).toBeVisible();
     await expect(page.getByText("Saved", { exact: true })).toBeVisible();
   });
 
@@ -121,9 +121,9 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
     await page.getByRole("textbox", { name: "Minutes" }).fill("5");
     await page.keyboard.press("Enter");
     await page.getByRole("button", { name: /^Make it / }).click();
-    const told = await page.getByText(/After the shift takes \d:\d\d now/).textContent();
+    const told = await page.getByText(/After the shift takes \d'\d\d" now/).textContent();
     const [minutes, seconds] = told!
-      .match(/(\d):(\d\d) now/)!
+      .match(/(\d)'(\d\d)" now/)!
       .slice(1)
       .map(Number);
     expect(minutes! * 60 + seconds!).toBeLessThanOrEqual(5 * 60);

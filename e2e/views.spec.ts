@@ -16,13 +16,17 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
   }[];
   const { runs } = (await (await page.request.get(`/api/crews/${roof}/runs`)).json()) as { runs: { id: string }[] };
   const [round] = (await (await page.request.get(`/api/crews/${roof}/rounds`)).json()) as { id: string }[];
+  const people = (await (await page.request.get(`/api/crews/${roof}/people`)).json()) as { id: string; name: string }[];
+  const dessa = people.find(({ name }) => name === "Dessa Quill")!.id;
   const run = `/crews/${roof}/run/${program!.id}/${program!.program.sessions[1]!.id}`;
   return [
     ["/today"],
     ["/crews"],
     ["/crews/new"],
     [`/crews/${roof}/people`],
-    [`/crews/${roof}/people`, async () => page.getByRole("button", { name: "Dessa Quill" }).click()],
+    [`/crews/${roof}/people`, async () => page.getByRole("button", { name: /^Choose all/ }).click()],
+    [`/crews/${roof}/people/${dessa}`],
+    [`/crews/${roof}/people/${dessa}`, async () => page.getByRole("button", { name: "Change" }).click()],
     [`/crews/${spa}/people/import`],
     [`/crews/${roof}/people/held-out`],
     [`/crews/${roof}/people/held-out`, async () => page.getByRole("button", { name: "Enter a clearance for Edda Marrow" }).click()],

@@ -35,6 +35,7 @@ import { addPracticeRoutes } from "./practice/routes";
 import { addBaselineRoutes } from "./baseline/routes";
 import { addProgramRoutes } from "./program/routes";
 import { addRunRoutes } from "./run/routes";
+import { addRecordRoutes } from "./record/routes";
 import { addSafetyRoutes } from "./safety/routes";
 import { addWorkRoutes } from "./work/routes";
 
@@ -191,6 +192,7 @@ export function createApp({
     run: addRunRoutes,
     "follow-up": addFollowUpRoutes,
     response: addResponseRoutes,
+    record: addRecordRoutes,
     member: addMemberRoutes,
     report: addReportRoutes,
     message: addMessageRoutes,

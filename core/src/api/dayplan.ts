@@ -104,8 +104,8 @@ export const Today = v.strictObject({
   heldOut: v.array(v.strictObject({ ...person, since: IsoInstant })),
   /** Clearances that are good today and end within the week. */
   endingSoon: v.array(v.strictObject({ ...person, until: IsoDate })),
-  /** People for whom something waits to be decided, by crew; each counted under the most urgent of what waits. */
-  decisions: v.array(v.strictObject({ crewId: Id, crewName: v.string(), kind: DecisionKind, people: v.number() })),
+  /** People for whom something waits to be decided, each once: the most urgent kind of it, and how many items it is about in all. */
+  decisions: v.array(v.strictObject({ ...person, kind: DecisionKind, items: v.number() })),
   /** What people reported and nobody has answered yet: one entry a person, the newest first. */
   alerts: v.array(PersonAlert),
   /** Late runs with somebody who is out of it by now. */

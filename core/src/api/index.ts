@@ -11,6 +11,7 @@ export * from "./work";
 export * from "./baseline";
 export * from "./safety";
 export * from "./response";
+export * from "./record";
 export * from "./followup";
 export * from "./practice";
 export * from "./member";

@@ -71,6 +71,8 @@ export const AUDIT_SUBJECTS = [
   "access",
   "report",
   "run",
+  "record",
+  "note",
   "signIn",
 ] as const;
 export const AuditEntry = v.strictObject({

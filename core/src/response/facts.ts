@@ -63,6 +63,8 @@ export interface ItemFacts {
 export const DECISION_KINDS = ["progress", "hold", "ease", "pauseAndRefer"] as const;
 export const DecisionKind = v.picklist(DECISION_KINDS);
 export type DecisionKind = v.InferOutput<typeof DecisionKind>;
+/** Most urgent first. */
+export const KINDS_BY_URGENCY: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress", "hold"];
 
 /** Which pattern of raised mornings: the last one, two in a row, three of the last five, or one rise that was very high. */
 const MorningPattern = v.picklist(["last", "inARow", "often", "high"]);

@@ -1,6 +1,6 @@
 /** Quantities and the few shared value shapes every subject uses. */
 export { grouped } from "./grouped";
-export { clockText, spanText } from "./time-text";
+export { durationText, spanText } from "./time-text";
 export {
   LENGTH_UNITS,
   lengthIn,

@@ -1,10 +1,13 @@
 /** Seconds as people read them. */
 
-/** `mm:ss`, rounded up to the next whole second so that a session never looks shorter than it is. */
-export function clockText(sec: number): string {
+/**
+ * `8'16"`: minutes and seconds, rounded up to the next whole second so that a session never looks shorter than it is.
+ * Not with a colon: what has one is a time of day.
+ */
+export function durationText(sec: number): string {
   const whole = Math.ceil(sec - 1e-9);
   const minutes = Math.floor(whole / 60);
-  return `${minutes}:${String(whole % 60).padStart(2, "0")}`;
+  return `${minutes}'${String(whole % 60).padStart(2, "0")}"`;
 }
 
 /** `45 s`, `2 min`, `2 min 30 s`; half seconds stay visible below a minute. */

@@ -203,6 +203,7 @@ describe("somebody else's things", () => {
         version: 1,
         person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null, language: null },
       },
+      "post /api/crews/:crewId/people/:personId/notes": { id: uuid(), text: "Stolen", attachment: null },
       "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },
       "post /api/crews/:crewId/programs/import": { id: uuid(), text: "{}" },
       "put /api/programs/:programId": { version: 1, program: world.program },

@@ -38,6 +38,10 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       symptomReports: await all(models.SymptomReport),
       symptomAlerts: await all(models.SymptomAlert),
       decisions: await all(models.Decision),
+      // Files of notes are fetched one by one: together they may be more than a memory holds.
+      notes: (await models.PersonNote.findAll({ where: own, attributes: { exclude: ["content"] }, transaction })).map((row) =>
+        row.get({ plain: true }),
+      ),
     };
   });
 }

@@ -128,7 +128,7 @@ export async function removePerson(db: Db, caller: Caller, crewId: string, perso
   if ((await db.models.RunPerson.count({ where: { personId } })) > 0) {
     throw new Problem(409, "hasRuns", "This person is in the record of runs. Enter their last day instead; the record stays.");
   }
-  const asked = [db.models.Baseline, db.models.Restriction].map((table) =>
+  const asked = [db.models.Baseline, db.models.Restriction, db.models.PersonNote].map((table) =>
     (table as typeof db.models.Restriction).count({ where: { personId } }),
   );
   if ((await Promise.all(asked)).some((count) => count > 0)) {

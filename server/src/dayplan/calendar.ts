@@ -3,7 +3,7 @@ import { dateAt, momentAt, wallTime } from "@kind-grip/core/calendar";
 import { wordsOf } from "@kind-grip/core/language";
 import type { Library } from "@kind-grip/core/library";
 import { compileGroup, type Session } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import ical, { escape, ICalCalendarMethod } from "ical-generator";
 import { DateTime } from "luxon";
 import { tzlib_get_ical_block as zoneBlock } from "timezones-ical-library";
@@ -56,7 +56,7 @@ export function calendarOf(
       lastModified: changedAt,
       sequence: revisionAt(changedAt),
       timezone: zone,
-      summary: `${words.sessionName(session)} (${words.digits(clockText(totalSec))})`,
+      summary: `${words.sessionName(session)} (${words.digits(durationText(totalSec))})`,
       location: place,
       description: [
         ...session.items.map((item, i) => `${words.digits(i + 1)}. ${words.movementName(item.movementId)}`),

@@ -4,6 +4,7 @@ import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup, isShiftSession } from "@kind-grip/core/session";
 import { isHere } from "@kind-grip/core/crew";
+import { KINDS_BY_URGENCY } from "@kind-grip/core/response";
 import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes } from "sequelize";
@@ -188,12 +189,13 @@ function needsYou(
         return !withdrawnAt && here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
       })
       .map(({ personId, untilDay }) => ({ ...named(personId), until: untilDay })),
-    decisions: peopleByKind(waiting.filter(({ personId }) => here.has(personId))).map(({ crewId: id, kind, people: count }) => ({
-      crewId: id,
-      crewName: crewsById.get(id)!.name,
-      kind,
-      people: count,
-    })),
+    decisions: [...grouped(waiting, ({ personId }) => personId)]
+      .filter(([personId]) => here.has(personId))
+      .map(([personId, list]) => ({
+        ...named(personId),
+        kind: KINDS_BY_URGENCY.find((kind) => list.some((each) => each.kind === kind))!,
+        items: list.length,
+      })),
     alerts: [...alerts]
       .filter(([personId]) => here.has(personId))
       .map(([personId, reports]) => ({
@@ -214,14 +216,6 @@ function needsYou(
         kind: clash,
       })),
   };
-}
-
-/** People by crew and kind of what waits for them, as the crew's page has them: nine decisions of a kind about one person are one. */
-function peopleByKind(waiting: readonly Pick<ProposalRow, "crewId" | "personId" | "kind">[]) {
-  return [...grouped(waiting, ({ crewId, kind }) => `${crewId} ${kind}`).values()].map((list) => ({
-    ...list[0]!,
-    people: new Set(list.map(({ personId }) => personId)).size,
-  }));
 }
 
 interface LateRun {

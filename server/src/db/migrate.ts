@@ -20,6 +20,7 @@ import { crewTurn } from "./migrations/0017-crew-turn";
 import { templates } from "./migrations/0018-templates";
 import { ramps } from "./migrations/0019-ramps";
 import { languages } from "./migrations/0020-languages";
+import { notes } from "./migrations/0021-notes";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -44,6 +45,7 @@ const MIGRATIONS = {
   "0018-templates": templates,
   "0019-ramps": ramps,
   "0020-languages": languages,
+  "0021-notes": notes,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -12,6 +12,7 @@ import { defineMemberTables } from "../member/tables";
 import { defineMessageTables } from "../message/tables";
 import { definePracticeTables } from "../practice/tables";
 import { defineProgramTables } from "../program/tables";
+import { defineRecordTables } from "../record/tables";
 import { defineResponseTables } from "../response/tables";
 import { defineRunTables } from "../run/tables";
 import { defineSafetyTables } from "../safety/tables";
@@ -34,6 +35,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineAuditTables(sequelize),
     ...defineMemberTables(sequelize),
     ...defineResponseTables(sequelize),
+    ...defineRecordTables(sequelize),
     ...defineFollowupTables(sequelize),
     ...defineMessageTables(sequelize),
     ...defineJobTables(sequelize),

@@ -2,7 +2,7 @@ import type { MemberDay } from "@kind-grip/core/api";
 import { mondayOf } from "@kind-grip/core/calendar";
 import { libraryOf, sampleCustomMovement, SHIPPED_LIBRARY, type CustomMovement } from "@kind-grip/core/library";
 import { compileGroup, compilePerson } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import request from "supertest";
 import { v7 as uuid } from "uuid";
 import { makeWorld, type SampleWorld } from "../test/samples";
@@ -121,7 +121,7 @@ describe("custom movements", () => {
         library.timings,
         people.map((person) => person.id),
       ).totalSec;
-      expect(lines).toContain(`SUMMARY:Warm-up (${clockText(sessionSec)})`);
+      expect(lines).toContain(`SUMMARY:Warm-up (${durationText(sessionSec)})`);
     } finally {
       await cold.close();
     }

@@ -4,7 +4,7 @@ import { stage, type Library } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { mapValues } from "es-toolkit";
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
@@ -224,7 +224,7 @@ function page(sheet: Sheet, leaf: Leaf, scale: number, place: number): Content[]
         {
           width: narrow,
           stack: [
-            ink.text([{ text: words.digits(clockText(timeline.totalSec)), bold: true }], { fontSize: 27, width: narrow, end: true }),
+            ink.text([{ text: words.digits(durationText(timeline.totalSec)), bold: true }], { fontSize: 27, width: narrow, end: true }),
             ink.text([{ text: words.paper("minutesSeconds"), color: QUIET }], { fontSize: 10, width: narrow, end: true }),
           ],
         },

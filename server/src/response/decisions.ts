@@ -1,7 +1,15 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
 import type { DecisionEntry, WaitingDecision } from "@kind-grip/core/api";
 import type { Library } from "@kind-grip/core/library";
-import { oneAtATime, respond, sameDoing, type DecisionKind, type NewDecision, type Response } from "@kind-grip/core/response";
+import {
+  KINDS_BY_URGENCY,
+  oneAtATime,
+  respond,
+  sameDoing,
+  type DecisionKind,
+  type NewDecision,
+  type Response,
+} from "@kind-grip/core/response";
 import { refusalOf } from "@kind-grip/core/safety";
 import { heldIn, setPersonalForm } from "@kind-grip/core/session";
 import { nextRaise, type Present } from "@kind-grip/core/program";
@@ -31,10 +39,9 @@ export async function waitingDecisions(db: Db, caller: Caller, at: Date, crewId:
     db.models.Person.findAll({ where: { crewId } }),
   ]);
   const names = new Map(people.map((person) => [person.get().id, person.get()]));
-  const urgency: readonly DecisionKind[] = ["pauseAndRefer", "ease", "progress", "hold"];
   return proposed
     .filter(({ personId, response }) => !names.get(personId)?.leftOn && (all || response.kind !== "hold"))
-    .sort((a, b) => urgency.indexOf(a.response.kind) - urgency.indexOf(b.response.kind))
+    .sort((a, b) => KINDS_BY_URGENCY.indexOf(a.response.kind) - KINDS_BY_URGENCY.indexOf(b.response.kind))
     .map(({ personId, programId, itemId, facts, response }) => ({
       personId,
       name: names.get(personId)?.name ?? "",
@@ -254,19 +261,27 @@ export async function decisionHistory(
     limit: DECISIONS_PER_PAGE,
     offset: page * DECISIONS_PER_PAGE,
   });
-  const list = rows.map((row) => row.get({ plain: true }));
-  const accounts = await db.models.Account.findAll({ where: { id: [...new Set(list.map(({ decidedBy }) => decidedBy))] } });
-  const names = new Map(accounts.map((account) => [account.get().id, account.get().name]));
   return {
     total: count,
     pageSize: DECISIONS_PER_PAGE,
-    decisions: list.map(({ crewId: _crew, decidedAt, resumedAt, ...rest }) => ({
-      ...rest,
-      decidedAt: decidedAt.toISOString(),
-      resumedAt: resumedAt?.toISOString() ?? null,
-      by: names.get(rest.decidedBy) ?? "somebody gone",
-    })),
+    decisions: await decisionEntries(
+      db,
+      rows.map((row) => row.get({ plain: true })),
+    ),
   };
+}
+
+/** With the names of who decided. */
+export async function decisionEntries(db: Db, list: readonly DecisionRow[]): Promise<DecisionEntry[]> {
+  if (list.length === 0) return [];
+  const accounts = await db.models.Account.findAll({ where: { id: [...new Set(list.map(({ decidedBy }) => decidedBy))] } });
+  const names = new Map(accounts.map((account) => [account.get().id, account.get().name]));
+  return list.map(({ crewId: _crew, decidedAt, resumedAt, ...rest }) => ({
+    ...rest,
+    decidedAt: decidedAt.toISOString(),
+    resumedAt: resumedAt?.toISOString() ?? null,
+    by: names.get(rest.decidedBy) ?? "somebody gone",
+  }));
 }
 
 /** Ends a pause: the item is the person's again, with a reason that is kept. */

@@ -47,7 +47,7 @@ const formOf = async () =>
     world.people[0]!.id
   ];
 const onToday = async () =>
-  ((await trainer.get("/api/today")).body.decisions as { crewId: string; kind: string; people: number }[]).filter(
+  ((await trainer.get("/api/today")).body.decisions as { crewId: string; kind: string; items: number }[]).filter(
     ({ crewId }) => crewId === world.crewId,
   );
 const threeClean = async () => {
@@ -61,7 +61,7 @@ it("three clean runs wait for a decision, on Today too; confirmed, the next sess
   await lead(1, 1);
   const [found] = await waiting();
   expect(found).toMatchObject({ name: "Person 1", response: { kind: "progress", raised: "dose" } });
-  expect(await onToday()).toMatchObject([{ kind: "progress", people: 1 }]);
+  expect(await onToday()).toMatchObject([{ kind: "progress", name: "Person 1", items: 1 }]);
   expect((await decide(decision())).status).toBe(204);
   expect(await formOf()).toEqual(found!.response.next);
   expect([await waiting(), await onToday()]).toEqual([[], []]);
@@ -106,7 +106,7 @@ it("nine decisions of a kind about one person are one on Today", async () => {
   const eased = ((await trainer.get(`${crew()}/decisions`)).body as WaitingDecision[]).filter(({ response }) => response.kind === "ease");
   expect(eased.length).toBeGreaterThan(1);
   expect(new Set(eased.map(({ personId }) => personId)).size).toBe(1);
-  expect(await onToday()).toMatchObject([{ kind: "ease", people: 1 }]);
+  expect(await onToday()).toMatchObject([{ kind: "ease", name: "Person 1", items: eased.length }]);
 });
 
 it("overruling needs a reason, and is kept with it", async () => {

@@ -11,15 +11,25 @@ export type AlertReport = PersonAlert["reports"][number];
  * Person id → their reports, newest first.
  * @param kept also those that were answered with "keep paused" and still pause
  */
-export async function reportsByPerson({ models }: Db, crewIds: readonly string[], kept: boolean): Promise<Map<string, AlertReport[]>> {
+export async function reportsByPerson(db: Db, crewIds: readonly string[], kept: boolean): Promise<Map<string, AlertReport[]>> {
   const waits = kept ? { [Op.or]: [{ answeredAt: null }, { endedAt: null }] } : { answeredAt: null };
-  const rows = await models.SymptomAlert.findAll({
+  const rows = await db.models.SymptomAlert.findAll({
     where: { crewId: { [Op.in]: [...crewIds] }, ...waits },
     order: [["since", "DESC"]],
     limit: 500,
   });
-  if (rows.length === 0) return new Map();
   const alerts = rows.map((row) => row.get({ plain: true }));
+  const told = await toldReports(db, alerts);
+  const by = grouped(
+    alerts.map(({ personId }, i) => ({ personId, report: told[i]! })),
+    ({ personId }) => personId,
+  );
+  return new Map([...by].map(([personId, list]) => [personId, list.map(({ report }) => report)]));
+}
+
+/** Alerts with what was said to raise them, in their order. */
+export async function toldReports({ models }: Db, alerts: readonly SymptomAlertRow[]): Promise<AlertReport[]> {
+  if (alerts.length === 0) return [];
   const causes = { [Op.in]: alerts.map(({ causeId }) => causeId) };
   const [reports, mornings] = await Promise.all([
     models.SymptomReport.findAll({ where: { id: causes }, attributes: ["id", "movementId", "words"] }),
@@ -27,7 +37,7 @@ export async function reportsByPerson({ models }: Db, crewIds: readonly string[]
   ]);
   const reportOf = (id: string) => reports.find((row) => row.get().id === id)?.get();
   const levelOf = (id: string) => mornings.find((row) => row.get().id === id)?.get().level ?? null;
-  const told = ({ id, cause, causeId, kind, side, regions, since, endedAt, answer }: SymptomAlertRow): AlertReport => ({
+  return alerts.map(({ id, cause, causeId, kind, side, regions, since, endedAt, answer }) => ({
     alertId: id,
     cause,
     kind,
@@ -39,6 +49,5 @@ export async function reportsByPerson({ models }: Db, crewIds: readonly string[]
     level: levelOf(causeId),
     pauses: endedAt === null,
     answer,
-  });
-  return new Map([...grouped(alerts, ({ personId }) => personId)].map(([personId, list]) => [personId, list.map(told)]));
+  }));
 }

@@ -191,7 +191,8 @@ async function ownRow<Row extends { crewId: string }>(db: Db, caller: Caller, ro
   return row;
 }
 
-function dated<Row extends { crewId: string }>({ crewId: _crew, ...row }: Row): Dated<Omit<Row, "crewId">> {
+/** A row without its crew, its moments as they are sent. */
+export function dated<Row extends { crewId: string }>({ crewId: _crew, ...row }: Row): Dated<Omit<Row, "crewId">> {
   return Object.fromEntries(Object.entries(row).map(([key, value]) => [key, value instanceof Date ? value.toISOString() : value])) as Dated<
     Omit<Row, "crewId">
   >;

@@ -68,6 +68,7 @@ export const router = createBrowserRouter([
           { path: "people/import", lazy: page(() => import("../crew/RosterImportPage")) },
           { path: "people/cards", lazy: page(() => import("../crew/CardsPage")) },
           { path: "people/held-out", lazy: page(() => import("../safety/RestrictionsPage")) },
+          { path: "people/:personId", lazy: page(() => import("../record/PersonPage")) },
           { path: "work", lazy: page(() => import("../work/WorkPage")) },
           { path: "work/briefing", lazy: page(() => import("../work/BriefingPage")) },
           { path: "baseline", lazy: page(() => import("../baseline/RoundsPage")) },

@@ -3,7 +3,7 @@ import { Box, Typography } from "@mui/material";
 import { useState } from "react";
 import { DEFAULT_STYLE, doseFor, LOAD_SCHOOLS, newItem, STRETCH_SCHOOLS, type Style } from "@kind-grip/core/library";
 import { boutsOf, compilePerson, type Dose } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { useLibrary, useWords } from "../base/library";
@@ -70,7 +70,7 @@ export function DoseBench() {
               <td data-head={t("Time, both sides")}>
                 <Box sx={{ display: "flex", gap: 1, alignItems: "center", flex: 1 }}>
                   <Box sx={{ width: `${(totalSec / most) * 70}%`, height: 16, bgcolor: "primary.main", borderRadius: 1 }} />
-                  <strong>{clockText(totalSec)}</strong>
+                  <strong>{durationText(totalSec)}</strong>
                 </Box>
               </td>
               <td data-head={t("Under tension a side")}>{Math.round(tensionSec)} s</td>

@@ -2,7 +2,7 @@
 import { Box, Typography } from "@mui/material";
 import { useState } from "react";
 import { shareKit, type Sharing } from "@kind-grip/core/kit";
-import { clockText, spanText } from "@kind-grip/core/units";
+import { durationText, spanText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
@@ -67,7 +67,7 @@ export function KitBench() {
             }}
           >
             <Box component="span" sx={{ fontSize: "1.7rem", fontWeight: 800 }}>
-              {clockText(way.totalSec)}
+              {durationText(way.totalSec)}
             </Box>
             <span>{wayText(way, people, pieces)}</span>
             <Box component="span" sx={{ color: way.costSec > 0 ? "warm.dark" : "primary.main", textAlign: "right" }}>

@@ -93,7 +93,7 @@ describe("doses", () => {
     open("dose");
     const rows = screen.getAllByRole("row").slice(1);
     expect(rows.length).toBeGreaterThanOrEqual(3);
-    for (const row of rows) expect(row).toHaveTextContent(/\d+ (s|min)|\d:\d\d/);
+    for (const row of rows) expect(row).toHaveTextContent(/\d+ (s|min)|\d'\d\d"/);
   });
 });
 

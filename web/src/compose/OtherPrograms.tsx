@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useMemo } from "react";
 import { kitOf, MET, type Alternative, type Proposal, type Taste } from "@kind-grip/core/compose";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
@@ -68,7 +68,7 @@ function Column({ taste, proposal, isTaken, onTake }: { taste: Taste | null; pro
     ],
     [t("Movements"), String(movements.length)],
     [t("Kit"), kit.length === 0 ? t("none") : listText(kit)],
-    ...proposal.program.sessions.map(({ slot }) => [SESSION_NAMES[slot], clockText(proposal.seconds.get(slot) ?? 0)] as const),
+    ...proposal.program.sessions.map(({ slot }) => [SESSION_NAMES[slot], durationText(proposal.seconds.get(slot) ?? 0)] as const),
   ];
   return (
     <Box component="li" aria-label={name} sx={{ borderTop: "4px solid", borderColor: isTaken ? "primary.main" : "line", pt: 1 }}>

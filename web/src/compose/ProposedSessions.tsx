@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Lock, LockOpen, X } from "lucide-react";
 import type { Proposal } from "@kind-grip/core/compose";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { savedIn, type Session, type SlotKind } from "@kind-grip/core/session";
 import type { Words } from "@kind-grip/core/language";
 import { t } from "../base/words";
@@ -39,9 +39,9 @@ export function Sessions({
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 1.5, borderBottom: "2px solid", borderColor: "line", pb: 0.5 }}>
         <Typography variant="h2">{SESSION_NAMES[session.slot]}</Typography>
         <Typography sx={{ fontWeight: 700 }}>
-          {clockText(proposal.seconds.get(session.slot) ?? 0)}{" "}
+          {durationText(proposal.seconds.get(session.slot) ?? 0)}{" "}
           <Box component="span" sx={{ color: "text.secondary", fontWeight: 500 }}>
-            {t("of {{time}}", { time: clockText(limits.slotSec[session.slot]) })}
+            {t("of {{time}}", { time: durationText(limits.slotSec[session.slot]) })}
             {(proposal.changeOvers.get(session.slot) ?? 0) > 0 &&
               ` · ${t("{{count}} changes of place or kit", { count: proposal.changeOvers.get(session.slot)!, defaultValue_one: "{{count}} change of place or kit" })}`}
             {spareText(proposal, session.slot)}

@@ -257,7 +257,7 @@ describe("side by side", () => {
     await screen.findByRole("region", { name: "Side by side" });
     expect(column("Meets most").getByRole("button")).toHaveAttribute("aria-pressed", "true");
     expect(screen.getByRole("listitem", { name: "Least kit" })).toHaveTextContent(/Kit.*balls? \/ (rolled )?towels?/i);
-    expect(screen.getByRole("listitem", { name: "Fewest to remember" })).toHaveTextContent(/Needs met2 of 3.*Movements2.*Kitnone.*5:00/);
+    expect(screen.getByRole("listitem", { name: "Fewest to remember" })).toHaveTextContent(/Needs met2 of 3.*Movements2.*Kitnone.*5'00"/);
     await user.click(column("Fewest to remember").getByRole("button"));
     const warmUp = screen.getByRole("region", { name: "Warm-up" });
     expect(warmUp).toHaveTextContent("Fist and star");
@@ -284,9 +284,9 @@ describe("side by side", () => {
 describe("making it a program", () => {
   it.each([
     [{ aim: "nothing" }, /give a session some time/],
-    [{ aim: "slot", slot: "preShift", usedSec: 150 }, /Warm-up leaves time unused.*2:30/],
+    [{ aim: "slot", slot: "preShift", usedSec: 150 }, /Warm-up leaves time unused.*2'30"/],
     [{ aim: "light", slot: "preShift", movementId: "palm-away" }, /room for the whole dose of Palm-away stretch/],
-    [{ aim: "ready", slot: "preShift", readySec: 5 }, /gets ready for 0:05: a minute is the least/],
+    [{ aim: "ready", slot: "preShift", readySec: 5 }, /gets ready for 0'05": a minute is the least/],
     [{ aim: "must", must: "shoulders", slot: "preShift" }, /does not begin at the shoulders/],
     [{ aim: "must", must: "stretch", slot: "preShift" }, /holds no stretch/],
     [{ aim: "must", must: "close", slot: "preShift" }, /nothing that closes it/],

@@ -1,5 +1,5 @@
 import type { AimMissed } from "@kind-grip/core/compose";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import type { Words } from "@kind-grip/core/language";
 import { t } from "../base/words";
 import { SESSION_NAMES } from "../program/session-names";
@@ -10,11 +10,14 @@ export function missedText(words: Words, missed: AimMissed): string {
   const session = SESSION_NAMES[missed.slot];
   switch (missed.aim) {
     case "slot":
-      return t("{{session}} leaves time unused that something would need: {{time}} are used", { session, time: clockText(missed.usedSec) });
+      return t("{{session}} leaves time unused that something would need: {{time}} are used", {
+        session,
+        time: durationText(missed.usedSec),
+      });
     case "light":
       return t("{{session}} has room for the whole dose of {{name}}", { session, name: words.movementName(missed.movementId) });
     case "ready":
-      return t("{{session}} gets ready for {{time}}: a minute is the least", { session, time: clockText(missed.readySec) });
+      return t("{{session}} gets ready for {{time}}: a minute is the least", { session, time: durationText(missed.readySec) });
     case "must":
       return {
         ready: t("{{session}} does not begin by getting ready", { session }),

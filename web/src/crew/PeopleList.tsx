@@ -1,5 +1,6 @@
 /** The people of a crew, a line each, where there is no room for columns. */
 import { Box, ButtonBase, Checkbox, Typography } from "@mui/material";
+import { Link } from "react-router";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { isHere } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS } from "@kind-grip/core/language";
@@ -15,10 +16,9 @@ export interface PeopleTableProps {
   participations: Participations;
   chosen: ReadonlySet<string>;
   onChosen(chosen: ReadonlySet<string>): void;
-  onOpen(person: PersonEntry): void;
 }
 
-export function PeopleList({ rows, today, participations, chosen, onChosen, onOpen }: PeopleTableProps) {
+export function PeopleList({ rows, today, participations, chosen, onChosen }: PeopleTableProps) {
   return (
     <Box component="ul" aria-label={t("People of this crew")} sx={{ listStyle: "none", m: 0, p: 0 }}>
       {[...rows]
@@ -34,7 +34,8 @@ export function PeopleList({ rows, today, participations, chosen, onChosen, onOp
                 sx={{ width: 44, height: 44 }}
               />
               <ButtonBase
-                onClick={() => onOpen(person)}
+                component={Link}
+                to={person.id}
                 sx={{ width: "100%", minHeight: 60, py: 0.75, gap: 1, justifyContent: "start", textAlign: "start" }}
               >
                 {person.handedness ? <SideMark side={person.handedness} /> : <Box sx={{ width: 26 }} />}

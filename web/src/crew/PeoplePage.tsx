@@ -1,9 +1,9 @@
 /** The people of a crew. */
-import { Box, Button, InputAdornment, MenuItem, TextField, Typography, useMediaQuery } from "@mui/material";
+import { Box, Button, InputAdornment, Link as TextLink, MenuItem, TextField, Typography, useMediaQuery } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { Ban, Download, FileUp, Plus, QrCode, Search } from "lucide-react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
@@ -45,7 +45,7 @@ const readBy = (people: readonly PersonEntry[]): [PeopleWith, string][] =>
 export default function PeoplePage() {
   const crew = useCrew();
   const query = crewApi.usePeopleQuery(crew.id);
-  const [editing, setEditing] = useState<PersonEntry | "new" | null>(null);
+  const [adding, setAdding] = useState(false);
   const [shown, setShown] = useState<Shown>("here");
   const [filter, setFilter] = useState(EVERYBODY);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
@@ -72,7 +72,7 @@ export default function PeoplePage() {
                 >
                   {t("Bring in a list")}
                 </Button>
-                <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setEditing("new")}>
+                <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setAdding(true)}>
                   {t("Add a person")}
                 </Button>
                 {people.length > 0 && (
@@ -162,14 +162,7 @@ export default function PeoplePage() {
                     </Box>
                   )}
                   {found.length > 0 && (
-                    <PeopleTable
-                      rows={found}
-                      today={today}
-                      participations={participations}
-                      chosen={chosen}
-                      onChosen={setChosen}
-                      onOpen={setEditing}
-                    />
+                    <PeopleTable rows={found} today={today} participations={participations} chosen={chosen} onChosen={setChosen} />
                   )}
                 </>
               )}
@@ -177,9 +170,7 @@ export default function PeoplePage() {
           );
         }}
       </Loaded>
-      {editing && (
-        <PersonDialog crewId={crew.id} person={editing === "new" ? null : editing} today={today} onClose={() => setEditing(null)} />
-      )}
+      {adding && <PersonDialog crewId={crew.id} person={null} today={today} onClose={() => setAdding(false)} />}
     </>
   );
 }
@@ -189,7 +180,8 @@ function PeopleTable(props: PeopleTableProps) {
   return narrow ? <PeopleList {...props} /> : <PeopleGrid {...props} />;
 }
 
-function PeopleGrid({ rows, today, participations, chosen, onChosen, onOpen }: PeopleTableProps) {
+function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTableProps) {
+  const navigate = useNavigate();
   const columns: GridColDef<PersonEntry>[] = [
     {
       field: "name",
@@ -197,13 +189,9 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen, onOpen }: P
       flex: 2,
       minWidth: 200,
       renderCell: ({ row }) => (
-        <Button
-          onClick={() => onOpen(row)}
-          tabIndex={-1}
-          sx={{ justifyContent: "flex-start", px: 0, color: "text.primary", fontWeight: 700 }}
-        >
+        <TextLink component={Link} to={row.id} tabIndex={-1} sx={{ color: "text.primary", fontWeight: 700 }}>
           {row.name}
-        </Button>
+        </TextLink>
       ),
     },
     {
@@ -269,9 +257,9 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen, onOpen }: P
       keepNonExistentRowsSelected
       disableRowSelectionOnClick
       disableColumnMenu
-      onRowClick={({ row }) => onOpen(row as PersonEntry)}
-      onCellKeyDown={({ row }, event) => {
-        if (event.key === "Enter") onOpen(row as PersonEntry);
+      onRowClick={({ id }) => void navigate(String(id))}
+      onCellKeyDown={({ id, field }, event) => {
+        if (event.key === "Enter" && field !== "__check__") void navigate(String(id));
       }}
       initialState={{ sorting: { sortModel: [{ field: "name", sort: "asc" }] } }}
       sx={{

@@ -2,6 +2,7 @@
 import type { PersonEntry } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import type { Participations } from "@kind-grip/core/safety";
+import { isLimited } from "./takes-part";
 
 export type PeopleWith = "all" | "noHand" | "noBadge" | "noFirstDay" | "limited" | `reads ${Language}`;
 
@@ -30,10 +31,8 @@ export function filterPeople(people: readonly PersonEntry[], filter: PeopleFilte
         return person.badge === null;
       case "noFirstDay":
         return person.startedOn === null;
-      case "limited": {
-        const may = participations.get(person.id);
-        return may !== undefined && (may.heldOut || may.outOf.length > 0 || may.shortOfEndDeg !== null || may.cappedRegions.length > 0);
-      }
+      case "limited":
+        return isLimited(participations.get(person.id));
       default:
         return person.language === filter.with.slice("reads ".length);
     }

@@ -2,6 +2,14 @@
 import type { Participation } from "@kind-grip/core/safety";
 import { t } from "../base/words";
 
+/** Whether anything keeps them out of anything. */
+export const isLimited = (participation: Participation | undefined): boolean =>
+  participation !== undefined &&
+  (participation.heldOut ||
+    participation.outOf.length > 0 ||
+    participation.shortOfEndDeg !== null ||
+    participation.cappedRegions.length > 0);
+
 /** In a few words and without any reason: reasons are on the page of who is held out. */
 export function takesPart(participation: Participation | undefined): string {
   if (!participation) return "everything";

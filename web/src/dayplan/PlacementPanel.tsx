@@ -4,7 +4,7 @@ import { BellRing, Play, Repeat, Trash2, X } from "lucide-react";
 import { Link } from "react-router";
 import { addDays, dateAt, momentAt, SHIFT_REACH_MIN, wallTime, type Shift } from "@kind-grip/core/calendar";
 import { onGrid, type Placed } from "@kind-grip/core/dayplan";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
@@ -76,7 +76,7 @@ export function PlacementPanel({
           <Typography variant="h3">{placed.session.name}</Typography>
           <Typography sx={{ color: "text.secondary" }}>
             {groupName && `${groupName} · `}
-            {words.label("slot", placed.session.slot)} · {clockText((placed.endMs - placed.startMs) / 1000)}
+            {words.label("slot", placed.session.slot)} · {durationText((placed.endMs - placed.startMs) / 1000)}
           </Typography>
         </Box>
         <IconButton aria-label={t("Close")} onClick={onClose}>

@@ -4,7 +4,7 @@ import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
 import { type Shift } from "@kind-grip/core/calendar";
 import type { Placement, RibbonPart, SessionRequest } from "@kind-grip/core/dayplan";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { timeText } from "../base/dates";
 import { useLibrary } from "../base/library";
@@ -140,7 +140,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
               {sessions.map(({ session, lengthSec }) => (
                 <Toggle
                   key={session.id}
-                  label={`${session.name} ${clockText(lengthSec)}`}
+                  label={`${session.name} ${durationText(lengthSec)}`}
                   pressed={!left.has(session.id)}
                   onChange={(on) => {
                     const next = new Set(left);

@@ -5,7 +5,7 @@ import { DateTime } from "luxon";
 import { useRef, useState } from "react";
 import { type Shift } from "@kind-grip/core/calendar";
 import { type Clash, type Placed, type RibbonPart } from "@kind-grip/core/dayplan";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { dateText, timeText } from "../base/dates";
 import { useWords } from "../base/library";
@@ -236,7 +236,7 @@ export function ShiftRow({
                 <Box>
                   {session.session.name}
                   <Box sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-                    {words.label("slot", session.session.slot)} · {clockText(session.lengthSec)} · {session.programName}
+                    {words.label("slot", session.session.slot)} · {durationText(session.lengthSec)} · {session.programName}
                   </Box>
                 </Box>
               </MenuItem>

@@ -15,7 +15,7 @@ import {
   type Style,
 } from "@kind-grip/core/library";
 import { compilePerson } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { LostPage } from "../parts/LostPage";
@@ -177,7 +177,7 @@ function DoseTable({ movement }: { movement: Movement }) {
               <td>
                 <strong>{words.dose(doseFor(movement, style))}</strong>
               </td>
-              <td>{clockText(total)}</td>
+              <td>{durationText(total)}</td>
             </tr>
           );
         })}

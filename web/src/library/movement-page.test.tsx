@@ -36,7 +36,7 @@ it("tells the dose of each school, as the session compiler will lead it", () => 
   const doses = STRETCH_SCHOOLS.map((stretch) => doseFor(movement, { stretch, load: "pacedReps" }));
   for (const [i, row] of rows.entries()) {
     const { holdSec } = doses[i] as { holdSec?: number };
-    expect(row).toHaveTextContent(new RegExp(holdSec === undefined ? String.raw`\d:\d\d$` : String.raw`${holdSec} s.*\d:\d\d$`));
+    expect(row).toHaveTextContent(new RegExp(holdSec === undefined ? String.raw`\d'\d\d"$` : String.raw`${holdSec} s.*\d'\d\d"$`));
   }
 });
 

@@ -4,7 +4,7 @@ import { Check, Hand, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 
@@ -108,7 +108,7 @@ function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
           {words.timeOfDay(wallTime(Date.parse(entry.startsAt!), zone))}
         </Typography>
         <Typography component="p" sx={{ fontSize: "1.3rem", fontWeight: 650 }}>
-          {words.digits(clockText(entry.totalSec))}
+          {words.digits(durationText(entry.totalSec))}
         </Typography>
       </Box>
       <Typography variant="h2" sx={{ mt: 0.5 }}>
@@ -175,7 +175,7 @@ function List({ title, entries, zone, isDone, none }: ListProps) {
                 {words.sessionName(entry.session)}
               </Typography>
               <Typography sx={{ color: "text.secondary" }}>
-                {words.label("slot", entry.session.slot)} · {words.digits(clockText(entry.totalSec))}
+                {words.label("slot", entry.session.slot)} · {words.digits(durationText(entry.totalSec))}
               </Typography>
             </Box>
             {isDone(entry) && (

@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import { Link, Navigate, useNavigate, useParams, useSearchParams } from "react-router";
 import { itemsDone, MARKS, shortVersion, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { compilePerson } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 
@@ -101,7 +101,7 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
       <Box component="main" sx={{ maxWidth: 560, mx: "auto", p: 2.5, minHeight: "100dvh", display: "flex", flexDirection: "column" }}>
         <PhoneTitle
           title={words.sessionName(entry.session)}
-          lead={`${words.digits(clockText(run.timeline.totalSec))} · ${words.paper("preventionShort")}`}
+          lead={`${words.digits(durationText(run.timeline.totalSec))} · ${words.paper("preventionShort")}`}
         >
           {mute}
         </PhoneTitle>
@@ -134,7 +134,7 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
         <Box sx={{ display: "grid", gap: 1.5, justifyItems: "start", mt: 2 }}>
           {short && (
             <Toggle
-              label={words.member("shortOfTime", { time: words.digits(clockText(compilePerson(short, library.timings).totalSec)) })}
+              label={words.member("shortOfTime", { time: words.digits(durationText(compilePerson(short, library.timings).totalSec)) })}
               pressed={isShort}
               onChange={onShort}
             />
@@ -185,7 +185,7 @@ function During({ run, captions, mute }: DuringProps) {
           {words.movementName(segment.movementId)}
         </Typography>
         <Typography sx={{ fontWeight: 700 }}>
-          {words.member("left", { time: words.digits(clockText(timeline.totalSec - atSec)) })}
+          {words.member("left", { time: words.digits(durationText(timeline.totalSec - atSec)) })}
         </Typography>
         {mute}
       </Box>

@@ -8,7 +8,7 @@ import { regionNeeds } from "@kind-grip/core/need";
 import type { Session } from "@kind-grip/core/session";
 import { fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-grip/core/slot";
 import { dayOf } from "@kind-grip/core/strain";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
@@ -60,7 +60,7 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
     // Own forms of people who are held out stay where they were, for the day they are cleared.
     const items = fit.session.items.map((item) => ({ ...item, personal: { ...own.get(item.id), ...item.personal } }));
     change({ ...program, sessions: program.sessions.map((each) => (each.id === session.id ? { ...each, items } : each)) });
-    dispatch(notify({ text: t("{{name}} takes {{time}} now.", { name: session.name, time: clockText(fit.totalSec) }), undo: undo }));
+    dispatch(notify({ text: t("{{name}} takes {{time}} now.", { name: session.name, time: durationText(fit.totalSec) }), undo: undo }));
     onClose();
   };
   return (
@@ -77,17 +77,17 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
             onChange={(minutes) => setLengthSec(Math.round(minutes * 60))}
           />
           <Button variant="outlined" disabled={lengthSec === slotSec} onClick={() => setLengthSec(slotSec)}>
-            {t("The slot: {{time}}", { time: clockText(slotSec) })}
+            {t("The slot: {{time}}", { time: durationText(slotSec) })}
           </Button>
           <Toggle label={t("Fill what is spare")} pressed={fuller} onChange={setFuller} />
           <Typography component="p" sx={{ ml: "auto", fontSize: "1.9rem", fontWeight: 800, lineHeight: 1.1 }} role="status">
-            {clockText(fit.beforeSec)} → {clockText(fit.totalSec)}
+            {durationText(fit.beforeSec)} → {durationText(fit.totalSec)}
           </Typography>
         </Box>
         {!fit.fits && (
           <Typography role="alert" sx={{ color: "error.main", fontWeight: 650, mb: 1 }}>
             {t("What has to stay is longer than this: {{time}} is the shortest. Keep fewer items, or give it more time.", {
-              time: clockText(fit.totalSec),
+              time: durationText(fit.totalSec),
             })}
           </Typography>
         )}
@@ -153,7 +153,7 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
       <DialogActions>
         <Button onClick={onClose}>{t("Leave it")}</Button>
         <Button variant="contained" onClick={apply} disabled={fit.cuts.length === 0}>
-          {t("Make it {{time}}", { time: clockText(fit.totalSec) })}
+          {t("Make it {{time}}", { time: durationText(fit.totalSec) })}
         </Button>
       </DialogActions>
     </Dialog>

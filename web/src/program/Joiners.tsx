@@ -8,7 +8,7 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import { joined, joinersFor, type Joiner } from "@kind-grip/core/compose";
 import type { RegionNeed } from "@kind-grip/core/need";
 import type { Session } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { useLibrary, useWords } from "../base/library";
 import { listText } from "../base/measures";
 import { notify } from "../base/notices";
@@ -55,7 +55,7 @@ export function Joiners({ session, spareSec, needs, crew, people }: JoinersProps
   return (
     <Box component="section" aria-labelledby="joiners" sx={{ mt: 2 }}>
       <Typography variant="h3" id="joiners" sx={{ mb: 0.5 }}>
-        {t("{{time}} are spare: what would fit as well", { time: clockText(spareSec) })}
+        {t("{{time}} are spare: what would fit as well", { time: durationText(spareSec) })}
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {joiners.map((joiner) => {
@@ -67,7 +67,7 @@ export function Joiners({ session, spareSec, needs, crew, people }: JoinersProps
               sx={{ display: "flex", alignItems: "center", gap: 1, borderBottom: "1px solid", borderColor: "line", py: 0.5 }}
             >
               <Box sx={{ flex: 1, minWidth: 0, lineHeight: 1.3 }}>
-                <strong>{name}</strong> {clockText(joiner.sec)}
+                <strong>{name}</strong> {durationText(joiner.sec)}
                 <Typography sx={{ color: "text.secondary", fontSize: "0.95rem" }}>
                   {t("for {{regions}}", {
                     regions: listText(joiner.regions.slice(0, NAMED_REGIONS).map((region) => words.label("region", region).toLowerCase())),

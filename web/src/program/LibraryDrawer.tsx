@@ -17,7 +17,7 @@ import {
 } from "@kind-grip/core/library";
 import { compilePerson, type SessionSlot } from "@kind-grip/core/session";
 import { surroundingsOf } from "@kind-grip/core/crew";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
@@ -162,7 +162,7 @@ const DrawerEntry = memo(function DrawerEntry({ movement, style, misfit, onAdd }
       <Box sx={{ py: 0.5 }}>
         <Typography sx={{ lineHeight: 1.2, fontWeight: 600 }}>{name}</Typography>
         <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.3 }}>
-          {words.dose(doseFor(movement, style))} · {clockText(total)}
+          {words.dose(doseFor(movement, style))} · {durationText(total)}
         </Typography>
         {misfit && <Typography sx={{ fontSize: "0.875rem", color: "warm.dark", lineHeight: 1.3 }}>{misfit}</Typography>}
       </Box>

@@ -6,7 +6,7 @@ import { Link, useNavigate } from "react-router";
 import { slotSecOf } from "@kind-grip/core/crew";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -104,7 +104,11 @@ export default function ProgramsPage() {
               title={t("No program yet")}
               text={t(
                 "A program holds the sessions for this crew's slots: {{time}} before the shift, {{time2}} in a break, {{time3}} after it.",
-                { time: clockText(crew.slots.preShift), time2: clockText(crew.slots.break), time3: clockText(crew.slots.postShift) },
+                {
+                  time: durationText(crew.slots.preShift),
+                  time2: durationText(crew.slots.break),
+                  time3: durationText(crew.slots.postShift),
+                },
               )}
             />
           ) : (
@@ -159,9 +163,9 @@ function Lengths({ crew, sessions }: { crew: CrewEntry; sessions: readonly Sessi
     const slot = slotSecOf(crew, session.slot);
     return (
       <Typography key={session.id}>
-        <strong>{clockText(total)}</strong> {session.name}{" "}
+        <strong>{durationText(total)}</strong> {session.name}{" "}
         <Box component="span" sx={{ color: total > slot ? "warm.dark" : "text.secondary" }}>
-          {total > slot ? t("over its {{time}}", { time: clockText(slot) }) : t("of {{time}}", { time: clockText(slot) })}
+          {total > slot ? t("over its {{time}}", { time: durationText(slot) }) : t("of {{time}}", { time: durationText(slot) })}
         </Box>
       </Typography>
     );

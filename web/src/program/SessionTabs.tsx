@@ -4,7 +4,7 @@ import { Pencil, Plus } from "lucide-react";
 import { useState } from "react";
 import { MAX_SESSIONS } from "@kind-grip/core/program";
 import { SESSION_SLOTS, type Session, type SessionSlot } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -62,7 +62,7 @@ export function SessionTabs({ crew }: { crew: CrewEntry }) {
                 {each.name}
               </Box>
               <Box component="span" sx={{ fontSize: "0.875rem", opacity: 0.85 }}>
-                {words.label("slot", each.slot)} · {clockText(lengths.get(each.id)!)}
+                {words.label("slot", each.slot)} · {durationText(lengths.get(each.id)!)}
               </Box>
             </ButtonBase>
           );

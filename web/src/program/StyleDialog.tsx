@@ -3,7 +3,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typogra
 import { useMemo, useState } from "react";
 import { LOAD_SCHOOLS, STRETCH_SCHOOLS, type LoadSchool, type StretchSchool } from "@kind-grip/core/library";
 import { switchStyle, type SessionFigures } from "@kind-grip/core/program";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
@@ -125,7 +125,7 @@ export function StyleDialog({ onClose }: { onClose(): void }) {
 }
 
 function Difference({ before, after, figure }: { before: SessionFigures; after: SessionFigures; figure: keyof SessionFigures }) {
-  const text = (value: number) => (figure === "repetitions" ? String(value) : clockText(value));
+  const text = (value: number) => (figure === "repetitions" ? String(value) : durationText(value));
   if (before[figure] === after[figure]) return text(before[figure]);
   const more = after[figure] > before[figure];
   return (

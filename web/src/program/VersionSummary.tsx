@@ -2,7 +2,7 @@
 import { Typography } from "@mui/material";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
 import { t } from "../base/words";
 
@@ -16,7 +16,7 @@ export function VersionSummary({ program }: { program: Program }) {
           {t("{{name}}: {{items}} items, {{time}}", {
             name: session.name,
             items: session.items.length,
-            time: clockText(compilePerson(session, library.timings).totalSec),
+            time: durationText(compilePerson(session, library.timings).totalSec),
           })}
         </Typography>
       ))}

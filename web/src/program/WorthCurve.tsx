@@ -1,6 +1,6 @@
 /** What a session is worth at every length, as a share of it as written; the length looked at is marked. */
 import { Box } from "@mui/material";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 
 const WIDTH = 380;
@@ -35,7 +35,7 @@ export function WorthCurve({ curve, slotSec }: { curve: readonly { sec: number; 
       ))}
       {ticks.map((sec) => (
         <text key={sec} x={x(sec)} y={HEIGHT - 6} textAnchor="middle" {...label}>
-          {clockText(sec)}
+          {durationText(sec)}
         </text>
       ))}
       <line x1={x(slotSec)} x2={x(slotSec)} y1={6} y2={HEIGHT - BOTTOM} stroke="var(--mui-palette-warm-main)" strokeWidth={3} />

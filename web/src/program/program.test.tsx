@@ -108,7 +108,7 @@ it("an empty session says what to do; a crew without a program says what one is 
   unmount();
   open({ [`GET /crews/${crew.id}/programs`]: [] }, "program");
   expect(await screen.findByText("No program yet")).toBeInTheDocument();
-  expect(screen.getByText(/8:00 before the shift, 3:00 in a break, 14:00 after it/)).toBeInTheDocument();
+  expect(screen.getByText(/8'00" before the shift, 3'00" in a break, 14'00" after it/)).toBeInTheDocument();
 }, 30_000);
 
 it("a program file that is none says what is wrong with it, and where", async () => {
@@ -155,7 +155,7 @@ it("every item stands in words under the score, is chosen there, and the length 
   expect(screen.getByRole("region", { name: "Chosen item" })).toHaveTextContent("2. Palm-away stretch");
   const length = () => screen.getByRole("status", { name: "Length" }).textContent;
   const before = length();
-  expect(before).toMatch(/^\d:\d\d.*spare/);
+  expect(before).toMatch(/^\d'\d\d".*spare/);
   list.focus();
   await user.keyboard("{ArrowUp}");
   expect(length()).not.toBe(before);
@@ -169,7 +169,7 @@ it("what is spare is filled by a movement that the work needs, put in where it b
   await user.click(screen.getByRole("button", { name: "Fit to a length" }));
   const spare = await screen.findByRole("region", { name: /are spare: what would fit as well/ });
   const [first] = within(spare).getAllByRole("listitem");
-  expect(first).toHaveTextContent(/\d:\d\d.*for /);
+  expect(first).toHaveTextContent(/\d'\d\d".*for /);
   const name = first!.querySelector("strong")!.textContent!;
   await user.click(within(first!).getByRole("button"));
   await waitFor(() => expect(saved(server).at(-1)!.program.sessions[0]!.items).toHaveLength(3));

@@ -3,7 +3,7 @@ import { Alert, Box, Button, Typography } from "@mui/material";
 import { useCallback, useMemo, useState } from "react";
 import { slotSecOf } from "@kind-grip/core/crew";
 import { lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
-import { clockText, grouped } from "@kind-grip/core/units";
+import { durationText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
@@ -74,8 +74,8 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
           .map(({ session, thenSec }) =>
             t("{{name}} would take {{time}} of {{time2}}", {
               name: session.name,
-              time: clockText(thenSec),
-              time2: clockText(slotSecOf(crew, session.slot)),
+              time: durationText(thenSec),
+              time2: durationText(slotSecOf(crew, session.slot)),
             }),
           ),
       );

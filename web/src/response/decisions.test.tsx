@@ -38,7 +38,7 @@ it("says what would no longer fit its slot", () => {
   showPage(
     <DecisionRows
       own={[sampleDecision()]}
-      overrunsOf={() => ["Warm-up takes 8:16, 16 s over its slot"]}
+      overrunsOf={() => [`Warm-up takes 8'16", 16 s over its slot`]}
       busy={false}
       onConfirm={jest.fn()}
       onOther={jest.fn()}

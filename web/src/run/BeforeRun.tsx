@@ -5,7 +5,7 @@ import { useEffect } from "react";
 import { Link } from "react-router";
 import type { MarkKind } from "@kind-grip/core/run";
 import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
@@ -117,7 +117,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
             <InLanguage words={theirs} text={theirs.sessionName(session)} />
           </Typography>
           <Typography sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" }, fontWeight: 500, lineHeight: 1.1 }}>
-            {clockText(timeline.totalSec)}
+            {durationText(timeline.totalSec)}
           </Typography>
           <Button
             variant="contained"
@@ -141,7 +141,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
           </Box>
           {shortSec !== undefined && (
             <Box sx={{ mt: 2 }}>
-              <Toggle label={words.member("shortOfTime", { time: clockText(shortSec) })} pressed={isShort} onChange={onShort} />
+              <Toggle label={words.member("shortOfTime", { time: durationText(shortSec) })} pressed={isShort} onChange={onShort} />
             </Box>
           )}
         </Box>

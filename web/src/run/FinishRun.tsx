@@ -5,7 +5,7 @@ import { useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
@@ -112,7 +112,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
           name: run.session.name,
           done,
           items: items.length,
-          time: clockText(items.reduce((sum, item) => sum + item.doneSec, 0)),
+          time: durationText(items.reduce((sum, item) => sum + item.doneSec, 0)),
         })}
       />
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>

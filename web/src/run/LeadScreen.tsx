@@ -1,7 +1,7 @@
 /** During a run: what now, which side, how many left, what next; names with their own form. Read from five metres. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { LANGUAGE_FACTS } from "@kind-grip/core/language";
@@ -53,7 +53,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
         {second && <FaceOf language={second.language} />}
         <ItemTrack run={run} />
         <Typography sx={{ fontSize: "1.3rem", fontWeight: 700, whiteSpace: "nowrap" }} aria-label={t("Time left")}>
-          −{words.digits(clockText(timeline.totalSec - atSec))}
+          −{words.digits(durationText(timeline.totalSec - atSec))}
         </Typography>
         <RunSwitches {...switches} />
       </Box>

@@ -9,7 +9,7 @@ import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { shortVersion } from "@kind-grip/core/run";
 import { compileGroup, type Session } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { practiceNow, useNow } from "../base/now";
 import { languageOf } from "@kind-grip/core/language";
@@ -125,8 +125,8 @@ function Resume(props: RunProps) {
     return (
       <Box sx={{ minHeight: PAGE_HEIGHT, display: "grid", placeItems: "center", p: 4 }}>
         <Empty
-          title={t("{{name}} was interrupted at {{time}}", { name: props.session.name, time: clockText(found.clock.atSec) })}
-          text={t("of {{time}}. Nothing of it is lost.", { time: clockText(found.clock.totalSec) })}
+          title={t("{{name}} was interrupted at {{time}}", { name: props.session.name, time: durationText(found.clock.atSec) })}
+          text={t("of {{time}}. Nothing of it is lost.", { time: durationText(found.clock.totalSec) })}
         >
           <Button variant="contained" autoFocus onClick={() => setChoice("resume")}>
             {t("Go on from there")}

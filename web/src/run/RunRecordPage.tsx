@@ -4,7 +4,7 @@ import { ArrowLeft } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
 import type { RunRecord } from "@kind-grip/core/run";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { runApi } from "./api";
@@ -41,8 +41,8 @@ function Sheet({ run }: { run: RunRecord }) {
         title={run.session.name}
         lead={t("{{date}} · planned {{time}}, took {{time2}}", {
           date: dateText(DateTime.fromISO(run.startedAt, { zone: crew.timeZone }), "cccc d LLLL yyyy, HH:mm"),
-          time: clockText(run.plannedSec),
-          time2: clockText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000),
+          time: durationText(run.plannedSec),
+          time2: durationText((Date.parse(run.endedAt) - Date.parse(run.startedAt)) / 1000),
         })}
       />
       <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1fr 1.3fr" }, columnGap: 8, rowGap: 4 }}>
@@ -68,7 +68,7 @@ function Sheet({ run }: { run: RunRecord }) {
                 component="span"
                 sx={{ color: item.status === "done" ? "text.secondary" : "warm.dark", fontWeight: item.status === "done" ? 400 : 650 }}
               >
-                {STATUS[item.status]}, {clockText(item.doneSec)}
+                {STATUS[item.status]}, {durationText(item.doneSec)}
               </Box>
             </Box>
           ))}

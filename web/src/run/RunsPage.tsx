@@ -5,7 +5,7 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { dateText } from "../base/dates";
@@ -108,7 +108,7 @@ function RunTable({ runs, crewId, timeZone }: { runs: RunSummary[]; crewId: stri
             <td data-head={t("Effort, mean")}>
               <EffortBar effort={run.meanEffort} />
             </td>
-            <td data-head={t("Work done")}>{clockText(run.doneSec)}</td>
+            <td data-head={t("Work done")}>{durationText(run.doneSec)}</td>
             <td data-head={t("Marks")}>
               {run.marks > 0 ? (
                 <Box component="strong" sx={{ color: "warm.dark" }}>

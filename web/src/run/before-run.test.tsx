@@ -22,13 +22,13 @@ const open = () => {
   return { server, ...showPage(<RunPage />, { at: path, path: "/crews/:crewId/run/:programId/:sessionId" }) };
 };
 const items = () => within(screen.getByRole("list")).getAllByRole("listitem").length;
-const lengths = () => screen.getAllByText(/^\d+:\d\d$/).map(({ textContent }) => textContent);
+const lengths = () => screen.getAllByText(/^\d+'\d\d"$/).map(({ textContent }) => textContent);
 
 it("one tap makes it half as long, another makes it whole again; what is led is what was chosen", async () => {
   const { user } = open();
-  const short = await screen.findByRole("button", { name: /Short of time: \d:\d\d, what matters most/ }, { timeout: 8000 });
+  const short = await screen.findByRole("button", { name: /Short of time: \d'\d\d", what matters most/ }, { timeout: 8000 });
   const [whole] = lengths();
-  const wanted = /\d:\d\d/.exec(short.textContent!)![0];
+  const wanted = /\d'\d\d"/.exec(short.textContent!)![0];
   expect(items()).toBe(6);
   await user.click(short);
   expect(lengths()).toEqual([wanted]);

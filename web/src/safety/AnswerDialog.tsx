@@ -10,16 +10,21 @@ import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { radioProps } from "../parts/radio-props";
+import { ANSWER_NAMES } from "./answer-names";
 import { isSaid, ownWords, ReasonWords } from "./ReasonWords";
 import { pausedWords, reportWords } from "./report-words";
 
 type Answer = AlertAnswer["answer"];
 
 const ANSWERS: readonly { answer: Answer; name: string; does: string }[] = [
-  { answer: "giveBack", name: t("Give back"), does: t("Everything is theirs again, as it was.") },
-  { answer: "ease", name: t("Ease"), does: t("What touches the place goes one form or dose easier; what has nothing easier stays out.") },
-  { answer: "keepPaused", name: t("Keep paused"), does: t("It stays as it is until you give it back.") },
-  { answer: "refer", name: t("Refer and hold out"), does: t("Out of everything until a clinician has cleared it.") },
+  { answer: "giveBack", name: ANSWER_NAMES.giveBack, does: t("Everything is theirs again, as it was.") },
+  {
+    answer: "ease",
+    name: ANSWER_NAMES.ease,
+    does: t("What touches the place goes one form or dose easier; what has nothing easier stays out."),
+  },
+  { answer: "keepPaused", name: ANSWER_NAMES.keepPaused, does: t("It stays as it is until you give it back.") },
+  { answer: "refer", name: ANSWER_NAMES.refer, does: t("Out of everything until a clinician has cleared it.") },
 ];
 
 /** What is usually said; the trainer's own words take its place. */

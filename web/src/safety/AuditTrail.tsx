@@ -19,6 +19,8 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   export: t("Export"),
   report: t("Symptom reports"),
   run: t("Runs"),
+  record: t("Everything of a person"),
+  note: t("Notes"),
   signIn: t("Sign-ins"),
 };
 

@@ -6,7 +6,7 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson } from "@kind-grip/core/session";
 import { answered, unfitting, type FitAnswer } from "@kind-grip/core/template";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
 import { NameField } from "../parts/NameField";
 import { t } from "../base/words";
@@ -51,11 +51,11 @@ export function BringInDialog({ title, program, crew, action, busy, error, named
             const slotSec = slotSecOf(crew, session.slot);
             return (
               <Typography component="li" key={session.id}>
-                <strong>{clockText(sec)}</strong> {session.name}{" "}
+                <strong>{durationText(sec)}</strong> {session.name}{" "}
                 <Box component="span" sx={{ color: sec > slotSec ? "warm.dark" : "text.secondary" }}>
                   {sec > slotSec
-                    ? t("over its {{time}}: it can be fitted afterwards", { time: clockText(slotSec) })
-                    : t("of {{time}}", { time: clockText(slotSec) })}
+                    ? t("over its {{time}}: it can be fitted afterwards", { time: durationText(slotSec) })
+                    : t("of {{time}}", { time: durationText(slotSec) })}
                 </Box>
               </Typography>
             );

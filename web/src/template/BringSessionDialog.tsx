@@ -6,7 +6,7 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson, type Session } from "@kind-grip/core/session";
 import { copyOf, SHIPPED_TEMPLATES, shippedProgram, type ShippedTemplateId } from "@kind-grip/core/template";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { useLibrary } from "../base/library";
 import { t } from "../base/words";
 import { programApi } from "../program/api";
@@ -96,7 +96,7 @@ export function BringSessionDialog({ crew, program, programId, onBring, onClose 
                     textAlign: "left",
                   }}
                 >
-                  <strong>{clockText(compilePerson(session, library.timings).totalSec)}</strong> {session.name}
+                  <strong>{durationText(compilePerson(session, library.timings).totalSec)}</strong> {session.name}
                 </ButtonBase>
               ))}
           </Box>

@@ -7,7 +7,7 @@ import { v7 as uuid } from "uuid";
 import type { Program } from "@kind-grip/core/program";
 import { compilePerson } from "@kind-grip/core/session";
 import { copyOf, SHIPPED_TEMPLATES, shippedProgram, type ShippedTemplateId } from "@kind-grip/core/template";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { problemOf } from "../base/api";
 import { useLibrary, useWords } from "../base/library";
 import { notify } from "../base/notices";
@@ -153,7 +153,7 @@ function Template({ name, why, program, onStart, onTakeOut }: TemplateProps) {
         {program.sessions.map((session) => (
           <Typography key={session.id} sx={{ lineHeight: 1.35 }}>
             <strong>
-              {clockText(compilePerson(session, library.timings).totalSec)} {session.name}
+              {durationText(compilePerson(session, library.timings).totalSec)} {session.name}
             </strong>{" "}
             <Box component="span" sx={{ color: "text.secondary" }}>
               {session.items.map(({ movementId }) => words.movementName(movementId)).join(" · ")}

@@ -34,7 +34,7 @@ it("says for each for whom it is, what is in it and how long; the practice's own
   expect(own).toHaveTextContent("For whoever stands all day.");
   const shipped = within(screen.getByRole("region", { name: "For other kinds of work" })).getAllByRole("listitem");
   expect(shipped).toHaveLength(6);
-  for (const each of shipped) expect(each).toHaveTextContent(/\d:\d\d Warm-up.*Shake-out/);
+  for (const each of shipped) expect(each).toHaveTextContent(/\d'\d\d" Warm-up.*Shake-out/);
 });
 
 it("one that fits is made a program with one press, under the name that is typed", async () => {

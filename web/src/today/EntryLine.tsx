@@ -3,7 +3,7 @@ import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { CheckCircle2 } from "lucide-react";
 import { Link } from "react-router";
 import type { TodayEntry } from "@kind-grip/core/api";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { timeText } from "../base/dates";
 import { runAddress } from "../run/address";
@@ -16,7 +16,7 @@ export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: 
         {entry.sessionName}
         {entry.groupName && `, ${entry.groupName}`}{" "}
         <Box component="span" sx={{ color: "text.secondary" }}>
-          {clockText(entry.totalSec)}
+          {durationText(entry.totalSec)}
         </Box>
       </Typography>
       {entry.runId && lead ? (

@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText, timeText } from "../base/dates";
@@ -97,7 +97,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
         <Typography variant="h2" sx={{ fontSize: "1.7rem" }}>
           {entry.sessionName}{" "}
           <Box component="span" sx={{ fontWeight: 500 }}>
-            · {clockText(entry.totalSec)}
+            · {durationText(entry.totalSec)}
           </Box>
         </Typography>
         <Typography>

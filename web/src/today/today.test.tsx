@@ -130,6 +130,62 @@ describe("what was reported", () => {
   });
 });
 
+describe("who needs the trainer", () => {
+  const person = (name: string, crewId = sampleId()) => ({ crewId, crewName: "Slate crew", personId: sampleId(), name });
+
+  it("is one entry a person, whatever there is about them, most urgent first", async () => {
+    const alert = sampleAlert({ name: "Ann Early" });
+    const { crewId, crewName, personId, name } = alert;
+    const [eased, paused, ending] = [person("Bo Fern"), person("Cy Quill"), person("Di Reed")];
+    open(
+      sampleToday({
+        crews: [crewOf(crewId)],
+        alerts: [alert],
+        decisions: [
+          { ...eased, kind: "ease", items: 9 },
+          { ...paused, kind: "pauseAndRefer", items: 1 },
+          { crewId, crewName, personId, name, kind: "progress", items: 2 },
+        ],
+        endingSoon: [{ ...ending, until: "2026-03-28" }],
+        heldOut: [{ crewId, crewName, personId, name, since: "2026-03-20T08:00:00.000Z" }],
+      }),
+    );
+    const region = await screen.findByRole("region", { name: "Needs you" });
+    const entries = within(region).getAllByRole("listitem");
+    expect(entries.map((entry) => entry.getAttribute("aria-label"))).toEqual(["Ann Early", "Cy Quill", "Bo Fern", "Di Reed"]);
+    expect(entries[0]).toHaveTextContent("Held out since 20 Mar");
+    expect(entries[0]).toHaveTextContent("2 movements wait for you.");
+    expect(entries[2]).toHaveTextContent("9 movements wait for you.");
+    expect(within(entries[2]!).getByRole("link", { name: "Decide about Bo Fern" })).toHaveAttribute(
+      "href",
+      `/crews/${eased.crewId}/progress`,
+    );
+    expect(within(entries[0]!).getByRole("link", { name: "Ann Early" })).toHaveAttribute("href", `/crews/${crewId}/people/${personId}`);
+  });
+
+  it("who is ready for more is one line a crew, and who is only held out is no entry", async () => {
+    const crewId = sampleId();
+    const ready = ["Ann", "Bo", "Cy"].map((name) => ({ ...person(name, crewId), kind: "progress" as const, items: 1 }));
+    open(
+      sampleToday({ crews: [crewOf(crewId)], decisions: ready, heldOut: [{ ...person("Di Reed"), since: "2026-03-20T08:00:00.000Z" }] }),
+    );
+    const region = await screen.findByRole("region", { name: "Needs you" });
+    expect(within(region).queryAllByRole("listitem")).toEqual([]);
+    expect(region).toHaveTextContent("Slate crew Ann, Bo, Cy");
+    expect(region).toHaveTextContent("Di Reed (Slate crew, since 20 Mar)");
+  });
+
+  it("of forty the first are shown and all who stopped and told; the rest behind one button", async () => {
+    const alerts = Array.from({ length: 10 }, (_, i) => sampleAlert({ name: `Told ${i}` }));
+    const decisions = Array.from({ length: 30 }, (_, i) => ({ ...person(`Ease ${i}`), kind: "ease" as const, items: 1 }));
+    const { user } = open(sampleToday({ crews: [crewOf(sampleId())], alerts, decisions }));
+    const region = await screen.findByRole("region", { name: "Needs you" });
+    expect(within(region).getAllByRole("button", { name: /^Answer Told/ })).toHaveLength(10);
+    await user.click(within(region).getByRole("button", { name: "30 more people" }));
+    expect(within(region).getAllByRole("listitem")).toHaveLength(40);
+  });
+});
+
 it("a late run is said to be before, or a mistake", async () => {
   const clash = {
     runId: sampleId(),

@@ -1,7 +1,7 @@
 /** The slot as a ruler under the score: what is used, what is spare, what is over. */
 import { rulerOf } from "@kind-grip/core/slot";
 import type { Timeline } from "@kind-grip/core/session";
-import { clockText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 
 export function Ruler({ timeline, slotSec, pxPerSec, width }: { timeline: Timeline; slotSec: number; pxPerSec: number; width: number }) {
   const { usedSec, overSec } = rulerOf(timeline, slotSec);
@@ -30,7 +30,7 @@ export function Ruler({ timeline, slotSec, pxPerSec, width }: { timeline: Timeli
             fill="var(--mui-palette-text-secondary)"
             textAnchor={sec === 0 ? "start" : sec * pxPerSec > width - 24 ? "end" : "middle"}
           >
-            {clockText(sec)}
+            {durationText(sec)}
           </text>
         </g>
       ))}
@@ -38,7 +38,7 @@ export function Ruler({ timeline, slotSec, pxPerSec, width }: { timeline: Timeli
         <>
           <path d={`M${drawn - 26} 22l6 -20M${drawn - 18} 22l6 -20`} stroke="var(--mui-palette-background-default)" strokeWidth={4} />
           <text x={width} y={40} fontSize={14} fill="var(--mui-palette-text-secondary)" textAnchor="end">
-            {clockText(slotSec)}
+            {durationText(slotSec)}
           </text>
         </>
       )}

@@ -15,7 +15,7 @@ import {
   type Timeline,
 } from "@kind-grip/core/session";
 import { torqueIn } from "@kind-grip/core/program";
-import { clockText, spanText } from "@kind-grip/core/units";
+import { durationText, spanText } from "@kind-grip/core/units";
 import { rulerOf } from "@kind-grip/core/slot";
 import type { Movement } from "@kind-grip/core/library";
 import { t } from "../../base/words";
@@ -139,7 +139,7 @@ export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
               role="group"
               aria-label={t("Score of {{name}}: {{time}}, left {{left}} and right {{right}} under tension", {
                 name: session.name,
-                time: clockText(timeline.totalSec),
+                time: spanText(timeline.totalSec),
                 left: spanText(totals.tensionSec.left),
                 right: spanText(totals.tensionSec.right),
               })}
@@ -178,7 +178,7 @@ export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
           <LaneTotal sec={totals.tensionSec.left} tone="hand.left" />
           <LaneTotal sec={totals.tensionSec.right} tone="hand.right" />
           <Box role="status" aria-label={t("Length")} sx={{ alignSelf: "start" }}>
-            <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", lineHeight: 1.2 }}>{clockText(timeline.totalSec)}</Typography>
+            <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", lineHeight: 1.2 }}>{durationText(timeline.totalSec)}</Typography>
             <Typography
               sx={{ fontSize: "0.95rem", fontWeight: 650, lineHeight: 1.2, color: ruler.overSec > 0 ? "warm.dark" : "text.secondary" }}
             >
@@ -198,7 +198,7 @@ export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
 function LaneTotal({ sec, tone }: { sec: number; tone: string }) {
   return (
     <Box>
-      <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", color: tone, lineHeight: 1.1 }}>{clockText(sec)}</Typography>
+      <Typography sx={{ fontWeight: 750, fontSize: "1.25rem", color: tone, lineHeight: 1.1 }}>{durationText(sec)}</Typography>
       <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.2 }}>{t("under tension")}</Typography>
     </Box>
   );

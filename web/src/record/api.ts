@@ -1,0 +1,32 @@
+/** The record of one person, and notes. */
+import type { NewNote, PersonRecordPage } from "@kind-grip/core/api";
+import { serverApi } from "../base/api";
+
+interface OfPerson {
+  crewId: string;
+  personId: string;
+}
+const at = ({ crewId, personId }: OfPerson, rest: string) => `/crews/${crewId}/people/${personId}/${rest}`;
+
+export const recordApi = serverApi.injectEndpoints({
+  endpoints: (make) => ({
+    /** Page after page, older and older. */
+    personRecord: make.infiniteQuery<PersonRecordPage, OfPerson, string | null>({
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: ({ events, more }) => (more ? events.at(-1)!.at : undefined),
+      },
+      query: ({ queryArg, pageParam }) => at(queryArg, `record${pageParam ? `?before=${encodeURIComponent(pageParam)}` : ""}`),
+      providesTags: ["People", "Runs", "Decisions", "Safety", "Rounds"],
+      keepUnusedDataFor: 0,
+    }),
+    addNote: make.mutation<void, OfPerson & NewNote>({
+      query: ({ crewId, personId, ...body }) => ({ url: at({ crewId, personId }, "notes"), method: "POST", body }),
+      invalidatesTags: (_, error) => (error ? [] : ["People"]),
+    }),
+    removeNote: make.mutation<void, OfPerson & { noteId: string }>({
+      query: ({ noteId, ...of }) => ({ url: at(of, `notes/${noteId}`), method: "DELETE" }),
+      invalidatesTags: (_, error) => (error ? [] : ["People"]),
+    }),
+  }),
+});
