@@ -109,7 +109,10 @@ test("the run keeps time by the clock, not by its pictures", async ({ page }) =>
   await page.getByRole("button", { name: "Start" }).click();
   const left = async () => {
     const text = (await page.getByLabel("Time left").textContent())!;
-    const [minutes, seconds] = text.slice(1).split("'").map((part) => parseInt(part, 10));
+    const [minutes, seconds] = text
+      .slice(1)
+      .split("'")
+      .map((part) => parseInt(part, 10));
     return minutes! * 60 + seconds!;
   };
   const [from, start] = [await left(), await page.evaluate(() => performance.now())];

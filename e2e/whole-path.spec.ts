@@ -197,7 +197,7 @@ test("from a crew list to a led session and its log", async ({ page }) => {
     await page.getByRole("button", { name: "Alva Brightwater: 3" }).click();
     await page.getByRole("button", { name: "Fenja Ironside: 5" }).click();
     await page.getByRole("button", { name: "Keep this run" }).click();
-    await expect(page.getByText("Warm-up is kept: 5 people, 2 efforts.")).toBeVisible();
+    await expect(page.getByText("Warm-up is kept: 5 people, efforts of 2.")).toBeVisible();
     await page.getByRole("region", { name: "Harrow stone yard" }).getByRole("link", { name: "Harrow stone yard", exact: true }).click();
     await toStep(page, "Runs");
     await expect(page.getByRole("heading", { name: "1 run" })).toBeVisible();

@@ -92,10 +92,10 @@ const waiting = [
       names: suites.flatMap(failedJourneys),
     }));
   },
-  () => check("Lint", "lint"),
-  () => counted("Unit tests", "test:unit", jest("unit"), { JEST_RESULTS: jest("unit") }, jestCounts),
-  () => counted("Component tests", "test:web", jest("web"), { JEST_RESULTS: jest("web") }, jestCounts),
   () => counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api") }, jestCounts),
+  () => counted("Component tests", "test:web", jest("web"), { JEST_RESULTS: jest("web") }, jestCounts),
+  () => counted("Unit tests", "test:unit", jest("unit"), { JEST_RESULTS: jest("unit") }, jestCounts),
+  () => check("Lint", "lint"),
   () => check("Types", "typecheck"),
   () => check("Which way arrows point", "arrows"),
   () => check("Format", "format:check"),

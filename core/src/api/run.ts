@@ -1,5 +1,6 @@
 /** Runs, and progress made of them. */
 import * as v from "valibot";
+import { Id, IsoInstant } from "../units";
 import { PersonFollowUp, RunFollowUp } from "../followup";
 import { RunSummary } from "../run";
 import { pageOf } from "./shapes";
@@ -17,3 +18,7 @@ export const Progress = v.strictObject({
   efforts: v.array(v.number()),
 });
 export type Progress = v.InferOutput<typeof Progress>;
+
+/** Who was not there when the crew was last led. */
+export const LastPresence = v.strictObject({ startedAt: v.nullable(IsoInstant), absent: v.array(Id) });
+export type LastPresence = v.InferOutput<typeof LastPresence>;

@@ -1,4 +1,5 @@
 /** Runs: the clock that leads one, the cues it gives, and the record it leaves. */
+export { closeIndexOf } from "./close";
 export { end, isOver, jump, newClock, pause, placeAt, play, relay, type RunClock } from "./clock";
 export { captionAt, COACH_LEVELS, coachFor, openingLine, type Coach, type CoachLevel } from "./coach";
 export type { Cue, Sound } from "./cue";

@@ -40,6 +40,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "delete /api/me/sessions/:sessionId",
     "get /api/crews",
     "get /api/crews/:crewId",
+    "get /api/crews/:crewId/last-presence",
     "get /api/crews/:crewId/participation",
     "get /api/crews/:crewId/people",
     "get /api/crews/:crewId/plan/:weekStart",

@@ -45,6 +45,35 @@ describe("rounds", () => {
     const late = await save(1, withSafety({ chestPain: false }));
     expect([late.status, late.body.code]).toEqual([409, "closed"]);
   });
+  it("as CSV: a row for each who has a record, what was answered with yes, means of the grip; and the export is in the trail", async () => {
+    const record = withSafety({ chestPain: false, hotJoint: true });
+    record.symptomsAsked = true;
+    record.symptoms = [
+      { id: uuid(), side: "left", region: "thumbBase", kind: "ache", level: 4, since: "2026-03-01", nights: "never", constant: false },
+    ];
+    record.range.wristFlexion.left.active = 75;
+    record.grip.right = [30, 34].map((kg) => ({ kg, faults: [], from: "typed" }));
+    expect((await save(0, record)).status).toBe(200);
+    const { text, headers } = await trainer.get(`/api/rounds/${roundId}/records.csv`).expect(200);
+    expect(headers["content-disposition"]).toContain("Spring.csv");
+    const [head, ...rows] = text
+      .replace("\uFEFF", "")
+      .trim()
+      .split("\r\n")
+      .map((line: string) => line.split(","));
+    expect(rows).toHaveLength(1);
+    const cell = (name: string) => rows[0]![head!.indexOf(name)];
+    expect(["name", "safetyYes", "symptoms", "wristFlexion left active deg", "grip left kg", "grip right kg"].map(cell)).toEqual([
+      world.people[0]!.name,
+      "hotJoint",
+      "thumbBase left 4",
+      "75",
+      "",
+      "32",
+    ]);
+    const { entries } = (await trainer.get(`/api/crews/${world.crewId}/audit`)).body as { entries: { subject: string; what: string }[] };
+    expect(entries.find(({ subject }) => subject === "export")?.what).toMatch(/^round .* as CSV$/);
+  });
   it("of an earlier version, that did not store how far its records are, are counted all the same, and stored from then on", async () => {
     await save(0, emptyRecord());
     await save(1, withSafety({ chestPain: false }));

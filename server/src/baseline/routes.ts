@@ -4,8 +4,10 @@ import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
+import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
+import { roundCsv } from "./round-csv";
 import { changeRound, createRound, listRounds, recordsOf, removeRound, roundOf, saveRecord } from "./rounds";
 
 const RoundParams = v.object({ roundId: Id });
@@ -47,6 +49,25 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Remove a round nothing was entered in",
     params: RoundParams,
     handle: ({ caller, params }) => removeRound(db, caller, params.roundId),
+  });
+  routes.add({
+    id: "recordsCsv",
+    method: "get",
+    path: "/api/rounds/:roundId/records.csv",
+    summary: "A round as CSV, a row a person",
+    file: "text/csv",
+    params: RoundParams,
+    async handle({ caller, params, response }) {
+      const round = await roundOf(db, caller, params.roundId);
+      const people = await db.models.Person.findAll({ where: { crewId: round.crewId }, order: ["name", "id"] });
+      const place = { crewId: round.crewId, personId: null, subject: "export" as const, what: `round ${round.startedOn} as CSV` };
+      await noteSeen(db, caller, await now(caller), place);
+      const csv = roundCsv(
+        people.map((row) => row.get({ plain: true })),
+        await recordsOf(db, params.roundId),
+      );
+      sendFile(response, `${round.name}.csv`, "text/csv", csv);
+    },
   });
   routes.add({
     id: "records",

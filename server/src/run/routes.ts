@@ -1,5 +1,5 @@
 /** Runs and their CSV. */
-import { ClashAnswer, Page, RunPage, Stored } from "@kind-grip/core/api";
+import { ClashAnswer, LastPresence, Page, RunPage, Stored } from "@kind-grip/core/api";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { RunRecord } from "@kind-grip/core/run";
@@ -15,7 +15,7 @@ import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { runRows } from "./rows";
 import { answerClash } from "./answer-clash";
-import { listRuns, runOf, storeRun } from "./runs";
+import { lastPresence, listRuns, runOf, storeRun } from "./runs";
 
 const RunParams = v.object({ runId: Id });
 
@@ -29,6 +29,16 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     params: CrewParams,
     query: Page,
     handle: ({ caller, params, query }) => listRuns(db, caller, params.crewId, query.page),
+  });
+  routes.add({
+    id: "lastPresence",
+    method: "get",
+    path: "/api/crews/:crewId/last-presence",
+    summary: "Who was not there when the crew was last led; no marks, no efforts",
+    answer: LastPresence,
+    roles: ["trainer", "lead"],
+    params: CrewParams,
+    handle: ({ caller, params }) => lastPresence(db, caller, params.crewId),
   });
   routes.add({
     id: "run",

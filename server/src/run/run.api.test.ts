@@ -35,6 +35,17 @@ it("sent twice it is stored once; what came first stays", async () => {
   });
 });
 
+it("says who was not there when the crew was last led, to a crew lead too, and nothing else", async () => {
+  const last = async () => (await trainer.get(`/api/crews/${world.crewId}/last-presence`)).body;
+  expect(await last()).toEqual({ startedAt: null, absent: [] });
+  const run = sampleRun(world);
+  await store(run);
+  const absent = run.people.filter(({ present }) => !present).map(({ personId }) => personId);
+  expect(await last()).toEqual({ startedAt: run.startedAt, absent });
+  const lead = await trainer.staff(test, "lead", [world.crewId]);
+  expect((await lead.get(`/api/crews/${world.crewId}/last-presence`)).body.absent).toEqual(absent);
+});
+
 it("sent eight times at the same moment it is stored once", async () => {
   const run = sampleRun(world);
   const answers = await Promise.all(Array.from({ length: 8 }, () => store(run)));

@@ -1,4 +1,5 @@
 /** Runs: stored once, whole, however often they are sent. */
+import type { LastPresence } from "@kind-grip/core/api";
 import type { Library } from "@kind-grip/core/library";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
@@ -15,6 +16,20 @@ import { raiseAlert } from "../safety/symptom-alerts";
 import { byServerClock, clashesNow } from "./clashes";
 import { addToPersonDays } from "./person-days";
 import { participationsIn } from "../safety/participations";
+
+/** Of the last run that was led, a session followed alone being nobody's roll call. */
+export async function lastPresence(db: Db, caller: Caller, crewId: string): Promise<LastPresence> {
+  await crewOf(db, caller, crewId);
+  const { models } = db;
+  const run = await models.Run.findOne({
+    where: { crewId, alone: false },
+    attributes: ["id", "startedAt"],
+    order: [["startedAt", "DESC"]],
+  });
+  if (!run) return { startedAt: null, absent: [] };
+  const away = await models.RunPerson.findAll({ where: { runId: run.get().id, present: false }, attributes: ["personId"] });
+  return { startedAt: run.get().startedAt.toISOString(), absent: away.map((row) => row.get().personId) };
+}
 
 /** A placement of another crew would mark their session as led. One that was taken out of the plan meanwhile is nobody's. */
 async function refuseForeignPlacement({ models }: Db, crewId: string, placementId: string, transaction: Transaction): Promise<void> {

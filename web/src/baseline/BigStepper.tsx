@@ -1,7 +1,7 @@
 /** A figure to set with a thumb on a tablet: large minus and plus, hold to run, or type. Empty until it is measured. */
 import { Box, ButtonBase, InputBase } from "@mui/material";
 import { Minus, Plus } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useRef, useState, type Ref } from "react";
 import { readAmount } from "@kind-grip/core/units";
 import { numberText } from "../base/measures";
 import { t } from "../base/words";
@@ -17,12 +17,15 @@ interface BigStepperProps {
   step?: number;
   unit: string;
   onChange(value: number | null): void;
+  /** Enter was pressed with this figure in the field. */
+  onEnter?(value: number): void;
+  inputRef?: Ref<HTMLInputElement>;
 }
 
 const REPEAT_AFTER_MS = 400;
 const REPEAT_EVERY_MS = 70;
 
-export function BigStepper({ label, value, start, min, max, step = 1, unit, onChange }: BigStepperProps) {
+export function BigStepper({ label, value, start, min, max, step = 1, unit, onChange, onEnter, inputRef }: BigStepperProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const latest = useRef({ value, onChange });
   useEffect(() => {
@@ -91,10 +94,20 @@ export function BigStepper({ label, value, start, min, max, step = 1, unit, onCh
       <InputBase
         value={typed ?? (value === null ? "" : numberText(value, 3))}
         placeholder="–"
-        onChange={(event) => setTyped(event.target.value)}
+        inputRef={inputRef}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          // Known while it is typed: a button beside the field takes what stands in it.
+          const read = readAmount(event.target.value, unit);
+          if (onEnter && read !== undefined) onChange(clamp(read));
+        }}
         onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key === "Enter") commit();
+          if (event.key === "Enter") {
+            const read = typed === null ? value : readAmount(typed, unit);
+            commit();
+            if (read !== undefined && read !== null) onEnter?.(clamp(read));
+          }
           if (event.key === "ArrowUp") nudge(step);
           if (event.key === "ArrowDown") nudge(-step);
         }}

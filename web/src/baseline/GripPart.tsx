@@ -37,6 +37,8 @@ export function GripPart({
   const [judged, setJudged] = useState<Judged | null>(null);
   const [restUntil, setRestUntil] = useState<Partial<Record<HandSide, number>>>({});
   const next = nextHand(grip, handedness);
+  const [left, right] = [useRef<HTMLInputElement>(null), useRef<HTMLInputElement>(null)];
+  const fields = { left, right };
   const best = (hand: HandSide) => gripOf(grip[hand].map(({ kg }) => kg))?.bestKg;
   const add = (hand: HandSide, reading: Trials["left"][number]) => {
     edited.change({ ...edited.value, grip: { ...grip, [hand]: [...grip[hand], reading] } });
@@ -92,7 +94,12 @@ export function GripPart({
               meter.stop();
               setSide(null);
             }}
-            onType={(kg) => add(hand, { kg, faults: [], from: "typed" })}
+            fieldRef={fields[hand]}
+            onType={(kg) => {
+              add(hand, { kg, faults: [], from: "typed" });
+              // Hands in turn: the other one's field is next, unless it has all its trials.
+              (fields[hand === "left" ? "right" : "left"].current ?? fields[hand].current)?.focus();
+            }}
             onRemove={(index) => edited.change({ ...edited.value, grip: { ...grip, [hand]: grip[hand].filter((_, i) => i !== index) } })}
           />
         ))}

@@ -1,7 +1,7 @@
 /** The grip trials of one hand: its mean, its trials, the button of the meter, the field for a meter without a wire. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { Hand, Plus, Square, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useState, type Ref } from "react";
 import { GRIP_REST_SEC, GRIP_SPREAD, gripOf, MOST_GRIP_KG, MOST_GRIP_TRIALS, type BaselineRecord } from "@kind-grip/core/baseline";
 import type { TrialFault } from "@kind-grip/core/meter";
 import type { HandSide } from "@kind-grip/core/units";
@@ -32,6 +32,8 @@ interface HandTrialsProps {
   onStop(): void;
   onType(kg: number): void;
   onRemove(index: number): void;
+  /** The field for a meter without a wire. */
+  fieldRef: Ref<HTMLInputElement>;
 }
 
 export function HandTrials({
@@ -46,8 +48,13 @@ export function HandTrials({
   onStop,
   onType,
   onRemove,
+  fieldRef,
 }: HandTrialsProps) {
   const [typed, setTyped] = useState<number | null>(null);
+  const add = (figure: number) => {
+    onType(stored(figure));
+    setTyped(null);
+  };
   const rest = useSecondsLeft(restUntil);
   const summary = gripOf(trials.map(({ kg }) => kg));
   const name = sideWord(hand);
@@ -142,14 +149,13 @@ export function HandTrials({
               max={onStep(shown(MOST_GRIP_KG), 0.5)}
               step={0.5}
               onChange={setTyped}
+              onEnter={add}
+              inputRef={fieldRef}
             />
             <IconButton
               aria-label={t("Add the {{name}} trial", { name })}
               disabled={typed === null}
-              onClick={() => {
-                onType(stored(typed!));
-                setTyped(null);
-              }}
+              onClick={() => add(typed!)}
               sx={{ width: 52, height: 52, border: "2px solid", borderColor: "line" }}
             >
               <Plus size={22} />

@@ -4,7 +4,7 @@ import { Gauge } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type BaselineRecord, type Motion } from "@kind-grip/core/baseline";
 import { steadyAngle, type Reading } from "@kind-grip/core/meter";
-import type { HandSide } from "@kind-grip/core/units";
+import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { FigurePicture } from "../figure/FigurePicture";
 import type { Meter } from "../meter/use-meter";
@@ -41,6 +41,16 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
       `range ${motion} ${side} ${kind}`,
     );
   };
+  const unmeasured = MOTIONS.flatMap((motion) =>
+    HAND_SIDES.filter((side) => record.range[motion][side].active === null).map((side) => ({ motion, side })),
+  );
+  /** What was looked at and is as it should be, in one act; only what differs is then measured. */
+  const fillFull = () => {
+    const range = { ...record.range };
+    for (const { motion, side } of unmeasured)
+      range[motion] = { ...range[motion], [side]: { ...range[motion][side], active: MOTION_FACTS[motion].referenceDeg } };
+    edited.change({ ...record, range });
+  };
   const angle = target ? meter.readings.at(-1)?.value : undefined;
   const finish = (at: Target, deg: number) => {
     meter.stop();
@@ -70,6 +80,11 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
         <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 260 }}>
           {t("From straight to the end of the person's own movement. With help: a gentle push of the other hand at the end.")}
         </Typography>
+        {unmeasured.length > 0 && (
+          <Button variant="outlined" onClick={fillFull}>
+            {unmeasured.length === MOTIONS.length * 2 ? t("Full both sides") : t("The rest is full")}
+          </Button>
+        )}
         <Toggle label={t("With help too")} pressed={withHelp} onChange={setWithHelp} />
       </Box>
       {MOTIONS.map((motion) => (

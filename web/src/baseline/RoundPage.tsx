@@ -1,6 +1,6 @@
 /** A measuring round, made for one hand on a tablet: people on the left, one person's parts on the right, stop anywhere and go on later. */
-import { Box, Button, ButtonBase } from "@mui/material";
-import { Ban, BarChart3, Check, Circle, CircleDot } from "lucide-react";
+import { Box, Button, ButtonBase, TextField } from "@mui/material";
+import { Ban, BarChart3, Check, Download, Circle, CircleDot } from "lucide-react";
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
@@ -10,6 +10,7 @@ import { type Participations } from "@kind-grip/core/safety";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
+import { EVERYBODY, filterPeople } from "../crew/people-filter";
 import { baselineApi } from "./api";
 import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -93,6 +94,9 @@ function Round({ crew, round, earlier, everybody, entries }: RoundProps) {
         })}
       >
         <MeterPanel meter={meter} />
+        <Button component="a" href={`/api/rounds/${round.id}/records.csv`} startIcon={<Download size={20} />}>
+          {t("CSV")}
+        </Button>
         <Button component={Link} to="findings" variant="outlined" startIcon={<BarChart3 size={20} />}>
           {t("Findings")}
         </Button>
@@ -128,6 +132,9 @@ function Round({ crew, round, earlier, everybody, entries }: RoundProps) {
   );
 }
 
+/** A longer list is looked through. */
+const SEARCHED_FROM = 12;
+
 interface PeopleListProps {
   people: PersonEntry[];
   chosen: string;
@@ -137,61 +144,89 @@ interface PeopleListProps {
 }
 
 function PeopleList({ people, chosen, entries, participations, onChoose }: PeopleListProps) {
+  const [text, setText] = useState("");
+  const done = people.filter(
+    ({ id }) => participations.get(id)?.heldOut || entries.some(({ personId, record }) => personId === id && isFinished(record)),
+  ).length;
+  const found = filterPeople(people, { ...EVERYBODY, text }, participations);
   return (
     <Box
-      component="ul"
-      aria-label={t("People of this round")}
       sx={{
-        listStyle: "none",
-        m: 0,
-        p: 0,
         position: { md: "sticky" },
         top: 12,
-        maxHeight: { md: "calc(100vh - 24px)" },
-        overflowY: "auto",
+        maxHeight: { xs: 260, md: "calc(100dvh - 24px)" },
+        display: "grid",
+        gridTemplateRows: "auto auto minmax(0, 1fr)",
+        gap: 1,
       }}
     >
-      {people.map((person) => {
-        const record = entries.find((each) => each.personId === person.id)?.record ?? emptyRecord();
-        const heldOut = participations.get(person.id)?.heldOut;
-        const [Icon, state] = heldOut
-          ? [Ban, t("held out")]
-          : isFinished(record)
-            ? [Check, "measured"]
-            : isEmpty(record)
-              ? [Circle, t("not begun")]
-              : [CircleDot, "begun"];
-        return (
-          <li key={person.id}>
-            <ButtonBase
-              onClick={() => onChoose(person.id)}
-              aria-current={person.id === chosen}
-              sx={{
-                width: "100%",
-                justifyContent: "flex-start",
-                textAlign: "left",
-                gap: 1,
-                px: 1,
-                minHeight: 46,
-                borderRadius: 2,
-                lineHeight: 1.15,
-                fontWeight: person.id === chosen ? 750 : 500,
-                bgcolor: person.id === chosen ? "primary.light" : "transparent",
-              }}
-            >
-              <Box
-                component="span"
-                role="img"
-                aria-label={state}
-                sx={{ display: "grid", color: heldOut ? "error.main" : isFinished(record) ? "primary.main" : "text.secondary" }}
+      <Box
+        role="progressbar"
+        aria-label={t("Measured or held out")}
+        aria-valuemin={0}
+        aria-valuemax={people.length}
+        aria-valuenow={done}
+        sx={{ height: 12, borderRadius: 1, bgcolor: "line", overflow: "hidden" }}
+      >
+        <Box className="keeps-colour" sx={{ width: `${(done / people.length) * 100}%`, height: "100%", bgcolor: "primary.main" }} />
+      </Box>
+      {people.length > SEARCHED_FROM ? (
+        <TextField
+          type="search"
+          placeholder={t("Name or badge")}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter" && found[0]) onChoose(found[0].id);
+          }}
+          slotProps={{ htmlInput: { "aria-label": t("Find a person") } }}
+        />
+      ) : (
+        <span />
+      )}
+      <Box component="ul" aria-label={t("People of this round")} sx={{ listStyle: "none", m: 0, p: 0, overflowY: "auto" }}>
+        {found.map((person) => {
+          const record = entries.find((each) => each.personId === person.id)?.record ?? emptyRecord();
+          const heldOut = participations.get(person.id)?.heldOut;
+          const [Icon, state] = heldOut
+            ? [Ban, t("held out")]
+            : isFinished(record)
+              ? [Check, "measured"]
+              : isEmpty(record)
+                ? [Circle, t("not begun")]
+                : [CircleDot, "begun"];
+          return (
+            <li key={person.id}>
+              <ButtonBase
+                onClick={() => onChoose(person.id)}
+                aria-current={person.id === chosen}
+                sx={{
+                  width: "100%",
+                  justifyContent: "flex-start",
+                  textAlign: "left",
+                  gap: 1,
+                  px: 1,
+                  minHeight: 46,
+                  borderRadius: 2,
+                  lineHeight: 1.15,
+                  fontWeight: person.id === chosen ? 750 : 500,
+                  bgcolor: person.id === chosen ? "primary.light" : "transparent",
+                }}
               >
-                <Icon size={19} />
-              </Box>
-              {person.name}
-            </ButtonBase>
-          </li>
-        );
-      })}
+                <Box
+                  component="span"
+                  role="img"
+                  aria-label={state}
+                  sx={{ display: "grid", color: heldOut ? "error.main" : isFinished(record) ? "primary.main" : "text.secondary" }}
+                >
+                  <Icon size={19} />
+                </Box>
+                {person.name}
+              </ButtonBase>
+            </li>
+          );
+        })}
+      </Box>
     </Box>
   );
 }

@@ -1,17 +1,18 @@
 /** The parts of a measuring round: what is asked, what is felt, what is typed when no meter is there. */
 import { screen, within } from "@testing-library/react";
 import { useState } from "react";
-import { emptyRecord, MOST_GRIP_TRIALS, type BaselineRecord } from "@kind-grip/core/baseline";
+import { emptyRecord, MOST_GRIP_TRIALS, MOTION_FACTS, MOTIONS, type BaselineRecord } from "@kind-grip/core/baseline";
 import { SAFETY_QUESTIONS } from "@kind-grip/core/safety";
 import { showPage } from "../testing/screen";
 import type { Meter } from "../meter/use-meter";
 import { FunctionPart } from "./FunctionPart";
 import { GripPart } from "./GripPart";
+import { RangePart } from "./RangePart";
 import { SafetyPart } from "./SafetyPart";
 import { SymptomPart } from "./SymptomPart";
 import type { EditedRecord } from "./use-record";
 
-const NO_METER = { state: "off", name: null, kinds: [], subscribe: () => () => undefined } as unknown as Meter;
+const NO_METER = { state: "off", name: null, kinds: [], readings: [], subscribe: () => () => undefined } as unknown as Meter;
 
 /** A record that is edited in place; what it came to is `now()`. */
 function open(part: (edited: EditedRecord) => React.ReactNode, start: Partial<BaselineRecord> = {}) {
@@ -70,6 +71,27 @@ describe("where something is felt", () => {
   });
 });
 
+describe("range", () => {
+  const edit = (start: Partial<BaselineRecord> = {}) => open((edited) => <RangePart edited={edited} meter={NO_METER} />, start);
+  it("is full on both sides in one press, and then only what differs is measured", async () => {
+    const { user, now } = edit();
+    await user.click(screen.getByRole("button", { name: "Full both sides" }));
+    for (const motion of MOTIONS)
+      expect(now().range[motion]).toMatchObject({
+        left: { active: MOTION_FACTS[motion].referenceDeg, assisted: null },
+        right: { active: MOTION_FACTS[motion].referenceDeg, assisted: null },
+      });
+    expect(screen.queryByRole("button", { name: /full$|^Full/ })).toBeNull();
+  });
+  it("what was measured stays as it was", async () => {
+    const measured = emptyRecord();
+    measured.range.wristFlexion.left.active = 40;
+    const { user, now } = edit(measured);
+    await user.click(screen.getByRole("button", { name: "The rest is full" }));
+    expect([now().range.wristFlexion.left.active, now().range.wristFlexion.right.active]).toEqual([40, 80]);
+  });
+});
+
 describe("grip without a meter", () => {
   const edit = (start: Partial<BaselineRecord> = {}) =>
     open((edited) => <GripPart edited={edited} meter={NO_METER} handedness="right" />, start);
@@ -85,6 +107,22 @@ describe("grip without a meter", () => {
     expect(field).toHaveValue("");
     expect(hand("left")).toHaveTextContent("38.5 kg mean");
     expect(hand("right")).toHaveTextContent("no trial yet");
+  });
+  it("Enter takes what is typed and goes on to the other hand; the button takes it while it is being typed", async () => {
+    const { user, now } = edit();
+    const field = (side: "Left" | "Right") => screen.getByRole("textbox", { name: `${side} grip, kg` });
+    await user.click(field("Right"));
+    await user.keyboard("41{Enter}");
+    expect(now().grip).toEqual({ left: [], right: [trial(41)] });
+    expect(field("Left")).toHaveFocus();
+    await user.keyboard("38,5");
+    expect(within(hand("left")).getByRole("button", { name: "Add the left trial" })).toBeEnabled();
+    await user.click(within(hand("left")).getByRole("button", { name: "Add the left trial" }));
+    expect(now().grip).toEqual({ left: [trial(38.5)], right: [trial(41)] });
+    expect(field("Left")).toHaveValue("");
+    await user.click(field("Right"));
+    await user.keyboard("nothing{Enter}");
+    expect(now().grip.right).toHaveLength(1);
   });
   it("scatter asks for one more; the last trial there is room for ends the asking", () => {
     edit({ grip: { left: [trial(20), trial(30), trial(40)], right: Array.from({ length: MOST_GRIP_TRIALS }, () => trial(40)) } });

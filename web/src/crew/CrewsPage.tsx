@@ -46,7 +46,7 @@ export default function CrewsPage() {
                   >
                     <Typography
                       sx={{ fontSize: "2.4rem", fontWeight: 750, lineHeight: 1, color: "primary.main" }}
-                      aria-label={t("{{people}} people", { people: crew.people })}
+                      aria-label={t("{{count}} people", { count: crew.people, defaultValue_one: "{{count}} person" })}
                     >
                       {crew.people}
                     </Typography>

@@ -29,7 +29,11 @@ export function RosterFile({ name, text, rows, onEncoding, onHeader, onClose }: 
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "end", flexWrap: "wrap" }}>
         <Typography sx={{ alignSelf: "center" }}>
           <strong>{name}</strong>
-          {t(": {{rows}} rows, {{delimiterNames}}", { rows, delimiterNames: DELIMITER_NAMES[text.delimiter] ?? t("one column") })}
+          {t(": {{count}} rows, {{delimiterNames}}", {
+            count: rows,
+            delimiterNames: DELIMITER_NAMES[text.delimiter] ?? t("one column"),
+            defaultValue_one: ": {{count}} row, {{delimiterNames}}",
+          })}
         </Typography>
         <TextField
           select

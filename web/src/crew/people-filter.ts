@@ -4,7 +4,8 @@ import type { Language } from "@kind-grip/core/language";
 import type { Participations } from "@kind-grip/core/safety";
 import { isLimited } from "./takes-part";
 
-export type PeopleWith = "all" | "noHand" | "noBadge" | "noFirstDay" | "limited" | `reads ${Language}`;
+type Lack = "all" | "noHand" | "noBadge" | "noFirstDay" | "limited";
+export type PeopleWith = Lack | `reads ${Language}`;
 
 export interface PeopleFilter {
   /** Words that all begin a word of the name, or are in the badge; case and accents do not matter. */
@@ -22,7 +23,9 @@ export function filterPeople(people: readonly PersonEntry[], filter: PeopleFilte
     return words.every((word) => own.some((each) => each.startsWith(word)) || plain(badge ?? "").includes(word));
   };
   const isWith = (person: PersonEntry): boolean => {
-    switch (filter.with) {
+    const reads = /^reads (.*)$/.exec(filter.with)?.[1];
+    if (reads) return person.language === reads;
+    switch (filter.with as Lack) {
       case "all":
         return true;
       case "noHand":
@@ -33,8 +36,6 @@ export function filterPeople(people: readonly PersonEntry[], filter: PeopleFilte
         return person.startedOn === null;
       case "limited":
         return isLimited(participations.get(person.id));
-      default:
-        return person.language === filter.with.slice("reads ".length);
     }
   };
   return people.filter((person) => hasWords(person) && isWith(person));

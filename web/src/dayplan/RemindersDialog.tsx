@@ -123,7 +123,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                 {" "}
                 {t("They go to the")}{" "}
                 <TextLink href={gateway} target="_blank" rel="noreferrer">
-                  {t("message gateway stand-in")}
+                  {t("message gateway, simulated on this machine")}
                 </TextLink>
                 .
               </>

@@ -1,6 +1,6 @@
 /** My day: the morning's question first, then what is next, then the rest; stop-and-tell always within reach. */
-import { Box, Button, Typography } from "@mui/material";
-import { Check, Hand, Play } from "lucide-react";
+import { Box, Button, ButtonBase, Typography } from "@mui/material";
+import { Check, ChevronRight, Hand, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
@@ -33,6 +33,8 @@ export default function DayPage() {
   const alone = home.filter(({ session }) => (off || session.slot === "home") && hasRoomFor(library, planned, session));
   const later = sessions.filter((entry) => dayOf(entry) > today);
   const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
+  // One thing to do now: the morning's question before anything else, then what is next.
+  const first = checkedIn ? next : undefined;
   const still = [
     ...new Set(
       [...todays, ...anyTime, ...alone].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
@@ -50,18 +52,18 @@ export default function DayPage() {
             display: "flex",
             gap: 2,
             alignItems: "center",
-            bgcolor: "warm.light",
-            color: "text.primary",
+            bgcolor: "primary.main",
+            color: "primary.contrastText",
             textDecoration: "none",
             borderRadius: 3,
-            p: 2,
-            mb: 2.5,
-            minHeight: 76,
+            p: 2.5,
+            mb: 3,
+            minHeight: 120,
           }}
         >
-          <Hand size={30} aria-hidden />
+          <Hand size={44} aria-hidden />
           <Box>
-            <Typography sx={{ fontWeight: 750, fontSize: "1.15rem", lineHeight: 1.25 }}>{words.member("morningAsk")}</Typography>
+            <Typography sx={{ fontWeight: 750, fontSize: "1.5rem", lineHeight: 1.2, mb: 0.5 }}>{words.member("morningAsk")}</Typography>
             <Typography>{words.member("morningShort")}</Typography>
           </Box>
         </Box>
@@ -78,13 +80,13 @@ export default function DayPage() {
           {day.shortOfEndDeg !== null && (
             <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: day.shortOfEndDeg })}</Typography>
           )}
-          {next && <NextCard entry={next} zone={zone} />}
+          {first && <NextCard entry={first} zone={zone} />}
           <List
             title={words.member("today")}
-            entries={todays.filter((entry) => entry !== next)}
+            entries={todays.filter((entry) => entry !== first)}
             zone={zone}
             isDone={isDone}
-            none={next ? undefined : words.member("nothingToday")}
+            none={first ? undefined : words.member("nothingToday")}
           />
           <List title={words.member(off ? "offDay" : "atHome")} entries={alone} zone={zone} isDone={isDone} />
           <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />
@@ -160,37 +162,41 @@ function List({ title, entries, zone, isDone, none }: ListProps) {
       {entries.length === 0 && <Typography>{none}</Typography>}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {entries.map((entry) => (
-          <Box
-            component="li"
-            key={`${entry.placementId} ${entry.session.id}`}
-            sx={{ display: "flex", alignItems: "center", gap: 1.5, borderTop: "1px solid", borderColor: "line", minHeight: 60 }}
-          >
-            {entry.startsAt && (
-              <Typography sx={{ fontWeight: 700, fontSize: "1.15rem", minWidth: 56 }}>
-                {words.timeOfDay(wallTime(Date.parse(entry.startsAt), zone))}
-              </Typography>
-            )}
-            <Box sx={{ flex: 1, minWidth: 0 }}>
-              <Typography sx={{ fontWeight: 650 }} noWrap>
-                {words.sessionName(entry.session)}
-              </Typography>
-              <Typography sx={{ color: "text.secondary" }}>
-                {words.label("slot", entry.session.slot)} · {words.digits(durationText(entry.totalSec))}
-              </Typography>
-            </Box>
-            {isDone(entry) && (
-              <Typography sx={{ display: "flex", gap: 0.5, alignItems: "center", color: "primary.main", fontWeight: 650 }}>
-                <Check size={20} aria-hidden /> {words.member("done")}
-              </Typography>
-            )}
-            <Button
+          <Box component="li" key={`${entry.placementId} ${entry.session.id}`} sx={{ borderTop: "1px solid", borderColor: "line" }}>
+            <ButtonBase
               component={Link}
               to={sessionAddress(entry)}
-              variant="outlined"
               aria-label={`${words.member("start")}: ${words.sessionName(entry.session)}`}
+              sx={{
+                width: "100%",
+                display: "flex",
+                alignItems: "center",
+                gap: 1.5,
+                minHeight: 64,
+                textAlign: "start",
+                "[dir=rtl] & .onwards": { transform: "scaleX(-1)" },
+              }}
             >
-              {isDone(entry) ? words.member("again") : words.member("start")}
-            </Button>
+              {entry.startsAt && (
+                <Typography sx={{ fontWeight: 700, fontSize: "1.15rem", minWidth: 56 }}>
+                  {words.timeOfDay(wallTime(Date.parse(entry.startsAt), zone))}
+                </Typography>
+              )}
+              <Box sx={{ flex: 1, minWidth: 0 }}>
+                <Typography sx={{ fontWeight: 650 }} noWrap>
+                  {words.sessionName(entry.session)}
+                </Typography>
+                <Typography sx={{ color: "text.secondary" }}>
+                  {words.label("slot", entry.session.slot)} · {words.digits(durationText(entry.totalSec))}
+                </Typography>
+              </Box>
+              {isDone(entry) && (
+                <Typography sx={{ display: "flex", gap: 0.5, alignItems: "center", color: "primary.main", fontWeight: 650 }}>
+                  <Check size={20} aria-hidden /> {words.member("done")}
+                </Typography>
+              )}
+              <ChevronRight size={24} aria-hidden className="onwards" />
+            </ButtonBase>
           </Box>
         ))}
       </Box>

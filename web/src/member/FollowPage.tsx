@@ -161,6 +161,8 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
   return <During run={run} captions={sound.captions} mute={mute} />;
 }
 
+const LYING = "@media (orientation: landscape) and (max-height: 540px)";
+
 interface DuringProps {
   run: ReturnType<typeof useRun>;
   captions: boolean;
@@ -178,7 +180,21 @@ function During({ run, captions, mute }: DuringProps) {
   return (
     <Box
       component="main"
-      sx={{ height: "100dvh", maxWidth: 560, mx: "auto", display: "grid", gridTemplateRows: "auto minmax(0, 1fr) auto auto" }}
+      sx={{
+        height: "100dvh",
+        maxWidth: 560,
+        mx: "auto",
+        display: "grid",
+        gridTemplateRows: "auto minmax(0, 1fr) auto auto",
+        // Laid on its side the figure keeps its half, from top to bottom.
+        [LYING]: {
+          maxWidth: "none",
+          gridTemplateColumns: "minmax(0, 1fr) minmax(0, 1.1fr)",
+          gridTemplateRows: "auto minmax(0, 1fr) auto",
+          "& > .figure": { gridRow: "1 / -1", gridColumn: 1 },
+          "& > :not(.figure)": { gridColumn: 2 },
+        },
+      }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1, px: 2, pt: 1 }}>
         <Typography variant="h1" sx={{ flex: 1, fontSize: "1.35rem", lineHeight: 1.15 }}>
@@ -189,8 +205,10 @@ function During({ run, captions, mute }: DuringProps) {
         </Typography>
         {mute}
       </Box>
-      <RunFigure run={run} segment={segment} atSec={atSec} />
-      <Box sx={{ px: 2, pt: 1 }}>
+      <Box className="figure" sx={{ display: "grid", minHeight: 0 }}>
+        <RunFigure run={run} segment={segment} atSec={atSec} />
+      </Box>
+      <Box sx={{ px: 2, pt: 1, minHeight: 0, [LYING]: { overflowY: "auto" } }}>
         <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
           <Box
             sx={{ bgcolor: `hand.${segment.side}`, color: "hand.on", borderRadius: 2, minWidth: 64, px: 1, py: 0.5, textAlign: "center" }}
@@ -215,6 +233,7 @@ function During({ run, captions, mute }: DuringProps) {
           </Box>
         </Box>
         <PaceBar position={position} />
+        <Instructions movementId={segment.movementId} now={position.phase === "step" ? position.count : 0} />
         {captions && <Caption text={run.caption} size="1.1rem" sx={{ mt: 0.5 }} />}
         <Typography sx={{ mt: 0.75, color: "text.secondary" }} noWrap>
           {next ? words.member("next", { movement: words.movementName(next.movementId) }) : words.member("lastOne")}
@@ -239,6 +258,34 @@ function During({ run, captions, mute }: DuringProps) {
           {words.member("stop")}
         </Button>
       </Box>
+    </Box>
+  );
+}
+
+/** What to do and how it feels, for whoever has nobody to ask. */
+function Instructions({ movementId, now }: { movementId: string; now: number }) {
+  const words = useWords();
+  const { steps, feel, watch } = words.movement(movementId);
+  return (
+    <Box
+      tabIndex={0}
+      role="region"
+      aria-label={words.member("howItIsDone")}
+      sx={{ mt: 0.75, maxHeight: "20dvh", overflowY: "auto", lineHeight: 1.3, [LYING]: { maxHeight: "none" } }}
+    >
+      <Box component="ol" sx={{ m: 0, paddingInlineStart: "1.4em" }}>
+        {steps.map((step, i) => (
+          <Box component="li" key={step} sx={{ fontWeight: now === i + 1 ? 750 : 400 }}>
+            {step}
+          </Box>
+        ))}
+      </Box>
+      {feel && (
+        <Typography sx={{ mt: 0.25, lineHeight: 1.3 }}>
+          <strong>{words.paper("feel")}:</strong> {feel}
+        </Typography>
+      )}
+      {watch.length > 0 && <Typography sx={{ color: "warm.dark", lineHeight: 1.3 }}>{watch.join(" ")}</Typography>}
     </Box>
   );
 }

@@ -133,7 +133,7 @@ describe("the day", () => {
     await open(day());
     expect(await screen.findByRole("heading", { name: "مرحبًا Idris" })).toBeInTheDocument();
     expect(screen.getByText("إحماء")).toBeInTheDocument();
-    expect(screen.getByText(/٣:٠٥/)).toBeInTheDocument();
+    expect(screen.getByText(/٣'٠٥"/)).toBeInTheDocument();
     expect(document.documentElement.dir).toBe("rtl");
   });
 

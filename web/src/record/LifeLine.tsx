@@ -40,7 +40,7 @@ export function LifeLine({ events, timeZone, today }: LifeLineProps) {
   const signs = within.filter(({ kind }) => ["report", "restriction", "decision", "round"].includes(kind));
   const weeks = Array.from({ length: days }, (_, i) => addDays(first, i)).filter((day) => new Date(`${day}T12:00:00Z`).getUTCDay() === 1);
   const told = t(
-    "{{weeks}} weeks: {{runs}} days with a session, {{mornings}} mornings answered, {{signs}} reports, holds, decisions and measurements.",
+    "{{weeks}} weeks at a glance. Days with a session: {{runs}}. Mornings answered: {{mornings}}. Reports, holds, decisions and measurements: {{signs}}.",
     {
       weeks: shownWeeks,
       runs: efforts.size,

@@ -20,6 +20,7 @@ import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
 import { Caption } from "./Caption";
 import { useLetterKeys } from "./letter-keys";
+import { RollCall } from "./RollCall";
 import { VoiceChoice } from "./VoiceChoice";
 import { RunSwitches } from "./RunSwitches";
 import type { SoundChoice } from "./sound";
@@ -43,6 +44,8 @@ export interface RunScreenProps {
 }
 
 interface BeforeRunProps extends RunScreenProps {
+  away: ReadonlySet<string>;
+  onAway(away: ReadonlySet<string>): void;
   /** Length of the short version; left out where there is none. */
   shortSec: number | undefined;
   isShort: boolean;
@@ -53,7 +56,7 @@ interface BeforeRunProps extends RunScreenProps {
 }
 
 export function BeforeRun({ crew, people, participations, run, shortSec, isShort, onShort, ...screen }: BeforeRunProps) {
-  const { words: theirs, second, usual, languages, onLanguages, sound, onSound, dim, onDim } = screen;
+  const { words: theirs, second, away, onAway, usual, languages, onLanguages, sound, onSound, dim, onDim } = screen;
   const library = useLibrary();
   const words = useOwnWords();
   const [letterKeys, setLetterKeys] = useLetterKeys();
@@ -110,9 +113,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
         }}
       >
         <Box>
-          <Typography sx={{ fontSize: "1.3rem", color: "text.secondary" }}>
-            {t("{{name}} · {{taking}} people", { name: crew.name, taking: taking.length })}
-          </Typography>
+          <Typography sx={{ fontSize: "1.3rem", color: "text.secondary" }}>{crew.name}</Typography>
           <Typography variant="h1" sx={{ fontSize: { xs: "2.6rem", md: "4.2rem" } }}>
             <InLanguage words={theirs} text={theirs.sessionName(session)} />
           </Typography>
@@ -129,6 +130,9 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
           >
             {run.opening === null ? words.member("start") : words.member("startNow")}
           </Button>
+          <Box sx={{ mt: 2.5 }}>
+            <RollCall people={taking} away={away} onAway={onAway} />
+          </Box>
           {run.caption !== null && <Caption text={run.caption} size="1.6rem" sx={{ mt: 2, maxWidth: 560 }} />}
           <Box sx={{ mt: 3 }}>
             <VoiceChoice language={theirs.language} sound={sound} onSound={onSound} />
@@ -137,7 +141,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
             <LanguagesOfRun people={taking} usual={usual} languages={languages} onLanguages={onLanguages} />
           </Box>
           <Box sx={{ mt: 2 }}>
-            <Toggle label={t("Letter keys: L and R sides, E easier, S stop")} pressed={letterKeys} onChange={setLetterKeys} />
+            <Toggle label={t("Letter keys: L and R sides, E easier, C close, S stop")} pressed={letterKeys} onChange={setLetterKeys} />
           </Box>
           {shortSec !== undefined && (
             <Box sx={{ mt: 2 }}>
@@ -189,7 +193,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
           )}
           {otherDose.length > 0 && (
             <Typography sx={{ mt: 1, fontSize: "inherit" }}>
-              <strong>{t("Own dose:")}</strong> {listText(otherDose.map(({ name }) => name))}
+              <strong>{t("Own dose:")}</strong> {fewNames(otherDose)}
             </Typography>
           )}
         </Box>
@@ -200,6 +204,11 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
     </Box>
   );
 }
+
+/** More than these are counted. */
+const NAMED = 8;
+const fewNames = (people: readonly PersonEntry[]): string =>
+  people.length > NAMED ? t("{{count}} people", { count: people.length }) : listText(people.map(({ name }) => name));
 
 function isOut(library: Library, participations: Participations, personId: string, movementId: string): boolean {
   const participation = participations.get(personId);

@@ -25,6 +25,8 @@ interface FinishRunProps {
   crew: CrewEntry;
   people: PersonEntry[];
   participations: Participations;
+  /** Who was not here, by the roll call before it. */
+  wereAway?: ReadonlySet<string>;
   /** Person id → items they were taken out of while the run went on. */
   takenOut: RefObject<ReadonlyMap<string, ReadonlySet<string>>>;
   programId: string;
@@ -33,15 +35,27 @@ interface FinishRunProps {
   practiceNow(): number;
 }
 
+const NOBODY: ReadonlySet<string> = new Set();
+
+/** Whoever was marked first, whoever was not here last. */
+const placeIn = (marks: readonly { personId: string }[], away: ReadonlySet<string>, { id }: PersonEntry): number =>
+  away.has(id) ? 2 : marks.some(({ personId }) => personId === id) ? 0 : 1;
+
 const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling", "sharpPain"];
 
-export function FinishRun({ crew, people, participations, takenOut, programId, placementId, run, owner, practiceNow }: FinishRunProps) {
+export function FinishRun({ crew, people: all, participations, wereAway = NOBODY, takenOut, ...props }: FinishRunProps) {
+  const { programId, placementId, run, owner, practiceNow } = props;
   const library = useLibrary();
-  const [away, setAway] = useState<ReadonlySet<string>>(new Set());
+  const [away, setAway] = useState(wereAway);
   const [efforts, setEfforts] = useState<Record<string, number>>({});
+  /** What was said of one alone, and of all others: said again for all, it leaves the one as they are. */
+  const [own, setOwn] = useState<Record<string, number>>({});
+  const [common, setCommon] = useState<number | null>(null);
   const [marks, setMarks] = useState(run.marks);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
+  // What needs a look stands first, and stays where it was when it is answered.
+  const [people] = useState(() => [...all].sort((a, b) => placeIn(run.marks, wereAway, a) - placeIn(run.marks, wereAway, b)));
   const items = itemsDone(run.session, run.timeline, run.clock.played, run.written);
   const done = items.filter((item) => item.status === "done").length;
   const present = people.filter((person) => !away.has(person.id));
@@ -70,7 +84,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
       plannedSec: run.timeline.totalSec,
       items,
       alone: false,
-      people: people.map((person) => ({
+      people: all.map((person) => ({
         personId: person.id,
         present: !away.has(person.id),
         effort: away.has(person.id) ? null : (efforts[person.id] ?? null),
@@ -90,10 +104,11 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
     dropUnderWay(programId, run.session.id);
     dispatch(
       notify({
-        text: t("{{name}} is kept: {{present}} people, {{answered}} efforts.", {
+        text: t("{{name}} is kept: {{count}} people, efforts of {{answered}}.", {
           name: run.session.name,
-          present: present.length,
+          count: present.length,
           answered,
+          defaultValue_one: "{{name}} is kept: {{count}} person, efforts of {{answered}}.",
         }),
       }),
     );
@@ -115,6 +130,34 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
           time: durationText(items.reduce((sum, item) => sum + item.doneSec, 0)),
         })}
       />
+      {present.length > 1 && (
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "1fr", md: "210px 1fr" },
+            columnGap: 2,
+            rowGap: 1,
+            alignItems: "center",
+            py: 1.25,
+            mb: 1,
+            borderBlock: "2px solid",
+            borderColor: "primary.main",
+          }}
+        >
+          <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{t("All who did not say")}</Typography>
+          <Box sx={{ display: "flex" }}>
+            <ZeroToTen
+              label={t("Effort of all who did not say")}
+              nameOf={(effort) => t("All: {{effort}}", { effort })}
+              value={common}
+              onChange={(effort) => {
+                setCommon(effort);
+                setEfforts({ ...Object.fromEntries(present.map(({ id }) => [id, effort])), ...own });
+              }}
+            />
+          </Box>
+        </Box>
+      )}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {people.map((person) => {
           const here = !away.has(person.id);
@@ -139,6 +182,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
                 onClick={() => setPresent(person.id, !here)}
                 sx={{
                   justifyContent: "flex-start",
+                  textAlign: "start",
                   gap: 1,
                   minHeight: 44,
                   fontSize: "1.05rem",
@@ -170,7 +214,10 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
                   label={t("Effort of {{name}}", { name: person.name })}
                   nameOf={(effort) => `${person.name}: ${effort}`}
                   value={efforts[person.id]}
-                  onChange={(effort) => setEfforts({ ...efforts, [person.id]: effort })}
+                  onChange={(effort) => {
+                    setEfforts({ ...efforts, [person.id]: effort });
+                    setOwn({ ...own, [person.id]: effort });
+                  }}
                 />
               </Box>
               <Box sx={{ display: "flex", gap: 0.75, visibility: here ? "visible" : "hidden" }}>
@@ -205,7 +252,7 @@ export function FinishRun({ crew, people, participations, takenOut, programId, p
           flexWrap: "wrap",
         }}
       >
-        <Typography>{t("{{present}} here, {{answered}} efforts", { present: present.length, answered })}</Typography>
+        <Typography>{t("{{present}} here, efforts of {{answered}}", { present: present.length, answered })}</Typography>
         <Button variant="contained" size="large" onClick={store} sx={{ minHeight: 56, px: 4, fontSize: "1.15rem" }}>
           {t("Keep this run")}
         </Button>

@@ -1,6 +1,6 @@
 /** During a run: what now, which side, how many left, what next; names with their own form. Read from five metres. */
 import { Box, Button, IconButton, Typography } from "@mui/material";
-import { ChevronsDown, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
+import { ChevronsDown, ChevronsRight, Pause, Play, SkipBack, SkipForward, Square } from "lucide-react";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
@@ -204,6 +204,16 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           title={t("Everybody one form easier (E)")}
         >
           {t("Easier for all")}
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={!run.toClose}
+          onClick={run.toClose}
+          startIcon={<ChevronsRight size={22} />}
+          sx={{ minHeight: 60 }}
+          title={t("Over what is left, to what it ends with (C)")}
+        >
+          {t("To the close")}
         </Button>
         <Button
           variant="outlined"

@@ -15,8 +15,9 @@ import { practiceNow, useNow } from "../base/now";
 import { languageOf } from "@kind-grip/core/language";
 import { useLibrary, useWordsIn } from "../base/library";
 import { useRunLanguages } from "./run-languages";
-import type { CrewEntry, PersonEntry, Today } from "@kind-grip/core/api";
+import type { CrewEntry, LastPresence, PersonEntry, Today } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
+import { runApi } from "./api";
 import { todayApi } from "../today/api";
 import { programApi } from "../program/api";
 import { rampsFrom } from "../program/use-ramps";
@@ -43,6 +44,7 @@ export default function RunPage() {
   const people = crewApi.usePeopleQuery(crewId!);
   const program = programApi.useProgramQuery(programId!);
   const participation = useParticipationQuery(crewId!);
+  const presence = runApi.useLastPresenceQuery(crewId!);
   const ramps = crewApi.useRampsQuery(crewId!, { refetchOnMountOrArgChange: true });
   const now = useNow(60_000);
   const [search] = useSearchParams();
@@ -62,7 +64,7 @@ export default function RunPage() {
                     {(said) => (
                       <Loaded query={ramps}>
                         {(onTheWay) =>
-                          placement && !today.data && !today.error ? (
+                          (placement && !today.data && !today.error) || (!presence.data && !presence.error) ? (
                             <Loading />
                           ) : (
                             <Resume
@@ -72,6 +74,7 @@ export default function RunPage() {
                               programId={entry.id}
                               session={sessionOn(library, entry.program, written, workingDayNow(crewEntry, now), rampsFrom(onTheWay))}
                               said={participationsFrom(said)}
+                              lastAway={awayOf(presence.data, now)}
                             />
                           )
                         }
@@ -101,6 +104,14 @@ function groupOf(people: PersonEntry[], today: Today | undefined, placementId: s
   return group ? people.filter(({ id }) => group.includes(id)) : people;
 }
 
+/** Whoever was away within this much is likely to be away still. */
+const SAME_DAYS_MS = 4 * 86_400_000;
+
+function awayOf(presence: LastPresence | undefined, now: number): ReadonlySet<string> {
+  const recent = presence?.startedAt && now - Date.parse(presence.startedAt) < SAME_DAYS_MS;
+  return new Set(recent ? presence.absent : []);
+}
+
 interface RunProps {
   crew: CrewEntry;
   people: PersonEntry[];
@@ -108,6 +119,8 @@ interface RunProps {
   session: Session;
   /** Who may do what. */
   said: Participations;
+  /** Who was not there the last time. */
+  lastAway: ReadonlySet<string>;
 }
 
 /** The day a session is led for: in a night shift after midnight still that of the shift. */
@@ -121,6 +134,7 @@ function Resume(props: RunProps) {
   const [found] = useState(() => underWay(props.programId, props.session.id, owner));
   const [choice, setChoice] = useState<"ask" | "resume" | "fresh">(found ? "ask" : "fresh");
   const [isShort, setIsShort] = useState(false);
+  const [away, setAway] = useState<ReadonlySet<string>>(() => new Set(found?.away ?? props.lastAway));
   if (choice === "ask" && found) {
     return (
       <Box sx={{ minHeight: PAGE_HEIGHT, display: "grid", placeItems: "center", p: 4 }}>
@@ -151,6 +165,8 @@ function Resume(props: RunProps) {
       resumed={choice === "resume" ? found : undefined}
       isShort={isShort}
       onShort={setIsShort}
+      away={away}
+      onAway={setAway}
     />
   );
 }
@@ -163,9 +179,11 @@ interface RunChoices {
   /** Half as long, because time is short. */
   isShort: boolean;
   onShort(short: boolean): void;
+  away: ReadonlySet<string>;
+  onAway(away: ReadonlySet<string>): void;
 }
 
-function Run({ crew, people, programId, session: asWritten, said, resumed, isShort, onShort }: RunProps & RunChoices) {
+function Run({ crew, people, programId, session: asWritten, said, resumed, isShort, onShort, away, onAway }: RunProps & RunChoices) {
   const library = useLibrary();
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
@@ -192,7 +210,19 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
   const words = useWordsIn(languages.first);
   const besides = useWordsIn(languages.second ?? languages.first);
   const second = languages.second ? besides : null;
-  const run = useRun({ programId, session, written, personIds, participations, resumed, owner, practiceNow: nowAtPractice, sound, words });
+  const run = useRun({
+    programId,
+    session,
+    written,
+    personIds,
+    away: [...away],
+    participations,
+    resumed,
+    owner,
+    practiceNow: nowAtPractice,
+    sound,
+    words,
+  });
   const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice, owner);
   const { mode, setMode } = useColorScheme();
   useTabTitle(t("Leading {{name}}", { name: session.name }));
@@ -215,6 +245,8 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
     return (
       <BeforeRun
         {...screen}
+        away={away}
+        onAway={onAway}
         shortSec={short && compileGroup(short, library.timings, personIds).totalSec}
         isShort={isShort}
         onShort={onShort}
@@ -229,6 +261,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
         crew={crew}
         people={here}
         participations={participations}
+        wereAway={away}
         takenOut={takenOut.leftOut}
         programId={programId}
         placementId={search.get("placement")}
@@ -237,5 +270,5 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
         practiceNow={nowAtPractice}
       />
     );
-  return <LeadScreen {...screen} />;
+  return <LeadScreen {...screen} people={here.filter(({ id }) => !away.has(id))} />;
 }

@@ -14,7 +14,16 @@ interface RunStepsProps {
   now: number;
 }
 
+/** Few words are written large, many as large as there is room for: read across a yard, not at a desk. */
+const SIZES = [
+  { most: 150, steps: "min(2.5vw, 4.6vh)", watch: "min(2vw, 3.8vh)" },
+  { most: 260, steps: "min(1.9vw, 3.6vh)", watch: "min(1.6vw, 3.1vh)" },
+  { most: Infinity, steps: "min(1.5vw, 2.9vh)", watch: "min(1.3vw, 2.5vh)" },
+];
+
 export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) {
+  const letters = [...steps, ...(beside?.steps ?? []), ...watch].join(" ").length;
+  const size = SIZES.find(({ most }) => letters <= most)!;
   return (
     <Box
       sx={{
@@ -26,10 +35,7 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
         ...(isShort && { "@media (max-height: 900px)": { display: "none" } }),
       }}
     >
-      <Box
-        component="ol"
-        sx={{ listStyle: "none", m: 0, p: 0, fontSize: "min(1.35vw, 2.6vh)", lineHeight: 1.28, display: "grid", gap: "0.4vh" }}
-      >
+      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, fontSize: size.steps, lineHeight: 1.28, display: "grid", gap: "0.4vh" }}>
         {steps.map((step, i) => (
           <Box
             component="li"
@@ -56,7 +62,7 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
       {watch.length > 0 && (
         <Typography
           sx={{
-            fontSize: "min(1.3vw, 2.5vh)",
+            fontSize: size.watch,
             borderInlineStart: "4px solid",
             borderColor: "warm.main",
             paddingInlineStart: 1.5,

@@ -1,4 +1,5 @@
 /** Runs. */
+import type { LastPresence } from "@kind-grip/core/api";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { serverApi } from "../base/api";
 
@@ -8,6 +9,7 @@ export const runApi = serverApi.injectEndpoints({
       query: ({ crewId, page }) => `/crews/${crewId}/runs?page=${page}`,
       providesTags: ["Runs"],
     }),
+    lastPresence: make.query<LastPresence, string>({ query: (crewId) => `/crews/${crewId}/last-presence`, providesTags: ["Runs"] }),
     run: make.query<RunRecord, string>({ query: (id) => `/runs/${id}`, providesTags: ["Runs"] }),
     /** As its owner's, or not at all. */
     storeRun: make.mutation<{ id: string; stored: "new" | "already" }, { run: RunRecord; owner: string }>({

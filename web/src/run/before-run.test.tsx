@@ -8,14 +8,15 @@ import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 const crew = sampleCrew();
 const session = sampleSession(["shoulder-circles", "fist-and-star", "wrist-nod", "palm-away", "hand-drop", "shake-out"]);
 const entry = sampleProgram(crew.id, [session]);
-const open = () => {
+const open = (presence: object = { startedAt: null, absent: [] }, people = [samplePerson(), samplePerson({ name: "Bo Late" })]) => {
   const server = new TestServer({
     ...SIGNED_IN,
     "GET /today": sampleToday(),
     [`GET /crews/${crew.id}`]: crew,
-    [`GET /crews/${crew.id}/people`]: [samplePerson(), samplePerson({ name: "Bo Late" })],
+    [`GET /crews/${crew.id}/people`]: people,
     [`GET /crews/${crew.id}/participation`]: [],
     [`GET /crews/${crew.id}/ramps`]: [],
+    [`GET /crews/${crew.id}/last-presence`]: presence,
     [`GET /programs/${entry.id}`]: entry,
   });
   const path = `/crews/${crew.id}/run/${entry.id}/${session.id}`;
@@ -91,4 +92,56 @@ it("letters can be switched off: the space bar still pauses", async () => {
 it("says beforehand where the device has no voice", async () => {
   open();
   expect(await screen.findByText("This device has no voice: it counts with sounds.", undefined, { timeout: 8000 })).toBeInTheDocument();
+});
+
+describe("who is here", () => {
+  const people = ["Ann Early", "Bo Late", "Cy Away"].map((name) => samplePerson({ name }));
+  const yesterday = (absent: string[], startedAt = "2026-03-25T07:00:00.000Z") => ({ startedAt, absent });
+
+  it("begins as it was the last time, and one tap is whoever is different today", async () => {
+    const { user } = open(yesterday([people[2]!.id]), people);
+    await user.click(await screen.findByRole("button", { name: "Here: 2 of 3" }, { timeout: 8000 }));
+    expect(screen.getByText("Not here: Cy Away")).toBeInTheDocument();
+    const roll = within(screen.getByRole("dialog"));
+    await user.click(roll.getByRole("button", { name: "Cy Away" }));
+    await user.click(roll.getByRole("button", { name: "Bo Late" }));
+    await user.click(roll.getByRole("button", { name: "Done" }));
+    expect(screen.getByText("Not here: Bo Late")).toBeInTheDocument();
+    await user.click(await screen.findByRole("button", { name: "Start" }));
+    const strip = await screen.findByRole("group", { name: "People" });
+    expect(within(strip).queryByRole("button", { name: /Bo Late/ })).toBeNull();
+    expect(within(strip).getByRole("button", { name: /Cy Away/ })).toBeInTheDocument();
+    await user.keyboard("s");
+    expect(await screen.findByRole("button", { name: "Bo Late was here" })).toHaveAttribute("aria-pressed", "false");
+    expect(screen.getByText("2 here, efforts of 0")).toBeInTheDocument();
+  }, 30_000);
+
+  it("is everybody when the last time is too long ago", async () => {
+    open(yesterday([people[2]!.id], "2026-03-20T07:00:00.000Z"), people);
+    expect(await screen.findByRole("button", { name: "Here: 3 of 3" }, { timeout: 8000 })).toBeInTheDocument();
+  });
+
+  it("of forty the row names a few and counts the others, who are marked by their name all the same", async () => {
+    const forty = Array.from({ length: 40 }, (_, i) => samplePerson({ name: `Person ${i + 1}` }));
+    const { user } = open(yesterday([]), forty);
+    await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
+    const strip = await screen.findByRole("group", { name: "People" });
+    const row = within(strip).getAllByRole("button");
+    expect(row.length).toBeLessThanOrEqual(12);
+    await user.click(row.at(-1)!);
+    await user.click(await screen.findByRole("menuitem", { name: "Person 40" }));
+    await user.click(await screen.findByRole("menuitem", { name: "Too much" }));
+    await user.keyboard("s");
+    // Whoever was marked stands first.
+    const first = (await screen.findAllByRole("button", { name: /was here$/ }))[0];
+    expect(first).toHaveAccessibleName("Person 40 was here");
+  }, 30_000);
+
+  it("the close is reached in one press, and not offered once it is there", async () => {
+    const { user } = open(yesterday([]), people);
+    await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "To the close" }));
+    expect(await screen.findByRole("heading", { name: "Shake-out" })).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "To the close" })).toBeDisabled();
+  }, 30_000);
 });

@@ -48,13 +48,24 @@ it("keeps each effort under its person; who was not there has none, also when it
   await user.click(await screen.findByRole("button", { name: "Ann Early: 3" }));
   await user.click(screen.getByRole("button", { name: "Cy Away: 8" }));
   await user.click(screen.getByRole("button", { name: "Cy Away was here" }));
-  expect(screen.getByText("2 here, 1 efforts")).toBeInTheDocument();
+  expect(screen.getByText("2 here, efforts of 1")).toBeInTheDocument();
   await user.click(keep());
   expect(Object.values(kept()).map(({ personId, present, effort }) => [personId, present, effort])).toEqual([
     [ann, true, 3],
     [bo, true, null],
     [cy, false, null],
   ]);
+});
+
+it("one answer for all who did not say leaves those who did as they are", async () => {
+  const { user } = open();
+  await user.click(await screen.findByRole("button", { name: "Ann Early: 7" }));
+  await user.click(screen.getByRole("button", { name: "All: 2" }));
+  await user.click(screen.getByRole("button", { name: "All: 3" }));
+  await user.click(screen.getByRole("button", { name: "Cy Away was here" }));
+  expect(screen.getByText("2 here, efforts of 2")).toBeInTheDocument();
+  await user.click(keep());
+  expect(kept()).toMatchObject({ [ann]: { effort: 7 }, [bo]: { effort: 3 }, [cy]: { effort: null, present: false } });
 });
 
 it("shows a mark made while it was led, and takes it away or adds one for that person only", async () => {

@@ -12,6 +12,8 @@ export interface RunUnderWay {
   written?: Session;
   clock: RunClock;
   startedAt: string | null;
+  /** Who is not here, by the roll call; left out by an earlier version. */
+  away?: readonly string[];
   marks: { personId: string; kind: MarkKind; itemId: string | null }[];
   /** Real time of the last note, for offering only what is fresh. */
   keptAtMs: number;

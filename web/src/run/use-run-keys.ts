@@ -17,6 +17,7 @@ export function useRunKeys(run: RunScreenProps["run"], letters: boolean): void {
       else if (key === "l") run.toSide("left");
       else if (key === "r") run.toSide("right");
       else if (key === "e") run.easeAll();
+      else if (key === "c") run.toClose?.();
       else if (key === "s") run.stop();
       else return;
       event.preventDefault();

@@ -4,6 +4,7 @@ import type { Words } from "@kind-grip/core/language";
 import { easierForm } from "@kind-grip/core/library";
 import {
   captionAt,
+  closeIndexOf,
   coachFor,
   cuesOf,
   end,
@@ -39,6 +40,8 @@ interface UseRunOptions {
   /** The session before it was made shorter; the same where it was not. */
   written?: Session;
   personIds: readonly string[];
+  /** Who is not here; kept with the run. */
+  away?: readonly string[];
   participations: Participations;
   resumed?: RunUnderWay;
   /** Whoever leads or follows it. */
@@ -55,6 +58,7 @@ export function useRun({
   session: initial,
   written: asWritten = initial,
   personIds,
+  away,
   participations,
   resumed,
   owner,
@@ -130,8 +134,8 @@ export function useRun({
     return () => clearTimeout(openingTimer.current);
   }, []);
 
-  const state = useRef({ clock, session, marks, startedAt });
-  state.current = { clock, session, marks, startedAt };
+  const state = useRef({ clock, session, marks, startedAt, away });
+  state.current = { clock, session, marks, startedAt, away };
   useEffect(() => {
     const keep = () => {
       const now = state.current;
@@ -143,6 +147,7 @@ export function useRun({
         session: now.session,
         written,
         marks: now.marks,
+        away: now.away,
         startedAt: now.startedAt,
         keptAtMs: Date.now(),
         clock:
@@ -169,6 +174,8 @@ export function useRun({
   };
   const go = useCallback((toSec: number) => setClock((now) => jump(now, toSec, performance.now())), []);
   const itemIndex = position ? timeline.items.findIndex((span) => span.itemId === position.segment.itemId) : 0;
+  const closeId = session.items[closeIndexOf(library, session)]?.id;
+  const closeIndex = timeline.items.findIndex(({ itemId }) => itemId === closeId);
   const actions = {
     start: () => {
       clearTimeout(openingTimer.current);
@@ -194,6 +201,8 @@ export function useRun({
       if (next) go(next.startSec);
       else setClock((now) => end(now, performance.now()));
     },
+    /** Where the session comes to its close; undefined when it is there already. */
+    toClose: closeIndex > itemIndex ? () => go(timeline.items[closeIndex]!.startSec) : undefined,
     toSide: (side: "left" | "right") => {
       const target = timeline.segments.find(
         (segment) =>

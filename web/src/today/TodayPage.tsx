@@ -33,7 +33,11 @@ function Day({ today }: { today: Today }) {
       <PageTitle
         title={date}
         lead={
-          today.entries.length > 0 ? t("{{entries}} sessions placed, {{done}} led.", { entries: today.entries.length, done }) : undefined
+          today.entries.length > 0 ? t("{{count}} sessions placed, {{done}} led.", {
+                count: today.entries.length,
+                done,
+                defaultValue_one: "{{count}} session placed, {{done}} led.",
+              }) : undefined
         }
       />
       {next && <NextRun entry={next} now={now} />}
@@ -101,7 +105,12 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
           </Box>
         </Typography>
         <Typography>
-          {t("{{crewName}}, {{people}} people · {{place}}", { crewName: entry.crewName, people: entry.people, place: entry.place })}
+          {t("{{crewName}}, {{count}} people · {{place}}", {
+            crewName: entry.crewName,
+            count: entry.people,
+            place: entry.place,
+            defaultValue_one: "{{crewName}}, {{count}} person · {{place}}",
+          })}
         </Typography>
         <Typography noWrap sx={{ opacity: 0.9 }}>
           {entry.movementIds.map((id) => words.movementName(id)).join(" · ")}

@@ -88,6 +88,7 @@ export const member = {
   morningWorst: "٠ = لا شيء، ١٠ = أسوأ ما يمكنني تخيله",
   tinglingStill: "هل ما زال موجودًا الآن؟",
   emergency: "ألم في الصدر أو صعوبة في التنفس؟ اتصل برقم الطوارئ المحلي.",
+  howItIsDone: "كيف يُؤدّى",
   howHard: "كم كان الجهد؟",
   howHardText: "٠ لا جهد، ١٠ أقصى ما تستطيع.",
   anythingElse: "هل هناك شيء آخر؟",

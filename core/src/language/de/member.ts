@@ -84,6 +84,7 @@ export const member = {
   morningWorst: "0 = nichts, 10 = das Schlimmste, das ich mir vorstellen kann",
   tinglingStill: "Ist es jetzt noch da?",
   emergency: "Schmerz in der Brust oder schweres Atmen? Ruf den örtlichen Notruf.",
+  howItIsDone: "So geht es",
   howHard: "Wie anstrengend war es?",
   howHardText: "0 ist keine Anstrengung, 10 das Meiste, was du kannst.",
   anythingElse: "Noch etwas?",

@@ -81,6 +81,7 @@ export const member = {
   morningWorst: "0 = nothing, 10 = the worst I can imagine",
   tinglingStill: "Is it still there now?",
   emergency: "Chest pain or hard to breathe? Call the local emergency number.",
+  howItIsDone: "How it is done",
   howHard: "How hard was it?",
   howHardText: "0 is no effort, 10 the most you can do.",
   anythingElse: "Anything else?",

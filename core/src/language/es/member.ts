@@ -81,6 +81,7 @@ export const member = {
   morningWorst: "0 = nada, 10 = lo peor que puedo imaginar",
   tinglingStill: "¿Sigue ahí ahora?",
   emergency: "¿Dolor en el pecho o te cuesta respirar? Llama al número local de emergencias.",
+  howItIsDone: "Cómo se hace",
   howHard: "¿Cuánto esfuerzo te ha costado?",
   howHardText: "0 es ningún esfuerzo, 10 lo máximo que puedes.",
   anythingElse: "¿Algo más?",

@@ -88,6 +88,7 @@ export const member = {
   morningWorst: "0 = nic, 10 = najgorsze, co mogę sobie wyobrazić",
   tinglingStill: "Czy teraz nadal to czujesz?",
   emergency: "Ból w klatce piersiowej albo trudno oddychać? Zadzwoń na miejscowy numer alarmowy.",
+  howItIsDone: "Jak to zrobić",
   howHard: "Jak duży był wysiłek?",
   howHardText: "0 to żaden wysiłek, 10 to wszystko, co możesz.",
   anythingElse: "Coś jeszcze?",
