@@ -48,9 +48,11 @@ const PICTURES: Record<string, Picture> = {
     await page.getByRole("region", { name: "Weeks" }).waitFor();
   },
   library: (page) => goTo(page, "/library"),
-  movement: async (page) => {
-    await goTo(page, "/library/palm-away");
-    await page.waitForTimeout(1500);
+  person: async (page, crew) => {
+    const crewId = await crew("Saltmarsh");
+    await goTo(page, `/crews/${crewId}/people`);
+    await page.getByRole("link", { name: "Emlyn Garrod" }).click();
+    await page.getByRole("region", { name: "Everything on record" }).waitFor();
   },
   program: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/program`);

@@ -90,7 +90,7 @@ describe("the calendar file", () => {
     expect(zone.tzid).toBe("Europe/Dublin");
     event.startDate.zone = zone;
     expect(event.startDate.toJSDate().toISOString()).toBe(startsAt);
-    expect(event.summary).toMatch(/^Warm-up \(\d+:\d\d\)$/);
+    expect(event.summary).toMatch(/^Warm-up \(\d+'\d\d"\)$/);
     // The zone in the file itself knows both offsets.
     const offset = (month: number) =>
       new ICAL.Time({ year, month, day: 15, hour: 12, minute: 0, second: 0, isDate: false }, zone).utcOffset();

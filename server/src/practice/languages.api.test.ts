@@ -2,7 +2,7 @@
 import type { MemberDay } from "@kind-grip/core/api";
 import { mondayOf } from "@kind-grip/core/calendar";
 import { METRIC, type Measures } from "@kind-grip/core/units";
-import { inflateSync } from "node:zlib";
+import { constants, inflateSync } from "node:zlib";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleCrew, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
@@ -51,10 +51,10 @@ const place = async () => {
   );
   return placement.id;
 };
-/** What a paper's streams hold, unpacked, as long as letters are told apart by it. */
+/** What a paper's streams hold, unpacked, as long as letters are told apart by it. A stream may end with what looks like a line's end. */
 const sizeOf = (pdf: Buffer) =>
   [...pdf.toString("latin1").matchAll(/FlateDecode[\s\S]*?stream\r?\n([\s\S]*?)\r?\nendstream/g)].reduce(
-    (sum, [, packed]) => sum + inflateSync(Buffer.from(packed!, "latin1")).length,
+    (sum, [, packed]) => sum + inflateSync(Buffer.from(packed!, "latin1"), { finishFlush: constants.Z_SYNC_FLUSH }).length,
     0,
   );
 

@@ -8,6 +8,7 @@ import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { CrewFiles } from "../report/CrewFiles";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { PageTitle } from "../parts/PageTitle";
 import { Colleagues } from "./Colleagues";
@@ -60,6 +61,7 @@ export default function CrewSettingsPage() {
         }
       />
       <Colleagues crew={entry} />
+      <CrewFiles crew={entry} />
       <ConfirmDialog
         open={asking}
         title={t("Remove {{name}}?", { name: entry.name })}

@@ -1,6 +1,7 @@
 /** A shift pattern to fill in: kinds of shift with their breaks, and the cycle of days as cells to tap. */
 import { Box, Button, ButtonBase, IconButton, MenuItem, TextField, Typography } from "@mui/material";
 import { Plus, Trash2 } from "lucide-react";
+import { useState } from "react";
 import {
   addDays,
   dateAt,
@@ -14,6 +15,7 @@ import { timeOfDayText } from "@kind-grip/core/units";
 import { MEASURES } from "../base/measures";
 import { t } from "../base/words";
 import { useNow } from "../base/now";
+import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
 
@@ -26,6 +28,10 @@ const PRESETS: readonly { value: PatternPreset; label: string }[] = [
 const SHIFT_TONES = ["primary.main", "hand.left", "warm.dark", "text.secondary", "hand.right", "text.primary"];
 const WEEKDAYS = [t("Mon"), t("Tue"), t("Wed"), t("Thu"), t("Fri"), t("Sat"), t("Sun")];
 
+/** Whether it is as one of them made it, and nothing more. */
+const isPreset = (value: ShiftPattern): boolean =>
+  PRESETS.some((preset) => JSON.stringify(patternPreset(preset.value, value.anchorDate)) === JSON.stringify(value));
+
 export function ShiftPatternFields({
   value,
   onChange,
@@ -35,6 +41,10 @@ export function ShiftPatternFields({
   onChange(value: ShiftPattern): void;
   problem?: string;
 }) {
+  const [asking, setAsking] = useState<PatternPreset | null>(null);
+  const take = (preset: PatternPreset) => onChange(patternPreset(preset, value.anchorDate));
+  /** What was filled in by hand is not overwritten without a word. */
+  const begin = (preset: PatternPreset) => (isPreset(value) ? take(preset) : setAsking(preset));
   const setShift = (index: number, change: Partial<ShiftKind>) =>
     onChange({ ...value, shifts: value.shifts.map((shift, i) => (i === index ? { ...shift, ...change } : shift)) });
   const removeShift = (index: number) => {
@@ -67,11 +77,23 @@ export function ShiftPatternFields({
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center" }}>
         <Typography sx={{ color: "text.secondary" }}>{t("Start from")}</Typography>
         {PRESETS.map((preset) => (
-          <Button key={preset.value} variant="outlined" onClick={() => onChange(patternPreset(preset.value, value.anchorDate))}>
+          <Button key={preset.value} variant="outlined" onClick={() => begin(preset.value)}>
             {preset.label}
           </Button>
         ))}
       </Box>
+      <ConfirmDialog
+        open={asking !== null}
+        title={t("Write over what is filled in?")}
+        confirm={t("Write over it")}
+        onClose={() => setAsking(null)}
+        onConfirm={() => {
+          take(asking!);
+          setAsking(null);
+        }}
+      >
+        <Typography>{t("Shifts, breaks, the cycle and days that differ are replaced. Nothing is kept before you save.")}</Typography>
+      </ConfirmDialog>
       {value.shifts.map((shift, i) => (
         <Box
           key={shift.id}

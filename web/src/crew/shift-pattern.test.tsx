@@ -99,3 +99,17 @@ it("days that differ follow each other and say when one is named twice", async (
   await user.click(screen.getByRole("button", { name: "Remove day 1 that differs" }));
   expect(now.otherDays).toBeUndefined();
 });
+
+it("a preset takes another's place at once, and what was filled in by hand only when asked", async () => {
+  const { user } = open();
+  await user.click(await screen.findByRole("button", { name: "4 on, 4 off" }));
+  expect(now.cycle).toHaveLength(8);
+  await user.click(screen.getByRole("button", { name: /^Day 8/ }));
+  const byHand = now;
+  await user.click(screen.getByRole("button", { name: "Monday to Friday" }));
+  await user.click(await screen.findByRole("button", { name: "Not now" }));
+  expect(now).toEqual(byHand);
+  await user.click(await screen.findByRole("button", { name: "Monday to Friday" }));
+  await user.click(await screen.findByRole("button", { name: "Write over it" }));
+  expect(now.cycle).toHaveLength(7);
+});

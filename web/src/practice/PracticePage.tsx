@@ -9,6 +9,7 @@ import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { CustomsForm, OwnMeasuresForm } from "./CustomsForm";
+import { FilesOfCrews } from "./FilesOfCrews";
 import { Password } from "./Password";
 import { PasskeyList } from "./PasskeyList";
 import { SecondFactor } from "./SecondFactor";
@@ -47,6 +48,7 @@ export default function PracticePage() {
             <CustomsForm />
             <SettingsForm />
             <SignInRules />
+            <FilesOfCrews />
           </Box>
         )}
         <Box sx={{ display: "grid", gap: 5, maxWidth: 560 }}>

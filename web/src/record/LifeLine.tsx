@@ -57,7 +57,6 @@ export function LifeLine({ events, timeZone, today }: LifeLineProps) {
         viewBox={`-34 0 ${width + 40} ${HEIGHT}`}
         sx={{
           width: "100%",
-          minWidth: 620,
           maxWidth: 1120,
           height: "auto",
           display: "block",

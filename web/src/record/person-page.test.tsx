@@ -126,7 +126,9 @@ it("has everything of a person in words, day by day, and a picture of eight week
   expect(days[1]).toHaveTextContent("Ridge break · was not there");
   expect(days[5]).toHaveTextContent("“after the third course”");
   expect(days[5]).toHaveTextContent("Ease, Maren 21 Mar 09:00 · “Go on with the easier form.”");
-  expect(screen.getByRole("img", { name: /^8 weeks at a glance. Days with a session: 1. Mornings answered: 1. Reports.*: 3\./ })).toBeInTheDocument();
+  expect(
+    screen.getByRole("img", { name: /^8 weeks at a glance. Days with a session: 1. Mornings answered: 1. Reports.*: 3\./ }),
+  ).toBeInTheDocument();
 });
 
 it("shows one kind of thing alone", async () => {

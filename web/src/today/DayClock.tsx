@@ -40,7 +40,9 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
                   </TextLink>
                 )}
               </Typography>
-              <Typography sx={{ color: "text.secondary" }}>{t("{{count}} people", { count: crew.people, defaultValue_one: "{{count}} person" })}</Typography>
+              <Typography sx={{ color: "text.secondary" }}>
+                {t("{{count}} people", { count: crew.people, defaultValue_one: "{{count}} person" })}
+              </Typography>
               <Typography sx={{ color: "text.secondary" }}>
                 {shift
                   ? t("{{name}} shift {{time}}–{{time2}}", {

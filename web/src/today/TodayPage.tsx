@@ -33,11 +33,13 @@ function Day({ today }: { today: Today }) {
       <PageTitle
         title={date}
         lead={
-          today.entries.length > 0 ? t("{{count}} sessions placed, {{done}} led.", {
+          today.entries.length > 0
+            ? t("{{count}} sessions placed, {{done}} led.", {
                 count: today.entries.length,
                 done,
                 defaultValue_one: "{{count}} session placed, {{done}} led.",
-              }) : undefined
+              })
+            : undefined
         }
       />
       {next && <NextRun entry={next} now={now} />}

@@ -1,0 +1,54 @@
+/** Everything of a crew that can be taken out as open files. */
+import { Box, Button, Typography } from "@mui/material";
+import { Download } from "lucide-react";
+import type { CrewEntry } from "@kind-grip/core/api";
+import { t } from "../base/words";
+import type { WantedFile } from "../job/api";
+import { FileButton } from "../job/FileButton";
+import { baselineApi } from "../baseline/api";
+import { programApi } from "../program/api";
+
+export function CrewFiles({ crew, title = t("Open files") }: { crew: Pick<CrewEntry, "id">; title?: string }) {
+  const [program] = programApi.useProgramsQuery(crew.id).data ?? [];
+  const [round] = baselineApi.useRoundsQuery(crew.id).data ?? [];
+  const made: [label: string, wanted: WantedFile][] = [
+    ...(program
+      ? ([
+          [t("Hand-out of the program, a page a session (PDF)"), { kind: "handOut", programId: program.id }],
+          [t("Personal sheets, a page a person (PDF)"), { kind: "personalSheets", programId: program.id }],
+        ] as [string, WantedFile][])
+      : []),
+    [t("Everything of this crew, health answers included (JSON)"), { kind: "crewExport", crewId: crew.id }],
+  ];
+  const files: [label: string, href: string][] = [
+    [t("People (CSV)"), `/api/crews/${crew.id}/people.csv`],
+    [t("Runs, a row a person and run (CSV)"), `/api/crews/${crew.id}/runs.csv`],
+    ...(round
+      ? [[t("{{name}}, a row a person (CSV)", { name: round.name }), `/api/rounds/${round.id}/records.csv`] as [string, string]]
+      : []),
+    [t("Day plan (iCalendar)"), `/api/crews/${crew.id}/calendar.ics`],
+  ];
+  return (
+    <Box component="section" aria-label={title} sx={{ mt: 5, "@media print": { display: "none" } }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {title}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {made.map(([label, wanted]) => (
+          <li key={label}>
+            <FileButton wanted={wanted} what={label} startIcon={<Download size={20} />}>
+              {label}
+            </FileButton>
+          </li>
+        ))}
+        {files.map(([label, href]) => (
+          <li key={href}>
+            <Button component="a" href={href} startIcon={<Download size={20} />}>
+              {label}
+            </Button>
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
