@@ -273,7 +273,7 @@ function Instructions({ movementId, now }: { movementId: string; now: number }) 
       aria-label={words.member("howItIsDone")}
       sx={{ mt: 0.75, maxHeight: "20dvh", overflowY: "auto", lineHeight: 1.3, [LYING]: { maxHeight: "none" } }}
     >
-      <Box component="ol" sx={{ m: 0, paddingInlineStart: "1.4em" }}>
+      <Box component="ol" sx={{ m: 0, paddingInlineStart: "1.4em", listStyleType: words.language === "ar" ? "arabic-indic" : "decimal" }}>
         {steps.map((step, i) => (
           <Box component="li" key={step} sx={{ fontWeight: now === i + 1 ? 750 : 400 }}>
             {step}

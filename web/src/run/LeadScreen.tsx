@@ -39,6 +39,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
       sx={{
         height: PAGE_HEIGHT,
         display: "grid",
+        gridTemplateColumns: "minmax(0, 1fr)",
         gridTemplateRows: switches.sound.captions ? "auto minmax(0, 1fr) auto auto auto" : "auto minmax(0, 1fr) auto auto",
         bgcolor: "background.default",
       }}

@@ -62,7 +62,11 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
   };
   const easier = open && movement && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
   return (
-    <Box sx={{ display: "flex", gap: 0.75, px: 2.5, py: 1, overflowX: "auto", whiteSpace: "nowrap" }} role="group" aria-label={t("People")}>
+    <Box
+      sx={{ display: "flex", gap: 0.75, px: 2.5, py: 1, overflowX: "auto", whiteSpace: "nowrap", minWidth: 0 }}
+      role="group"
+      aria-label={t("People")}
+    >
       <Box sx={{ display: "flex", gap: 0.75, minWidth: 0, overflowX: "auto", p: "3px", m: "-3px" }}>
         {inRow.map((person) => {
           const theirs = item.personal[person.id];
