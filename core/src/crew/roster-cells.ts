@@ -77,7 +77,7 @@ const UNKNOWN_WORDS = ["", "unknown", "na", "none", "unbekannt", "desconocido", 
 /** @returns undefined when the word is in no list */
 export function readHandedness(cell: string, words: RosterWords["handedness"]): Handedness | null | undefined {
   const word = plainWord(cell);
-  if (word in words) return words[word]!;
+  if (Object.hasOwn(words, word)) return words[word]!;
   if (UNKNOWN_WORDS.includes(word)) return null;
   const bare = word.replace(/hand(ed|ig|er|erin)?$/, "");
   return (Object.keys(HAND_WORDS) as Handedness[]).find((hand) => [word, bare].some((each) => HAND_WORDS[hand].includes(each)));
@@ -86,7 +86,7 @@ export function readHandedness(cell: string, words: RosterWords["handedness"]): 
 /** By its code, as who speaks it calls it, or in English. @returns undefined when the word is in no list */
 export function readLanguage(cell: string, words: RosterWords["language"]): Language | null | undefined {
   const word = plainWord(cell);
-  if (word in words) return words[word]!;
+  if (Object.hasOwn(words, word)) return words[word]!;
   if (UNKNOWN_WORDS.includes(word)) return null;
   const code = cell.trim().toLowerCase().split(/[-_]/)[0];
   if (isLanguage(code)) return code;

@@ -82,6 +82,7 @@ describe("rows", () => {
   it.each([
     ["a missing name", "Name,Badge\n,7", "name", /missing/],
     ["a badge used twice", "Name,Badge\nA,7\nB,7", "badge", /line 2/],
+    ["a hand that is a word of the machine", "Name,Hand\nA,constructor", "handedness", /left, right or both/],
     ["an unknown hand", "Name,Hand\nA,sideways", "handedness", /left, right or both/],
     ["a day that is none", "Name,Started\nA,31/02/2024", "startedOn", /calendar/],
     ["a day without a day", "Name,Started\nA,last May", "startedOn", /calendar/],

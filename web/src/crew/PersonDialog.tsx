@@ -13,6 +13,7 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { CrewLanguage } from "./CrewLanguage";
+import { personOf } from "./person-of";
 import { Excused } from "./Excused";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
 
@@ -176,8 +177,4 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
       </Box>
     </Dialog>
   );
-}
-
-function personOf({ name, badge, handedness, startedOn, leftOn, language }: PersonEntry): Person {
-  return { name, badge, handedness, startedOn, leftOn, language };
 }

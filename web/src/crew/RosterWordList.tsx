@@ -44,7 +44,7 @@ export function RosterWordList({ unknown, words, onWords }: RosterWordListProps)
     >
       <Typography sx={{ width: "100%", fontWeight: 700 }}>{t("Words that are not known here: what do they mean?")}</Typography>
       {unknown.map(({ field, word, times }) => {
-        const said = words[field][word];
+        const said = Object.hasOwn(words[field], word) ? words[field][word] : undefined;
         return (
           <TextField
             key={`${field} ${word}`}

@@ -12,14 +12,13 @@ import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { crewApi } from "./api";
+import { personOf } from "./person-of";
 
 interface SetManyProps {
   crewId: string;
   people: readonly PersonEntry[];
   onLetGo(): void;
 }
-
-const personOf = ({ id: _id, version: _version, ...person }: PersonEntry): Person => person;
 
 export function SetMany({ crewId, people, onLetGo }: SetManyProps) {
   const [keep, { error, isLoading }] = crewApi.useKeepPeopleMutation();

@@ -116,7 +116,7 @@ const SHOWN_AT_ONCE = 60;
 function PersonRecord({ crew, person, today }: { crew: CrewEntry; person: PersonEntry; today: string }) {
   const of = { crewId: crew.id, personId: person.id };
   const query = recordApi.usePersonRecordInfiniteQuery(of, { refetchOnMountOrArgChange: true });
-  const [removeNote] = recordApi.useRemoveNoteMutation();
+  const [removeNote, removal] = recordApi.useRemoveNoteMutation();
   const [shown, setShown] = useState<Shown>("all");
   const [count, setCount] = useState(SHOWN_AT_ONCE);
   const [removing, setRemoving] = useState<string | null>(null);
@@ -177,6 +177,11 @@ function PersonRecord({ crew, person, today }: { crew: CrewEntry; person: Person
               </Box>
             </Box>
           ))}
+          {removal.error && (
+            <Alert severity="error" variant="outlined" sx={{ mb: 1 }}>
+              {t("The note is still there: {{why}}", { why: problemOf(removal.error).message })}
+            </Alert>
+          )}
           {query.isFetchNextPageError && (
             <Alert severity="error" variant="outlined">
               {t("What is older could not be read. Try again.")}
