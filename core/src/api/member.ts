@@ -3,8 +3,9 @@ import * as v from "valibot";
 import { CustomMovement, Region } from "../library";
 import { Language } from "../language";
 import { AlertAnswer, AlertKind } from "../safety";
-import { Session } from "../session";
+import { Session, SessionSlot } from "../session";
 import { HAND_SIDES, Id, IsoDate, IsoInstant, Measures } from "../units";
+import { CardToken } from "./shapes";
 
 /** The crew's code, and who has a card. */
 export const AccessEntry = v.strictObject({
@@ -26,9 +27,7 @@ export const PinSignIn = v.strictObject({
   code: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
   pin: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(20)),
 });
-export const CardSignIn = v.strictObject({
-  token: v.pipe(v.string("is missing"), v.minLength(20, "is no card"), v.maxLength(80, "is no card")),
-});
+export const CardSignIn = v.strictObject({ token: CardToken });
 
 export const MemberSession = v.strictObject({
   /** Null for a session that may be done at any time. */
@@ -92,6 +91,13 @@ export const MemberDay = v.strictObject({
   /** The practice's own words in that language. */
   corrections: v.record(v.string(), v.string()),
   checkedIn: v.boolean(),
+  /** The round they are asked about on this phone, until they have answered. */
+  selfCheck: v.nullable(v.strictObject({ id: Id, name: v.string() })),
+  /** Placements of which they said that they are here, and those of which they said how hard it was. */
+  here: v.array(Id),
+  said: v.array(Id),
+  /** Led runs they took part in of which nobody has said how hard it was for them; newest first. */
+  efforts: v.array(v.strictObject({ runId: Id, placementId: v.nullable(Id), name: v.string(), slot: SessionSlot, endedAt: IsoInstant })),
 });
 export type MemberDay = v.InferOutput<typeof MemberDay>;
 

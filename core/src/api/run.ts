@@ -1,9 +1,9 @@
 /** Runs, and progress made of them. */
 import * as v from "valibot";
-import { Id, IsoInstant } from "../units";
+import { Effort, Id, IsoInstant } from "../units";
 import { PersonFollowUp, RunFollowUp } from "../followup";
 import { RunSummary } from "../run";
-import { pageOf } from "./shapes";
+import { CardToken, pageOf } from "./shapes";
 
 export const RunPage = pageOf("runs", RunSummary);
 
@@ -18,6 +18,14 @@ export const Progress = v.strictObject({
   efforts: v.array(v.number()),
 });
 export type Progress = v.InferOutput<typeof Progress>;
+
+/** What a person's phone said of a session that is led: that they are here, and how hard it was. */
+export const OwnAnswer = v.strictObject({ personId: Id, effort: v.nullable(Effort) });
+export type OwnAnswer = v.InferOutput<typeof OwnAnswer>;
+
+/** A card that was shown to a camera, and whose it is. */
+export const ShownCard = v.strictObject({ token: CardToken });
+export const CardHolder = v.strictObject({ personId: Id });
 
 /** Who was not there when the crew was last led. */
 export const LastPresence = v.strictObject({ startedAt: v.nullable(IsoInstant), absent: v.array(Id) });

@@ -5,6 +5,9 @@ import { Id, NonEmptyText } from "../units";
 /** The version the caller last saw; a save against an older one is refused with 409. 0 for what was never stored. */
 export const Version = v.pipe(v.number("is missing"), v.integer(), v.minValue(0));
 
+/** The secret in the square of a card. */
+export const CardToken = v.pipe(v.string("is missing"), v.minLength(20, "is no card"), v.maxLength(80, "is no card"));
+
 /** A page of a list, from 0. */
 export const Page = v.object({
   page: v.optional(v.pipe(v.string(), v.regex(/^\d{1,6}$/, "must be a page number"), v.transform(Number)), "0"),

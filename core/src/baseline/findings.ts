@@ -1,7 +1,7 @@
 /** What a record shows, with figures: what counts, and what is only noise. */
 import type { Region } from "../library";
 import { ADDED_POINTS, type NeedFinding } from "../need";
-import { HAND_SIDES, type HandSide } from "../units";
+import { HAND_SIDES, type Handedness, type HandSide } from "../units";
 import { gripOf, type GripSummary } from "./grip";
 import { MOTION_FACTS, MOTIONS, type Motion } from "./motions";
 import type { BaselineRecord } from "./record";
@@ -28,7 +28,7 @@ export type Finding =
   | { kind: "noise"; measure: Motion | "grip"; left: number; right: number };
 
 /** Main hand of a person; null when it is not known. */
-export type MainHand = "left" | "right" | "both" | null;
+export type MainHand = Handedness | null;
 
 /**
  * Everything a record shows, what counts before what is noise.

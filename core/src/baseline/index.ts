@@ -6,6 +6,7 @@ export { gripOf, type GripSummary } from "./grip";
 export { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
 export { isEmpty, isFinished, PARTS, stateOf, wantsTrial, type Part, type PartState } from "./progress";
 export { BaselineRecord, RECORD_DOCUMENT, emptyRecord, GripReading } from "./record";
+export { isAskedOnPhone, openPart, otherHandedness, SEEN_FIRST, seenFirst, SelfCheck, withSelfCheck, type SeenFirst } from "./self-check";
 export {
   ANGLE_NOISE_DEG,
   anglesDiffer,

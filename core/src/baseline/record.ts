@@ -2,6 +2,7 @@
 import * as v from "valibot";
 import { documentFormat } from "../document";
 import { SafetyAnswers, Symptom } from "../safety";
+import { Handedness, Id, IsoInstant } from "../units";
 import { FUNCTION_TESTS } from "./function-tests";
 import { MOST_GRIP_KG, MOST_GRIP_TRIALS } from "./thresholds";
 import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
@@ -65,6 +66,8 @@ export const BaselineRecord = v.strictObject({
     v.strictObject({ agreed: v.optional(v.boolean(), false), kg: v.optional(v.nullable(between(30, 250, " kg")), null) }),
     {},
   ),
+  /** What the person answered on their own phone is in the record; this says that, and when. */
+  selfCheck: v.optional(v.nullable(v.strictObject({ id: Id, at: IsoInstant, handedness: v.nullable(Handedness) })), null),
   note: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(1000, "is longer than 1000 characters"))), null),
 });
 export type BaselineRecord = v.InferOutput<typeof BaselineRecord>;
@@ -88,11 +91,14 @@ function withStandardMotions(record: unknown): unknown {
   };
 }
 
+/** Format 4 may say what came from the person's own phone; before, nothing did. */
+const withoutSelfCheck = (record: unknown): unknown => record;
+
 /** As it is stored, and as a draft. */
 export const RECORD_DOCUMENT = documentFormat<BaselineRecord>({
   name: "baseline record",
-  format: 3,
-  steps: [withTodaysQuestions, withStandardMotions],
+  format: 4,
+  steps: [withTodaysQuestions, withStandardMotions, withoutSelfCheck],
   schema: BaselineRecord,
 });
 

@@ -1,10 +1,7 @@
 /** A crew member. No health answers here: those have a subject of their own, with an audit trail. */
 import * as v from "valibot";
 import { Language } from "../language";
-import { Id, IsoDate, NonEmptyText } from "../units";
-
-export const Handedness = v.picklist(["left", "right", "both"], "must be left, right or both");
-export type Handedness = v.InferOutput<typeof Handedness>;
+import { Handedness, Id, IsoDate, NonEmptyText } from "../units";
 
 const PersonFields = {
   name: NonEmptyText,

@@ -1,6 +1,6 @@
 /** What a cell of a roster file says: days in the ways people write them, hands and languages in the words of every language here. */
 import { isLanguage, LANGUAGE_FACTS, LANGUAGES, type Language } from "../language";
-import type { Handedness } from "./person";
+import type { Handedness } from "../units";
 
 export type DateOrder = "dmy" | "mdy";
 

@@ -8,4 +8,5 @@ export { speechSec } from "./speech";
 export { calmSpanSec, farthest, figureMoment, previewPlace, previewSec, type FigureMoment, type FigurePlace } from "./figure-place";
 export { lighterThan, SHORT_SHARE, shortVersion } from "./short-version";
 export { DONE_SHARE, itemsDone } from "./items-done";
+export { Arrival, ARRIVAL_MIN, EFFORT_ASKED_HOURS, mayArrive, OwnEffort } from "./own-answer";
 export { MARKS, MarkKind, RunItem, RunPerson, RunRecord, RunSummary } from "./record";

@@ -50,6 +50,7 @@ export {
   ReportKind,
   reportPauses,
   SymptomReport,
+  symptomsAlarm,
   AlertCause,
   AlertKind,
 } from "./symptom-report";

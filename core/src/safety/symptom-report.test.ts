@@ -16,6 +16,8 @@ import {
   REPORT_KINDS,
   reportPauses,
   sessionWithout,
+  symptomsAlarm,
+  type Symptom,
   SymptomReport,
 } from ".";
 
@@ -196,4 +198,26 @@ it.each([
 it("a report of an earlier phone, without place and questions, is still one", () => {
   const old = { id: sampleId(), at: "2026-03-26T06:00:00Z", kind: "tingling", movementId: null, words: null };
   expect(v.parse(SymptomReport, old)).toMatchObject({ regions: [], stillThere: null });
+});
+
+describe("places named on a phone before a round", () => {
+  const felt = (kind: Symptom["kind"], change: Partial<Symptom> = {}) =>
+    ({ kind, side: "right", region: "wristFlexors", constant: false, ...change }) as Symptom;
+  it.each<[Symptom["kind"], boolean, string | null]>([
+    ["ache", true, null],
+    ["stiffness", true, null],
+    ["tingling", false, null],
+    ["tingling", true, "tingling"],
+    ["sharpPain", false, "sharpPain"],
+    ["numbness", false, "numbness"],
+    ["weakness", false, "weakness"],
+    ["swelling", false, "swelling"],
+  ])("%s, there all the time %p: %p", (kind, constant, alarm) => {
+    expect(symptomsAlarm([felt(kind, { constant })])?.kind ?? null).toBe(alarm);
+  });
+  it("pauses every place that alarms, by the kind to be looked at first; a side only where all are on it", () => {
+    const both = [felt("swelling", { side: "left", region: "thumbBase" }), felt("sharpPain"), felt("ache", { region: "elbowOuter" })];
+    expect(symptomsAlarm(both)).toEqual({ kind: "sharpPain", side: null, regions: ["thumbBase", "wristFlexors"] });
+    expect(symptomsAlarm([felt("swelling"), felt("sharpPain")])?.side).toBe("right");
+  });
 });

@@ -6,6 +6,7 @@ import * as v from "valibot";
 import { Region } from "../library";
 import { MovementId } from "../session";
 import { Id, IsoInstant } from "../units";
+import type { Symptom } from "./answers";
 import { RESTRICTION_REASONS, type ItemScope, type QuestionId } from "./questions";
 
 export const REPORT_KINDS = ["sharpPain", "tingling", "numbness", "weakness", "swelling", "other"] as const;
@@ -45,7 +46,7 @@ export const ASKED_AT_ONCE: Readonly<Record<ReportKind, readonly ("stillThere" |
 export const ALERT_KINDS = [...REPORT_KINDS, "morning"] as const;
 export const AlertKind = v.picklist(ALERT_KINDS);
 export type AlertKind = v.InferOutput<typeof AlertKind>;
-export const AlertCause = v.picklist(["report", "checkIn", "run"]);
+export const AlertCause = v.picklist(["report", "checkIn", "run", "selfCheck"]);
 export type AlertCause = v.InferOutput<typeof AlertCause>;
 
 /** Whether a report pauses anything: tingling that went away again and "something else" wait for the trainer, but pause nothing. */
@@ -65,6 +66,9 @@ export function restrictionsOfReport({
     ...(kind === "weakness" && stillThere ? (["growingWeakness"] as const) : []),
   ];
 }
+
+/** Kinds of symptom that pause by themselves. */
+const ALARMING: ReadonlySet<string> = new Set(["sharpPain", "tingling", "numbness", "weakness", "swelling"]);
 
 /** A morning at this level or above, and above what is usual for the person, pauses. Default of rule 13; a setting of the practice. */
 export const ALARM_MORNING = 6;
@@ -87,6 +91,20 @@ export function markAlarm(marks: readonly { kind: string; itemId: string | null 
   if (marks.some(({ kind }) => kind === "sharpPain")) return "sharpPain";
   const at = marks.flatMap(({ kind, itemId }) => (kind === "tingling" ? [itemId ?? ""] : []));
   return at.length > new Set(at).size ? "tingling" : null;
+}
+
+/**
+ * What places somebody named on their own phone pause for: sharp pain, numbness, weakness, swelling, and tingling that is always there.
+ * @returns the kind to be looked at first and every place that pauses, null for none; a side only where all are on it
+ */
+export function symptomsAlarm(
+  symptoms: readonly Pick<Symptom, "kind" | "side" | "region" | "constant">[],
+): { kind: ReportKind; side: Symptom["side"] | null; regions: Region[] } | null {
+  const alarming = symptoms.filter(({ kind, constant }) => ALARMING.has(kind) && (kind !== "tingling" || constant));
+  const kind = REPORT_KINDS.find((each) => alarming.some((symptom) => symptom.kind === each));
+  if (!kind) return null;
+  const sides = new Set(alarming.map(({ side }) => side));
+  return { kind, side: sides.size === 1 ? alarming[0]!.side : null, regions: [...new Set(alarming.map(({ region }) => region))] };
 }
 
 /** What is held in the hand as a load: it goes through everything from the fingers to the elbow. */

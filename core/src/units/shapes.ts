@@ -41,6 +41,10 @@ export const Side = v.picklist(["left", "right", "both"]);
 export type Side = v.InferOutput<typeof Side>;
 
 /** The two hands, in the order they are listed everywhere. */
+/** The hand somebody writes and works with. */
+export const Handedness = v.picklist(["left", "right", "both"], "must be left, right or both");
+export type Handedness = v.InferOutput<typeof Handedness>;
+
 export const HAND_SIDES = ["left", "right"] as const;
 export type HandSide = (typeof HAND_SIDES)[number];
 

@@ -43,6 +43,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/crews/:crewId/last-presence",
     "get /api/crews/:crewId/participation",
     "get /api/crews/:crewId/people",
+    "get /api/crews/:crewId/placements/:placementId/own-answers",
     "get /api/crews/:crewId/plan/:weekStart",
     "get /api/crews/:crewId/programs",
     "get /api/crews/:crewId/ramps",
@@ -53,6 +54,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/practice/texts",
     "get /api/programs/:programId",
     "get /api/today",
+    "post /api/crews/:crewId/card-holder",
     "post /api/me/passkeys",
     "post /api/me/passkeys/question",
     "post /api/me/second-factor",
@@ -83,9 +85,12 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
   member: [
     "get /api/member/day",
     "get /api/member/progress",
+    "put /api/member/arrivals/:arrivalId",
     "put /api/member/check-ins/:checkInId",
+    "put /api/member/efforts/:effortId",
     "put /api/member/language",
     "put /api/member/runs/:runId",
+    "put /api/member/self-checks/:checkId",
     "put /api/member/symptom-reports/:reportId",
   ],
 };

@@ -1,5 +1,6 @@
 /** Baseline rounds of a crew and the records in them. A record is stored together with the restrictions its answers call for. */
 import { isEqual } from "es-toolkit";
+import type { RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
 import { emptyRecord, isEmpty, isFinished, type BaselineRecord } from "@kind-grip/core/baseline";
 import { restrictionsCalledFor } from "@kind-grip/core/safety";
 import { dateAt } from "@kind-grip/core/calendar";
@@ -12,23 +13,6 @@ import type { BaselineRow, RecordProgress, RoundRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { raiseRestrictions } from "../safety/restrictions";
-
-export interface RoundEntry {
-  id: string;
-  crewId: string;
-  name: string;
-  startedOn: string;
-  closed: boolean;
-  begun: number;
-  finished: number;
-}
-
-export interface RecordEntry {
-  personId: string;
-  version: number;
-  changedAt: string;
-  record: BaselineRecord;
-}
 
 /** Newest first. How far each is, no answers. */
 export async function listRounds(db: Db, caller: Caller, crewId: string): Promise<RoundEntry[]> {
@@ -62,10 +46,19 @@ export function progressOf(record: BaselineRecord): RecordProgress {
 }
 
 /** Making the same round twice makes it once. */
-export async function createRound(db: Db, caller: Caller, at: Date, crewId: string, id: string, name: string): Promise<RoundEntry> {
+export async function createRound(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  crewId: string,
+  { id, name, asksOnPhones }: { id: string; name: string; asksOnPhones: boolean },
+): Promise<RoundEntry> {
   const crew = await crewOf(db, caller, crewId);
   const startedOn = dateAt(at.getTime(), crew.detail.timeZone);
-  const [row] = await db.models.Round.findOrCreate({ where: { id }, defaults: { id, crewId, name, startedOn, closedAt: null } });
+  const [row] = await db.models.Round.findOrCreate({
+    where: { id },
+    defaults: { id, crewId, name, startedOn, closedAt: null, asksOnPhones },
+  });
   if (row.get().crewId !== crewId) throw new Problem(409, "taken", "This id belongs to another round.");
   return roundAnswer(row.get({ plain: true }), []);
 }
@@ -75,10 +68,11 @@ export async function changeRound(
   caller: Caller,
   at: Date,
   roundId: string,
-  change: { name: string; closed: boolean },
+  change: { name: string; closed: boolean; asksOnPhones?: boolean },
 ): Promise<RoundEntry> {
   const round = await roundOf(db, caller, roundId);
-  await db.models.Round.update({ name: change.name, closedAt: change.closed ? (round.closedAt ?? at) : null }, { where: { id: roundId } });
+  const { name, closed, asksOnPhones = round.asksOnPhones } = change;
+  await db.models.Round.update({ name, closedAt: closed ? (round.closedAt ?? at) : null, asksOnPhones }, { where: { id: roundId } });
   return (await listRounds(db, caller, round.crewId)).find(({ id }) => id === roundId)!;
 }
 
@@ -100,6 +94,11 @@ export async function roundOf(db: Db, caller: Caller, roundId: string): Promise<
 
 export async function recordsOf(db: Db, roundId: string): Promise<RecordEntry[]> {
   return (await db.models.Baseline.findAll({ where: { roundId } })).map((row) => recordAnswer(row.get({ plain: true })));
+}
+
+export async function versionsOf(db: Db, roundId: string): Promise<RecordVersion[]> {
+  const rows = await db.models.Baseline.findAll({ where: { roundId }, attributes: ["personId", "version"] });
+  return rows.map((row) => ({ personId: row.get().personId, version: row.get().version }));
 }
 
 /**
@@ -129,15 +128,7 @@ export async function saveRecord(
       throw stale(row && recordAnswer(row));
     }
     if (round.closedAt) throw new Problem(409, "closed", "This round is closed. Open it again to change something in it.");
-    const stored: BaselineRow = {
-      roundId,
-      personId,
-      document: record,
-      symptoms: record.symptoms.map(({ region, level }) => ({ region, level })),
-      version: version + 1,
-      changedAt: at,
-      progress: progressOf(record),
-    };
+    const stored = rowOf({ roundId, personId }, record, version + 1, at);
     await db.models.Baseline.upsert(stored, { transaction });
     const saidBefore = row ? restrictionsCalledFor(row.document.safety, row.document.symptoms) : [];
     const said = restrictionsCalledFor(record.safety, record.symptoms).filter((question) => !saidBefore.includes(question));
@@ -145,6 +136,12 @@ export async function saveRecord(
     await noteParts(db, caller, at, { crewId: crew.id, personId }, row?.document ?? emptyRecord(), record, transaction);
     return recordAnswer(stored);
   });
+}
+
+/** A record as it is stored, with what is looked up beside the document. */
+export function rowOf(of: { roundId: string; personId: string }, document: BaselineRecord, version: number, changedAt: Date): BaselineRow {
+  const symptoms = document.symptoms.map(({ region, level }) => ({ region, level }));
+  return { ...of, document, symptoms, version, changedAt, progress: progressOf(document) };
 }
 
 const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {
@@ -156,6 +153,7 @@ const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {
   functionTest: "function test",
   palmMm: "hand size",
   bodyMass: "body mass",
+  selfCheck: "what came from their phone",
   note: "note",
 };
 
@@ -180,7 +178,7 @@ function same(a: unknown, b: unknown): boolean {
 }
 
 function roundAnswer(
-  { id, crewId, name, startedOn, closedAt }: RoundRow,
+  { id, crewId, name, startedOn, closedAt, asksOnPhones }: RoundRow,
   records: readonly Pick<BaselineRow, "roundId" | "progress">[],
 ): RoundEntry {
   const own = records.filter((record) => record.roundId === id);
@@ -190,6 +188,7 @@ function roundAnswer(
     name,
     startedOn,
     closed: closedAt !== null,
+    asksOnPhones: Boolean(asksOnPhones),
     begun: own.filter(({ progress }) => progress !== "empty").length,
     finished: own.filter(({ progress }) => progress === "finished").length,
   };

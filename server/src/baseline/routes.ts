@@ -1,5 +1,5 @@
 /** Baseline rounds, records, and one person's measurements as an open file. */
-import { ChangedRecord, ChangedRound, NewRound, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import { ChangedRecord, ChangedRound, NewRound, RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
@@ -8,7 +8,7 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { roundCsv } from "./round-csv";
-import { changeRound, createRound, listRounds, recordsOf, removeRound, roundOf, saveRecord } from "./rounds";
+import { changeRound, createRound, listRounds, recordsOf, removeRound, roundOf, saveRecord, versionsOf } from "./rounds";
 
 const RoundParams = v.object({ roundId: Id });
 
@@ -30,7 +30,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     answer: RoundEntry,
     params: CrewParams,
     body: NewRound,
-    handle: async ({ caller, params, body }) => createRound(db, caller, await now(caller), params.crewId, body.id, body.name),
+    handle: async ({ caller, params, body }) => createRound(db, caller, await now(caller), params.crewId, body),
   });
   routes.add({
     id: "changeRound",
@@ -67,6 +67,18 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
         await recordsOf(db, params.roundId),
       );
       sendFile(response, `${round.name}.csv`, "text/csv", csv);
+    },
+  });
+  routes.add({
+    id: "recordVersions",
+    method: "get",
+    path: "/api/rounds/:roundId/versions",
+    summary: "How new each record of a round is; asked often while phones answer",
+    answer: v.array(RecordVersion),
+    params: RoundParams,
+    async handle({ caller, params }) {
+      await roundOf(db, caller, params.roundId);
+      return versionsOf(db, params.roundId);
     },
   });
   routes.add({

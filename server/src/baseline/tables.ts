@@ -2,7 +2,7 @@
 import { RECORD_DOCUMENT, type BaselineRecord } from "@kind-grip/core/baseline";
 import type { Symptom } from "@kind-grip/core/safety";
 import type { Sequelize } from "sequelize";
-import { day, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
+import { day, flag, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
 import { storedDocument } from "../db/stored-document";
 
 export interface RoundRow {
@@ -11,6 +11,8 @@ export interface RoundRow {
   name: string;
   startedOn: string;
   closedAt: Date | null;
+  /** Whether people are asked on their own phones first. */
+  asksOnPhones?: boolean;
 }
 
 export interface BaselineRow {
@@ -35,6 +37,7 @@ export function defineBaselineTables(sequelize: Sequelize) {
       name: text,
       startedOn: day,
       closedAt: moment,
+      asksOnPhones: flag,
     }) as Table<RoundRow>,
     Baseline: sequelize.define("baseline_records", {
       roundId: { ...idPart },

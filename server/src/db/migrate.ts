@@ -21,6 +21,7 @@ import { templates } from "./migrations/0018-templates";
 import { ramps } from "./migrations/0019-ramps";
 import { languages } from "./migrations/0020-languages";
 import { notes } from "./migrations/0021-notes";
+import { ownAnswers } from "./migrations/0022-own-answers";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -46,6 +47,7 @@ const MIGRATIONS = {
   "0019-ramps": ramps,
   "0020-languages": languages,
   "0021-notes": notes,
+  "0022-own-answers": ownAnswers,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -33,7 +33,7 @@ interface DemoRestriction {
 
 interface DemoRounds {
   test: FunctionTest;
-  rounds: readonly { name: string; startedOn: string; at: string; people: number; gain: number; closed: boolean }[];
+  rounds: readonly { name: string; startedOn: string; at: string; people: number; gain: number; closed: boolean; asksOnPhones?: boolean }[];
   stories: Readonly<Record<string, Story>>;
   restrictions: Readonly<Record<string, DemoRestriction>>;
 }
@@ -43,7 +43,15 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
     test: "holdTool",
     rounds: [
       { name: "Baseline February", startedOn: "2026-02-02", at: "2026-02-02T05:00:00Z", people: 12, gain: 0, closed: true },
-      { name: "After seven weeks", startedOn: "2026-03-23", at: "2026-03-23T08:00:00Z", people: 9, gain: 1, closed: false },
+      {
+        name: "After seven weeks",
+        startedOn: "2026-03-23",
+        at: "2026-03-23T08:00:00Z",
+        people: 9,
+        gain: 1,
+        closed: false,
+        asksOnPhones: true,
+      },
     ],
     stories: {
       "Bram Okonjo": { gripKg: [28.5, 42], short: { "left wristExtension": 16 }, withHelp: { "left wristExtension": 18 } },
@@ -117,11 +125,11 @@ export async function seedRounds(
   if (!demo) return;
   const bodies = new Map(crew.people.map((person) => [person.id, bodyOf(random)]));
   let firstRound: string | null = null;
-  for (const { name, startedOn, at, people, gain, closed } of demo.rounds) {
+  for (const { name, startedOn, at, people, gain, closed, asksOnPhones = false } of demo.rounds) {
     const roundId = random.id();
     firstRound ??= roundId;
     await db.models.Round.create(
-      { id: roundId, crewId: crew.id, name, startedOn, closedAt: closed ? new Date(at) : null },
+      { id: roundId, crewId: crew.id, name, startedOn, closedAt: closed ? new Date(at) : null, asksOnPhones },
       { transaction },
     );
     const records = crew.people.slice(0, people).map((person, i): BaselineRow => {

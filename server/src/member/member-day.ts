@@ -9,6 +9,8 @@ import { compilePerson, isOfShift, type Session } from "@kind-grip/core/session"
 import { partition } from "es-toolkit";
 import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
+import { askedRound } from "../baseline/self-checks";
+import { askedOf } from "../run/own-answers";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { placementsBetween } from "../dayplan/plans";
@@ -45,6 +47,8 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     clinicianFirst,
     library,
     customs,
+    selfCheck,
+    asked,
   ] = await Promise.all([
     placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
@@ -59,6 +63,8 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     isHeldByRestriction(db, personId, timeZone, at),
     practiceLibrary(db, caller.practiceId),
     customsOf(db, caller.practiceId),
+    askedRound(db, crew.id, personId),
+    askedOf(db, crew.id, personId, at),
   ]);
   const usualLanguage = languageOf(crew.detail.language, customs.language);
   const language = languageOf(person.language, usualLanguage);
@@ -149,6 +155,8 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     corrections: library.corrections[language] ?? {},
     customMovements: customOf(library, [...sessions, ...anyTime, ...home]),
     checkedIn: checkedIn > 0,
+    selfCheck,
+    ...asked,
   };
 }
 

@@ -10,8 +10,9 @@ import {
   PinSignIn,
   Stored,
 } from "@kind-grip/core/api";
+import { SelfCheck } from "@kind-grip/core/baseline";
 import { CheckIn } from "@kind-grip/core/response";
-import { RunRecord } from "@kind-grip/core/run";
+import { Arrival, OwnEffort, RunRecord } from "@kind-grip/core/run";
 import { SymptomReport } from "@kind-grip/core/safety";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
@@ -24,6 +25,8 @@ import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { storeCheckIn } from "../response/check-ins";
 import { storeReport } from "../safety/symptom-alerts";
+import { storeSelfCheck } from "../baseline/self-checks";
+import { storeArrival, storeEffort } from "../run/own-answers";
 import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
 import { chooseLanguage, memberDay, memberProgress } from "./member-day";
@@ -156,6 +159,51 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
       await refuseOtherOwner(db, request, caller);
       if (params.checkInId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
       return storeCheckIn(db, caller, await now(caller), { crewId: caller.crewId!, personId: caller.accountId }, body);
+    },
+  });
+  routes.add({
+    id: "memberSelfCheck",
+    method: "put",
+    path: "/api/member/self-checks/:checkId",
+    summary: "Answer safety, symptoms and main hand before a round; acts at once. Sending it again changes nothing",
+    answer: Stored,
+    ...Own,
+    params: v.object({ checkId: Id }),
+    body: SelfCheck,
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
+      if (params.checkId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeSelfCheck(db, caller, await now(caller), body);
+    },
+  });
+  routes.add({
+    id: "memberArrival",
+    method: "put",
+    path: "/api/member/arrivals/:arrivalId",
+    summary: "Say that one is here for a session that is led",
+    answer: Stored,
+    ...Own,
+    params: v.object({ arrivalId: Id }),
+    body: Arrival,
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
+      if (params.arrivalId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeArrival(db, caller, await now(caller), body);
+    },
+  });
+  routes.add({
+    id: "memberEffort",
+    method: "put",
+    path: "/api/member/efforts/:effortId",
+    summary: "Say how hard a session that was led was",
+    answer: Stored,
+    ...Own,
+    params: v.object({ effortId: Id }),
+    body: OwnEffort,
+    async handle({ caller, params, body, request }) {
+      await refuseOtherOwner(db, request, caller);
+      if (params.effortId !== body.id) throw invalid([{ path: "id", message: "is not the id in the address" }]);
+      return storeEffort(db, caller, await now(caller), body);
     },
   });
   routes.add({

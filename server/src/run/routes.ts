@@ -1,5 +1,5 @@
 /** Runs and their CSV. */
-import { ClashAnswer, LastPresence, Page, RunPage, Stored } from "@kind-grip/core/api";
+import { CardHolder, ClashAnswer, LastPresence, OwnAnswer, Page, RunPage, ShownCard, Stored } from "@kind-grip/core/api";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { RunRecord } from "@kind-grip/core/run";
@@ -15,6 +15,7 @@ import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { runRows } from "./rows";
 import { answerClash } from "./answer-clash";
+import { holderOf, ownAnswersOf } from "./own-answers";
 import { lastPresence, listRuns, runOf, storeRun } from "./runs";
 
 const RunParams = v.object({ runId: Id });
@@ -39,6 +40,27 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: ["trainer", "lead"],
     params: CrewParams,
     handle: ({ caller, params }) => lastPresence(db, caller, params.crewId),
+  });
+  routes.add({
+    id: "ownAnswers",
+    method: "get",
+    path: "/api/crews/:crewId/placements/:placementId/own-answers",
+    summary: "Who said on their own phone that they are here, and how hard it was",
+    answer: v.array(OwnAnswer),
+    roles: ["trainer", "lead"],
+    params: v.object({ crewId: Id, placementId: Id }),
+    handle: ({ caller, params }) => ownAnswersOf(db, caller, params.crewId, params.placementId),
+  });
+  routes.add({
+    id: "cardHolder",
+    method: "post",
+    path: "/api/crews/:crewId/card-holder",
+    summary: "Whose card was shown to the camera of the screen that leads; signs nobody in",
+    answer: CardHolder,
+    roles: ["trainer", "lead"],
+    params: CrewParams,
+    body: ShownCard,
+    handle: ({ caller, params, body }) => holderOf(db, caller, params.crewId, body.token),
   });
   routes.add({
     id: "run",

@@ -14,6 +14,7 @@ import { practiceLibrary } from "../library/practice-library";
 import { refreshProposals } from "../response/decisions";
 import { raiseAlert } from "../safety/symptom-alerts";
 import { byServerClock, clashesNow } from "./clashes";
+import { withOwnEfforts } from "./own-answers";
 import { addToPersonDays } from "./person-days";
 import { participationsIn } from "../safety/participations";
 
@@ -56,9 +57,10 @@ async function pauseByMarks(db: Db, caller: Caller, crew: CrewRow, at: Date, run
  * were held out of as the run began: the answer says of whom and what, so that it can be stored without
  */
 export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord): Promise<{ id: string; stored: "new" | "already" }> {
-  const run = byServerClock(sent, at);
+  const told = byServerClock(sent, at);
   return inTransaction(db, async (transaction) => {
-    const crew = await lockCrew(db, caller, run.crewId, transaction);
+    const crew = await lockCrew(db, caller, told.crewId, transaction);
+    const run = await withOwnEfforts(db, told, transaction);
     const known = (await db.models.Run.findByPk(run.id, { transaction }))?.get();
     if (known && known.crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
     if (known) return { id: run.id, stored: "already" };

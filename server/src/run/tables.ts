@@ -55,6 +55,17 @@ export interface PersonDayRow extends PersonDay {
   crewId: string;
 }
 
+/** What somebody's own phone said of a session that is led; without an effort, that they are here. */
+export interface OwnAnswerRow {
+  id: string;
+  crewId: string;
+  personId: string;
+  placementId: string | null;
+  runId: string | null;
+  effort: number | null;
+  at: Date;
+}
+
 export function defineRunTables(sequelize: Sequelize) {
   return {
     Run: sequelize.define("runs", {
@@ -85,6 +96,15 @@ export function defineRunTables(sequelize: Sequelize) {
       clash: text,
       clashAnswer: text,
     }) as Table<RunPersonRow>,
+    OwnAnswer: sequelize.define("own_answers", {
+      id: { ...id },
+      crewId: uuid,
+      personId: uuid,
+      placementId: uuid,
+      runId: uuid,
+      effort: whole,
+      at: moment,
+    }) as Table<OwnAnswerRow>,
     RunItem: sequelize.define("run_items", {
       runId: { ...idPart },
       position: { ...wholePart },

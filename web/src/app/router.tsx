@@ -28,6 +28,7 @@ export const router = createBrowserRouter([
     children: [
       { index: true, lazy: page(() => import("../member/DayPage")) },
       { path: "check-in", lazy: page(() => import("../member/CheckInPage")) },
+      { path: "check", lazy: page(() => import("../member/check/SelfCheckPage")) },
       { path: "tell", lazy: page(() => import("../member/TellPage")) },
       { path: "progress", lazy: page(() => import("../member/MyProgressPage")) },
       { path: "session/:sessionId", lazy: page(() => import("../member/FollowPage")) },

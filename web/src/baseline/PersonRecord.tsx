@@ -1,11 +1,17 @@
 /** One person of a round: the parts to be measured, where saving stands, what means stop. */
 import { Box, Button, Typography } from "@mui/material";
-import { ArrowRight, Ban } from "lucide-react";
+import { ArrowRight, Ban, Smartphone } from "lucide-react";
+import { DateTime } from "luxon";
+import { useState } from "react";
 import { Link } from "react-router";
-import { PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
+import { openPart, otherHandedness, PARTS, stateOf, type BaselineRecord, type Part } from "@kind-grip/core/baseline";
 import { restrictionsCalledFor, consequenceOf, type Participations } from "@kind-grip/core/safety";
 import { t } from "../base/words";
+import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
+import { crewApi } from "../crew/api";
+import { HAND_NAMES } from "../crew/main-hand";
+import { personOf } from "../crew/person-of";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { type Meter } from "../meter/use-meter";
 import { Choice } from "../parts/Choice";
@@ -37,8 +43,6 @@ interface PersonRecordProps {
   entries: RecordEntry[];
   before?: BaselineRecord;
   participations: Participations;
-  part: Part;
-  onPart(part: Part): void;
   meter: Meter;
   today: string;
   nextPerson?: PersonEntry;
@@ -53,8 +57,6 @@ export function PersonRecord({
   entries,
   before,
   participations,
-  part,
-  onPart,
   meter,
   today,
   nextPerson,
@@ -62,6 +64,8 @@ export function PersonRecord({
 }: PersonRecordProps) {
   const edited = useRecord(round.id, person.id, entry);
   const record = edited.value;
+  // As the person is opened: what is answered here does not turn the page.
+  const [part, setPart] = useState(() => openPart(record));
   const said = restrictionsCalledFor(record.safety, record.symptoms).filter((id) => consequenceOf(id).kind === "stop");
   // At once, before the server has answered; and for as long as the server says so.
   const waiting = edited.status === "saving" && said.length > 0;
@@ -70,7 +74,7 @@ export function PersonRecord({
   const nextPart = PARTS[PARTS.indexOf(part) + 1];
   const partDone = heldOut && nextPart !== undefined && EXERTING.includes(nextPart);
   const go = (next: Part) => {
-    onPart(next);
+    setPart(next);
     scrollTo(0, 0);
   };
   return (
@@ -93,6 +97,7 @@ export function PersonRecord({
           }))}
         />
       </Box>
+      <FromPhone crew={crew} person={person} record={record} />
       {edited.problems.length > 0 && (
         <Typography role="alert" sx={{ color: "error.main", mb: 2 }}>
           {edited.problems.map(({ path, message }) => `${path.replace(/^record\./, "")} ${message}`).join("; ")}
@@ -151,6 +156,40 @@ export function PersonRecord({
           </Button>
         )}
       </Box>
+    </Box>
+  );
+}
+
+/** What the person answered on their own phone, and a main hand the crew's list does not have. */
+function FromPhone({ crew, person, record }: { crew: CrewEntry; person: PersonEntry; record: BaselineRecord }) {
+  const [change, { isLoading }] = crewApi.useChangePersonMutation();
+  if (!record.selfCheck) return null;
+  const hand = otherHandedness(record, person.handedness);
+  return (
+    <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap", mb: 2 }}>
+      <Smartphone size={22} aria-hidden />
+      <Typography>
+        {t("Safety and symptoms answered on their phone, {{when}}.", {
+          when: dateText(DateTime.fromISO(record.selfCheck.at, { zone: crew.timeZone }), "d LLL HH:mm"),
+        })}
+        {hand && ` ${t("Main hand, they say: {{hand}}.", { hand: HAND_NAMES[hand] })}`}
+      </Typography>
+      {hand && (
+        <Button
+          variant="outlined"
+          disabled={isLoading}
+          onClick={() =>
+            void change({
+              crewId: crew.id,
+              personId: person.id,
+              version: person.version,
+              person: { ...personOf(person), handedness: hand },
+            })
+          }
+        >
+          {t("Take it over")}
+        </Button>
+      )}
     </Box>
   );
 }

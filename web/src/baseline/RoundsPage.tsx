@@ -19,6 +19,7 @@ import { useAppDispatch } from "../base/store";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
+import { Toggle } from "../parts/Toggle";
 import { PageTitle } from "../parts/PageTitle";
 
 export default function RoundsPage() {
@@ -144,6 +145,7 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
 function NewRound({ crewId, today, first, onClose }: { crewId: string; today: string; first: boolean; onClose(): void }) {
   const [id] = useState(() => uuid());
   const [name, setName] = useState(`${first ? t("Baseline") : t("Re-measure")} ${dateText(DateTime.fromISO(today), "LLLL yyyy")}`);
+  const [asksOnPhones, setAsksOnPhones] = useState(true);
   const [create, { error, isLoading }] = baselineApi.useCreateRoundMutation();
   const navigate = useNavigate();
   const problem = error ? problemOf(error) : undefined;
@@ -155,7 +157,7 @@ function NewRound({ crewId, today, first, onClose }: { crewId: string; today: st
         noValidate
         onSubmit={async (event) => {
           event.preventDefault();
-          const answer = await create({ crewId, id, name });
+          const answer = await create({ crewId, id, name, asksOnPhones });
           if (answer.data) void navigate(`/crews/${crewId}/baseline/${id}`);
         }}
       >
@@ -169,6 +171,12 @@ function NewRound({ crewId, today, first, onClose }: { crewId: string; today: st
             helperText={problem && (problem.fields[0] ? problem.fields[0].message : problem.message)}
             sx={{ mt: 1 }}
           />
+          <Box sx={{ mt: 2 }}>
+            <Toggle label={t("Asked on their phones first")} pressed={asksOnPhones} onChange={setAsksOnPhones} />
+            <Typography sx={{ color: "text.secondary", mt: 0.75 }}>
+              {t("Safety, symptoms and main hand, three minutes in their own language. You see first whom to see.")}
+            </Typography>
+          </Box>
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose}>{t("Cancel")}</Button>

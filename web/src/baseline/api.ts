@@ -1,16 +1,16 @@
 /** Baseline rounds and records. */
-import type { RoundEntry, RecordEntry } from "@kind-grip/core/api";
+import type { RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import { serverApi } from "../base/api";
 
 export const baselineApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
     rounds: make.query<RoundEntry[], string>({ query: (crewId) => `/crews/${crewId}/rounds`, providesTags: ["Rounds"] }),
-    createRound: make.mutation<RoundEntry, { crewId: string; id: string; name: string }>({
+    createRound: make.mutation<RoundEntry, { crewId: string; id: string; name: string; asksOnPhones: boolean }>({
       query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/rounds`, method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Rounds"] : []),
     }),
-    changeRound: make.mutation<RoundEntry, { id: string; name: string; closed: boolean }>({
+    changeRound: make.mutation<RoundEntry, { id: string; name: string; closed: boolean; asksOnPhones?: boolean }>({
       query: ({ id, ...body }) => ({ url: `/rounds/${id}`, method: "PUT", body }),
       invalidatesTags: (done) => (done ? ["Rounds"] : []),
     }),
@@ -20,6 +20,8 @@ export const baselineApi = serverApi.injectEndpoints({
       providesTags: (_, __, id) => [{ type: "Rounds", id }],
       keepUnusedDataFor: 0,
     }),
+    /** How new each record is, without a word of what is in it. */
+    recordVersions: make.query<RecordVersion[], string>({ query: (roundId) => `/rounds/${roundId}/versions`, keepUnusedDataFor: 0 }),
     saveRecord: make.mutation<RecordEntry, { roundId: string; personId: string; version: number; record: BaselineRecord }>({
       query: ({ roundId, personId, ...body }) => ({ url: `/rounds/${roundId}/people/${personId}`, method: "PUT", body }),
       invalidatesTags: (done) => (done ? ["Safety"] : []),

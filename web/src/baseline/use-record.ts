@@ -17,6 +17,7 @@ export function useRecord(roundId: string, personId: string, entry: RecordEntry 
       former: { key: `kind-grip.round.${roundId}.${personId}`, valueAs: "value" },
     },
     start: { version: entry?.version ?? 0, value: entry?.record ?? emptyRecord() },
+    takesNewer: true,
     save: (version, record) => save({ roundId, personId, version, record }),
     theirsFrom: (detail) => {
       const newer = detail as RecordEntry | undefined;

@@ -1,6 +1,7 @@
 /** Words of a roster that are in no list: what each means is said once, for all of its rows. */
 import { Box, MenuItem, TextField, Typography } from "@mui/material";
-import type { Handedness, RosterWords, WordField } from "@kind-grip/core/crew";
+import type { RosterWords, WordField } from "@kind-grip/core/crew";
+import type { Handedness } from "@kind-grip/core/units";
 import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import { t } from "../base/words";
 import { HAND_NAMES } from "./main-hand";

@@ -3,7 +3,8 @@ import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/m
 import { QrCode, X } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Handedness, Person } from "@kind-grip/core/crew";
+import type { Person } from "@kind-grip/core/crew";
+import type { Handedness } from "@kind-grip/core/units";
 import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";

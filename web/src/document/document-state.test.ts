@@ -70,3 +70,18 @@ describe("a draft of an earlier visit", () => {
     expect(documentReducer(state, { kind: "takeTheirs" }).value).toBe("server");
   });
 });
+
+describe("somebody else stored something newer", () => {
+  const newer: DocumentStep<string> = { kind: "newer", newer: { version: 2, value: "theirs" } };
+  it("is taken over while nothing is unsaved here; what was undone before is gone", () => {
+    const saved = after(change("b"), { kind: "saving" }, { kind: "saved", version: 1, value: "b" });
+    expect(documentReducer(saved, newer)).toMatchObject({ value: "theirs", saved: "theirs", version: 2, past: [], future: [] });
+  });
+  it("waits for the choice where something is", () => {
+    expect(after(change("b"), newer)).toMatchObject({ value: "b", version: 1 });
+    expect(after({ kind: "saving" }, newer).version).toBe(1);
+  });
+  it("is nothing new a second time", () => {
+    expect(after(newer, newer)).toEqual(after(newer));
+  });
+});

@@ -2,6 +2,7 @@
  * A document that is edited here and stored whole with a version, as a pure state: its history, where saving stands, what the server
  * refused, and what somebody else stored meanwhile.
  */
+import { isEqual } from "es-toolkit";
 
 const MOST_STEPS = 200;
 
@@ -45,6 +46,8 @@ export type DocumentStep<T> =
   | { kind: "failed" }
   | { kind: "refused"; value: T; problems: readonly FieldProblem[] }
   | { kind: "stale"; theirs: Versioned<T> }
+  /** Somebody else stored it, and it was heard of before anything was changed here. */
+  | { kind: "newer"; newer: Versioned<T> }
   | { kind: "keepMine" }
   | { kind: "takeTheirs" };
 
@@ -96,6 +99,11 @@ export function documentReducer<T>(state: DocumentState<T>, step: DocumentStep<T
       return { ...state, saving: false, failedTries: 0, refused: { value: step.value, problems: step.problems } };
     case "stale":
       return { ...state, saving: false, failedTries: 0, theirs: step.theirs };
+    case "newer":
+      return state.saving || step.newer.version <= state.version || !isEqual(state.value, state.saved)
+        ? state
+        : // What was undone before would take back what somebody else stored.
+          { ...state, ...startingFrom(step.newer), value: step.newer.value, past: [], future: [], gesture: null };
     case "keepMine":
       // Mine goes over theirs, knowingly; theirs stays one step of undo away.
       return state.theirs ? { ...state, ...startingFrom(state.theirs), past: withLast(state.past, state.theirs.value) } : state;

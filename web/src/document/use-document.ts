@@ -23,6 +23,8 @@ export interface DocumentOptions<T> {
   save(version: number, value: T): Promise<{ data?: { version: number }; error?: unknown }>;
   /** The newer document out of a refusal as stale. */
   theirsFrom(detail: unknown): Versioned<T> | null;
+  /** Takes over a newer `start` while nothing is unsaved here: a document that others write too, as phones do. */
+  takesNewer?: boolean;
   /** False for a document that is stored when its maker says so. */
   autosave?: boolean;
 }
@@ -57,7 +59,7 @@ function opened<T>({ start, draft }: DocumentOptions<T>): DocumentState<T> {
   return openedDocument(start, kept && !isEqual(kept.value, start.value) ? kept : undefined);
 }
 
-/** @param options its draft, its start and its address are those of the first call: a screen of another document is another screen */
+/** @param options its draft, its start and its address are those of the first call, unless it takes newer ones: a screen of another document is another screen */
 export function useDocument<T>(options: DocumentOptions<T>): EditedDocument<T> {
   const [state, act] = useReducer(documentReducer<T>, options, opened);
   const { value, saved, version, saving, failedTries, refused, theirs } = state;
@@ -74,6 +76,12 @@ export function useDocument<T>(options: DocumentOptions<T>): EditedDocument<T> {
     if (isUnsaved) keepDraft(draft, { version, value });
     else dropDraft(draft);
   }, [isUnsaved, version, value]);
+
+  const { takesNewer = false, start } = options;
+  const newest = takesNewer ? start.version : 0;
+  useEffect(() => {
+    if (newest > 0) act({ kind: "newer", newer: latest.current.start });
+  }, [newest]);
 
   /** The save under way, for whoever has to wait for it: the version it led to. */
   const underWay = useRef<Promise<number | undefined>>(Promise.resolve(undefined));

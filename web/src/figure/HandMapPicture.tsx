@@ -19,6 +19,8 @@ const REACH = 60;
 
 interface HandMapPictureProps {
   view: MapView;
+  /** In the language of whoever looks at it. */
+  name?: string;
   marks: readonly MapMark[];
   /** To be tapped: the name of each place, for its button, and what a tap does. Without it the map is only looked at. */
   picking?: {
@@ -28,7 +30,7 @@ interface HandMapPictureProps {
   };
 }
 
-export function HandMapPicture({ view, marks, picking }: HandMapPictureProps) {
+export function HandMapPicture({ view, name = NAMES[view], marks, picking }: HandMapPictureProps) {
   const [map, setMap] = useState<HandMap>();
   // The same marks are the same picture, whatever array they come in.
   const key = JSON.stringify(marks);
@@ -57,7 +59,7 @@ export function HandMapPicture({ view, marks, picking }: HandMapPictureProps) {
     <Box
       onClick={pickNearest}
       role={picking ? "group" : "img"}
-      aria-label={NAMES[view]}
+      aria-label={name}
       className="figure"
       sx={{
         position: "relative",

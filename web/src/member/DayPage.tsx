@@ -1,6 +1,6 @@
 /** My day: the morning's question first, then what is next, then the rest; stop-and-tell always within reach. */
 import { Box, Button, ButtonBase, Typography } from "@mui/material";
-import { Check, ChevronRight, Hand, Play } from "lucide-react";
+import { Check, ChevronRight, ClipboardCheck, Hand, MapPin, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
@@ -8,10 +8,14 @@ import { durationText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 
+import { v7 as uuid } from "uuid";
 import { Alerts } from "./Alerts";
+import { askedCheck, askedEffort, isCounted, offersArrival } from "./asked";
+import { EffortCard, QuestionCard } from "./AskedCards";
 import { phoneDay } from "./paused";
 import { MovementThumb } from "../figure/MovementThumb";
 import { PhoneTitle, useDay } from "./PhoneFrame";
+import { putAway } from "./phone-store";
 import { sessionAddress } from "./session-address";
 import { practiceTime } from "./use-phone";
 
@@ -19,8 +23,8 @@ export default function DayPage() {
   const library = useLibrary();
   const words = useWords();
   const phone = useDay();
-  const { day, done, checkedIn, waiting } = phone;
-  const { alerts, out, sessions, anyTime, home } = phoneDay(library, day, waiting);
+  const { day, done, checkedIn, answered, waiting } = phone;
+  const { alerts, out, shortOfEndDeg, sessions, anyTime, home } = phoneDay(library, day, waiting);
   const zone = day.crew.timeZone;
   const now = practiceTime(phone);
   const today = dateAt(now, zone);
@@ -33,8 +37,11 @@ export default function DayPage() {
   const alone = home.filter(({ session }) => (off || session.slot === "home") && hasRoomFor(library, planned, session));
   const later = sessions.filter((entry) => dayOf(entry) > today);
   const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
-  // One thing to do now: the morning's question before anything else, then what is next.
-  const first = checkedIn ? next : undefined;
+  const effort = askedEffort(day, answered, now);
+  const check = askedCheck(day, answered);
+  // One thing to do now: the morning's question, what was just led, a session that begins, the check before a round, what is next.
+  const soon = next && offersArrival(next, now);
+  const first = checkedIn && !effort && (soon || !check) ? next : undefined;
   const still = [
     ...new Set(
       [...todays, ...anyTime, ...alone].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
@@ -44,29 +51,16 @@ export default function DayPage() {
     <>
       <PhoneTitle title={words.member("hello", { name: day.person.name.split(" ")[0]! })} lead={day.crew.name} />
       <Alerts alerts={alerts} out={out} trainer={day.trainer} still={still} />
-      {!checkedIn && (
-        <Box
-          component={Link}
-          to="/me/check-in"
-          sx={{
-            display: "flex",
-            gap: 2,
-            alignItems: "center",
-            bgcolor: "primary.main",
-            color: "primary.contrastText",
-            textDecoration: "none",
-            borderRadius: 3,
-            p: 2.5,
-            mb: 3,
-            minHeight: 120,
-          }}
-        >
-          <Hand size={44} aria-hidden />
-          <Box>
-            <Typography sx={{ fontWeight: 750, fontSize: "1.5rem", lineHeight: 1.2, mb: 0.5 }}>{words.member("morningAsk")}</Typography>
-            <Typography>{words.member("morningShort")}</Typography>
-          </Box>
-        </Box>
+      {!checkedIn && <QuestionCard to="/me/check-in" icon={Hand} title={words.member("morningAsk")} text={words.member("morningShort")} />}
+      {effort && <EffortCard asked={effort} now={() => practiceTime(phone)} />}
+      {check && (
+        <QuestionCard
+          to="/me/check"
+          icon={ClipboardCheck}
+          title={words.member("checkTitle")}
+          text={words.member("checkShort")}
+          quiet={!checkedIn || effort !== null || first !== undefined}
+        />
       )}
       {!out && (
         <>
@@ -77,10 +71,10 @@ export default function DayPage() {
                 : words.member("rampAway", { count: day.ramp.awayDays, day: words.dayName(day.ramp.ends) })}
             </Typography>
           )}
-          {day.shortOfEndDeg !== null && (
-            <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: day.shortOfEndDeg })}</Typography>
+          {shortOfEndDeg !== null && (
+            <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: shortOfEndDeg })}</Typography>
           )}
-          {first && <NextCard entry={first} zone={zone} />}
+          {first && <NextCard entry={first} zone={zone} phone={phone} />}
           <List
             title={words.member("today")}
             entries={todays.filter((entry) => entry !== first)}
@@ -97,8 +91,12 @@ export default function DayPage() {
   );
 }
 
-function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
+function NextCard({ entry, zone, phone }: { entry: MemberSession; zone: string; phone: ReturnType<typeof useDay> }) {
   const words = useWords();
+  const now = practiceTime(phone);
+  const counted = isCounted(phone.day, phone.answered, entry);
+  const arrive = () =>
+    void putAway({ kind: "arrivals", body: { id: uuid(), placementId: entry.placementId!, at: new Date(now).toISOString() } });
   return (
     <Box
       component="section"
@@ -139,6 +137,21 @@ function NextCard({ entry, zone }: { entry: MemberSession; zone: string }) {
       >
         {words.member("start")}
       </Button>
+      {offersArrival(entry, now) &&
+        (counted ? (
+          <Typography role="status" sx={{ mt: 1.5, fontWeight: 700, display: "flex", gap: 1, alignItems: "center" }}>
+            <Check size={22} aria-hidden /> {words.member("hereSaid")}
+          </Typography>
+        ) : (
+          <Button
+            fullWidth
+            onClick={arrive}
+            startIcon={<MapPin size={22} />}
+            sx={{ mt: 1.25, minHeight: 54, fontSize: "1.15rem", color: "inherit", border: "2px solid", borderColor: "currentcolor" }}
+          >
+            {words.member("iAmHere")}
+          </Button>
+        ))}
     </Box>
   );
 }

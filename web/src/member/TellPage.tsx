@@ -4,21 +4,19 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import type { Region } from "@kind-grip/core/library";
 import { ASKED_AT_ONCE, REPORT_KINDS, type ReportKind } from "@kind-grip/core/safety";
-import { useLibrary, useWords } from "../base/library";
+import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
 import { Choice } from "../parts/Choice";
-import { Alerts } from "./Alerts";
-import { phoneDay } from "./paused";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
 import { Places } from "./Places";
+import { Told } from "./Told";
 import { practiceTime } from "./use-phone";
 import { YesNo } from "./YesNo";
 
 type Side = "left" | "right";
 
 export default function TellPage() {
-  const library = useLibrary();
   const words = useWords();
   const phone = useDay();
   const [search] = useSearchParams();
@@ -48,23 +46,7 @@ export default function TellPage() {
     });
     setSent(true);
   };
-  if (sent) {
-    const { alerts, out, sessions, anyTime, home } = phoneDay(library, phone.day, phone.waiting);
-    const still = [
-      ...new Set(
-        [...sessions, ...anyTime, ...home].flatMap(({ session }) => session.items.map(({ movementId }) => words.movementName(movementId))),
-      ),
-    ];
-    return (
-      <>
-        <PhoneTitle title={words.member("tellSent")} />
-        <Alerts alerts={alerts.slice(0, 1)} out={out} trainer={phone.day.trainer} still={still} />
-        <Button component={Link} to="/me" variant="outlined" fullWidth sx={{ minHeight: 56 }}>
-          {words.member("back")}
-        </Button>
-      </>
-    );
-  }
+  if (sent) return <Told />;
   return (
     <>
       <PhoneTitle title={words.member("tellTitle")} />

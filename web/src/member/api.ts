@@ -1,6 +1,7 @@
 /** A crew member's own page. */
 import type { MemberDay, MemberProgress } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
+import type { Sending } from "./phone-store";
 import { serverApi, TAGS } from "../base/api";
 
 export const memberApi = serverApi.injectEndpoints({
@@ -19,10 +20,7 @@ export const memberApi = serverApi.injectEndpoints({
     }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
     /** What a phone kept until it could be sent. */
-    memberSend: make.mutation<
-      { id: string; stored: "new" | "already" },
-      { kind: "runs" | "check-ins" | "symptom-reports"; body: { id: string }; owner: string }
-    >({
+    memberSend: make.mutation<{ id: string; stored: "new" | "already" }, { kind: Sending["kind"]; body: { id: string }; owner: string }>({
       // Whose it is goes along: should somebody else be signed in by now, the server takes nothing.
       query: ({ kind, body, owner }) => ({ url: `/member/${kind}/${body.id}`, method: "PUT", body, headers: { "x-owner": owner } }),
     }),

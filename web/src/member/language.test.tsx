@@ -4,8 +4,8 @@ import { act, screen, waitFor } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import type { MemberDay } from "@kind-grip/core/api";
 import { loadLanguage } from "@kind-grip/core/language";
-import { METRIC } from "@kind-grip/core/units";
 import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { emptyMemberDay } from "../testing/member-day";
 import { sampleId, sampleSession } from "../testing/sample";
 import DayPage from "./DayPage";
 import MyProgressPage from "./MyProgressPage";
@@ -14,40 +14,22 @@ import PhoneSignIn from "./PhoneSignIn";
 import { phone } from "./phone-store";
 import { takeDay } from "./use-phone";
 
-const day = (change: Partial<MemberDay> = {}): MemberDay => ({
-  now: "2026-03-26T06:00:00.000Z",
-  today: "2026-03-26",
-  person: { id: sampleId(), name: "Idris Kettle" },
-  crew: { id: sampleId(), name: "Oyster line", place: "Quay", timeZone: "UTC" },
-  trainer: "Maren Holt",
-  heldOut: false,
-  clinicianFirst: false,
-  shortOfEndDeg: null,
-  ramp: null,
-  alerts: [],
-  usualLevel: 0,
-  alarmMorning: 6,
-  sessions: [],
-  anyTime: [
-    {
-      placementId: null,
-      programId: sampleId(),
-      startsAt: null,
-      totalSec: 185,
-      session: sampleSession(["palm-away", "shake-out"], { name: "Warm-up", slot: "preShift" }),
-      done: false,
-    },
-  ],
-  home: [],
-  offDays: [],
-  customMovements: [],
-  language: "ar",
-  usualLanguage: "en",
-  measures: METRIC,
-  corrections: {},
-  checkedIn: true,
-  ...change,
-});
+const day = (change: Partial<MemberDay> = {}): MemberDay =>
+  emptyMemberDay({
+    person: { id: sampleId(), name: "Idris Kettle" },
+    anyTime: [
+      {
+        placementId: null,
+        programId: sampleId(),
+        startsAt: null,
+        totalSec: 185,
+        session: sampleSession(["palm-away", "shake-out"], { name: "Warm-up", slot: "preShift" }),
+        done: false,
+      },
+    ],
+    language: "ar",
+    ...change,
+  });
 const signedOut = { "GET /me": { ...SIGNED_IN["GET /me"], account: null }, "GET /member/day": refusal(401, "signedOut", "Sign in.") };
 const wished = (...languages: string[]) => jest.spyOn(navigator, "languages", "get").mockReturnValue(languages);
 const signIn = (answers: object = {}) => {

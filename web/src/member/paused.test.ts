@@ -1,8 +1,9 @@
 import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/api";
-import { METRIC } from "@kind-grip/core/units";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
+import { QUESTION_IDS, type QuestionId, type SafetyAnswers, type Symptom } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
+import { emptyMemberDay } from "../testing/member-day";
 import { phoneDay } from "./paused";
 import type { Sending } from "./phone-store";
 
@@ -13,31 +14,8 @@ const session: Session = {
   items: ["palm-away", "shoulder-circles"].map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, uuid())),
 };
 const entry: MemberSession = { placementId: null, programId: uuid(), startsAt: null, totalSec: 240, session, done: false };
-const day = (change: Partial<MemberDay> = {}): MemberDay => ({
-  now: "2026-03-26T06:00:00.000Z",
-  today: "2026-03-26",
-  person: { id: uuid(), name: "A" },
-  crew: { id: uuid(), name: "C", place: "P", timeZone: "UTC" },
-  trainer: "T",
-  heldOut: false,
-  clinicianFirst: false,
-  shortOfEndDeg: null,
-  ramp: null,
-  alerts: [],
-  usualLevel: 1,
-  alarmMorning: 6,
-  sessions: [],
-  anyTime: [entry],
-  home: [],
-  offDays: [],
-  customMovements: [],
-  language: "en",
-  usualLanguage: "en",
-  measures: METRIC,
-  corrections: {},
-  checkedIn: false,
-  ...change,
-});
+const day = (change: Partial<MemberDay> = {}): MemberDay =>
+  emptyMemberDay({ usualLevel: 1, anyTime: [entry], checkedIn: false, ...change });
 const report = (change: object = {}): Sending => ({
   kind: "symptom-reports",
   body: {
@@ -61,7 +39,14 @@ const left = (list: readonly MemberSession[]) => list.flatMap(({ session: { item
 const place = SHIPPED_LIBRARY.get("palm-away").regions.stretched[0]!;
 
 it("nothing waiting, nothing paused", () => {
-  expect(phoneDay(SHIPPED_LIBRARY, day(), [])).toEqual({ alerts: [], out: null, sessions: [], anyTime: [entry], home: [] });
+  expect(phoneDay(SHIPPED_LIBRARY, day(), [])).toEqual({
+    alerts: [],
+    out: null,
+    sessions: [],
+    anyTime: [entry],
+    home: [],
+    shortOfEndDeg: null,
+  });
 });
 
 it("pauses itself before the server knows: everything, or what touches the place", () => {
@@ -116,4 +101,40 @@ it("held out by an answer is the clinician's; paused by oneself is not", () => {
     answeredAt: null,
   };
   expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, alerts: [own] }), []).out).toBe("paused");
+});
+
+describe("a self-check that waits to be sent", () => {
+  const check = (yes: readonly QuestionId[], symptoms: Symptom[] = []): Sending => ({
+    kind: "self-checks",
+    body: {
+      id: uuid(),
+      roundId: uuid(),
+      at: "2026-03-26T06:01:00.000Z",
+      safety: Object.fromEntries(QUESTION_IDS.map((id) => [id, yes.includes(id)])) as SafetyAnswers,
+      symptoms,
+      handedness: null,
+    },
+  });
+  const after = (sending: Sending) => phoneDay(SHIPPED_LIBRARY, day(), [sending]);
+  it("holds out of everything, of some items, or keeps short of the end, before the server knows", () => {
+    expect(after(check(["growingWeakness"]))).toMatchObject({ out: "clinician", anyTime: [] });
+    expect(after(check(["neckInjury"])).anyTime[0]!.session.items.map(({ movementId }) => movementId)).toEqual(["palm-away"]);
+    expect(after(check(["hypermobility"]))).toMatchObject({ out: null, shortOfEndDeg: 10, anyTime: [entry] });
+    expect(after(check([]))).toMatchObject({ out: null, shortOfEndDeg: null, anyTime: [entry] });
+  });
+  it("sharp pain pauses its place", () => {
+    const pain: Symptom = {
+      id: uuid(),
+      side: "left",
+      region: "shoulderNeck",
+      kind: "sharpPain",
+      level: 5,
+      since: null,
+      nights: "never",
+      constant: false,
+    };
+    const { alerts, anyTime } = after(check([], [pain]));
+    expect(alerts).toMatchObject([{ kind: "sharpPain", side: "left", pauses: true }]);
+    expect(anyTime[0]!.session.items.map(({ movementId }) => movementId)).toEqual(["palm-away"]);
+  });
 });

@@ -3,7 +3,11 @@
  * without a connection: the phone pauses by itself before the server knows.
  */
 import {
+  consequenceOf,
+  restrictionsCalledFor,
   restrictionsOfReport,
+  symptomsAlarm,
+  type QuestionId,
   markAlarm,
   morningAlarm,
   pauseScope,
@@ -21,6 +25,8 @@ export interface PhoneDay {
   alerts: MemberAlert[];
   /** Out of everything: by a hold, or because a report named no place. */
   out: "clinician" | "paused" | null;
+  /** So many degrees short of the end of each stretch; null for nobody who has to. */
+  shortOfEndDeg: number | null;
   sessions: MemberSession[];
   anyTime: MemberSession[];
   home: MemberSession[];
@@ -31,8 +37,12 @@ export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sen
   const known = new Set(day.alerts.map(({ causeId }) => causeId));
   const own = waiting.flatMap((sending) => alertOf(sending, day)).filter(({ causeId }) => !known.has(causeId));
   const alerts = [...own.reverse(), ...day.alerts];
-  const held = waiting.some((sending) => sending.kind === "symptom-reports" && restrictionsOfReport(sending.body).length > 0);
-  const scopes = alerts.filter(({ pauses }) => pauses).map(({ regions }) => pauseScope(regions));
+  const said = waiting.flatMap(restrictionsOf).map(consequenceOf);
+  const held = said.some(({ kind }) => kind === "stop");
+  const scopes = [
+    ...alerts.filter(({ pauses }) => pauses).map(({ regions }) => pauseScope(regions)),
+    ...said.flatMap((question) => (question.kind === "ask" ? [question.outOf] : [])),
+  ];
   const everything = scopes.includes(null);
   const out = held || day.clinicianFirst ? "clinician" : everything || day.heldOut ? "paused" : null;
   const within = (list: readonly MemberSession[]) =>
@@ -45,7 +55,9 @@ export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sen
             scopes.filter((scope) => scope !== null),
           ),
         );
-  return { alerts, out, sessions: within(day.sessions), anyTime: within(day.anyTime), home: within(day.home) };
+  const short = [day.shortOfEndDeg ?? 0, ...said.map((question) => (question.kind === "limit" ? question.shortOfEndDeg : 0))];
+  const shortOfEndDeg = Math.max(...short) || null;
+  return { alerts, out, shortOfEndDeg, sessions: within(day.sessions), anyTime: within(day.anyTime), home: within(day.home) };
 }
 
 function entryWithout(library: Library, entry: MemberSession, scopes: readonly ItemScope[]): MemberSession[] {
@@ -57,6 +69,12 @@ function entryWithout(library: Library, entry: MemberSession, scopes: readonly I
       ? entry
       : { ...entry, session, totalSec: compilePerson(session, library.timings).totalSec },
   ];
+}
+
+/** What the server will hold them out for. */
+function restrictionsOf(sending: Sending): QuestionId[] {
+  if (sending.kind === "symptom-reports") return restrictionsOfReport(sending.body);
+  return sending.kind === "self-checks" ? restrictionsCalledFor(sending.body.safety, sending.body.symptoms) : [];
 }
 
 /** The alert that the server will make of something that waits. */
@@ -78,6 +96,13 @@ function alertOf(sending: Sending, { usualLevel, alarmMorning, now }: MemberDay)
       const kind = morningAlarm(sending.body, usualLevel, alarmMorning);
       return kind ? [alert({ kind, side: null, regions: sending.body.regions, at: now, pauses: true })] : [];
     }
+    case "self-checks": {
+      const told = symptomsAlarm(sending.body.symptoms);
+      return told ? [alert({ ...told, at: sending.body.at, pauses: true })] : [];
+    }
+    case "arrivals":
+    case "efforts":
+      return [];
     case "runs": {
       const kind = markAlarm(sending.body.people.flatMap(({ marks }) => marks));
       return kind ? [alert({ kind, side: null, regions: [], at: sending.body.endedAt, pauses: true })] : [];

@@ -2,11 +2,18 @@
 import Dexie, { type Table } from "dexie";
 import type { CheckIn } from "@kind-grip/core/response";
 import type { SymptomReport } from "@kind-grip/core/safety";
-import type { RunRecord } from "@kind-grip/core/run";
+import type { SelfCheck } from "@kind-grip/core/baseline";
+import type { Arrival, OwnEffort, RunRecord } from "@kind-grip/core/run";
 import type { MemberDay, MemberProgress } from "@kind-grip/core/api";
+import type { CheckDraft } from "./check/check-draft";
 
 export type Sending =
-  { kind: "runs"; body: RunRecord } | { kind: "check-ins"; body: CheckIn } | { kind: "symptom-reports"; body: SymptomReport };
+  | { kind: "runs"; body: RunRecord }
+  | { kind: "check-ins"; body: CheckIn }
+  | { kind: "symptom-reports"; body: SymptomReport }
+  | { kind: "self-checks"; body: SelfCheck }
+  | { kind: "arrivals"; body: Arrival }
+  | { kind: "efforts"; body: OwnEffort };
 
 export type Waiting = Sending & {
   seq?: number;
@@ -65,6 +72,10 @@ interface KeptValues {
   progress: MemberProgress;
   /** Placements done here and not yet in the day. */
   done: string[];
+  /** What was answered here and is not in the day yet: "check" and a round, "here" or "effort" and a placement or run. */
+  answered: string[];
+  /** A self-check as far as it is answered. */
+  selfCheck: CheckDraft;
   /** The day that was checked in on here. */
   checkedIn: string;
 }
@@ -77,12 +88,34 @@ export async function kept<Key extends keyof KeptValues>(key: Key): Promise<Kept
   return (await phone.kept.get(key))?.value as KeptValues[Key] | undefined;
 }
 
+export async function forget(key: keyof KeptValues): Promise<void> {
+  await phone.kept.delete(key);
+}
+
+/** What a sending answers, as the day asks it. */
+function answeredBy(sending: Sending): string | null {
+  switch (sending.kind) {
+    case "self-checks":
+      return `check ${sending.body.roundId}`;
+    case "arrivals":
+      return `here ${sending.body.placementId}`;
+    case "efforts":
+      return `effort ${sending.body.runId ?? sending.body.placementId}`;
+    case "runs":
+    case "check-ins":
+    case "symptom-reports":
+      return null;
+  }
+}
+
 /** In the same write as what it changes on the page, so that one is never there without the other. */
 export async function putAway(sending: Sending, placementId: string | null = null): Promise<void> {
   await phone.transaction("rw", phone.kept, phone.outbox, async () => {
     const owner = (await kept("day"))!.person.id;
     await phone.outbox.add({ ...sending, owner });
     if (sending.kind === "check-ins") await keep("checkedIn", sending.body.day);
+    const answered = answeredBy(sending);
+    if (answered) await keep("answered", [...((await kept("answered")) ?? []), answered]);
     if (placementId) await keep("done", [...((await kept("done")) ?? []), placementId]);
   });
 }

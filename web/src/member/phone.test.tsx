@@ -3,9 +3,9 @@ import "fake-indexeddb/auto";
 import { act, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
-import { METRIC } from "@kind-grip/core/units";
 import { DEFAULT_STYLE, newItem, sampleCustomMovement } from "@kind-grip/core/library";
 import { refusal, showPage, TestServer } from "../testing/screen";
+import { emptyMemberDay } from "../testing/member-day";
 import { sampleId, sampleSession } from "../testing/sample";
 import DayPage from "./DayPage";
 import FollowPage from "./FollowPage";
@@ -26,31 +26,8 @@ const entryOf = (session: Session = sampleSession(["palm-away", "shake-out"], { 
   session,
   done: false,
 });
-const day = (change: Partial<MemberDay> = {}): MemberDay => ({
-  now: new Date().toISOString(),
-  today: new Date().toISOString().slice(0, 10),
-  person: { id: sampleId(), name: "Ann Early" },
-  crew: { id: sampleId(), name: "Slate crew", place: "Yard", timeZone: "UTC" },
-  trainer: "Maren Holt",
-  heldOut: false,
-  clinicianFirst: false,
-  shortOfEndDeg: null,
-  ramp: null,
-  alerts: [],
-  usualLevel: 0,
-  alarmMorning: 6,
-  sessions: [],
-  anyTime: [entryOf()],
-  home: [],
-  offDays: [],
-  customMovements: [],
-  language: "en",
-  usualLanguage: "en",
-  measures: METRIC,
-  corrections: {},
-  checkedIn: true,
-  ...change,
-});
+const day = (change: Partial<MemberDay> = {}): MemberDay =>
+  emptyMemberDay({ now: new Date().toISOString(), today: new Date().toISOString().slice(0, 10), anyTime: [entryOf()], ...change });
 const checkIn = (id: string, owner: string): Waiting => ({
   kind: "check-ins",
   owner,

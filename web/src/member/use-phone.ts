@@ -16,6 +16,8 @@ export interface Phone {
   fetchedMs: number;
   done: readonly string[];
   checkedIn: boolean;
+  /** What was answered here and is not in the day yet. */
+  answered: readonly string[];
   waiting: readonly Waiting[];
 }
 
@@ -27,11 +29,15 @@ const LATER = {
   usualLanguage: "en",
   measures: METRIC,
   corrections: {},
+  selfCheck: null,
+  here: [],
+  said: [],
+  efforts: [],
 } satisfies Partial<MemberDay>;
 
 /** Follows the store; every page of the phone sees the same. */
 export function usePhone(): Phone {
-  const [state, setState] = useState<Phone>({ day: undefined, fetchedMs: 0, done: [], checkedIn: false, waiting: [] });
+  const [state, setState] = useState<Phone>({ day: undefined, fetchedMs: 0, done: [], checkedIn: false, answered: [], waiting: [] });
   useEffect(() => {
     const subscription = liveQuery(async (): Promise<Phone> => {
       const stored = await kept("day");
@@ -42,6 +48,7 @@ export function usePhone(): Phone {
         fetchedMs: (await kept("fetchedMs")) ?? 0,
         done: (await kept("done")) ?? [],
         checkedIn: !!day && (day.checkedIn || (await kept("checkedIn")) === day.today),
+        answered: (await kept("answered")) ?? [],
         waiting: (await phone.outbox.toArray()).filter(({ owner }) => owner === day?.person.id),
       };
     }).subscribe({ next: setState });
@@ -100,6 +107,7 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
       if (asked.data && everything) {
         await takeDay(asked.data);
         await keep("done", []);
+        await keep("answered", []);
       }
       busy = false;
       if (!gone) setState({ reached: asked.error === undefined || typeof status === "number", signedOut: status === 401 });

@@ -44,6 +44,8 @@ export interface RunScreenProps {
 }
 
 interface BeforeRunProps extends RunScreenProps {
+  /** Who said on their own phone that they are here. */
+  arrived?: ReadonlySet<string>;
   away: ReadonlySet<string>;
   onAway(away: ReadonlySet<string>): void;
   /** Length of the short version; left out where there is none. */
@@ -56,7 +58,7 @@ interface BeforeRunProps extends RunScreenProps {
 }
 
 export function BeforeRun({ crew, people, participations, run, shortSec, isShort, onShort, ...screen }: BeforeRunProps) {
-  const { words: theirs, second, away, onAway, usual, languages, onLanguages, sound, onSound, dim, onDim } = screen;
+  const { words: theirs, second, arrived, away, onAway, usual, languages, onLanguages, sound, onSound, dim, onDim } = screen;
   const library = useLibrary();
   const words = useOwnWords();
   const [letterKeys, setLetterKeys] = useLetterKeys();
@@ -131,7 +133,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
             {run.opening === null ? words.member("start") : words.member("startNow")}
           </Button>
           <Box sx={{ mt: 2.5 }}>
-            <RollCall people={taking} away={away} onAway={onAway} />
+            <RollCall crewId={crew.id} people={taking} arrived={arrived} away={away} onAway={onAway} />
           </Box>
           {run.caption !== null && <Caption text={run.caption} size="1.6rem" sx={{ mt: 2, maxWidth: 560 }} />}
           <Box sx={{ mt: 3 }}>

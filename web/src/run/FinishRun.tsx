@@ -1,6 +1,6 @@
 /** After a run: who was there, effort with one tap each, marks. Kept in the browser until the server has confirmed it. */
 import { Box, Button, ButtonBase, Typography } from "@mui/material";
-import { Check } from "lucide-react";
+import { Check, Smartphone } from "lucide-react";
 import { useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
@@ -15,6 +15,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
 import { MARK_NAMES } from "./mark-names";
 import { putRun } from "./outbox";
+import { useOwnAnswers } from "./own-answers";
 import { dropUnderWay } from "./run-store";
 import type { useRun } from "./use-run";
 import { ZeroToTen } from "../parts/ZeroToTen";
@@ -47,7 +48,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
   const { programId, placementId, run, owner, practiceNow } = props;
   const library = useLibrary();
   const [away, setAway] = useState(wereAway);
-  const [efforts, setEfforts] = useState<Record<string, number>>({});
+  const answers = useOwnAnswers(crew.id, placementId, true);
   /** What was said of one alone, and of all others: said again for all, it leaves the one as they are. */
   const [own, setOwn] = useState<Record<string, number>>({});
   const [common, setCommon] = useState<number | null>(null);
@@ -59,7 +60,9 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
   const items = itemsDone(run.session, run.timeline, run.clock.played, run.written);
   const done = items.filter((item) => item.status === "done").length;
   const present = people.filter((person) => !away.has(person.id));
-  const answered = present.filter((person) => efforts[person.id] !== undefined).length;
+  /** What was tapped here for them, what their phone said, what all others got. */
+  const effortOf = (personId: string): number | null => own[personId] ?? answers.get(personId) ?? common;
+  const answered = present.filter((person) => effortOf(person.id) !== null).length;
 
   const setPresent = (personId: string, here: boolean) => {
     const next = new Set(away);
@@ -87,7 +90,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
       people: all.map((person) => ({
         personId: person.id,
         present: !away.has(person.id),
-        effort: away.has(person.id) ? null : (efforts[person.id] ?? null),
+        effort: away.has(person.id) ? null : effortOf(person.id),
         marks: marks.filter((mark) => mark.personId === person.id).map(({ kind, itemId }) => ({ kind, itemId })),
         forms: Object.fromEntries(
           run.session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
@@ -150,10 +153,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
               label={t("Effort of all who did not say")}
               nameOf={(effort) => t("All: {{effort}}", { effort })}
               value={common}
-              onChange={(effort) => {
-                setCommon(effort);
-                setEfforts({ ...Object.fromEntries(present.map(({ id }) => [id, effort])), ...own });
-              }}
+              onChange={setCommon}
             />
           </Box>
         </Box>
@@ -208,16 +208,16 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
                   {here && <Check size={17} />}
                 </Box>
                 {person.name}
+                {own[person.id] === undefined && answers.get(person.id) != null && (
+                  <Smartphone size={18} role="img" aria-label={t("said on their phone")} />
+                )}
               </ButtonBase>
               <Box sx={{ display: "flex", visibility: here ? "visible" : "hidden" }}>
                 <ZeroToTen
                   label={t("Effort of {{name}}", { name: person.name })}
                   nameOf={(effort) => `${person.name}: ${effort}`}
-                  value={efforts[person.id]}
-                  onChange={(effort) => {
-                    setEfforts({ ...efforts, [person.id]: effort });
-                    setOwn({ ...own, [person.id]: effort });
-                  }}
+                  value={effortOf(person.id)}
+                  onChange={(effort) => setOwn({ ...own, [person.id]: effort })}
                 />
               </Box>
               <Box sx={{ display: "flex", gap: 0.75, visibility: here ? "visible" : "hidden" }}>

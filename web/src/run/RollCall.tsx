@@ -1,15 +1,21 @@
 /** Who is here, before a run begins: as last time, with one tap for whoever is different today. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
-import { Users } from "lucide-react";
-import { useState } from "react";
+import { ScanLine, Users } from "lucide-react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
+import { Loading } from "../parts/Loading";
 import { Toggle } from "../parts/Toggle";
+
+const CardCamera = lazy(() => import("./CardCamera"));
 
 export interface RollCallProps {
   /** Who may take part. */
+  crewId: string;
   people: readonly PersonEntry[];
+  /** Who said so on their own phone. */
+  arrived?: ReadonlySet<string>;
   away: ReadonlySet<string>;
   onAway(away: ReadonlySet<string>): void;
 }
@@ -17,10 +23,18 @@ export interface RollCallProps {
 /** More names than this are counted. */
 const NAMED = 6;
 
-export function RollCall({ people, away, onAway }: RollCallProps) {
+const NOBODY: ReadonlySet<string> = new Set();
+
+export function RollCall({ crewId, people, arrived = NOBODY, away, onAway }: RollCallProps) {
   const [open, setOpen] = useState(false);
+  const [scanning, setScanning] = useState(false);
+  const hasCamera = useHasCamera();
   const gone = people.filter(({ id }) => away.has(id));
   const here = people.length - gone.length;
+  const close = () => {
+    setOpen(false);
+    setScanning(false);
+  };
   return (
     <Box>
       <Button variant="outlined" startIcon={<Users size={22} />} onClick={() => setOpen(true)} sx={{ minHeight: 52, fontSize: "1.1rem" }}>
@@ -33,7 +47,7 @@ export function RollCall({ people, away, onAway }: RollCallProps) {
             : t("Not here: {{names}}", { names: listText(gone.map(({ name }) => name)) })}
         </Typography>
       )}
-      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="md" aria-labelledby="roll-call-title">
+      <Dialog open={open} onClose={close} fullWidth maxWidth="md" aria-labelledby="roll-call-title">
         <DialogTitle id="roll-call-title">{t("Here: {{here}} of {{people}}", { here, people: people.length })}</DialogTitle>
         <DialogContent>
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", mb: 1.5 }}>
@@ -43,12 +57,26 @@ export function RollCall({ people, away, onAway }: RollCallProps) {
             <Button variant="outlined" disabled={here === 0} onClick={() => onAway(new Set(people.map(({ id }) => id)))}>
               {t("Nobody yet")}
             </Button>
+            {hasCamera && (
+              <Button variant="outlined" startIcon={<ScanLine size={20} />} aria-pressed={scanning} onClick={() => setScanning(!scanning)}>
+                {scanning ? t("Close the camera") : t("Scan cards")}
+              </Button>
+            )}
           </Box>
+          {scanning && (
+            <Suspense fallback={<Loading />}>
+              <CardCamera
+                crewId={crewId}
+                people={people}
+                onHere={(personId) => onAway(new Set([...away].filter((id) => id !== personId)))}
+              />
+            </Suspense>
+          )}
           <Box role="group" aria-label={t("Who is here")} sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
             {people.map(({ id, name }) => (
               <Toggle
                 key={id}
-                label={name}
+                label={arrived.has(id) ? t("{{name}} · by phone", { name }) : name}
                 pressed={!away.has(id)}
                 onChange={(isHere) => onAway(new Set([...away].filter((each) => each !== id).concat(isHere ? [] : [id])))}
               />
@@ -56,11 +84,28 @@ export function RollCall({ people, away, onAway }: RollCallProps) {
           </Box>
         </DialogContent>
         <DialogActions>
-          <Button variant="contained" onClick={() => setOpen(false)}>
+          <Button variant="contained" onClick={close}>
             {t("Done")}
           </Button>
         </DialogActions>
       </Dialog>
     </Box>
   );
+}
+
+/** Whether this screen has a camera; asked for nothing before it is opened. */
+function useHasCamera(): boolean {
+  const [has, setHas] = useState(false);
+  useEffect(() => {
+    let gone = false;
+    const look = async () => {
+      const devices = (await navigator.mediaDevices?.enumerateDevices().catch(() => [])) ?? [];
+      if (!gone) setHas(devices.some(({ kind }) => kind === "videoinput"));
+    };
+    void look();
+    return () => {
+      gone = true;
+    };
+  }, []);
+  return has;
 }

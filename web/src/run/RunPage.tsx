@@ -34,6 +34,7 @@ import { dropUnderWay, underWay, type RunUnderWay } from "./run-store";
 import { useSoundChoice } from "./sound-choice";
 import { participationsFrom, useParticipationQuery, useParticipations } from "../safety/use-participations";
 import { useAwakeScreen } from "./use-awake-screen";
+import { useArrivals, useOwnAnswers } from "./own-answers";
 import { useRun } from "./use-run";
 import { useTakenOut } from "./use-taken-out";
 
@@ -224,6 +225,9 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
     words,
   });
   const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice, owner);
+  const placementId = search.get("placement");
+  const answers = useOwnAnswers(crew.id, placementId, run.clock.status === "waiting");
+  useArrivals(answers, away, onAway);
   const { mode, setMode } = useColorScheme();
   useTabTitle(t("Leading {{name}}", { name: session.name }));
   useAwakeScreen(run.clock.status === "running");
@@ -245,6 +249,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
     return (
       <BeforeRun
         {...screen}
+        arrived={new Set(answers.keys())}
         away={away}
         onAway={onAway}
         shortSec={short && compileGroup(short, library.timings, personIds).totalSec}
@@ -264,7 +269,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
         wereAway={away}
         takenOut={takenOut.leftOut}
         programId={programId}
-        placementId={search.get("placement")}
+        placementId={placementId}
         run={run}
         owner={owner}
         practiceNow={nowAtPractice}

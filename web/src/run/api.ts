@@ -1,5 +1,5 @@
 /** Runs. */
-import type { LastPresence } from "@kind-grip/core/api";
+import type { LastPresence, OwnAnswer } from "@kind-grip/core/api";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { serverApi } from "../base/api";
 
@@ -10,6 +10,13 @@ export const runApi = serverApi.injectEndpoints({
       providesTags: ["Runs"],
     }),
     lastPresence: make.query<LastPresence, string>({ query: (crewId) => `/crews/${crewId}/last-presence`, providesTags: ["Runs"] }),
+    ownAnswers: make.query<OwnAnswer[], { crewId: string; placementId: string }>({
+      query: ({ crewId, placementId }) => `/crews/${crewId}/placements/${placementId}/own-answers`,
+      keepUnusedDataFor: 0,
+    }),
+    cardHolder: make.mutation<{ personId: string }, { crewId: string; token: string }>({
+      query: ({ crewId, token }) => ({ url: `/crews/${crewId}/card-holder`, method: "POST", body: { token } }),
+    }),
     run: make.query<RunRecord, string>({ query: (id) => `/runs/${id}`, providesTags: ["Runs"] }),
     /** As its owner's, or not at all. */
     storeRun: make.mutation<{ id: string; stored: "new" | "already" }, { run: RunRecord; owner: string }>({

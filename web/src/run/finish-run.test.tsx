@@ -20,8 +20,10 @@ const ENDED = Date.parse("2026-03-26T09:10:00Z");
 function open({
   participations = new Map(),
   takenOut = new Map(),
-}: { participations?: Participations; takenOut?: Map<string, Set<string>> } = {}) {
-  new TestServer(SIGNED_IN);
+  byPhone = {},
+}: { participations?: Participations; takenOut?: Map<string, Set<string>>; byPhone?: Record<string, number> } = {}) {
+  const said = Object.entries(byPhone).map(([personId, effort]) => ({ personId, effort }));
+  new TestServer({ ...SIGNED_IN, [`GET /crews/${crew.id}/placements/placement/own-answers`]: said });
   const run = startedRun(session, { marks: [{ personId: bo, kind: "tingling", itemId: session.items[1]!.id }] });
   keepUnderWay(PROGRAM, session.id, { ...run, owner: OWNER, keptAtMs: Date.now() });
   return showPage(
@@ -31,7 +33,7 @@ function open({
       participations={participations}
       takenOut={{ current: takenOut }}
       programId={PROGRAM}
-      placementId={null}
+      placementId="placement"
       run={run as never}
       owner={OWNER}
       practiceNow={() => ENDED}
@@ -115,4 +117,14 @@ it("is then no longer under way; one that did not happen leaves nothing", async 
   const second = open();
   await second.user.click(await screen.findByRole("button", { name: "It did not happen" }));
   expect([outbox(), underWay(PROGRAM, session.id, OWNER)]).toEqual([[], undefined]);
+});
+
+it("what phones said is there, is not written over for all, and can be changed by a tap", async () => {
+  const { user } = open({ byPhone: { [ann]: 4, [bo]: 5 } });
+  expect(await screen.findByRole("button", { name: "Ann Early: 4", pressed: true })).toBeInTheDocument();
+  expect(screen.getAllByRole("img", { name: "said on their phone" })).toHaveLength(2);
+  await user.click(screen.getByRole("button", { name: "All: 2" }));
+  await user.click(screen.getByRole("button", { name: "Bo Late: 1" }));
+  await user.click(keep());
+  expect(Object.values(kept()).map(({ effort }) => effort)).toEqual([4, 1, 2]);
 });

@@ -5,7 +5,12 @@ import { DateTime } from "luxon";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 
-const FROM = { report: t("told on the phone"), checkIn: t("this morning's answer"), run: t("marked in a run") } as const;
+const FROM = {
+  report: t("told on the phone"),
+  checkIn: t("this morning's answer"),
+  run: t("marked in a run"),
+  selfCheck: t("answered before a round"),
+} as const;
 
 export function reportWords(report: PersonAlert["reports"][number], words: Words, timeZone: string): string {
   const { kind, side, regions, movementId, level, words: own, cause, at } = report;
