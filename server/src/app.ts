@@ -27,7 +27,8 @@ import { notFound, Problem } from "./http/problem";
 import { isStillGood } from "./member/access";
 import { addMemberRoutes } from "./member/routes";
 import { addCalendarLinkRoutes } from "./dayplan/calendar-links";
-import { addReportRoutes } from "./followup/report";
+import { addFirstAidRoutes } from "./followup/first-aid";
+import { addReportRoutes } from "./followup/report-routes";
 import { addMessageRoutes } from "./message/routes";
 import { addResponseRoutes } from "./response/routes";
 import { Routes } from "./http/route";
@@ -195,6 +196,7 @@ export function createApp({
     record: addRecordRoutes,
     member: addMemberRoutes,
     report: addReportRoutes,
+    firstAid: addFirstAidRoutes,
     message: addMessageRoutes,
     calendar: addCalendarLinkRoutes,
   };

@@ -3,7 +3,7 @@ import * as v from "valibot";
 import { Language } from "../language";
 import { Id } from "../units";
 
-export const JOB_KINDS = ["handOut", "personalSheets", "crewExport", "trailExport"] as const;
+export const JOB_KINDS = ["handOut", "personalSheets", "crewExport", "trailExport", "crewReport"] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
 export const JOB_STATES = ["waiting", "making", "made", "failed", "cancelled"] as const;
 export type JobState = (typeof JOB_STATES)[number];

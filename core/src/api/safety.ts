@@ -73,6 +73,7 @@ export const AUDIT_SUBJECTS = [
   "run",
   "record",
   "note",
+  "firstAid",
   "signIn",
 ] as const;
 export const AuditEntry = v.strictObject({

@@ -4,15 +4,20 @@
  */
 import * as v from "valibot";
 import { addDays, daysBetween } from "../calendar";
-import { grouped } from "../units";
-import type { PersonDay } from "./person-day";
-import { readableSet, roundedMean } from "./small-groups";
+import { Region } from "../library";
 
 export interface ReportMorning {
   personId: string;
   day: string;
   /** Above what was usual for the person then. */
   raised: boolean;
+}
+
+/** Somebody told of a symptom on a day. */
+export interface ReportedSymptom {
+  personId: string;
+  day: string;
+  regions: readonly Region[];
 }
 
 /** Change of one measure of one person between two rounds, in its unit; up is better. */
@@ -26,6 +31,26 @@ export const CHANGE_MEASURES = ["grip", "range", "function"] as const;
 export const ChangeMeasure = v.picklist(CHANGE_MEASURES);
 export type ChangeMeasure = v.InferOutput<typeof ChangeMeasure>;
 
+/** A mean change with the interval that holds the true one in 95 of 100 such crews, each rounded. */
+export const Estimate = v.strictObject({ people: v.number(), mean: v.number(), low: v.nullable(v.number()), high: v.nullable(v.number()) });
+export type Estimate = v.InferOutput<typeof Estimate>;
+
+/** What an interval says against no change: "more" and "less" only where it does not hold no change. */
+export function saidBy({ low, high }: { low: number | null; high: number | null }, noChange: number): "more" | "less" | "notYet" {
+  if (low !== null && low > noChange) return "more";
+  return high !== null && high < noChange ? "less" : "notYet";
+}
+
+/** People who reported something by themselves: of all, and by place; null and left out for fewer than five of them, none included. */
+export const ReportedPeople = v.strictObject({
+  any: v.nullable(v.number()),
+  regions: v.array(v.strictObject({ region: Region, people: v.number() })),
+});
+export type ReportedPeople = v.InferOutput<typeof ReportedPeople>;
+
+/** What an earlier version gave out did not have it. */
+const later = <S extends v.GenericSchema>(schema: S) => v.optional(v.nullable(schema), null);
+
 /** Every figure is null when fewer than five people stand behind it, or when, beside what was given out before, it would show fewer. */
 export const CrewFigures = v.strictObject({
   people: v.nullable(v.number()),
@@ -36,11 +61,25 @@ export const CrewFigures = v.strictObject({
   meanEffort: v.nullable(v.number()),
   /** Share of morning answers above what was usual for the person then. */
   morningsRaised: v.nullable(v.number()),
+  /** Minutes of work and holds, of all people together. */
+  minutesGiven: later(v.number()),
+  /** People who told of a symptom: on the phone, in the morning, by a mark. */
+  reported: later(ReportedPeople),
+  /** Strain of the harder hand on the hardest day of the work, as it was described by the end of the block. */
+  workStrain: later(v.number()),
+  /** Change of the share of raised mornings against the first block, of people who answered in both. */
+  morningsChange: later(Estimate),
 });
 export type CrewFigures = v.InferOutput<typeof CrewFigures>;
 export type CrewFigure = keyof CrewFigures;
 
-export const MeasuredChange = v.strictObject({ measure: ChangeMeasure, people: v.number(), mean: v.number() });
+export const MeasuredChange = v.strictObject({
+  measure: ChangeMeasure,
+  people: v.number(),
+  mean: v.number(),
+  low: later(v.number()),
+  high: later(v.number()),
+});
 export type MeasuredChange = v.InferOutput<typeof MeasuredChange>;
 
 /** Figure → people behind it; kept so that later figures can be held against it, and never given out. */
@@ -67,94 +106,4 @@ export function readableBlocks(firstDay: string, today: string): string[] {
   const starts: string[] = [];
   for (let start = blockStartOf(firstDay); readableOn(start) <= today; start = addDays(start, BLOCK_DAYS)) starts.push(start);
   return starts;
-}
-
-/** What a figure may be rounded to, in its own unit, finest first. */
-const SHARE_STEPS = [0.01, 0.02, 0.05, 0.1, 0.2, 0.25];
-const SECOND_STEPS = [6, 12, 30, 60, 120, 300];
-const EFFORT_STEPS = [0.1, 0.2, 0.5, 1, 2];
-const CHANGE_STEPS = [0.1, 0.2, 0.5, 1, 2, 5, 10];
-
-/**
- * The figures of one block.
- * @param days, mornings of that block; others are left out @param earlier who stood behind figures that were given out before
- */
-export function blockFigures(
-  blockStart: string,
-  days: readonly PersonDay[],
-  mornings: readonly ReportMorning[],
-  earlier: readonly Behind<CrewFigure>[],
-): { figures: CrewFigures; behind: Behind<CrewFigure> } {
-  const isIn = ({ day }: { day: string }) => day >= blockStart && day < addDays(blockStart, BLOCK_DAYS);
-  const inBlock = days.filter(isIn);
-  const behind: Behind<CrewFigure> = {};
-  const mean = <Row extends { personId: string }>(
-    figure: Exclude<CrewFigure, "people">,
-    rows: readonly Row[],
-    part: (row: Row) => { sum: number; weight: number },
-    steps: readonly number[],
-  ): number | null => {
-    const byPerson = grouped(rows, ({ personId }) => personId);
-    const set = readableSet(byPerson.keys(), setsOf(earlier, figure));
-    if (!set) return null;
-    behind[figure] = [...set];
-    return roundedMean(
-      [...byPerson].flatMap(([id, list]) => (set.has(id) ? [summed(list.map(part))] : [])),
-      steps,
-    );
-  };
-  const adherence = mean(
-    "adherence",
-    inBlock.filter(({ itemsDue }) => itemsDue > 0),
-    ({ itemsDone, itemsDue }) => ({ sum: Math.min(itemsDone, itemsDue), weight: itemsDue }),
-    SHARE_STEPS,
-  );
-  const figures: CrewFigures = {
-    people: behind.adherence?.length ?? null,
-    adherence,
-    secPerPersonDay: mean(
-      "secPerPersonDay",
-      inBlock.filter(({ runs }) => runs > 0),
-      ({ doneSec }) => ({ sum: doneSec, weight: 1 }),
-      SECOND_STEPS,
-    ),
-    meanEffort: mean(
-      "meanEffort",
-      inBlock.filter(({ efforts }) => efforts > 0),
-      ({ effortSum, efforts }) => ({ sum: effortSum, weight: efforts }),
-      EFFORT_STEPS,
-    ),
-    morningsRaised: mean("morningsRaised", mornings.filter(isIn), ({ raised }) => ({ sum: raised ? 1 : 0, weight: 1 }), SHARE_STEPS),
-  };
-  return { figures, behind };
-}
-
-/** Mean changes between two rounds, of the people measured in both. @param earlier as for `blockFigures`, of the rounds before */
-export function measuredChanges(
-  changes: readonly ReportChange[],
-  earlier: readonly Behind<ChangeMeasure>[],
-): { changes: MeasuredChange[]; behind: Behind<ChangeMeasure> } {
-  const behind: Behind<ChangeMeasure> = {};
-  const means = CHANGE_MEASURES.flatMap((measure): MeasuredChange[] => {
-    const byPerson = grouped(
-      changes.filter((each) => each.measure === measure),
-      ({ personId }) => personId,
-    );
-    const set = readableSet(byPerson.keys(), setsOf(earlier, measure));
-    if (!set) return [];
-    behind[measure] = [...set];
-    const parts = [...byPerson].flatMap(([id, list]) =>
-      set.has(id) ? [summed(list.map(({ change }) => ({ sum: change, weight: 1 })))] : [],
-    );
-    return [{ measure, people: set.size, mean: roundedMean(parts, CHANGE_STEPS) }];
-  });
-  return { changes: means, behind };
-}
-
-function setsOf<Key extends string>(earlier: readonly Behind<Key>[], key: Key): Set<string>[] {
-  return earlier.flatMap((behind) => (behind[key] ? [new Set(behind[key])] : []));
-}
-
-function summed(parts: readonly { sum: number; weight: number }[]): { sum: number; weight: number } {
-  return parts.reduce((all, part) => ({ sum: all.sum + part.sum, weight: all.weight + part.weight }), { sum: 0, weight: 0 });
 }

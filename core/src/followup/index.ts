@@ -2,21 +2,24 @@
 export { followUpByPerson, followUpByRun, type Attendance, PersonFollowUp, RunFollowUp } from "./attendance";
 export {
   BLOCK_DAYS,
-  blockFigures,
   blockStartOf,
   CHANGE_MEASURES,
   FREEZE_AFTER_DAYS,
-  measuredChanges,
   readableBlocks,
   readableOn,
+  saidBy,
   type Behind,
   ChangeMeasure,
   type CrewFigure,
   CrewFigures,
+  Estimate,
   MeasuredChange,
   type ReportChange,
+  ReportedPeople,
+  type ReportedSymptom,
   type ReportMorning,
 } from "./crew-report";
+export { emptyFirstAidBook, FIRST_AID_DOCUMENT, FirstAidBook, type FirstAidCase } from "./first-aid";
 export { adherenceOf, type PersonDay } from "./person-day";
 export { FEWEST_PEOPLE, isReadable, readableSet, roundedMean } from "./small-groups";
 export { MIN_ANSWERS, trendOf, type Trend } from "./trend";

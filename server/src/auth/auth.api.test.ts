@@ -213,6 +213,7 @@ describe("somebody else's things", () => {
       "put /api/runs/:runId": { ...run },
       "put /api/crews/:crewId/work": { version: 0, work: { tasks: [], days: [] } },
       "post /api/crews/:crewId/rounds": { id: uuid(), name: "Stolen" },
+      "put /api/crews/:crewId/first-aid": { version: 0, book: { since: null, cases: [] } },
       "post /api/crews/:crewId/card-holder": { token: "x".repeat(32) },
       "put /api/rounds/:roundId": { name: "Stolen", closed: true },
       "put /api/rounds/:roundId/people/:personId": { version: 0, record: {} },

@@ -71,6 +71,8 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/crews",
     "get /api/crews/:crewId/report",
     "get /api/crews/:crewId/report.csv",
+    "get /api/crews/:crewId/report.pdf",
+    "get /api/crews/:crewId/report.xlsx",
     "get /api/me/passkeys",
     "get /api/me/second-factor",
     "get /api/me/sessions",

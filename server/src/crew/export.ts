@@ -38,6 +38,8 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       symptomReports: await all(models.SymptomReport),
       symptomAlerts: await all(models.SymptomAlert),
       decisions: await all(models.Decision),
+      ownAnswers: await all(models.OwnAnswer),
+      firstAid: (await all(models.FirstAidBook))[0] ?? null,
       // Files of notes are fetched one by one: together they may be more than a memory holds.
       notes: (await models.PersonNote.findAll({ where: own, attributes: { exclude: ["content"] }, transaction })).map((row) =>
         row.get({ plain: true }),

@@ -7,6 +7,7 @@ import { RECORD_DOCUMENT } from "@kind-grip/core/baseline";
 import { CREW_DETAIL } from "@kind-grip/core/crew";
 import { WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
 import type { DocumentFormat } from "@kind-grip/core/document";
+import { FIRST_AID_DOCUMENT } from "@kind-grip/core/followup";
 import { MOVEMENT_DOCUMENT } from "@kind-grip/core/library";
 import { PROGRAM_DOCUMENT } from "@kind-grip/core/program";
 import { SETTINGS_DOCUMENT } from "@kind-grip/core/response";
@@ -23,6 +24,7 @@ const DOCUMENTS: readonly DocumentFormat<never>[] = [
   RECORD_DOCUMENT,
   CREW_DETAIL,
   SETTINGS_DOCUMENT,
+  FIRST_AID_DOCUMENT,
 ] as never;
 
 interface JsonSchema {

@@ -22,6 +22,7 @@ import { ramps } from "./migrations/0019-ramps";
 import { languages } from "./migrations/0020-languages";
 import { notes } from "./migrations/0021-notes";
 import { ownAnswers } from "./migrations/0022-own-answers";
+import { firstAid } from "./migrations/0023-first-aid";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -48,6 +49,7 @@ const MIGRATIONS = {
   "0020-languages": languages,
   "0021-notes": notes,
   "0022-own-answers": ownAnswers,
+  "0023-first-aid": firstAid,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -1,9 +1,10 @@
 import { emptyRecord } from "@kind-grip/core/baseline";
 import { BLOCK_DAYS, readableBlocks } from "@kind-grip/core/followup";
+import { strFromU8, unzipSync } from "fflate";
 import { v7 as uuid } from "uuid";
 import type { ReportEntry } from "@kind-grip/core/api";
-import { makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
-import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
+import { makeWorld, samplePeople, sampleRun, sampleWork, type SampleWorld } from "../test/samples";
+import { fieldsOf, openTestApp, TestTrainer, type TestApp, type TestCaller } from "../test/test-app";
 
 let test: TestApp;
 let trainer: TestTrainer;
@@ -19,7 +20,9 @@ afterAll(() => test.close());
 
 const grow = async (count: number) => {
   const more = samplePeople(count, { badge: null }).map((person, i) => ({ ...person, name: `Grown ${world.people.length + i}` }));
-  await trainer.send("post", `/api/crews/${world.crewId}/people`, { people: more });
+  // The same names stand in every world: they are other people.
+  const answers = more.map(({ id }) => ({ id, sameAs: null }));
+  await trainer.send("post", `/api/crews/${world.crewId}/people`, { people: more, answers });
   world.people.push(...more);
 };
 const DAY = 86_400_000;
@@ -49,6 +52,10 @@ it("a crew of four has no figures, one of five has", async () => {
     secPerPersonDay: null,
     meanEffort: null,
     morningsRaised: null,
+    minutesGiven: null,
+    reported: null,
+    workStrain: null,
+    morningsChange: null,
   });
   world = await makeWorld(trainer);
   await grow(2);
@@ -179,4 +186,140 @@ it("everything of a crew comes out as one open file, and that is in the trail", 
   expect(answer.body).toMatchObject({ format: "kind-grip-crew", version: 2, people: [{}, {}, {}], runs: [{}], runPeople: [{}, {}, {}] });
   const { entries } = (await trainer.get(`/api/crews/${world.crewId}/audit`)).body;
   expect(entries).toMatchObject([{ subject: "export", act: "saw" }]);
+});
+
+describe("what the program did", () => {
+  const tell = async (person: number, regions: string[], kind = "sharpPain") => {
+    const member = await trainer.member(test, world.crewId, world.people[person]!.id);
+    const id = uuid();
+    const body = { id, at: new Date().toISOString(), kind, movementId: null, words: null, side: null, regions };
+    expect((await member.send("put", `/api/member/symptom-reports/${id}`, body)).status).toBe(200);
+    return id;
+  };
+  const told = async (ids: string[], atMs: number) =>
+    test.db.models.SymptomAlert.update({ since: new Date(atMs) }, { where: { causeId: ids } });
+
+  it("people who told of a symptom are counted from five on; minutes given to all are added up", async () => {
+    await grow(5);
+    await lead(inBlock());
+    const five: string[] = [];
+    for (const person of [0, 1, 2, 3, 4]) five.push(await tell(person, ["thumbBase"]));
+    await told(five, inBlock());
+    const [latest] = (await report()).blocks;
+    expect(latest!.figures.reported).toEqual({ any: 5, regions: [{ region: "thumbBase", people: 5 }] });
+    expect(latest!.figures.minutesGiven).toBe(15);
+  });
+  it("the work's strain stands where it was described by the end of the block, and not where it was changed since", async () => {
+    await grow(2);
+    await lead(inBlock());
+    await lead(inBlock(1));
+    await test.db.models.Work.upsert({
+      crewId: world.crewId,
+      document: sampleWork(),
+      version: 1,
+      changedAt: new Date(inBlock() + DAY),
+    });
+    const { blocks } = await report();
+    expect(blocks[0]!.figures.workStrain).toBeGreaterThan(0);
+    expect(blocks[1]!.figures.workStrain).toBeNull();
+  });
+  it("mornings are held against the first four weeks, person by person", async () => {
+    await grow(3);
+    await lead(inBlock(1));
+    const answer = (back: number, level: number) =>
+      test.db.models.CheckIn.bulkCreate(
+        world.people.map(({ id }) => ({
+          id: uuid(),
+          crewId: world.crewId,
+          personId: id,
+          day: dayOf(inBlock(back) + DAY),
+          level,
+          regions: [],
+          tingling: false,
+          stillThere: null,
+          at: new Date(inBlock(back) + DAY),
+        })),
+      );
+    await answer(1, 4);
+    await answer(0, 0);
+    const { blocks } = await report();
+    expect(blocks[0]!.figures.morningsChange).toEqual({ people: 6, mean: -1, low: -1, high: -1 });
+    expect(blocks[1]!.figures.morningsChange).toBeNull();
+  });
+  it("figures that an earlier version gave out stay; what it did not tell is not told", async () => {
+    await grow(2);
+    await lead(inBlock());
+    await report();
+    const old = { people: 5, adherence: 1, secPerPersonDay: 120, meanEffort: 2, morningsRaised: null };
+    await test.db.models.FrozenBlock.update({ figures: old as never }, { where: { crewId: world.crewId } });
+    expect((await report()).blocks[0]!.figures).toEqual({
+      ...old,
+      minutesGiven: null,
+      reported: null,
+      workStrain: null,
+      morningsChange: null,
+    });
+  });
+});
+
+describe("the first-aid book", () => {
+  const save = (version: number, book: object, by: TestCaller = trainer) =>
+    by.send("put", `/api/crews/${world.crewId}/first-aid`, { version, book });
+  const caseOn = (day: string, region: string | null = "thumbBase") => ({ id: uuid(), day, region });
+  const since = () => dayOf(inBlock(3));
+
+  it("is kept whole with a version, told to the employer as counts, in the trail", async () => {
+    await grow(3);
+    await lead(inBlock());
+    expect((await report()).firstAid).toBeNull();
+    const book = { since: since(), cases: [caseOn(dayOf(inBlock(2))), caseOn(dayOf(inBlock(2))), caseOn(dayOf(inBlock()), null)] };
+    expect((await save(0, book)).body).toEqual({ version: 1, book });
+    expect((await save(0, book)).body).toEqual({ version: 1, book });
+    const other = await save(0, { since: since(), cases: [] });
+    expect([other.status, other.body.detail]).toEqual([409, { version: 1, book }]);
+    const employer = await trainer.staff(test, "employer", [world.crewId]);
+    const theirs = (await employer.get(`/api/crews/${world.crewId}/report`)).body as ReportEntry;
+    expect(theirs.firstAid!.change).toMatchObject({ before: { cases: 2 }, after: { cases: 1 } });
+    expect(theirs.firstAid!.blocks.find(({ from }) => from <= dayOf(inBlock(2)))).toMatchObject({ cases: 2 });
+    expect((await employer.get(`/api/crews/${world.crewId}/first-aid`)).status).toBe(403);
+    expect((await trainer.get(`/api/crews/${world.crewId}/audit`)).text).toContain("first-aid book");
+  });
+  it("refuses days that have not come, and cases from before it begins", async () => {
+    const tomorrow = dayOf(Date.now() + 2 * DAY);
+    expect(fieldsOf(await save(0, { since: since(), cases: [caseOn(tomorrow)] }))).toEqual({ "book.cases.0.day": "has not come yet" });
+    expect(fieldsOf(await save(0, { since: since(), cases: [caseOn("2020-01-01")] }))).toEqual({
+      "book.cases": "is before the day the book begins",
+    });
+  });
+});
+
+describe("as files", () => {
+  it("a workbook has numbers as numbers, a sheet a table, and the notes; paper is paper; for the employer too", async () => {
+    await grow(5);
+    await lead(inBlock());
+    await lead(inBlock(1));
+    const employer = await trainer.staff(test, "employer", [world.crewId]);
+    const { body } = await employer
+      .get(`/api/crews/${world.crewId}/report.xlsx`)
+      .buffer(true)
+      .parse((answer, done) => {
+        const parts: Buffer[] = [];
+        answer.on("data", (part: Buffer) => parts.push(part));
+        answer.on("end", () => done(null, Buffer.concat(parts)));
+      })
+      .expect(200);
+    const files = unzipSync(body as Buffer);
+    const text = (name: string) => strFromU8(files[name]!);
+    expect(text("xl/workbook.xml")).toMatch(/name="Four weeks at a time".*name="About these figures"/s);
+    // Eight people, all done of what was due: 1 as a number, shown as a share.
+    expect(text("xl/worksheets/sheet1.xml")).toMatch(/<v>8<\/v>.*<v>1<\/v>/s);
+    expect(text("xl/worksheets/sheet1.xml") + text("xl/sharedStrings.xml")).not.toMatch(/Person \d|Grown/);
+    const paper = await employer.get(`/api/crews/${world.crewId}/report.pdf`).expect(200);
+    expect([paper.headers["content-type"], (paper.body as Buffer).subarray(0, 5).toString()]).toEqual(["application/pdf", "%PDF-"]);
+  });
+  it("of another's crew there is none", async () => {
+    const stranger = await TestTrainer.make(test);
+    for (const file of ["report.xlsx", "report.pdf", "report.csv"])
+      expect((await stranger.get(`/api/crews/${world.crewId}/${file}`)).status).toBe(404);
+  });
 });

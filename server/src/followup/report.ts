@@ -2,115 +2,72 @@
  * The crew report: for the trainer and for the employer contact alike, by blocks of four weeks. A block is worked out once, under the
  * lock of the crew, when it can first be read, and stored: from then on it is what it is.
  */
-import { ReportEntry } from "@kind-grip/core/api";
+import type { ReportEntry } from "@kind-grip/core/api";
 import { changesBetween } from "@kind-grip/core/baseline";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import {
   BLOCK_DAYS,
-  blockFigures,
   blockStartOf,
-  measuredChanges,
+  CrewFigures,
+  MeasuredChange,
   readableBlocks,
   readableOn,
-  ReviewAnswer,
   type ReportChange,
+  type ReportedSymptom,
 } from "@kind-grip/core/followup";
-import { writeCsv } from "@kind-grip/core/exchange";
+import { blockFigures, firstAidFigures, measuredChanges } from "@kind-grip/core/report";
+import { harderHand } from "@kind-grip/core/strain";
 import { Op, type Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
-import type { AppContext } from "../context";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { RoundRow } from "../baseline/tables";
 import type { CrewRow } from "../crew/tables";
 import type { PersonDayRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
-import { sendFile } from "../http/file";
-import { CrewParams } from "../http/params";
-import type { Routes } from "../http/route";
+import { bookOf } from "./first-aid";
 import { raisedMornings } from "./mornings";
-import { reviewOf } from "./review";
 
-const ReviewQuery = v.object({
-  weeks: v.optional(v.pipe(v.picklist(["4", "8"], "must be 4 or 8"), v.transform(Number)), "4"),
-});
-const READERS = ["trainer", "employer"] as const;
-
-export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
-  routes.add({
-    id: "report",
-    method: "get",
-    path: "/api/crews/:crewId/report",
-    summary: "Crew figures by frozen blocks of four weeks; none of fewer than five people",
-    answer: ReportEntry,
-    roles: READERS,
-    params: CrewParams,
-    handle: async ({ caller, params }) => reportOf(db, caller, await now(caller), params.crewId),
-  });
-  routes.add({
-    id: "review",
-    method: "get",
-    path: "/api/crews/:crewId/review",
-    summary: "The review of a block, down to the person",
-    answer: ReviewAnswer,
-    params: CrewParams,
-    query: ReviewQuery,
-    handle: async ({ caller, params, query }) => reviewOf(db, caller, await now(caller), params.crewId, query.weeks),
-  });
-  routes.add({
-    id: "reportCsv",
-    method: "get",
-    path: "/api/crews/:crewId/report.csv",
-    summary: "The same as CSV",
-    file: "text/csv",
-    roles: READERS,
-    params: CrewParams,
-    async handle({ caller, params, response }) {
-      const report = await reportOf(db, caller, await now(caller), params.crewId);
-      const csv = writeCsv(
-        ["from", "until", "people", "adherence", "secPerPersonDay", "meanEffort", "morningsRaised"],
-        report.blocks.map(({ from, until, figures: { people, adherence, secPerPersonDay, meanEffort, morningsRaised } }) => [
-          from,
-          until,
-          people,
-          adherence,
-          secPerPersonDay,
-          meanEffort,
-          morningsRaised,
-        ]),
-      );
-      sendFile(response, `${report.crew.name} report.csv`, "text/csv", csv);
-    },
-  });
-}
-
-async function reportOf(db: Db, caller: Caller, at: Date, crewId: string): Promise<ReportEntry> {
+/** What employer contact and trainer are told. @throws Problem 404 for a crew that is not the caller's */
+export async function reportOf(db: Db, caller: Caller, at: Date, crewId: string): Promise<ReportEntry> {
   const crew = await crewOf(db, caller, crewId);
   const today = dateAt(at.getTime(), crew.detail.timeZone);
   const [blocks, changes] = [await frozenBlocks(db, caller, crew, at, today), await frozenChanges(db, caller, crew, at)];
-  const next = addDays(blocks.at(-1)?.blockStart ?? addDays(blockStartOf(await firstDay(db, crewId, today)), -BLOCK_DAYS), BLOCK_DAYS);
+  const began = await firstDay(db, crewId);
+  const next = addDays(blocks.at(-1)?.blockStart ?? addDays(blockStartOf(began ?? today), -BLOCK_DAYS), BLOCK_DAYS);
+  const [book, people] = await Promise.all([
+    bookOf(db, crewId),
+    db.models.Person.findAll({ where: { crewId }, attributes: ["startedOn", "leftOn"] }),
+  ]);
   return {
     crew: { id: crew.id, name: crew.name, trade: crew.detail.trade },
     blocks: blocks.map(({ blockStart, figures }) => ({ from: blockStart, until: addDays(blockStart, BLOCK_DAYS - 1), figures })).reverse(),
     next: { from: next, until: addDays(next, BLOCK_DAYS - 1), readableOn: readableOn(next) },
     changes: changes.reverse(),
+    firstAid: firstAidFigures(
+      book,
+      people.map((row) => row.get({ plain: true })),
+      began,
+      today,
+    ),
   };
 }
 
-/** The first day anything was done, or today. */
-async function firstDay(db: Db, crewId: string, today: string, transaction?: Transaction): Promise<string> {
-  const day = (await db.models.PersonDay.min("day", { where: { crewId }, transaction })) as string | null;
-  return day ?? today;
+/** The first day anything was done; null before. */
+async function firstDay(db: Db, crewId: string): Promise<string | null> {
+  return (await db.models.PersonDay.min("day", { where: { crewId } })) as string | null;
 }
 
 /** Blocks that can be read, oldest first; those that could not be before are worked out now and kept. */
 async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, today: string) {
-  const wanted = readableBlocks(await firstDay(db, crew.id, today), today);
+  const wanted = readableBlocks((await firstDay(db, crew.id)) ?? today, today);
   const stored = async (transaction?: Transaction) =>
-    (await db.models.FrozenBlock.findAll({ where: { crewId: crew.id }, order: ["blockStart"], transaction })).map((row) =>
-      row.get({ plain: true }),
-    );
+    (await db.models.FrozenBlock.findAll({ where: { crewId: crew.id }, order: ["blockStart"], transaction })).map((row) => {
+      const block = row.get({ plain: true });
+      // An earlier version gave out fewer figures.
+      return { ...block, figures: v.parse(CrewFigures, block.figures) };
+    });
   const known = await stored();
   if (wanted.every((start) => known.some(({ blockStart }) => blockStart === start))) return known;
   return inTransaction(db, async (transaction) => {
@@ -124,11 +81,17 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
         raw: true,
         transaction,
       })) as unknown as PersonDayRow[];
-      const mornings = await raisedMornings(db, crew.id, blockStart, until, transaction);
+      const morningsOf = (start: string) => raisedMornings(db, crew.id, start, addDays(start, BLOCK_DAYS - 1), transaction);
+      const [firstStart] = [...frozen.map((block) => block.blockStart), blockStart].sort();
       const worked = blockFigures(
         blockStart,
-        days,
-        mornings,
+        {
+          days,
+          mornings: await morningsOf(blockStart),
+          firstMornings: firstStart === blockStart ? [] : await morningsOf(firstStart!),
+          reported: await reportedBetween(db, crew, blockStart, until, transaction),
+          workStrain: await strainBy(db, crew, until, transaction),
+        },
         frozen.map(({ behind }) => behind),
       );
       const row = { crewId: crew.id, blockStart, frozenAt: at, ...worked };
@@ -137,6 +100,29 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
     }
     return frozen.sort((a, b) => a.blockStart.localeCompare(b.blockStart));
   });
+}
+
+/** Who told of a symptom when and where, on the phone, in the morning, by a mark or before a round; days as the crew's place has them. */
+async function reportedBetween(
+  { models }: Db,
+  { id, detail: { timeZone } }: CrewRow,
+  from: string,
+  until: string,
+  transaction: Transaction,
+): Promise<ReportedSymptom[]> {
+  const around = { [Op.between]: [new Date(`${addDays(from, -1)}T00:00:00Z`), new Date(`${addDays(until, 2)}T00:00:00Z`)] as [Date, Date] };
+  const where = { crewId: id, since: around };
+  const rows = await models.SymptomAlert.findAll({ where, attributes: ["personId", "since", "regions"], transaction });
+  return rows
+    .map((row) => row.get())
+    .map(({ personId, since, regions }) => ({ personId, day: dateAt(since.getTime(), timeZone), regions }));
+}
+
+/** Strain of the hardest day of the work, as it was described by the end of a day; null where it was changed since. */
+async function strainBy({ models }: Db, { id, detail }: CrewRow, until: string, transaction: Transaction): Promise<number | null> {
+  const row = (await models.Work.findByPk(id, { transaction }))?.get({ plain: true });
+  if (!row || row.document.days.length === 0 || dateAt(row.changedAt.getTime(), detail.timeZone) > until) return null;
+  return Math.max(...row.document.days.map((day) => harderHand(row.document, day).value));
 }
 
 /** What was measured in closed rounds, each against the first; worked out once and kept, whatever happens to the round afterwards. */
@@ -170,7 +156,9 @@ async function frozenChanges(db: Db, caller: Caller, crew: CrewRow, at: Date): P
     });
   return later.flatMap((round) => {
     const found = known.find(({ roundId }) => roundId === round.id);
-    return found && found.changes.length > 0 ? [{ first: first.name, last: round.name, on: round.startedOn, changes: found.changes }] : [];
+    return found && found.changes.length > 0
+      ? [{ first: first.name, last: round.name, on: round.startedOn, changes: v.parse(v.array(MeasuredChange), found.changes) }]
+      : [];
   });
 }
 

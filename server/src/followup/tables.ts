@@ -1,7 +1,16 @@
 /** Crew figures that were given out, as they are stored. */
-import type { Behind, ChangeMeasure, CrewFigure, CrewFigures, MeasuredChange } from "@kind-grip/core/followup";
+import {
+  FIRST_AID_DOCUMENT,
+  type Behind,
+  type ChangeMeasure,
+  type CrewFigure,
+  type CrewFigures,
+  type FirstAidBook,
+  type MeasuredChange,
+} from "@kind-grip/core/followup";
 import type { Sequelize } from "sequelize";
-import { dayPart, idPart, json, moment, type Table } from "../db/columns";
+import { dayPart, idPart, json, moment, whole, type Table } from "../db/columns";
+import { storedDocument } from "../db/stored-document";
 
 /** Crew figures of four weeks as they were given out: what comes later never changes them. */
 export interface FrozenBlockRow {
@@ -22,6 +31,13 @@ export interface FrozenChangesRow {
   behind: Behind<ChangeMeasure>;
 }
 
+export interface FirstAidBookRow {
+  crewId: string;
+  document: FirstAidBook;
+  version: number;
+  changedAt: Date;
+}
+
 export function defineFollowupTables(sequelize: Sequelize) {
   return {
     FrozenBlock: sequelize.define("frozen_blocks", {
@@ -38,5 +54,11 @@ export function defineFollowupTables(sequelize: Sequelize) {
       changes: json,
       behind: json,
     }) as Table<FrozenChangesRow>,
+    FirstAidBook: sequelize.define("first_aid_books", {
+      crewId: { ...idPart },
+      ...storedDocument(FIRST_AID_DOCUMENT, "document"),
+      version: whole,
+      changedAt: moment,
+    }) as Table<FirstAidBookRow>,
   };
 }

@@ -7,6 +7,7 @@ import type { Response } from "express";
 import { noteSeen } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
+import { reportOf } from "../followup/report";
 import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
 import { Problem } from "../http/problem";
@@ -156,11 +157,27 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     params: CrewParams,
     handle: async ({ caller, params, response }) => answerWhenMade(caller, await everythingOf(caller, params.crewId), response),
   });
+  routes.add({
+    id: "reportPaper",
+    method: "get",
+    path: "/api/crews/:crewId/report.pdf",
+    summary: "The crew report on paper",
+    file: "application/pdf",
+    roles: ["trainer", "employer"],
+    params: CrewParams,
+    async handle({ caller, params, response }) {
+      const report = await reportOf(db, caller, await now(caller), params.crewId);
+      const fileName = `${report.crew.name} report.pdf`;
+      const work: AskedWork = { crewId: params.crewId, subjectId: params.crewId, fileName, task: { kind: "crewReport", report } };
+      return answerWhenMade(caller, work, response);
+    },
+  });
 }
 
 const isPaper = (kind: Job["kind"]): kind is "handOut" | "personalSheets" => kind === "handOut" || kind === "personalSheets";
 
 function send(response: Response, { kind, fileName }: { kind: Job["kind"]; fileName: string }, file: Buffer): void {
-  if (!isPaper(kind)) response.setHeader("Content-Encoding", "gzip");
-  sendFile(response, fileName, isPaper(kind) ? "application/pdf" : "application/json", file);
+  const isPdf = isPaper(kind) || kind === "crewReport";
+  if (!isPdf) response.setHeader("Content-Encoding", "gzip");
+  sendFile(response, fileName, isPdf ? "application/pdf" : "application/json", file);
 }

@@ -4,14 +4,16 @@ import { promisify } from "node:util";
 import { gzip } from "node:zlib";
 import "@kind-grip/core/language/all";
 import { wordsOf, type Language } from "@kind-grip/core/language";
-import { libraryOf, type Corrections, type CustomMovement } from "@kind-grip/core/library";
+import { libraryOf, SHIPPED_LIBRARY, type Corrections, type CustomMovement } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { Participation } from "@kind-grip/core/safety";
 import type { Measures } from "@kind-grip/core/units";
+import type { ReportEntry } from "@kind-grip/core/api";
 import type { Caller } from "../auth/caller";
 import { exportCrew } from "../crew/export";
 import { exportTrail } from "../audit/seal";
 import { connect, type Db } from "../db/connection";
+import { reportPaper } from "../followup/report-paper";
 import { handOut, personalSheets } from "../program/hand-out";
 
 interface Paper {
@@ -25,6 +27,7 @@ interface Paper {
 export type JobTask =
   | (Paper & { kind: "handOut"; names: [personId: string, name: string][]; language: Language })
   | (Paper & { kind: "personalSheets"; people: { id: string; name: string; participation?: Participation; language: Language }[] })
+  | { kind: "crewReport"; report: ReportEntry }
   | { kind: "crewExport"; caller: Caller; at: string; crewId: string }
   | { kind: "trailExport"; practiceId: string; at: string };
 
@@ -41,6 +44,7 @@ export default async function doTask({ task, databaseUrl, progress }: ThreadTask
   try {
     if (task.kind === "crewExport") return await packed(databaseUrl, (db) => exportCrew(db, task.caller, new Date(task.at), task.crewId));
     if (task.kind === "trailExport") return await packed(databaseUrl, (db) => exportTrail(db, task.practiceId, new Date(task.at)));
+    if (task.kind === "crewReport") return await reportPaper(task.report, wordsOf(SHIPPED_LIBRARY), tell);
     const library = libraryOf(task.customMovements, task.corrections);
     const inLanguage = (language: Language) => wordsOf(library, language, task.measures);
     if (task.kind === "handOut")

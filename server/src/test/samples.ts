@@ -4,6 +4,7 @@ import { patternPreset } from "@kind-grip/core/calendar";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
+import type { Work } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
 import type { TestTrainer } from "./test-app";
 
@@ -100,5 +101,37 @@ export function sampleRun({ crewId, people, programId, program }: SampleWorld): 
       forms: {},
       leftOut: [],
     })),
+  };
+}
+
+/** One task with one effort, done on a usual day. */
+export function sampleWork(change: { secEach?: number; minutes?: number; personIds?: string[] } = {}): Work {
+  const taskId = uuid();
+  return {
+    tasks: [
+      {
+        id: taskId,
+        name: "Stapling",
+        tool: "staple lever",
+        vibration: "none",
+        cold: false,
+        reach: false,
+        efforts: [
+          {
+            id: uuid(),
+            name: "squeeze",
+            hands: "right",
+            effort: 4,
+            perMin: 12,
+            secEach: change.secEach ?? 2,
+            flexionDeg: 20,
+            tiltDeg: 0,
+            turn: "palmDown",
+            grip: "power",
+          },
+        ],
+      },
+    ],
+    days: [{ id: uuid(), name: "Usual day", parts: [{ taskId, minutes: change.minutes ?? 240 }], personIds: change.personIds ?? [] }],
   };
 }

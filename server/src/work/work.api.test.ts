@@ -1,6 +1,6 @@
 import type { Work } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
-import { makeWorld, type SampleWorld } from "../test/samples";
+import { makeWorld, sampleWork, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
 let test: TestApp;
@@ -17,37 +17,6 @@ afterAll(() => test.close());
 
 const address = () => `/api/crews/${world.crewId}/work`;
 const save = (work: Work, version = 0) => trainer.send("put", address(), { version, work });
-
-function sampleWork(change: { secEach?: number; minutes?: number; personIds?: string[] } = {}): Work {
-  const taskId = uuid();
-  return {
-    tasks: [
-      {
-        id: taskId,
-        name: "Stapling",
-        tool: "staple lever",
-        vibration: "none",
-        cold: false,
-        reach: false,
-        efforts: [
-          {
-            id: uuid(),
-            name: "squeeze",
-            hands: "right",
-            effort: 4,
-            perMin: 12,
-            secEach: change.secEach ?? 2,
-            flexionDeg: 20,
-            tiltDeg: 0,
-            turn: "palmDown",
-            grip: "power",
-          },
-        ],
-      },
-    ],
-    days: [{ id: uuid(), name: "Usual day", parts: [{ taskId, minutes: change.minutes ?? 240 }], personIds: change.personIds ?? [] }],
-  };
-}
 
 it("is empty at first, then what was saved, with a version", async () => {
   expect((await trainer.get(address())).body).toEqual({ crewId: world.crewId, version: 0, work: { tasks: [], days: [] } });

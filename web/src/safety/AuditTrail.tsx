@@ -20,6 +20,7 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   report: t("Symptom reports"),
   run: t("Runs"),
   record: t("Everything of a person"),
+  firstAid: t("First-aid book"),
   note: t("Notes"),
   signIn: t("Sign-ins"),
 };
