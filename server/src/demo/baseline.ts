@@ -84,7 +84,10 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
   },
   oyster: {
     test: "wringTowel",
-    rounds: [{ name: "Baseline February", startedOn: "2026-02-02", at: "2026-02-02T02:00:00Z", people: 14, gain: 0, closed: true }],
+    rounds: [
+      { name: "Baseline February", startedOn: "2026-02-02", at: "2026-02-02T02:00:00Z", people: 14, gain: 0, closed: true },
+      { name: "After six weeks", startedOn: "2026-03-16", at: "2026-03-16T02:00:00Z", people: 14, gain: 1, closed: true },
+    ],
     stories: {
       "Gethin Inskip": { yes: ["surgeryOrFracture"], short: { "right wristFlexion": 24, "right wristExtension": 20 }, gripKg: [36, 25] },
       "Freya Holloway": { symptom: { side: "right", region: "wristFlexors", kind: "stiffness", level: 5, since: "2026-01-20" } },

@@ -17,6 +17,7 @@ import type { PlacementRow } from "../dayplan/tables";
 import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
+import { seedFirstAid } from "./first-aid";
 import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from "./crews";
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
@@ -71,6 +72,7 @@ export async function seedDemo(db: Db): Promise<void> {
     await seedStaff(db, random, practiceId, passwordHash, transaction);
     // Its own random, so that more of it does not change what was there before.
     const measuring = seededRandom(SEED + 1);
+    const reading = seededRandom(SEED + 3);
     for (const demo of DEMO_CREWS) {
       const crew = await seedCrew(db, random, maren!.get().id, demo, transaction);
       if (crew.program) await seedHistory(db, random, maren!.get().id, crew, demo, transaction);
@@ -79,8 +81,9 @@ export async function seedDemo(db: Db): Promise<void> {
         demo.key,
         crew.people.map(({ id }) => id),
       );
-      if (work) await db.models.Work.create({ crewId: crew.id, document: work, version: 1, changedAt: DEMO_NOW }, { transaction });
+      if (work) await db.models.Work.create({ crewId: crew.id, document: work, version: 1, changedAt: WORK_DESCRIBED }, { transaction });
       await seedRounds(db, measuring, demo.key, crew, transaction);
+      await seedFirstAid(db, reading, demo.key, crew.id, DEMO_NOW, transaction);
       seeded.push(crew);
     }
     await seedAccess(db, seeded, transaction);
@@ -89,6 +92,9 @@ export async function seedDemo(db: Db): Promise<void> {
   const mondays = Array.from({ length: WEEKS.count - 1 }, (_, i) => addDays(WEEKS.from, 7 * (i + 1)));
   for (const crew of seeded) if (crew.program) await replayDecisions(db, trainer!, crew, mondays, DEMO_NOW, habits);
 }
+
+/** The work was looked at before the programs began. */
+const WORK_DESCRIBED = new Date("2026-01-26T10:00:00Z");
 
 /** A crew lead for the early crews, and a contact of the employer. */
 async function seedStaff(db: Db, random: SeededRandom, practiceId: string, passwordHash: string, transaction: Transaction): Promise<void> {

@@ -31,11 +31,13 @@ function tableOf({ title, head, rows }: ReportTable, words: Words): Content {
   const cell = (text: string, i: number, bold = false): TableCell => ({
     text,
     bold,
-    fontSize: 9.5,
+    noWrap: !bold && isDay(rows[0]?.[i]),
+    fontSize: 9,
     alignment: i > 0 && isFigure(rows[0]?.[i]) ? "right" : "left",
   });
   return {
-    // A table is not torn from its heading; rows go on over the page with their head.
+    // A short table is not torn, a long one not from its heading; rows go on over the page with their head.
+    unbreakable: rows.length <= SHORT_ROWS,
     stack: [
       { text: title, fontSize: 13, bold: true, color: INK, margin: [0, 12, 0, 4] },
       {
@@ -43,7 +45,7 @@ function tableOf({ title, head, rows }: ReportTable, words: Words): Content {
           headerRows: 1,
           dontBreakRows: true,
           keepWithHeaderRows: 1,
-          widths: head.map((_, i) => (i === head.length - 1 ? "*" : "auto")),
+          widths: head.map((_, i) => (i === head.length - 1 && !isFigure(rows[0]?.[i]) ? "*" : "auto")),
           body: [head.map((text, i) => cell(text, i, true)), ...rows.map((row) => row.map((each, i) => cell(textOf(each, words), i)))],
         },
         layout: {
@@ -57,6 +59,10 @@ function tableOf({ title, head, rows }: ReportTable, words: Words): Content {
   };
 }
 
+/** Rows that stay together with their heading. */
+const SHORT_ROWS = 12;
+
+const isDay = (cell: Cell | undefined): boolean => typeof cell === "object" && "day" in cell;
 const isFigure = (cell: Cell | undefined): boolean => typeof cell === "object" && "number" in cell;
 
 function textOf(cell: Cell, words: Words): string {

@@ -45,6 +45,7 @@ export const TAGS = [
   "Templates",
   "Plan",
   "Runs",
+  "FirstAid",
   "Movements",
   "Work",
   "Rounds",

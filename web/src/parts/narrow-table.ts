@@ -4,7 +4,7 @@
  */
 export const LIST_WHEN_NARROW = {
   "@media (max-width: 719.95px)": {
-    "&, & tbody, & tr": { display: "block" },
+    "&, & caption, & tbody, & tr": { display: "block" },
     "& thead": { position: "absolute", width: "1px", height: "1px", overflow: "hidden", clipPath: "inset(50%)" },
     "& tbody tr": { borderTop: "1px solid", borderColor: "line", py: 1 },
     "& tbody th, & tbody td": { display: "flex", alignItems: "baseline", columnGap: 1, flexWrap: "wrap", border: 0, py: 0.25, pr: 0 },

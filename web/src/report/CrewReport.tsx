@@ -4,7 +4,6 @@ import { Download, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "@kind-grip/core/followup";
 import type { ReportEntry } from "@kind-grip/core/api";
-import { FIELD_UNITS, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { reportApi } from "./api";
@@ -12,13 +11,15 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { Table } from "../parts/Table";
+import { BeforeAfter } from "./BeforeAfter";
+import { OverTime } from "./OverTime";
 import { Figure } from "../progress/Figure";
 
-const MEASURES = {
-  grip: { name: t("Grip"), unit: FIELD_UNITS.mass.unit },
-  range: { name: t("Range of motion"), unit: "°" },
-  function: { name: t("Function test"), unit: t("points easier") },
-} as const;
+const FILES = [
+  [t("PDF"), "pdf"],
+  [t("Workbook (XLSX)"), "xlsx"],
+  [t("CSV"), "csv"],
+] as const;
 
 export function CrewReport({ crewId }: { crewId: string }) {
   const query = reportApi.useReportQuery(crewId);
@@ -35,9 +36,11 @@ export function CrewReport({ crewId }: { crewId: string }) {
               <Button variant="outlined" startIcon={<Printer size={20} />} onClick={() => print()}>
                 {t("Print")}
               </Button>
-              <Button component="a" href={`/api/crews/${crewId}/report.csv`} startIcon={<Download size={20} />}>
-                {t("CSV")}
-              </Button>
+              {FILES.map(([name, ending]) => (
+                <Button key={ending} component="a" href={`/api/crews/${crewId}/report.${ending}`} startIcon={<Download size={20} />}>
+                  {name}
+                </Button>
+              ))}
             </PageTitle>
             {latest ? (
               <Latest figures={latest.figures} />
@@ -61,21 +64,8 @@ export function CrewReport({ crewId }: { crewId: string }) {
                 })}
               </Typography>
             )}
-            {report.changes.map(({ first, last, on, changes }) => (
-              <Table
-                key={on}
-                caption={t("Measured twice: {{first}} against {{last}}, {{on}}", { first, last, on: day(on) })}
-                head={[t("Measure"), t("People"), t("Mean change")]}
-                rows={changes.map(({ measure, people, mean }) => ({
-                  key: measure,
-                  cells: [
-                    MEASURES[measure].name,
-                    people,
-                    `${mean > 0 ? "+" : mean < 0 ? "−" : ""}${shownMean(measure, Math.abs(mean))} ${MEASURES[measure].unit}`,
-                  ],
-                }))}
-              />
-            ))}
+            <OverTime report={report} />
+            <BeforeAfter report={report} />
             <Typography sx={{ mt: 3, color: "text.secondary", maxWidth: 820 }}>
               {t(
                 "Figures are of the crew, never of a person. None is drawn from fewer than {{fewestPeople}} people, and no two, however far apart, are of people that differ by fewer: somebody who came or went may be left out, and a dash stands where it would show them. They cover fixed blocks of {{blockDays}} weeks, are rounded so that one person moves them by one step at most, and do not change once they are here. This is prevention, not treatment. Follow site rules, local law and the advice of licensed professionals.",
@@ -145,11 +135,6 @@ function Share({ share }: { share: CrewFigures["adherence"] }) {
 
 function shown<Value>(value: Value | null, text: (value: Value) => string): string {
   return value === null ? "–" : text(value);
-}
-
-/** Stored in kilograms, degrees or points. */
-function shownMean(measure: keyof typeof MEASURES, mean: number): string {
-  return numberText(measure === "grip" ? FIELD_UNITS.mass.shown(mean) : mean, 1);
 }
 
 function percent(share: number): string {

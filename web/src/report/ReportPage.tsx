@@ -2,12 +2,14 @@
 import { useCrew } from "../crew/CrewFrame";
 import { CrewFiles } from "./CrewFiles";
 import { CrewReport } from "./CrewReport";
+import { FirstAidBook } from "./FirstAidBook";
 
 export default function ReportPage() {
   const crew = useCrew();
   return (
     <>
       <CrewReport crewId={crew.id} />
+      <FirstAidBook crew={crew} />
       <CrewFiles crew={crew} />
     </>
   );
