@@ -37,6 +37,8 @@ export const MemberSession = v.strictObject({
   totalSec: v.number(),
   session: Session,
   done: v.boolean(),
+  /** Whoever leads it has come to its end. */
+  ended: v.optional(v.boolean(), false),
 });
 export type MemberSession = v.InferOutput<typeof MemberSession>;
 

@@ -1,7 +1,7 @@
 /** Crews and their people, and how a roster file becomes people. */
 export { CONDITIONS, Crew, CREW_DETAIL, KitEntry } from "./crew";
 export { HOME_SEC, placeOf, slotSecOf, surroundingsOf } from "./session-place";
-export { NewPerson, Person, isHere } from "./person";
+export { givenNameOf, NewPerson, Person, isHere } from "./person";
 export { NO_WORDS, type DateOrder, type RosterWords, type WordField } from "./roster-cells";
 export {
   guessDateOrder,

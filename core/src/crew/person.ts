@@ -30,3 +30,9 @@ export type NewPerson = v.InferOutput<typeof NewPerson>;
 export function isHere(person: Pick<Person, "startedOn" | "leftOn">, date: string): boolean {
   return (!person.startedOn || person.startedOn <= date) && (!person.leftOn || date <= person.leftOn);
 }
+
+/** What somebody is called by: the first word, or the first after the comma where the family name stands first. */
+export function givenNameOf(name: string): string {
+  const [family, given] = name.split(/,\s*/, 2);
+  return (given || family || name).trim().split(/\s+/)[0]!;
+}

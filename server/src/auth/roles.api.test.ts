@@ -60,6 +60,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "post /api/me/second-factor",
     "post /api/me/second-factor/end",
     "put /api/crews/:crewId/people/:personId/symptom-reports/:reportId",
+    "put /api/crews/:crewId/placements/:placementId/ended",
     "put /api/me/measures",
     "put /api/me/password",
     "put /api/me/second-factor",

@@ -20,6 +20,8 @@ export interface PlacementRow {
   groupName?: string | null;
   /** Last time it was put somewhere else; null for those from before this was kept. */
   changedAt?: Date | null;
+  /** When whoever led it came to its end, before the run is kept: phones ask how hard it was from then on. */
+  ledUntil?: Date | null;
 }
 
 export interface CalendarLinkRow {
@@ -50,6 +52,7 @@ export function defineDayplanTables(sequelize: Sequelize) {
       people: json,
       groupName: text,
       changedAt: moment,
+      ledUntil: moment,
     }) as Table<PlacementRow>,
     CalendarLink: sequelize.define("calendar_links", {
       id: { ...id },

@@ -80,7 +80,12 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   );
   const shifts = shiftsFrom(crew.detail.shiftPattern, timeZone, addDays(today, -1), DAYS_AHEAD + 3);
   const dayOf = (startsAt: Date) => shiftOf(shifts, startsAt.getTime())?.date ?? dateAt(startsAt.getTime(), timeZone);
-  const entry = (programId: string, program: Program, session: Session, placed?: { id: string; startsAt: Date }): MemberSession[] => {
+  const entry = (
+    programId: string,
+    program: Program,
+    session: Session,
+    placed?: { id: string; startsAt: Date; ledUntil?: Date | null },
+  ): MemberSession[] => {
     const day = placed ? dayOf(placed.startsAt) : today;
     const own = personalSession(
       library,
@@ -97,6 +102,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
         totalSec: compilePerson(own, library.timings).totalSec,
         session: own,
         done: placed ? ran.has(placed.id) : false,
+        ended: placed?.ledUntil != null,
       },
     ];
   };

@@ -2,7 +2,8 @@ import type { MemberDay, PersonAlert } from "@kind-grip/core/api";
 import { mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { LIMIT } from "../auth/attempts";
-import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
+import type { NewPerson } from "@kind-grip/core/crew";
+import { makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
 import request from "supertest";
 
@@ -29,6 +30,7 @@ const tryPin = async (code: string, pin: string, address: string) => {
   const token = (await agent.get("/api/me")).body.csrfToken as string;
   return agent.post("/api/member/sign-in").set("x-csrf-token", token).set("x-forwarded-for", address).send({ code, pin });
 };
+const named = (person: NewPerson, i: number) => ({ ...person, name: `Photographer ${i}` });
 const checkIn = (change: object = {}) => ({ id: uuid(), day: today(), level: 3, regions: [], tingling: false, ...change });
 const aloneRun = (person = 0) => {
   const run = sampleRun(world);
@@ -65,6 +67,20 @@ describe("signing in", () => {
     for (let i = 0; i < LIMIT.perAddress.failures; i++) expect((await tryPin(`WRONG${i}`, "00112345", "10.9.3.1")).status).toBe(401);
     const { code, cards: made } = await cards(0);
     expect((await tryPin(code, made[0]!.pin, "10.9.3.1")).status).toBe(429);
+  });
+  it("a whole crew photographs its cards in one moment, from one address, and everybody is in", async () => {
+    await trainer.send("post", `/api/crews/${world.crewId}/people`, { people: samplePeople(37, { badge: null }).map(named) });
+    const everybody = (await trainer.get(`/api/crews/${world.crewId}/people`)).body as { id: string }[];
+    const made = (await trainer.send("post", `/api/crews/${world.crewId}/access`, { personIds: everybody.map(({ id }) => id) })).body
+      .cards as { token: string }[];
+    const opened = await Promise.all(
+      made.map(async ({ token }) => {
+        const agent = request.agent(test.app);
+        const csrf = (await agent.get("/api/me")).body.csrfToken as string;
+        return agent.post("/api/member/card").set("x-csrf-token", csrf).set("x-forwarded-for", "10.9.8.1").send({ token });
+      }),
+    );
+    expect([made.length, new Set(opened.map(({ status }) => status))]).toEqual([40, new Set([200])]);
   });
   it("a new card ends the old one, a withdrawn one ends what it opened, at once", async () => {
     const { cards: made } = await cards(0);

@@ -1,5 +1,6 @@
 /** Presence and effort by the own phone, and a card before the camera. */
 import type { MemberDay, OwnAnswer } from "@kind-grip/core/api";
+import { mondayOf } from "@kind-grip/core/calendar";
 import type { RunRecord } from "@kind-grip/core/run";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
@@ -81,6 +82,20 @@ describe("how hard it was", () => {
     const run = await lead();
     expect([await effortIn(run.id), await daySums()]).toEqual([4, [4, 1]]);
     expect((await day()).efforts).toEqual([]);
+  });
+  it("is asked from the moment the session has come to its end, of this crew only", async () => {
+    const session = world.program.sessions[0]!;
+    const startsAt = new Date();
+    const placement = { id: placementId, programId: world.programId, sessionId: session.id, startsAt: startsAt.toISOString() };
+    const monday = mondayOf(startsAt.toISOString().slice(0, 10));
+    await trainer.send("put", `/api/crews/${world.crewId}/plan/${monday}`, { version: 0, placements: [placement] });
+    const ended = async () => (await day()).sessions.find((entry) => entry.placementId === placementId)?.ended;
+    expect(await ended()).toBe(false);
+    const other = await makeWorld(trainer);
+    await trainer.send("put", `/api/crews/${other.crewId}/placements/${placementId}/ended`, {});
+    expect(await ended()).toBe(false);
+    expect((await trainer.send("put", `/api/crews/${world.crewId}/placements/${placementId}/ended`, {})).status).toBe(204);
+    expect(await ended()).toBe(true);
   });
   it("what was tapped on the screen stands", async () => {
     await effort(4);

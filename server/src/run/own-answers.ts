@@ -93,6 +93,12 @@ async function answersOf({ models }: Db, crewId: string, placementId: string, tr
   return [...byPerson.values()];
 }
 
+/** Whoever leads it has come to its end: phones ask how hard it was. Said again it changes nothing; of a placement that is gone it is nothing. */
+export async function notePlacementEnded(db: Db, caller: Caller, at: Date, crewId: string, placementId: string): Promise<void> {
+  await crewOf(db, caller, crewId);
+  await db.models.Placement.update({ ledUntil: at }, { where: { id: placementId, crewId, ledUntil: null } });
+}
+
 /** A led run with the efforts phones had told before it came, where its screen did not have them. */
 export async function withOwnEfforts(db: Db, run: RunRecord, transaction: Transaction): Promise<RunRecord> {
   if (!run.placementId || run.alone) return run;

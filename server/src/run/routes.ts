@@ -15,7 +15,7 @@ import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { runRows } from "./rows";
 import { answerClash } from "./answer-clash";
-import { holderOf, ownAnswersOf } from "./own-answers";
+import { holderOf, notePlacementEnded, ownAnswersOf } from "./own-answers";
 import { lastPresence, listRuns, runOf, storeRun } from "./runs";
 
 const RunParams = v.object({ runId: Id });
@@ -50,6 +50,15 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: ["trainer", "lead"],
     params: v.object({ crewId: Id, placementId: Id }),
     handle: ({ caller, params }) => ownAnswersOf(db, caller, params.crewId, params.placementId),
+  });
+  routes.add({
+    id: "placementEnded",
+    method: "put",
+    path: "/api/crews/:crewId/placements/:placementId/ended",
+    summary: "Say that a led session has come to its end: phones ask how hard it was",
+    roles: ["trainer", "lead"],
+    params: v.object({ crewId: Id, placementId: Id }),
+    handle: async ({ caller, params }) => notePlacementEnded(db, caller, await now(caller), params.crewId, params.placementId),
   });
   routes.add({
     id: "cardHolder",

@@ -3,6 +3,7 @@ import { Box, Button, ButtonBase, Typography } from "@mui/material";
 import { Check, ChevronRight, ClipboardCheck, Hand, MapPin, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
+import { givenNameOf } from "@kind-grip/core/crew";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
 import type { MemberSession } from "@kind-grip/core/api";
@@ -49,7 +50,7 @@ export default function DayPage() {
   ];
   return (
     <>
-      <PhoneTitle title={words.member("hello", { name: day.person.name.split(" ")[0]! })} lead={day.crew.name} />
+      <PhoneTitle title={words.member("hello", { name: givenNameOf(day.person.name) })} lead={day.crew.name} />
       <Alerts alerts={alerts} out={out} trainer={day.trainer} still={still} />
       {!checkedIn && <QuestionCard to="/me/check-in" icon={Hand} title={words.member("morningAsk")} text={words.member("morningShort")} />}
       {effort && <EffortCard asked={effort} now={() => practiceTime(phone)} />}

@@ -11,6 +11,7 @@ const entry = (change: object = {}) => ({
   totalSec: 300,
   session,
   done: false,
+  ended: false,
   ...change,
 });
 const run = (change: object = {}) => ({
@@ -27,12 +28,17 @@ const day = (change: Partial<MemberDay> = {}) => emptyMemberDay(change);
 describe("how hard a session was", () => {
   const here = day({ sessions: [entry()], here: ["p1"] });
   it.each([
-    ["07:04", null],
-    ["07:05", "p1"],
+    ["07:24", null],
+    ["07:25", "p1"],
     ["19:04", "p1"],
     ["19:05", null],
-  ])("of one that somebody is here for and that lasts until 07:05, asked at %s: %p", (time, placementId) => {
+  ])("of one that somebody is here for and that should last until 07:05, asked at %s: %p", (time, placementId) => {
     expect(askedEffort(here, [], at(time))?.placementId ?? null).toBe(placementId);
+  });
+  it("at once when whoever leads it has come to its end", () => {
+    const led = day({ sessions: [entry({ ended: true })], here: ["p1"] });
+    expect(askedEffort(led, [], at("07:01"))?.placementId).toBe("p1");
+    expect(askedEffort(day({ sessions: [entry({ ended: true })] }), [], at("07:01"))).toBeNull();
   });
   it("is not asked of whoever did not say that they are here, or has said it", () => {
     expect(askedEffort(day({ sessions: [entry()] }), [], at("08:00"))).toBeNull();

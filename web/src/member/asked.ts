@@ -11,6 +11,8 @@ export interface AskedEffort {
 }
 
 const HOUR_MS = 3600_000;
+/** So much later than planned a session may well end. */
+const LATE_MS = 20 * 60_000;
 
 /**
  * The led session of which nobody knows yet how hard it was for this person: one that is on record, or one they said they are here for
@@ -23,8 +25,8 @@ export function askedEffort(day: MemberDay, answered: readonly string[], nowMs: 
   const over = day.sessions.filter((entry) => {
     if (entry.placementId === null || !isCounted(day, answered, entry) || isSaid(entry.placementId)) return false;
     const endMs = Date.parse(entry.startsAt!) + entry.totalSec * 1000;
-    // A run on record knows better whether they were there.
-    return !entry.done && endMs <= nowMs && nowMs - endMs < EFFORT_ASKED_HOURS * HOUR_MS;
+    // A run on record knows better whether they were there. One that began late is not over yet.
+    return !entry.done && (entry.ended || endMs + LATE_MS <= nowMs) && nowMs - endMs < EFFORT_ASKED_HOURS * HOUR_MS;
   });
   const asked = [
     ...recorded.map((run) => ({ ...run, endMs: Date.parse(run.endedAt) })),

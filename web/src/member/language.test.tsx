@@ -25,6 +25,7 @@ const day = (change: Partial<MemberDay> = {}): MemberDay =>
         totalSec: 185,
         session: sampleSession(["palm-away", "shake-out"], { name: "Warm-up", slot: "preShift" }),
         done: false,
+        ended: false,
       },
     ],
     language: "ar",

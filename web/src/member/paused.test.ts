@@ -13,7 +13,7 @@ const session: Session = {
   slot: "break",
   items: ["palm-away", "shoulder-circles"].map((id) => newItem(SHIPPED_LIBRARY.get(id), DEFAULT_STYLE, uuid())),
 };
-const entry: MemberSession = { placementId: null, programId: uuid(), startsAt: null, totalSec: 240, session, done: false };
+const entry: MemberSession = { placementId: null, programId: uuid(), startsAt: null, totalSec: 240, session, done: false, ended: false };
 const day = (change: Partial<MemberDay> = {}): MemberDay =>
   emptyMemberDay({ usualLevel: 1, anyTime: [entry], checkedIn: false, ...change });
 const report = (change: object = {}): Sending => ({

@@ -25,6 +25,7 @@ const entryOf = (session: Session = sampleSession(["palm-away", "shake-out"], { 
   totalSec: 120,
   session,
   done: false,
+  ended: false,
 });
 const day = (change: Partial<MemberDay> = {}): MemberDay =>
   emptyMemberDay({ now: new Date().toISOString(), today: new Date().toISOString().slice(0, 10), anyTime: [entryOf()], ...change });

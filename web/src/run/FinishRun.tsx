@@ -15,7 +15,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
 import { MARK_NAMES } from "./mark-names";
 import { putRun } from "./outbox";
-import { useOwnAnswers } from "./own-answers";
+import { useOwnAnswers, usePhonesAsk } from "./own-answers";
 import { dropUnderWay } from "./run-store";
 import type { useRun } from "./use-run";
 import { ZeroToTen } from "../parts/ZeroToTen";
@@ -49,6 +49,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
   const library = useLibrary();
   const [away, setAway] = useState(wereAway);
   const answers = useOwnAnswers(crew.id, placementId, true);
+  usePhonesAsk(crew.id, placementId);
   /** What was said of one alone, and of all others: said again for all, it leaves the one as they are. */
   const [own, setOwn] = useState<Record<string, number>>({});
   const [common, setCommon] = useState<number | null>(null);

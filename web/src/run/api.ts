@@ -14,6 +14,9 @@ export const runApi = serverApi.injectEndpoints({
       query: ({ crewId, placementId }) => `/crews/${crewId}/placements/${placementId}/own-answers`,
       keepUnusedDataFor: 0,
     }),
+    placementEnded: make.mutation<void, { crewId: string; placementId: string }>({
+      query: ({ crewId, placementId }) => ({ url: `/crews/${crewId}/placements/${placementId}/ended`, method: "PUT" }),
+    }),
     cardHolder: make.mutation<{ personId: string }, { crewId: string; token: string }>({
       query: ({ crewId, token }) => ({ url: `/crews/${crewId}/card-holder`, method: "POST", body: { token } }),
     }),

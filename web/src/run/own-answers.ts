@@ -27,3 +27,11 @@ export function useArrivals(
     if (fresh.some((id) => away.has(id))) onAway(new Set([...away].filter((id) => !fresh.includes(id))));
   }, [answers, away, onAway]);
 }
+
+/** As a session comes to its end the phones of those who are here ask how hard it was; without a connection they ask later by themselves. */
+export function usePhonesAsk(crewId: string, placementId: string | null): void {
+  const [tell] = runApi.usePlacementEndedMutation();
+  useEffect(() => {
+    if (placementId) void tell({ crewId, placementId });
+  }, [tell, crewId, placementId]);
+}

@@ -3,6 +3,7 @@ import type { QueryInterface } from "sequelize";
 
 const UP = [
   "ALTER TABLE baseline_rounds ADD COLUMN IF NOT EXISTS asksOnPhones TINYINT(1) NOT NULL DEFAULT 0",
+  "ALTER TABLE placements ADD COLUMN IF NOT EXISTS ledUntil DATETIME(3) NULL",
   `CREATE TABLE IF NOT EXISTS own_answers (
     id CHAR(36) NOT NULL PRIMARY KEY,
     crewId CHAR(36) NOT NULL,
@@ -16,7 +17,11 @@ const UP = [
     CONSTRAINT own_answers_person FOREIGN KEY (personId) REFERENCES people (id) ON DELETE CASCADE
   )`,
 ];
-const DOWN = ["DROP TABLE IF EXISTS own_answers", "ALTER TABLE baseline_rounds DROP COLUMN IF EXISTS asksOnPhones"];
+const DOWN = [
+  "DROP TABLE IF EXISTS own_answers",
+  "ALTER TABLE placements DROP COLUMN IF EXISTS ledUntil",
+  "ALTER TABLE baseline_rounds DROP COLUMN IF EXISTS asksOnPhones",
+];
 
 const inTurn = (statements: readonly string[]) => async (query: QueryInterface) => {
   for (const statement of statements) await query.sequelize.query(statement);

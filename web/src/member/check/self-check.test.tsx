@@ -29,7 +29,15 @@ const day = (change: Partial<MemberDay> = {}) =>
   emptyMemberDay({
     selfCheck: round,
     anyTime: [
-      { placementId: null, programId: sampleId(), startsAt: null, totalSec: 120, session: sampleSession(["palm-away"]), done: false },
+      {
+        placementId: null,
+        programId: sampleId(),
+        startsAt: null,
+        totalSec: 120,
+        session: sampleSession(["palm-away"]),
+        done: false,
+        ended: false,
+      },
     ],
     ...change,
   });
@@ -158,6 +166,7 @@ describe("what a phone asks besides", () => {
     totalSec: 300,
     session: sampleSession(["palm-away"], { name: "Warm-up", slot: "preShift" }),
     done: false,
+    ended: false,
   });
   it("one tap says that one is here, for a session that begins", async () => {
     const soon = placed("2026-03-26T07:20:00.000Z");
