@@ -5,14 +5,7 @@
  */
 import { createHmac, randomBytes, timingSafeEqual } from "node:crypto";
 import type { Passkey, PasskeyAnswer, PasskeyQuestion } from "@kind-grip/core/api";
-import {
-  generateAuthenticationOptions,
-  generateRegistrationOptions,
-  verifyAuthenticationResponse,
-  verifyRegistrationResponse,
-  type AuthenticationResponseJSON,
-  type RegistrationResponseJSON,
-} from "@simplewebauthn/server";
+import type { AuthenticationResponseJSON, RegistrationResponseJSON } from "@simplewebauthn/server";
 import type { Request } from "express";
 import { Op, UniqueConstraintError } from "sequelize";
 import { v7 as uuid } from "uuid";
@@ -20,6 +13,9 @@ import type { Db } from "../db/connection";
 import { invalid, notFound, Problem } from "../http/problem";
 import type { Caller } from "./caller";
 import type { AccountRow, PasskeyRow } from "./tables";
+
+/** Read when the first passkey is: most starts of a server see none. */
+const webAuthn = () => import("@simplewebauthn/server");
 
 const PRODUCT = "Kind Grip";
 const MOST_KEYS = 10;
@@ -95,7 +91,9 @@ export async function askForNew(
   const known = await db.models.Passkey.findAll({ where: { accountId: id }, attributes: ["credentialId"] });
   if (known.length >= MOST_KEYS) throw new Problem(409, "tooMany", "Ten passkeys are enough. Take one out first.");
   return {
-    ...(await generateRegistrationOptions({
+    ...(await (
+      await webAuthn()
+    ).generateRegistrationOptions({
       rpName: PRODUCT,
       rpID: site.rpID,
       userName: email,
@@ -118,12 +116,16 @@ export async function addPasskey(
   { name, answer }: { name: string; answer: PasskeyAnswer },
   at: Date,
 ): Promise<Passkey[]> {
-  const { verified, registrationInfo } = await verifyRegistrationResponse({
-    response: answer as unknown as RegistrationResponseJSON,
-    expectedChallenge: (question) => questions.take(question, accountId, at),
-    expectedOrigin: site.origin,
-    expectedRPID: site.rpID,
-  }).catch(() => ({ verified: false as const, registrationInfo: undefined }));
+  const { verified, registrationInfo } = await (
+    await webAuthn()
+  )
+    .verifyRegistrationResponse({
+      response: answer as unknown as RegistrationResponseJSON,
+      expectedChallenge: (question) => questions.take(question, accountId, at),
+      expectedOrigin: site.origin,
+      expectedRPID: site.rpID,
+    })
+    .catch(() => ({ verified: false as const, registrationInfo: undefined }));
   if (!verified || !registrationInfo) throw invalid([{ path: "answer", message: "is not an answer to what was asked; begin again" }]);
   const { id: credentialId, publicKey, counter } = registrationInfo.credential;
   const transports = (answer.response as { transports?: unknown }).transports;
@@ -151,7 +153,11 @@ export async function removePasskey(db: Db, { accountId }: Caller, id: string): 
 }
 
 export async function askForSignIn(questions: PasskeyQuestions, site: Site, at: Date): Promise<PasskeyQuestion> {
-  return { ...(await generateAuthenticationOptions({ rpID: site.rpID, challenge: questions.make("", at), userVerification: "required" })) };
+  return {
+    ...(await (
+      await webAuthn()
+    ).generateAuthenticationOptions({ rpID: site.rpID, challenge: questions.make("", at), userVerification: "required" })),
+  };
 }
 
 /** @returns the account whose key answered; undefined for any answer that is not good */
@@ -164,13 +170,17 @@ export async function accountOfAnswer(
 ): Promise<AccountRow | undefined> {
   const key = (await db.models.Passkey.findOne({ where: { credentialId: answer.id } }))?.get({ plain: true });
   if (!key) return undefined;
-  const { verified, authenticationInfo } = await verifyAuthenticationResponse({
-    response: answer as unknown as AuthenticationResponseJSON,
-    expectedChallenge: (question) => questions.take(question, "", at),
-    expectedOrigin: site.origin,
-    expectedRPID: site.rpID,
-    credential: { id: key.credentialId, publicKey: Uint8Array.from(key.publicKey), counter: Number(key.signCount) },
-  }).catch(() => ({ verified: false as const, authenticationInfo: undefined }));
+  const { verified, authenticationInfo } = await (
+    await webAuthn()
+  )
+    .verifyAuthenticationResponse({
+      response: answer as unknown as AuthenticationResponseJSON,
+      expectedChallenge: (question) => questions.take(question, "", at),
+      expectedOrigin: site.origin,
+      expectedRPID: site.rpID,
+      credential: { id: key.credentialId, publicKey: Uint8Array.from(key.publicKey), counter: Number(key.signCount) },
+    })
+    .catch(() => ({ verified: false as const, authenticationInfo: undefined }));
   if (!verified || !authenticationInfo) return undefined;
   await db.models.Passkey.update({ signCount: authenticationInfo.newCounter, usedAt: at }, { where: { id: key.id } });
   return (await db.models.Account.findByPk(key.accountId))?.get({ plain: true });

@@ -10,7 +10,6 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { reportOf } from "./report";
-import { reportWorkbook } from "./report-workbook";
 import { reviewOf } from "./review";
 
 const ReviewQuery = v.object({
@@ -69,7 +68,12 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
     async handle({ caller, params, response }) {
       const report = await reportOf(db, caller, await now(caller), params.crewId);
       const type = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
-      sendFile(response, `${report.crew.name} report.xlsx`, type, await reportWorkbook(report, wordsOf(SHIPPED_LIBRARY)));
+      sendFile(
+        response,
+        `${report.crew.name} report.xlsx`,
+        type,
+        await (await import("./report-workbook")).reportWorkbook(report, wordsOf(SHIPPED_LIBRARY)),
+      );
     },
   });
 }

@@ -13,7 +13,6 @@ import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { enterClearance, enterRestriction, heldOut, restrictionOf, withdrawClearance, withdrawRestriction } from "./restrictions";
 import { participationsIn } from "./participations";
-import { referralNote } from "./referral-note";
 import { answerAlerts, storeReport } from "./symptom-alerts";
 
 export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
@@ -131,7 +130,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
         subject: "referral",
         what: "referral note",
       });
-      sendFile(response, "referral note.pdf", "application/pdf", await referralNote(db, restriction, at));
+      sendFile(response, "referral note.pdf", "application/pdf", await (await import("./referral-note")).referralNote(db, restriction, at));
     },
   });
   routes.add({

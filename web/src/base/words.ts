@@ -28,7 +28,14 @@ export function sayIn(language: string, texts: Readonly<Record<string, string>> 
     nsSeparator: false,
     interpolation: { escapeValue: false },
   });
-  return (text, values = {}) => words.t(text, values);
+  // What has no values is the same each time, and said many times a second.
+  const plain = new Map<string, string>();
+  return (text, values) => {
+    if (values) return words.t(text, values);
+    const known = plain.get(text) ?? words.t(text);
+    plain.set(text, known);
+    return known;
+  };
 }
 
 export const t: Say = sayIn("en");
