@@ -8,7 +8,6 @@ import { Version } from "./shapes";
 /** The first-aid book as it is edited. */
 export const FirstAidEntry = v.strictObject({ version: Version, book: FirstAidBook });
 export type FirstAidEntry = v.InferOutput<typeof FirstAidEntry>;
-export const ChangedFirstAid = FirstAidEntry;
 
 const Rate = v.strictObject({ cases: v.number(), personDays: v.number() });
 

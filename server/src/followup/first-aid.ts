@@ -1,5 +1,5 @@
 /** The first-aid book of a crew: one document, saved whole with a version; the trainer's, told to the employer as counts. */
-import { ChangedFirstAid, FirstAidEntry } from "@kind-grip/core/api";
+import { FirstAidEntry } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
 import { emptyFirstAidBook, type FirstAidBook } from "@kind-grip/core/followup";
 import { isEqual } from "es-toolkit";
@@ -33,7 +33,7 @@ export function addFirstAidRoutes(routes: Routes, { db, now }: AppContext): void
     summary: "Save it; 409 with the newer one when somebody else saved in between",
     answer: FirstAidEntry,
     params: CrewParams,
-    body: ChangedFirstAid,
+    body: FirstAidEntry,
     handle: async ({ caller, params, body }) => saveBook(db, caller, await now(caller), params.crewId, body.version, body.book),
   });
 }

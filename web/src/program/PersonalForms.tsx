@@ -1,6 +1,6 @@
 /** Who does another form of the chosen item, and whether with a smaller dose. */
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
-import { Ban, Plus, X } from "lucide-react";
+import { Ban, Plus, Users, X } from "lucide-react";
 import { useState } from "react";
 import { easierForm, rungOf, type Movement } from "@kind-grip/core/library";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
@@ -11,6 +11,7 @@ import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { Stepper } from "../parts/Stepper";
 import { countOf, lengthOf } from "./dose-edit";
+import { FormForMany } from "./FormForMany";
 import { useEdit } from "./program-editor";
 
 export function PersonalForms({
@@ -31,6 +32,7 @@ export function PersonalForms({
   const words = useWords();
   const { changeSession } = useEdit();
   const [adding, setAdding] = useState(false);
+  const [many, setMany] = useState(false);
   const leavesOut = (person: PersonEntry) => {
     const participation = participations.get(person.id);
     return participation !== undefined && refusalOf(library, participation, movement.id) !== null;
@@ -130,6 +132,11 @@ export function PersonalForms({
             </Button>
           )
         )}
+        {people.length > 1 && movement.forms.length > 1 && (
+          <Button startIcon={<Users size={18} />} onClick={() => setMany(true)}>
+            {t("Several at once")}
+          </Button>
+        )}
         {out.length > 0 && (
           <Typography sx={{ color: "error.main", display: "inline-flex", alignItems: "center", gap: 0.75 }}>
             <Ban size={18} aria-hidden /> {t("Held out of this item: {{out}}", { out: out.map(({ name }) => name).join(", ") })}
@@ -141,6 +148,31 @@ export function PersonalForms({
           </Typography>
         )}
       </Box>
+      {many && (
+        <FormForMany
+          item={item}
+          movement={movement}
+          people={people}
+          participations={participations}
+          formId={suggested.id}
+          onSet={(personIds, formId) =>
+            changeSession(
+              personIds.reduce(
+                (now, personId) =>
+                  // Who has the item's own form without a dose of their own does what everybody does.
+                  setPersonalForm(
+                    now,
+                    item.id,
+                    personId,
+                    formId === item.formId && !item.personal[personId]?.dose ? undefined : { ...item.personal[personId], formId },
+                  ),
+                session,
+              ),
+            )
+          }
+          onClose={() => setMany(false)}
+        />
+      )}
     </Box>
   );
 }
