@@ -121,8 +121,9 @@ const PICTURES: Record<string, Picture> = {
     await page.locator(".main-svg").first().waitFor();
   },
   report: async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Tansy")}/report`);
+    await goTo(page, `/crews/${await crew("Saltmarsh")}/report`);
     await page.getByText("people these figures are of").first().waitFor();
+    await page.getByRole("heading", { name: "What the program did" }).evaluate((heading) => heading.scrollIntoView());
   },
   "plan-a-day": async (page, crew) => {
     await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);

@@ -134,7 +134,7 @@ function Round({ crew, round, earlier, everybody, entries, participations }: Rou
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "256px minmax(0, 1fr)" },
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "212px minmax(0, 1fr)", xl: "272px minmax(0, 1fr)" },
           columnGap: 4,
           rowGap: 2,
           alignItems: "start",

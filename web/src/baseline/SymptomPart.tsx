@@ -47,13 +47,14 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
     <Box
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.55fr) minmax(300px, 1fr)" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.7fr) minmax(320px, 1fr)" },
         columnGap: 4,
         rowGap: 3,
       }}
     >
       <Box>
-        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>
+        {/* Side by side only where the marks stay far enough apart for a thumb. */}
+        <Box sx={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(min(100%, 252px), 1fr))", gap: 1 }}>
           {MAP_VIEWS.map((view) => (
             <Box key={view} sx={view === "shoulders" ? { gridColumn: "1 / -1", maxWidth: 300, width: "100%", mx: "auto" } : {}}>
               <HandMapPicture view={view} marks={marks} picking={{ chosen: open, nameOf, onPick: pick }} />

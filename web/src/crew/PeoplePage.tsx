@@ -186,8 +186,8 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTab
     {
       field: "name",
       headerName: t("Name"),
-      flex: 2,
-      minWidth: 200,
+      flex: 3,
+      minWidth: 230,
       renderCell: ({ row }) => (
         <TextLink component={Link} to={row.id} tabIndex={-1} sx={{ color: "text.primary", fontWeight: 700 }}>
           {row.name}
@@ -197,8 +197,8 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTab
     {
       field: "state",
       headerName: t("Takes part in"),
-      flex: 1.4,
-      minWidth: 190,
+      flex: 1,
+      minWidth: 180,
       valueGetter: (_, row) => takesPart(participations.get(row.id)),
       renderCell: ({ row, value }) => {
         const heldOut = participations.get(row.id)?.heldOut;
@@ -213,11 +213,11 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTab
         );
       },
     },
-    { field: "badge", headerName: t("Badge"), flex: 1, minWidth: 110 },
+    { field: "badge", headerName: t("Badge"), width: 110 },
     {
       field: "handedness",
       headerName: t("Main hand"),
-      width: 130,
+      width: 110,
       renderCell: ({ row }) => (row.handedness ? <SideMark side={row.handedness} /> : "–"),
     },
     {
@@ -270,7 +270,7 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTab
         "--DataGrid-containerBackground": "transparent",
         "& .MuiDataGrid-row": { cursor: "pointer" },
         "& .MuiDataGrid-cell": { display: "flex", alignItems: "center" },
-        maxWidth: 1120,
+        maxWidth: 1280,
       }}
     />
   );

@@ -20,6 +20,17 @@ import { RunSteps } from "./RunSteps";
 import { RunSwitches } from "./RunSwitches";
 import { useRunKeys } from "./use-run-keys";
 
+/** As large as the screen gives, for across a yard; on a telephone in the hand never too small to read. */
+const atLeast = (least: string, size: string) => `max(${least}, ${size})`;
+
+/** On a telephone three stand in one row. */
+const LESSER = {
+  minHeight: { xs: 52, sm: 60 },
+  px: { xs: 1.25, sm: 2 },
+  whiteSpace: "nowrap",
+  "& .MuiButton-startIcon": { display: { xs: "none", sm: "inherit" } },
+} as const;
+
 export function LeadScreen({ people, participations, run, onMark, words, second, ...switches }: RunScreenProps) {
   const own = useOwnWords();
   const { position, session, timeline, atSec, clock } = run;
@@ -85,11 +96,17 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           >
             {SIDE_LETTER[segment.side]}
           </Typography>
-          <Typography component="p" sx={{ fontSize: "min(1.9vw, 4vh)", fontWeight: 650, textAlign: "center", lineHeight: 1.15, px: 1 }}>
+          <Typography
+            component="p"
+            sx={{ fontSize: atLeast("0.95rem", "min(1.9vw, 4vh)"), fontWeight: 650, textAlign: "center", lineHeight: 1.15, px: 1 }}
+          >
             <InLanguage words={words} text={words.label("side", segment.side)} />
           </Typography>
           {second && (
-            <Typography component="p" sx={{ fontSize: "min(1.5vw, 3.2vh)", fontWeight: 600, textAlign: "center", lineHeight: 1.15, px: 1 }}>
+            <Typography
+              component="p"
+              sx={{ fontSize: atLeast("0.9rem", "min(1.5vw, 3.2vh)"), fontWeight: 600, textAlign: "center", lineHeight: 1.15, px: 1 }}
+            >
               <InLanguage words={second} text={second.label("side", segment.side)} />
             </Typography>
           )}
@@ -102,15 +119,15 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           dir={LANGUAGE_FACTS[words.language].direction}
           sx={{ px: 3, py: 1.5, display: "flex", flexDirection: "column", minWidth: 0, overflow: "hidden" }}
         >
-          <Typography variant="h1" sx={{ fontSize: second ? "min(2.6vw, 5vh)" : "min(3.1vw, 6vh)" }}>
+          <Typography variant="h1" sx={{ fontSize: atLeast("1.5rem", second ? "min(2.6vw, 5vh)" : "min(3.1vw, 6vh)") }}>
             {text.name}
           </Typography>
           {second && (
-            <Typography sx={{ fontSize: "min(2vw, 4vh)", fontWeight: 650, lineHeight: 1.2 }}>
+            <Typography sx={{ fontSize: atLeast("1.1rem", "min(2vw, 4vh)"), fontWeight: 650, lineHeight: 1.2 }}>
               <InLanguage words={second} text={second.movementName(segment.movementId)} />
             </Typography>
           )}
-          <Typography sx={{ fontSize: "min(1.6vw, 3vh)", color: "text.secondary" }}>
+          <Typography sx={{ fontSize: atLeast("1rem", "min(1.6vw, 3vh)"), color: "text.secondary" }}>
             {words.formName(segment.movementId, item.formId)}
             {segment.setCount > 1 && ` · ${words.cue("setOf", { set: segment.set, sets: segment.setCount })}`}
           </Typography>
@@ -132,16 +149,21 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
               <Typography
                 component="p"
                 role="status"
-                sx={{ fontSize: "min(3vw, 6vh)", fontWeight: 750, lineHeight: 1.05, color: waiting ? "text.secondary" : "warm.dark" }}
+                sx={{
+                  fontSize: atLeast("1.3rem", "min(3vw, 6vh)"),
+                  fontWeight: 750,
+                  lineHeight: 1.05,
+                  color: waiting ? "text.secondary" : "warm.dark",
+                }}
               >
                 {clock.status === "paused" ? words.cue("paused") : cue}
               </Typography>
               {second && (
-                <Typography component="p" sx={{ fontSize: "min(2vw, 4vh)", fontWeight: 650, lineHeight: 1.1 }}>
+                <Typography component="p" sx={{ fontSize: atLeast("1.05rem", "min(2vw, 4vh)"), fontWeight: 650, lineHeight: 1.1 }}>
                   <InLanguage words={second} text={clock.status === "paused" ? second.cue("paused") : cueOf(position, second)} />
                 </Typography>
               )}
-              <Typography component="p" sx={{ fontSize: "min(1.8vw, 3.4vh)", color: "text.secondary" }}>
+              <Typography component="p" sx={{ fontSize: atLeast("1rem", "min(1.8vw, 3.4vh)"), color: "text.secondary" }}>
                 {small}
               </Typography>
             </Box>
@@ -158,7 +180,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
             <Typography component="span" sx={{ color: "text.secondary", marginInlineEnd: 1 }}>
               {words.cue("next")}
             </Typography>
-            <Typography component="span" sx={{ fontSize: "min(1.7vw, 3.2vh)", fontWeight: 700, lineHeight: 1.15 }}>
+            <Typography component="span" sx={{ fontSize: atLeast("1rem", "min(1.7vw, 3.2vh)"), fontWeight: 700, lineHeight: 1.15 }}>
               {next ? words.movementName(next.movementId) : words.cue("thatWasTheLast")}
             </Typography>
           </Box>
@@ -201,7 +223,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           variant="outlined"
           onClick={run.easeAll}
           startIcon={<ChevronsDown size={22} />}
-          sx={{ minHeight: 60, ml: { md: 3 } }}
+          sx={{ ...LESSER, ml: { md: 3 } }}
           title={t("Everybody one form easier (E)")}
         >
           {t("Easier for all")}
@@ -211,18 +233,12 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           disabled={!run.toClose}
           onClick={run.toClose}
           startIcon={<ChevronsRight size={22} />}
-          sx={{ minHeight: 60 }}
+          sx={LESSER}
           title={t("Over what is left, to what it ends with (C)")}
         >
           {t("To the close")}
         </Button>
-        <Button
-          variant="outlined"
-          onClick={run.stop}
-          startIcon={<Square size={20} />}
-          sx={{ minHeight: 60 }}
-          title={t("End the run here (S)")}
-        >
+        <Button variant="outlined" onClick={run.stop} startIcon={<Square size={20} />} sx={LESSER} title={t("End the run here (S)")}>
           {t("Stop")}
         </Button>
         <Typography variant="caption" sx={{ color: "text.secondary", ml: 2, maxWidth: 210, display: { xs: "none", lg: "block" } }}>

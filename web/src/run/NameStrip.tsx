@@ -88,7 +88,10 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
                 flex: "none",
               }}
             >
-              <Box component="span" sx={{ fontWeight: form ? 750 : 500 }}>
+              <Box
+                component="span"
+                sx={{ fontWeight: form ? 750 : 500, maxWidth: { xs: 150, md: "none" }, overflow: "hidden", textOverflow: "ellipsis" }}
+              >
                 {person.name}
               </Box>
               {theirs && (
