@@ -39,6 +39,7 @@ const PICTURES: Record<string, Picture> = {
       await page.getByRole("button", { name: "Ache" }).click();
       await page.getByRole("radio", { name: "Never at night" }).click();
     }
+    await page.evaluate(() => scrollTo(0, 0));
     await page.waitForTimeout(1500);
   },
   block: async (page, crew) => {

@@ -47,8 +47,8 @@ export function SymptomPart({ edited, today }: { edited: EditedRecord; today: st
     <Box
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.7fr) minmax(320px, 1fr)" },
-        columnGap: 4,
+        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1.7fr) minmax(340px, 1fr)" },
+        columnGap: 3,
         rowGap: 3,
       }}
     >
@@ -148,6 +148,7 @@ function SymptomFields({ symptom, today, onChange }: { symptom: Draft; today: st
           <Toggle key={kind} label={words.symptomKind(kind)} pressed={symptom.kind === kind} onChange={() => set("kind", kind)} />
         ))}
       </Box>
+      <Typography sx={{ color: "text.secondary", mb: -1.25 }}>{t("0 = nothing, 10 = the worst they can imagine")}</Typography>
       <ZeroToTen
         label={t("How much")}
         nameOf={(level) => t("{{level}} of 10", { level })}
@@ -170,7 +171,7 @@ function SymptomFields({ symptom, today, onChange }: { symptom: Draft; today: st
           value={symptom.since ?? ""}
           onChange={(event) => set("since", event.target.value || null)}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-          sx={{ width: 180 }}
+          sx={{ width: 170, flex: "none" }}
         />
         <TextField select label={t("Place")} value={symptom.region} onChange={(event) => set("region", event.target.value as Region)}>
           {REGIONS.map((region) => (

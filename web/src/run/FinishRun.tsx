@@ -127,12 +127,15 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
     <Box sx={{ maxWidth: 1180, mx: "auto", px: { xs: 2, md: 4 }, pt: 3, pb: 12 }}>
       <PageTitle
         title={t("How hard was it?")}
-        lead={t("{{name}} · {{done}} of {{items}} items done · {{time}} of work. Tap a name that was not here.", {
-          name: run.session.name,
-          done,
-          items: items.length,
-          time: durationText(items.reduce((sum, item) => sum + item.doneSec, 0)),
-        })}
+        lead={t(
+          "{{name}} · {{done}} of {{items}} items done · {{time}} of work. 0 is no effort, 10 the most one can do. Tap a name that was not here.",
+          {
+            name: run.session.name,
+            done,
+            items: items.length,
+            time: durationText(items.reduce((sum, item) => sum + item.doneSec, 0)),
+          },
+        )}
       />
       {present.length > 1 && (
         <Box
