@@ -2,7 +2,7 @@
  * A day with forty people, in an empty practice: a messy list, main hands, a check on the phones before the round, one person measured, a
  * run led with phones and a camera, an alert answered, the report. What each step costs the trainer is counted.
  */
-import { mkdtempSync } from "node:fs";
+import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { chromium, expect, test, type Browser, type BrowserContext, type Page } from "@playwright/test";
@@ -30,12 +30,15 @@ function messyRoster(): string {
 
 let practice: EmptyPractice;
 let browser: Browser;
+/** Holds what its camera sees. */
+const camera = mkdtempSync(path.join(tmpdir(), "kind-grip-camera-"));
 test.beforeAll(async () => {
   practice = await startEmptyPractice(PORT);
 });
 test.afterAll(async () => {
   await browser?.close();
   await practice?.stop();
+  rmSync(camera, { recursive: true, force: true });
 });
 
 interface Card {
@@ -93,10 +96,10 @@ async function answerOnPhone(page: Page, { yes = [], felt = false }: { yes?: rea
 test("forty people in a day: in, asked, measured, led, answered, told", async () => {
   test.setTimeout(300_000);
   const costs: Record<string, number> = {};
-  const video = path.join(mkdtempSync(path.join(tmpdir(), "kind-grip-camera-")), "card.y4m");
+  const video = path.join(camera, "card.y4m");
   writeCardVideo("nothing yet", video);
-  const camera = ["--use-fake-ui-for-media-stream", "--use-fake-device-for-media-stream", `--use-file-for-fake-video-capture=${video}`];
-  browser = await chromium.launch({ ...BROWSER, args: [...BROWSER.args!, ...camera] });
+  const fakeCamera = ["--use-fake-ui-for-media-stream", "--use-fake-device-for-media-stream", `--use-file-for-fake-video-capture=${video}`];
+  browser = await chromium.launch({ ...BROWSER, args: [...BROWSER.args!, ...fakeCamera] });
   const desk = await browser.newContext({ baseURL: practice.url, viewport: { width: 1280, height: 800 } });
   desk.setDefaultTimeout(25_000);
   const page = await desk.newPage();
