@@ -43,7 +43,7 @@ export function saidBy({ low, high }: { low: number | null; high: number | null 
 
 /** People who reported something by themselves: of all, and by place; null and left out for fewer than five of them, none included. */
 export const ReportedPeople = v.strictObject({
-  any: v.nullable(v.number()),
+  people: v.nullable(v.number()),
   regions: v.array(v.strictObject({ region: Region, people: v.number() })),
 });
 export type ReportedPeople = v.InferOutput<typeof ReportedPeople>;

@@ -26,7 +26,7 @@ describe("blocks of four weeks", () => {
       meanEffort: 2,
       morningsRaised: null,
       minutesGiven: 40,
-      reported: { any: null, regions: [] },
+      reported: { people: null, regions: [] },
       workStrain: null,
       morningsChange: null,
     });
@@ -57,9 +57,9 @@ describe("blocks of four weeks", () => {
       people(count).flatMap((personId) => [1, 2].map((at) => ({ personId, day: `2026-02-2${at}`, regions })));
     const reportedBy = (reported: ReportedSymptom[]) => blockFigures("2026-02-16", { days, mornings: [], reported }, []).figures.reported;
     expect(reportedBy(told(4, ["thumbBase"]))).toEqual(reportedBy([]));
-    expect(reportedBy(told(5, ["thumbBase"]))).toEqual({ any: 5, regions: [{ region: "thumbBase", people: 5 }] });
+    expect(reportedBy(told(5, ["thumbBase"]))).toEqual({ people: 5, regions: [{ region: "thumbBase", people: 5 }] });
     expect(reportedBy([...told(7, ["wristFlexors"]), ...told(4, ["thumbBase"])])).toEqual({
-      any: 7,
+      people: 7,
       regions: [{ region: "wristFlexors", people: 7 }],
     });
     const before = told(6, ["thumbBase"]).map((each) => ({ ...each, day: "2026-02-15" }));

@@ -140,9 +140,9 @@ function roundedSum(parts: readonly Part[], steps: readonly number[]): number {
 /** How many people reported something, and something of each place; fewer than five, none among them, are not told apart. */
 function peopleWhoReported(told: readonly ReportedSymptom[]): ReportedPeople {
   const count = (rows: readonly ReportedSymptom[]) => new Set(rows.map(({ personId }) => personId)).size;
-  const any = count(told);
+  const all = count(told);
   return {
-    any: any >= FEWEST_PEOPLE ? any : null,
+    people: all >= FEWEST_PEOPLE ? all : null,
     regions: REGIONS.map((region) => ({ region, people: count(told.filter(({ regions }) => regions.includes(region))) })).filter(
       ({ people }) => people >= FEWEST_PEOPLE,
     ),

@@ -22,8 +22,6 @@ const MEASURES: Readonly<Record<ChangeMeasure, string>> = {
   function: "Function test, points easier",
 };
 
-export const SAID = { more: "better", less: "worse", notYet: "cannot be told yet" } as const;
-
 export function reportTables(report: ReportEntry, words: Words): ReportTable[] {
   return [blocksTable(report), reportedTable(report, words), ...changeTables(report), ...firstAidTables(report, words)].filter(
     ({ rows }) => rows.length > 0,
@@ -65,7 +63,7 @@ function reportedTable({ blocks }: ReportEntry, words: Words): ReportTable {
     rows: blocks.flatMap(({ from, until, figures: { reported } }) =>
       reported
         ? [
-            [{ day: from }, { day: until }, "Anywhere", reportedText(reported.any)] as Cell[],
+            [{ day: from }, { day: until }, "Anywhere", reportedText(reported.people)] as Cell[],
             ...reported.regions.map(({ region, people }): Cell[] => [
               { day: from },
               { day: until },
@@ -79,16 +77,21 @@ function reportedTable({ blocks }: ReportEntry, words: Words): ReportTable {
 }
 
 /** None is not told from four. */
-const reportedText = (any: number | null): Cell => (any === null ? `fewer than ${FEWEST_PEOPLE}` : count(any));
+const reportedText = (people: number | null): Cell => (people === null ? `fewer than ${FEWEST_PEOPLE}` : count(people));
 
 function changeTables({ changes, blocks }: ReportEntry): ReportTable[] {
-  const rowOf = (name: string, { people, mean, low, high }: Omit<MeasuredChange, "measure">, as: "tenth" | "share"): Cell[] => [
+  const rowOf = (
+    name: string,
+    { people, mean, low, high }: Omit<MeasuredChange, "measure">,
+    as: "tenth" | "share",
+    good: "more" | "less" = "more",
+  ): Cell[] => [
     name,
     count(people),
     { number: mean, as },
     { number: low, as },
     { number: high, as },
-    low === null ? "" : SAID[saidBy({ low, high }, 0)],
+    low === null ? "" : verdict(saidBy({ low, high }, 0), good),
   ];
   const head = ["Measure", "People", "Mean change", "95 % from", "95 % to", "Said honestly"];
   const mornings = latestMornings(blocks.map(({ figures }) => figures));
@@ -101,18 +104,15 @@ function changeTables({ changes, blocks }: ReportEntry): ReportTable[] {
     {
       title: "Mornings above usual: the latest four weeks against the first",
       head,
-      // Fewer raised mornings are better.
-      rows: mornings
-        ? [rowOf("Share of mornings, fewer is better", mornings, "share").map((cell, i) => (i === 5 ? turned(mornings) : cell))]
-        : [],
+      rows: mornings ? [rowOf("Share of mornings, fewer is better", mornings, "share", "less")] : [],
     },
   ];
 }
 
-const turned = ({ low, high }: { low: number | null; high: number | null }): Cell =>
-  SAID[({ more: "less", less: "more", notYet: "notYet" } as const)[saidBy({ low, high }, 0)]];
+const verdict = (said: ReturnType<typeof saidBy>, good: "more" | "less"): Cell =>
+  said === "notYet" ? "cannot be told yet" : said === good ? "better" : "worse";
 
-export function latestMornings(newestFirst: readonly CrewFigures[]): CrewFigures["morningsChange"] {
+function latestMornings(newestFirst: readonly CrewFigures[]): CrewFigures["morningsChange"] {
   return newestFirst.find(({ morningsChange }) => morningsChange !== null)?.morningsChange ?? null;
 }
 

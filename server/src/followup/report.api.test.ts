@@ -206,7 +206,7 @@ describe("what the program did", () => {
     for (const person of [0, 1, 2, 3, 4]) five.push(await tell(person, ["thumbBase"]));
     await told(five, inBlock());
     const [latest] = (await report()).blocks;
-    expect(latest!.figures.reported).toEqual({ any: 5, regions: [{ region: "thumbBase", people: 5 }] });
+    expect(latest!.figures.reported).toEqual({ people: 5, regions: [{ region: "thumbBase", people: 5 }] });
     expect(latest!.figures.minutesGiven).toBe(15);
   });
   it("the work's strain stands where it was described by the end of the block, and not where it was changed since", async () => {

@@ -73,6 +73,9 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
   return inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crew.id, transaction);
     const frozen = await stored(transaction);
+    const morningsOf = (start: string) => raisedMornings(db, crew.id, start, addDays(start, BLOCK_DAYS - 1), transaction);
+    const firstStart = wanted[0]!;
+    const firstMornings = await morningsOf(firstStart);
     for (const blockStart of wanted) {
       if (frozen.some((block) => block.blockStart === blockStart)) continue;
       const until = addDays(blockStart, BLOCK_DAYS - 1);
@@ -81,14 +84,12 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
         raw: true,
         transaction,
       })) as unknown as PersonDayRow[];
-      const morningsOf = (start: string) => raisedMornings(db, crew.id, start, addDays(start, BLOCK_DAYS - 1), transaction);
-      const [firstStart] = [...frozen.map((block) => block.blockStart), blockStart].sort();
       const worked = blockFigures(
         blockStart,
         {
           days,
-          mornings: await morningsOf(blockStart),
-          firstMornings: firstStart === blockStart ? [] : await morningsOf(firstStart!),
+          mornings: blockStart === firstStart ? firstMornings : await morningsOf(blockStart),
+          firstMornings: blockStart === firstStart ? [] : firstMornings,
           reported: await reportedBetween(db, crew, blockStart, until, transaction),
           workStrain: await strainBy(db, crew, until, transaction),
         },

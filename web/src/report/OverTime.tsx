@@ -145,7 +145,7 @@ function rowsOf(words: Words): Row[] {
     { name: t("Mornings above usual"), ...figure("morningsRaised", (value) => `${Math.round(value * 100)}\u00a0%`), warm: true },
     {
       name: t("People who told of a symptom"),
-      value: ({ figures }) => figures?.reported?.any ?? null,
+      value: ({ figures }) => figures?.reported?.people ?? null,
       text: ({ figures }) => (figures?.reported ? reportedText(figures.reported, words) : "–"),
       warm: true,
     },
@@ -158,9 +158,9 @@ function rowsOf(words: Words): Row[] {
   ];
 }
 
-function reportedText({ any, regions }: NonNullable<CrewFigures["reported"]>, words: Words): string {
-  if (any === null) return t("fewer than {{fewestPeople}}", { fewestPeople: FEWEST_PEOPLE });
-  return [String(any), ...regions.map(({ region, people }) => `${words.label("place", region)}: ${people}`)].join("\n");
+function reportedText({ people: all, regions }: NonNullable<CrewFigures["reported"]>, words: Words): string {
+  if (all === null) return t("fewer than {{fewestPeople}}", { fewestPeople: FEWEST_PEOPLE });
+  return [String(all), ...regions.map(({ region, people }) => `${words.label("place", region)}: ${people}`)].join("\n");
 }
 
 function casesText({ cases, byRegion }: FirstAidBlock, words: Words): string {

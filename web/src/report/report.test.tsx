@@ -116,12 +116,12 @@ describe("what the program did", () => {
   const first = {
     from: "2026-01-05",
     until: "2026-02-01",
-    figures: { ...figures, minutesGiven: 800, workStrain: 20.1, reported: { any: null, regions: [] } },
+    figures: { ...figures, minutesGiven: 800, workStrain: 20.1, reported: { people: null, regions: [] } },
   };
   const second = {
     from: "2026-02-02",
     until: "2026-03-01",
-    figures: { ...figures, minutesGiven: 1400, reported: { any: 7, regions: [{ region: "thumbBase" as const, people: 5 }] } },
+    figures: { ...figures, minutesGiven: 1400, reported: { people: 7, regions: [{ region: "thumbBase" as const, people: 5 }] } },
   };
   const before = {
     from: "2025-12-08",

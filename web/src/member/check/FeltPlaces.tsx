@@ -11,6 +11,7 @@ import { useWords } from "../../base/library";
 import { HandMapPicture } from "../../figure/HandMapPicture";
 import { Choice } from "../../parts/Choice";
 import { SideMark } from "../../parts/SideMark";
+import { StepTitle } from "./StepTitle";
 import { PlaceAnswers, type PlaceDraft } from "./PlaceAnswers";
 
 interface FeltPlacesProps {
@@ -52,9 +53,7 @@ export function FeltPlaces({ symptoms, onChange, onDone }: FeltPlacesProps) {
     );
   return (
     <>
-      <Typography variant="h2" sx={{ fontSize: "1.4rem", lineHeight: 1.25, mb: 1.5 }}>
-        {words.member("checkWhere")}
-      </Typography>
+      <StepTitle>{words.member("checkWhere")}</StepTitle>
       <Choice<MapView>
         label={words.member("checkWhere")}
         value={view}

@@ -2,6 +2,7 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
 import type { Handedness } from "@kind-grip/core/units";
 import { useWords } from "../../base/library";
+import { StepTitle } from "./StepTitle";
 
 interface MainHandProps {
   value: Handedness | null | undefined;
@@ -18,9 +19,7 @@ export function MainHand({ value, onAnswer }: MainHandProps) {
   ];
   return (
     <Box component="section" aria-label={words.member("checkHand")}>
-      <Typography variant="h2" sx={{ fontSize: "1.6rem" }}>
-        {words.member("checkHand")}
-      </Typography>
+      <StepTitle>{words.member("checkHand")}</StepTitle>
       <Typography sx={{ color: "text.secondary", mt: 0.5, mb: 2.5 }}>{words.member("checkHandNote")}</Typography>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1.5 }}>
         {options.map(([hand, label]) => (

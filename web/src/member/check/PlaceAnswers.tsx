@@ -5,6 +5,7 @@ import { useWords } from "../../base/library";
 import { Choice } from "../../parts/Choice";
 import { Toggle } from "../../parts/Toggle";
 import { ZeroToTen } from "../../parts/ZeroToTen";
+import { StepTitle } from "./StepTitle";
 
 /** What was tapped and is still being asked. */
 export type PlaceDraft = Omit<Symptom, "kind" | "level" | "nights"> & Partial<Pick<Symptom, "kind" | "level" | "nights">>;
@@ -22,7 +23,7 @@ export function PlaceAnswers({ name, draft, onChange, onKeep, onNothing }: Place
   const { kind, level, nights } = draft;
   return (
     <Box component="section" aria-label={name} sx={{ display: "grid", gap: 2 }}>
-      <Typography variant="h2">{name}</Typography>
+      <StepTitle>{name}</StepTitle>
       <Box>
         <Typography sx={{ fontWeight: 700, mb: 0.5 }}>{words.member("checkWhat")}</Typography>
         <Box role="group" aria-label={words.member("checkWhat")} sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 1 }}>

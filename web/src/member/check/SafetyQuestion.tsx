@@ -2,6 +2,7 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
 import { consequenceOf, type QuestionId } from "@kind-grip/core/safety";
 import { useWords } from "../../base/library";
+import { StepTitle } from "./StepTitle";
 
 interface SafetyQuestionProps {
   id: QuestionId;
@@ -14,9 +15,7 @@ export function SafetyQuestion({ id, value, onAnswer }: SafetyQuestionProps) {
   const consequence = consequenceOf(id);
   return (
     <Box component="section" aria-label={words.safety(id).ask}>
-      <Typography variant="h2" sx={{ fontSize: "1.6rem", lineHeight: 1.3, minHeight: "6.6em" }}>
-        {words.safety(id).ask}
-      </Typography>
+      <StepTitle tall>{words.safety(id).ask}</StepTitle>
       {value === true && consequence.kind === "stop" && consequence.emergency && (
         <Typography role="alert" sx={{ color: "error.main", fontWeight: 800, fontSize: "1.25rem", mb: 2 }}>
           {words.member("emergency")}

@@ -14,6 +14,7 @@ import { checkFrom, HAND_STEP, PLACES_STEP, SUMMARY_STEP, type CheckDraft } from
 import { FeltPlaces } from "./FeltPlaces";
 import { MainHand } from "./MainHand";
 import { SafetyQuestion } from "./SafetyQuestion";
+import { StepTitle } from "./StepTitle";
 import { useCheckDraft } from "./use-check-draft";
 
 export default function SelfCheckPage() {
@@ -130,9 +131,7 @@ function Summary({ draft, trainer, onSend, onChange }: SummaryProps) {
         : words.label("side", handedness);
   return (
     <>
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        {words.member("checkReady")}
-      </Typography>
+      <StepTitle>{words.member("checkReady")}</StepTitle>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, mb: 2.5 }}>
         {yes.length === 0
           ? row("none", words.member("checkNoYes"), 0)

@@ -109,6 +109,19 @@ it("a call in between loses nothing: it goes on at the question it was at", asyn
   expect(screen.getByRole("button", { name: "Yes" })).toHaveAttribute("aria-pressed", "true");
 });
 
+it("goes by keyboard: each question takes over where the last was answered", async () => {
+  const { user } = await open();
+  await begin(user);
+  for (let i = 0; i < 3; i++) {
+    await screen.findByText(`${i + 1} of 18`);
+    expect(screen.getAllByRole("heading", { level: 2 })[0]).toHaveFocus();
+    await user.tab();
+    expect(screen.getByRole("button", { name: "No" })).toHaveFocus();
+    await user.keyboard("{Enter}");
+  }
+  expect(await screen.findByText("4 of 18")).toBeInTheDocument();
+});
+
 it("a place is kept when what, how much and at night are answered, and can be changed and taken back", async () => {
   const { user } = await open();
   await begin(user);
