@@ -1,5 +1,5 @@
 /** Where something is felt: a tap on the picture, then what it is, how much, and whether it wakes; nothing is kept before that is answered. */
-import { Box, Button, IconButton, Typography } from "@mui/material";
+import { Box, Button, IconButton } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { MAP_VIEWS, type MapView } from "@kind-grip/core/figure";
