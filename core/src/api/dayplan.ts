@@ -1,6 +1,6 @@
 /** Weeks, Today, calendars to subscribe to. */
 import * as v from "valibot";
-import { Placement, WeekPlan } from "../dayplan";
+import { Placement, StandingPlan, WeekPlan } from "../dayplan";
 import { Region } from "../library";
 import { DecisionKind } from "../response";
 import { AlertAnswer, AlertCause, AlertKind } from "../safety";
@@ -11,13 +11,24 @@ import { Version } from "./shapes";
 export const WeekPlanEntry = v.strictObject({
   crewId: Id,
   weekStart: IsoDate,
+  /** Grows with the week and with the crew's standing plan. */
   version: Version,
+  standing: StandingPlan,
+  /** Placed once in this week. */
   placements: v.array(Placement),
-  /** The last two days before and the first two after, for spacing across the week's edge. Not edited here. */
+  /** Of series, led or from before they changed: they stand instead of what their series would come to. From a week before to nine weeks after. */
+  kept: v.array(Placement),
+  /** Placed once from two days before the week to nine weeks after it, for spacing across its edges and a look ahead. Not edited here. */
   neighbours: v.array(Placement),
 });
 export type WeekPlanEntry = v.InferOutput<typeof WeekPlanEntry>;
-export const ChangedWeek = v.strictObject({ version: Version, placements: WeekPlan.entries.placements });
+/** Without a standing plan that one stays as it is. */
+export const ChangedWeek = v.strictObject({
+  version: Version,
+  placements: WeekPlan.entries.placements,
+  standing: v.optional(v.nullable(StandingPlan)),
+});
+export type ChangedWeek = v.InferOutput<typeof ChangedWeek>;
 
 export const TodayEntry = v.strictObject({
   placementId: Id,

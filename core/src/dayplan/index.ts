@@ -1,6 +1,30 @@
 /** Day plans: shift patterns on real calendars, sessions placed on them, and what clashes. */
 export { clashesOf, type Clash, type ClashKind, type Placed } from "./clashes";
-export { GRID_MIN, WEEK_DOCUMENT, Placement, WeekPlan, onGrid } from "./placement";
+export { GRID_MIN, WEEK_DOCUMENT, Placement, WeekPlan, onGrid, type WeekDraft } from "./placement";
+export { NOTHING_STANDING, STANDING_DOCUMENT, Series, StandingPlan, type PlanGroup, type SeriesDays, type SeriesPlace } from "./standing";
+export { cycleDayOf, laidById, laidId, layPlan, momentIn, placeIn, weekdayOf, type CrewCalendar, type LaidPlacement } from "./lay";
+export {
+  changedFrom,
+  copiedWeek,
+  dayInstead,
+  groupNamed,
+  inGroup,
+  lasting,
+  likeTheOthers,
+  movedEvery,
+  movedOnce,
+  onlyOn,
+  patternFrom,
+  placedEvery,
+  placedOnce,
+  takenOutEvery,
+  takenOutOnce,
+  withGroup,
+  withoutGroup,
+  type WeekPlanned,
+} from "./plan-edit";
+export { seriesOf } from "./series-of";
+export { brokenDays, brokenSeries, withoutAGroup, type BrokenDay, type BrokenSeries } from "./broken";
 export { SPACING } from "./rules";
 export { hasRoomFor } from "./day-room";
 export { suggestStart } from "./suggest";

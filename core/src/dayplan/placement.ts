@@ -1,6 +1,7 @@
 /** A session placed at a moment, in the plan of one crew's week. */
 import * as v from "valibot";
 import { documentFormat } from "../document";
+import { StandingPlan } from "./standing";
 import { Id, IsoDate, IsoInstant, NonEmptyText } from "../units";
 
 export const Placement = v.strictObject({
@@ -22,8 +23,21 @@ export const WeekPlan = v.strictObject({
 });
 export type WeekPlan = v.InferOutput<typeof WeekPlan>;
 
-/** As it is stored, and as a draft. */
-export const WEEK_DOCUMENT = documentFormat<Placement[]>({ name: "week", format: 1, steps: [], schema: WeekPlan.entries.placements });
+/** A week as it is edited. */
+const WeekDraft = v.strictObject({
+  placements: WeekPlan.entries.placements,
+  /** Null in a draft from before there were series: as it is stored. */
+  standing: v.nullable(StandingPlan),
+});
+export type WeekDraft = v.InferOutput<typeof WeekDraft>;
+
+/** As a draft: first the placements alone, then the standing plan with them. */
+export const WEEK_DOCUMENT = documentFormat<WeekDraft>({
+  name: "week",
+  format: 2,
+  steps: [(placements) => ({ placements, standing: null })],
+  schema: WeekDraft,
+});
 
 /** Placements start on a 5-minute grid. */
 export const GRID_MIN = 5;

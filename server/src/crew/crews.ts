@@ -1,9 +1,12 @@
 /** Crews of a trainer. Whoever is not their trainer is told they do not exist. */
 import type { CrewListEntry } from "@kind-grip/core/api";
 import type { Crew } from "@kind-grip/core/crew";
+import { isEqual } from "es-toolkit";
 import { Op, QueryTypes, type FindOptions, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
+import { inTransaction } from "../db/transaction";
+import { keepPast } from "../dayplan/standing";
 import type { CrewRow } from "./tables";
 import { notFound, Problem, stale } from "../http/problem";
 
@@ -111,11 +114,24 @@ export async function createCrew(db: Db, caller: Caller, id: string, { name, ...
   return crewAnswer((await crew.reload()).get({ plain: true }));
 }
 
-export async function changeCrew(db: Db, caller: Caller, id: string, version: number, { name, ...detail }: Crew): Promise<CrewEntry> {
-  await crewOf(db, caller, id);
-  const [changed] = await db.models.Crew.update({ name, detail, version: version + 1 }, { where: { id, version } });
+/** Where its shifts change, what was planned up to then stays what it was. */
+export async function changeCrew(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  id: string,
+  version: number,
+  { name, ...detail }: Crew,
+): Promise<CrewEntry> {
+  const before = await crewOf(db, caller, id);
+  const shiftsOf = ({ shiftPattern, timeZone }: Omit<Crew, "name">) => ({ shiftPattern, timeZone });
+  const changed = await inTransaction(db, async (transaction) => {
+    const [rows] = await db.models.Crew.update({ name, detail, version: version + 1 }, { where: { id, version }, transaction });
+    if (rows > 0 && !isEqual(shiftsOf(before.detail), shiftsOf(detail))) await keepPast(db, before, at, transaction);
+    return rows > 0;
+  });
   const now = crewAnswer(await crewOf(db, caller, id));
-  if (changed === 0) throw stale(now);
+  if (!changed) throw stale(now);
   return now;
 }
 

@@ -30,6 +30,7 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       clearances: await all(models.Clearance),
       programs: await all(models.Program),
       placements: await all(models.Placement),
+      standingPlan: (await all(models.StandingPlan))[0] ?? null,
       runs,
       runItems: await all(models.RunItem, { runId }),
       runPeople: await all(models.RunPerson, { runId }),

@@ -67,7 +67,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: CrewEntry,
     params: CrewParams,
     body: ChangedCrew,
-    handle: ({ caller, params, body }) => changeCrew(db, caller, params.crewId, body.version, body.crew),
+    handle: async ({ caller, params, body }) => changeCrew(db, caller, await now(caller), params.crewId, body.version, body.crew),
   });
   routes.add({
     id: "removeCrew",

@@ -24,7 +24,7 @@ import { practiceLibrary } from "../library/practice-library";
 import { hashOf } from "../member/access";
 import { participationsIn } from "../safety/participations";
 import { calendarOf } from "./calendar";
-import { placementsBetween } from "./plans";
+import { placementsBetween } from "./standing";
 
 /** How far back and ahead a calendar reaches, days. */
 const CALENDAR_DAYS = { back: 14, ahead: 84 };
@@ -150,7 +150,7 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
   const day = at.toISOString().slice(0, 10);
   const [library, rows, participations, programs, people, presences, customs] = await Promise.all([
     practiceLibrary(db, practiceId),
-    placementsBetween(db, [crew.id], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
+    placementsBetween(db, [crew], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),

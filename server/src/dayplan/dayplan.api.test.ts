@@ -22,7 +22,7 @@ afterAll(() => test.close());
 async function saveWeekPlanOn({ db }: TestApp, crewId: string, week: string, placements: Placement[]): Promise<number> {
   const crew = await db.models.Crew.findByPk(crewId, { rejectOnEmpty: true });
   const caller = { role: "trainer", accountId: crew.get().trainerId, practiceId: "" } as Caller;
-  return (await saveWeekPlan(db, caller, new Date(), crewId, week, 0, placements)).version;
+  return (await saveWeekPlan(db, caller, new Date(), crewId, week, { version: 0, placements })).version;
 }
 
 const WEEK = "2026-03-23";

@@ -52,7 +52,6 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
     answer: WeekPlanEntry,
     params: WeekParams,
     body: ChangedWeek,
-    handle: async ({ caller, params, body }) =>
-      saveWeekPlan(db, caller, await now(caller), params.crewId, params.weekStart, body.version, body.placements),
+    handle: async ({ caller, params, body }) => saveWeekPlan(db, caller, await now(caller), params.crewId, params.weekStart, body),
   });
 }

@@ -1,6 +1,8 @@
 /** Weeks, placed sessions, calendars to subscribe to, as they are stored. */
+import { STANDING_DOCUMENT, type StandingPlan } from "@kind-grip/core/dayplan";
 import type { Sequelize } from "sequelize";
 import { day, dayPart, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
+import { storedDocument } from "../db/stored-document";
 
 export interface WeekPlanRow {
   crewId: string;
@@ -22,6 +24,16 @@ export interface PlacementRow {
   changedAt?: Date | null;
   /** When whoever led it came to its end, before the run is kept: phones ask how hard it was from then on. */
   ledUntil?: Date | null;
+  /** The series it is kept of, once it was led or is past; null for one that was placed once. */
+  seriesId?: string | null;
+}
+
+/** A crew's groups and series. */
+export interface StandingPlanRow {
+  crewId: string;
+  version: number;
+  changedAt: Date;
+  document: StandingPlan;
 }
 
 export interface CalendarLinkRow {
@@ -53,7 +65,14 @@ export function defineDayplanTables(sequelize: Sequelize) {
       groupName: text,
       changedAt: moment,
       ledUntil: moment,
+      seriesId: uuid,
     }) as Table<PlacementRow>,
+    StandingPlan: sequelize.define("standing_plans", {
+      crewId: { ...id },
+      version: whole,
+      changedAt: moment,
+      ...storedDocument(STANDING_DOCUMENT, "document"),
+    }) as Table<StandingPlanRow>,
     CalendarLink: sequelize.define("calendar_links", {
       id: { ...id },
       crewId: uuid,

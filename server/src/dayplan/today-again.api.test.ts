@@ -2,7 +2,7 @@
 import type { Today } from "@kind-grip/core/api";
 import { v7 as uuid } from "uuid";
 import { practiceClock } from "../context";
-import { makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
+import { makeWorld, samplePeople, sampleRun, seriesFor, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { workOutToday } from "./today";
 
@@ -55,6 +55,14 @@ it.each<[string, () => Promise<{ status: number }>]>([
   [
     "somebody new",
     () => trainer.send("post", `${crew()}/people`, { people: samplePeople(1, { badge: null, name: "Newly here" } as never) }),
+  ],
+  [
+    "a series",
+    () =>
+      change(`${crew()}/plan/${monday()}`, 1, {
+        placements: [],
+        standing: { groups: [], series: [seriesFor(world, { fromDate: day() })] },
+      }),
   ],
   [
     "another program",

@@ -24,6 +24,7 @@ const TABLES: readonly { from: string; columns: readonly string[] }[] = [
     from: "placements t WHERE t.crewId IN (:crewIds) AND t.startsAt BETWEEN :from AND :until",
     columns: ["id", "programId", "sessionId", "startsAt", "people", "groupName"],
   },
+  { from: "standing_plans t WHERE t.crewId IN (:crewIds)", columns: ["crewId", "version"] },
   { from: "runs t WHERE t.crewId IN (:crewIds) AND t.startedAt BETWEEN :from AND :until", columns: ["id"] },
   {
     from: "runs r JOIN run_people t ON t.runId = r.id WHERE r.crewId IN (:crewIds) AND t.clash IS NOT NULL AND t.clashAnswer IS NULL",

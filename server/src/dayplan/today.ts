@@ -17,7 +17,7 @@ import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import { participationsOf } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";
-import { placementsBetween } from "./plans";
+import { placementsBetween } from "./standing";
 
 /** Every placement of the crews' working day, and of the night shift from yesterday that is still on. */
 export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<Today> {
@@ -27,7 +27,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
   // Everything that needs to know the crews only, at once: each wait is a round trip to the database.
   const [crews, rows, participations, people, needs] = await Promise.all([
     withCounts(db, caller, rowsOfCrews),
-    placementsBetween(db, crewIds, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000)),
+    placementsBetween(db, rowsOfCrews, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000)),
     participationsOf(db, places, now),
     // Plain rows: a thousand of them as models would cost more than everything else here.
     db.models.Person.findAll({
@@ -43,7 +43,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
       where: { placementId: { [Op.in]: rows.map((row) => row.id) }, crewId: { [Op.in]: crewIds }, alone: false },
-      attributes: ["id", "placementId"],
+      attributes: ["id", "placementId", "crewId"],
     }),
   ]);
   const sessions = new Map(
@@ -56,7 +56,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
   );
   const peopleOf = grouped(people, ({ crewId }) => crewId);
   const dates = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
-  const ranBy = new Map(runs.map((run) => [run.get().placementId, run.get().id]));
+  const ranBy = new Map(runs.map((run) => [`${run.get().crewId} ${run.get().placementId}`, run.get().id]));
   const entries = rows.flatMap((row): TodayEntry[] => {
     const crew = crews.find((each) => each.id === row.crewId)!;
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
@@ -92,7 +92,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
         groupPeople: row.people ?? null,
         totalSec,
         people: here.length,
-        runId: ranBy.get(row.id) ?? null,
+        runId: ranBy.get(`${crew.id} ${row.id}`) ?? null,
       },
     ];
   });

@@ -5,7 +5,7 @@
  */
 import { RECORD_DOCUMENT } from "@kind-grip/core/baseline";
 import { CREW_DETAIL } from "@kind-grip/core/crew";
-import { WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
+import { STANDING_DOCUMENT, WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
 import type { DocumentFormat } from "@kind-grip/core/document";
 import { FIRST_AID_DOCUMENT } from "@kind-grip/core/followup";
 import { MOVEMENT_DOCUMENT } from "@kind-grip/core/library";
@@ -18,6 +18,7 @@ import { toJsonSchema } from "@valibot/to-json-schema";
 const DOCUMENTS: readonly DocumentFormat<never>[] = [
   PROGRAM_DOCUMENT,
   WEEK_DOCUMENT,
+  STANDING_DOCUMENT,
   SESSION_DOCUMENT,
   MOVEMENT_DOCUMENT,
   WORK_DOCUMENT,

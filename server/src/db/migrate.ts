@@ -23,6 +23,7 @@ import { languages } from "./migrations/0020-languages";
 import { notes } from "./migrations/0021-notes";
 import { ownAnswers } from "./migrations/0022-own-answers";
 import { firstAid } from "./migrations/0023-first-aid";
+import { standingPlans } from "./migrations/0024-standing-plans";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -50,6 +51,7 @@ const MIGRATIONS = {
   "0021-notes": notes,
   "0022-own-answers": ownAnswers,
   "0023-first-aid": firstAid,
+  "0024-standing-plans": standingPlans,
 };
 
 /** Runs what has not run yet; returns the names. */

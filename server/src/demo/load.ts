@@ -13,6 +13,7 @@ import { hashPassword } from "../auth/password";
 import type { Caller } from "../auth/caller";
 import { PERSON_DAY_SUMS, personDays } from "../run/person-days";
 import type { Db } from "../db/connection";
+import { placement } from "../dayplan/standing";
 import type { PlacementRow } from "../dayplan/tables";
 import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
@@ -22,6 +23,7 @@ import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from 
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+import { goingOn } from "./standing";
 import { demoWork } from "./work";
 
 /** A Thursday, twenty minutes before the slate crew's shift; the clocks change on the Sunday after. */
@@ -197,7 +199,13 @@ async function seedHistory(
     for (const shift of shiftsFrom(demo.crew.shiftPattern, TIME_ZONE, weekStart, 7))
       placements.push(...placeOn(random, crew, sessions, shift, weekStart));
   }
-  await db.models.Placement.bulkCreate(placements, { transaction });
+  const past = placements.filter(({ startsAt }) => startsAt < DEMO_NOW);
+  await db.models.Placement.bulkCreate(past, { transaction });
+  const calendar = { shiftPattern: demo.crew.shiftPattern, timeZone: TIME_ZONE };
+  const slotOf = (id: string) => program.sessions.filter(isShiftSession).find((session) => session.id === id)?.slot ?? null;
+  const seriesIds = seededRandom(SEED + 2000 + crew.people.length);
+  const document = goingOn(placements.map(placement), calendar, DEMO_NOW, slotOf, () => seriesIds.id());
+  await db.models.StandingPlan.create({ crewId: crew.id, version: 1, changedAt: DEMO_NOW, document }, { transaction });
 
   const habits = new Map(
     crew.people.map((person) => [person.id, { attends: 0.78 + random.next() * 0.2, effort: 1.4 + random.next() * 1.8 }]),
@@ -205,10 +213,10 @@ async function seedHistory(
   const runs: RunRow[] = [];
   const runPeople: RunPersonRow[] = [];
   const runItems: RunItemRow[] = [];
-  for (const placement of placements) {
-    if (placement.startsAt >= DEMO_NOW || random.chance(0.08)) continue;
-    const session = program.sessions.filter(isShiftSession).find((each) => each.id === placement.sessionId)!;
-    const run = seedRun(random, ledBy, crew, placement, session, habits, demo.key);
+  for (const each of past) {
+    if (random.chance(0.08)) continue;
+    const session = program.sessions.filter(isShiftSession).find(({ id }) => id === each.sessionId)!;
+    const run = seedRun(random, ledBy, crew, each, session, habits, demo.key);
     runs.push(run.run);
     runPeople.push(...run.people);
     runItems.push(...run.items);

@@ -13,7 +13,7 @@ import { askedRound } from "../baseline/self-checks";
 import { askedOf } from "../run/own-answers";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import { placementsBetween } from "../dayplan/plans";
+import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
 import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
@@ -50,7 +50,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     selfCheck,
     asked,
   ] = await Promise.all([
-    placementsBetween(db, [crew.id], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
+    placementsBetween(db, [crew], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
     presencesIn(db, crew.id, today, { personId }),
     participationsIn(db, { id: crew.id, timeZone }, at),

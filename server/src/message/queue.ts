@@ -8,6 +8,7 @@ import type { Session } from "@kind-grip/core/session";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
+import { placementById } from "../dayplan/standing";
 import type { Db } from "../db/connection";
 import type { PersonRow } from "../crew/tables";
 import { customsOf } from "../practice/customs";
@@ -38,7 +39,7 @@ export async function remind(
   placementId: string,
 ): Promise<{ queued: number; people: number }> {
   const crew = await crewOf(db, caller, crewId);
-  const placement = (await db.models.Placement.findOne({ where: { id: placementId, crewId } }))?.get();
+  const placement = await placementById(db, crew, placementId);
   const session = placement && (await sessionOf(db, placement));
   if (!placement || !session) throw notFound("placed session");
   const { timeZone, place } = crew.detail;
@@ -89,10 +90,10 @@ export async function remind(
 /** Whether a reminder is still one as it is sent: the session is in the plan, and the person may do some of it. */
 export async function isStillDue(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<boolean> {
   if (placementId === null) return true;
-  const placement = (await db.models.Placement.findByPk(placementId))?.get();
-  const session = placement && (await sessionOf(db, placement));
   const crew = (await db.models.Crew.findByPk(crewId))?.get();
-  if (!session || !crew || !isMeantFor(placement, personId)) return false;
+  const placement = crew && (await placementById(db, crew, placementId));
+  const session = placement && (await sessionOf(db, placement));
+  if (!session || !isMeantFor(placement, personId)) return false;
   const { timeZone } = crew.detail;
   const [library, participations] = await Promise.all([
     practiceLibrary(db, practiceId),

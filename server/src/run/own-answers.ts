@@ -9,6 +9,7 @@ import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { keepPlacement } from "../dayplan/standing";
 import { inTransaction } from "../db/transaction";
 import { notFound, Problem } from "../http/problem";
 import { hashOf } from "../member/access";
@@ -95,7 +96,8 @@ async function answersOf({ models }: Db, crewId: string, placementId: string, tr
 
 /** Whoever leads it has come to its end: phones ask how hard it was. Said again it changes nothing; of a placement that is gone it is nothing. */
 export async function notePlacementEnded(db: Db, caller: Caller, at: Date, crewId: string, placementId: string): Promise<void> {
-  await crewOf(db, caller, crewId);
+  const crew = await crewOf(db, caller, crewId);
+  await keepPlacement(db, crew, placementId);
   await db.models.Placement.update({ ledUntil: at }, { where: { id: placementId, crewId, ledUntil: null } });
 }
 

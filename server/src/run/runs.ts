@@ -8,6 +8,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
+import { keepPlacement } from "../dayplan/standing";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, type FieldProblem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
@@ -33,9 +34,9 @@ export async function lastPresence(db: Db, caller: Caller, crewId: string): Prom
 }
 
 /** A placement of another crew would mark their session as led. One that was taken out of the plan meanwhile is nobody's. */
-async function refuseForeignPlacement({ models }: Db, crewId: string, placementId: string, transaction: Transaction): Promise<void> {
+async function refuseForeignPlacement({ models }: Db, crew: CrewRow, placementId: string, transaction: Transaction): Promise<void> {
   const placement = (await models.Placement.findByPk(placementId, { attributes: ["crewId"], transaction }))?.get();
-  if (placement && placement.crewId !== crewId) throw invalid([{ path: "placementId", message: "is not of this crew" }]);
+  if (placement && placement.crewId !== crew.id) throw invalid([{ path: "placementId", message: "is not of this crew" }]);
 }
 
 /** Marks that pause by themselves. What was reported at once while the run went on has done so already. */
@@ -74,7 +75,8 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
     if (run.programId && !(await db.models.Program.findOne({ where: { id: run.programId, crewId: run.crewId }, transaction })))
       throw invalid([{ path: "programId", message: "is not a program of this crew" }]);
 
-    if (run.placementId) await refuseForeignPlacement(db, run.crewId, run.placementId, transaction);
+    if (run.placementId) await refuseForeignPlacement(db, crew, run.placementId, transaction);
+    if (run.placementId && !run.alone) await keepPlacement(db, crew, run.placementId, transaction);
     const place = { id: crew.id, timeZone: crew.detail.timeZone };
     const library = await practiceLibrary(db, caller.practiceId, transaction);
     refuseHeldOut(library, run, await participationsIn(db, place, new Date(run.startedAt), transaction));

@@ -1,6 +1,7 @@
 /** Valid things to send. */
 import type { Crew, NewPerson } from "@kind-grip/core/crew";
 import { patternPreset } from "@kind-grip/core/calendar";
+import type { Series } from "@kind-grip/core/dayplan";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
@@ -71,6 +72,23 @@ export async function makeWorld(trainer: TestTrainer): Promise<SampleWorld> {
   await trainer.send("post", `/api/crews/${crewId}/people`, { people, answers });
   await trainer.send("post", `/api/crews/${crewId}/programs`, { id: programId, program });
   return { crewId, people, programId, program };
+}
+
+/** The warm-up at the start of every day shift, for everybody. */
+export function seriesFor({ programId, program }: SampleWorld, change: Partial<Series> = {}): Series {
+  return {
+    id: uuid(),
+    programId,
+    sessionId: program.sessions[0]!.id,
+    shift: "day",
+    at: { from: "start", min: 0 },
+    only: null,
+    groupId: null,
+    fromDate: "2026-03-02",
+    untilDate: null,
+    otherDays: [],
+    ...change,
+  };
 }
 
 export function sampleRun({ crewId, people, programId, program }: SampleWorld): RunRecord {

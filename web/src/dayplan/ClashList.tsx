@@ -4,6 +4,8 @@ import { DateTime } from "luxon";
 import { type Clash } from "@kind-grip/core/dayplan";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
+import { Mend } from "./AheadList";
+import type { Mends } from "./use-mends";
 
 /** The same finding on several days is said once. */
 function byText(clashes: Clash[], text: (clash: Clash) => string): [string, Clash[]][] {
@@ -18,12 +20,14 @@ export function ClashList({
   empty,
   onChoose,
   zone,
+  mends,
 }: {
   clashes: Clash[];
   text(clash: Clash): string;
   empty: boolean;
   onChoose(id: string): void;
   zone: string;
+  mends: Mends;
 }) {
   const stops = clashes.filter((clash) => clash.weight === "stop");
   const notes = clashes.filter((clash) => clash.weight === "note");
@@ -40,6 +44,7 @@ export function ClashList({
               {t("Show")}
             </Button>
           )}
+          <MendClash clash={alike[0]!} mends={mends} />
         </Box>
       ))}
     </Box>
@@ -54,7 +59,9 @@ export function ClashList({
           : t("{{count}} clashes", { count: stops.length, defaultValue_one: "{{count}} clash" })}
       </Typography>
       {empty && (
-        <Typography sx={{ color: "text.secondary" }}>{t("Press + on a day to place a session, then repeat it over the week.")}</Typography>
+        <Typography sx={{ color: "text.secondary" }}>
+          {t("Press + on a day to place a session: once it is on a kind of shift, it is on every one of them.")}
+        </Typography>
       )}
       {list(stops, "warm.main")}
       {!empty && notes.length > 0 && (
@@ -67,4 +74,9 @@ export function ClashList({
       )}
     </Box>
   );
+}
+
+function MendClash({ clash, mends }: { clash: Clash; mends: Mends }) {
+  const days = mends.of(clash);
+  return days ? <Mend onClick={() => mends.mend(days)}>{mends.text(days)}</Mend> : null;
 }

@@ -3,10 +3,10 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
 import { type Shift } from "@kind-grip/core/calendar";
-import type { Placement, RibbonPart, SessionRequest } from "@kind-grip/core/dayplan";
+import { placeIn, type Placement, type PlanGroup, type RibbonPart, type Series, type SessionRequest } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
-import { timeText } from "../base/dates";
+import { timeText, wholeDayText } from "../base/dates";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
@@ -28,17 +28,22 @@ interface PlanDayProps {
   shifts: readonly Shift[];
   sessions: readonly PlaceableSession[];
   people: readonly PersonEntry[];
+  /** Groups the crew keeps. */
+  groups: readonly PlanGroup[];
   parts: readonly RibbonPart[];
   now: number;
   today: string;
-  placedOn(date: string): Placement[];
+  placedOn(date: string): readonly Placement[];
   /** Placements of a day that were led already: they stay as they are. */
-  keptOn(date: string): Placement[];
+  keptOn(date: string): readonly Placement[];
   onUse(date: string, placements: Placement[]): void;
+  /** As the pattern of its kind of shift from that day on. */
+  onUseEvery(date: string, series: Series[], groups: PlanGroup[]): void;
   onClose(): void;
 }
 
-export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, today, placedOn, keptOn, onUse, onClose }: PlanDayProps) {
+export function PlanDayDialog(props: PlanDayProps) {
+  const { crew, shifts, sessions, people, groups: keptGroups, parts, now, today, placedOn, keptOn, onUse, onUseEvery, onClose } = props;
   const library = useLibrary();
   const [date, setDate] = useState((shifts.find((shift) => shift.date >= today) ?? shifts[0])!.date);
   const shift = shifts.find((each) => each.date === date)!;
@@ -53,6 +58,7 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
   const [leaders, setLeaders] = useState(1);
   const [count, setCount] = useState<number | null>(null);
   const [fromNow, setFromNow] = useState(true);
+  const [takesKept, setTakesKept] = useState(keptGroups.some((group) => group.people.length > 0));
   const [pinned, setPinned] = useState<ReadonlyMap<string, number>>(new Map());
 
   const joined = useJoinedCrews(now);
@@ -69,10 +75,31 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people, parts, kept };
     return dayOfGroups(
       library,
-      [{ day: own, mostOffJob, groupCount: count }, ...others.map((day) => ({ day, mostOffJob: day.crew.mostOffJob, groupCount: null }))],
+      [
+        { day: own, mostOffJob, groupCount: count, kept: takesKept ? keptGroups : null },
+        ...others.map((day) => ({ day, mostOffJob: day.crew.mostOffJob, groupCount: null })),
+      ],
       { breaks, leaders, notBeforeMs, pinned },
     );
-  }, [crew, shift, sessions, people, parts, kept, library, mostOffJob, count, others, breaks, leaders, notBeforeMs, pinned, left]);
+  }, [
+    crew,
+    shift,
+    sessions,
+    people,
+    parts,
+    kept,
+    library,
+    mostOffJob,
+    count,
+    others,
+    breaks,
+    leaders,
+    notBeforeMs,
+    pinned,
+    left,
+    takesKept,
+    keptGroups,
+  ]);
   const couldJoin = meeting(crewApi.useCrewsQuery().data ?? [], crew, shift);
   const { plan, stage, gap, saved, relaxations } = useDayPlanner(problem, withReach);
   const missing = problem.requests.filter(({ id }) => !plan.has(id));
@@ -101,6 +128,31 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
     });
   const use = async () => {
     if (await joined.store(placementsOf)) onUse(date, placementsOf(crew.id));
+  };
+  const useEvery = () => {
+    const own = placementsOf(crew.id);
+    const named = groups.filter(({ day, whole }) => day.crew.id === crew.id && !whole);
+    const known = (name: string) => (takesKept ? keptGroups.find((group) => group.name === name) : undefined);
+    const planGroups = named.map(({ name, people: inGroup }): PlanGroup => known(name) ?? { id: uuid(), name, people: inGroup });
+    onUseEvery(
+      date,
+      own.map((each): Series => {
+        const { session } = sessions.find((one) => one.session.id === each.sessionId)!;
+        return {
+          id: uuid(),
+          programId: each.programId,
+          sessionId: each.sessionId,
+          shift: shift.kind.id,
+          at: placeIn(shift, Date.parse(each.startsAt), session.slot, crew.timeZone),
+          only: null,
+          groupId: planGroups.find(({ name }) => name === each.groupName)?.id ?? null,
+          fromDate: date,
+          untilDate: null,
+          otherDays: [],
+        };
+      }),
+      planGroups,
+    );
   };
   const togglePin = (request: SessionRequest) => {
     const next = new Map(pinned);
@@ -164,16 +216,18 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
                 again();
               }}
             />
-            <Stepper
-              label={t("Groups")}
-              value={groups.filter(({ day }) => day.crew.id === crew.id).length}
-              min={1}
-              max={Math.max(1, people.length)}
-              onChange={(next) => {
-                setCount(next);
-                again();
-              }}
-            />
+            {!takesKept && (
+              <Stepper
+                label={t("Groups")}
+                value={groups.filter(({ day }) => day.crew.id === crew.id).length}
+                min={1}
+                max={Math.max(1, people.length)}
+                onChange={(next) => {
+                  setCount(next);
+                  again();
+                }}
+              />
+            )}
             <Stepper
               label={t("Off the job at once")}
               value={mostOffJob}
@@ -187,6 +241,18 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
             />
             <Stepper label={t("Leaders")} value={leaders} min={1} max={10} onChange={setLeaders} />
           </Box>
+          {keptGroups.length > 0 && (
+            <Box>
+              <Toggle
+                label={t("The crew's own groups")}
+                pressed={takesKept}
+                onChange={(on) => {
+                  setTakesKept(on);
+                  again();
+                }}
+              />
+            </Box>
+          )}
           {begun && (
             <Toggle label={t("Only from now, {{time}}", { time: timeText(now, crew.timeZone) })} pressed={fromNow} onChange={setFromNow} />
           )}
@@ -283,7 +349,16 @@ export function PlanDayDialog({ crew, shifts, sessions, people, parts, now, toda
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{t("Not now")}</Button>
-        <Button variant="contained" disabled={plan.size === 0 || joined.storing} onClick={() => void use()}>
+        {others.length === 0 && kept.length === 0 && (
+          <Button variant="contained" disabled={plan.size === 0} onClick={useEvery}>
+            {t("Use it for every {{shift}} shift from {{date}} on", { shift: shift.kind.name.toLowerCase(), date: wholeDayText(date) })}
+          </Button>
+        )}
+        <Button
+          variant={others.length === 0 && kept.length === 0 ? "outlined" : "contained"}
+          disabled={plan.size === 0 || joined.storing}
+          onClick={() => void use()}
+        >
           {t("Use it for {{shift}} {{date}}", { shift: weekday(shift), date: Number(date.slice(8)) })}
         </Button>
       </DialogActions>

@@ -1,30 +1,36 @@
-/** One day on the shift ribbon: breaks as gaps, sessions as pinned tabs, spacing as a tether between tabs. */
-import { Box, Button, IconButton, Menu, MenuItem, Typography } from "@mui/material";
+/** One day of the plan: its shift with the work on it, and under it a row for everybody and one for each group. */
+import { Box, Button, IconButton, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { DateTime } from "luxon";
-import { useRef, useState } from "react";
-import { type Shift } from "@kind-grip/core/calendar";
-import { type Clash, type Placed, type RibbonPart } from "@kind-grip/core/dayplan";
-import { durationText } from "@kind-grip/core/units";
+import { Fragment, useState } from "react";
+import type { Shift } from "@kind-grip/core/calendar";
+import type { Clash, LaidPlacement, Placed, RibbonPart } from "@kind-grip/core/dayplan";
+import { grouped } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { dateText, timeText } from "../base/dates";
-import { useWords } from "../base/library";
+import { Lane } from "./Lane";
 import type { PlaceableSession } from "./placed";
-import { Work, Pin, Tethers } from "./ShiftMarks";
+import { PlaceMenu } from "./PlaceMenu";
+import { Ribbon, RIBBON_HEIGHT } from "./Ribbon";
 
 interface ShiftRowProps {
   date: string;
   shift: Shift | undefined;
   /** What the hands do along the shift; the ribbon has one thickness while nobody has described it. */
   parts: readonly RibbonPart[];
-  placed: Placed[];
-  sessions: PlaceableSession[];
-  clashes: Clash[];
+  placed: readonly Placed[];
+  /** Of which series each is, for whom, and whether it stays as it is. */
+  laidById: ReadonlyMap<string, LaidPlacement>;
+  sessions: readonly PlaceableSession[];
+  clashes: readonly Clash[];
   chosenId: string | null;
   timeZone: string;
   /** Minutes the whole row shows, the same for every day so that lengths compare. */
   widestMin: number;
   now: number;
+  /** Whether what is placed is placed on every shift of its kind. */
+  every: boolean;
+  onEvery(every: boolean): void;
   onPlace(session: PlaceableSession, date: string): void;
   onMove(id: string, startMs: number): void;
   onChoose(id: string): void;
@@ -34,187 +40,52 @@ interface ShiftRowProps {
 const BEFORE_MIN = 75;
 const minute = 60_000;
 
-export function ShiftRow({
-  date,
-  shift,
-  parts,
-  placed,
-  sessions,
-  clashes,
-  chosenId,
-  timeZone,
-  widestMin,
-  now,
-  onPlace,
-  onMove,
-  onChoose,
-  onRemove,
-}: ShiftRowProps) {
-  const words = useWords();
+export function ShiftRow(props: ShiftRowProps) {
+  const { date, shift, parts, placed, laidById, sessions, clashes, chosenId, timeZone, widestMin, now } = props;
+  const { every, onEvery, onPlace, onMove, onChoose, onRemove } = props;
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
-  const strip = useRef<HTMLDivElement>(null);
   const day = DateTime.fromISO(date, { zone: timeZone });
   const fromMs = shift ? shift.startMs - BEFORE_MIN * minute : 0;
   const x = (ms: number) => ((ms - fromMs) / minute / widestMin) * 100;
   const isToday = shift !== undefined && now >= fromMs && now < shift.endMs + BEFORE_MIN * minute;
-
+  const lanes = lanesOf(placed, laidById);
   return (
     <Box
       component="section"
       aria-label={dateText(day, "cccc d LLLL")}
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr) 44px", sm: "104px minmax(0, 1fr) 44px" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr) 44px", sm: "112px minmax(0, 1fr) 44px" },
         columnGap: 1.5,
         borderTop: "2px solid",
         borderColor: "line",
         alignItems: "center",
-        minHeight: shift ? 104 : 40,
+        minHeight: shift ? 76 : 40,
+        py: 0.5,
       }}
     >
-      <Box>
-        <Typography sx={{ fontWeight: 700, lineHeight: 1.2, color: shift ? "text.primary" : "text.secondary" }}>
-          {dateText(day, "ccc d")}
-        </Typography>
-        {shift ? (
-          <Typography sx={{ fontSize: "0.9rem", color: "text.secondary", lineHeight: 1.25 }}>
-            {shift.kind.name}
-            <br />
-            {timeText(shift.startMs, timeZone)}–{timeText(shift.endMs, timeZone)}
-            {shift.clockChangeMin !== 0 && (
-              <Box component="span" sx={{ display: "block", color: "warm.dark", fontWeight: 650 }}>
-                {t("clock change, {{what}}{{clockChangeMin}} min", {
-                  what: shift.clockChangeMin > 0 ? "+" : "−",
-                  clockChangeMin: Math.abs(shift.clockChangeMin),
-                })}
-              </Box>
-            )}
-          </Typography>
-        ) : (
-          <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>{t("off")}</Typography>
-        )}
-      </Box>
+      <DayHead day={day} shift={shift} timeZone={timeZone} />
       {!shift && placed.length > 0 && (
         <Stranded placed={placed} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
       )}
       <Box
-        ref={strip}
         sx={{
           position: "relative",
-          height: shift ? 96 : 0,
+          height: shift ? RIBBON_HEIGHT : 0,
           gridColumn: { xs: "1 / -1", sm: "auto" },
           order: { xs: 1, sm: 0 },
           overflowX: { xs: "clip", md: "visible" },
         }}
       >
-        {shift && (
-          <>
-            <Work shift={shift} parts={parts} x={x} />
-            {shift.away.map((gap) => (
-              <Box
-                key={gap.startMs}
-                sx={{
-                  position: "absolute",
-                  left: `${x(gap.startMs)}%`,
-                  width: `${x(gap.endMs) - x(gap.startMs)}%`,
-                  top: 44,
-                  height: 26,
-                  bgcolor: "background.default",
-                  display: "grid",
-                  placeItems: "center",
-                  fontSize: "0.85rem",
-                  color: "text.secondary",
-                }}
-              >
-                {t("away")}
-              </Box>
-            ))}
-            {shift.breaks.map((pause) => (
-              <Box
-                key={pause.startMs}
-                aria-hidden
-                title={t("Break {{time}}–{{time2}}", { time: timeText(pause.startMs, timeZone), time2: timeText(pause.endMs, timeZone) })}
-                sx={{
-                  position: "absolute",
-                  left: `${x(pause.startMs)}%`,
-                  width: `${x(pause.endMs) - x(pause.startMs)}%`,
-                  top: 50,
-                  height: 22,
-                  bgcolor: "background.default",
-                  borderInline: "2px solid",
-                  borderColor: "primary.main",
-                }}
-              />
-            ))}
-            {hours(shift, timeZone).map(({ ms, label }) => (
-              <Box
-                key={ms}
-                aria-hidden
-                sx={{
-                  position: "absolute",
-                  left: `${x(ms)}%`,
-                  top: 70,
-                  transform: "translateX(-50%)",
-                  fontSize: "0.8rem",
-                  color: "text.secondary",
-                  textAlign: "center",
-                  "&::before": { content: '""', display: "block", width: 2, height: 5, bgcolor: "text.secondary", mx: "auto" },
-                }}
-              >
-                {label}
-              </Box>
-            ))}
-            <Tethers placed={placed} clashes={clashes} x={x} />
-            {placed.map((each) => (
-              <Pin
-                key={each.id}
-                placed={each}
-                chosen={each.id === chosenId}
-                clashing={clashes.some((clash) => clash.weight === "stop" && clash.placementIds.includes(each.id))}
-                left={x(each.startMs)}
-                width={x(each.endMs) - x(each.startMs)}
-                label={timeText(each.startMs, timeZone)}
-                msPerPx={() => (widestMin * minute) / (strip.current?.clientWidth ?? 1)}
-                onMove={(startMs) => onMove(each.id, startMs)}
-                onChoose={() => onChoose(each.id)}
-                onRemove={() => onRemove(each.id)}
-              />
-            ))}
-            {isToday && (
-              <Box
-                className="keeps-colour"
-                aria-hidden
-                sx={{ position: "absolute", left: `${x(now)}%`, top: 40, height: 38, width: 2, bgcolor: "text.primary" }}
-              />
-            )}
-          </>
+        {shift && <Ribbon shift={shift} parts={parts} timeZone={timeZone} x={x} />}
+        {isToday && (
+          <Box
+            className="keeps-colour"
+            aria-hidden
+            sx={{ position: "absolute", left: `${x(now)}%`, top: 18, height: 34, width: 2, bgcolor: "text.primary" }}
+          />
         )}
       </Box>
-      {shift && placed.length > 0 && (
-        <Box
-          component="ul"
-          sx={{ listStyle: "none", m: 0, p: 0, pb: 1, gridColumn: "1 / -1", order: 2, display: { xs: "grid", sm: "none" }, gap: 0.5 }}
-        >
-          {[...placed]
-            .sort((a, b) => a.startMs - b.startMs)
-            .map((each) => (
-              <li key={each.id}>
-                <Button
-                  fullWidth
-                  variant="outlined"
-                  aria-pressed={each.id === chosenId}
-                  onClick={() => onChoose(each.id)}
-                  sx={{ justifyContent: "start", ...(each.id === chosenId && { bgcolor: "primary.light" }) }}
-                >
-                  <Box component="strong" sx={{ minWidth: 72, textAlign: "start" }}>
-                    {timeText(each.startMs, timeZone)}
-                  </Box>
-                  {each.session.name}
-                </Button>
-              </li>
-            ))}
-        </Box>
-      )}
       {shift && (
         <>
           <IconButton
@@ -224,37 +95,127 @@ export function ShiftRow({
           >
             <Plus size={22} />
           </IconButton>
-          <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
-            {sessions.map((session) => (
-              <MenuItem
-                key={`${session.programId} ${session.session.id}`}
-                onClick={() => {
-                  setMenuAt(null);
-                  onPlace(session, date);
+          <PlaceMenu
+            anchor={menuAt}
+            sessions={sessions}
+            shiftName={shift.kind.name}
+            every={every}
+            onEvery={onEvery}
+            onPlace={(session) => {
+              setMenuAt(null);
+              onPlace(session, date);
+            }}
+            onClose={() => setMenuAt(null)}
+          />
+          {lanes.map(([group, own]) => (
+            <Fragment key={group ?? ""}>
+              <Typography
+                noWrap
+                title={group ?? undefined}
+                sx={{
+                  display: { xs: "none", sm: "block" },
+                  fontSize: "0.9rem",
+                  fontWeight: 600,
+                  color: group === null ? "text.secondary" : "text.primary",
                 }}
               >
-                <Box>
-                  {session.session.name}
-                  <Box sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-                    {words.label("slot", session.session.slot)} · {durationText(session.lengthSec)} · {session.programName}
-                  </Box>
-                </Box>
-              </MenuItem>
-            ))}
-          </Menu>
+                {group ?? (lanes.length > 1 ? t("everybody") : "")}
+              </Typography>
+              <Box sx={{ gridColumn: { xs: "1 / -1", sm: "2" }, order: { xs: 1, sm: 0 }, overflowX: { xs: "clip", md: "visible" } }}>
+                <Lane
+                  shift={shift}
+                  placed={own}
+                  clashes={clashes}
+                  chosenId={chosenId}
+                  isKept={(id) => laidById.get(id)?.kept ?? false}
+                  timeZone={timeZone}
+                  widestMin={widestMin}
+                  x={x}
+                  onMove={onMove}
+                  onChoose={onChoose}
+                  onRemove={onRemove}
+                />
+              </Box>
+              <Box sx={{ display: { xs: "none", sm: "block" } }} />
+            </Fragment>
+          ))}
         </>
+      )}
+      {shift && placed.length > 0 && (
+        <ByName placed={placed} laidById={laidById} chosenId={chosenId} timeZone={timeZone} onChoose={onChoose} />
       )}
     </Box>
   );
 }
 
-/** Full hours of the wall clock inside a shift, every second one on long shifts. */
-function hours(shift: Shift, timeZone: string): { ms: number; label: string }[] {
-  const list: { ms: number; label: string }[] = [];
-  let time = DateTime.fromMillis(shift.startMs, { zone: timeZone }).startOf("hour");
-  if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
-  for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: dateText(time, "H") });
-  return list;
+/** Everybody's first, then each group's, by name; null is everybody. */
+function lanesOf(placed: readonly Placed[], laidById: ReadonlyMap<string, LaidPlacement>): [string | null, Placed[]][] {
+  const groupOf = ({ id, people }: Placed) => (people ? (laidById.get(id)?.groupName ?? t("A group")) : null);
+  return [...grouped(placed, groupOf)].sort(([a], [b]) =>
+    a === null ? -1 : b === null ? 1 : a.localeCompare(b, undefined, { numeric: true }),
+  );
+}
+
+function DayHead({ day, shift, timeZone }: { day: DateTime; shift: Shift | undefined; timeZone: string }) {
+  return (
+    <Box>
+      <Typography sx={{ fontWeight: 700, lineHeight: 1.2, color: shift ? "text.primary" : "text.secondary" }}>
+        {dateText(day, "ccc d")}
+      </Typography>
+      {shift ? (
+        <Typography sx={{ fontSize: "0.9rem", color: "text.secondary", lineHeight: 1.25 }}>
+          {shift.kind.name}
+          <br />
+          {timeText(shift.startMs, timeZone)}–{timeText(shift.endMs, timeZone)}
+          {shift.clockChangeMin !== 0 && (
+            <Box component="span" sx={{ display: "block", color: "warm.dark", fontWeight: 650 }}>
+              {t("clock change, {{what}}{{clockChangeMin}} min", {
+                what: shift.clockChangeMin > 0 ? "+" : "−",
+                clockChangeMin: Math.abs(shift.clockChangeMin),
+              })}
+            </Box>
+          )}
+        </Typography>
+      ) : (
+        <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>{t("off")}</Typography>
+      )}
+    </Box>
+  );
+}
+
+/** Where the ribbon has no room for names: its sessions as a list. */
+function ByName({
+  placed,
+  laidById,
+  chosenId,
+  timeZone,
+  onChoose,
+}: Pick<ShiftRowProps, "placed" | "laidById" | "chosenId" | "timeZone" | "onChoose">) {
+  return (
+    <Box
+      component="ul"
+      sx={{ listStyle: "none", m: 0, p: 0, pb: 1, gridColumn: "1 / -1", order: 2, display: { xs: "grid", sm: "none" }, gap: 0.5 }}
+    >
+      {[...placed]
+        .sort((a, b) => a.startMs - b.startMs)
+        .map(({ id, startMs, session }) => (
+          <li key={id}>
+            <Button
+              fullWidth
+              variant="outlined"
+              aria-pressed={id === chosenId}
+              onClick={() => onChoose(id)}
+              sx={{ justifyContent: "start", textAlign: "start", ...(id === chosenId && { bgcolor: "primary.light" }) }}
+            >
+              <Box component="strong" sx={{ minWidth: 72 }}>
+                {timeText(startMs, timeZone)}
+              </Box>
+              {[session.name, laidById.get(id)?.groupName].filter(Boolean).join(" · ")}
+            </Button>
+          </li>
+        ))}
+    </Box>
+  );
 }
 
 /** Sessions on a day that has no shift: nobody will come, and they would still be reminded. */

@@ -1,6 +1,5 @@
 /** Weeks, calendars to subscribe to, reminders. */
-import type { CalendarLink, MessageEntry, WeekPlanEntry } from "@kind-grip/core/api";
-import type { Placement } from "@kind-grip/core/dayplan";
+import type { CalendarLink, ChangedWeek, MessageEntry, WeekPlanEntry } from "@kind-grip/core/api";
 import { serverApi } from "../base/api";
 
 export const dayPlanApi = serverApi.injectEndpoints({
@@ -9,11 +8,13 @@ export const dayPlanApi = serverApi.injectEndpoints({
       query: ({ crewId, weekStart }) => `/crews/${crewId}/plan/${weekStart}`,
       providesTags: ["Plan"],
     }),
-    savePlan: make.mutation<WeekPlanEntry, { crewId: string; weekStart: string; version: number; placements: Placement[] }>({
+    savePlan: make.mutation<WeekPlanEntry, { crewId: string; weekStart: string } & ChangedWeek>({
       query: ({ crewId, weekStart, ...body }) => ({ url: `/crews/${crewId}/plan/${weekStart}`, method: "PUT", body }),
-      async onQueryStarted({ crewId, weekStart }, { dispatch, queryFulfilled }) {
+      async onQueryStarted({ crewId, weekStart, standing }, { dispatch, queryFulfilled }) {
         const { data } = await queryFulfilled.catch(() => ({ data: undefined }));
         if (data) void dispatch(dayPlanApi.util.upsertQueryData("weekPlan", { crewId, weekStart }, data));
+        // Other weeks of the crew, and what leads them, have the standing plan too.
+        if (data && standing) dispatch(dayPlanApi.util.invalidateTags(["Plan"]));
       },
     }),
     calendarLinks: make.query<CalendarLink[], string>({ query: (crewId) => `/crews/${crewId}/calendar-links`, providesTags: ["Access"] }),

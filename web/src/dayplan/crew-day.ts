@@ -1,7 +1,7 @@
 /** Everything planning a day needs of a crew, gathered once: its shift, sessions, people, work, and what is placed already. */
 import { isHere } from "@kind-grip/core/crew";
 import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
-import { type Placement, type RibbonPart } from "@kind-grip/core/dayplan";
+import { layPlan, type LaidPlacement, type Placement, type RibbonPart } from "@kind-grip/core/dayplan";
 import { notHeldOut } from "@kind-grip/core/safety";
 import type { Library } from "@kind-grip/core/library";
 import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
@@ -56,7 +56,7 @@ export async function readOtherDay(library: Library, dispatch: AppDispatch, crew
     everybody.filter((person) => isHere(person, dateAt(now, crew.timeZone))),
     participations,
   );
-  const placed = inShift(week.placements, crew, shift);
+  const placed = inShift(laidOf(week, crew, shift), crew, shift);
   const led = new Set(todays.entries.flatMap(({ runId, placementId }) => (runId ? [placementId] : [])));
   return {
     crew,
@@ -83,12 +83,17 @@ export function meantFor(placed: readonly Placement[], sessions: readonly Placea
   return on.length > 0 ? on : [...sessions];
 }
 
+/** What a stored week comes to around a shift. */
+export function laidOf({ standing, placements, kept }: WeekPlanEntry, crew: CrewEntry, { date }: Shift): LaidPlacement[] {
+  return layPlan({ standing, placements, kept }, crew, addDays(date, -1), 3);
+}
+
 /** The placements that belong to a shift of a crew. */
-export function inShift(
-  placements: readonly Placement[],
+export function inShift<P extends Placement>(
+  placements: readonly P[],
   { shiftPattern, timeZone }: Pick<CrewEntry, "shiftPattern" | "timeZone">,
   { date, startMs }: Shift,
-): Placement[] {
+): P[] {
   const around = shiftsFrom(shiftPattern, timeZone, addDays(date, -1), 3);
   return placements.filter(({ startsAt }) => shiftOf(around, Date.parse(startsAt))?.startMs === startMs);
 }

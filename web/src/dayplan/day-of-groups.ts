@@ -20,6 +20,8 @@ export interface PlannedDay {
   mostOffJob: number;
   /** As many groups, where the trainer says so; null for as few as the job and the kit allow. */
   groupCount: number | null;
+  /** Groups the crew keeps, to be taken as they are: whoever is in none is left out. Null to form them anew. */
+  kept?: readonly Group[] | null;
 }
 
 export interface DayOfGroups {
@@ -38,11 +40,12 @@ export function dayOfGroups(
   days: readonly PlannedDay[],
   { breaks, leaders, notBeforeMs, pinned }: { breaks: number; leaders: number; notBeforeMs: number; pinned: ReadonlyMap<string, number> },
 ): DayOfGroups {
-  const made = days.map(({ day, mostOffJob, groupCount }) => {
+  const made = days.map(({ day, mostOffJob, groupCount, kept = null }) => {
     const inSessions = day.sessions.map(({ session }) => session);
     const ids = day.people.map(({ id }) => id);
     const least = formGroups(ids, inSessions, Math.min(mostOffJob, mostWithKit(library, inSessions, day.crew.kit)));
-    return { day, mostOffJob, least, groups: groupCount === null ? least : formGroups(ids, inSessions, mostOffJob, groupCount) };
+    const formed = groupCount === null ? least : formGroups(ids, inSessions, mostOffJob, groupCount);
+    return { day, mostOffJob, least, groups: kept ? present(kept, ids) : formed };
   });
   const withReach = (addMin: number) =>
     joined(
@@ -71,9 +74,18 @@ export function dayOfGroups(
   return {
     problem: withReach(0),
     withReach,
-    groups: made.flatMap(({ day, groups }) => groups.map((group) => ({ ...group, day, whole: groups.length === 1 }))),
+    groups: made.flatMap(({ day, groups }) =>
+      groups.map((group) => ({ ...group, day, whole: groups.length === 1 && group.people.length === day.people.length })),
+    ),
     needed: made[0]!.least.length,
   };
+}
+
+/** Kept groups with those of them who are here. */
+function present(kept: readonly Group[], ids: readonly string[]): Group[] {
+  return kept
+    .map(({ name, people }) => ({ name, people: people.filter((id) => ids.includes(id)) }))
+    .filter(({ people }) => people.length > 0);
 }
 
 /** What was led for everybody of a group already is not asked of them again. */

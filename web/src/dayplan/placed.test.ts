@@ -1,7 +1,6 @@
-import { shiftsFrom, wallTime, type ShiftPattern } from "@kind-grip/core/calendar";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
-import { placeableSessions, placedOf, sameIn } from "./placed";
+import { placeableSessions, placedOf } from "./placed";
 
 const program = (items: number): Program => ({
   name: "P",
@@ -30,20 +29,4 @@ it("a placement spans its session; one whose session is gone is left out", () =>
   expect(placedOf([placement, { ...placement, id: "y", sessionId: "gone" }], sessions)).toMatchObject([
     { id: "x", startMs, endMs: startMs + 24_000 },
   ]);
-});
-
-describe("the same place in another shift", () => {
-  const night: ShiftPattern = {
-    anchorDate: "2026-03-23",
-    shifts: [{ id: "n", name: "Night", start: "22:00", lengthMin: 480, breaks: [] }],
-    cycle: ["n"],
-  };
-  const [before, changing] = shiftsFrom(night, "Europe/Dublin", "2026-03-27", 2);
-  const atHalfFive = before!.endMs - 30 * 60_000;
-  it("is counted from the start", () =>
-    expect(wallTime(sameIn(changing!, before!, before!.startMs + 60 * 60_000, "break"), "Europe/Dublin")).toBe("23:00"));
-  it("or for the end of the shift from its end, also on the night the clocks change", () => {
-    expect(wallTime(sameIn(changing!, before!, atHalfFive, "postShift"), "Europe/Dublin")).toBe("05:30");
-    expect(wallTime(sameIn(changing!, before!, atHalfFive, "break"), "Europe/Dublin")).toBe("06:30");
-  });
 });

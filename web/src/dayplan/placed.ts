@@ -1,10 +1,8 @@
 /** Placements with the session they place and how long the group takes for it. */
-import type { Shift } from "@kind-grip/core/calendar";
 import type { Library } from "@kind-grip/core/library";
 import type { Placed, Placement } from "@kind-grip/core/dayplan";
-import { onGrid } from "@kind-grip/core/dayplan";
 import { sessionWithin, type Participations } from "@kind-grip/core/safety";
-import { compileGroup, isShiftSession, type ShiftSession, type SlotKind } from "@kind-grip/core/session";
+import { compileGroup, isShiftSession, type ShiftSession } from "@kind-grip/core/session";
 import type { ProgramEntry } from "@kind-grip/core/api";
 
 export interface PlaceableSession {
@@ -44,9 +42,4 @@ export function placedOf(placements: readonly Placement[], sessions: readonly Pl
       ? [{ id: placement.id, session: found.session, startMs, endMs: startMs + found.lengthSec * 1000, people: placement.people }]
       : [];
   });
-}
-
-/** The same place in another shift: as far from its start, or for post-shift sessions as far from its end. */
-export function sameIn(shift: Shift, from: Shift, startMs: number, slot: SlotKind): number {
-  return onGrid(slot === "postShift" ? shift.endMs - (from.endMs - startMs) : shift.startMs + (startMs - from.startMs));
 }

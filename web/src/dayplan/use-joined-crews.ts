@@ -2,14 +2,14 @@
 import { useState } from "react";
 import type { CrewEntry } from "@kind-grip/core/api";
 import type { Shift } from "@kind-grip/core/calendar";
-import type { Placement } from "@kind-grip/core/dayplan";
+import { dayInstead, type Placement } from "@kind-grip/core/dayplan";
 import { problemOf } from "../base/api";
 import { useLibrary } from "../base/library";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { dayPlanApi } from "./api";
-import { inShift, readOtherDay, type OtherDay } from "./crew-day";
+import { inShift, laidOf, readOtherDay, type OtherDay } from "./crew-day";
 
 export function useJoinedCrews(now: number) {
   const library = useLibrary();
@@ -36,15 +36,11 @@ export function useJoinedCrews(now: number) {
   const store = async (placementsOf: (crewId: string) => Placement[]): Promise<boolean> => {
     const stored: { before: OtherDay; version: number }[] = [];
     for (const other of others) {
-      const { crewId, weekStart, version, placements } = other.week;
-      const kept = new Set(other.kept.map(({ id }) => id));
-      const gone = new Set(inShift(placements, other.crew, other.shift).flatMap(({ id }) => (kept.has(id) ? [] : [id])));
-      const answer = await save({
-        crewId,
-        weekStart,
-        version,
-        placements: [...placements.filter(({ id }) => !gone.has(id)), ...placementsOf(crewId)],
-      });
+      const { crewId, weekStart, version } = other.week;
+      const led = new Set(other.kept.map(({ id }) => id));
+      const onDay = inShift(laidOf(other.week, other.crew, other.shift), other.crew, other.shift);
+      const next = dayInstead(other.week, onDay, led, placementsOf(crewId));
+      const answer = await save({ crewId, weekStart, version, placements: [...next.placements], standing: next.standing });
       if (answer.error) {
         setTrouble(`${other.crew.name}: ${problemOf(answer.error).message}`);
         setOthers(others.filter((each) => !stored.some(({ before }) => before === each)));
@@ -61,8 +57,8 @@ export function useJoinedCrews(now: number) {
     if (stored.length === 0) return;
     const undo = async () => {
       for (const { before, version } of stored) {
-        const { crewId, weekStart, placements } = before.week;
-        const answer = await save({ crewId, weekStart, version, placements });
+        const { crewId, weekStart, placements, standing } = before.week;
+        const answer = await save({ crewId, weekStart, version, placements, standing });
         if (answer.error) dispatch(notify({ text: `${before.crew.name}: ${problemOf(answer.error).message}` }));
       }
     };

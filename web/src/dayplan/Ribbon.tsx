@@ -1,0 +1,162 @@
+/** The work of a shift as a ribbon: as thick as its strain, warm where that is raised, its tasks by name, breaks as gaps, hours below. */
+import { Box } from "@mui/material";
+import { DateTime } from "luxon";
+import { ribbonOf, type RibbonPart, type RibbonPiece } from "@kind-grip/core/dayplan";
+import type { Shift } from "@kind-grip/core/calendar";
+import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { dateText, timeText } from "../base/dates";
+import { t } from "../base/words";
+
+/** Thickness of the ribbon, px, and the strain index it is thickest at. */
+const THINNEST = 5;
+const THICKEST = 26;
+const THICKEST_AT = 25;
+/** Middle of the ribbon from the top, px; names stand above it. */
+const MIDDLE = 33;
+export const RIBBON_HEIGHT = 70;
+/** Share of the row below which a name says nothing any more, percent. */
+const LEAST_NAMED = 5;
+
+interface RibbonProps {
+  shift: Shift;
+  /** What the hands do along the shift; the ribbon has one thickness while nobody has described it. */
+  parts: readonly RibbonPart[];
+  timeZone: string;
+  /** Percent of the row a moment lies at. */
+  x(ms: number): number;
+}
+
+export function Ribbon({ shift, parts, timeZone, x }: RibbonProps) {
+  const pieces = ribbonOf(shift, parts);
+  return (
+    <>
+      <Work shift={shift} pieces={pieces} x={x} />
+      {namedRuns(pieces).map(({ name, startMs, endMs }) => {
+        const width = x(endMs) - x(startMs);
+        return (
+          width >= LEAST_NAMED && (
+            <Box
+              key={startMs}
+              sx={{
+                position: "absolute",
+                left: `${x(startMs)}%`,
+                width: `${width}%`,
+                top: 0,
+                pr: 0.75,
+                fontSize: "0.8rem",
+                lineHeight: "17px",
+                color: "text.secondary",
+                overflow: "hidden",
+                textOverflow: "ellipsis",
+                whiteSpace: "nowrap",
+                "@media (max-width: 599.95px)": { display: "none" },
+              }}
+            >
+              {name}
+            </Box>
+          )
+        );
+      })}
+      <Gaps shift={shift} timeZone={timeZone} x={x} />
+      {hours(shift, timeZone).map(({ ms, label }) => (
+        <Box
+          key={ms}
+          aria-hidden
+          sx={{
+            position: "absolute",
+            left: `${x(ms)}%`,
+            top: MIDDLE + 14,
+            transform: "translateX(-50%)",
+            fontSize: "0.8rem",
+            lineHeight: 1.1,
+            color: "text.secondary",
+            textAlign: "center",
+            "&::before": { content: '""', display: "block", width: 2, height: 5, bgcolor: "text.secondary", mx: "auto" },
+          }}
+        >
+          {label}
+        </Box>
+      ))}
+    </>
+  );
+}
+
+/** Times at which nobody works: breaks, and hours away in a split shift. */
+function Gaps({ shift, timeZone, x }: Omit<RibbonProps, "parts">) {
+  const place = (startMs: number, endMs: number) => ({
+    position: "absolute",
+    left: `${x(startMs)}%`,
+    width: `${x(endMs) - x(startMs)}%`,
+    top: MIDDLE - 13,
+    height: 26,
+    bgcolor: "background.default",
+  });
+  return (
+    <>
+      {shift.away.map(({ startMs, endMs }) => (
+        <Box
+          key={startMs}
+          sx={{ ...place(startMs, endMs), display: "grid", placeItems: "center", fontSize: "0.85rem", color: "text.secondary" }}
+        >
+          {t("away")}
+        </Box>
+      ))}
+      {shift.breaks.map(({ startMs, endMs }) => (
+        <Box
+          key={startMs}
+          aria-hidden
+          title={t("Break {{time}}–{{time2}}", { time: timeText(startMs, timeZone), time2: timeText(endMs, timeZone) })}
+          sx={{ ...place(startMs, endMs), borderInline: "2px solid", borderColor: "primary.main" }}
+        />
+      ))}
+    </>
+  );
+}
+
+function Work({ shift, pieces, x }: { shift: Shift; pieces: readonly RibbonPiece[]; x(ms: number): number }) {
+  const wholeShift = { position: "absolute", left: `${x(shift.startMs)}%`, width: `${x(shift.endMs) - x(shift.startMs)}%` };
+  if (pieces.length === 0)
+    return <Box aria-hidden sx={{ ...wholeShift, top: MIDDLE - 8, height: 16, bgcolor: "primary.light", borderRadius: 1 }} />;
+  return (
+    <>
+      <Box aria-hidden sx={{ ...wholeShift, top: MIDDLE - 1, height: 2, bgcolor: "line" }} />
+      {pieces.map((piece, i) => {
+        const thick = THINNEST + Math.min(1, piece.strain / THICKEST_AT) * (THICKEST - THINNEST);
+        return (
+          <Box
+            className="keeps-colour"
+            key={i}
+            aria-hidden
+            title={t("{{name}}: strain index {{strain}}", { name: piece.name, strain: piece.strain.toFixed(1) })}
+            sx={{
+              position: "absolute",
+              left: `${x(piece.startMs)}%`,
+              width: `calc(${x(piece.endMs) - x(piece.startMs)}% - 1px)`,
+              top: MIDDLE - thick / 2,
+              height: thick,
+              bgcolor: piece.strain > RAISED_STRAIN ? "warm.light" : "primary.light",
+              borderRadius: 0.5,
+            }}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+/** Pieces of one task after another as one: it is named once. */
+function namedRuns(pieces: readonly RibbonPiece[]): RibbonPiece[] {
+  return pieces.reduce<RibbonPiece[]>((runs, piece) => {
+    const last = runs.at(-1);
+    return last?.name === piece.name ? [...runs.slice(0, -1), { ...last, endMs: piece.endMs }] : [...runs, piece];
+  }, []);
+}
+
+/** Full hours of the wall clock inside a shift. */
+function hours(shift: Shift, timeZone: string): { ms: number; label: string }[] {
+  const list: { ms: number; label: string }[] = [];
+  let time = DateTime.fromMillis(shift.startMs, { zone: timeZone }).startOf("hour");
+  if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
+  for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: dateText(time, "H") });
+  return list;
+}

@@ -1,0 +1,328 @@
+/** The week that is shown: its shifts with what is on them, what is chosen, what clashes, and what does not work out in weeks ahead. */
+import { Alert, Box, Button } from "@mui/material";
+import { BellRing, CopyPlus, Users, UsersRound } from "lucide-react";
+import { DateTime } from "luxon";
+import { useMemo, useState } from "react";
+import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
+import { addDays, dateAt } from "@kind-grip/core/calendar";
+import {
+  dayInstead,
+  layPlan,
+  movedEvery,
+  movedOnce,
+  patternFrom,
+  placedEvery,
+  placedOnce,
+  placeIn,
+  suggestStart,
+  takenOutEvery,
+  takenOutOnce,
+  type LaidPlacement,
+  type Series,
+} from "@kind-grip/core/dayplan";
+import { v7 as uuid } from "uuid";
+import { dateText } from "../base/dates";
+import { useWords } from "../base/library";
+import { t } from "../base/words";
+import { SaveState } from "../document/SaveState";
+import { todayApi } from "../today/api";
+import { workApi } from "../work/api";
+import { AheadList } from "./AheadList";
+import { ClashList } from "./ClashList";
+import { clashText } from "./clash-text";
+import { CopyWeek } from "./CopyWeek";
+import { GroupsDialog } from "./GroupsDialog";
+import type { PlaceableSession } from "./placed";
+import { PlacementPanel } from "./PlacementPanel";
+import { PlanDayDialog } from "./PlanDayDialog";
+import { RemindersDialog } from "./RemindersDialog";
+import { ShiftRow } from "./ShiftRow";
+import { useMends } from "./use-mends";
+import { usePlan } from "./use-plan";
+import { WeekTitle } from "./WeekTitle";
+import { ribbonParts } from "./work-ribbon";
+
+interface WeekProps {
+  /** Who may take part today. */
+  people: PersonEntry[];
+  crew: CrewEntry;
+  entry: WeekPlanEntry;
+  sessions: PlaceableSession[];
+  now: number;
+}
+
+export function Week({ crew, entry, sessions, now, people }: WeekProps) {
+  const words = useWords();
+  const planned = usePlan(crew, entry, sessions);
+  const { document, plan, change, shifts: around, placed, clashes, laid, laidById, shiftAt } = planned;
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  /** Whether changes of what is chosen are for its day only, or for every such shift from that day on. */
+  const [reach, setReach] = useState<"day" | "every">("day");
+  const [every, setEvery] = useState(true);
+  const [open, setOpen] = useState<"planDay" | "outgoing" | "groups" | "copy" | null>(null);
+  const work = workApi.useWorkQuery(crew.id).data?.work;
+  const parts = useMemo(() => ribbonParts(work), [work]);
+  const today = todayApi.useTodayQuery().data;
+  const led = new Set([
+    ...(today?.entries.flatMap((each) => (each.runId ? [each.placementId] : [])) ?? []),
+    ...entry.kept.map(({ id }) => id),
+  ]);
+  const { weekStart } = entry;
+  const todaysDate = dateAt(now, crew.timeZone);
+  const mends = useMends(planned, crew.timeZone, weekStart > todaysDate ? weekStart : todaysDate, led);
+  const isInWeek = (date: string) => date >= weekStart && date < addDays(weekStart, 7);
+  const shifts = around.filter(({ date }) => isInWeek(date));
+  const choose = (id: string | null) => {
+    if (id !== chosenId) setReach("day");
+    setChosenId(id);
+  };
+  const seriesAt = (found: PlaceableSession, id: string, date: string, startMs: number): Series => {
+    const shift = shifts.find((each) => each.date === date)!;
+    return {
+      id,
+      programId: found.programId,
+      sessionId: found.session.id,
+      shift: shift.kind.id,
+      at: placeIn(shift, startMs, found.session.slot, crew.timeZone),
+      only: null,
+      groupId: null,
+      fromDate: date,
+      untilDate: null,
+      otherDays: [],
+    };
+  };
+  const place = (found: PlaceableSession, date: string) => {
+    const shift = shifts.find((each) => each.date === date);
+    if (!shift) return;
+    const taken = placed.filter((each) => shiftAt(each.startMs) === shift).map((each) => each.startMs);
+    const startMs = suggestStart(
+      found.session.slot,
+      found.lengthSec,
+      shift,
+      found.session.slot === "break" && taken.length === 0 ? [shift.startMs] : taken,
+    );
+    const { programId, session } = found;
+    if (every) change(placedEvery(plan, seriesAt(found, uuid(), date, startMs), crew, led));
+    else {
+      const id = uuid();
+      change(
+        placedOnce(plan, {
+          id,
+          people: null,
+          groupName: null,
+          programId,
+          sessionId: session.id,
+          startsAt: new Date(startMs).toISOString(),
+        }),
+      );
+      choose(id);
+    }
+  };
+  const chosen = placed.find((each) => each.id === chosenId);
+  const chosenLaid = chosen && laidById.get(chosen.id);
+  /** A series that changes from a day on goes on under another id, and may leave the day: what is chosen stays chosen, or the next of it. */
+  const changeChosen = (next: typeof plan) => {
+    change(next);
+    if (!chosenLaid?.seriesId) return;
+    const before = new Set(plan.standing.series.map(({ id }) => id));
+    const id = next.standing.series.find((each) => !before.has(each.id))?.id ?? chosenLaid.seriesId;
+    const own = layPlan({ standing: next.standing, placements: [], kept: entry.kept }, crew, weekStart, 7).filter(
+      (each) => each.seriesId === id,
+    );
+    setChosenId((own.find(({ date }) => date === chosenLaid.date) ?? own.find(({ date }) => date > chosenLaid.date) ?? own[0])?.id ?? null);
+  };
+  const move = (id: string, startMs: number) => {
+    const how = id === chosenId ? reach : "day";
+    const each = laidById.get(id);
+    const shift = each && around.find(({ date }) => date === each.date);
+    const session = placed.find((one) => one.id === id)?.session;
+    if (!each || each.kept) return;
+    const isEvery = how === "every" && each.seriesId !== null && shift && session;
+    changeChosen(
+      isEvery
+        ? movedEvery(plan, each, placeIn(shift, startMs, session.slot, crew.timeZone), uuid())
+        : movedOnce(plan, each, new Date(startMs).toISOString()),
+    );
+  };
+  const remove = (...ids: string[]) => {
+    const gone = ids.flatMap((id) => laidById.get(id) ?? []);
+    const isEvery = reach === "every" && gone.length === 1 && gone[0]!.id === chosenId && gone[0]!.seriesId !== null;
+    change(isEvery ? takenOutEvery(plan, gone[0]!) : takenOutOnce(plan, ...gone));
+    choose(null);
+  };
+  const onDay = (date: string): LaidPlacement[] => laid.filter((each) => each.date === date);
+  const nameOf = (id: string) => {
+    const each = placed.find((one) => one.id === id);
+    return each
+      ? `${each.session.name} (${dateText(DateTime.fromMillis(each.startMs, { zone: crew.timeZone }), "ccc HH:mm")})`
+      : t("a session");
+  };
+  const toSeries = (each: LaidPlacement) => {
+    const found = sessions.find(({ session }) => session.id === each.sessionId);
+    if (!found) return;
+    const series = seriesAt(found, uuid(), each.date, Date.parse(each.startsAt));
+    change(placedEvery(takenOutOnce(plan, each), series, crew, led));
+    choose(null);
+  };
+  const days = Array.from({ length: 7 }, (_, i) => addDays(weekStart, i));
+  const widestMin = Math.max(...shifts.map((shift) => (shift.endMs - shift.startMs) / 60_000), 240) + 150;
+  const text = (clash: (typeof clashes)[number]) => clashText(clash, nameOf, (region) => words.label("region", region));
+
+  return (
+    <>
+      <WeekTitle crew={crew} weekStart={weekStart}>
+        {shifts.length > 0 && (
+          <>
+            <Button variant="outlined" startIcon={<UsersRound size={20} />} onClick={() => setOpen("planDay")}>
+              {t("Plan a day")}
+            </Button>
+            <Button startIcon={<CopyPlus size={20} />} onClick={() => setOpen("copy")}>
+              {t("Copy a week")}
+            </Button>
+          </>
+        )}
+        <Button startIcon={<Users size={20} />} onClick={() => setOpen("groups")}>
+          {t("Groups")}
+        </Button>
+        <Button startIcon={<BellRing size={20} />} onClick={() => setOpen("outgoing")}>
+          {t("Reminders")}
+        </Button>
+        <SaveState
+          edited={document}
+          what={t("this plan")}
+          summary={({ placements, standing }) =>
+            t("{{series}} series, {{count}} sessions placed once in this week", {
+              series: standing?.series.length ?? 0,
+              count: placements.length,
+              defaultValue_one: "{{series}} series, {{count}} session placed once in this week",
+            })
+          }
+        />
+      </WeekTitle>
+      {open === "outgoing" && <RemindersDialog crew={crew} onClose={() => setOpen(null)} />}
+      {open === "groups" && (
+        <GroupsDialog crew={crew} plan={plan} people={people} today={todaysDate} onChange={change} onClose={() => setOpen(null)} />
+      )}
+      {open === "copy" && (
+        <CopyWeek
+          crew={crew}
+          weekStart={weekStart}
+          plan={plan}
+          sessions={sessions}
+          onCopy={(next) => {
+            change(next);
+            setOpen(null);
+          }}
+          onClose={() => setOpen(null)}
+        />
+      )}
+      {open === "planDay" && (
+        <PlanDayDialog
+          crew={crew}
+          shifts={shifts}
+          sessions={sessions}
+          people={people}
+          groups={plan.standing.groups}
+          parts={parts}
+          now={now}
+          today={todaysDate}
+          placedOn={onDay}
+          keptOn={(date) => onDay(date).filter(({ id }) => led.has(id))}
+          onUse={(date, placements) => {
+            change(dayInstead(plan, onDay(date), led, placements));
+            setOpen(null);
+          }}
+          onUseEvery={(date, series, groups) => {
+            const kind = shifts.find((each) => each.date === date)!.kind.id;
+            const once = onDay(date).filter(({ id, seriesId }) => seriesId === null && !led.has(id));
+            change(patternFrom(takenOutOnce(plan, ...once), kind, date, series, groups));
+            setOpen(null);
+          }}
+          onClose={() => setOpen(null)}
+        />
+      )}
+      {shifts.length === 0 && (
+        <Alert severity="info" variant="outlined" sx={{ mb: 2 }}>
+          {t("This crew has no shift in this week. The pattern is under the crew's settings.")}
+        </Alert>
+      )}
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 286px" },
+          columnGap: 4,
+          rowGap: 3,
+          alignItems: "start",
+        }}
+      >
+        <Box>
+          {days.map((date) => {
+            const shift = shifts.find((each) => each.date === date);
+            const inShift = placed.filter((each) =>
+              shift ? shiftAt(each.startMs)?.date === date : !shiftAt(each.startMs) && dateAt(each.startMs, crew.timeZone) === date,
+            );
+            return (
+              <ShiftRow
+                key={date}
+                date={date}
+                shift={shift}
+                parts={parts}
+                placed={inShift}
+                laidById={laidById}
+                sessions={sessions}
+                clashes={clashes}
+                chosenId={chosenId}
+                timeZone={crew.timeZone}
+                widestMin={widestMin}
+                now={now}
+                every={every}
+                onEvery={setEvery}
+                onPlace={place}
+                onMove={move}
+                onChoose={choose}
+                onRemove={remove}
+              />
+            );
+          })}
+        </Box>
+        <Box sx={{ display: "grid", gap: 3, position: "sticky", top: 16 }}>
+          {chosen && chosenLaid && (
+            <PlacementPanel
+              crew={crew}
+              plan={plan}
+              placed={chosen}
+              laid={chosenLaid}
+              shift={shiftAt(chosen.startMs)}
+              stored={document.status === "saved"}
+              reach={reach}
+              onReach={setReach}
+              onChange={changeChosen}
+              onMove={(startMs) => move(chosen.id, startMs)}
+              onRepeat={() => toSeries(chosenLaid)}
+              onRemove={() => remove(chosen.id)}
+              onClose={() => choose(null)}
+            />
+          )}
+          <ClashList
+            clashes={[...clashes]}
+            text={text}
+            empty={!placed.some(({ id }) => isInWeek(laidById.get(id)!.date))}
+            onChoose={choose}
+            zone={crew.timeZone}
+            mends={mends}
+          />
+          <AheadList
+            crew={crew}
+            planned={planned}
+            sessions={sessions}
+            people={people}
+            weekStart={weekStart}
+            today={todaysDate}
+            mends={mends}
+            text={text}
+          />
+        </Box>
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,313 @@
+/** The day plan: a session on a kind of shift is on every one of them; single days differ; groups have rows of their own. */
+import { screen, waitFor, within } from "@testing-library/react";
+import type { UserEvent } from "@testing-library/user-event";
+import type { ChangedWeek, WeekPlanEntry } from "@kind-grip/core/api";
+import { laidId, type Series, type StandingPlan } from "@kind-grip/core/dayplan";
+import { showCrewPage } from "../testing/crew-page";
+import { sampleCrew, sampleId, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
+import DayPlanPage from "./DayPlanPage";
+
+const WEEK = "2026-03-23";
+const crew = sampleCrew();
+const people = ["Ann Early", "Bo Brook", "Cy Cole"].map((name) => samplePerson({ name }));
+const warmUp = sampleSession(["shake-out"], { name: "Warm-up" });
+const pause = sampleSession(["palm-away"], { name: "Break", slot: "break" });
+const program = sampleProgram(crew.id, [warmUp, pause]);
+let seriesNr = 0;
+const series = (change: Partial<Series> = {}): Series => ({
+  id: `${String(++seriesNr).padStart(8, "0")}-0000-7000-8000-000000000000`,
+  programId: program.id,
+  sessionId: warmUp.id,
+  shift: "day",
+  at: { from: "start", min: 0 },
+  only: null,
+  groupId: null,
+  fromDate: "2026-03-02",
+  untilDate: null,
+  otherDays: [],
+  ...change,
+});
+
+function show(standing: StandingPlan = { groups: [], series: [] }, more: Partial<WeekPlanEntry> = {}) {
+  localStorage.clear();
+  let entry: WeekPlanEntry = { crewId: crew.id, weekStart: WEEK, version: 1, standing, placements: [], kept: [], neighbours: [], ...more };
+  const address = `/crews/${crew.id}/plan/${WEEK}`;
+  const shown = showCrewPage(<DayPlanPage />, "day-plan/:weekStart?", {
+    crew,
+    people,
+    at: `day-plan/${WEEK}`,
+    answers: {
+      [`GET /crews/${crew.id}/programs`]: [program],
+      [`GET /crews/${crew.id}/work`]: { version: 0, work: { tasks: [], days: [] } },
+      [`GET ${address}`]: () => entry,
+      [`PUT ${address}`]: (body: unknown) => {
+        const { placements, standing: changed } = body as ChangedWeek;
+        entry = { ...entry, version: entry.version + 1, placements, standing: changed ?? entry.standing };
+        return entry;
+      },
+    },
+  });
+  const saved = () => shown.server.calls("PUT").at(-1)?.body as ChangedWeek | undefined;
+  return { ...shown, saved };
+}
+
+const day = (name: string) => screen.findByRole("region", { name: new RegExp(`^${name}`) });
+const tabs = async (name: string) => within(await day(name)).queryAllByRole("button", { name: /Arrow keys move it/ });
+const WORKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday"];
+const startsOf = async () =>
+  Promise.all(WORKDAYS.map(async (name) => (await tabs(name)).map((tab) => /at (\d\d:\d\d)/.exec(tab.getAttribute("aria-label")!)![1])));
+/** By keyboard: jsdom cannot hold a pointer. */
+const choose = async (user: UserEvent, name: string) => {
+  (await tabs(name))[0]!.focus();
+  await user.keyboard("{Enter}");
+};
+const panel = () => screen.getByRole("region", { name: "Chosen session" });
+
+describe("a session placed on a shift", () => {
+  it("is on every shift of its kind from that day on", async () => {
+    const { user, saved } = show();
+    await user.click(await screen.findByRole("button", { name: "Place a session on Tuesday" }));
+    await user.click(screen.getByRole("menuitem", { name: /^Warm-up/ }));
+    expect(await startsOf()).toEqual([[], ["07:00"], ["07:00"], ["07:00"], ["07:00"]]);
+    await waitFor(() =>
+      expect(saved()?.standing?.series).toMatchObject([
+        { shift: "day", fromDate: "2026-03-24", untilDate: null, at: { from: "start", min: 0 } },
+      ]),
+    );
+  });
+
+  it("is only on that day where that is wished, and can become a series later", async () => {
+    const { user, saved } = show();
+    await user.click(await screen.findByRole("button", { name: "Place a session on Tuesday" }));
+    await user.click(screen.getByRole("menuitemcheckbox", { name: /On every day shift/ }));
+    await user.click(screen.getByRole("menuitem", { name: /^Warm-up/ }));
+    expect(await startsOf()).toEqual([[], ["07:00"], [], [], []]);
+    await user.click(within(panel()).getByRole("button", { name: "On every day shift from this day on" }));
+    expect(await startsOf()).toEqual([[], ["07:00"], ["07:00"], ["07:00"], ["07:00"]]);
+    await waitFor(() => expect(saved()).toMatchObject({ placements: [], standing: { series: [{ fromDate: "2026-03-24" }] } }));
+  });
+});
+
+describe("a session of a series", () => {
+  it("moves on its day by arrow keys, and Ctrl+Z takes it back", async () => {
+    const { user } = show({ groups: [], series: [series()] });
+    (await tabs("Wednesday"))[0]!.focus();
+    await user.keyboard("{ArrowRight}{ArrowRight}");
+    expect(await startsOf()).toEqual([["07:00"], ["07:00"], ["07:10"], ["07:00"], ["07:00"]]);
+    await user.keyboard("{Control>}zz{/Control}");
+    expect(await startsOf()).toEqual(WORKDAYS.map(() => ["07:00"]));
+  });
+
+  it("says that its day differs, and goes with the others again", async () => {
+    const { user } = show({ groups: [], series: [series({ otherDays: [{ date: "2026-03-25", startsAt: "2026-03-25T08:00:00.000Z" }] })] });
+    await choose(user, "Wednesday");
+    expect(within(panel()).getByText(/1 day differs/)).toBeVisible();
+    await user.click(within(panel()).getByRole("button", { name: /like the others again/ }));
+    expect(await startsOf()).toEqual(WORKDAYS.map(() => ["07:00"]));
+  });
+
+  it("moves from a day on where that is chosen, stays chosen, and the days before stay", async () => {
+    const { user, saved } = show({ groups: [], series: [series()] });
+    await choose(user, "Wednesday");
+    await user.click(within(panel()).getByRole("radio", { name: "Every day shift from here" }));
+    const starts = within(panel()).getByLabelText("Starts");
+    await user.clear(starts);
+    await user.type(starts, "7:30{Enter}");
+    expect(await startsOf()).toEqual([["07:00"], ["07:00"], ["07:30"], ["07:30"], ["07:30"]]);
+    expect(within(panel()).getByLabelText("Starts")).toHaveValue("07:30");
+    await waitFor(() => expect(saved()?.standing?.series.map(({ untilDate }) => untilDate)).toEqual(["2026-03-24", null]));
+  });
+
+  it("is taken out of one day, or from a day on", async () => {
+    const { user } = show({ groups: [], series: [series()] });
+    await choose(user, "Tuesday");
+    await user.click(within(panel()).getByRole("button", { name: "Take out on this day" }));
+    expect(await startsOf()).toEqual([["07:00"], [], ["07:00"], ["07:00"], ["07:00"]]);
+    await choose(user, "Thursday");
+    await user.click(within(panel()).getByRole("radio", { name: "Every day shift from here" }));
+    await user.click(within(panel()).getByRole("button", { name: "Take out from here on" }));
+    expect(await startsOf()).toEqual([["07:00"], [], ["07:00"], [], []]);
+  });
+
+  it("is only on some days of the week, never on none, and has a last day", async () => {
+    const { user, saved } = show({ groups: [], series: [series()] });
+    await choose(user, "Monday");
+    const days = within(panel()).getByRole("group", { name: "Only on these days" });
+    for (const name of ["Tue", "Thu"]) await user.click(within(days).getByRole("button", { name }));
+    expect(await startsOf()).toEqual([["07:00"], [], ["07:00"], [], ["07:00"]]);
+    const last = within(panel()).getByLabelText("Last day");
+    await user.type(last, "2026-03-27");
+    expect(within(panel()).getByText(/to 27 Mar 2026/)).toBeVisible();
+    for (const name of ["Mon", "Wed", "Fri"]) await user.click(within(panel()).getByRole("button", { name }));
+    await waitFor(() => expect(saved()?.standing?.series.at(-1)?.only).toEqual({ by: "weekday", days: [5] }));
+  });
+
+  it("that was led stays: it can be led again and nothing else", async () => {
+    const own = series();
+    const kept = {
+      id: laidId(own.id, "2026-03-24"),
+      programId: program.id,
+      sessionId: warmUp.id,
+      startsAt: "2026-03-24T07:05:00.000Z",
+      people: null,
+      groupName: null,
+    };
+    const { user } = show({ groups: [], series: [own] }, { kept: [kept] });
+    const led = within(await day("Tuesday")).getByRole("button", { name: "Warm-up at 07:05, was led." });
+    led.focus();
+    await user.keyboard("{ArrowRight}{Delete}");
+    await user.keyboard("{Enter}");
+    expect(within(panel()).getByText(/it stays as it is/)).toBeVisible();
+    expect(within(panel()).queryByRole("button", { name: /Take out/ })).toBeNull();
+    expect(within(panel()).queryByLabelText("Starts")).toBeNull();
+  });
+});
+
+describe("groups", () => {
+  const group = (name: string, ...who: number[]) => ({ id: sampleId(), name, people: who.map((i) => people[i]!.id) });
+
+  it("have a row each, under everybody's", async () => {
+    const [early, late] = [group("Early birds", 0), group("Late birds", 1, 2)];
+    show({
+      groups: [early, late],
+      series: [
+        series(),
+        series({ groupId: early.id, sessionId: pause.id, at: { from: "break", nr: 0, min: 0 } }),
+        series({ groupId: late.id, sessionId: pause.id, at: { from: "break", nr: 1, min: 0 } }),
+      ],
+    });
+    const monday = await day("Monday");
+    expect(
+      within(monday)
+        .getAllByText(/^(everybody|Early birds|Late birds)$/)
+        .map((each) => each.textContent),
+    ).toEqual(["everybody", "Early birds", "Late birds"]);
+  });
+
+  it("take a person from another by arrow keys, and the keys stay with the name", async () => {
+    const { user, saved } = show({ groups: [group("One", 0, 1), group("Two", 2)], series: [series()] });
+    await user.click(await screen.findByRole("button", { name: "Groups" }));
+    const dialog = screen.getByRole("dialog");
+    within(dialog)
+      .getByRole("button", { name: /^Bo Brook, One/ })
+      .focus();
+    await user.keyboard("{ArrowRight}");
+    const bo = await within(dialog).findByRole("button", { name: /^Bo Brook, Two/ });
+    await waitFor(() => expect(bo).toHaveFocus());
+    await waitFor(() => expect(saved()?.standing?.groups.map(({ people: own }) => own.length)).toEqual([1, 2]));
+    await user.keyboard("{ArrowRight}");
+    expect(await within(dialog).findByRole("button", { name: /^Bo Brook, In no group/ })).toBeVisible();
+  });
+
+  it("are formed for the job, renamed and removed with what is planned for them", async () => {
+    const own = group("Third", 0, 1);
+    const { user, saved } = show({ groups: [own], series: [series({ groupId: own.id, fromDate: "2026-03-26" })] });
+    await user.click(await screen.findByRole("button", { name: "Groups" }));
+    const dialog = screen.getByRole("dialog");
+    const name = within(dialog).getByLabelText("Name");
+    await user.clear(name);
+    await user.type(name, "First{Enter}");
+    await waitFor(() => expect(saved()?.standing?.groups[0]?.name).toBe("First"));
+    await user.click(within(dialog).getByRole("button", { name: "Remove First" }));
+    await waitFor(() => expect(saved()?.standing).toEqual({ groups: [], series: [] }));
+    await user.click(within(dialog).getByRole("button", { name: /^Form them/ }));
+    await waitFor(() => expect(saved()?.standing?.groups.map(({ people: who }) => who.length)).toEqual([3]));
+  });
+
+  it("without somebody are named as what does not work out, with the way into the smallest", async () => {
+    const own = group("One", 0, 1);
+    const { user, saved } = show({ groups: [own], series: [series({ groupId: own.id })] });
+    const list = await screen.findByRole("region", { name: "Does not work out" });
+    expect(within(list).getByText("Cy Cole")).toBeVisible();
+    await user.click(within(list).getByRole("button", { name: "Into the smallest group" }));
+    await waitFor(() => expect(saved()?.standing?.groups[0]?.people).toHaveLength(3));
+  });
+
+  it("are chosen for a series from a day on", async () => {
+    const own = group("One", 0, 1);
+    const { user, saved } = show({ groups: [own], series: [series()] });
+    await choose(user, "Monday");
+    await user.click(within(panel()).getByRole("combobox", { name: "For" }));
+    await user.click(screen.getByRole("option", { name: "One" }));
+    await waitFor(() =>
+      expect(saved()?.standing?.series.map(({ groupId, untilDate }) => [groupId, untilDate])).toEqual([
+        [null, "2026-03-22"],
+        [own.id, null],
+      ]),
+    );
+  });
+});
+
+describe("what does not work out in the weeks ahead", () => {
+  it("is listed once for all its days, with the smallest mend, and only that", async () => {
+    const far = [
+      series({ sessionId: pause.id, at: { from: "start", min: 180 } }),
+      series({ sessionId: pause.id, at: { from: "start", min: 240 } }),
+    ];
+    const { user } = show({ groups: [], series: far });
+    const clashes = await screen.findByRole("status", { name: "Clashes" });
+    await user.click((await within(clashes).findAllByRole("button", { name: /^Mend: \d+ min later on \d+ days$/ }))[0]!);
+    await waitFor(() => expect(screen.queryByRole("button", { name: /^Mend/ })).toBeNull());
+    expect(screen.getByText("The 8 weeks from here work out as planned.")).toBeVisible();
+  });
+
+  it("a series whose shift is gone is ended", async () => {
+    const { user, saved } = show({ groups: [], series: [series({ shift: "late" })] });
+    const list = await screen.findByRole("region", { name: "Does not work out" });
+    expect(within(list).getByText("Its kind of shift is gone from the crew's pattern.")).toBeVisible();
+    await user.click(within(list).getByRole("button", { name: "End the series" }));
+    await waitFor(() => expect(saved()?.standing?.series[0]?.untilDate).toBe("2026-03-25"));
+  });
+});
+
+describe("any week", () => {
+  it("is two presses away, and one key away from the next", async () => {
+    const { user, router } = show({ groups: [], series: [series()] });
+    await day("Monday");
+    await user.click(screen.getByRole("button", { name: "Go to a week" }));
+    const open = screen.getByRole("button", { name: /Week of 23 March 2026/ });
+    await waitFor(() => expect(open).toHaveFocus());
+    await user.keyboard("{ArrowDown}");
+    expect(screen.getByRole("button", { name: /Week of 20 April 2026/ })).toHaveFocus();
+    await user.click(screen.getByRole("button", { name: /Week of 7 December 2026/ }));
+    expect(router.state.location.pathname).toBe(`/crews/${crew.id}/day-plan/2026-12-07`);
+  });
+
+  it("comes by page down and page up, but not out of a field", async () => {
+    const { user, router } = show({ groups: [], series: [series()] });
+    await day("Monday");
+    await user.keyboard("{PageDown}");
+    expect(router.state.location.pathname).toMatch(/2026-03-30$/);
+  });
+});
+
+it("what was placed once in another week is copied to the same days", async () => {
+  const source = {
+    id: sampleId(),
+    programId: program.id,
+    sessionId: pause.id,
+    startsAt: "2026-03-17T10:00:00.000Z",
+    people: null,
+    groupName: null,
+  };
+  const { user, server, saved } = show({ groups: [], series: [series()] });
+  server.answers = {
+    ...server.answers,
+    [`GET /crews/${crew.id}/plan/2026-03-16`]: {
+      crewId: crew.id,
+      weekStart: "2026-03-16",
+      version: 1,
+      standing: { groups: [], series: [] },
+      placements: [source, { ...source, id: sampleId(), startsAt: "2026-03-21T10:00:00.000Z" }],
+      kept: [],
+      neighbours: [],
+    },
+  };
+  await user.click(await screen.findByRole("button", { name: "Copy a week" }));
+  const dialog = screen.getByRole("dialog");
+  await user.click(within(dialog).getByRole("button", { name: /Week of 16 March 2026/ }));
+  expect(await within(dialog).findByText(/1 session is copied\. Without a shift here: Break, Saturday/)).toBeVisible();
+  await user.click(within(dialog).getByRole("button", { name: "Copy" }));
+  expect(await startsOf()).toEqual([["07:00"], ["07:00", "10:00"], ["07:00"], ["07:00"], ["07:00"]]);
+  await waitFor(() => expect(saved()?.placements).toMatchObject([{ startsAt: "2026-03-24T10:00:00.000Z" }]));
+});
