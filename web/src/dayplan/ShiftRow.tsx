@@ -19,6 +19,8 @@ interface ShiftRowProps {
   /** What the hands do along the shift; the ribbon has one thickness while nobody has described it. */
   parts: readonly RibbonPart[];
   placed: readonly Placed[];
+  /** On that day and near no shift. */
+  stranded: readonly Placed[];
   /** Of which series each is, for whom, and whether it stays as it is. */
   laidById: ReadonlyMap<string, LaidPlacement>;
   sessions: readonly PlaceableSession[];
@@ -41,7 +43,7 @@ const BEFORE_MIN = 75;
 const minute = 60_000;
 
 export function ShiftRow(props: ShiftRowProps) {
-  const { date, shift, parts, placed, laidById, sessions, clashes, chosenId, timeZone, widestMin, now } = props;
+  const { date, shift, parts, placed, stranded, laidById, sessions, clashes, chosenId, timeZone, widestMin, now } = props;
   const { every, onEvery, onPlace, onMove, onChoose, onRemove } = props;
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const day = DateTime.fromISO(date, { zone: timeZone });
@@ -65,8 +67,8 @@ export function ShiftRow(props: ShiftRowProps) {
       }}
     >
       <DayHead day={day} shift={shift} timeZone={timeZone} />
-      {!shift && placed.length > 0 && (
-        <Stranded placed={placed} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
+      {!shift && stranded.length > 0 && (
+        <Stranded stranded={stranded} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
       )}
       <Box
         sx={{
@@ -140,6 +142,11 @@ export function ShiftRow(props: ShiftRowProps) {
             </Fragment>
           ))}
         </>
+      )}
+      {shift && stranded.length > 0 && (
+        <Box sx={{ gridColumn: { xs: "1 / -1", sm: "2 / -1" }, order: 3 }}>
+          <Stranded stranded={stranded} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
+        </Box>
       )}
       {shift && placed.length > 0 && (
         <ByName placed={placed} laidById={laidById} chosenId={chosenId} timeZone={timeZone} onChoose={onChoose} />
@@ -218,24 +225,24 @@ function ByName({
   );
 }
 
-/** Sessions on a day that has no shift: nobody will come, and they would still be reminded. */
+/** Sessions near no shift: nobody will come, and they would still be reminded. */
 function Stranded({
-  placed,
+  stranded,
   timeZone,
   chosenId,
   onChoose,
   onRemove,
-}: Pick<ShiftRowProps, "placed" | "timeZone" | "chosenId" | "onChoose" | "onRemove">) {
+}: Pick<ShiftRowProps, "stranded" | "timeZone" | "chosenId" | "onChoose" | "onRemove">) {
   return (
     <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", alignItems: "center", py: 1, color: "warm.dark" }}>
-      {placed.map((each) => (
+      {stranded.map((each) => (
         <Button key={each.id} variant="outlined" aria-pressed={each.id === chosenId} onClick={() => onChoose(each.id)}>
           {timeText(each.startMs, timeZone)} {each.session.name}
         </Button>
       ))}
       <Typography sx={{ fontWeight: 650 }}>{t("without a shift")}</Typography>
-      <Button onClick={() => onRemove(...placed.map(({ id }) => id))}>
-        {t("Remove all {{count}}", { count: placed.length, defaultValue_one: "Remove it" })}
+      <Button onClick={() => onRemove(...stranded.map(({ id }) => id))}>
+        {t("Remove all {{count}}", { count: stranded.length, defaultValue_one: "Remove it" })}
       </Button>
     </Box>
   );

@@ -258,9 +258,8 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
         <Box>
           {days.map((date) => {
             const shift = shifts.find((each) => each.date === date);
-            const inShift = placed.filter((each) =>
-              shift ? shiftAt(each.startMs)?.date === date : !shiftAt(each.startMs) && dateAt(each.startMs, crew.timeZone) === date,
-            );
+            const inShift = placed.filter(({ startMs }) => shiftAt(startMs)?.date === date);
+            const stranded = placed.filter(({ startMs }) => !shiftAt(startMs) && dateAt(startMs, crew.timeZone) === date);
             return (
               <ShiftRow
                 key={date}
@@ -268,6 +267,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
                 shift={shift}
                 parts={parts}
                 placed={inShift}
+                stranded={stranded}
                 laidById={laidById}
                 sessions={sessions}
                 clashes={clashes}
