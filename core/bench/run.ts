@@ -2,7 +2,8 @@
 import { performance } from "node:perf_hooks";
 import { readRoster, guessColumns, NO_WORDS, readRosterText } from "../src/crew";
 import { patternPreset, shiftsFrom } from "../src/calendar";
-import { optimalPlan, clashesOf, dayProblem, greedyPlan, formGroups, planCost, type Placed } from "../src/dayplan";
+import { layPlan, optimalPlan, clashesOf, dayProblem, greedyPlan, formGroups, planCost, type Placed } from "../src/dayplan";
+import { sampleSeries } from "../src/dayplan/plan.sample";
 import { solveInNode } from "../src/compose/sample";
 import { wordsIn } from "../src/language";
 import { SHIPPED_LIBRARY, newItem, stage, DEFAULT_STYLE } from "../src/library";
@@ -112,6 +113,21 @@ const largeDay = dayProblem(
   ],
   { mostOffJob: 10, leaders: 2 },
 );
+// Forty crews on a rotation of 21 days, each with three kinds of shift and four series on each.
+const rotation = patternPreset("daysThenNights", "2026-03-02");
+const standing = {
+  groups: [],
+  series: rotation.shifts.flatMap(({ id }) => [0, 60, 150, 400].map((min) => sampleSeries({ shift: id, at: { from: "start", min } }))),
+};
+const zones = ["Europe/Dublin", "America/New_York", "Australia/Lord_Howe", "Asia/Kathmandu"];
+table.push([
+  "eight weeks of 40 crews laid on the calendar",
+  () =>
+    Array.from({ length: 40 }, (_, i) =>
+      layPlan({ standing, placements: [], kept: [] }, { shiftPattern: rotation, timeZone: zones[i % 4]! }, "2026-03-02", 56),
+    ),
+  50,
+]);
 table.push(["first answer to a day of 12 groups × 5 sessions", () => greedyPlan(largeDay), 200]);
 
 let missed = false;

@@ -2,7 +2,7 @@
 import { addDays, dateAt, daysBetween, momentAt, shiftsFrom, wallTime, workingDay, type Shift, type ShiftPattern } from "../calendar";
 import type { SlotKind } from "../session";
 import { onGrid, type Placement } from "./placement";
-import type { PlanGroup, Series, SeriesDays, SeriesPlace, StandingPlan } from "./standing";
+import type { Series, SeriesDays, SeriesPlace, StandingPlan } from "./standing";
 
 /** The shifts of a crew, and the clock they go by. */
 export interface CrewCalendar {
@@ -50,7 +50,7 @@ export function layPlan(
   const known = new Set(once.map(({ id }) => id));
   const shifts = shiftsFrom(shiftPattern, timeZone, fromDate, days);
   const laid = shifts.flatMap((shift) => laySeries(standing, calendar, shift).filter(({ id }) => !known.has(id)));
-  return [
+  const all = [
     ...once.map((each) => ({
       ...each,
       seriesId: keptIds.get(each.id) ?? null,
@@ -58,7 +58,11 @@ export function layPlan(
       kept: keptIds.has(each.id),
     })),
     ...laid,
-  ].sort((a, b) => Date.parse(a.startsAt) - Date.parse(b.startsAt) || a.id.localeCompare(b.id));
+  ];
+  return all
+    .map((each) => ({ each, atMs: Date.parse(each.startsAt) }))
+    .sort((a, b) => a.atMs - b.atMs || (a.each.id < b.each.id ? -1 : 1))
+    .map(({ each }) => each);
 }
 
 /** The working day of a moment; the shifts around each day are worked out once. */
@@ -73,17 +77,16 @@ function workingDays({ shiftPattern, timeZone }: CrewCalendar): (atMs: number) =
 }
 
 function laySeries({ groups, series }: StandingPlan, calendar: CrewCalendar, shift: Shift): LaidPlacement[] {
+  const day = dayNumber(shift.date);
   return series.flatMap((each) => {
     if (!isOn(each, calendar.shiftPattern, shift)) return [];
     const startsAt = startIn(each, calendar.timeZone, shift);
     const group = each.groupId === null ? null : groups.find(({ id }) => id === each.groupId);
     if (startsAt === null || group === undefined || group?.people.length === 0) return [];
-    return [{ ...placementOf(each, group, shift.date, startsAt), seriesId: each.id, date: shift.date, kept: false }];
+    const { id, programId, sessionId } = each;
+    const whom = { people: group && [...group.people], groupName: group && group.name };
+    return [{ id: idOn(id, day), programId, sessionId, startsAt, ...whom, seriesId: id, date: shift.date, kept: false }];
   });
-}
-
-function placementOf({ id, programId, sessionId }: Series, group: PlanGroup | null, date: string, startsAt: string): Placement {
-  return { id: laidId(id, date), programId, sessionId, startsAt, people: group && [...group.people], groupName: group && group.name };
 }
 
 /** Whether a shift is one of those a series is on, a day it is taken out of among them. */
@@ -115,7 +118,7 @@ function startIn({ at, otherDays }: Series, timeZone: string, shift: Shift): str
 export function momentIn(at: SeriesPlace, shift: Shift, timeZone: string): number | null {
   switch (at.from) {
     case "start":
-      return onGrid(momentAt(shift.date, shift.kind.start, at.min, timeZone));
+      return onGrid(wallMoment(shift, at.min, timeZone));
     case "end":
       return onGrid(shift.endMs - at.min * minute);
     case "break": {
@@ -125,10 +128,17 @@ export function momentIn(at: SeriesPlace, shift: Shift, timeZone: string): numbe
   }
 }
 
-function breakOf({ date, kind, breaks, away }: Shift, nr: number, timeZone: string) {
+/** So many minutes after the start of a shift by the clock on the wall. While that does not change, there is nothing to look up. */
+function wallMoment({ date, kind, startMs, clockChangeMin }: Shift, afterMin: number, timeZone: string): number {
+  const isWithin = clockChangeMin === 0 && afterMin >= 0 && afterMin <= kind.lengthMin;
+  return isWithin ? startMs + afterMin * minute : momentAt(date, kind.start, afterMin, timeZone);
+}
+
+function breakOf(shift: Shift, nr: number, timeZone: string) {
+  const { kind, breaks, away } = shift;
   const pause = kind.breaks[nr];
   if (!pause) return undefined;
-  const fromMs = momentAt(date, kind.start, pause.afterMin, timeZone);
+  const fromMs = wallMoment(shift, pause.afterMin, timeZone);
   return [...breaks, ...away].sort((a, b) => a.startMs - b.startMs).find(({ startMs }) => startMs >= fromMs);
 }
 
@@ -154,8 +164,17 @@ function wallMinutes({ date, kind }: Shift, atMs: number, timeZone: string): num
 
 /** The id of what a series is on a day: its own, with the day written into the last 32 bits. */
 export function laidId(seriesId: string, date: string): string {
-  const last = parseInt(seriesId.slice(-8), 16) ^ (daysBetween(DAY_ZERO, date) + 1);
+  return idOn(seriesId, dayNumber(date));
+}
+
+function idOn(seriesId: string, day: number): string {
+  const last = parseInt(seriesId.slice(-8), 16) ^ day;
   return seriesId.slice(0, -8) + (last >>> 0).toString(16).padStart(8, "0");
+}
+
+/** From 1: with none, the id would be that of the series. */
+function dayNumber(date: string): number {
+  return daysBetween(DAY_ZERO, date) + 1;
 }
 
 /** The series a laid placement is of. */
