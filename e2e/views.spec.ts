@@ -65,6 +65,16 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/people/cards`],
     [`/crews/${roof}/day-plan`, async () => page.getByRole("button", { name: "Plan a day" }).click()],
     [`/crews/${roof}/day-plan`, async () => page.getByRole("button", { name: "Reminders" }).click()],
+    [`/crews/${roof}/day-plan`, async () => page.getByRole("button", { name: "Groups" }).click()],
+    ["/week?leader=everybody"],
+    [
+      "/week?leader=everybody",
+      async () =>
+        page
+          .getByRole("button", { name: /Webbing break/ })
+          .last()
+          .click(),
+    ],
     ["/library"],
     ["/library?region=thumbBase&phase=stretch"],
     ["/library/median-glide"],

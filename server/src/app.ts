@@ -13,6 +13,7 @@ import { needsSecondStep, standingOf } from "./auth/standing";
 import { csrfProtection, sessionMiddleware } from "./auth/session";
 import { practiceClock, type AppContext } from "./context";
 import { addCrewRoutes } from "./crew/routes";
+import { addOwnWeekRoutes } from "./dayplan/own-week-routes";
 import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
@@ -26,7 +27,7 @@ import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
 import { isStillGood } from "./member/access";
 import { addMemberRoutes } from "./member/routes";
-import { addCalendarLinkRoutes } from "./dayplan/calendar-links";
+import { addCalendarLinkRoutes, addOwnCalendarRoutes } from "./dayplan/calendar-links";
 import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
 import { addMessageRoutes } from "./message/routes";
@@ -190,6 +191,9 @@ export function createApp({
     program: addProgramRoutes,
     file: addJobRoutes,
     "day plan": addDayPlanRoutes,
+    // Before the week, whose address would take its name for a day.
+    "own calendar": addOwnCalendarRoutes,
+    "own week": addOwnWeekRoutes,
     run: addRunRoutes,
     "follow-up": addFollowUpRoutes,
     response: addResponseRoutes,

@@ -21,7 +21,8 @@ import { loadEmpty } from "./demo/empty";
 import { practiceClock } from "./context";
 import { freeBytesOf } from "./http/disk";
 import { httpGateway, startWorker } from "./message/worker";
-import { DEMO_MEMBER, DEMO_PASSWORD, DEMO_SIGN_INS, DEMO_STAFF, loadDemo } from "./demo/load";
+import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
+import { DEMO_MEMBER, DEMO_STAFF } from "./demo/staff";
 
 /** A call that is being answered when the server is told to stop has this long. */
 const FINISH_WITHIN_MS = 5000;

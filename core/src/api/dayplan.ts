@@ -146,3 +146,78 @@ export type CalendarLink = v.InferOutput<typeof CalendarLink>;
 export const NewCalendarLink = v.strictObject({ id: Id, name: NonEmptyText, personId: v.nullable(Id) });
 /** The only time the secret address is seen. */
 export const MadeCalendarLink = v.strictObject({ path: v.string(), links: v.array(CalendarLink) });
+
+/** A session in the week of whoever leads. */
+export const OwnWeekEntry = v.strictObject({
+  placementId: Id,
+  /** The series it is of; null for one that was placed once. */
+  seriesId: v.nullable(Id),
+  crewId: Id,
+  crewName: v.string(),
+  place: v.string(),
+  timeZone: v.string(),
+  programId: Id,
+  sessionId: Id,
+  sessionName: v.string(),
+  slot: SlotKind,
+  groupName: v.nullable(v.string()),
+  /** Null for everybody. */
+  groupPeople: v.nullable(v.array(Id)),
+  /** The working day it is of, at the crew's place. */
+  date: IsoDate,
+  startsAt: IsoInstant,
+  totalSec: v.number(),
+  /** Who is to lead it, or led it. */
+  leaderId: Id,
+  /** For its series; it differs from it on this day when it is another. */
+  seriesLeaderId: v.nullable(Id),
+  runId: v.nullable(Id),
+});
+export type OwnWeekEntry = v.InferOutput<typeof OwnWeekEntry>;
+
+/** Somebody who can lead sessions of some crews. */
+export const Leader = v.strictObject({
+  id: Id,
+  name: v.string(),
+  role: v.picklist(["trainer", "lead"]),
+  crewIds: v.array(Id),
+});
+export type Leader = v.InferOutput<typeof Leader>;
+
+const minutesOnTheWay = v.pipe(
+  v.number("must be a number"),
+  v.integer("must be whole minutes"),
+  v.minValue(0, "must be 0 to 600 minutes"),
+  v.maxValue(600, "must be 0 to 600 minutes"),
+);
+export const Way = v.strictObject({ places: v.tuple([NonEmptyText, NonEmptyText]), minutes: minutesOnTheWay });
+export type Way = v.InferOutput<typeof Way>;
+/** Without minutes it is not known any more. */
+export const ChangedWay = v.strictObject({ places: v.tuple([NonEmptyText, NonEmptyText]), minutes: v.nullable(minutesOnTheWay) });
+
+/** A crew lead who was shown a session and may lead it. */
+export const Approval = v.strictObject({
+  accountId: Id,
+  sessionId: Id,
+  at: IsoInstant,
+  by: v.string(),
+  /** The session has other movements by now: it has to be shown again. */
+  outdated: v.boolean(),
+});
+export type Approval = v.InferOutput<typeof Approval>;
+
+export const OwnWeek = v.strictObject({
+  weekStart: IsoDate,
+  now: IsoInstant,
+  /** Whose week it is. */
+  me: Id,
+  entries: v.array(OwnWeekEntry),
+  leaders: v.array(Leader),
+  ways: v.array(Way),
+  approvals: v.array(Approval),
+});
+export type OwnWeek = v.InferOutput<typeof OwnWeek>;
+
+/** Who is to lead: null for whoever it is otherwise. `shown`: they were shown it and may lead it, which is kept. */
+export const HandedOver = v.strictObject({ leaderId: v.nullable(Id), shown: v.optional(v.boolean(), false) });
+export type HandedOver = v.InferOutput<typeof HandedOver>;

@@ -33,3 +33,4 @@ export { formGroups, mostWithKit, type Group } from "./groups";
 export { optimalPlan, greedyPlan, planCost, type DayPlan } from "./plan-day";
 export { minimalRelaxations, type Relaxation } from "./relax";
 export { hardMoments, ribbonOf, workingSpans, type RibbonPart, type RibbonPiece } from "./ribbon";
+export { leaderClashes, minutesBetween, placeKey, type LeaderClash, type TravelTime } from "./own-week";

@@ -47,6 +47,7 @@ export function sampleSeries(more: Partial<Series> = {}): Series {
     at: { from: "start", min: 0 },
     only: null,
     groupId: null,
+    leaderId: null,
     fromDate: "2026-03-02",
     untilDate: null,
     otherDays: [],

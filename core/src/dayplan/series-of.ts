@@ -77,6 +77,7 @@ function repeated(
     at: JSON.parse(at) as Series["at"],
     only: null,
     groupId: null,
+    leaderId: null,
     fromDate,
     untilDate,
     otherDays: [],

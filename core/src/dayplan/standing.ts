@@ -56,6 +56,8 @@ export const Series = v.pipe(
     only: v.nullable(SeriesDays),
     /** Null for everybody. */
     groupId: v.nullable(Id),
+    /** Account of whoever leads it; null for the crew's trainer. */
+    leaderId: v.optional(v.nullable(Id), null),
     fromDate: IsoDate,
     /** Last day; null for as long as nobody ends it. */
     untilDate: v.nullable(IsoDate),

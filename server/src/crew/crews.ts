@@ -66,7 +66,7 @@ export async function crewIdsOf({ sequelize }: Db, { role, accountId }: Caller):
 }
 
 /** Every crew of the caller, by name. */
-export async function theirCrews({ models }: Db, caller: Caller): Promise<CrewRow[]> {
+export async function theirCrews({ models }: Db, caller: Pick<Caller, "role" | "accountId">): Promise<CrewRow[]> {
   const { role, accountId } = caller;
   const given =
     role === "trainer"

@@ -11,7 +11,7 @@ import type { Response } from "express";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
-import { crewOf } from "../crew/crews";
+import { crewOf, theirCrews } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import { sendFile } from "../http/file";
@@ -24,10 +24,65 @@ import { practiceLibrary } from "../library/practice-library";
 import { hashOf } from "../member/access";
 import { participationsIn } from "../safety/participations";
 import { calendarOf } from "./calendar";
+import { ledSessions } from "./own-week";
 import { placementsBetween } from "./standing";
+import type { CalendarLinkRow } from "./tables";
 
 /** How far back and ahead a calendar reaches, days. */
 const CALENDAR_DAYS = { back: 14, ahead: 84 };
+
+/** Calendars of whoever is signed in: of what they lead, over all their crews. */
+export function addOwnCalendarRoutes(routes: Routes, { db, now }: AppContext): void {
+  const roles = ["trainer", "lead"] as const;
+  routes.add({
+    id: "ownCalendarLinks",
+    method: "get",
+    path: "/api/own-week/calendar-links",
+    summary: "Calendars of what I lead that can be subscribed to",
+    answer: v.array(CalendarLink),
+    roles,
+    handle: ({ caller }) => linksWhere(db, { leaderId: caller.accountId }),
+  });
+  routes.add({
+    id: "makeOwnCalendarLink",
+    method: "post",
+    path: "/api/own-week/calendar-links",
+    summary: "Make a secret link to what I lead; its address is shown this once",
+    answer: MadeCalendarLink,
+    roles,
+    body: v.strictObject({ id: Id }),
+    async handle({ caller, body }) {
+      const token = randomBytes(32).toString("base64url");
+      await db.models.CalendarLink.create({
+        id: body.id,
+        crewId: null,
+        personId: null,
+        leaderId: caller.accountId,
+        name: "",
+        tokenHash: hashOf(token),
+        madeAt: await now(caller),
+        withdrawnAt: null,
+        lastReadAt: null,
+      });
+      return { path: `/api/calendar/${token}.ics`, links: await linksWhere(db, { leaderId: caller.accountId }) };
+    },
+  });
+  routes.add({
+    id: "withdrawOwnCalendarLink",
+    method: "delete",
+    path: "/api/own-week/calendar-links/:linkId",
+    summary: "Withdraw a link to what I lead; it answers nobody any more",
+    answer: v.array(CalendarLink),
+    roles,
+    params: v.object({ linkId: Id }),
+    async handle({ caller, params }) {
+      const own = { id: params.linkId, leaderId: caller.accountId };
+      if (!(await db.models.CalendarLink.findOne({ where: own }))) throw notFound("link");
+      await db.models.CalendarLink.update({ withdrawnAt: await now(caller) }, { where: { ...own, withdrawnAt: null } });
+      return linksWhere(db, { leaderId: caller.accountId });
+    },
+  });
+}
 
 export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
@@ -104,7 +159,9 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     params: v.object({ token: v.pipe(v.string(), v.regex(/^[\w-]{40,60}\.ics$/, "is no calendar")) }),
     async handle({ params, response }) {
       const link = (await db.models.CalendarLink.findOne({ where: { tokenHash: hashOf(params.token.replace(/\.ics$/, "")) } }))?.get();
-      const crew = link && !link.withdrawnAt && (await db.models.Crew.findOne({ where: { id: link.crewId, removedAt: null } }))?.get();
+      if (link?.leaderId && !link.withdrawnAt) return sendLeaderCalendar(db, now, link, link.leaderId, response);
+      const where = { id: link?.crewId ?? "", removedAt: null };
+      const crew = link && !link.withdrawnAt && (await db.models.Crew.findOne({ where }))?.get();
       const account = crew && (await db.models.Account.findByPk(crew.trainerId))?.get();
       if (!link || !crew || !account) throw notFound("calendar");
       const at = await now(account);
@@ -114,9 +171,59 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
   });
 }
 
+/** Of an account that is there no more it answers nobody. */
+async function sendLeaderCalendar(
+  db: Db,
+  now: AppContext["now"],
+  link: CalendarLinkRow,
+  leaderId: string,
+  response: Response,
+): Promise<void> {
+  const account = (await db.models.Account.findByPk(leaderId))?.get();
+  if (!account || (account.role !== "trainer" && account.role !== "lead")) throw notFound("calendar");
+  const at = await now(account);
+  await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
+  const caller = { accountId: account.id, practiceId: account.practiceId, role: account.role };
+  sendCalendar(response, account.name, await leaderCalendarText(db, caller, account.name, at));
+}
+
+/** What somebody is to lead, over all their crews. */
+async function leaderCalendarText(
+  db: Db,
+  caller: Pick<Caller, "accountId" | "practiceId" | "role">,
+  name: string,
+  at: Date,
+): Promise<string> {
+  const day = at.toISOString().slice(0, 10);
+  const crews = await theirCrews(db, caller);
+  const [from, to] = [new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))];
+  const [library, customs, sessions] = await Promise.all([
+    practiceLibrary(db, caller.practiceId),
+    customsOf(db, caller.practiceId),
+    ledSessions(db, caller.practiceId, crews, from, to, at),
+  ]);
+  const entries = sessions
+    .filter(({ entry }) => entry.leaderId === caller.accountId)
+    .map(({ entry, crew, placement, programChangedAt, session, personIds }) => ({
+      id: entry.placementId,
+      startsAt: placement.startsAt,
+      changedAt: latest(placement.changedAt, programChangedAt),
+      session,
+      place: crew.detail.place,
+      timeZone: crew.detail.timeZone,
+      personIds,
+      crewName: crew.name,
+    }));
+  return calendarOf(library, name, entries, wordsOf(library, languageOf(customs.language), customs.measures));
+}
+
 async function listLinks(db: Db, caller: Caller, crewId: string): Promise<CalendarLink[]> {
   await crewOf(db, caller, crewId);
-  const rows = await db.models.CalendarLink.findAll({ where: { crewId }, order: [["madeAt", "DESC"]] });
+  return linksWhere(db, { crewId });
+}
+
+async function linksWhere({ models }: Db, where: Partial<CalendarLinkRow>): Promise<CalendarLink[]> {
+  const rows = await models.CalendarLink.findAll({ where, order: [["madeAt", "DESC"]] });
   return rows.map((row) => {
     const { id, name, personId, madeAt, withdrawnAt, lastReadAt } = row.get();
     return {
@@ -173,6 +280,12 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
         ),
     ),
   );
+  const ids = personId
+    ? [personId]
+    : notHeldOut(
+        people.map((person) => person.get()),
+        participations,
+      ).map(({ id }) => id);
   const entries = rows.flatMap((row) => {
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
     const workingDay = workingDayOf(crew, row.startsAt);
@@ -184,13 +297,17 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
       : sessionWithin(library, session, participations);
     return personId && shown.items.length === 0
       ? []
-      : [{ id: row.id, startsAt: row.startsAt, changedAt: latest(row.changedAt, found.changedAt), session: shown }];
+      : [
+          {
+            id: row.id,
+            startsAt: row.startsAt,
+            changedAt: latest(row.changedAt, found.changedAt),
+            session: shown,
+            place,
+            timeZone,
+            personIds: ids,
+          },
+        ];
   });
-  const ids = personId
-    ? [personId]
-    : notHeldOut(
-        people.map((person) => person.get()),
-        participations,
-      ).map(({ id }) => id);
-  return calendarOf(library, crew.name, place, timeZone, entries, ids, wordsOf(library, language, customs.measures));
+  return calendarOf(library, crew.name, entries, wordsOf(library, language, customs.measures));
 }

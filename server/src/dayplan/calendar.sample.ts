@@ -16,12 +16,16 @@ export const MOMENTS = [
 
 if (process.argv.includes("--print")) {
   const [session] = sampleProgram().sessions;
-  const entries = MOMENTS.map((at) => ({
-    id: uuid(),
-    startsAt: new Date(at),
-    changedAt: new Date("2026-01-02T03:04:05Z"),
-    session: session!,
-  }));
-  const calendars = PLACES.map((zone) => calendarOf(SHIPPED_LIBRARY, "Crew; one,\r\nX-EVIL:1", "Yard", zone, entries, []));
+  const entriesIn = (timeZone: string) =>
+    MOMENTS.map((at) => ({
+      id: uuid(),
+      startsAt: new Date(at),
+      changedAt: new Date("2026-01-02T03:04:05Z"),
+      session: session!,
+      place: "Yard",
+      timeZone,
+      personIds: [],
+    }));
+  const calendars = PLACES.map((zone) => calendarOf(SHIPPED_LIBRARY, "Crew; one,\r\nX-EVIL:1", entriesIn(zone)));
   process.stdout.write(JSON.stringify(calendars));
 }

@@ -14,6 +14,13 @@ export interface CalendarEntry {
   /** When its place or what is done in it changed last. */
   changedAt: Date;
   session: Session;
+  /** Where and by which clock. */
+  place: string;
+  timeZone: string;
+  /** Who takes part: the length is that of the group. */
+  personIds: readonly string[];
+  /** Before the session's name, where a calendar is of several crews. */
+  crewName?: string;
 }
 
 /** How soon a subscribed calendar should look again, s. */
@@ -22,27 +29,18 @@ const LOOK_AGAIN_SEC = 3600;
 /**
  * Times are written in the crew's zone, whatever zone the process is in. Nothing in it depends on when it is asked, so that the same
  * calendar is the same text.
- * @param personIds who takes part: the length is that of the group
- * @param words of whoever reads it
+ * @param name whose calendar it is @param words of whoever reads it
  */
-export function calendarOf(
-  library: Library,
-  crewName: string,
-  place: string,
-  timeZone: string,
-  entries: readonly CalendarEntry[],
-  personIds: readonly string[],
-  words = wordsOf(library),
-): string {
+export function calendarOf(library: Library, name: string, entries: readonly CalendarEntry[], words = wordsOf(library)): string {
   const calendar = ical({
-    name: escape(words.paper("calendar", { crew: crewName }), false),
+    name: escape(words.paper("calendar", { crew: name }), false),
     method: ICalCalendarMethod.PUBLISH,
     ttl: LOOK_AGAIN_SEC,
     prodId: { company: "Kind Grip", product: "Day plan", language: words.language.toUpperCase() },
     // Without a name: with one, the stamp of each event would be written in it too.
     timezone: { name: null, generator: (zone) => String(zoneBlock(zone)[0] ?? "") || null },
   });
-  for (const { id, startsAt, changedAt, session } of entries) {
+  for (const { id, startsAt, changedAt, session, place, timeZone, personIds, crewName } of entries) {
     const { totalSec } = compileGroup(session, library.timings, personIds);
     const endsAt = new Date(startsAt.getTime() + Math.max(1, Math.ceil(totalSec / 60)) * 60_000);
     // The second of two equal wall times cannot be told from the first in the place's own time.
@@ -56,7 +54,7 @@ export function calendarOf(
       lastModified: changedAt,
       sequence: revisionAt(changedAt),
       timezone: zone,
-      summary: `${words.sessionName(session)} (${words.digits(durationText(totalSec))})`,
+      summary: `${crewName ? `${crewName}: ` : ""}${words.sessionName(session)} (${words.digits(durationText(totalSec))})`,
       location: place,
       description: [
         ...session.items.map((item, i) => `${words.digits(i + 1)}. ${words.movementName(item.movementId)}`),

@@ -122,7 +122,13 @@ async function refuseUnknown(
   const known = new Map(before.series.map((each) => [each.id, each]));
   const isNew = (each: Series) => {
     const was = known.get(each.id);
-    return !was || was.programId !== each.programId || was.sessionId !== each.sessionId || was.shift !== each.shift;
+    return (
+      !was ||
+      was.programId !== each.programId ||
+      was.sessionId !== each.sessionId ||
+      was.shift !== each.shift ||
+      was.leaderId !== each.leaderId
+    );
   };
   const [slots, there] = await Promise.all([
     slotsOf(db, crew.id, series, transaction),
@@ -133,8 +139,11 @@ async function refuseUnknown(
   const fields = series.flatMap((each, i) => {
     if (!isNew(each)) return [];
     const problem = sessionProblem(slots.get(`${each.programId} ${each.sessionId}`));
+    const leader = handedOver(each, before)
+      ? []
+      : [{ path: `standing.series.${i}.leaderId`, message: "is handed over by itself, not with the plan" }];
     const unknown = kinds.has(each.shift) ? [] : [{ path: `standing.series.${i}.shift`, message: "is not a kind of shift of this crew" }];
-    return [...(problem ? [{ path: `standing.series.${i}.sessionId`, message: problem }] : []), ...unknown];
+    return [...(problem ? [{ path: `standing.series.${i}.sessionId`, message: problem }] : []), ...unknown, ...leader];
   });
   const strangers = groups.flatMap((group, i) =>
     group.people.every((id) => people.has(id))
@@ -142,6 +151,11 @@ async function refuseUnknown(
       : [{ path: `standing.groups.${i}.people`, message: "names somebody who is not in this crew" }],
   );
   if (fields.length + strangers.length > 0) throw invalid([...fields, ...strangers]);
+}
+
+/** Who leads is said where it is asked whether they were shown it; a series that goes on under another id keeps its leader. */
+function handedOver({ leaderId, sessionId }: Series, before: StandingPlan): boolean {
+  return leaderId === null || before.series.some((each) => each.sessionId === sessionId && each.leaderId === leaderId);
 }
 
 async function slotsOf(

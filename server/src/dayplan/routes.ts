@@ -1,22 +1,15 @@
 /** Day plans, the calendar file, and Today. */
 import { ChangedWeek, Today, WeekPlanEntry } from "@kind-grip/core/api";
-import { mondayOf } from "@kind-grip/core/calendar";
-import { IsoDate, Id } from "@kind-grip/core/units";
+import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
 import type { Routes } from "../http/route";
 import { saveWeekPlan, weekPlan } from "./plans";
 import { today } from "./today-again";
+import { WeekStart } from "./week-start";
 
-const WeekParams = v.object({
-  crewId: Id,
-  weekStart: v.pipe(
-    IsoDate,
-    // What is no day is said already; of that no Monday can be worked out.
-    v.check((day) => !v.is(IsoDate, day) || mondayOf(day) === day, "is not a Monday"),
-  ),
-});
+const WeekParams = v.object({ crewId: Id, weekStart: WeekStart });
 
 export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({

@@ -1,7 +1,7 @@
 /** Weeks, placed sessions, calendars to subscribe to, as they are stored. */
 import { STANDING_DOCUMENT, type StandingPlan } from "@kind-grip/core/dayplan";
 import type { Sequelize } from "sequelize";
-import { day, dayPart, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
+import { day, dayPart, id, idPart, json, moment, text, textPart, uuid, whole, type Table } from "../db/columns";
 import { storedDocument } from "../db/stored-document";
 
 export interface WeekPlanRow {
@@ -36,10 +36,37 @@ export interface StandingPlanRow {
   document: StandingPlan;
 }
 
+/** Of a session that was handed over for its day; otherwise its series' leader leads it, or the crew's trainer. */
+export interface PlacementLeaderRow {
+  placementId: string;
+  crewId: string;
+  leaderId: string;
+}
+
+export interface LeadApprovalRow {
+  accountId: string;
+  sessionId: string;
+  crewId: string;
+  approvedBy: string;
+  at: Date;
+  /** The movements that were shown. */
+  shown: string[];
+}
+
+/** Between two places of a practice, their names as they are compared; the smaller one first. */
+export interface WayRow {
+  practiceId: string;
+  fromPlace: string;
+  toPlace: string;
+  minutes: number;
+}
+
 export interface CalendarLinkRow {
   id: string;
-  crewId: string;
+  /** Null for the calendar of a leader: of all crews. */
+  crewId: string | null;
   personId: string | null;
+  leaderId?: string | null;
   name: string;
   tokenHash: string;
   madeAt: Date;
@@ -73,10 +100,30 @@ export function defineDayplanTables(sequelize: Sequelize) {
       changedAt: moment,
       ...storedDocument(STANDING_DOCUMENT, "document"),
     }) as Table<StandingPlanRow>,
+    PlacementLeader: sequelize.define("placement_leaders", {
+      placementId: { ...id },
+      crewId: uuid,
+      leaderId: uuid,
+    }) as Table<PlacementLeaderRow>,
+    LeadApproval: sequelize.define("lead_approvals", {
+      accountId: { ...idPart },
+      sessionId: { ...idPart },
+      crewId: uuid,
+      approvedBy: uuid,
+      at: moment,
+      shown: json,
+    }) as Table<LeadApprovalRow>,
+    Way: sequelize.define("ways", {
+      practiceId: { ...idPart },
+      fromPlace: { ...textPart },
+      toPlace: { ...textPart },
+      minutes: whole,
+    }) as Table<WayRow>,
     CalendarLink: sequelize.define("calendar_links", {
       id: { ...id },
       crewId: uuid,
       personId: uuid,
+      leaderId: uuid,
       name: text,
       tokenHash: text,
       madeAt: moment,

@@ -11,6 +11,8 @@ export const hashPart = { type: DataTypes.STRING(64), primaryKey: true };
 /** A short word as a part of a key. */
 export const shortPart = { type: DataTypes.STRING(16), primaryKey: true };
 export const hashText = DataTypes.STRING(64);
+/** A name as a part of a key. */
+export const textPart = { type: DataTypes.STRING(160), primaryKey: true };
 export const dayPart = { type: DataTypes.DATEONLY, primaryKey: true };
 export const wholePart = { type: DataTypes.INTEGER, primaryKey: true };
 /** Counted by the database: nothing is ordered by it. */

@@ -24,6 +24,7 @@ import { notes } from "./migrations/0021-notes";
 import { ownAnswers } from "./migrations/0022-own-answers";
 import { firstAid } from "./migrations/0023-first-aid";
 import { standingPlans } from "./migrations/0024-standing-plans";
+import { ownWeek } from "./migrations/0025-own-week";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -52,6 +53,7 @@ const MIGRATIONS = {
   "0022-own-answers": ownAnswers,
   "0023-first-aid": firstAid,
   "0024-standing-plans": standingPlans,
+  "0025-own-week": ownWeek,
 };
 
 /** Runs what has not run yet; returns the names. */

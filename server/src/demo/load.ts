@@ -1,7 +1,6 @@
 /**
  * Loads the demo practice: four crews, three programs, this week's plan, eight weeks of runs, mornings and decisions, work, measuring rounds.
  * Same seed, same demo. */
-import { createHash } from "node:crypto";
 import { addDays, dateAt, mondayOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
 import { suggestStart } from "@kind-grip/core/dayplan";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
@@ -23,6 +22,7 @@ import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from 
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+import { seedAccess, seedLeaders, seedStaff } from "./staff";
 import { goingOn } from "./standing";
 import { demoWork } from "./work";
 
@@ -33,12 +33,6 @@ export const DEMO_SIGN_INS = [
   { name: "Maren Holt", email: "maren@fernhollow.example" },
   { name: "Teo Vance", email: "teo@fernhollow.example" },
 ] as const;
-export const DEMO_STAFF = [
-  { name: "Ivo Lantern", email: "ivo@fernhollow.example", role: "lead" },
-  { name: "Greta Sloane", email: "greta@fernhollow.example", role: "employer" },
-] as const;
-/** Codes of the first three crews; everybody with a card has the same last five digits, which a real card never has. */
-export const DEMO_MEMBER = { codes: ["RDGE24", "TANSY5", "SHUCK7"], pin: "001-24680" } as const;
 const SEED = 20260326;
 /** The history: eight weeks, the last one running. */
 const WEEKS = { from: "2026-02-02", count: 8 } as const;
@@ -88,7 +82,8 @@ export async function seedDemo(db: Db): Promise<void> {
       await seedFirstAid(db, reading, demo.key, crew.id, DEMO_NOW, transaction);
       seeded.push(crew);
     }
-    await seedAccess(db, seeded, transaction);
+    await seedAccess(db, seeded, DEMO_NOW, transaction);
+    await seedLeaders(db, trainer, seeded[1]!.id, DEMO_NOW, transaction);
   });
   const habits = seededRandom(SEED + 2);
   const mondays = Array.from({ length: WEEKS.count - 1 }, (_, i) => addDays(WEEKS.from, 7 * (i + 1)));
@@ -97,43 +92,6 @@ export async function seedDemo(db: Db): Promise<void> {
 
 /** The work was looked at before the programs began. */
 const WORK_DESCRIBED = new Date("2026-01-26T10:00:00Z");
-
-/** A crew lead for the early crews, and a contact of the employer. */
-async function seedStaff(db: Db, random: SeededRandom, practiceId: string, passwordHash: string, transaction: Transaction): Promise<void> {
-  await db.models.Account.bulkCreate(
-    DEMO_STAFF.map(({ name, email, role }) => ({ id: random.id(), practiceId, role, email, name, passwordHash })),
-    { transaction },
-  );
-}
-
-/** Staff are given their crews; some members have cards, with a code and PIN that are always the same. */
-async function seedAccess(db: Db, crews: readonly SeededCrew[], transaction: Transaction): Promise<void> {
-  const pinHash = await hashPassword(DEMO_MEMBER.pin.slice(-5));
-  for (const [i, { id, people }] of crews.slice(0, 3).entries()) {
-    const code = DEMO_MEMBER.codes[i]!;
-    await db.models.Crew.update({ code }, { where: { id }, transaction });
-    await db.models.MemberAccess.bulkCreate(
-      people.slice(0, 4).map((person, n) => ({
-        personId: person.id,
-        crewId: id,
-        number: n + 1,
-        pinHash,
-        cardHash: createHash("sha256")
-          .update(`${code}-${n + 1}-demonstration-card`)
-          .digest("hex"),
-        issuedAt: DEMO_NOW,
-      })),
-      { transaction },
-    );
-  }
-  const accounts = await db.models.Account.findAll({ where: { email: DEMO_STAFF.map(({ email }) => email) }, transaction });
-  await db.models.CrewAccess.bulkCreate(
-    accounts.flatMap((account) =>
-      crews.slice(0, account.get().role === "lead" ? 3 : 2).map((crew) => ({ accountId: account.get().id, crewId: crew.id })),
-    ),
-    { transaction },
-  );
-}
 
 async function seedCrew(
   db: Db,

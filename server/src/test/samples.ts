@@ -84,6 +84,7 @@ export function seriesFor({ programId, program }: SampleWorld, change: Partial<S
     at: { from: "start", min: 0 },
     only: null,
     groupId: null,
+    leaderId: null,
     fromDate: "2026-03-02",
     untilDate: null,
     otherDays: [],

@@ -49,6 +49,8 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/today" replace /> },
       { path: "today", lazy: page(() => import("../today/TodayPage")) },
+      { path: "week", lazy: page(() => import("../ownweek/OwnWeekPage")) },
+      { path: "week/:weekStart", lazy: page(() => import("../ownweek/OwnWeekPage")) },
       { path: "library", lazy: page(() => import("../library/LibraryPage")) },
       { path: "library/studio", lazy: page(() => import("../studio/StudioPage")) },
       { path: "library/studio/:customId", lazy: page(() => import("../studio/StudioPage")) },

@@ -145,6 +145,7 @@ export function PlanDayDialog(props: PlanDayProps) {
           shift: shift.kind.id,
           at: placeIn(shift, Date.parse(each.startsAt), session.slot, crew.timeZone),
           only: null,
+          leaderId: null,
           groupId: planGroups.find(({ name }) => name === each.groupName)?.id ?? null,
           fromDate: date,
           untilDate: null,

@@ -86,6 +86,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
       at: placeIn(shift, startMs, found.session.slot, crew.timeZone),
       only: null,
       groupId: null,
+      leaderId: null,
       fromDate: date,
       untilDate: null,
       otherDays: [],

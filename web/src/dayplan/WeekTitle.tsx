@@ -1,6 +1,6 @@
 /** The heading of a week, with the way to the weeks beside it and to any other. */
 import { Button, IconButton, Popover, Tooltip } from "@mui/material";
-import { CalendarArrowDown, CalendarDays, ChevronLeft, ChevronRight } from "lucide-react";
+import { CalendarArrowDown, CalendarDays, ChevronLeft, ChevronRight, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -53,6 +53,11 @@ export function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; week
         />
       </Popover>
       {children}
+      <Tooltip title={t("The week on one page")}>
+        <IconButton component={Link} to={`/week/${weekStart}?crew=${crew.id}`} aria-label={t("The week on one page")}>
+          <Printer size={22} />
+        </IconButton>
+      </Tooltip>
       <Button component="a" href={`/api/crews/${crew.id}/calendar.ics`} startIcon={<CalendarArrowDown size={20} />}>
         {t("Calendar")}
       </Button>

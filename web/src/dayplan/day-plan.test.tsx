@@ -22,6 +22,7 @@ const series = (change: Partial<Series> = {}): Series => ({
   at: { from: "start", min: 0 },
   only: null,
   groupId: null,
+  leaderId: null,
   fromDate: "2026-03-02",
   untilDate: null,
   otherDays: [],

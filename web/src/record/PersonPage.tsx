@@ -1,6 +1,6 @@
 /** One person: who they are, what they may take part in, eight weeks at a glance, and everything on record in the order of time. */
 import { Alert, Box, Button, Link as TextLink, Typography } from "@mui/material";
-import { ArrowLeft, PencilLine, QrCode } from "lucide-react";
+import { ArrowLeft, CalendarRange, PencilLine, QrCode } from "lucide-react";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { CrewEntry, PersonEntry, RecordEvent } from "@kind-grip/core/api";
@@ -90,6 +90,9 @@ function Person({ crew, person }: { crew: CrewEntry; person: PersonEntry }) {
       >
         <Button component={Link} to={`/crews/${crew.id}/people`} startIcon={<ArrowLeft size={20} />}>
           {t("People")}
+        </Button>
+        <Button component={Link} to={`/week?crew=${crew.id}&person=${person.id}`} startIcon={<CalendarRange size={20} />}>
+          {t("Week on one page")}
         </Button>
         <Button
           component={Link}

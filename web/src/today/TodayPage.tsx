@@ -1,6 +1,6 @@
 /** Today: what runs when, for which crew. The next run is the first thing the eye meets. */
 import { Box, Button, Typography } from "@mui/material";
-import { Play } from "lucide-react";
+import { CalendarRange, Play } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { durationText } from "@kind-grip/core/units";
@@ -41,7 +41,13 @@ function Day({ today }: { today: Today }) {
               })
             : undefined
         }
-      />
+      >
+        {today.crews.length > 0 && (
+          <Button component={Link} to="/week" startIcon={<CalendarRange size={20} />}>
+            {t("My week")}
+          </Button>
+        )}
+      </PageTitle>
       {next && <NextRun entry={next} now={now} />}
       <NeedsYou today={today} />
       {today.crews.length === 0 ? (
