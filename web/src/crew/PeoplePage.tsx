@@ -152,7 +152,7 @@ export default function PeoplePage() {
                       </Button>
                     )}
                   </Box>
-                  {picked.length > 0 && <SetMany crewId={crew.id} people={picked} onLetGo={() => setChosen(new Set())} />}
+                  {picked.length > 0 && <SetMany crew={crew} people={picked} onLetGo={() => setChosen(new Set())} />}
                   {found.length === 0 && (
                     <Box sx={{ py: 3 }}>
                       <Typography sx={{ mb: 1 }}>{t("Nobody is like that.")}</Typography>

@@ -6,22 +6,24 @@ import { Link } from "react-router";
 import type { Person } from "@kind-grip/core/crew";
 import type { Handedness } from "@kind-grip/core/units";
 import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
-import type { PersonEntry } from "@kind-grip/core/api";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { GroupChoice } from "../dayplan/GroupChoice";
 import { Choice } from "../parts/Choice";
 import { crewApi } from "./api";
 import { personOf } from "./person-of";
 
 interface SetManyProps {
-  crewId: string;
+  crew: CrewEntry;
   people: readonly PersonEntry[];
   onLetGo(): void;
 }
 
-export function SetMany({ crewId, people, onLetGo }: SetManyProps) {
+export function SetMany({ crew, people, onLetGo }: SetManyProps) {
+  const crewId = crew.id;
   const [keep, { error, isLoading }] = crewApi.useKeepPeopleMutation();
   const dispatch = useAppDispatch();
   const [days, setDays] = useState({ startedOn: "", leftOn: "" });
@@ -105,6 +107,7 @@ export function SetMany({ crewId, people, onLetGo }: SetManyProps) {
           </MenuItem>
         ))}
       </TextField>
+      <GroupChoice crew={crew} personIds={people.map(({ id }) => id)} />
       {(["startedOn", "leftOn"] as const).map((field) => (
         <Box key={field} sx={{ display: "flex", alignItems: "end", gap: 0.5 }}>
           <TextField

@@ -55,6 +55,33 @@ it("with forty it counts them, says how many are held out, and keeps those who l
   expect(await screen.findByText("Gone Before")).toBeInTheDocument();
 }, 30_000);
 
+it("puts the chosen into a group of the crew's plan, and takes it back", async () => {
+  const people = ["Ann", "Bo", "Cy"].map((name) => samplePerson({ name }));
+  const address = `/crews/${crew.id}/plan/2026-03-23`;
+  const groups = [{ id: people[0]!.id, name: "Early birds", people: [people[0]!.id] }];
+  const week = {
+    crewId: crew.id,
+    weekStart: "2026-03-23",
+    version: 3,
+    placements: [],
+    kept: [],
+    neighbours: [],
+    standing: { groups, series: [] },
+  };
+  const { server, user } = open(people, [], {
+    [`GET ${address}`]: week,
+    [`PUT ${address}`]: (body: unknown) => ({ ...week, version: 4, ...(body as object) }),
+  });
+  await user.click(await screen.findByRole("button", { name: "Choose all 3" }));
+  const region = screen.getByRole("region", { name: "Set for the chosen" });
+  await user.click(await within(region).findByRole("combobox", { name: "Group" }));
+  await user.click(screen.getByRole("option", { name: "Early birds" }));
+  const sent = () => server.calls("PUT").map(({ body }) => body as { version: number; standing: { groups: { people: string[] }[] } });
+  await waitFor(() => expect(sent().map(({ version, standing }) => [version, standing.groups[0]!.people.length])).toEqual([[3, 3]]));
+  await user.click(await screen.findByRole("button", { name: "Undo" }));
+  await waitFor(() => expect(sent().at(-1)!.standing.groups).toEqual(groups));
+}, 30_000);
+
 it("sets the hand of forty in two acts, in one request, and takes it back in one", async () => {
   const people = Array.from({ length: 40 }, (_, i) => samplePerson({ name: `Person ${i + 1}`, handedness: i < 3 ? "left" : null }));
   const { server, user } = open(people, [], {
