@@ -5,6 +5,7 @@ import { Language } from "../language";
 import { AlertAnswer, AlertKind } from "../safety";
 import { Session, SessionSlot } from "../session";
 import { HAND_SIDES, Id, IsoDate, IsoInstant, Measures } from "../units";
+import { ReminderRule } from "./message";
 import { CardToken } from "./shapes";
 
 /** The crew's code, and who has a card. */
@@ -92,6 +93,8 @@ export const MemberDay = v.strictObject({
   measures: Measures,
   /** The practice's own words in that language. */
   corrections: v.record(v.string(), v.string()),
+  /** When they are reminded: as the crew is, and as they want it themselves; null for as the crew. */
+  reminder: v.strictObject({ crew: ReminderRule, own: v.nullable(ReminderRule) }),
   checkedIn: v.boolean(),
   /** The round they are asked about on this phone, until they have answered. */
   selfCheck: v.nullable(v.strictObject({ id: Id, name: v.string() })),

@@ -1,5 +1,6 @@
 /** Reminders, and where the simulated devices listen. */
 import * as v from "valibot";
+import { REMIND_MINUTES } from "../dayplan";
 import { Id, IsoInstant } from "../units";
 
 export const MessageEntry = v.strictObject({
@@ -15,8 +16,25 @@ export const MessageEntry = v.strictObject({
   problem: v.nullable(v.string()),
 });
 export type MessageEntry = v.InferOutput<typeof MessageEntry>;
-export const Reminder = v.strictObject({ placementId: Id });
-export const Reminded = v.strictObject({ queued: v.number(), people: v.number() });
+/** `atOnce`: in quiet hours too. */
+export const Reminder = v.strictObject({ placementId: Id, atOnce: v.optional(v.boolean(), false) });
+export const Reminded = v.strictObject({
+  queued: v.number(),
+  /** Who may take part and wants to be reminded. */
+  people: v.number(),
+  /** Who may take part and wants no reminders. */
+  unwanted: v.number(),
+  /** Until when they wait because people are off; null when they go out now. */
+  heldUntil: v.nullable(IsoInstant),
+});
+export type Reminded = v.InferOutput<typeof Reminded>;
+
+/** How long before a session; null for not at all. */
+export const MinutesBefore = v.nullable(v.picklist(REMIND_MINUTES, "is no time before a session that can be chosen"));
+export const ReminderRule = v.strictObject({ minutesBefore: MinutesBefore });
+export type ReminderRule = v.InferOutput<typeof ReminderRule>;
+/** Null: as the crew. */
+export const OwnReminder = v.strictObject({ own: v.nullable(ReminderRule) });
 
 /** Of a simulator; null when there is none. */
 export const DeviceAddress = v.strictObject({ address: v.nullable(v.string()) });

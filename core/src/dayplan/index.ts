@@ -34,3 +34,4 @@ export { optimalPlan, greedyPlan, planCost, type DayPlan } from "./plan-day";
 export { minimalRelaxations, type Relaxation } from "./relax";
 export { hardMoments, ribbonOf, workingSpans, type RibbonPart, type RibbonPiece } from "./ribbon";
 export { leaderClashes, minutesBetween, placeKey, type LeaderClash, type TravelTime } from "./own-week";
+export { AWAKE_BEFORE_MIN, quietUntil, REMIND_MINUTES } from "./quiet";

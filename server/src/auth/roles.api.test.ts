@@ -96,6 +96,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "put /api/member/check-ins/:checkInId",
     "put /api/member/efforts/:effortId",
     "put /api/member/language",
+    "put /api/member/reminder",
     "put /api/member/runs/:runId",
     "put /api/member/self-checks/:checkId",
     "put /api/member/symptom-reports/:reportId",

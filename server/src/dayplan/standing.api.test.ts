@@ -60,9 +60,12 @@ describe("a series", () => {
     const calendar = (await trainer.get(`/api/crews/${world.crewId}/calendar.ics`)).text;
     expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(10 + 84);
     expect(calendar).toContain(`UID:${id}@kind-grip`);
-    const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: id });
-    expect(reminded.body).toEqual({ queued: 3, people: 3 });
-    const nowhere = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: laidId(uuid(), today) });
+    const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: id, atOnce: true });
+    expect(reminded.body).toEqual({ queued: 3, people: 3, unwanted: 0, heldUntil: null });
+    const nowhere = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, {
+      placementId: laidId(uuid(), today),
+      atOnce: true,
+    });
     expect(nowhere.status).toBe(404);
   });
 
@@ -202,8 +205,11 @@ it("a person who is held out is not among those of a series, in no calendar of t
   expect((await trainer.get(link.body.path)).text).not.toContain("BEGIN:VEVENT");
   const [entry] = ((await trainer.get("/api/today")).body as Today).entries.filter(({ crewId }) => crewId === world.crewId);
   expect(entry).toMatchObject({ people: 0, groupName: "Early birds" });
-  const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: laidId(series.id, today) });
-  expect(reminded.body).toEqual({ queued: 0, people: 0 });
+  const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, {
+    placementId: laidId(series.id, today),
+    atOnce: true,
+  });
+  expect(reminded.body).toEqual({ queued: 0, people: 0, unwanted: 0, heldUntil: null });
 });
 
 it("plans from before there were series: every moment before and after is the same, what was led is not touched, reminders follow", async () => {
@@ -229,7 +235,7 @@ it("plans from before there were series: every moment before and after is the sa
   );
   await test.db.models.Placement.bulkCreate(rows);
   const reminded = warmUps[3]!;
-  await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: reminded.id });
+  await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: reminded.id, atOnce: true });
   await lead(warmUps[0]!.id, today);
   const told = async () => {
     const crew = (await test.db.models.Crew.findByPk(world.crewId, { rejectOnEmpty: true })).get({ plain: true });
@@ -256,8 +262,9 @@ it("plans from before there were series: every moment before and after is the sa
   expect(left.map((row) => row.get().id).sort()).toEqual([...past, warmUps[0]!, single].map(({ id }) => id).sort());
   const again = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, {
     placementId: laidId(standing.series.find(({ groupId }) => groupId === null)!.id, ahead[3]!),
+    atOnce: true,
   });
-  expect(again.body).toEqual({ queued: 0, people: 3 });
+  expect(again.body).toEqual({ queued: 0, people: 3, unwanted: 0, heldUntil: null });
   // A start that is killed and begins again does it once.
   await plansOfCrew(test.db.sequelize, world.crewId, everyDay, new Date()).catch(() => undefined);
   expect(await told()).toEqual(before);

@@ -25,6 +25,7 @@ import { ownAnswers } from "./migrations/0022-own-answers";
 import { firstAid } from "./migrations/0023-first-aid";
 import { standingPlans } from "./migrations/0024-standing-plans";
 import { ownWeek } from "./migrations/0025-own-week";
+import { reminderWishes } from "./migrations/0026-reminder-wishes";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -54,6 +55,7 @@ const MIGRATIONS = {
   "0023-first-aid": firstAid,
   "0024-standing-plans": standingPlans,
   "0025-own-week": ownWeek,
+  "0026-reminder-wishes": reminderWishes,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -13,6 +13,7 @@ import { askedRound } from "../baseline/self-checks";
 import { askedOf } from "../run/own-answers";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { reminderOf } from "../message/wishes";
 import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
 import { presencesIn, rampsOf } from "../program/ramps";
@@ -49,6 +50,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     customs,
     selfCheck,
     asked,
+    reminder,
   ] = await Promise.all([
     placementsBetween(db, [crew], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
@@ -65,6 +67,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     customsOf(db, caller.practiceId),
     askedRound(db, crew.id, personId),
     askedOf(db, crew.id, personId, at),
+    reminderOf(db, crew.id, personId),
   ]);
   const usualLanguage = languageOf(crew.detail.language, customs.language);
   const language = languageOf(person.language, usualLanguage);
@@ -163,6 +166,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     checkedIn: checkedIn > 0,
     selfCheck,
     ...asked,
+    reminder,
   };
 }
 

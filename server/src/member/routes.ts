@@ -7,6 +7,7 @@ import {
   MemberDay,
   MemberProgress,
   OwnLanguage,
+  OwnReminder,
   PinSignIn,
   Stored,
 } from "@kind-grip/core/api";
@@ -30,6 +31,7 @@ import { storeArrival, storeEffort } from "../run/own-answers";
 import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
 import { chooseLanguage, memberDay, memberProgress } from "./member-day";
+import { chooseReminder } from "../message/wishes";
 
 const Own = { roles: ["member"] as const };
 
@@ -105,6 +107,19 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     body: OwnLanguage,
     async handle({ caller, body }) {
       await chooseLanguage(db, caller, body.language);
+      return memberDay(db, caller, await now(caller));
+    },
+  });
+  routes.add({
+    id: "memberReminder",
+    method: "put",
+    path: "/api/member/reminder",
+    summary: "When a crew member is reminded; null for as the crew is",
+    answer: MemberDay,
+    ...Own,
+    body: OwnReminder,
+    async handle({ caller, body }) {
+      await chooseReminder(db, caller, body.own);
       return memberDay(db, caller, await now(caller));
     },
   });

@@ -1,19 +1,24 @@
 /** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
-import { dateAt, wallTime } from "@kind-grip/core/calendar";
+import type { Reminded } from "@kind-grip/core/api";
+import { dateAt, shiftsAround, wallTime } from "@kind-grip/core/calendar";
+import { quietUntil, REMIND_MINUTES } from "@kind-grip/core/dayplan";
 import { isHere } from "@kind-grip/core/crew";
 import { languageOf, wordsOf } from "@kind-grip/core/language";
 import type { Library } from "@kind-grip/core/library";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participation } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
+import { Op } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
-import { placementById } from "../dayplan/standing";
+import type { AppContext } from "../context";
+import { placementById, placementsBetween } from "../dayplan/standing";
 import type { Db } from "../db/connection";
-import type { PersonRow } from "../crew/tables";
+import type { CrewRow, PersonRow } from "../crew/tables";
 import { customsOf } from "../practice/customs";
 import type { PlacementRow } from "../dayplan/tables";
 import type { MessageRow } from "./tables";
+import { minutesFor, wantsNone, wishesOf } from "./wishes";
 import { notFound } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
 import { participationsIn } from "../safety/participations";
@@ -30,34 +35,79 @@ export interface MessageEntry {
   problem: string | null;
 }
 
-/** Queues a reminder for everybody of a placed session who may take part. Asking again adds only those who have none yet. */
+/**
+ * Queues a reminder for everybody of a placed session who may take part and wants one. Asking again adds only those who have none yet;
+ * asking at once lets those go that wait for people to be up.
+ */
 export async function remind(
   db: Db,
   caller: Caller,
   at: Date,
   crewId: string,
-  placementId: string,
-): Promise<{ queued: number; people: number }> {
+  { placementId, atOnce }: { placementId: string; atOnce: boolean },
+): Promise<Reminded> {
   const crew = await crewOf(db, caller, crewId);
   const placement = await placementById(db, crew, placementId);
   const session = placement && (await sessionOf(db, placement));
   if (!placement || !session) throw notFound("placed session");
-  const { timeZone, place } = crew.detail;
-  const day = dateAt(placement.startsAt.getTime(), timeZone);
-  const [library, participations] = await Promise.all([
-    practiceLibrary(db, caller.practiceId),
-    participationsIn(db, { id: crewId, timeZone }, at),
+  const wishes = await wishesOf(db, crewId);
+  const free = await meantBy(db, caller.practiceId, crew, placement, session, at);
+  const wanted = free.filter(({ id }) => !wantsNone(wishes, id));
+  const until = atOnce
+    ? at.getTime()
+    : quietUntil(shiftsAround(crew.detail.shiftPattern, crew.detail.timeZone, at.getTime()), placement.startsAt.getTime(), at.getTime());
+  const queued = await queueFor(db, caller.practiceId, crew, placement, session, wanted, at, until);
+  if (atOnce) await db.models.Message.update({ nextTryAt: new Date() }, { where: { placementId, state: "waiting", tries: 0 } });
+  return {
+    queued,
+    people: wanted.length,
+    unwanted: free.length - wanted.length,
+    heldUntil: until > at.getTime() ? new Date(until).toISOString() : null,
+  };
+}
+
+/** Who is here on the day, is meant, and may do some of it. */
+async function meantBy(
+  db: Db,
+  practiceId: string,
+  crew: CrewRow,
+  placement: PlacementRow,
+  session: Session,
+  at: Date,
+): Promise<PersonRow[]> {
+  const day = dateAt(placement.startsAt.getTime(), crew.detail.timeZone);
+  const [library, participations, people] = await Promise.all([
+    practiceLibrary(db, practiceId),
+    participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at),
+    db.models.Person.findAll({ where: { crewId: crew.id } }),
   ]);
-  const free = (await db.models.Person.findAll({ where: { crewId } }))
+  return people
     .map((person) => person.get())
     .filter(
       (person) => isHere(person, day) && isMeantFor(placement, person.id) && hasAnyItem(library, session, participations.get(person.id)),
     );
-  const known = new Map((await db.models.Message.findAll({ where: { placementId } })).map((row) => [row.get().personId, row.get()]));
-  const fresh = free.filter(({ id }) => !known.has(id));
+}
+
+/** @param until they wait, by the practice's clock @returns how many have one now who had none */
+async function queueFor(
+  db: Db,
+  practiceId: string,
+  crew: CrewRow,
+  placement: PlacementRow,
+  session: Session,
+  people: readonly PersonRow[],
+  at: Date,
+  until: number,
+): Promise<number> {
+  const { timeZone, place } = crew.detail;
+  const known = new Map(
+    (await db.models.Message.findAll({ where: { placementId: placement.id } })).map((row) => [row.get().personId, row.get()]),
+  );
+  const fresh = people.filter(({ id }) => !known.has(id));
   // Those who had dropped out and take part again.
-  const again = free.flatMap(({ id }) => (known.get(id)?.state === "dropped" ? [known.get(id)!.id] : []));
-  const { language: usual, measures } = await customsOf(db, caller.practiceId);
+  const again = people.flatMap(({ id }) => (known.get(id)?.state === "dropped" ? [known.get(id)!.id] : []));
+  if (fresh.length + again.length === 0) return 0;
+  const [library, { language: usual, measures }] = await Promise.all([practiceLibrary(db, practiceId), customsOf(db, practiceId)]);
   const time = wallTime(placement.startsAt.getTime(), timeZone);
   /** Each in their own language. */
   const textFor = ({ language }: PersonRow): string => {
@@ -65,26 +115,69 @@ export async function remind(
     const words = wordsOf(library, theirs, measures);
     return words.paper("reminder", { session: words.sessionName(session), time: words.timeOfDay(time), place });
   };
-  await db.models.Message.update({ state: "waiting", tries: 0, nextTryAt: new Date() }, { where: { id: again, state: "dropped" } });
+  // The worker goes by real time; a demo practice's clock is not it.
+  const nextTryAt = new Date(Date.now() + Math.max(0, until - at.getTime()));
+  await db.models.Message.update({ state: "waiting", tries: 0, nextTryAt }, { where: { id: again, state: "dropped" } });
   await db.models.Message.bulkCreate(
     fresh.map((person): MessageRow => ({
       id: uuid(),
-      practiceId: caller.practiceId,
-      crewId,
+      practiceId,
+      crewId: crew.id,
       personId: person.id,
-      placementId,
+      placementId: placement.id,
       text: textFor(person),
       queuedAt: at,
       state: "waiting",
       tries: 0,
-      // The worker goes by real time; a demo practice's clock is not it.
-      nextTryAt: new Date(),
+      nextTryAt,
       sentAt: null,
       problem: null,
     })),
     { ignoreDuplicates: true },
   );
-  return { queued: fresh.length + again.length, people: free.length };
+  return fresh.length + again.length;
+}
+
+const MINUTE_MS = 60_000;
+const LONGEST_BEFORE_MIN = Math.max(...REMIND_MINUTES);
+
+/**
+ * Queues what is due by itself: each person of a session that begins within the time they want to be told before. Asked again, by this
+ * server or another, it queues nobody twice.
+ * @param clock the moment it is for a practice @returns how many were queued
+ */
+export async function queueWanted(db: Db, clock: AppContext["now"]): Promise<number> {
+  const rules = await db.models.ReminderRule.findAll({ where: { minutesBefore: { [Op.ne]: null } }, attributes: ["crewId"] });
+  const wishes = await db.models.ReminderWish.findAll({
+    where: { minutesBefore: { [Op.ne]: null } },
+    attributes: ["crewId"],
+    group: ["crewId"],
+  });
+  const ids = [...new Set([...rules, ...wishes].map((row) => row.get().crewId))];
+  const crews = (await db.models.Crew.findAll({ where: { id: ids, removedAt: null } })).map((row) => row.get({ plain: true }));
+  let queued = 0;
+  for (const crew of crews) queued += await queueWantedOf(db, clock, crew);
+  return queued;
+}
+
+async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow): Promise<number> {
+  const trainer = (await db.models.Account.findByPk(crew.trainerId, { attributes: ["practiceId"] }))?.get();
+  if (!trainer) return 0;
+  const at = await clock(trainer);
+  const soon = await placementsBetween(db, [crew], at, new Date(at.getTime() + LONGEST_BEFORE_MIN * MINUTE_MS));
+  const wishes = soon.length > 0 ? await wishesOf(db, crew.id) : null;
+  let queued = 0;
+  for (const placement of wishes ? soon : []) {
+    const session = await sessionOf(db, placement);
+    const inMin = (placement.startsAt.getTime() - at.getTime()) / MINUTE_MS;
+    const shifts = shiftsAround(crew.detail.shiftPattern, crew.detail.timeZone, at.getTime());
+    if (!session || quietUntil(shifts, placement.startsAt.getTime(), at.getTime()) > at.getTime()) continue;
+    const due = (await meantBy(db, trainer.practiceId, crew, placement, session, at)).filter(
+      ({ id }) => inMin <= (minutesFor(wishes!, id) ?? -1),
+    );
+    queued += await queueFor(db, trainer.practiceId, crew, placement, session, due, at, at.getTime());
+  }
+  return queued;
 }
 
 /** Whether a reminder is still one as it is sent: the session is in the plan, and the person may do some of it. */

@@ -18,6 +18,19 @@ export interface MessageRow {
   problem: string | null;
 }
 
+/** Of a crew: how long before a session everybody is reminded by itself; null for not at all. */
+export interface ReminderRuleRow {
+  crewId: string;
+  minutesBefore: number | null;
+}
+
+/** Of whoever wants it otherwise than the crew; null for no reminders at all. */
+export interface ReminderWishRow {
+  personId: string;
+  crewId: string;
+  minutesBefore: number | null;
+}
+
 export function defineMessageTables(sequelize: Sequelize) {
   return {
     Message: sequelize.define("messages", {
@@ -34,5 +47,11 @@ export function defineMessageTables(sequelize: Sequelize) {
       sentAt: moment,
       problem: text,
     }) as Table<MessageRow>,
+    ReminderRule: sequelize.define("reminder_rules", { crewId: { ...id }, minutesBefore: whole }) as Table<ReminderRuleRow>,
+    ReminderWish: sequelize.define("reminder_wishes", {
+      personId: { ...id },
+      crewId: uuid,
+      minutesBefore: whole,
+    }) as Table<ReminderWishRow>,
   };
 }

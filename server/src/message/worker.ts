@@ -7,7 +7,7 @@ import { Op, QueryTypes } from "sequelize";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
 import type { MessageRow } from "./tables";
-import { isStillDue } from "./queue";
+import { isStillDue, queueWanted } from "./queue";
 
 const AT_ONCE = 20;
 const GATEWAY_PATIENCE_MS = 5000;
@@ -76,13 +76,20 @@ function nextTry(now: Date, tries: number): Date {
   return new Date(now.getTime() + Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (tries - 1)));
 }
 
+/** Rounds from one look for what is due by itself to the next. */
+const WANTED_EVERY = 15;
+
 /** Looks every two seconds; a database or gateway that is away is tried again the next time. @returns stops it */
 export function startWorker(db: Db, gateway: Gateway, clock: AppContext["now"]): () => void {
   let busy = false;
+  let rounds = 0;
   const timer = setInterval(() => {
     if (busy) return;
     busy = true;
-    sendDue(db, gateway, new Date(), clock)
+    // What is due by itself is known to the minute; it need not be looked for at every round.
+    const queued = rounds++ % WANTED_EVERY === 0 ? queueWanted(db, clock) : Promise.resolve(0);
+    queued
+      .then(() => sendDue(db, gateway, new Date(), clock))
       .catch(() => 0)
       .finally(() => (busy = false));
   }, 2000);

@@ -1,22 +1,19 @@
 /** The chosen session of the plan: when it starts, leading it, taking it out; of which series it is and what changes are for. */
 import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
-import { BellRing, Play, Repeat, Trash2, Undo2, X } from "lucide-react";
+import { Play, Repeat, Trash2, Undo2, X } from "lucide-react";
 import { Link } from "react-router";
 import { addDays, dateAt, momentAt, SHIFT_REACH_MIN, wallTime, type Shift } from "@kind-grip/core/calendar";
 import { changedFrom, likeTheOthers, onGrid, type LaidPlacement, type Placed, type WeekPlanned } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { v7 as uuid } from "uuid";
-import { problemOf } from "../base/api";
 import { useWords } from "../base/library";
-import { notify } from "../base/notices";
-import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { SessionFigures } from "../figure/SessionFigures";
 import { Choice } from "../parts/Choice";
 import { TimeField } from "../parts/TimeField";
 import { runAddress } from "../run/address";
-import { dayPlanApi } from "./api";
+import { Remind } from "./Remind";
 import { SeriesFields } from "./SeriesFields";
 
 interface PlacementPanelProps {
@@ -127,7 +124,7 @@ export function PlacementPanel({
           {t("On every {{name}} shift from this day on", { name: kindName })}
         </Button>
       )}
-      <Remind crewId={crew.id} placementId={placed.id} stored={stored} />
+      <Remind key={placed.id} crewId={crew.id} placementId={placed.id} timeZone={crew.timeZone} stored={stored} />
       <SessionFigures session={placed.session} />
     </Box>
   );
@@ -160,28 +157,5 @@ function ForWhom({ plan, laid, onChange }: Pick<PlacementPanelProps, "plan" | "l
           </MenuItem>
         ))}
     </TextField>
-  );
-}
-
-function Remind({ crewId, placementId, stored }: { crewId: string; placementId: string; stored: boolean }) {
-  const [remind, reminding] = dayPlanApi.useRemindMutation();
-  const dispatch = useAppDispatch();
-  const tell = async () => {
-    const { data, error } = await remind({ crewId, placementId });
-    const text = !data
-      ? problemOf(error).message
-      : data.queued === 0
-        ? t("All {{people}} were reminded before.", { people: data.people })
-        : t("{{count}} of {{people}} get a reminder.", {
-            count: data.queued,
-            people: data.people,
-            defaultValue_one: "{{count}} of {{people}} gets a reminder.",
-          });
-    dispatch(notify({ text }));
-  };
-  return (
-    <Button variant="outlined" startIcon={<BellRing size={18} />} disabled={!stored || reminding.isLoading} onClick={() => void tell()}>
-      {t("Remind everybody")}
-    </Button>
   );
 }

@@ -21,6 +21,8 @@ import { dateText } from "../base/dates";
 import { dayPlanApi } from "./api";
 import { crewApi } from "../crew/api";
 import { problemOf } from "../base/api";
+import { AWAKE_BEFORE_MIN, REMIND_MINUTES } from "@kind-grip/core/dayplan";
+import { Choice } from "../parts/Choice";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 
@@ -116,6 +118,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
           <Typography variant="h3" sx={{ mb: 1 }}>
             {t("Reminders")}
           </Typography>
+          <Automatic crewId={crew.id} />
           <Typography sx={{ color: "text.secondary", mb: 1 }}>
             {t("A placed session reminds its people from its own panel, each person once.")}
             {gateway && (
@@ -178,5 +181,39 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
         {t("Whoever subscribed to it gets nothing more.")}
       </ConfirmDialog>
     </Dialog>
+  );
+}
+
+/** Who chose otherwise on their own phone keeps that. */
+function Automatic({ crewId }: { crewId: string }) {
+  const { data } = dayPlanApi.useReminderRuleQuery(crewId);
+  const [change, { error }] = dayPlanApi.useChangeReminderRuleMutation();
+  if (!data) return null;
+  return (
+    <Box sx={{ display: "grid", gap: 0.75, mb: 1.5 }}>
+      <Typography>{t("By themselves, before each session")}</Typography>
+      <Choice
+        label={t("By themselves, before each session")}
+        value={data.minutesBefore?.toString() ?? "off"}
+        onChange={(value) => void change({ crewId, minutesBefore: REMIND_MINUTES.find((minutes) => String(minutes) === value) ?? null })}
+        options={[
+          { value: "off", label: t("Not at all") },
+          ...REMIND_MINUTES.map((minutes) => ({ value: String(minutes), label: t("{{minutes}} min", { minutes }) })),
+        ]}
+      />
+      <Typography sx={{ color: "text.secondary" }}>
+        {t(
+          "Nobody is written to while they are off: from {{hours}} h before their shift until its end only. Who chose otherwise on their phone keeps that.",
+          {
+            hours: AWAKE_BEFORE_MIN / 60,
+          },
+        )}
+      </Typography>
+      {error && (
+        <Alert severity="error" variant="outlined">
+          {problemOf(error).message}
+        </Alert>
+      )}
+    </Box>
   );
 }

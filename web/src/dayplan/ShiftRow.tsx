@@ -57,7 +57,7 @@ export function ShiftRow(props: ShiftRowProps) {
       aria-label={dateText(day, "cccc d LLLL")}
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr) 44px", sm: "112px minmax(0, 1fr) 44px" },
+        gridTemplateColumns: { xs: "minmax(0, 1fr) 44px", sm: "112px minmax(0, 1fr) 44px", xl: "176px minmax(0, 1fr) 44px" },
         columnGap: 1.5,
         borderTop: "2px solid",
         borderColor: "line",

@@ -1,5 +1,5 @@
 /** Weeks, calendars to subscribe to, reminders. */
-import type { CalendarLink, ChangedWeek, MessageEntry, WeekPlanEntry } from "@kind-grip/core/api";
+import type { CalendarLink, ChangedWeek, MessageEntry, Reminded, ReminderRule, WeekPlanEntry } from "@kind-grip/core/api";
 import { serverApi } from "../base/api";
 
 export const dayPlanApi = serverApi.injectEndpoints({
@@ -30,9 +30,14 @@ export const dayPlanApi = serverApi.injectEndpoints({
       invalidatesTags: ["Access"],
     }),
     messages: make.query<MessageEntry[], string>({ query: (crewId) => `/crews/${crewId}/messages`, providesTags: ["Plan"] }),
-    remind: make.mutation<{ queued: number; people: number }, { crewId: string; placementId: string }>({
-      query: ({ crewId, placementId }) => ({ url: `/crews/${crewId}/reminders`, method: "POST", body: { placementId } }),
+    remind: make.mutation<Reminded, { crewId: string; placementId: string; atOnce: boolean }>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/reminders`, method: "POST", body }),
       invalidatesTags: ["Plan"],
+    }),
+    reminderRule: make.query<ReminderRule, string>({ query: (crewId) => `/crews/${crewId}/reminder-rule`, providesTags: ["Access"] }),
+    changeReminderRule: make.mutation<ReminderRule, { crewId: string } & ReminderRule>({
+      query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/reminder-rule`, method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["Access"] : []),
     }),
     gateway: make.query<{ address: string | null }, void>({ query: () => "/gateway" }),
   }),

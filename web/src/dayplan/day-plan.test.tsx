@@ -312,3 +312,41 @@ it("what was placed once in another week is copied to the same days", async () =
   expect(await startsOf()).toEqual([["07:00"], ["07:00", "10:00"], ["07:00"], ["07:00"], ["07:00"]]);
   await waitFor(() => expect(saved()?.placements).toMatchObject([{ startsAt: "2026-03-24T10:00:00.000Z" }]));
 });
+
+describe("reminders", () => {
+  const reminders = `/crews/${crew.id}/reminders`;
+  it("of people who are off say when they go out, and go at once on a press", async () => {
+    const { user, server } = show({ groups: [], series: [series()] });
+    server.answers = {
+      ...server.answers,
+      [`POST ${reminders}`]: (body: unknown) => {
+        const { atOnce } = body as { atOnce: boolean };
+        return { queued: atOnce ? 0 : 3, people: 3, unwanted: 1, heldUntil: atOnce ? null : "2026-03-26T20:00:00.000Z" };
+      },
+    };
+    await choose(user, "Friday");
+    await user.click(within(panel()).getByRole("button", { name: "Remind everybody" }));
+    expect(await within(panel()).findByText("3 of 3 get a reminder. They are off: it goes out Thu 20:00. 1 wants none.")).toBeVisible();
+    await user.click(within(panel()).getByRole("button", { name: "Send them now all the same" }));
+    expect(await within(panel()).findByText("All 3 were reminded before. 1 wants none.")).toBeVisible();
+    expect(server.calls("POST").map(({ body }) => (body as { atOnce: boolean }).atOnce)).toEqual([false, true]);
+  });
+
+  it("go out by themselves so long before each session, where the crew is to have them", async () => {
+    const { user, server } = show({ groups: [], series: [series()] });
+    server.answers = {
+      ...server.answers,
+      "GET /gateway": { address: null },
+      [`GET /crews/${crew.id}/messages`]: [],
+      [`GET /crews/${crew.id}/calendar-links`]: [],
+      [`GET /crews/${crew.id}/reminder-rule`]: { minutesBefore: null },
+      [`PUT /crews/${crew.id}/reminder-rule`]: { minutesBefore: 20 },
+    };
+    await day("Monday");
+    await user.click(screen.getByRole("button", { name: "Reminders" }));
+    const dialog = screen.getByRole("dialog");
+    expect(await within(dialog).findByRole("radio", { name: "Not at all" })).toBeChecked();
+    await user.click(within(dialog).getByRole("radio", { name: "20 min" }));
+    await waitFor(() => expect(server.calls("PUT").map(({ body }) => body)).toEqual([{ minutesBefore: 20 }]));
+  });
+});

@@ -7,6 +7,7 @@ import type { MemberProgress } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import { LanguageChoice } from "../parts/LanguageChoice";
 import { memberApi } from "./api";
+import { ReminderChoice } from "./ReminderChoice";
 import { takeDay } from "./use-phone";
 import { authApi } from "../auth/api";
 import { useWords } from "../base/library";
@@ -54,6 +55,12 @@ export default function MyProgressPage() {
           </Typography>
         )}
       </Box>
+      {/* A day that was kept by an earlier version does not have it. */}
+      {"reminder" in day && (
+        <Box sx={{ mt: 4 }}>
+          <ReminderChoice reminder={day.reminder} />
+        </Box>
+      )}
       <Box sx={{ mt: 4 }}>
         {waiting.length > 0 ? (
           <Typography sx={{ color: "text.secondary" }}>{words.member("signOutWaits")}</Typography>

@@ -1,5 +1,5 @@
 /** A crew member's own page. */
-import type { MemberDay, MemberProgress } from "@kind-grip/core/api";
+import type { MemberDay, MemberProgress, ReminderRule } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import type { Sending } from "./phone-store";
 import { serverApi, TAGS } from "../base/api";
@@ -17,6 +17,9 @@ export const memberApi = serverApi.injectEndpoints({
     memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
     memberLanguage: make.mutation<MemberDay, Language | null>({
       query: (language) => ({ url: "/member/language", method: "PUT", body: { language } }),
+    }),
+    memberReminder: make.mutation<MemberDay, ReminderRule | null>({
+      query: (own) => ({ url: "/member/reminder", method: "PUT", body: { own } }),
     }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
     /** What a phone kept until it could be sent. */

@@ -58,7 +58,7 @@ function Sheet({ week, now }: { week: OwnWeek; now: number }) {
     <>
       <PageTitle
         title={titleOf(week, person ?? crewName, leaderId)}
-        lead={leadText(entries, unled.length, clashes.filter(({ kind }) => kind !== "unknownWay").length)}
+        lead={week.entries.length > 0 && leadText(entries, unled.length, clashes.filter(({ kind }) => kind !== "unknownWay").length)}
       >
         <IconButton component={Link} to={to(-7)} aria-label={t("Week before")}>
           <ChevronLeft />

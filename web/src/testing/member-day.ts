@@ -25,6 +25,7 @@ export const emptyMemberDay = (change: Partial<MemberDay> = {}): MemberDay => ({
   usualLanguage: "en",
   measures: METRIC,
   corrections: {},
+  reminder: { crew: { minutesBefore: null }, own: null },
   checkedIn: true,
   selfCheck: null,
   here: [],
