@@ -60,13 +60,6 @@ const PICTURES: Record<string, Picture> = {
     await page.getByRole("link", { name: /block 1/ }).click();
     await page.getByRole("option", { name: /Palm-away/ }).click();
   },
-  "day-plan": async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
-    await page
-      .getByRole("button", { name: /^Line break at/ })
-      .first()
-      .click();
-  },
   run: async (page, crew) => {
     const crewId = await crew("Saltmarsh");
     const [program] = (await (await page.request.get(`/api/crews/${crewId}/programs`)).json()) as [
@@ -126,10 +119,14 @@ const PICTURES: Record<string, Picture> = {
     await page.getByText("people these figures are of").first().waitFor();
     await page.getByRole("heading", { name: "What the program did" }).evaluate((heading) => heading.scrollIntoView());
   },
-  "plan-a-day": async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
-    await page.getByRole("button", { name: "Plan a day" }).click();
-    await page.getByText(/^(Proven best|Within [\d.]+ %)/).waitFor();
+  week: async (page) => {
+    await goTo(page, "/week?leader=everybody");
+    await page
+      .getByRole("button", { name: /Webbing break/ })
+      .last()
+      .click();
+    await page.waitForTimeout(400);
+    await page.keyboard.press("Escape");
   },
   phone: async (page, crew) => {
     const phone = await phoneOf(page, await crew("Tansy"), (names) => names.at(-1)!);
@@ -157,6 +154,23 @@ const PICTURES: Record<string, Picture> = {
     await phone.waitForTimeout(400);
     await phone.screenshot({ path: path.join(folderOf("phone-follow"), "phone-follow.png") });
     await phone.close();
+  },
+  /** Last: it leaves the oyster line with groups. */
+  "day-plan": async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Saltmarsh")}/day-plan`);
+    await page.getByRole("button", { name: "Groups" }).click();
+    await page.getByRole("button", { name: /^Form them/ }).click();
+    await page.getByRole("button", { name: "Done" }).click();
+    await page.getByRole("button", { name: "Plan a day" }).click();
+    await page.getByText(/^(Proven best|Within [\d.]+ %)/).waitFor();
+    await page.getByRole("button", { name: /^Use it for every/ }).click();
+    await page
+      .getByRole("region", { name: "Thursday 26 March" })
+      .getByRole("button", { name: /^Line break at/ })
+      .first()
+      .click();
+    await page.evaluate(() => scrollTo(0, 230));
+    await page.waitForTimeout(2500);
   },
 };
 
