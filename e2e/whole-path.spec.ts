@@ -142,10 +142,9 @@ test("from a crew list to a led session and its log", async ({ page }) => {
 
   await test.step("place it on the shifts of the week", async () => {
     await toStep(page, "Day plan");
-    await page.getByRole("button", { name: /^Place a session on Thursday/ }).click();
+    await page.getByRole("button", { name: /^Place a session on Monday/ }).click();
     await page.getByRole("menuitem").first().click();
-    await expect(page.getByRole("button", { name: /^Warm-up at 07:00/ })).toHaveCount(1);
-    await page.getByRole("button", { name: "On every day shift" }).click();
+    // On every shift of its kind, from that day on.
     await expect(page.getByRole("button", { name: /^Warm-up at 07:00/ })).toHaveCount(4);
     await page
       .getByRole("button", { name: /^Warm-up at 07:00/ })
@@ -155,12 +154,12 @@ test("from a crew list to a led session and its log", async ({ page }) => {
     await expect(page.getByRole("button", { name: /^Warm-up at 07:05/ })).toHaveCount(1);
     await page.getByRole("button", { name: /^Place a session on Thursday/ }).click();
     await page.getByRole("menuitem").first().click();
-    await expect(page.getByText(/run at the same time/)).toBeVisible();
+    await expect(page.getByText(/run at the same time/).first()).toBeVisible();
     await page.getByRole("button", { name: "Undo" }).click();
     await expect(page.getByText("No clashes")).toBeVisible();
     await saved(page);
     const ics = await downloaded(page, () => page.getByRole("link", { name: "Calendar" }).click());
-    expect(ics.toString().match(/BEGIN:VEVENT/g)).toHaveLength(4);
+    expect(ics.toString().match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(40);
   });
 
   await test.step("lead it; a reload in the middle goes on where it was", async () => {

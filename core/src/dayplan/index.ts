@@ -7,6 +7,7 @@ export {
   changedFrom,
   copiedWeek,
   dayInstead,
+  goingOnWith,
   groupNamed,
   inGroup,
   lasting,
@@ -21,6 +22,7 @@ export {
   takenOutOnce,
   withGroup,
   withoutGroup,
+  type SessionOfProgram,
   type WeekPlanned,
 } from "./plan-edit";
 export { seriesOf } from "./series-of";

@@ -5,6 +5,7 @@ import { layPlan, type LaidPlacement } from "./lay";
 import {
   copiedWeek,
   dayInstead,
+  goingOnWith,
   groupNamed,
   inGroup,
   lasting,
@@ -134,6 +135,39 @@ it("by chance: whatever is changed from a day on, no day before it changes, and 
     }),
     { numRuns: 30 },
   );
+});
+
+describe("a new block", () => {
+  const next = { programId: sampleId(), sessionId: sampleId() };
+  const other = sampleSeries({ sessionId: sampleId(), at: atNine });
+  const start = { ...plan, standing: { groups: [], series: [series, other, sampleSeries({ untilDate: "2026-03-03" })] } };
+  const after = goingOnWith(
+    start,
+    "2026-03-23",
+    ({ sessionId }) => (sessionId === series.sessionId ? next : null),
+    () => sampleSeries().id,
+  );
+  it("takes the place of the one before from a day on, at the same times; what has no counterpart stays", () => {
+    expect(times(after)).toEqual(times(start));
+    const of = (date: string) =>
+      lay(after)
+        .filter((each) => each.date === date)
+        .map(({ sessionId }) => sessionId);
+    expect(of("2026-03-06")).toEqual([series.sessionId, other.sessionId]);
+    expect(of("2026-03-23")).toEqual([next.sessionId, other.sessionId]);
+  });
+  it("does not begin a series again that is over by then, and is led by the trainer until it is handed over", () => {
+    expect(after.standing.series.filter(({ sessionId }) => sessionId === next.sessionId)).toHaveLength(1);
+    const led = { ...plan, standing: { groups: [], series: [{ ...series, leaderId: sampleId() }] } };
+    expect(
+      goingOnWith(
+        led,
+        "2026-03-23",
+        () => next,
+        () => sampleSeries().id,
+      ).standing.series.at(-1)!.leaderId,
+    ).toBeNull();
+  });
 });
 
 describe("a planned day", () => {

@@ -141,6 +141,29 @@ function endedBefore(series: Series, date: string): Series | null {
   return { ...series, untilDate, otherDays: series.otherDays.filter((day) => day.date <= untilDate) };
 }
 
+/** A session of a program, as series name it. */
+export interface SessionOfProgram {
+  programId: string;
+  sessionId: string;
+}
+
+/**
+ * Series go on with the sessions of another program from a day on: a new block in the place of the one before.
+ * @param nextOf what comes in the place of a session; null where nothing does, and it stays
+ */
+export function goingOnWith(
+  plan: Plan,
+  date: string,
+  nextOf: (session: SessionOfProgram) => SessionOfProgram | null,
+  newId: () => string,
+): Plan {
+  return plan.standing.series.reduce((before, series) => {
+    const next = series.untilDate === null || series.untilDate >= date ? nextOf(series) : null;
+    // Another leader may not have been shown the other session.
+    return next ? changedFrom(before, series.id, date, newId(), (each) => ({ ...each, ...next, leaderId: null })) : before;
+  }, plan);
+}
+
 /** A day as it was planned, instead of what was to be on it. @param onDay what is laid on it; what is kept or was led stays */
 export function dayInstead(plan: Plan, onDay: readonly LaidPlacement[], led: ReadonlySet<string>, placements: readonly Placement[]): Plan {
   return placedOnce(takenOutOnce(plan, ...onDay.filter(({ id }) => !led.has(id))), ...placements);

@@ -4,9 +4,20 @@ import { DateTime } from "luxon";
 import { Link } from "react-router";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
-import { brokenSeries, inGroup, lasting, withoutAGroup, type BrokenDay, type BrokenSeries, type Clash } from "@kind-grip/core/dayplan";
+import {
+  brokenSeries,
+  goingOnWith,
+  inGroup,
+  lasting,
+  withoutAGroup,
+  type BrokenDay,
+  type BrokenSeries,
+  type Clash,
+} from "@kind-grip/core/dayplan";
+import { v7 as uuid } from "uuid";
 import { dateText } from "../base/dates";
 import { t } from "../base/words";
+import { nextBlocks } from "./next-block";
 import type { PlaceableSession } from "./placed";
 import type { Mends } from "./use-mends";
 import { WEEKS_AHEAD, type Planned } from "./use-plan";
@@ -24,6 +35,20 @@ interface AheadListProps {
 
 /** Kinds of trouble listed at most: who mends these sees the next ones. */
 const SHOWN = 6;
+
+/** The next block in the place of the one before, from the Monday that is shown, or the next there is. */
+export function NextBlocks({ planned, sessions, weekStart, today }: Pick<AheadListProps, "planned" | "sessions" | "weekStart" | "today">) {
+  const { plan, change } = planned;
+  const from = weekStart > today ? weekStart : addDays(mondayOf(today), 7);
+  return nextBlocks(sessions, plan.standing, today).map(({ programId, name, instead, nextOf }) => (
+    <Box key={programId} component="section" aria-label={name} sx={{ borderLeft: "4px solid", borderColor: "primary.main", pl: 1.5 }}>
+      <Typography sx={{ lineHeight: 1.35 }}>{t("{{name}} is not in the plan yet; {{instead}} is.", { name, instead })}</Typography>
+      <Mend onClick={() => change(goingOnWith(plan, from, nextOf, uuid))}>
+        {t("Go on with it from {{date}}", { date: dateText(DateTime.fromISO(from), "ccc d LLL") })}
+      </Mend>
+    </Box>
+  ));
+}
 
 export function AheadList({ crew, planned, sessions, people, weekStart, today, mends, text }: AheadListProps) {
   const { plan, change } = planned;

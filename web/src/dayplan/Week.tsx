@@ -27,7 +27,7 @@ import { t } from "../base/words";
 import { SaveState } from "../document/SaveState";
 import { todayApi } from "../today/api";
 import { workApi } from "../work/api";
-import { AheadList } from "./AheadList";
+import { AheadList, NextBlocks } from "./AheadList";
 import { ClashList } from "./ClashList";
 import { clashText } from "./clash-text";
 import { CopyWeek } from "./CopyWeek";
@@ -312,6 +312,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
             zone={crew.timeZone}
             mends={mends}
           />
+          <NextBlocks planned={planned} sessions={sessions} weekStart={weekStart} today={todaysDate} />
           <AheadList
             crew={crew}
             planned={planned}

@@ -29,7 +29,7 @@ const series = (change: Partial<Series> = {}): Series => ({
   ...change,
 });
 
-function show(standing: StandingPlan = { groups: [], series: [] }, more: Partial<WeekPlanEntry> = {}) {
+function show(standing: StandingPlan = { groups: [], series: [] }, more: Partial<WeekPlanEntry> = {}, programs = [program]) {
   localStorage.clear();
   let entry: WeekPlanEntry = { crewId: crew.id, weekStart: WEEK, version: 1, standing, placements: [], kept: [], neighbours: [], ...more };
   const address = `/crews/${crew.id}/plan/${WEEK}`;
@@ -38,7 +38,7 @@ function show(standing: StandingPlan = { groups: [], series: [] }, more: Partial
     people,
     at: `day-plan/${WEEK}`,
     answers: {
-      [`GET /crews/${crew.id}/programs`]: [program],
+      [`GET /crews/${crew.id}/programs`]: programs,
       [`GET /crews/${crew.id}/work`]: { version: 0, work: { tasks: [], days: [] } },
       [`GET ${address}`]: () => entry,
       [`PUT ${address}`]: (body: unknown) => {
@@ -259,6 +259,22 @@ describe("what does not work out in the weeks ahead", () => {
     await user.click(within(list).getByRole("button", { name: "End the series" }));
     await waitFor(() => expect(saved()?.standing?.series[0]?.untilDate).toBe("2026-03-25"));
   });
+});
+
+it("the next block takes the place of the one before from the next Monday, in one press", async () => {
+  const next = sampleProgram(crew.id, [sampleSession(["palm-away"], { name: "Warm-up" })]);
+  const block = { ...next, program: { ...next.program, name: "Block 2" } };
+  const { user, saved } = show({ groups: [], series: [series()] }, {}, [program, block]);
+  const offer = await screen.findByRole("region", { name: "Block 2" });
+  expect(within(offer).getByText("Block 2 is not in the plan yet; Slate hands is.")).toBeVisible();
+  await user.click(within(offer).getByRole("button", { name: "Go on with it from Mon 30 Mar" }));
+  await waitFor(() =>
+    expect(saved()?.standing?.series.map(({ programId, fromDate, untilDate }) => [programId, fromDate, untilDate])).toEqual([
+      [program.id, "2026-03-02", "2026-03-29"],
+      [block.id, "2026-03-30", null],
+    ]),
+  );
+  expect(screen.queryByRole("region", { name: "Block 2" })).toBeNull();
 });
 
 describe("any week", () => {
