@@ -5,7 +5,7 @@ import { Region } from "../library";
 import { DecisionKind } from "../response";
 import { AlertAnswer, AlertCause, AlertKind } from "../safety";
 import { MovementId, SlotKind } from "../session";
-import { HAND_SIDES, Id, IsoDate, IsoInstant, NonEmptyText } from "../units";
+import { HAND_SIDES, Id, IsoDate, IsoInstant, NonEmptyText, wholeMinutes } from "../units";
 import { Version } from "./shapes";
 
 export const WeekPlanEntry = v.strictObject({
@@ -184,12 +184,7 @@ export const Leader = v.strictObject({
 });
 export type Leader = v.InferOutput<typeof Leader>;
 
-const minutesOnTheWay = v.pipe(
-  v.number("must be a number"),
-  v.integer("must be whole minutes"),
-  v.minValue(0, "must be 0 to 600 minutes"),
-  v.maxValue(600, "must be 0 to 600 minutes"),
-);
+const minutesOnTheWay = wholeMinutes(0, 600);
 export const Way = v.strictObject({ places: v.tuple([NonEmptyText, NonEmptyText]), minutes: minutesOnTheWay });
 export type Way = v.InferOutput<typeof Way>;
 /** Without minutes it is not known any more. */

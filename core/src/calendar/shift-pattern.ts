@@ -1,17 +1,9 @@
 /** A shift pattern: a few kinds of shift and the cycle of days they repeat in. */
 import * as v from "valibot";
-import { IsoDate, LocalTime, NonEmptyText } from "../units";
+import { IsoDate, LocalTime, NonEmptyText, wholeMinutes } from "../units";
 
 /** Whoever is free for longer than this has gone home: a split shift. */
 export const LONGEST_BREAK_MIN = 120;
-
-const minutes = (min: number, max: number) =>
-  v.pipe(
-    v.number("must be a number"),
-    v.integer("must be whole minutes"),
-    v.minValue(min, `must be ${min} to ${max} minutes`),
-    v.maxValue(max, `must be ${min} to ${max} minutes`),
-  );
 
 export const ShiftKind = v.pipe(
   v.strictObject({
@@ -20,9 +12,12 @@ export const ShiftKind = v.pipe(
     /** Wall clock time at the crew's place. A shift that runs past midnight belongs to the day it starts on. */
     start: LocalTime,
     /** By the wall clock: on a night the clocks change the shift really is an hour longer or shorter. */
-    lengthMin: minutes(60, 960),
+    lengthMin: wholeMinutes(60, 960),
     /** Longer than LONGEST_BREAK_MIN: the shift is split, and people are away in between. */
-    breaks: v.pipe(v.array(v.strictObject({ afterMin: minutes(0, 960), lengthMin: minutes(5, 600) })), v.maxLength(6, "at most 6 breaks")),
+    breaks: v.pipe(
+      v.array(v.strictObject({ afterMin: wholeMinutes(0, 960), lengthMin: wholeMinutes(5, 600) })),
+      v.maxLength(6, "at most 6 breaks"),
+    ),
   }),
   v.check((shift) => shift.breaks.every((pause) => pause.afterMin + pause.lengthMin <= shift.lengthMin), "a break lies outside the shift"),
   v.check(

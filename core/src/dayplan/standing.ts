@@ -4,15 +4,7 @@
  */
 import * as v from "valibot";
 import { documentFormat } from "../document";
-import { Id, IsoDate, IsoInstant, NonEmptyText } from "../units";
-
-const minutes = (min: number, max: number) =>
-  v.pipe(
-    v.number("must be a number"),
-    v.integer("must be whole minutes"),
-    v.minValue(min, `must be ${min} to ${max} minutes`),
-    v.maxValue(max, `must be ${min} to ${max} minutes`),
-  );
+import { Id, IsoDate, IsoInstant, NonEmptyText, wholeMinutes } from "../units";
 
 /** People who are off the job together. */
 export const PlanGroup = v.strictObject({
@@ -24,13 +16,13 @@ export type PlanGroup = v.InferOutput<typeof PlanGroup>;
 
 /** Where in a shift: so many minutes after its start by the wall clock, before its end, or after one of its breaks begins. */
 export const SeriesPlace = v.variant("from", [
-  v.strictObject({ from: v.literal("start"), min: minutes(-120, 1080) }),
-  v.strictObject({ from: v.literal("end"), min: minutes(-120, 1080) }),
+  v.strictObject({ from: v.literal("start"), min: wholeMinutes(-120, 1080) }),
+  v.strictObject({ from: v.literal("end"), min: wholeMinutes(-120, 1080) }),
   v.strictObject({
     from: v.literal("break"),
     /** Place among the breaks of the kind of shift, from 0. */
     nr: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(5)),
-    min: minutes(-120, 240),
+    min: wholeMinutes(-120, 240),
   }),
 ]);
 export type SeriesPlace = v.InferOutput<typeof SeriesPlace>;

@@ -20,4 +20,17 @@ export {
 export { datePattern, timeOfDayText } from "./written-time";
 export { issueText } from "./issue-text";
 export { torqueText } from "./torque-text";
-export { Effort, HAND_SIDES, Handedness, Id, IsoDate, IsoInstant, LocalTime, NonEmptyText, Seconds, Side, type HandSide } from "./shapes";
+export {
+  Effort,
+  HAND_SIDES,
+  Handedness,
+  Id,
+  IsoDate,
+  IsoInstant,
+  LocalTime,
+  NonEmptyText,
+  Seconds,
+  Side,
+  wholeMinutes,
+  type HandSide,
+} from "./shapes";

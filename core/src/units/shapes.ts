@@ -63,3 +63,12 @@ function isRealDay(text: string): boolean {
   const date = new Date(`${text}T00:00:00Z`);
   return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(text);
 }
+
+/** Whole minutes from one number to another, both included. */
+export const wholeMinutes = (min: number, max: number) =>
+  v.pipe(
+    v.number("must be a number"),
+    v.integer("must be whole minutes"),
+    v.minValue(min, `must be ${min} to ${max} minutes`),
+    v.maxValue(max, `must be ${min} to ${max} minutes`),
+  );

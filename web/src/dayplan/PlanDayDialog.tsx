@@ -3,7 +3,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
 import { type Shift } from "@kind-grip/core/calendar";
-import { placeIn, type Placement, type PlanGroup, type RibbonPart, type Series, type SessionRequest } from "@kind-grip/core/dayplan";
+import { type Placement, type PlanGroup, type RibbonPart, type Series, type SessionRequest } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { timeText, wholeDayText } from "../base/dates";
@@ -17,6 +17,7 @@ import { Toggle } from "../parts/Toggle";
 import { meantFor, meeting } from "./crew-day";
 import { dayOfGroups } from "./day-of-groups";
 import { GroupRow } from "./GroupRow";
+import { patternOfDay } from "./pattern-of-day";
 import type { PlaceableSession } from "./placed";
 import { useDayPlanner } from "./use-day-planner";
 import { useJoinedCrews } from "./use-joined-crews";
@@ -130,30 +131,9 @@ export function PlanDayDialog(props: PlanDayProps) {
     if (await joined.store(placementsOf)) onUse(date, placementsOf(crew.id));
   };
   const useEvery = () => {
-    const own = placementsOf(crew.id);
     const named = groups.filter(({ day, whole }) => day.crew.id === crew.id && !whole);
-    const known = (name: string) => (takesKept ? keptGroups.find((group) => group.name === name) : undefined);
-    const planGroups = named.map(({ name, people: inGroup }): PlanGroup => known(name) ?? { id: uuid(), name, people: inGroup });
-    onUseEvery(
-      date,
-      own.map((each): Series => {
-        const { session } = sessions.find((one) => one.session.id === each.sessionId)!;
-        return {
-          id: uuid(),
-          programId: each.programId,
-          sessionId: each.sessionId,
-          shift: shift.kind.id,
-          at: placeIn(shift, Date.parse(each.startsAt), session.slot, crew.timeZone),
-          only: null,
-          leaderId: null,
-          groupId: planGroups.find(({ name }) => name === each.groupName)?.id ?? null,
-          fromDate: date,
-          untilDate: null,
-          otherDays: [],
-        };
-      }),
-      planGroups,
-    );
+    const made = patternOfDay(crew, shift, placementsOf(crew.id), named, takesKept ? keptGroups : [], sessions);
+    onUseEvery(date, made.series, made.groups);
   };
   const togglePin = (request: SessionRequest) => {
     const next = new Map(pinned);

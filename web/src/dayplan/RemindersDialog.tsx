@@ -25,6 +25,7 @@ import { AWAKE_BEFORE_MIN, REMIND_MINUTES } from "@kind-grip/core/dayplan";
 import { Choice } from "../parts/Choice";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
+import { MadeAddress } from "./MadeAddress";
 
 const STATE = { waiting: t("waiting"), sent: t("sent"), failed: t("not sent"), dropped: t("not needed") } as const;
 
@@ -79,15 +80,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
               {problemOf(making.error).message}
             </Alert>
           )}
-          {making.data && (
-            <Alert severity="success" variant="outlined" sx={{ mb: 1.5 }}>
-              {t("The address, shown only now:")}{" "}
-              <Box component="span" sx={{ userSelect: "all", overflowWrap: "anywhere", fontWeight: 650 }}>
-                {location.origin}
-                {making.data.path}
-              </Box>
-            </Alert>
-          )}
+          {making.data && <MadeAddress path={making.data.path} />}
           <Loaded query={links}>
             {(list) => (
               <>

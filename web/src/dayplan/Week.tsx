@@ -5,22 +5,7 @@ import { DateTime } from "luxon";
 import { useMemo, useState } from "react";
 import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
-import {
-  dayInstead,
-  layPlan,
-  movedEvery,
-  movedOnce,
-  patternFrom,
-  placedEvery,
-  placedOnce,
-  placeIn,
-  suggestStart,
-  takenOutEvery,
-  takenOutOnce,
-  type LaidPlacement,
-  type Series,
-} from "@kind-grip/core/dayplan";
-import { v7 as uuid } from "uuid";
+import { dayInstead, patternFrom, takenOutOnce, type LaidPlacement } from "@kind-grip/core/dayplan";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
 import { t } from "../base/words";
@@ -39,6 +24,7 @@ import { RemindersDialog } from "./RemindersDialog";
 import { ShiftRow } from "./ShiftRow";
 import { useMends } from "./use-mends";
 import { usePlan } from "./use-plan";
+import { useWeekActs } from "./use-week-acts";
 import { WeekTitle } from "./WeekTitle";
 import { ribbonParts } from "./work-ribbon";
 
@@ -55,10 +41,6 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const words = useWords();
   const planned = usePlan(crew, entry, sessions);
   const { document, plan, change, shifts: around, placed, clashes, laid, laidById, shiftAt } = planned;
-  const [chosenId, setChosenId] = useState<string | null>(null);
-  /** Whether changes of what is chosen are for its day only, or for every such shift from that day on. */
-  const [reach, setReach] = useState<"day" | "every">("day");
-  const [every, setEvery] = useState(true);
   const [open, setOpen] = useState<"planDay" | "outgoing" | "groups" | "copy" | null>(null);
   const work = workApi.useWorkQuery(crew.id).data?.work;
   const parts = useMemo(() => ribbonParts(work), [work]);
@@ -72,98 +54,20 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const mends = useMends(planned, crew.timeZone, weekStart > todaysDate ? weekStart : todaysDate, led);
   const isInWeek = (date: string) => date >= weekStart && date < addDays(weekStart, 7);
   const shifts = around.filter(({ date }) => isInWeek(date));
-  const choose = (id: string | null) => {
-    if (id !== chosenId) setReach("day");
-    setChosenId(id);
-  };
-  const seriesAt = (found: PlaceableSession, id: string, date: string, startMs: number): Series => {
-    const shift = shifts.find((each) => each.date === date)!;
-    return {
-      id,
-      programId: found.programId,
-      sessionId: found.session.id,
-      shift: shift.kind.id,
-      at: placeIn(shift, startMs, found.session.slot, crew.timeZone),
-      only: null,
-      groupId: null,
-      leaderId: null,
-      fromDate: date,
-      untilDate: null,
-      otherDays: [],
-    };
-  };
-  const place = (found: PlaceableSession, date: string) => {
-    const shift = shifts.find((each) => each.date === date);
-    if (!shift) return;
-    const taken = placed.filter((each) => shiftAt(each.startMs) === shift).map((each) => each.startMs);
-    const startMs = suggestStart(
-      found.session.slot,
-      found.lengthSec,
-      shift,
-      found.session.slot === "break" && taken.length === 0 ? [shift.startMs] : taken,
-    );
-    const { programId, session } = found;
-    if (every) change(placedEvery(plan, seriesAt(found, uuid(), date, startMs), crew, led));
-    else {
-      const id = uuid();
-      change(
-        placedOnce(plan, {
-          id,
-          people: null,
-          groupName: null,
-          programId,
-          sessionId: session.id,
-          startsAt: new Date(startMs).toISOString(),
-        }),
-      );
-      choose(id);
-    }
-  };
-  const chosen = placed.find((each) => each.id === chosenId);
-  const chosenLaid = chosen && laidById.get(chosen.id);
-  /** A series that changes from a day on goes on under another id, and may leave the day: what is chosen stays chosen, or the next of it. */
-  const changeChosen = (next: typeof plan) => {
-    change(next);
-    if (!chosenLaid?.seriesId) return;
-    const before = new Set(plan.standing.series.map(({ id }) => id));
-    const id = next.standing.series.find((each) => !before.has(each.id))?.id ?? chosenLaid.seriesId;
-    const own = layPlan({ standing: next.standing, placements: [], kept: entry.kept }, crew, weekStart, 7).filter(
-      (each) => each.seriesId === id,
-    );
-    setChosenId((own.find(({ date }) => date === chosenLaid.date) ?? own.find(({ date }) => date > chosenLaid.date) ?? own[0])?.id ?? null);
-  };
-  const move = (id: string, startMs: number) => {
-    const how = id === chosenId ? reach : "day";
-    const each = laidById.get(id);
-    const shift = each && around.find(({ date }) => date === each.date);
-    const session = placed.find((one) => one.id === id)?.session;
-    if (!each || each.kept) return;
-    const isEvery = how === "every" && each.seriesId !== null && shift && session;
-    changeChosen(
-      isEvery
-        ? movedEvery(plan, each, placeIn(shift, startMs, session.slot, crew.timeZone), uuid())
-        : movedOnce(plan, each, new Date(startMs).toISOString()),
-    );
-  };
-  const remove = (...ids: string[]) => {
-    const gone = ids.flatMap((id) => laidById.get(id) ?? []);
-    const isEvery = reach === "every" && gone.length === 1 && gone[0]!.id === chosenId && gone[0]!.seriesId !== null;
-    change(isEvery ? takenOutEvery(plan, gone[0]!) : takenOutOnce(plan, ...gone));
-    choose(null);
-  };
+  const { chosenId, chosen, chosenLaid, reach, setReach, every, setEvery, choose, changeChosen, place, move, remove, toSeries } =
+    useWeekActs({
+      crew,
+      entry,
+      sessions,
+      planned,
+      led,
+    });
   const onDay = (date: string): LaidPlacement[] => laid.filter((each) => each.date === date);
   const nameOf = (id: string) => {
     const each = placed.find((one) => one.id === id);
     return each
       ? `${each.session.name} (${dateText(DateTime.fromMillis(each.startMs, { zone: crew.timeZone }), "ccc HH:mm")})`
       : t("a session");
-  };
-  const toSeries = (each: LaidPlacement) => {
-    const found = sessions.find(({ session }) => session.id === each.sessionId);
-    if (!found) return;
-    const series = seriesAt(found, uuid(), each.date, Date.parse(each.startsAt));
-    change(placedEvery(takenOutOnce(plan, each), series, crew, led));
-    choose(null);
   };
   const days = Array.from({ length: 7 }, (_, i) => addDays(weekStart, i));
   const widestMin = Math.max(...shifts.map((shift) => (shift.endMs - shift.startMs) / 60_000), 240) + 150;

@@ -70,6 +70,8 @@ describe("a session placed on a shift", () => {
     await user.click(await screen.findByRole("button", { name: "Place a session on Tuesday" }));
     await user.click(screen.getByRole("menuitem", { name: /^Warm-up/ }));
     expect(await startsOf()).toEqual([[], ["07:00"], ["07:00"], ["07:00"], ["07:00"]]);
+    // It is chosen, and what is changed next is for all of it.
+    expect(within(panel()).getByRole("radio", { name: "Every day shift from here" })).toBeChecked();
     await waitFor(() =>
       expect(saved()?.standing?.series).toMatchObject([
         { shift: "day", fromDate: "2026-03-24", untilDate: null, at: { from: "start", min: 0 } },

@@ -6,6 +6,7 @@ import { problemOf } from "../base/api";
 import { dateText } from "../base/dates";
 import { t } from "../base/words";
 import { Loaded } from "../parts/Loaded";
+import { MadeAddress } from "../dayplan/MadeAddress";
 import { ownWeekApi } from "./api";
 
 export function OwnCalendarDialog({ onClose }: { onClose(): void }) {
@@ -28,15 +29,7 @@ export function OwnCalendarDialog({ onClose }: { onClose(): void }) {
             {problemOf(making.error).message}
           </Alert>
         )}
-        {making.data && (
-          <Alert severity="success" variant="outlined" sx={{ width: "100%" }}>
-            {t("The address, shown only now:")}{" "}
-            <Box component="span" sx={{ userSelect: "all", overflowWrap: "anywhere", fontWeight: 650 }}>
-              {location.origin}
-              {making.data.path}
-            </Box>
-          </Alert>
-        )}
+        {making.data && <MadeAddress path={making.data.path} />}
         <Loaded query={links}>
           {(list) => (
             <Box sx={{ width: "100%" }}>

@@ -1,5 +1,5 @@
 /** What somebody reads and hears, how quantities and times are written, and a practice's own words. */
-import type { QueryInterface } from "sequelize";
+import { inTurn } from "../in-turn";
 
 const UP = [
   "ALTER TABLE jobs ADD COLUMN IF NOT EXISTS language VARCHAR(16) NULL",
@@ -33,9 +33,5 @@ const DOWN = [
   "ALTER TABLE practices DROP COLUMN IF EXISTS measures",
   "ALTER TABLE practices DROP COLUMN IF EXISTS language",
 ];
-
-const inTurn = (statements: readonly string[]) => async (query: QueryInterface) => {
-  for (const statement of statements) await query.sequelize.query(statement);
-};
 
 export const languages = { up: inTurn(UP), down: inTurn(DOWN) };

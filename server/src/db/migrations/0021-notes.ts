@@ -1,5 +1,5 @@
 /** What a trainer writes down of a person, with a photo or a PDF. */
-import type { QueryInterface } from "sequelize";
+import { inTurn } from "../in-turn";
 
 const UP = [
   `CREATE TABLE IF NOT EXISTS person_notes (
@@ -18,9 +18,5 @@ const UP = [
   )`,
 ];
 const DOWN = ["DROP TABLE IF EXISTS person_notes"];
-
-const inTurn = (statements: readonly string[]) => async (query: QueryInterface) => {
-  for (const statement of statements) await query.sequelize.query(statement);
-};
 
 export const notes = { up: inTurn(UP), down: inTurn(DOWN) };

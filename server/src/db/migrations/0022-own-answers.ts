@@ -1,5 +1,5 @@
 /** What people answer on their own phones: before a round, and of a session that is led. */
-import type { QueryInterface } from "sequelize";
+import { inTurn } from "../in-turn";
 
 const UP = [
   "ALTER TABLE baseline_rounds ADD COLUMN IF NOT EXISTS asksOnPhones TINYINT(1) NOT NULL DEFAULT 0",
@@ -22,9 +22,5 @@ const DOWN = [
   "ALTER TABLE placements DROP COLUMN IF EXISTS ledUntil",
   "ALTER TABLE baseline_rounds DROP COLUMN IF EXISTS asksOnPhones",
 ];
-
-const inTurn = (statements: readonly string[]) => async (query: QueryInterface) => {
-  for (const statement of statements) await query.sequelize.query(statement);
-};
 
 export const ownAnswers = { up: inTurn(UP), down: inTurn(DOWN) };

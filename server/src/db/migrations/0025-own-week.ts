@@ -1,5 +1,5 @@
 /** Who leads what: a session handed over for a day, crew leads who were shown a session, ways between places, calendars of a leader. */
-import type { QueryInterface } from "sequelize";
+import { inTurn } from "../in-turn";
 
 const UP = [
   `CREATE TABLE IF NOT EXISTS placement_leaders (
@@ -41,9 +41,5 @@ const DOWN = [
   "DROP TABLE IF EXISTS lead_approvals",
   "DROP TABLE IF EXISTS placement_leaders",
 ];
-
-const inTurn = (statements: readonly string[]) => async (query: QueryInterface) => {
-  for (const statement of statements) await query.sequelize.query(statement);
-};
 
 export const ownWeek = { up: inTurn(UP), down: inTurn(DOWN) };

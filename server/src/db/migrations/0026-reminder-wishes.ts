@@ -1,5 +1,5 @@
 /** Who wants to be reminded, and how long before: of a crew, and of whoever wants it otherwise. */
-import type { QueryInterface } from "sequelize";
+import { inTurn } from "../in-turn";
 
 const UP = [
   `CREATE TABLE IF NOT EXISTS reminder_rules (
@@ -16,9 +16,5 @@ const UP = [
   )`,
 ];
 const DOWN = ["DROP TABLE IF EXISTS reminder_wishes", "DROP TABLE IF EXISTS reminder_rules"];
-
-const inTurn = (statements: readonly string[]) => async (query: QueryInterface) => {
-  for (const statement of statements) await query.sequelize.query(statement);
-};
 
 export const reminderWishes = { up: inTurn(UP), down: inTurn(DOWN) };
