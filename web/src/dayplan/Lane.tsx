@@ -156,6 +156,7 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
     >
       <Box
         ref={tab}
+        title={`${label} ${placed.session.name}`}
         role="button"
         tabIndex={0}
         aria-pressed={chosen}

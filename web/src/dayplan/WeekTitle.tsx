@@ -58,9 +58,11 @@ export function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; week
           <Printer size={22} />
         </IconButton>
       </Tooltip>
-      <Button component="a" href={`/api/crews/${crew.id}/calendar.ics`} startIcon={<CalendarArrowDown size={20} />}>
-        {t("Calendar")}
-      </Button>
+      <Tooltip title={t("Calendar")}>
+        <IconButton component="a" href={`/api/crews/${crew.id}/calendar.ics`} aria-label={t("Calendar")}>
+          <CalendarArrowDown size={22} />
+        </IconButton>
+      </Tooltip>
     </PageTitle>
   );
 }

@@ -52,6 +52,7 @@ function Sheet({ week, now }: { week: OwnWeek; now: number }) {
     if (key === "crew") next.delete("person");
     setSearch(next, { replace: true });
   };
+  const isTrainer = week.leaders.some(({ id, role }) => id === week.me && role === "trainer");
   const open = week.entries.find(({ placementId }) => placementId === openId);
   const crews = [...new Map(week.entries.map((each) => [each.crewId, each.crewName])).entries()];
   return (
@@ -67,9 +68,11 @@ function Sheet({ week, now }: { week: OwnWeek; now: number }) {
         <IconButton component={Link} to={to(7)} aria-label={t("Week after")}>
           <ChevronRight />
         </IconButton>
-        <Button startIcon={<Route size={20} />} onClick={() => setDialog("ways")}>
-          {t("Ways")}
-        </Button>
+        {isTrainer && (
+          <Button startIcon={<Route size={20} />} onClick={() => setDialog("ways")}>
+            {t("Ways")}
+          </Button>
+        )}
         <Button startIcon={<CalendarArrowDown size={20} />} onClick={() => setDialog("calendar")}>
           {t("Calendar")}
         </Button>

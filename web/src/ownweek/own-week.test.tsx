@@ -162,6 +162,7 @@ describe("handing over", () => {
     const { dialog } = await open(weekOf([{ ...own, leaderId: ivo }], { me: ivo }));
     expect(within(dialog).getByText("To be led by me.")).toBeVisible();
     expect(within(dialog).queryByRole("button", { name: "Hand it over" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Ways", hidden: true })).toBeNull();
   });
 });
 
