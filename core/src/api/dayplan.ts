@@ -30,7 +30,8 @@ export const ChangedWeek = v.strictObject({
 });
 export type ChangedWeek = v.InferOutput<typeof ChangedWeek>;
 
-export const TodayEntry = v.strictObject({
+/** What every list of placed sessions says of each. */
+const placedSession = {
   placementId: Id,
   crewId: Id,
   crewName: v.string(),
@@ -40,6 +41,10 @@ export const TodayEntry = v.strictObject({
   sessionId: Id,
   sessionName: v.string(),
   slot: SlotKind,
+};
+
+export const TodayEntry = v.strictObject({
+  ...placedSession,
   movementIds: v.array(MovementId),
   startsAt: IsoInstant,
   totalSec: v.number(),
@@ -149,17 +154,9 @@ export const MadeCalendarLink = v.strictObject({ path: v.string(), links: v.arra
 
 /** A session in the week of whoever leads. */
 export const OwnWeekEntry = v.strictObject({
-  placementId: Id,
+  ...placedSession,
   /** The series it is of; null for one that was placed once. */
   seriesId: v.nullable(Id),
-  crewId: Id,
-  crewName: v.string(),
-  place: v.string(),
-  timeZone: v.string(),
-  programId: Id,
-  sessionId: Id,
-  sessionName: v.string(),
-  slot: SlotKind,
   groupName: v.nullable(v.string()),
   /** Null for everybody. */
   groupPeople: v.nullable(v.array(Id)),

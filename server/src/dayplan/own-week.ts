@@ -15,7 +15,7 @@ import type { Db } from "../db/connection";
 import { practiceLibrary } from "../library/practice-library";
 import { participationsOf } from "../safety/participations";
 import { approvalsOf, leadersOf } from "./leaders";
-import { placementsBetween, standingOf } from "./standing";
+import { placementsBetween } from "./standing";
 import type { PlacementRow } from "./tables";
 
 const DAY_MS = 86_400_000;
@@ -83,9 +83,9 @@ export async function ledSessions(
       where: { crewId, alone: false, startedAt: { [Op.between]: [new Date(from.getTime() - DAY_MS), new Date(to.getTime() + DAY_MS)] } },
       attributes: ["id", "placementId", "crewId", "ledBy"],
     }),
-    Promise.all(crewIds.map((id) => standingOf(db, id))),
+    models.StandingPlan.findAll({ where: { crewId } }),
   ]);
-  const seriesLeaders = new Map(plans.flatMap(({ document }) => document.series.map(({ id, leaderId }) => [id, leaderId] as const)));
+  const seriesLeaders = new Map(plans.flatMap((plan) => plan.get().document.series.map(({ id, leaderId }) => [id, leaderId] as const)));
   const dayLeaders = new Map(handed.map((row) => [row.get().placementId, row.get().leaderId]));
   return rows.flatMap((row): LedSession[] => {
     const crew = crews.find(({ id }) => id === row.crewId)!;

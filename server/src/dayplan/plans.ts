@@ -55,6 +55,7 @@ export async function saveWeekPlan(
 ): Promise<WeekPlanEntry> {
   const crew = await crewOf(db, caller, crewId);
   refuseOutsideWeek(weekStart, placements);
+  let lean: StandingPlan | null = null;
   const saved = await inTransaction(db, async (transaction) => {
     await db.models.WeekPlan.findOrCreate({ where: { crewId, weekStart }, defaults: { crewId, weekStart, version: 0 }, transaction });
     const before = await standingOf(db, crewId, transaction);
@@ -64,9 +65,10 @@ export async function saveWeekPlan(
       { where: { crewId, weekStart, version: weekVersion }, transaction },
     );
     if (changed === 0) return false;
-    if (standing && !isEqual(standing, before.document)) {
-      await refuseUnknown(db, crew, before.document, standing, transaction);
-      const lean = await withoutEnded(db, crew, standing, at, transaction);
+    // A screen that has not heard of it yet sends along what is long over: that is history already.
+    lean = standing ? await withoutEnded(db, crew, standing, at, transaction) : null;
+    if (lean && !isEqual(lean, before.document)) {
+      await refuseUnknown(db, crew, before.document, lean, transaction);
       if (!(await writeStanding(db, before, lean, at, transaction))) throw new StalePlan();
     }
     await replacePlacements(db, caller, crew, at, weekStart, placements, transaction);
@@ -76,7 +78,7 @@ export async function saveWeekPlan(
     throw error;
   });
   const now = await weekPlan(db, caller, crewId, weekStart);
-  const isThere = samePlacements(now.placements, placements) && (!standing || isEqual(standing, now.standing));
+  const isThere = samePlacements(now.placements, placements) && (!standing || isEqual(lean ?? standing, now.standing));
   if (!saved && !isThere) throw stale(now);
   return now;
 }

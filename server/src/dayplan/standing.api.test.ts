@@ -121,6 +121,13 @@ describe("a series", () => {
     await keepSeries(long, seriesFor(world, { fromDate: addDays(today, 5) }));
     expect((await plan()).standing.series.map(({ fromDate }) => fromDate)).toEqual([addDays(today, 5)]);
     expect(await starts(addDays(today, -60), 40)).toEqual(before);
+    // A screen that still has it, whose session is gone by now, is not refused for it, and stores nothing twice.
+    const [entry] = (await trainer.get(`/api/crews/${world.crewId}/programs`)).body as { version: number }[];
+    const program = { ...world.program, sessions: world.program.sessions.slice(1) };
+    await trainer.send("put", `/api/programs/${world.programId}`, { version: entry!.version, program });
+    const { series: now } = (await plan()).standing;
+    expect((await keepSeries(long, ...now)).status).toBe(200);
+    expect(await starts(addDays(today, -60), 40)).toEqual(before);
   });
 });
 
