@@ -5,6 +5,6 @@ export { kitOf } from "./shape";
 export { limitsWith, notchGains, type Notch, type NotchGain } from "./notches";
 export { USUAL_LIMITS, type ComposeLimits } from "./limits";
 export type { AimMissed } from "./aims";
-export { HOME_PHASES, homeSession, type HomeSession } from "./home";
+export { BESIDE_PHASES, besideSession, type BesideSession } from "./beside";
 export { joined, joinersFor, type Joiner, type JoinerOptions } from "./joiners";
 export { MET, type Hindrance, type ItemReason, type Met, type Proposal, type Unmet } from "./proposal";

@@ -5,7 +5,7 @@ import type { RegionNeed } from "../need";
 import { addItem, type Item, type Session } from "../session";
 import { candidatesFor, type Candidate } from "./candidates";
 import { neediest } from "./compose";
-import { isForSlot, likeOf } from "./home";
+import { isForSlot, likeOf } from "./beside";
 import { USUAL_LIMITS } from "./limits";
 import { closes } from "./shape";
 

@@ -45,6 +45,8 @@ export const Crew = v.strictObject({
   /** Most people off the job at the same moment. */
   mostOffJob: wholeNumber(1, 500, " people"),
   shiftPattern: ShiftPattern,
+  /** Days are bookings, back to back, within the hours of the shift pattern; left out where they are shifts with breaks. */
+  byBookings: v.optional(v.boolean("must be yes or no")),
   /** Of those who have none of their own; null for the practice's. */
   language: v.nullable(Language),
 });
@@ -54,7 +56,8 @@ export type Crew = v.InferOutput<typeof Crew>;
 const { name: _name, ...detail } = Crew.entries;
 export const CREW_DETAIL = documentFormat<Omit<Crew, "name">>({
   name: "crew",
-  format: 2,
-  steps: [(crew) => ({ ...(crew as object), language: null })],
+  format: 3,
+  // Nothing older says how days are made.
+  steps: [(crew) => ({ ...(crew as object), language: null }), (crew) => crew],
   schema: v.strictObject(detail),
 });

@@ -1,6 +1,6 @@
 /** Crews and their people, and how a roster file becomes people. */
 export { CONDITIONS, Crew, CREW_DETAIL, KitEntry } from "./crew";
-export { HOME_SEC, placeOf, slotSecOf, surroundingsOf } from "./session-place";
+export { BESIDE_SEC, placeOf, slotSecOf, surroundingsOf } from "./session-place";
 export { givenNameOf, NewPerson, Person, isHere } from "./person";
 export { NO_WORDS, type DateOrder, type RosterWords, type WordField } from "./roster-cells";
 export {

@@ -1,15 +1,15 @@
-/** Where a session is done and with what: on the site with its kit, or at home with none of it. */
-import { HOME_SLOTS, isOfShift, type HomeSlot, type SessionSlot } from "../session";
+/** Where a session is done and with what: on the site with its kit, between two treatments or at home with none of it. */
+import { HOME_SLOTS, isOfShift, type BesideSlot, type SessionSlot } from "../session";
 import type { Setting, Surroundings } from "../library";
 import type { Crew, KitEntry } from "./crew";
 
-/** Minutes nobody minds on their own. Practice rule. */
-export const HOME_SEC: Readonly<Record<HomeSlot, number>> = { home: 480, offDay: 300 };
+/** Minutes nobody minds on their own, and what a gap between two treatments has room for. Practice rule. */
+export const BESIDE_SEC: Readonly<Record<BesideSlot, number>> = { reset: 75, home: 480, offDay: 300 };
 const HOME_SETTINGS: readonly Setting[] = ["any", "table", "wall", "floor", "home"];
 
 /** How long a session may be, s. */
 export function slotSecOf({ slots }: Pick<Crew, "slots">, slot: SessionSlot): number {
-  return isOfShift(slot) ? slots[slot] : HOME_SEC[slot];
+  return isOfShift(slot) ? slots[slot] : BESIDE_SEC[slot];
 }
 
 /** What is there when a session is done, kinds of kit only. */
@@ -23,5 +23,7 @@ export function placeOf(
   { settings, kit }: Pick<Crew, "settings" | "kit">,
   slot: SessionSlot,
 ): { settings: readonly Setting[]; kit: readonly KitEntry[] } {
-  return HOME_SLOTS.some((home) => home === slot) ? { settings: HOME_SETTINGS, kit: [] } : { settings, kit };
+  if (HOME_SLOTS.some((home) => home === slot)) return { settings: HOME_SETTINGS, kit: [] };
+  // Nobody fetches anything for a minute.
+  return { settings, kit: slot === "reset" ? [] : kit };
 }

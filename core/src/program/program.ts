@@ -2,7 +2,7 @@
 import * as v from "valibot";
 import { documentFormat } from "../document";
 import { rungOf, Style, type Library } from "../library";
-import { Session, withDoseShares, withHomeSlots } from "../session";
+import { Session, withDoseShares, withHomeSlots, withResets } from "../session";
 import { IsoDate, NonEmptyText } from "../units";
 
 export const MAX_SESSIONS = 12;
@@ -32,8 +32,8 @@ export type Program = v.InferOutput<typeof Program>;
 /** As it is stored, and as a draft. */
 export const PROGRAM_DOCUMENT = documentFormat<Program>({
   name: "program",
-  format: 3,
-  steps: [withDoseShares, withHomeSlots],
+  format: 4,
+  steps: [withDoseShares, withHomeSlots, withResets],
   schema: Program,
 });
 

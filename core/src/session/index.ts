@@ -16,6 +16,7 @@ export {
 export {
   FormId,
   heldIn,
+  BESIDE_SLOTS,
   HOME_SLOTS,
   isOfShift,
   isShiftSession,
@@ -29,10 +30,12 @@ export {
   SessionSlot,
   withDoseShares,
   withHomeSlots,
+  withResets,
   Sides,
   SLOT_KINDS,
   SlotKind,
   type Held,
+  type BesideSlot,
   type HomeSlot,
   type ShiftSession,
 } from "./item";

@@ -69,8 +69,11 @@ export type SlotKind = v.InferOutput<typeof SlotKind>;
 /** Done by oneself, without the site's kit: at home on any day, or on days without a shift. */
 export const HOME_SLOTS = ["home", "offDay"] as const;
 export type HomeSlot = (typeof HOME_SLOTS)[number];
+/** Goes beside the sessions of a shift: a reset between two treatments of a day of bookings, and what is for home. */
+export const BESIDE_SLOTS = ["reset", ...HOME_SLOTS] as const;
+export type BesideSlot = (typeof BESIDE_SLOTS)[number];
 /** When a session is done. */
-export const SESSION_SLOTS = [...SLOT_KINDS, ...HOME_SLOTS] as const;
+export const SESSION_SLOTS = [...SLOT_KINDS, ...BESIDE_SLOTS] as const;
 export const SessionSlot = v.picklist(SESSION_SLOTS);
 export type SessionSlot = v.InferOutput<typeof SessionSlot>;
 
@@ -105,10 +108,15 @@ export function withHomeSlots(older: unknown): unknown {
   return older;
 }
 
+/** In format 4 a session may be a reset between two treatments; nothing older is. */
+export function withResets(older: unknown): unknown {
+  return older;
+}
+
 /** As a run keeps it: as it was led. */
 export const SESSION_DOCUMENT = documentFormat<Session>({
   name: "session",
-  format: 3,
-  steps: [withDoseShares, withHomeSlots],
+  format: 4,
+  steps: [withDoseShares, withHomeSlots, withResets],
   schema: Session,
 });

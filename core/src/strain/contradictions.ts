@@ -66,6 +66,16 @@ export function workProblems(work: Work, shiftMin: number | null): WorkProblem[]
       inDay.set(personId, day.name);
     });
   });
+  (work.treatments ?? []).forEach(({ id, parts, lengthMin }, t) => {
+    once(id, `treatments.${t}.id`);
+    parts.forEach(({ taskId }, p) => {
+      if (!work.tasks.some((task) => task.id === taskId))
+        problems.push({ path: `treatments.${t}.parts.${p}.taskId`, message: "is not one of the tasks" });
+    });
+    const handMin = parts.reduce((sum, part) => sum + part.minutes, 0);
+    if (handMin > lengthMin)
+      problems.push({ path: `treatments.${t}.parts`, message: `add up to ${handMin} min; the treatment has ${lengthMin}` });
+  });
   return problems;
 }
 

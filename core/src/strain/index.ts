@@ -15,6 +15,7 @@ export {
   MAX_EFFORTS,
   MAX_TASKS,
   minutesByTask,
+  Treatment,
   Task,
   Turn,
   TURNS,

@@ -66,14 +66,41 @@ export const WorkDay = v.strictObject({
 });
 export type WorkDay = v.InferOutput<typeof WorkDay>;
 
+export const MAX_TREATMENTS = 30;
+
+/** A kind of treatment of those who work by bookings: what the hands do in it. */
+export const Treatment = v.strictObject({
+  id: Id,
+  name: NonEmptyText,
+  /** From its start to its end, as it is booked. */
+  lengthMin: v.pipe(figure(5, 480, " minutes"), v.integer("must be whole minutes")),
+  /** Hard pressing work: a reset follows it. */
+  deep: v.boolean(),
+  parts: v.pipe(
+    v.array(v.strictObject({ taskId: Id, minutes: v.pipe(figure(1, 480, " minutes"), v.integer("must be whole minutes")) })),
+    v.maxLength(12, "at most 12 parts"),
+  ),
+  /** What else it is called in bookings. */
+  words: v.pipe(v.array(NonEmptyText), v.maxLength(12, "at most 12 other words")),
+});
+export type Treatment = v.InferOutput<typeof Treatment>;
+
 export const Work = v.strictObject({
   tasks: v.pipe(v.array(Task), v.maxLength(MAX_TASKS, `at most ${MAX_TASKS} tasks`)),
   days: v.pipe(v.array(WorkDay), v.maxLength(12, "at most 12 ways a shift is filled")),
+  /** Of those who work by bookings; their days follow from what is booked. */
+  treatments: v.optional(v.pipe(v.array(Treatment), v.maxLength(MAX_TREATMENTS, `at most ${MAX_TREATMENTS} kinds of treatment`))),
 });
 export type Work = v.InferOutput<typeof Work>;
 
 /** As it is stored, and as a draft. */
-export const WORK_DOCUMENT = documentFormat<Work>({ name: "work", format: 1, steps: [], schema: Work });
+export const WORK_DOCUMENT = documentFormat<Work>({
+  name: "work",
+  format: 2,
+  // Nothing older has kinds of treatment.
+  steps: [(work) => work],
+  schema: Work,
+});
 
 export const EMPTY_WORK: Work = { tasks: [], days: [] };
 

@@ -9,7 +9,7 @@ import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { KitKind, Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
-import type { HomeSlot } from "@kind-grip/core/session";
+import { BESIDE_SLOTS, HOME_SLOTS, type BesideSlot } from "@kind-grip/core/session";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { dayOf, type Work } from "@kind-grip/core/strain";
 import { t } from "../base/words";
@@ -33,7 +33,7 @@ import { type Locks, Sessions } from "./ProposedSessions";
 import { NeedsMet } from "./NeedsMet";
 import { startKey } from "../program/StartsList";
 import { BuyKitDialog } from "./BuyKitDialog";
-import { AtHome } from "./AtHome";
+import { Beside } from "./Beside";
 import { WhoDiffers } from "./WhoDiffers";
 import { OneNotch } from "./OneNotch";
 import { OtherPrograms } from "./OtherPrograms";
@@ -112,7 +112,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const [askedLocks, setAskedLocks] = useState<Locks>([]);
   const [excluded, setExcluded] = useState<readonly string[]>([]);
   const [taken, setTaken] = useState<Taste | null>(null);
-  const [takenHome, setTakenHome] = useState<ReadonlySet<HomeSlot>>(new Set());
+  const [takenBeside, setTakenBeside] = useState<ReadonlySet<BesideSlot>>(new Set(crew.byBookings ? (["reset"] as const) : []));
   const [buying, setBuying] = useState<{ kind: KitKind; count: number } | null>(null);
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const askAnew = () => {
@@ -144,7 +144,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       sessionNames: SESSION_NAMES,
     };
   }, [crew, offered, work, people, records, limits, askedLocks, excluded, here]);
-  const state = useProposal(input, library, offered);
+  const state = useProposal(input, library, offered, crew.byBookings ? BESIDE_SLOTS : HOME_SLOTS);
   const tryNotch = (notch: Notch) => {
     const { settings: _settings, kit: _kit, people: _people, ...next } = limitsWith(input.limits, notch);
     changeLimits(next);
@@ -153,7 +153,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   const shown = state.alternatives?.find(({ taste }) => taste === taken)?.proposal ?? state.proposal;
   const starts = useStarts(shown?.program, crewNow, records, participations);
   const wanted = starts.filter((start) => !declined.has(startKey(start)));
-  const home = (state.home ?? []).filter(({ session }) => takenHome.has(session.slot)).map(({ session }) => session);
+  const beside = (state.beside ?? []).filter(({ session }) => takenBeside.has(session.slot)).map(({ session }) => session);
   const toggle = (place: Locks[number]) => {
     const same = (each: Locks[number]) => each.slot === place.slot && each.movementId === place.movementId;
     setLocked(locked.some(same) ? locked.filter((each) => !same(each)) : [...locked, place]);
@@ -164,7 +164,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
         <Button component={Link} to={`/crews/${crew.id}/program`} startIcon={<ArrowLeft size={20} />}>
           {t("Programs")}
         </Button>
-        <MakeProgram crew={crew} state={state} shown={shown} starts={wanted} home={home} />
+        <MakeProgram crew={crew} state={state} shown={shown} starts={wanted} beside={beside} />
       </PageTitle>
       <Box
         sx={{
@@ -237,7 +237,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           )}
           {state.proposal && state.stage === "best" && (
             <>
-              <AtHome sessions={state.home} taken={takenHome} onTake={setTakenHome} />
+              <Beside resets={crew.byBookings === true} sessions={state.beside} taken={takenBeside} onTake={setTakenBeside} />
               <OneNotch
                 gains={state.notches}
                 onTry={tryNotch}

@@ -21,11 +21,11 @@ interface MakeProgramProps {
   shown: Proposal | undefined;
   /** Own forms and doses that are set with it. */
   starts: readonly PersonalStart[];
-  /** What goes with it at home. */
-  home: readonly Session[];
+  /** What goes with it beside the shift. */
+  beside: readonly Session[];
 }
 
-export function MakeProgram({ crew, state: { stage }, shown, starts, home }: MakeProgramProps) {
+export function MakeProgram({ crew, state: { stage }, shown, starts, beside }: MakeProgramProps) {
   const words = useWords();
   const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
   const navigate = useNavigate();
@@ -34,7 +34,7 @@ export function MakeProgram({ crew, state: { stage }, shown, starts, home }: Mak
   const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
   const make = async () => {
     const { program } = shown!;
-    const sessions = [...program.sessions, ...home].map((session) => withStarts(session, starts));
+    const sessions = [...program.sessions, ...beside].map((session) => withStarts(session, starts));
     const answer = await create({ crewId: crew.id, id: uuid(), program: { ...program, sessions, settlingFrom: nextMonday } });
     if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
   };

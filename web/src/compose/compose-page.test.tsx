@@ -1,6 +1,6 @@
 /** Composing: a first answer, a better one in its place, what is locked or not wanted, and the program it becomes. */
 import { act, screen, waitFor, within } from "@testing-library/react";
-import type { Alternative, HomeSession, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, BesideSession, NotchGain, Proposal } from "@kind-grip/core/compose";
 import { TASK_STARTERS } from "@kind-grip/core/strain";
 import { emptyRecord } from "@kind-grip/core/baseline";
 import type { Program } from "@kind-grip/core/program";
@@ -16,7 +16,7 @@ import type { Question } from "./use-proposal";
 const asked: { input: Question; first(answer?: Proposal): void; best(answer?: Proposal): void; breaks(): void }[] = [];
 let notches: NotchGain[] = [];
 let alternatives: Alternative[] = [];
-let home: HomeSession[] = [];
+let beside: BesideSession[] = [];
 const stopped = jest.fn();
 jest.mock("./start-composer", () => ({
   startComposer: ({ question }: { question: Question }) => {
@@ -34,7 +34,7 @@ jest.mock("./start-composer", () => ({
       best: () => answers.best,
       notches: () => Promise.resolve(notches),
       alternatives: () => Promise.resolve(alternatives),
-      home: () => Promise.resolve(home),
+      beside: () => Promise.resolve(beside),
       stop: stopped,
     };
   },
@@ -80,7 +80,7 @@ beforeEach(() => {
   asked.length = 0;
   notches = [];
   alternatives = [];
-  home = [];
+  beside = [];
 });
 const open = (answers: Answers = {}, search = "") =>
   showCrewPage(<ComposePage />, "program/compose", {
@@ -364,7 +364,7 @@ it("without any work there is nothing to argue from: it leads there", async () =
 });
 
 describe("at home and on days off", () => {
-  const alone = (slot: "home" | "offDay", fresh: string[]): HomeSession => ({
+  const alone = (slot: "home" | "offDay", fresh: string[]): BesideSession => ({
     session: { ...sampleSession(["shake-out", "palm-away"], { name: "Alone" }), slot },
     sec: 290,
     regions: ["wristExtensors", "thumbBase"],
@@ -373,7 +373,7 @@ describe("at home and on days off", () => {
   const section = () => screen.findByRole("region", { name: "At home and on days off" });
 
   it("shows what could go along and what is new in it; only what is marked comes into the program", async () => {
-    home = [alone("home", []), alone("offDay", ["palm-away"])];
+    beside = [alone("home", []), alone("offDay", ["palm-away"])];
     const created = sampleProgram(crew.id);
     const { server, user } = open({ [`POST /crews/${crew.id}/programs`]: created });
     await answer(1, FIRST(), BEST());

@@ -5,17 +5,17 @@ import wasm from "highs/runtime?url";
 import { v7 as uuid } from "uuid";
 import {
   composer,
-  homeSession,
+  besideSession,
   notchGains,
   type Alternative,
   type ComposeInput,
   type Composer,
-  type HomeSession,
+  type BesideSession,
   type NotchGain,
   type Proposal,
 } from "@kind-grip/core/compose";
 import { libraryOf, type CustomMovement } from "@kind-grip/core/library";
-import { HOME_SLOTS, type HomeSlot } from "@kind-grip/core/session";
+import type { BesideSlot } from "@kind-grip/core/session";
 import { solverWith } from "@kind-grip/core/solver";
 import { ALTERNATIVE, BEST } from "./effort";
 
@@ -46,8 +46,8 @@ const composing = {
   alternatives(): Promise<Alternative[]> {
     return ask!.alternatives(solve, ALTERNATIVE);
   },
-  home(names: Readonly<Record<HomeSlot, string>>): HomeSession[] {
-    return shown ? HOME_SLOTS.flatMap((slot) => homeSession(input!, slot, shown!, names[slot], () => uuid()) ?? []) : [];
+  beside(slots: readonly BesideSlot[], names: Readonly<Record<BesideSlot, string>>): BesideSession[] {
+    return shown ? slots.flatMap((slot) => besideSession(input!, slot, shown!, names[slot], () => uuid()) ?? []) : [];
   },
   notches(): NotchGain[] {
     return shown ? notchGains(input!, shown, () => uuid()) : [];

@@ -1,5 +1,6 @@
 /** A composer in a worker of its own, for one question: what is being worked out for an older one ends with it. */
-import type { Alternative, HomeSession, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, BesideSession, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { BesideSlot } from "@kind-grip/core/session";
 import { SESSION_NAMES } from "../program/session-names";
 import { startWorker, type StartedWorker } from "../parts/worker";
 import type { ComposerWorker, SentQuestion } from "./composer.worker";
@@ -13,7 +14,7 @@ export interface StartedComposer {
   alternatives(): Promise<Alternative[]>;
   notches(): Promise<NotchGain[]>;
   /** To be asked after the best, which it goes with. */
-  home(): Promise<HomeSession[]>;
+  beside(slots: readonly BesideSlot[]): Promise<BesideSession[]>;
   stop(): void;
 }
 
@@ -37,7 +38,7 @@ export function startComposer(sent: SentQuestion): StartedComposer {
     best: () => unlessBroken(remote.best()),
     alternatives: () => unlessBroken(remote.alternatives()),
     notches: () => unlessBroken(remote.notches()),
-    home: () => unlessBroken(remote.home(SESSION_NAMES)),
+    beside: (slots) => unlessBroken(remote.beside(slots, SESSION_NAMES)),
     stop: () => {
       stop();
       spare ??= load();

@@ -1,7 +1,8 @@
 /** A proposal for the limits as they are now: a first answer soon, a better one after it. A change throws away what is being worked out. */
 import { useEffect, useRef, useState } from "react";
-import type { Alternative, ComposeInput, HomeSession, NotchGain, Proposal } from "@kind-grip/core/compose";
+import type { Alternative, ComposeInput, BesideSession, NotchGain, Proposal } from "@kind-grip/core/compose";
 import type { Library, Movement } from "@kind-grip/core/library";
+import type { BesideSlot } from "@kind-grip/core/session";
 import { startComposer, type StartedComposer } from "./start-composer";
 
 /** Changes come in bursts: a stepper held down, a slider pulled. */
@@ -11,25 +12,30 @@ export interface ProposalState {
   proposal?: Proposal;
   /** `first`: in shape and full, not proven; `best`: the best found, whose gap says how near; `none`: nothing keeps to the limits; `failed`: it broke. */
   stage: "working" | "first" | "best" | "none" | "failed";
-  /** What one notch of each limit brings, what goes with it at home, and other programs nearly as good: there after the best. */
+  /** What one notch of each limit brings, what goes beside it, and other programs nearly as good: there after the best. */
   notches?: NotchGain[];
-  home?: HomeSession[];
+  beside?: BesideSession[];
   alternatives?: Alternative[];
 }
 
 /** What is asked, as plain data: two equal questions are one. */
 export type Question = Omit<ComposeInput, "library" | "movements">;
 
-/** @param movements what may be proposed */
-export function useProposal(question: Question, library: Library, movements: readonly Movement[]): ProposalState & { again(): void } {
+/** @param movements what may be proposed @param slots which sessions are proposed beside those of a shift */
+export function useProposal(
+  question: Question,
+  library: Library,
+  movements: readonly Movement[],
+  slots: readonly BesideSlot[],
+): ProposalState & { again(): void } {
   const [attempt, setAttempt] = useState(0);
   const again = () => setAttempt(attempt + 1);
   const [state, setState] = useState<ProposalState & { key: string }>({ stage: "working", key: "" });
   const asked = JSON.stringify(question);
   const key = [asked, attempt, library.revision, ...movements.map(({ id }) => id)].join(" ");
-  const latest = useRef({ library, movements });
+  const latest = useRef({ library, movements, slots });
   useEffect(() => {
-    latest.current = { library, movements };
+    latest.current = { library, movements, slots };
   });
   useEffect(() => {
     let started: StartedComposer | undefined;
@@ -41,10 +47,10 @@ export function useProposal(question: Question, library: Library, movements: rea
       setState({ proposal: best, stage: "best", key });
       const notches = await composer.notches();
       setState({ proposal: best, stage: "best", notches, key });
-      const home = await composer.home();
-      setState({ proposal: best, stage: "best", notches, home, key });
+      const beside = await composer.beside(latest.current.slots);
+      setState({ proposal: best, stage: "best", notches, beside, key });
       const alternatives = await composer.alternatives();
-      setState({ proposal: best, stage: "best", notches, home, alternatives, key });
+      setState({ proposal: best, stage: "best", notches, beside, alternatives, key });
     };
     const timer = setTimeout(async () => {
       const { library: all, movements: offered } = latest.current;

@@ -6,6 +6,7 @@ export const SESSION_NAMES: Readonly<Record<SessionSlot, string>> = {
   preShift: t("Warm-up"),
   break: t("Stretch break"),
   postShift: t("After the shift"),
+  reset: t("Reset"),
   home: t("At home"),
   offDay: t("Day off"),
 };

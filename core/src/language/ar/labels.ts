@@ -66,9 +66,23 @@ export const labels = {
     lightAndMany: "خفيف وكثير",
     staticGrip: "قبضة ثابتة",
   },
-  slot: { preShift: "قبل النوبة", break: "استراحة تمديد", postShift: "بعد النوبة", home: "في البيت", offDay: "يوم إجازة" },
+  slot: {
+    preShift: "قبل النوبة",
+    break: "استراحة تمديد",
+    postShift: "بعد النوبة",
+    reset: "بين جلستين",
+    home: "في البيت",
+    offDay: "يوم إجازة",
+  },
   /** What a session of a slot is called until somebody names it. */
-  sessionName: { preShift: "إحماء", break: "استراحة تمديد", postShift: "بعد النوبة", home: "في البيت", offDay: "يوم إجازة" },
+  sessionName: {
+    preShift: "إحماء",
+    break: "استراحة تمديد",
+    postShift: "بعد النوبة",
+    reset: "استراحة قصيرة",
+    home: "في البيت",
+    offDay: "يوم إجازة",
+  },
   sides: { together: "معًا", inTurn: "جهة ثم الأخرى", alternating: "الجهتان بالتناوب" },
   side: { left: "اليسرى", right: "اليمنى", both: "كلتا اليدين" },
 } as const;

@@ -73,9 +73,23 @@ export const labels = {
     lightAndMany: "Leicht und oft",
     staticGrip: "Halten im Griff",
   },
-  slot: { preShift: "Vor der Schicht", break: "Dehnpause", postShift: "Nach der Schicht", home: "Zu Hause", offDay: "Freier Tag" },
+  slot: {
+    preShift: "Vor der Schicht",
+    break: "Dehnpause",
+    postShift: "Nach der Schicht",
+    reset: "Zwischen zwei Behandlungen",
+    home: "Zu Hause",
+    offDay: "Freier Tag",
+  },
   /** What a session of a slot is called until somebody names it. */
-  sessionName: { preShift: "Aufwärmen", break: "Dehnpause", postShift: "Nach der Schicht", home: "Zu Hause", offDay: "Freier Tag" },
+  sessionName: {
+    preShift: "Aufwärmen",
+    break: "Dehnpause",
+    postShift: "Nach der Schicht",
+    reset: "Kurz lockern",
+    home: "Zu Hause",
+    offDay: "Freier Tag",
+  },
   sides: { together: "Beide zusammen", inTurn: "Eine Seite, dann die andere", alternating: "Seiten im Wechsel" },
   side: { left: "Links", right: "Rechts", both: "Beide Hände" },
 } as const;

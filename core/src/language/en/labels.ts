@@ -66,9 +66,23 @@ export const labels = {
     lightAndMany: "Light and many",
     staticGrip: "Static grip",
   },
-  slot: { preShift: "Pre-shift", break: "Stretch break", postShift: "Post-shift", home: "At home", offDay: "Day off" },
+  slot: {
+    preShift: "Pre-shift",
+    break: "Stretch break",
+    postShift: "Post-shift",
+    reset: "Reset between treatments",
+    home: "At home",
+    offDay: "Day off",
+  },
   /** What a session of a slot is called until somebody names it. */
-  sessionName: { preShift: "Warm-up", break: "Stretch break", postShift: "After the shift", home: "At home", offDay: "Day off" },
+  sessionName: {
+    preShift: "Warm-up",
+    break: "Stretch break",
+    postShift: "After the shift",
+    reset: "Reset",
+    home: "At home",
+    offDay: "Day off",
+  },
   sides: { together: "Together", inTurn: "One side, then the other", alternating: "Alternating sides" },
   side: { left: "Left", right: "Right", both: "Both hands" },
 } as const;

@@ -78,9 +78,23 @@ export const labels = {
     lightAndMany: "Lekko i wiele razy",
     staticGrip: "Chwyt statyczny",
   },
-  slot: { preShift: "Przed zmianą", break: "Przerwa na rozciąganie", postShift: "Po zmianie", home: "W domu", offDay: "Dzień wolny" },
+  slot: {
+    preShift: "Przed zmianą",
+    break: "Przerwa na rozciąganie",
+    postShift: "Po zmianie",
+    reset: "Między zabiegami",
+    home: "W domu",
+    offDay: "Dzień wolny",
+  },
   /** What a session of a slot is called until somebody names it. */
-  sessionName: { preShift: "Rozgrzewka", break: "Przerwa na rozciąganie", postShift: "Po zmianie", home: "W domu", offDay: "Dzień wolny" },
+  sessionName: {
+    preShift: "Rozgrzewka",
+    break: "Przerwa na rozciąganie",
+    postShift: "Po zmianie",
+    reset: "Krótka przerwa",
+    home: "W domu",
+    offDay: "Dzień wolny",
+  },
   sides: { together: "Razem", inTurn: "Jedna strona, potem druga", alternating: "Strony na zmianę" },
   side: { left: "Lewa", right: "Prawa", both: "Obie ręce" },
 } as const;

@@ -1,30 +1,38 @@
-/** Sessions for home and for days off: done by oneself, without the site's kit, of movements that are known from the shift where they do. */
-import { HOME_SEC, placeOf } from "../crew";
+/** Sessions beside those of a shift: resets between treatments, for home, for days off. By oneself, without kit, of movements that are known from the shift where they do. */
+import { BESIDE_SEC, placeOf } from "../crew";
 import type { Movement, Phase, Region } from "../library";
-import type { HomeSlot, Session, SessionSlot, SlotKind } from "../session";
+import { BESIDE_SLOTS, type BesideSlot, type Session, type SessionSlot, type SlotKind } from "../session";
 import { composer, type ComposeInput } from "./compose";
 import type { Proposal } from "./proposal";
 
-/** What a session by oneself is made of: on a day off gliding and moving; after work at home stretching and letting go as well. Nothing is loaded. */
-export const HOME_PHASES: Readonly<Record<HomeSlot, readonly Phase[]>> = {
+/**
+ * What a session by oneself is made of: between treatments moving and letting go; on a day off gliding and moving; after work at home
+ * stretching and letting go. Nothing is loaded.
+ */
+export const BESIDE_PHASES: Readonly<Record<BesideSlot, readonly Phase[]>> = {
+  reset: ["getReady", "mobility", "release"],
   home: ["getReady", "mobility", "stretch", "release"],
   offDay: ["getReady", "mobility", "glide"],
 };
 /** The session of a shift whose shape and phases it has. */
-const LIKE: Readonly<Record<HomeSlot, SlotKind>> = { home: "postShift", offDay: "preShift" };
+const LIKE: Readonly<Record<BesideSlot, SlotKind>> = { reset: "break", home: "postShift", offDay: "preShift" };
 
 /** The session of a shift that one of this slot is like. */
 export function likeOf(slot: SessionSlot): SlotKind {
-  return slot === "home" || slot === "offDay" ? LIKE[slot] : slot;
+  return isBeside(slot) ? LIKE[slot] : slot;
 }
 
-/** Whether a movement belongs in a session of this slot, as far as it is one for home. */
+function isBeside(slot: SessionSlot): slot is BesideSlot {
+  return BESIDE_SLOTS.some((beside) => beside === slot);
+}
+
+/** Whether a movement belongs in a session of this slot, as far as it is one beside those of a shift. */
 export function isForSlot(slot: SessionSlot, { phase }: Pick<Movement, "phase">): boolean {
-  return (slot !== "home" && slot !== "offDay") || HOME_PHASES[slot].includes(phase);
+  return !isBeside(slot) || BESIDE_PHASES[slot].includes(phase);
 }
 
-export interface HomeSession {
-  session: Session & { slot: HomeSlot };
+export interface BesideSession {
+  session: Session & { slot: BesideSlot };
   sec: number;
   /** What it is for, the neediest first. */
   regions: Region[];
@@ -42,21 +50,21 @@ const MET_COUNTS = 0.4;
  * @param beside the program it goes with: what that leaves open counts more
  * @returns undefined where nothing fits
  */
-export function homeSession(
+export function besideSession(
   input: ComposeInput,
-  slot: HomeSlot,
+  slot: BesideSlot,
   beside: Pick<Proposal, "program" | "met">,
   name: string,
   makeId: () => string,
-): HomeSession | undefined {
+): BesideSession | undefined {
   const known = new Set(beside.program.sessions.flatMap(({ items }) => items.map(({ movementId }) => movementId)));
   const offered = (input.movements ?? input.library.movements).filter((movement) => isForSlot(slot, movement));
   // A glide is what a day off is for, whether the shift has one or not.
   const familiar = offered.filter(({ id, phase }) => known.has(id) || (slot === "offDay" && phase === "glide"));
   const open = new Map(beside.met.filter(({ kind }) => kind === "relief").map(({ region, covered }) => [region, 1 - covered]));
   const like = LIKE[slot];
-  const place = placeOf({ settings: [], kit: [] }, slot);
-  const compose = (movements: readonly Movement[]): HomeSession | undefined => {
+  const { settings, kit } = placeOf({ settings: [...input.limits.settings], kit: [] }, slot);
+  const compose = (movements: readonly Movement[]): BesideSession | undefined => {
     const proposal = composer(
       {
         ...input,
@@ -66,10 +74,11 @@ export function homeSession(
         needs: input.needs.map((each) => ({ ...each, need: each.need * (MET_COUNTS + (1 - MET_COUNTS) * (open.get(each.region) ?? 0)) })),
         limits: {
           ...input.limits,
-          ...place,
+          settings,
+          kit: [...kit],
           aim: "reliefLed",
           people: 1,
-          slotSec: { preShift: 0, break: 0, postShift: 0, [like]: HOME_SEC[slot] },
+          slotSec: { preShift: 0, break: 0, postShift: 0, [like]: BESIDE_SEC[slot] },
         },
         sessionNames: { ...input.sessionNames, [like]: name },
       },
@@ -86,5 +95,5 @@ export function homeSession(
     };
   };
   const first = compose(familiar);
-  return first && first.sec >= ENOUGH * HOME_SEC[slot] ? first : (compose(offered) ?? first);
+  return first && first.sec >= ENOUGH * BESIDE_SEC[slot] ? first : (compose(offered) ?? first);
 }

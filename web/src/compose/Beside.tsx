@@ -1,7 +1,7 @@
-/** What could go with a program at home and on days off: each as one block to take along. */
+/** What could go with a program between treatments, at home and on days off: each as one block to take along. */
 import { Box, Typography } from "@mui/material";
-import type { HomeSession } from "@kind-grip/core/compose";
-import type { HomeSlot } from "@kind-grip/core/session";
+import type { BesideSession } from "@kind-grip/core/compose";
+import type { BesideSlot } from "@kind-grip/core/session";
 import { spanText } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
 import { listText } from "../base/measures";
@@ -10,20 +10,22 @@ import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
 import { SESSION_NAMES } from "../program/session-names";
 
-interface AtHomeProps {
-  sessions: readonly HomeSession[] | undefined;
-  taken: ReadonlySet<HomeSlot>;
-  onTake(taken: ReadonlySet<HomeSlot>): void;
+interface BesideProps {
+  /** Resets between treatments are among them. */
+  resets: boolean;
+  sessions: readonly BesideSession[] | undefined;
+  taken: ReadonlySet<BesideSlot>;
+  onTake(taken: ReadonlySet<BesideSlot>): void;
 }
 
 const MOST_REGIONS = 4;
 
-export function AtHome({ sessions, taken, onTake }: AtHomeProps) {
+export function Beside({ resets, sessions, taken, onTake }: BesideProps) {
   const words = useWords();
   return (
-    <Box component="section" aria-labelledby="at-home" sx={{ mb: 4 }}>
-      <Typography variant="h2" id="at-home" sx={{ borderBottom: "2px solid", borderColor: "line", pb: 0.5 }}>
-        {t("At home and on days off")}
+    <Box component="section" aria-labelledby="beside" sx={{ mb: 4 }}>
+      <Typography variant="h2" id="beside" sx={{ borderBottom: "2px solid", borderColor: "line", pb: 0.5 }}>
+        {resets ? t("Between treatments, at home and on days off") : t("At home and on days off")}
       </Typography>
       <Typography sx={{ py: 1, maxWidth: 720 }}>
         {t("By oneself, without anything from the site; on the phone and on paper. What is marked comes into the program.")}
