@@ -14,6 +14,7 @@ import { csrfProtection, sessionMiddleware } from "./auth/session";
 import { practiceClock, type AppContext } from "./context";
 import { addCrewRoutes } from "./crew/routes";
 import { addOwnWeekRoutes } from "./dayplan/own-week-routes";
+import { addBookingRoutes } from "./booking/routes";
 import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
@@ -58,6 +59,8 @@ export interface AppOptions {
   checkAnswers?: boolean;
   /** Free bytes where the database keeps its files; none when it is somewhere else. */
   freeBytes?: FreeBytes;
+  /** `host:port` of machines of the inside network that calendars may be read from; none when left out. */
+  insideCalendars?: ReadonlySet<string>;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
   proxies?: number;
 }
@@ -85,6 +88,7 @@ export function createApp({
   proxies = 0,
   checkAnswers = false,
   freeBytes,
+  insideCalendars = new Set(),
 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
@@ -165,7 +169,7 @@ export function createApp({
   );
 
   const worker = new JobWorker(db);
-  const context: AppContext = { db, now: practiceClock(db), worker, secret };
+  const context: AppContext = { db, now: practiceClock(db), worker, secret, insideCalendars };
   const routes = new Routes(async (caller, path) => {
     const gone = new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
     if (caller.role === "member") {
@@ -191,6 +195,7 @@ export function createApp({
     program: addProgramRoutes,
     file: addJobRoutes,
     "day plan": addDayPlanRoutes,
+    booking: addBookingRoutes,
     // Before the week, whose address would take its name for a day.
     "own calendar": addOwnCalendarRoutes,
     "own week": addOwnWeekRoutes,

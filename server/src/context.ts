@@ -10,6 +10,8 @@ export interface AppContext {
   now(caller: Pick<Caller, "practiceId">): Promise<Date>;
   /** Of this installation; what it signs is good on every server of it. */
   secret: string;
+  /** `host:port` of machines of the inside network that calendars may be read from. */
+  insideCalendars: ReadonlySet<string>;
   /** Does what takes a while, beside everything else. */
   worker: JobWorker;
 }

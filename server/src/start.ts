@@ -4,19 +4,22 @@
  */
 import { spawn, type ChildProcess } from "node:child_process";
 import { createHash, randomBytes } from "node:crypto";
-import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import type { Server } from "node:http";
 import { createServer } from "node:net";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
 import { startSealing } from "./audit/seal";
+import { startReading } from "./booking/calendars";
+import { insideFrom } from "./booking/fetch-calendar";
 import { createApp } from "./app";
 import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
 import { withStartLock } from "./db/start-lock";
 import { openDataFolder } from "./start/data-folder";
+import { pointDemoCalendar } from "./demo/bookings";
 import { loadEmpty } from "./demo/empty";
 import { practiceClock } from "./context";
 import { freeBytesOf } from "./http/disk";
@@ -26,6 +29,9 @@ import { DEMO_MEMBER, DEMO_STAFF } from "./demo/staff";
 
 /** A call that is being answered when the server is told to stop has this long. */
 const FINISH_WITHIN_MS = 5000;
+
+/** Calendars of bookings are read again after so long. */
+const READ_CALENDARS_EVERY_SEC = 60;
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
 
@@ -68,13 +74,14 @@ async function start(): Promise<void> {
   process.on("SIGINT", stop);
   process.on("SIGTERM", stop);
 
+  const kept = { begin: path.join(options.data, "booking-calendar-begin.json"), file: path.join(options.data, "booking-calendar.json") };
   try {
     const signIns = await withStartLock(
       db,
       async () => {
         const ran = await migrate(db);
         if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
-        return signInsFor(db, options.empty);
+        return signInsFor(db, options.empty, kept);
       },
       { onWait: () => say("Another server is bringing the database up to date; waiting for it …") },
     );
@@ -83,11 +90,22 @@ async function start(): Promise<void> {
     const gatewayAddress = process.env.GATEWAY_URL ?? `http://127.0.0.1:${gatewayPort}`;
     standIns.push(startStandIn("meter", meterPort));
     if (!process.env.GATEWAY_URL) standIns.push(startStandIn("gateway", gatewayPort, "--keep", path.join(options.data, "messages.jsonl")));
-    const stops = [startWorker(db, httpGateway(gatewayAddress), practiceClock(db)), startSealing(db)];
+    const calendarPort = Number(process.env.BOOKING_CALENDAR_PORT ?? port + 3);
+    const calendarHost = `127.0.0.1:${calendarPort}`;
+    standIns.push(startStandIn("booking-calendar", calendarPort, "--keep", kept.file, "--begin", kept.begin));
+    await pointDemoCalendar(db, calendarHost);
+    const insideCalendars = new Set([...insideFrom(process.env.INSIDE_CALENDARS), calendarHost]);
+    const everyMs = 1000 * Number(process.env.READ_CALENDARS_EVERY_SEC ?? READ_CALENDARS_EVERY_SEC);
+    const stops = [
+      startWorker(db, httpGateway(gatewayAddress), practiceClock(db)),
+      startReading(db, { inside: insideCalendars }, everyMs, practiceClock(db)),
+      startSealing(db),
+    ];
     stopWorker = () => stops.forEach((stopOne) => stopOne());
     app = createApp({
       db,
       gatewayAddress,
+      insideCalendars,
       meterAddress: `ws://127.0.0.1:${meterPort}`,
       secret: secretIn(path.join(options.data, "cookie-secret")),
       webRoot: path.join(root, "web/dist"),
@@ -115,7 +133,7 @@ async function start(): Promise<void> {
   }
 }
 
-async function signInsFor(db: Db, empty: boolean): Promise<string[]> {
+async function signInsFor(db: Db, empty: boolean, kept: { begin: string; file: string }): Promise<string[]> {
   if (empty) {
     const made = await loadEmpty(db);
     return made
@@ -123,6 +141,10 @@ async function signInsFor(db: Db, empty: boolean): Promise<string[]> {
       : ["Sign in as before."];
   }
   const loaded = await loadDemo(db);
+  if (loaded) {
+    writeFileSync(kept.begin, JSON.stringify(loaded));
+    rmSync(kept.file, { force: true });
+  }
   const demo = (await db.models.Account.count({ where: { email: DEMO_SIGN_INS[0].email } })) > 0;
   if (!demo) return ["Sign in as before (this practice was started without demo data)."];
   return [
@@ -168,7 +190,7 @@ function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server
 const KEEP_ALIVE_MS = 75_000;
 
 /** Stand-ins for outside things, each a process of its own; the application does without them when they cannot start. */
-function startStandIn(name: "meter" | "gateway", port: number, ...more: string[]): ChildProcess {
+function startStandIn(name: "meter" | "gateway" | "booking-calendar", port: number, ...more: string[]): ChildProcess {
   const file = path.join(root, `stand-ins/src/${name}.ts`);
   return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port), ...more], {
     cwd: root,

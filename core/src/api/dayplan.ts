@@ -113,6 +113,17 @@ export const Today = v.strictObject({
       people: v.number(),
       programs: v.number(),
       shifts: v.array(TodayShift),
+      /** Of who works by bookings: who works today, how much is booked, what is laid between; left out where days are shifts. */
+      booked: v.optional(
+        v.strictObject({
+          people: v.number(),
+          bookings: v.number(),
+          resets: v.number(),
+          done: v.number(),
+          missed: v.number(),
+          spans: v.array(v.strictObject({ startMs: v.number(), endMs: v.number() })),
+        }),
+      ),
     }),
   ),
   entries: v.array(TodayEntry),

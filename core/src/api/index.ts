@@ -6,6 +6,7 @@ export * from "./program";
 export * from "./library";
 export * from "./template";
 export * from "./dayplan";
+export * from "./booking";
 export * from "./run";
 export * from "./work";
 export * from "./baseline";

@@ -6,7 +6,7 @@ import { AlertAnswer, AlertKind } from "../safety";
 import { Session, SessionSlot } from "../session";
 import { HAND_SIDES, Id, IsoDate, IsoInstant, Measures } from "../units";
 import { ReminderRule } from "./message";
-import { CardToken } from "./shapes";
+import { CardToken, Version } from "./shapes";
 
 /** The crew's code, and who has a card. */
 export const AccessEntry = v.strictObject({
@@ -38,10 +38,37 @@ export const MemberSession = v.strictObject({
   totalSec: v.number(),
   session: Session,
   done: v.boolean(),
+  /** Laid between their bookings: done alone, then. */
+  booked: v.optional(v.boolean()),
   /** Whoever leads it has come to its end. */
   ended: v.optional(v.boolean(), false),
 });
 export type MemberSession = v.InferOutput<typeof MemberSession>;
+
+/** A treatment of their own: when, how long, which kind. */
+export const MemberBooking = v.strictObject({
+  id: Id,
+  version: Version,
+  startsAt: IsoInstant,
+  lengthMin: v.number(),
+  /** The kind of treatment; null while nobody has said. */
+  name: v.nullable(v.string()),
+  deep: v.boolean(),
+});
+export type MemberBooking = v.InferOutput<typeof MemberBooking>;
+
+/** How much later one of their own begins; those it runs into go with it. */
+export const RunningLate = v.strictObject({
+  bookingId: Id,
+  version: Version,
+  byMin: v.pipe(
+    v.number("must be a number"),
+    v.integer("must be whole minutes"),
+    v.minValue(-30, "must be -30 to 60"),
+    v.maxValue(60, "must be -30 to 60"),
+  ),
+});
+export type RunningLate = v.InferOutput<typeof RunningLate>;
 
 /** A person's own report, and what became of it. */
 export const MemberAlert = v.strictObject({
@@ -80,6 +107,10 @@ export const MemberDay = v.strictObject({
   usualLevel: v.number(),
   alarmMorning: v.number(),
   sessions: v.array(MemberSession),
+  /** Their own bookings of today and the next days, in order; none for who works no bookings. */
+  bookings: v.optional(v.array(MemberBooking), []),
+  /** What the pulse was when this was told; null for who works no bookings. */
+  changes: v.optional(v.nullable(v.number()), null),
   anyTime: v.array(MemberSession),
   /** For home, and for days without a shift; both without the site's kit. */
   home: v.array(MemberSession),

@@ -34,9 +34,11 @@ it("a crew's work is the usual day, then each person's own", () => {
 });
 
 it("more of a hard treatment is more strain for each of it", () => {
-  const index = (list: Booking[]) => bookedStrain(work, list).get(list[0]!.id)!;
-  expect(index(day(deep, deep, deep, deep))).toBeGreaterThan(index(day(deep)));
-  expect(index(day(calm))).toBeLessThan(index(day(deep)));
+  const strain = (list: Booking[]) => bookedStrain(work, list).get(list[0]!.id)!;
+  expect(strain(day(deep, deep, deep, deep)).hardest).toBeGreaterThan(strain(day(deep)).hardest);
+  expect(strain(day(calm)).mean).toBeLessThan(strain(day(deep)).mean);
+  // Forty of sixty minutes.
+  expect(strain(day(deep)).mean).toBeCloseTo((strain(day(deep)).hardest * 40) / 60, 10);
 });
 
 it("what is not known counts as deep and hard", () => {

@@ -62,8 +62,15 @@ export function isLightDay(work: Work, day: readonly Booking[], others: readonly
   return handMinutes(work, day) <= LIGHT_SHARE * usual;
 }
 
-/** The strain index of each booking of a day in the harder hand: of its hardest task, at the hours of it the whole day has. */
-export function bookedStrain(work: Work, bookings: readonly Booking[]): Map<string, number> {
+export interface BookedStrain {
+  /** Strain index of the hardest task of it. */
+  hardest: number;
+  /** Over its whole length: what the hands do not work counts as nothing. */
+  mean: number;
+}
+
+/** How hard each booking of a day is for the harder hand: its tasks, at the hours of them the whole day has. */
+export function bookedStrain(work: Work, bookings: readonly Booking[]): Map<string, BookedStrain> {
   const minutes = minutesByTask({ id: "-", name: "-", parts: bookedParts(work, [bookings]), personIds: [] });
   const strains = new Map(
     work.tasks
@@ -71,10 +78,12 @@ export function bookedStrain(work: Work, bookings: readonly Booking[]): Map<stri
       .map((task) => [task.id, Math.max(...HAND_SIDES.map((side) => taskStrain(task, side, minutes.get(task.id)! / 60).index))]),
   );
   return new Map(
-    inOrder(bookings).map((booking) => [
-      booking.id,
-      Math.max(0, ...(treatmentOf(work, booking)?.parts ?? []).map(({ taskId }) => strains.get(taskId) ?? 0)),
-    ]),
+    inOrder(bookings).map((booking): [string, BookedStrain] => {
+      const treatment = treatmentOf(work, booking);
+      const parts = (treatment?.parts ?? []).map((part) => ({ strain: strains.get(part.taskId) ?? 0, minutes: part.minutes }));
+      const mean = parts.reduce((sum, part) => sum + part.strain * part.minutes, 0) / (treatment?.lengthMin ?? 1);
+      return [booking.id, { hardest: Math.max(0, ...parts.map(({ strain }) => strain)), mean }];
+    }),
   );
 }
 
@@ -88,7 +97,7 @@ export function bookedSpans(work: Work, bookings: readonly Booking[]): BookedSpa
       startMs,
       endMs: startMs + booking.lengthMin * 60_000,
       deep: isDeep(booking, work.treatments ?? []),
-      hard: !treatmentOf(work, booking) || strain.get(booking.id)! > RAISED_STRAIN,
+      hard: !treatmentOf(work, booking) || strain.get(booking.id)!.hardest > RAISED_STRAIN,
     };
   });
 }

@@ -39,6 +39,7 @@ export const bookedDay = (bookings: BookedSpan[], change: Partial<BookedDay> = {
   personId: "p",
   bookings,
   mayStrengthen: false,
+  strengthFromMs: -Infinity,
   begun: [],
   ...change,
 });

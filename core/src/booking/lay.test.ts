@@ -101,6 +101,15 @@ describe("strengthening", () => {
   });
 });
 
+it.each([
+  ["10:30", "strength 10:30"],
+  ["11:00", "strength 11:00"],
+  ["11:01", undefined],
+])("strengthening from %s on, long enough after the last time: %s", (from, strength) => {
+  const day = bookedDay(spans("09:00-10:00"), { mayStrengthen: true, strengthFromMs: at(from) });
+  expect(laid(day).sessions[1]).toBe(strength);
+});
+
 describe("what has begun", () => {
   const day = ["09:00-10:00d", "10:10-11:00d", "11:10-12:00"];
   const begun = [{ kind: "reset" as const, startMs: at("10:00"), endMs: at("10:02"), afterId: "1" }];

@@ -48,6 +48,8 @@ export interface BookedDay {
   bookings: readonly BookedSpan[];
   /** It is a light day, and strengthening is due. */
   mayStrengthen: boolean;
+  /** Not before this: long enough after the last time. */
+  strengthFromMs: number;
   /** Begun already: they stay what they are. */
   begun: readonly LaidSession[];
 }
@@ -187,6 +189,7 @@ class Laying {
       fromMs,
       Math.ceil(this.rules.nowMs / minute) * minute,
       kind === "longer" ? longerEndMs + spacedMs : -Infinity,
+      kind === "strength" ? this.day.strengthFromMs : -Infinity,
       glides ? glideEndMs + spacedMs : -Infinity,
     );
   }

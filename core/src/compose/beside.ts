@@ -1,6 +1,6 @@
 /** Sessions beside those of a shift: resets between treatments, for home, for days off. By oneself, without kit, of movements that are known from the shift where they do. */
 import { BESIDE_SEC, placeOf } from "../crew";
-import type { Movement, Phase, Region } from "../library";
+import { RESET_PHASES, type Movement, type Phase, type Region } from "../library";
 import { BESIDE_SLOTS, type BesideSlot, type Session, type SessionSlot, type SlotKind } from "../session";
 import { composer, type ComposeInput } from "./compose";
 import type { Proposal } from "./proposal";
@@ -10,7 +10,7 @@ import type { Proposal } from "./proposal";
  * stretching and letting go. Nothing is loaded.
  */
 export const BESIDE_PHASES: Readonly<Record<BesideSlot, readonly Phase[]>> = {
-  reset: ["getReady", "mobility", "release"],
+  reset: RESET_PHASES,
   home: ["getReady", "mobility", "stretch", "release"],
   offDay: ["getReady", "mobility", "glide"],
 };

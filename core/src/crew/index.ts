@@ -2,7 +2,7 @@
 export { CONDITIONS, Crew, CREW_DETAIL, KitEntry } from "./crew";
 export { BESIDE_SEC, placeOf, slotSecOf, surroundingsOf } from "./session-place";
 export { givenNameOf, NewPerson, Person, isHere } from "./person";
-export { NO_WORDS, type DateOrder, type RosterWords, type WordField } from "./roster-cells";
+export { NO_WORDS, orderOfDates, plainWord, readDay, type DateOrder, type RosterWords, type WordField } from "./roster-cells";
 export {
   guessDateOrder,
   readRoster,

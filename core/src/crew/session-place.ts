@@ -4,7 +4,7 @@ import type { Setting, Surroundings } from "../library";
 import type { Crew, KitEntry } from "./crew";
 
 /** Minutes nobody minds on their own, and what a gap between two treatments has room for. Practice rule. */
-export const BESIDE_SEC: Readonly<Record<BesideSlot, number>> = { reset: 75, home: 480, offDay: 300 };
+export const BESIDE_SEC: Readonly<Record<BesideSlot, number>> = { reset: 90, home: 480, offDay: 300 };
 const HOME_SETTINGS: readonly Setting[] = ["any", "table", "wall", "floor", "home"];
 
 /** How long a session may be, s. */

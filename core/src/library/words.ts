@@ -5,6 +5,8 @@ import * as v from "valibot";
 export const PHASES = ["getReady", "mobility", "stretch", "glide", "strengthen", "release"] as const;
 export const Phase = v.picklist(PHASES);
 export type Phase = v.InferOutput<typeof Phase>;
+/** What a minute between two treatments is made of: moving and letting go. How often a day there is glided, stretched and loaded has its limits. */
+export const RESET_PHASES: readonly Phase[] = ["getReady", "mobility", "release"];
 
 export const REGIONS = [
   "fingerFlexors",

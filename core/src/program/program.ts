@@ -1,7 +1,7 @@
 /** A program: sessions in one style, for some weeks. */
 import * as v from "valibot";
 import { documentFormat } from "../document";
-import { rungOf, Style, type Library } from "../library";
+import { RESET_PHASES, rungOf, Style, type Library } from "../library";
 import { Session, withDoseShares, withHomeSlots, withResets } from "../session";
 import { IsoDate, NonEmptyText } from "../units";
 
@@ -64,6 +64,8 @@ export function programProblems(library: Library, program: Program): ProgramProb
         problems.push({ path: `${path}.movementId`, message: `the library has no movement "${item.movementId}"` });
         return;
       }
+      if (session.slot === "reset" && !RESET_PHASES.includes(movement.phase))
+        problems.push({ path: `${path}.movementId`, message: `"${movement.id}" is not for a reset: that moves and lets go, nothing else` });
       if (rungOf(movement, item.formId) < 0)
         problems.push({ path: `${path}.formId`, message: `"${movement.id}" has no form "${item.formId}"` });
       if (!movement.sideModes.includes(item.sides)) {

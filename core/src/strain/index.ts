@@ -14,6 +14,7 @@ export {
   GRIPS,
   MAX_EFFORTS,
   MAX_TASKS,
+  MAX_TREATMENTS,
   minutesByTask,
   Treatment,
   Task,

@@ -18,6 +18,7 @@ export {
   type MassUnit,
 } from "./measures";
 export { datePattern, timeOfDayText } from "./written-time";
+export { readTime } from "./read-time";
 export { issueText } from "./issue-text";
 export { torqueText } from "./torque-text";
 export {

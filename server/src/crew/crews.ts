@@ -31,8 +31,13 @@ export async function crewOfThing(db: Db, caller: Caller, crewId: string, thing:
  * not only locked: between the nodes of a cluster locks are not known, two writes of one row are.
  */
 export async function lockCrew(db: Db, caller: Caller, crewId: string, transaction: Transaction): Promise<CrewRow> {
-  await db.sequelize.query("UPDATE crews SET turn = turn + 1 WHERE id = :crewId", { replacements: { crewId }, transaction });
+  await takeTurn(db, crewId, transaction);
   return theirCrew(db, caller, crewId, { transaction });
+}
+
+/** Holds a crew's row for what no caller asked for. */
+export async function takeTurn({ sequelize }: Db, crewId: string, transaction: Transaction): Promise<void> {
+  await sequelize.query("UPDATE crews SET turn = turn + 1 WHERE id = :crewId", { replacements: { crewId }, transaction });
 }
 
 /** A trainer's own crews and those shared with them, those a lead or an employer was given, and the one a member belongs to. */

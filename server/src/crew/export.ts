@@ -2,6 +2,7 @@
 import { Transaction, type WhereOptions } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
+import { calendarsOf } from "../booking/bookings";
 import { crewAnswer, crewOf } from "./crews";
 
 export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: string): Promise<object> {
@@ -31,6 +32,11 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       programs: await all(models.Program),
       placements: await all(models.Placement),
       standingPlan: (await all(models.StandingPlan))[0] ?? null,
+      bookingRules: (await all(models.BookingBook))[0] ?? null,
+      bookings: await all(models.Booking),
+      // The rest of a calendar's address is as good as a password.
+      bookingCalendars: await calendarsOf(db, crewId),
+      bookedSessions: await all(models.BookedSession),
       placementLeaders: await all(models.PlacementLeader),
       leadApprovals: await all(models.LeadApproval),
       reminderRule: (await all(models.ReminderRule))[0] ?? null,

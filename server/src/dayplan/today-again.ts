@@ -24,6 +24,7 @@ const TABLES: readonly { from: string; columns: readonly string[] }[] = [
     from: "placements t WHERE t.crewId IN (:crewIds) AND t.startsAt BETWEEN :from AND :until",
     columns: ["id", "programId", "sessionId", "startsAt", "people", "groupName"],
   },
+  { from: "booking_books t WHERE t.crewId IN (:crewIds)", columns: ["crewId", "changes"] },
   { from: "standing_plans t WHERE t.crewId IN (:crewIds)", columns: ["crewId", "version"] },
   { from: "runs t WHERE t.crewId IN (:crewIds) AND t.startedAt BETWEEN :from AND :until", columns: ["id"] },
   {

@@ -17,6 +17,7 @@ import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import { participationsOf } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";
+import { bookedToday } from "../booking/bookings";
 import { placementsBetween } from "./standing";
 
 /** Every placement of the crews' working day, and of the night shift from yesterday that is still on. */
@@ -38,13 +39,14 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
     caller.role === "lead" ? null : readNeeds(db, crewIds),
   ]);
   const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));
-  const [library, programs, runs] = await Promise.all([
+  const [library, programs, runs, booked] = await Promise.all([
     practiceLibrary(db, caller.practiceId),
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
       where: { placementId: { [Op.in]: rows.map((row) => row.id) }, crewId: { [Op.in]: crewIds }, alone: false },
       attributes: ["id", "placementId", "crewId"],
     }),
+    bookedToday(db, caller.practiceId, rowsOfCrews, now),
   ]);
   const sessions = new Map(
     programs.flatMap((row) => {
@@ -114,6 +116,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
             (shift.date === dates.get(crew.id)! || shift.endMs > now.getTime()),
         )
         .map(({ date, kind, startMs, endMs, breaks, away }) => ({ date, name: kind.name, startMs, endMs, breaks: [...breaks, ...away] })),
+      ...(booked.has(crew.id) ? { booked: booked.get(crew.id)! } : {}),
     })),
     entries,
     ...(needs ? needsYou(needs, crews, people, participations, now) : NOTHING_TO_DECIDE),

@@ -26,6 +26,7 @@ import { firstAid } from "./migrations/0023-first-aid";
 import { standingPlans } from "./migrations/0024-standing-plans";
 import { ownWeek } from "./migrations/0025-own-week";
 import { reminderWishes } from "./migrations/0026-reminder-wishes";
+import { bookings } from "./migrations/0027-bookings";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -56,6 +57,7 @@ const MIGRATIONS = {
   "0024-standing-plans": standingPlans,
   "0025-own-week": ownWeek,
   "0026-reminder-wishes": reminderWishes,
+  "0027-bookings": bookings,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -4,6 +4,7 @@ import { defineAuditTables } from "../audit/tables";
 import { defineAuthTables } from "../auth/tables";
 import { defineBaselineTables } from "../baseline/tables";
 import { defineCrewTables } from "../crew/tables";
+import { defineBookingTables } from "../booking/tables";
 import { defineDayplanTables } from "../dayplan/tables";
 import { defineFollowupTables } from "../followup/tables";
 import { defineJobTables } from "../job/tables";
@@ -28,6 +29,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineLibraryTables(sequelize),
     ...defineTemplateTables(sequelize),
     ...defineDayplanTables(sequelize),
+    ...defineBookingTables(sequelize),
     ...defineRunTables(sequelize),
     ...defineWorkTables(sequelize),
     ...defineBaselineTables(sequelize),

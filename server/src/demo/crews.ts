@@ -84,21 +84,19 @@ const oysterShifts: ShiftPattern = {
   cycle: [...weekdays("dawn"), ...weekdays("dawn"), ...weekdays("dawn"), "night", "night", "night", "night", null, "night", "night"],
 };
 
+/** When the baths are open; days are what is booked. */
 const spaShifts: ShiftPattern = {
   anchorDate: ANCHOR,
   shifts: [
     {
-      id: "long",
-      name: "Long day",
-      start: "10:00",
-      lengthMin: 600,
-      breaks: [
-        { afterMin: 180, lengthMin: 30 },
-        { afterMin: 360, lengthMin: 20 },
-      ],
+      id: "open",
+      name: "Open",
+      start: "09:30",
+      lengthMin: 630,
+      breaks: [],
     },
   ],
-  cycle: ["long", "long", "long", "long", null, null, null, null],
+  cycle: [null, "open", "open", "open", "open", "open", null],
 };
 
 export interface DemoCrew {
@@ -245,6 +243,7 @@ export const DEMO_CREWS: readonly DemoCrew[] = [
       timeZone: TIME_ZONE,
       settings: ["any", "table", "wall", "floor"],
       conditions: [],
+      byBookings: true,
       slots: { preShift: 420, break: 240, postShift: 480 },
       kit: [
         { kind: "ball", massKg: null, count: 6 },

@@ -17,11 +17,12 @@ import type { PlacementRow } from "../dayplan/tables";
 import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tables";
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
+import { seedBookings, type KeptBooking } from "./bookings";
 import { seedFirstAid } from "./first-aid";
 import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from "./crews";
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
-import { oysterProgram, roofProgram, workshopProgram } from "./programs";
+import { oysterProgram, roofProgram, spaProgram, workshopProgram } from "./programs";
 import { seedAccess, seedLeaders, seedStaff } from "./staff";
 import { goingOn } from "./standing";
 import { demoWork } from "./work";
@@ -44,15 +45,14 @@ interface SeededCrew {
   program?: Program;
 }
 
-/** Does nothing when a practice is there already. Returns whether it loaded. */
-export async function loadDemo(db: Db): Promise<boolean> {
-  if ((await db.models.Practice.count()) > 0) return false;
-  await seedDemo(db);
-  return true;
+/** Does nothing when a practice is there already. @returns what the calendar that ships with it begins with; undefined when nothing was loaded */
+export async function loadDemo(db: Db): Promise<KeptBooking[] | undefined> {
+  return (await db.models.Practice.count()) > 0 ? undefined : seedDemo(db);
 }
 
 /** The same, whatever practices there are: for tests. */
-export async function seedDemo(db: Db): Promise<void> {
+export async function seedDemo(db: Db): Promise<KeptBooking[]> {
+  let kept: KeptBooking[] = [];
   const random = seededRandom(SEED);
   const seeded: SeededCrew[] = [];
   let trainer: Caller | undefined;
@@ -71,13 +71,17 @@ export async function seedDemo(db: Db): Promise<void> {
     const reading = seededRandom(SEED + 3);
     for (const demo of DEMO_CREWS) {
       const crew = await seedCrew(db, random, maren!.get().id, demo, transaction);
-      if (crew.program) await seedHistory(db, random, maren!.get().id, crew, demo, transaction);
+      if (crew.program && !demo.crew.byBookings) await seedHistory(db, random, maren!.get().id, crew, demo, transaction);
       const work = demoWork(
         measuring,
         demo.key,
         crew.people.map(({ id }) => id),
       );
       if (work) await db.models.Work.create({ crewId: crew.id, document: work, version: 1, changedAt: WORK_DESCRIBED }, { transaction });
+      if (work?.treatments) {
+        const today = dateAt(DEMO_NOW.getTime(), TIME_ZONE);
+        kept = await seedBookings(db, seededRandom(SEED + 4), crew.id, crew.people, work.treatments, today, transaction);
+      }
       await seedRounds(db, measuring, demo.key, crew, transaction);
       await seedFirstAid(db, reading, demo.key, crew.id, DEMO_NOW, transaction);
       seeded.push(crew);
@@ -87,7 +91,9 @@ export async function seedDemo(db: Db): Promise<void> {
   });
   const habits = seededRandom(SEED + 2);
   const mondays = Array.from({ length: WEEKS.count - 1 }, (_, i) => addDays(WEEKS.from, 7 * (i + 1)));
-  for (const crew of seeded) if (crew.program) await replayDecisions(db, trainer!, crew, mondays, DEMO_NOW, habits);
+  for (const [i, crew] of seeded.entries())
+    if (crew.program && !DEMO_CREWS[i]!.crew.byBookings) await replayDecisions(db, trainer!, crew, mondays, DEMO_NOW, habits);
+  return kept;
 }
 
 /** The work was looked at before the programs began. */
@@ -120,6 +126,7 @@ async function seedCrew(
     roof: () => roofProgram(random, { shoulder: at(4), wrist: at(7) }),
     workshop: () => workshopProgram(random, { thumb: at(2), elbow: at(6) }),
     oyster: () => oysterProgram(random, { wrist: at(9) }),
+    spa: spaProgram,
   };
   const program = programs[demo.key]?.();
   const programId = random.id();

@@ -131,3 +131,33 @@ export function oysterProgram(random: SeededRandom, easier: { wrist: string }): 
     ],
   };
 }
+
+const SPA_SEED = 20_260_327;
+
+/** Around treatments: a warm-up before the first, a minute between two, a longer one where there is room, strengthening on light days. */
+export function spaProgram(): Program {
+  const style = DEFAULT_STYLE;
+  const random = seededRandom(SPA_SEED);
+  return {
+    name: "Hands between treatments",
+    style,
+    weeks: 8,
+    sessions: [
+      session(random, style, "Before the first", "preShift", [
+        "shoulder-circles",
+        "fist-and-star",
+        "wrist-circle",
+        "thumb-to-tips",
+        "shake-out",
+      ]),
+      session(random, style, "Reset", "reset", ["finger-wave", "thumb-to-tips", "shake-out"]),
+      session(random, style, "Longer break", "break", ["shake-out", ["palms-together-drop", { dose: holds(2, 8, 4) }], "hook-to-fist"]),
+      session(random, style, "Strong on light days", "postShift", [
+        ["thumb-side-lift", { sides: "alternating", loadKg: 1 }],
+        "finger-open-band",
+        "shake-out",
+      ]),
+      ...aloneSessions(random, style),
+    ],
+  };
+}

@@ -14,8 +14,8 @@ export const DEMO_STAFF = [
   { name: "Ivo Lantern", email: "ivo@fernhollow.example", role: "lead" },
   { name: "Greta Sloane", email: "greta@fernhollow.example", role: "employer" },
 ] as const;
-/** Codes of the first three crews; everybody with a card has the same last five digits, which a real card never has. */
-export const DEMO_MEMBER = { codes: ["RDGE24", "TANSY5", "SHUCK7"], pin: "001-24680" } as const;
+/** Codes of the crews; everybody with a card has the same last five digits, which a real card never has. */
+export const DEMO_MEMBER = { codes: ["RDGE24", "TANSY5", "SHUCK7", "STONE9"], pin: "001-24680" } as const;
 
 /** A crew lead for the early crews, and a contact of the employer. */
 export async function seedStaff(
@@ -39,7 +39,7 @@ export async function seedAccess(
   transaction: Transaction,
 ): Promise<void> {
   const pinHash = await hashPassword(DEMO_MEMBER.pin.slice(-5));
-  for (const [i, { id, people }] of crews.slice(0, 3).entries()) {
+  for (const [i, { id, people }] of crews.entries()) {
     const code = DEMO_MEMBER.codes[i]!;
     await db.models.Crew.update({ code }, { where: { id }, transaction });
     await db.models.MemberAccess.bulkCreate(

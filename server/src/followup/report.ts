@@ -17,6 +17,7 @@ import {
 } from "@kind-grip/core/followup";
 import { blockFigures, firstAidFigures, measuredChanges } from "@kind-grip/core/report";
 import { harderHand } from "@kind-grip/core/strain";
+import { workDone } from "../work/works";
 import { Op, type Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
@@ -120,10 +121,11 @@ async function reportedBetween(
 }
 
 /** Strain of the hardest day of the work, as it was described by the end of a day; null where it was changed since. */
-async function strainBy({ models }: Db, { id, detail }: CrewRow, until: string, transaction: Transaction): Promise<number | null> {
-  const row = (await models.Work.findByPk(id, { transaction }))?.get({ plain: true });
-  if (!row || row.document.days.length === 0 || dateAt(row.changedAt.getTime(), detail.timeZone) > until) return null;
-  return Math.max(...row.document.days.map((day) => harderHand(row.document, day).value));
+async function strainBy(db: Db, crew: CrewRow, until: string, transaction: Transaction): Promise<number | null> {
+  const row = (await db.models.Work.findByPk(crew.id, { transaction }))?.get({ plain: true });
+  if (!row || dateAt(row.changedAt.getTime(), crew.detail.timeZone) > until) return null;
+  const work = await workDone(db, crew, new Date(`${until}T12:00:00Z`), row.document, transaction);
+  return work.days.length === 0 ? null : Math.max(...work.days.map((day) => harderHand(work, day).value));
 }
 
 /** What was measured in closed rounds, each against the first; worked out once and kept, whatever happens to the round afterwards. */

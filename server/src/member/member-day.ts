@@ -14,6 +14,7 @@ import { askedOf } from "../run/own-answers";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { reminderOf } from "../message/wishes";
+import { bookingsAhead } from "../booking/own-bookings";
 import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
 import { presencesIn, rampsOf } from "../program/ramps";
@@ -51,6 +52,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     selfCheck,
     asked,
     reminder,
+    booked,
   ] = await Promise.all([
     placementsBetween(db, [crew], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
@@ -68,6 +70,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     askedRound(db, crew.id, personId),
     askedOf(db, crew.id, personId, at),
     reminderOf(db, crew.id, personId),
+    bookingsAhead(db, caller.practiceId, crew, personId, at, DAYS_AHEAD),
   ]);
   const usualLanguage = languageOf(crew.detail.language, customs.language);
   const language = languageOf(person.language, usualLanguage);
@@ -87,7 +90,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     programId: string,
     program: Program,
     session: Session,
-    placed?: { id: string; startsAt: Date; ledUntil?: Date | null },
+    placed?: { id: string; startsAt: Date; ledUntil?: Date | null; booked?: boolean },
   ): MemberSession[] => {
     const day = placed ? dayOf(placed.startsAt) : today;
     const own = personalSession(
@@ -105,6 +108,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
         totalSec: compilePerson(own, library.timings).totalSec,
         session: own,
         done: placed ? ran.has(placed.id) : false,
+        ...(placed?.booked ? { booked: true } : {}),
         ended: placed?.ledUntil != null,
       },
     ];
@@ -121,10 +125,17 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       const found = known.get(`${row.programId} ${row.sessionId}`);
       return found && isOfShift(found.session.slot) ? entry(row.programId, found.program, found.session, row) : [];
     });
+  const between = (booked?.sessions ?? []).flatMap((row) => {
+    const found = known.get(`${row.programId} ${row.sessionId}`);
+    return found ? entry(row.programId, found.program, found.session, { ...row, booked: true }) : [];
+  });
   const unplaced = programs
     .slice(0, 1)
     .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, program.get().document, session)));
-  const [anyTime, home] = partition(unplaced, ({ session }) => isOfShift(session.slot));
+  const placed = [...sessions, ...between].sort((a, b) => Date.parse(a.startsAt!) - Date.parse(b.startsAt!));
+  const [atWork, home] = partition(unplaced, ({ session }) => isOfShift(session.slot) || session.slot === "reset");
+  // A reset has no time of its own but between two bookings.
+  const anyTime = atWork.filter(({ session }) => booked !== null || session.slot !== "reset");
   return {
     now: at.toISOString(),
     today,
@@ -154,7 +165,9 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       ),
     ),
     alarmMorning: settings.thresholds.alarmMorning,
-    sessions,
+    sessions: placed,
+    bookings: booked?.bookings ?? [],
+    changes: booked?.changes ?? null,
     anyTime,
     home,
     offDays: Array.from({ length: DAYS_AHEAD + 1 }, (_, i) => addDays(today, i)).filter((day) => !shifts.some(({ date }) => date === day)),
@@ -162,7 +175,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     usualLanguage,
     measures: customs.measures,
     corrections: library.corrections[language] ?? {},
-    customMovements: customOf(library, [...sessions, ...anyTime, ...home]),
+    customMovements: customOf(library, [...placed, ...anyTime, ...home]),
     checkedIn: checkedIn > 0,
     selfCheck,
     ...asked,

@@ -6,9 +6,11 @@ import {
   IssuedCards,
   MemberDay,
   MemberProgress,
+  MemberPulse,
   OwnLanguage,
   OwnReminder,
   PinSignIn,
+  RunningLate,
   Stored,
 } from "@kind-grip/core/api";
 import { SelfCheck } from "@kind-grip/core/baseline";
@@ -31,6 +33,7 @@ import { storeArrival, storeEffort } from "../run/own-answers";
 import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
 import { chooseLanguage, memberDay, memberProgress } from "./member-day";
+import { bookingPulse, runLate } from "../booking/own-bookings";
 import { chooseReminder } from "../message/wishes";
 
 const Own = { roles: ["member"] as const };
@@ -131,6 +134,28 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: MemberDay,
     ...Own,
     handle: async ({ caller }) => memberDay(db, caller, await now(caller)),
+  });
+  routes.add({
+    id: "memberPulse",
+    method: "get",
+    path: "/api/member/pulse",
+    summary: "A number that grows when a crew member's bookings or resets move; to be asked often",
+    answer: MemberPulse,
+    ...Own,
+    handle: ({ caller }) => bookingPulse(db, caller),
+  });
+  routes.add({
+    id: "memberLate",
+    method: "put",
+    path: "/api/member/late",
+    summary: "A treatment of the crew member's own begins later; 409 when it was moved meanwhile",
+    answer: MemberDay,
+    ...Own,
+    body: RunningLate,
+    async handle({ caller, body }) {
+      await runLate(db, caller, await now(caller), body);
+      return memberDay(db, caller, await now(caller));
+    },
   });
   routes.add({
     id: "memberProgress",

@@ -34,9 +34,15 @@ export async function lastPresence(db: Db, caller: Caller, crewId: string): Prom
 }
 
 /** A placement of another crew would mark their session as led. One that was taken out of the plan meanwhile is nobody's. */
-async function refuseForeignPlacement({ models }: Db, crew: CrewRow, placementId: string, transaction: Transaction): Promise<void> {
-  const placement = (await models.Placement.findByPk(placementId, { attributes: ["crewId"], transaction }))?.get();
-  if (placement && placement.crewId !== crew.id) throw invalid([{ path: "placementId", message: "is not of this crew" }]);
+async function refuseForeignPlacement({ models }: Db, crew: CrewRow, run: RunRecord, transaction: Transaction): Promise<void> {
+  const { placementId: id, people } = run;
+  if (!id) return;
+  const refuse = (message: string) => invalid([{ path: "placementId", message }]);
+  const placement = (await models.Placement.findByPk(id, { attributes: ["crewId"], transaction }))?.get();
+  if (placement && placement.crewId !== crew.id) throw refuse("is not of this crew");
+  const booked = (await models.BookedSession.findByPk(id, { attributes: ["crewId", "personId"], transaction }))?.get();
+  if (booked && booked.crewId !== crew.id) throw refuse("is not of this crew");
+  if (booked && people.some(({ personId }) => personId !== booked.personId)) throw refuse("is laid for somebody else");
 }
 
 /** Marks that pause by themselves. What was reported at once while the run went on has done so already. */
@@ -75,7 +81,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
     if (run.programId && !(await db.models.Program.findOne({ where: { id: run.programId, crewId: run.crewId }, transaction })))
       throw invalid([{ path: "programId", message: "is not a program of this crew" }]);
 
-    if (run.placementId) await refuseForeignPlacement(db, crew, run.placementId, transaction);
+    await refuseForeignPlacement(db, crew, run, transaction);
     if (run.placementId && !run.alone) await keepPlacement(db, crew, run.placementId, transaction);
     const place = { id: crew.id, timeZone: crew.detail.timeZone };
     const library = await practiceLibrary(db, caller.practiceId, transaction);

@@ -16,8 +16,8 @@ export interface TestApp {
   close(): Promise<void>;
 }
 
-/** @param log collects what the application logs; silent when left out */
-export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: string[]): Promise<TestApp> {
+/** @param log collects what the application logs; silent when left out @param inside machines calendars may be read from */
+export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: string[], inside?: ReadonlySet<string>): Promise<TestApp> {
   const db = connect(url);
   refuseSecondConnections(db.sequelize);
   await migrate(db);
@@ -26,6 +26,7 @@ export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: st
     secret: "test",
     proxies: 1,
     checkAnswers: true,
+    ...(inside ? { insideCalendars: inside } : {}),
     ...(log ? { logLevel: "trace", logTo: { write: (line: string) => void log.push(line) } } : { logLevel: "silent" }),
   });
   return {

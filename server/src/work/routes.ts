@@ -13,7 +13,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "What the hands of a crew do in a shift",
     answer: WorkEntry,
     params: CrewParams,
-    handle: ({ caller, params }) => workOf(db, caller, params.crewId),
+    handle: async ({ caller, params }) => workOf(db, caller, await now(caller), params.crewId),
   });
   routes.add({
     id: "saveWork",

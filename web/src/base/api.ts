@@ -44,6 +44,7 @@ export const TAGS = [
   "Programs",
   "Templates",
   "Plan",
+  "Bookings",
   "Runs",
   "FirstAid",
   "Movements",

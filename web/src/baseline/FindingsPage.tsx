@@ -9,7 +9,7 @@ import { t } from "../base/words";
 import { mainHandOf } from "../crew/main-hand";
 import { useParticipations } from "../safety/use-participations";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
-import { workApi } from "../work/api";
+import { useWorkDone } from "../work/api";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "./api";
 import { useCrew } from "../crew/CrewFrame";
@@ -54,7 +54,7 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
   const earlier = rounds[rounds.findIndex(({ id }) => id === roundId) + 1];
   const [otherId, setOtherId] = useState(earlier?.id ?? "");
   const { data: others } = baselineApi.useRecordsQuery(otherId, { skip: otherId === "" });
-  const work = workApi.useWorkQuery(crew.id).data?.work ?? EMPTY_WORK;
+  const work = useWorkDone(crew.id) ?? EMPTY_WORK;
   const may = useParticipations(crew.id);
   const asked = people.filter(({ id }) => entries.some((each) => each.personId === id && !isEmpty(each.record)));
   const countOf = (personId: string) =>

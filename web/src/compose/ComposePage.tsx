@@ -17,7 +17,7 @@ import { useOffered } from "../library/use-offered";
 import { useWords, useLibrary } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import type { CrewEntry, PersonEntry, RecordEntry } from "@kind-grip/core/api";
-import { workApi } from "../work/api";
+import { workApi, workDone } from "../work/api";
 import { practiceApi } from "../practice/api";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "../baseline/api";
@@ -52,33 +52,36 @@ export default function ComposePage() {
   const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   return (
     <Loaded query={work}>
-      {({ work: described }) => (
-        <Loaded query={people}>
-          {(list) =>
-            described.tasks.length === 0 ? (
-              <>
-                <PageTitle title={t("Compose a program")} />
-                <Empty
-                  title={t("Describe the work first")}
-                  text={t(
-                    "A program is argued from what the hands do all day. The tasks of the crew are a few minutes' work; measuring adds what each person can do.",
+      {(entry) => {
+        const described = workDone(entry);
+        return (
+          <Loaded query={people}>
+            {(list) =>
+              described.tasks.length === 0 ? (
+                <>
+                  <PageTitle title={t("Compose a program")} />
+                  <Empty
+                    title={t("Describe the work first")}
+                    text={t(
+                      "A program is argued from what the hands do all day. The tasks of the crew are a few minutes' work; measuring adds what each person can do.",
+                    )}
+                  >
+                    <Button component={Link} to={`/crews/${crew.id}/work`} variant="contained">
+                      {t("Go to Work")}
+                    </Button>
+                  </Empty>
+                </>
+              ) : (
+                <Loaded query={settings}>
+                  {({ settings: { style } }) => (
+                    <Compose crew={crew} work={described} people={list} records={records.data ?? []} usualStyle={style} />
                   )}
-                >
-                  <Button component={Link} to={`/crews/${crew.id}/work`} variant="contained">
-                    {t("Go to Work")}
-                  </Button>
-                </Empty>
-              </>
-            ) : (
-              <Loaded query={settings}>
-                {({ settings: { style } }) => (
-                  <Compose crew={crew} work={described} people={list} records={records.data ?? []} usualStyle={style} />
-                )}
-              </Loaded>
-            )
-          }
-        </Loaded>
-      )}
+                </Loaded>
+              )
+            }
+          </Loaded>
+        );
+      }}
     </Loaded>
   );
 }

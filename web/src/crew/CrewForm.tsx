@@ -12,6 +12,7 @@ import { useWords } from "../base/library";
 import { FIELD_UNITS } from "../base/measures";
 import { AmountField } from "../parts/AmountField";
 import { CrewLanguage } from "./CrewLanguage";
+import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import type { ProblemBody } from "../base/api";
@@ -43,6 +44,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
   const { errors } = formState;
   const settings = useWatch({ control, name: "settings" });
   const conditions = useWatch({ control, name: "conditions" });
+  const byBookings = useWatch({ control, name: "byBookings" });
   const toggled = <T,>(list: readonly T[], value: T, on: boolean) => (on ? [...list, value] : list.filter((each) => each !== value));
   const serverMessage = (path: string) => problem?.fields.find((field) => field.path === `crew.${path}`)?.message;
 
@@ -196,7 +198,29 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
         </Box>
       </Part>
 
-      <Part title={t("Shifts")} text={t("A shift belongs to the day it starts on, also across midnight.")}>
+      <Part
+        title={t("Shifts")}
+        text={
+          byBookings
+            ? t("When the place is open. What is worked when is told by the bookings.")
+            : t("A shift belongs to the day it starts on, also across midnight.")
+        }
+      >
+        <Controller
+          control={control}
+          name="byBookings"
+          render={({ field }) => (
+            <Choice
+              label={t("What days are made of")}
+              value={field.value ? "bookings" : "shifts"}
+              onChange={(value) => field.onChange(value === "bookings")}
+              options={[
+                { value: "shifts", label: t("Shifts with breaks") },
+                { value: "bookings", label: t("Bookings, one after the other") },
+              ]}
+            />
+          )}
+        />
         <Controller
           control={control}
           name="shiftPattern"

@@ -55,7 +55,7 @@ export default function CrewFrame() {
                 <Settings2 size={20} />
               </TextLink>
             </Box>
-            <Path crewId={crew.id} />
+            <Path crew={crew} />
           </Box>
           <Outlet />
         </Fragment>
@@ -72,7 +72,7 @@ const STATE_NAMES: Readonly<Record<StepState, string>> = {
   needsYou: t("needs you"),
 };
 
-function Path({ crewId }: { crewId: string }) {
+function Path({ crew: { id: crewId, byBookings } }: { crew: CrewEntry }) {
   const people = crewApi.usePeopleQuery(crewId).data ?? [];
   const programs = programApi.useProgramsQuery(crewId).data?.length ?? 0;
   const runs = runApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
@@ -91,7 +91,9 @@ function Path({ crewId }: { crewId: string }) {
     { to: "work", label: t("Work"), state: ready(tasks > 0) },
     { to: "baseline", label: t("Baseline"), state: measured },
     { to: "program", label: t("Program"), state: ready(programs > 0) },
-    { to: "day-plan", label: t("Day plan"), state: ready(runs > 0) },
+    byBookings
+      ? { to: "bookings", label: t("Bookings"), state: ready(programs > 0) }
+      : { to: "day-plan", label: t("Day plan"), state: ready(runs > 0) },
     { to: "runs", label: t("Runs"), state: ready(runs > 0) },
     { to: "progress", label: t("Progress"), state: waiting > 0 ? "needsYou" : ready(runs > 0) },
     { to: "report", label: t("Report"), state: ready(runs > 0) },

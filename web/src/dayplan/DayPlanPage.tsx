@@ -1,7 +1,7 @@
 /** The day plan: a week of shift ribbons with sessions pinned on them, their spacing and what clashes. */
 import { Button } from "@mui/material";
 import { useMemo } from "react";
-import { Link, useParams } from "react-router";
+import { Link, Navigate, useParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { notHeldOut } from "@kind-grip/core/safety";
@@ -20,6 +20,13 @@ import { Week } from "./Week";
 import { WeekTitle } from "./WeekTitle";
 
 export default function DayPlanPage() {
+  const crew = useCrew();
+  const { weekStart } = useParams();
+  // Who works by bookings has days of them; what is led together is a week all the same, at its own address.
+  return crew.byBookings && !weekStart ? <Navigate to={`/crews/${crew.id}/bookings`} replace /> : <PlanOfWeek />;
+}
+
+function PlanOfWeek() {
   const library = useLibrary();
   const crew = useCrew();
   const now = useNow();

@@ -11,7 +11,7 @@ import { useWords } from "../base/library";
 import { t } from "../base/words";
 import { SaveState } from "../document/SaveState";
 import { todayApi } from "../today/api";
-import { workApi } from "../work/api";
+import { useWorkDone } from "../work/api";
 import { AheadList, NextBlocks } from "./AheadList";
 import { ClashList } from "./ClashList";
 import { clashText } from "./clash-text";
@@ -42,7 +42,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const planned = usePlan(crew, entry, sessions);
   const { document, plan, change, shifts: around, placed, clashes, laid, laidById, shiftAt } = planned;
   const [open, setOpen] = useState<"planDay" | "outgoing" | "groups" | "copy" | null>(null);
-  const work = workApi.useWorkQuery(crew.id).data?.work;
+  const work = useWorkDone(crew.id);
   const parts = useMemo(() => ribbonParts(work), [work]);
   const today = todayApi.useTodayQuery().data;
   const led = new Set([

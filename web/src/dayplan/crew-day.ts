@@ -8,7 +8,7 @@ import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api"
 import { todayApi } from "../today/api";
 import { dayPlanApi } from "./api";
 import { safetyApi } from "../safety/api";
-import { workApi } from "../work/api";
+import { workApi, workDone } from "../work/api";
 import { crewApi } from "../crew/api";
 import { programApi } from "../program/api";
 import type { AppDispatch } from "../base/store";
@@ -71,7 +71,7 @@ export async function readOtherDay(library: Library, dispatch: AppDispatch, crew
       ),
     ),
     people: here,
-    parts: ribbonParts(itsWork.work),
+    parts: ribbonParts(workDone(itsWork)),
     kept: placed.filter(({ id }) => led.has(id)),
     week,
   };

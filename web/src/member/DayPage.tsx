@@ -6,7 +6,7 @@ import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { givenNameOf } from "@kind-grip/core/crew";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
-import type { MemberSession } from "@kind-grip/core/api";
+import type { MemberBooking, MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 
 import { v7 as uuid } from "uuid";
@@ -14,6 +14,7 @@ import { Alerts } from "./Alerts";
 import { askedCheck, askedEffort, isCounted, offersArrival } from "./asked";
 import { EffortCard, QuestionCard } from "./AskedCards";
 import { phoneDay } from "./paused";
+import { BookingLine, RunningLate } from "./OwnBookings";
 import { MovementThumb } from "../figure/MovementThumb";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
@@ -37,7 +38,10 @@ export default function DayPage() {
   const planned = todays.map(({ session }) => session);
   const alone = home.filter(({ session }) => (off || session.slot === "home") && hasRoomFor(library, planned, session));
   const later = sessions.filter((entry) => dayOf(entry) > today);
-  const next = todays.find((entry) => !isDone(entry) && Date.parse(entry.startsAt!) + 60 * 60_000 > now);
+  const booked = day.bookings.filter(({ startsAt }) => dateAt(Date.parse(startsAt), zone) === today);
+  // A reset that was let go is over: the next treatment has begun.
+  const isNext = (entry: MemberSession) => Date.parse(entry.startsAt!) + (entry.booked ? 10 : 60) * 60_000 > now;
+  const next = todays.find((entry) => !isDone(entry) && isNext(entry));
   const effort = askedEffort(day, answered, now);
   const check = askedCheck(day, answered);
   // One thing to do now: the morning's question, what was just led, a session that begins, the check before a round, what is next.
@@ -76,9 +80,11 @@ export default function DayPage() {
             <Typography sx={{ mb: 2, fontWeight: 650 }}>{words.member("shortOfEnd", { degrees: shortOfEndDeg })}</Typography>
           )}
           {first && <NextCard entry={first} zone={zone} phone={phone} />}
+          <RunningLate bookings={booked} now={now} />
           <List
             title={words.member("today")}
             entries={todays.filter((entry) => entry !== first)}
+            bookings={booked}
             zone={zone}
             isDone={isDone}
             none={first ? undefined : words.member("nothingToday")}
@@ -160,22 +166,31 @@ function NextCard({ entry, zone, phone }: { entry: MemberSession; zone: string; 
 interface ListProps {
   title: string;
   entries: readonly MemberSession[];
+  /** Treatments between them. */
+  bookings?: readonly MemberBooking[];
   zone: string;
   isDone(entry: MemberSession): boolean;
   none?: string;
 }
 
-function List({ title, entries, zone, isDone, none }: ListProps) {
+function List({ title, entries, bookings = [], zone, isDone, none }: ListProps) {
   const words = useWords();
-  if (entries.length === 0 && !none) return null;
+  if (entries.length + bookings.length === 0 && !none) return null;
+  // Where there are no bookings, sessions stay in the order they came.
+  const before = (entry: MemberSession, after?: MemberSession) =>
+    bookings.filter(({ startsAt }) => (!after || startsAt >= after.startsAt!) && startsAt < entry.startsAt!);
+  const last = bookings.filter(({ startsAt }) => entries.length === 0 || startsAt >= entries.at(-1)!.startsAt!);
   return (
     <Box component="section" aria-label={title} sx={{ mb: 3 }}>
       <Typography variant="h3" component="h2" sx={{ color: "text.secondary", mb: 0.5 }}>
         {title}
       </Typography>
-      {entries.length === 0 && <Typography>{none}</Typography>}
+      {entries.length + bookings.length === 0 && <Typography>{none}</Typography>}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-        {entries.map((entry) => (
+        {entries.map((entry, i) => [
+          ...(bookings.length > 0 ? before(entry, entries[i - 1]) : []).map((booking) => (
+            <BookingLine key={booking.id} booking={booking} zone={zone} />
+          )),
           <Box component="li" key={`${entry.placementId} ${entry.session.id}`} sx={{ borderTop: "1px solid", borderColor: "line" }}>
             <ButtonBase
               component={Link}
@@ -211,7 +226,10 @@ function List({ title, entries, zone, isDone, none }: ListProps) {
               )}
               <ChevronRight size={24} aria-hidden className="onwards" />
             </ButtonBase>
-          </Box>
+          </Box>,
+        ])}
+        {last.map((booking) => (
+          <BookingLine key={booking.id} booking={booking} zone={zone} />
         ))}
       </Box>
     </Box>

@@ -1,5 +1,5 @@
 /** A crew member's own page. */
-import type { MemberDay, MemberProgress, ReminderRule } from "@kind-grip/core/api";
+import type { MemberDay, MemberProgress, MemberPulse, ReminderRule, RunningLate } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import type { Sending } from "./phone-store";
 import { serverApi, TAGS } from "../base/api";
@@ -21,6 +21,8 @@ export const memberApi = serverApi.injectEndpoints({
     memberReminder: make.mutation<MemberDay, ReminderRule | null>({
       query: (own) => ({ url: "/member/reminder", method: "PUT", body: { own } }),
     }),
+    memberPulse: make.query<MemberPulse, void>({ query: () => "/member/pulse", keepUnusedDataFor: 0 }),
+    memberLate: make.mutation<MemberDay, RunningLate>({ query: (body) => ({ url: "/member/late", method: "PUT", body }) }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),
     /** What a phone kept until it could be sent. */
     memberSend: make.mutation<{ id: string; stored: "new" | "already" }, { kind: Sending["kind"]; body: { id: string }; owner: string }>({

@@ -48,7 +48,8 @@ export function isCounted(day: MemberDay, answered: readonly string[], { placeme
 
 /** Whether "I am here" is offered for a session now. */
 export function offersArrival(entry: MemberSession, nowMs: number): boolean {
-  return entry.placementId !== null && mayArrive(Date.parse(entry.startsAt!), nowMs);
+  // What is laid between bookings is done alone: nobody calls a roll.
+  return entry.placementId !== null && !entry.booked && mayArrive(Date.parse(entry.startsAt!), nowMs);
 }
 
 /** The round whose check waits for an answer. */

@@ -25,6 +25,8 @@ const LATER = {
   ramp: null,
   home: [],
   offDays: [],
+  bookings: [],
+  changes: null,
   language: "en",
   usualLanguage: "en",
   measures: METRIC,
@@ -70,6 +72,8 @@ export async function takeDay(day: MemberDay): Promise<void> {
 }
 
 const EVERY_MS = 8000;
+/** Whether bookings moved is asked more often: it is one number. */
+const PULSE_MS = 1200;
 
 /** Sends what waits, then fetches the day, again and again while the page is open. @returns whether the server was reached last time */
 export function useSender(): { reached: boolean; signedOut: boolean } {
@@ -113,12 +117,20 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
       if (!gone) setState({ reached: asked.error === undefined || typeof status === "number", signedOut: status === 401 });
     };
     void round();
+    const pulse = async () => {
+      const changes = (await kept("day"))?.changes ?? null;
+      if (busy || changes === null || document.hidden) return;
+      const { data } = await dispatch(memberApi.endpoints.memberPulse.initiate(undefined, { forceRefetch: true, subscribe: false }));
+      if (data && data.changes !== changes && !gone) await round();
+    };
     const timer = setInterval(() => void round(), EVERY_MS);
+    const heart = setInterval(() => void pulse(), PULSE_MS);
     const subscription = liveQuery(() => phone.outbox.count()).subscribe({ next: () => void round() });
     addEventListener("online", round);
     return () => {
       gone = true;
       clearInterval(timer);
+      clearInterval(heart);
       subscription.unsubscribe();
       removeEventListener("online", round);
     };

@@ -1,9 +1,8 @@
 import { TextField } from "@mui/material";
 import { useState } from "react";
-import { timeOfDayText } from "@kind-grip/core/units";
+import { readTime, timeOfDayText } from "@kind-grip/core/units";
 import { MEASURES } from "../base/measures";
 import { t } from "../base/words";
-import { readTime } from "./read-time";
 
 interface TimeFieldProps {
   label: string;

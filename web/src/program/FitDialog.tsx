@@ -12,7 +12,7 @@ import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
-import { workApi } from "../work/api";
+import { useWorkDone } from "../work/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Stepper } from "../parts/Stepper";
@@ -42,7 +42,7 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
   const [lengthSec, setLengthSec] = useState(slotSec);
   const [fuller, setFuller] = useState(false);
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
-  const work = workApi.useWorkQuery(crew.id).data?.work;
+  const work = useWorkDone(crew.id);
   const needs = useMemo(() => (work ? regionNeeds(work, dayOf(work)) : []), [work]);
   const options = useMemo((): FitOptions => {
     return { personIds: people.map(({ id }) => id), library, priorityOf: (item) => priorityOf(library, item, needs), kept, fuller };

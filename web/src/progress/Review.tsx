@@ -11,7 +11,7 @@ import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
-import { workApi } from "../work/api";
+import { useWorkDone } from "../work/api";
 import { progressApi } from "./api";
 import { changeWords } from "../baseline/change-words";
 import { Choice } from "../parts/Choice";
@@ -53,7 +53,7 @@ export function Review({ crew }: { crew: CrewEntry }) {
 }
 
 function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
-  const work = workApi.useWorkQuery(crew.id).data?.work;
+  const work = useWorkDone(crew.id);
   const strain = useMemo(() => {
     const day = work && work.tasks.length > 0 ? dayOf(work) : undefined;
     if (!work || !day) return new Map<string, number>();

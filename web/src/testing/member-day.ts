@@ -20,6 +20,8 @@ export const emptyMemberDay = (change: Partial<MemberDay> = {}): MemberDay => ({
   anyTime: [],
   home: [],
   offDays: [],
+  bookings: [],
+  changes: null,
   customMovements: [],
   language: "en",
   usualLanguage: "en",

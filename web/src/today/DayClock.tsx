@@ -45,23 +45,23 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
               </Typography>
               <Typography sx={{ color: "text.secondary" }}>
                 {shift
-                  ? t("{{name}} shift {{time}}–{{time2}}", {
-                      name: shift.name,
-                      time: clock(shift.startMs, crew.timeZone),
-                      time2: clock(shift.endMs, crew.timeZone),
-                    })
+                  ? [
+                      crew.booked ? shift.name : t("{{name}} shift", { name: shift.name }),
+                      `${clock(shift.startMs, crew.timeZone)}–${clock(shift.endMs, crew.timeZone)}`,
+                    ].join(" ")
                   : t("No shift today")}
               </Typography>
             </Box>
             <Box sx={{ minWidth: 0 }}>
               <Ribbon crew={crew} entries={entries} now={now} />
+              {crew.booked && <Booked crew={crew} booked={crew.booked} lead={lead} />}
               {entries.length > 0 ? (
                 <Box component="ul" sx={{ listStyle: "none", p: 0, m: 0, mt: 1 }}>
                   {entries.map((entry) => (
                     <EntryLine key={entry.placementId} entry={entry} isNext={entry === next} lead={lead} />
                   ))}
                 </Box>
-              ) : (
+              ) : crew.booked ? null : (
                 <Box sx={{ mt: 1, display: "flex", alignItems: "center", gap: 1.5, flexWrap: "wrap" }}>
                   <Typography sx={{ color: "text.secondary" }}>
                     {crew.programs === 0 ? t("No program yet.") : t("Nothing placed today.")}
@@ -77,6 +77,43 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
           </Box>
         );
       })}
+    </Box>
+  );
+}
+
+/** A day of bookings in a line: who works, how much is booked, what is laid between. */
+function Booked({
+  crew,
+  booked,
+  lead,
+}: {
+  crew: Today["crews"][number];
+  booked: NonNullable<Today["crews"][number]["booked"]>;
+  lead: boolean;
+}) {
+  return (
+    <Box sx={{ mt: 1, display: "flex", alignItems: "center", columnGap: 1.5, flexWrap: "wrap" }}>
+      <Typography>
+        {booked.bookings === 0
+          ? t("Nothing is booked today.")
+          : t("{{bookings}} bookings of {{people}} people, {{resets}} resets between them, {{done}} done.", {
+              bookings: booked.bookings,
+              people: booked.people,
+              resets: booked.resets,
+              done: booked.done,
+            })}
+        {booked.missed > 0 && (
+          <Box component="strong" sx={{ color: "warm.dark" }}>
+            {" "}
+            {t("{{count}} have no gap.", { count: booked.missed, defaultValue_one: "One has no gap." })}
+          </Box>
+        )}
+      </Typography>
+      {!lead && (
+        <Button component={Link} to={`/crews/${crew.id}/bookings`}>
+          {t("See the day")}
+        </Button>
+      )}
     </Box>
   );
 }
@@ -123,6 +160,21 @@ function Ribbon({ crew, entries, now }: { crew: Today["crews"][number]; entries:
             }}
           />
         ))}
+      {crew.booked?.spans.map(({ startMs, endMs }, i) => (
+        <Box
+          className="keeps-colour"
+          key={i}
+          sx={{
+            position: "absolute",
+            left: x(startMs),
+            width: width(startMs, endMs),
+            top: 19,
+            height: 18,
+            bgcolor: "primary.main",
+            opacity: 0.22,
+          }}
+        />
+      ))}
       {entries.map((entry) => (
         <Box
           className="keeps-colour"

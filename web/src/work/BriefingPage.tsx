@@ -6,7 +6,7 @@ import { cardsFor } from "@kind-grip/core/need";
 import { adviceFor, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { sideWord, t } from "../base/words";
-import { workApi } from "./api";
+import { workApi, workDone } from "./api";
 import { useWords } from "../base/library";
 import { useCrew } from "../crew/CrewFrame";
 import { CoachingCardList } from "../library/CoachingCards";
@@ -25,7 +25,8 @@ export default function BriefingPage() {
   const query = workApi.useWorkQuery(crew.id);
   return (
     <Loaded query={query}>
-      {({ work }) => {
+      {(entry) => {
+        const work = workDone(entry);
         const [day] = work.days;
         return (
           <>

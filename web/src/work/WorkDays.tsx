@@ -1,11 +1,11 @@
 /** Who does which task, for how long: the ways a shift is filled, and who works which. */
-import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
-import { ArrowDown, ArrowUp, Plus, Trash2, X } from "lucide-react";
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { Plus, Trash2, X } from "lucide-react";
 import type { Work, WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
-import { Stepper } from "../parts/Stepper";
+import { PartList } from "./PartList";
 import { ShiftStrain } from "./ShiftStrain";
 import type { EditedWork } from "./use-work";
 
@@ -70,13 +70,6 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
   const taken = new Set(work.days.flatMap(({ personIds }) => personIds));
   const free = people.filter((person) => !taken.has(person.id));
   const totalMin = day.parts.reduce((sum, { minutes }) => sum + minutes, 0);
-  const setPart = (index: number, change: Partial<WorkDay["parts"][number]>, gesture?: string) =>
-    onChange({ ...day, parts: day.parts.map((part, i) => (i === index ? { ...part, ...change } : part)) }, gesture);
-  const swap = (a: number, b: number) => {
-    const parts = [...day.parts];
-    [parts[a], parts[b]] = [parts[b]!, parts[a]!];
-    onChange({ ...day, parts });
-  };
   return (
     <Box component="section" aria-label={day.name} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1.5, flexWrap: "wrap" }}>
@@ -109,58 +102,12 @@ function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }
         }}
       >
         <Box>
-          {day.parts.map((part, i) => (
-            <Box key={i} sx={{ display: "flex", gap: 1, alignItems: "flex-end", mb: 1 }}>
-              <TextField
-                select
-                label={t("Part {{i}}", { i: i + 1 })}
-                value={part.taskId}
-                onChange={(event) => setPart(i, { taskId: event.target.value })}
-              >
-                {work.tasks.map((task) => (
-                  <MenuItem key={task.id} value={task.id}>
-                    {task.name}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <Stepper
-                label={t("Minutes")}
-                value={part.minutes}
-                min={5}
-                max={960}
-                step={5}
-                onChange={(minutes) => setPart(i, { minutes }, `${day.id} ${i}`)}
-              />
-              <IconButton aria-label={t("Part {{i}} earlier", { i: i + 1 })} disabled={i === 0} onClick={() => swap(i, i - 1)}>
-                <ArrowUp size={18} />
-              </IconButton>
-              <IconButton
-                aria-label={t("Part {{i}} later", { i: i + 1 })}
-                disabled={i === day.parts.length - 1}
-                onClick={() => swap(i, i + 1)}
-              >
-                <ArrowDown size={18} />
-              </IconButton>
-              <IconButton
-                aria-label={t("Take part {{i}} out", { i: i + 1 })}
-                onClick={() => onChange({ ...day, parts: day.parts.filter((_, at) => at !== i) })}
-              >
-                <X size={18} />
-              </IconButton>
-            </Box>
-          ))}
-          <Button
-            startIcon={<Plus size={18} />}
-            disabled={work.tasks.length === 0}
-            onClick={() =>
-              onChange({
-                ...day,
-                parts: [...day.parts, { taskId: work.tasks[0]!.id, minutes: Math.max(5, Math.min(60, shiftMin - totalMin)) }],
-              })
-            }
-          >
-            {t("Another part")}
-          </Button>
+          <PartList
+            work={work}
+            parts={day.parts}
+            roomMin={shiftMin}
+            onChange={(parts, gesture) => onChange({ ...day, parts }, gesture && `${day.id} ${gesture}`)}
+          />
         </Box>
         <Box>
           <ShiftStrain work={work} day={day} />

@@ -18,7 +18,7 @@ import {
 import { HAND_SIDES } from "@kind-grip/core/units";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
-import { workApi } from "./api";
+import { workApi, workDone } from "./api";
 import { crewApi } from "../crew/api";
 import { notify } from "../base/notices";
 import { useNow } from "../base/now";
@@ -33,6 +33,7 @@ import { NeedView } from "./NeedView";
 import { taskFrom, withoutTask, withTask } from "./new-task";
 import { ShiftStrain } from "./ShiftStrain";
 import { TaskEditor } from "./TaskEditor";
+import { Treatments } from "./Treatments";
 import { problemPlace } from "./problem-place";
 import { useWork } from "./use-work";
 import { WorkDays } from "./WorkDays";
@@ -68,7 +69,8 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
   const here = people.filter((person) => isHere(person, today));
   const shiftMin = longestWorkMin(crew.shiftPattern);
   const task = work.tasks.find(({ id }) => id === taskId) ?? work.tasks[0];
-  const day = work.days[0];
+  const done = workDone({ ...entry, work });
+  const day = done.days[0];
   const add = (starter?: TaskStarter) => {
     const made = taskFrom(starter);
     edited.change(withTask(work, made, shiftMin));
@@ -126,6 +128,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
         <>
           {day && view !== "shift" && (
             <Box sx={{ mb: 3, maxWidth: 980 }}>
+              {entry.bookedDays && <Typography sx={{ mb: 1 }}>{t("A usual day, as it is booked:")}</Typography>}
               <ShiftStrain
                 work={work}
                 day={day}
@@ -141,7 +144,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
               label={t("Part of the work")}
               value={view}
               onChange={(value) => setSearch(value === "tasks" ? {} : { view: value })}
-              options={VIEWS}
+              options={VIEWS.map((each) => (each.value === "shift" && crew.byBookings ? { ...each, label: t("Treatments") } : each))}
             />
           </Box>
           {view === "tasks" && task && (
@@ -173,8 +176,9 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
               />
             </Box>
           )}
-          {view === "shift" && <WorkDays edited={edited} people={here} shiftMin={shiftMin} />}
-          {view === "need" && <NeedView work={work} crew={crew} people={here} />}
+          {view === "shift" &&
+            (crew.byBookings ? <Treatments edited={edited} /> : <WorkDays edited={edited} people={here} shiftMin={shiftMin} />)}
+          {view === "need" && <NeedView work={done} crew={crew} people={here} />}
         </>
       )}
     </>

@@ -40,8 +40,10 @@ export function withTask(work: Work, task: Task, shiftMin: number, wantedMin = F
 }
 
 export function withoutTask(work: Work, taskId: string): Work {
+  const without = <D extends Pick<WorkDay, "parts">>(day: D): D => ({ ...day, parts: day.parts.filter((part) => part.taskId !== taskId) });
   return {
     tasks: work.tasks.filter(({ id }) => id !== taskId),
-    days: work.days.map((day) => ({ ...day, parts: day.parts.filter((part) => part.taskId !== taskId) })),
+    days: work.days.map(without),
+    ...(work.treatments ? { treatments: work.treatments.map(without) } : {}),
   };
 }

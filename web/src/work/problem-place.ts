@@ -28,6 +28,10 @@ export function problemPlace(work: Work, path: string): ProblemPlace {
     const day = work.days[Number(index)];
     return { view: "shift", taskId: null, name: day ? t("{{name}}, parts", { name: day.name }) : t("Who does what") };
   }
+  if (list === "treatments") {
+    const treatment = work.treatments?.[Number(index)];
+    return { view: "shift", taskId: null, name: treatment ? t("{{name}}, parts", { name: treatment.name }) : t("Treatments") };
+  }
   const task = work.tasks[Number(index)];
   if (!task) return { view: "tasks", taskId: null, name: t("The work") };
   const effort = part === undefined ? undefined : task.efforts[Number(part)];
