@@ -196,6 +196,8 @@ describe("somebody else's things", () => {
       runId: run.id,
       personId,
       weekStart: "2026-03-02",
+      date: "2026-03-02",
+      calendarId: uuid(),
     };
     const bodies: Record<string, object> = {
       "put /api/crews/:crewId": { version: 1, crew: (await owner.get(`/api/crews/${world.crewId}`)).body },
@@ -211,6 +213,14 @@ describe("somebody else's things", () => {
       "put /api/programs/:programId": { version: 1, program: world.program },
       "post /api/programs/:programId/papers": { kind: "handOut" },
       "put /api/crews/:crewId/plan/:weekStart": { version: 0, placements: [] },
+      "put /api/crews/:crewId/bookings/:date": { bookings: [], removed: [] },
+      "put /api/crews/:crewId/booking-rules/:date": { version: 0, programId: null, turnMin: 3, mostInRow: 3 },
+      "post /api/crews/:crewId/booking-calendars": {
+        id: uuid(),
+        personId: null,
+        name: "Stolen",
+        address: "https://calendar.example/a.ics",
+      },
       "put /api/crews/:crewId/placements/:placementId/leader": { leaderId: null },
       "put /api/crews/:crewId/plan-series/:seriesId/leader": { leaderId: null },
       "put /api/runs/:runId": { ...run },

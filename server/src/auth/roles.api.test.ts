@@ -92,10 +92,12 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
   member: [
     "get /api/member/day",
     "get /api/member/progress",
+    "get /api/member/pulse",
     "put /api/member/arrivals/:arrivalId",
     "put /api/member/check-ins/:checkInId",
     "put /api/member/efforts/:effortId",
     "put /api/member/language",
+    "put /api/member/late",
     "put /api/member/reminder",
     "put /api/member/runs/:runId",
     "put /api/member/self-checks/:checkId",

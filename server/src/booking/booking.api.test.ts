@@ -172,6 +172,15 @@ describe("on the phone", () => {
     expect((await ownDay(phone)).sessions.map(({ startsAt }) => timeOf(startsAt!))).toEqual(["11:04"]);
   });
 
+  it("whoever is held out is given nothing between their treatments", async () => {
+    const phone = await phoneOf(0);
+    await save(world, [bookingIn(world, "10:00", { treatmentId: world.deep.id })]);
+    expect((await ownDay(phone)).sessions).toHaveLength(2);
+    await world.trainer.send("post", `/api/crews/${world.crewId}/restrictions`, { personId: world.people[0]!.id, question: "chestPain" });
+    const day = await ownDay(phone);
+    expect([day.heldOut, day.sessions, day.bookings.length]).toEqual([true, [], 1]);
+  });
+
   it("a crew with shifts has no pulse and no bookings", async () => {
     await world.trainer.send("put", `/api/crews/${world.crewId}`, { version: 1, crew: sampleCrew({ byBookings: false }) });
     const phone = await phoneOf(0);

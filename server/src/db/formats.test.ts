@@ -4,6 +4,7 @@
  * with `-u` for a new format, and without one only for a change that fits everything stored already, such as one more value.
  */
 import { RECORD_DOCUMENT } from "@kind-grip/core/baseline";
+import { BOOKING_RULES_DOCUMENT } from "@kind-grip/core/booking";
 import { CREW_DETAIL } from "@kind-grip/core/crew";
 import { STANDING_DOCUMENT, WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
 import type { DocumentFormat } from "@kind-grip/core/document";
@@ -19,6 +20,7 @@ const DOCUMENTS: readonly DocumentFormat<never>[] = [
   PROGRAM_DOCUMENT,
   WEEK_DOCUMENT,
   STANDING_DOCUMENT,
+  BOOKING_RULES_DOCUMENT,
   SESSION_DOCUMENT,
   MOVEMENT_DOCUMENT,
   WORK_DOCUMENT,

@@ -200,3 +200,74 @@ it("where the shift has all that a day may have, nothing is added at home", asyn
   await open(day({ home, sessions: planned(3) }));
   expect(screen.queryByText("After work")).toBeNull();
 });
+
+describe("a day of bookings", () => {
+  const soon = (min: number) => new Date(Date.now() + min * 60_000).toISOString();
+  const reset = (min: number, name: string): MemberSession => ({
+    ...entryOf({ ...sampleSession(["shake-out"]), name, slot: "reset" }),
+    placementId: sampleId(),
+    startsAt: soon(min),
+    booked: true,
+  });
+  const treatment = (min: number, name: string | null) => ({
+    id: sampleId(),
+    version: 3,
+    startsAt: soon(min),
+    lengthMin: 60,
+    name,
+    deep: true,
+  });
+  const booked = (change: Partial<MemberDay> = {}) =>
+    day({
+      anyTime: [],
+      sessions: [reset(-20, "Early one"), reset(1, "Between two")],
+      bookings: [treatment(-70, "Hot stones"), treatment(4, null)],
+      changes: 7,
+      ...change,
+    });
+
+  it("what is next is a reset, without a roll call; treatments stand between", async () => {
+    await open(booked());
+    const next = within(screen.getByRole("region", { name: "Between two" }));
+    expect(next.getByRole("link", { name: "Start" })).toBeInTheDocument();
+    expect(next.queryByRole("button", { name: /here/i })).not.toBeInTheDocument();
+    const lines = within(screen.getByRole("region", { name: "Today" })).getAllByRole("listitem");
+    expect(lines.map((line) => line.textContent)).toEqual([
+      expect.stringContaining("Hot stones"),
+      expect.stringContaining("Early one"),
+      expect.stringMatching(/Treatment60 min/),
+    ]);
+  });
+
+  it("running late is told, and the day is as the server answers", async () => {
+    const kept = booked();
+    const later = { ...kept, sessions: [reset(11, "Moved one")] };
+    const { server, user } = await open(kept, { "PUT /member/late": later, "GET /member/pulse": { changes: 7 } });
+    await user.click(screen.getByRole("button", { name: "Running late?" }));
+    server.answers = { ...server.answers, "GET /member/day": later };
+    await user.click(screen.getByRole("button", { name: "10 min later" }));
+    expect(await screen.findByText("Moved one")).toBeInTheDocument();
+    // The one that is on is over in ten minutes and less; the next to end is meant.
+    expect(server.calls("PUT")[0]!.body).toEqual({ bookingId: kept.bookings[1]!.id, version: 3, byMin: 10 });
+  });
+
+  it("without a connection that is said, and nothing is kept to be sent later", async () => {
+    const { user } = await open(booked(), {}, true);
+    await user.click(screen.getByRole("button", { name: "Running late?" }));
+    await user.click(screen.getByRole("button", { name: "5 min later" }));
+    expect(await screen.findByRole("alert")).toHaveTextContent(/needs a connection/);
+    expect(await phone.outbox.count()).toBe(0);
+  });
+
+  it("hears of a change by its pulse within two seconds", async () => {
+    const kept = booked();
+    const { server } = await open(kept, { "GET /member/pulse": { changes: 7 } });
+    await screen.findByText("Between two");
+    server.answers = {
+      ...server.answers,
+      "GET /member/pulse": { changes: 8 },
+      "GET /member/day": { ...kept, changes: 8, sessions: [reset(1, "Moved by itself")] },
+    };
+    expect(await screen.findByText("Moved by itself", undefined, { timeout: 2000 })).toBeInTheDocument();
+  });
+});

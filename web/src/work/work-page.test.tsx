@@ -5,7 +5,7 @@ import { TASK_STARTERS, taskStrain, type Work } from "@kind-grip/core/strain";
 import { showCrewPage } from "../testing/crew-page";
 import { sampleCrew, samplePerson } from "../testing/sample";
 import { refusal, type Answers } from "../testing/screen";
-import { taskFrom, withTask } from "./new-task";
+import { taskFrom, withoutTask, withTask } from "./new-task";
 import WorkPage from "./WorkPage";
 
 jest.setTimeout(60_000);
@@ -151,4 +151,74 @@ it("a colleague's newer work is offered beside one's own, and neither is lost", 
   expect(await screen.findByRole("region", { name: "Task Their rope" })).toBeInTheDocument();
   await user.click(screen.getByRole("button", { name: /^Undo/ }));
   expect(await screen.findByRole("region", { name: "Task Nailing" })).toBeInTheDocument();
+});
+
+describe("kinds of treatment of who works by bookings", () => {
+  const spa = sampleCrew({ byBookings: true, shiftPattern: patternPreset("weekdays", "2026-03-02") });
+  const change = `PUT /crews/${spa.id}/work`;
+  const openSpa = (work: Work, more: object = {}) =>
+    showCrewPage(<WorkPage />, "work", {
+      crew: spa,
+      people: [samplePerson()],
+      search: "?view=shift",
+      answers: {
+        [`GET /crews/${spa.id}/work`]: { crewId: spa.id, version: 1, work, ...more },
+        [change]: (body) => ({ crewId: spa.id, version: 2, work: (body as { work: Work }).work }),
+      },
+    });
+
+  it("are added with what the hands do in them, deep or not, and what else they are called", async () => {
+    const shown = openSpa(both);
+    await shown.user.click(await screen.findByRole("button", { name: "Add a kind of treatment" }));
+    const kind = within(screen.getByRole("region", { name: "Treatment 1" }));
+    await shown.user.click(kind.getByRole("button", { name: "Deep: a reset follows it" }));
+    await shown.user.click(kind.getByRole("button", { name: "Another part" }));
+    expect(kind.getByText("The hands work 60 of 60 min.")).toBeInTheDocument();
+    fireEvent.change(kind.getByLabelText("What else it is called in bookings"), { target: { value: "deep, sports ," } });
+    const { treatments } = await saved(shown);
+    expect(treatments).toEqual([
+      expect.objectContaining({
+        name: "Treatment 1",
+        lengthMin: 60,
+        deep: true,
+        parts: [{ taskId: hammer.id, minutes: 60 }],
+        words: ["deep", "sports"],
+      }),
+    ]);
+  });
+
+  it("more hand work than the treatment is long is refused where it stands", async () => {
+    const treatment = {
+      id: hammer.id.replace(/^./, "a"),
+      name: "Short one",
+      lengthMin: 30,
+      deep: false,
+      parts: [{ taskId: hammer.id, minutes: 31 }],
+      words: [],
+    };
+    openSpa({ ...both, treatments: [treatment] });
+    expect(within(await screen.findByRole("region", { name: "Short one" })).getByRole("alert")).toHaveTextContent(
+      "add up to 31 min; the treatment has 30",
+    );
+  });
+
+  it("the strain shown is of a usual day as it is booked", async () => {
+    const parts = [{ taskId: rope.id, minutes: 200 }];
+    const { user } = openSpa(both, { bookedDays: [{ id: "usual", name: "usual", parts, personIds: [] }] });
+    await user.click(await screen.findByRole("radio", { name: "Tasks" }));
+    expect(screen.getByText("A usual day, as it is booked:")).toBeInTheDocument();
+    expect(screen.getByText("200 min a shift")).toBeInTheDocument();
+  });
+
+  it("a task that is taken out is taken out of them too", async () => {
+    const treatment = {
+      id: hammer.id.replace(/^./, "a"),
+      name: "One",
+      lengthMin: 30,
+      deep: false,
+      parts: [{ taskId: hammer.id, minutes: 10 }],
+      words: [],
+    };
+    expect(withoutTask({ ...both, treatments: [treatment] }, hammer.id).treatments![0]!.parts).toEqual([]);
+  });
 });
