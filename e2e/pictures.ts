@@ -42,11 +42,13 @@ const PICTURES: Record<string, Picture> = {
     await page.evaluate(() => scrollTo(0, 0));
     await page.waitForTimeout(1500);
   },
-  block: async (page, crew) => {
-    const crewId = await crew("Ridgeline");
-    const [program] = (await (await page.request.get(`/api/crews/${crewId}/programs`)).json()) as [{ id: string }];
-    await goTo(page, `/crews/${crewId}/program/${program.id}/block`);
-    await page.getByRole("region", { name: "Weeks" }).waitFor();
+  bookings: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Stillwater")}/bookings`);
+    await page
+      .getByRole("button", { name: /Arrow keys move it/ })
+      .first()
+      .waitFor();
+    await page.waitForTimeout(800);
   },
   library: (page) => goTo(page, "/library"),
   person: async (page, crew) => {
@@ -104,7 +106,6 @@ const PICTURES: Record<string, Picture> = {
       .catch(() => undefined);
     await composed(page, crewId);
   },
-  bench: (page) => goTo(page, "/bench/lever"),
   decisions: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/progress`);
     await page.getByRole("article").first().waitFor();
@@ -140,6 +141,17 @@ const PICTURES: Record<string, Picture> = {
     await phone.getByRole("button", { name: "Tell my trainer" }).click();
     await phone.waitForTimeout(1500);
     await phone.screenshot({ path: path.join(folderOf("told"), "told.png") });
+    await phone.close();
+  },
+  "phone-bookings": async (page, crew) => {
+    const phone = await phoneOf(page, await crew("Stillwater"), () => "Suvi Tarn");
+    await phone.getByRole("heading", { name: /^Hello/ }).waitFor();
+    await phone.getByRole("link", { name: /How are your hands/ }).click();
+    await phone.getByRole("button", { name: /^0/ }).first().click();
+    await phone.getByRole("button", { name: "Keep it" }).click();
+    await phone.getByRole("button", { name: "Running late?" }).waitFor();
+    await phone.waitForTimeout(2500);
+    await phone.screenshot({ path: path.join(folderOf("phone-bookings"), "phone-bookings.png") });
     await phone.close();
   },
   "phone-follow": async (page, crew) => {

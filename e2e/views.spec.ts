@@ -54,7 +54,17 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
           .first()
           .click(),
     ],
-    [`/crews/${spa}/day-plan`],
+    [`/crews/${spa}/bookings`],
+    [
+      `/crews/${spa}/bookings`,
+      async () =>
+        page
+          .getByRole("button", { name: /^Deep tissue, .*Arrow keys/ })
+          .first()
+          .press("Enter"),
+    ],
+    [`/crews/${spa}/bookings`, async () => page.getByRole("button", { name: "Calendars" }).click()],
+    [`/crews/${spa}/work?view=shift`],
     [`/crews/${roof}/runs`],
     [`/crews/${roof}/runs/${runs[0]!.id}`],
     [`/crews/${roof}/progress`, async () => page.getByRole("article").first().waitFor()],

@@ -68,7 +68,7 @@ function ask(url: URL, { inside }: FetchLimits, signal: AbortSignal): Promise<In
 }
 
 const insideProblem = () =>
-  new CalendarProblem("The address is inside the own network. Whoever runs the server can allow it (docs/bookings.md).");
+  new CalendarProblem("The address is inside the own network. Whoever runs the server can allow it (docs/operating.md).");
 
 function problemOf(error: Error, signal: AbortSignal): CalendarProblem {
   if (error instanceof CalendarProblem) return error;

@@ -58,7 +58,7 @@ export function BookingRow(props: BookingRowProps) {
   const msPerPx = () => (axis.endMs - axis.startMs) / (strip.current?.clientWidth || 1);
   return (
     <Box component="section" aria-label={name} sx={{ borderTop: "1px solid", borderColor: "line", pt: 0.75, pb: 1 }}>
-      <Box sx={{ display: "flex", alignItems: "baseline", columnGap: 1.5, flexWrap: "wrap" }}>
+      <Box sx={{ display: "flex", alignItems: "center", columnGap: 1.5, flexWrap: "wrap" }}>
         <Typography sx={{ fontWeight: 700 }}>{name}</Typography>
         {light && <Typography sx={{ color: "primary.main", fontWeight: 650 }}>{t("light day")}</Typography>}
         {missed.map((text) => (

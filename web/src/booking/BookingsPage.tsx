@@ -306,7 +306,15 @@ function Hours({ axis, now, timeZone, children }: { axis: Span; now: number; tim
           <Box
             key={ms}
             aria-hidden
-            sx={{ position: "absolute", insetBlock: 0, left: `${x(ms)}%`, width: "1px", bgcolor: "line", opacity: 0.6 }}
+            sx={{
+              position: "absolute",
+              insetBlock: 0,
+              left: `${x(ms)}%`,
+              width: "1px",
+              bgcolor: "line",
+              opacity: 0.6,
+              display: { xs: "none", md: "block" },
+            }}
           />
         ))}
         {now > axis.startMs && now < axis.endMs && (
