@@ -2,7 +2,8 @@ import path from "node:path";
 import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
 import { defineConfig, type Plugin, type Rolldown } from "vite";
-import { compression } from "vite-plugin-compression2";
+import { constants } from "node:zlib";
+import { compression, defineAlgorithm } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
 
 const api = `http://127.0.0.1:${process.env.PORT ?? "4100"}`;
@@ -28,6 +29,11 @@ const phoneFiles: Plugin = {
       if (isEntry || moduleIds.some((id) => /\/src\/member\/.*Page\.tsx$|\/src\/member\/Phone/.test(id))) take(fileName);
   },
 };
+
+const QUICKLY = [
+  defineAlgorithm("gzip", { level: 1 }),
+  defineAlgorithm("brotliCompress", { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } }),
+];
 
 export default defineConfig({
   root: path.dirname(fileURLToPath(import.meta.url)),
@@ -78,8 +84,12 @@ export default defineConfig({
         skipWaiting: true,
       },
     }),
-    // Made once here, not at every request; the server gives each browser what it takes.
-    compression({ algorithms: ["gzip", "brotliCompress"], include: /\.(html|css|js|svg|wasm|webmanifest)$/, threshold: 1024 }),
+    // Made once here, not at every request; the server gives each browser what it takes. Tests need no smallest files.
+    compression({
+      algorithms: process.env.QUICK_BUILD ? QUICKLY : ["gzip", "brotliCompress"],
+      include: /\.(html|css|js|svg|wasm|webmanifest)$/,
+      threshold: 1024,
+    }),
   ],
   build: { outDir: "dist", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   server: { port: 4173, proxy: { "/api": api, "/readyz": api } },

@@ -1,9 +1,10 @@
 /** Days of bookings for tests. */
-import type { Work } from "../strain";
-import { sampleId } from "../session/sample";
-import { sampleEffort, sampleTask } from "../strain/sample";
+import { TASK_STARTERS, type Task, type Work } from "../strain";
 import type { Booking } from "./booking";
 import type { BookedDay, BookedSpan, LayRules, SessionShape } from "./lay";
+
+let made = 0;
+const sampleId = () => `019d0000-0000-7000-a000-${String(++made).padStart(12, "0")}`;
 
 const DAY = Date.parse("2026-03-24T00:00:00Z");
 /** ms since 1970 of a time of the day, "HH:MM". */
@@ -56,8 +57,16 @@ export const booking = (time: string, change: Partial<Booking> = {}): Booking =>
 
 /** A deep and an easy treatment; the deep one presses with the thumbs. */
 export function sampleTreatments(): Work {
-  const press = sampleTask("Thumb pressing", [sampleEffort("press", { hands: "both", effort: 6, perMin: 12, grip: "thumbPress" })]);
-  const sweep = sampleTask("Sweeping", [sampleEffort("sweep", { hands: "both", effort: 1, perMin: 4 })]);
+  const [starter] = TASK_STARTERS;
+  const task = (name: string, effort: number): Task => ({
+    ...starter!,
+    id: sampleId(),
+    name,
+    efforts: starter!.efforts
+      .slice(0, 1)
+      .map((each) => ({ ...each, id: sampleId(), hands: "both", effort, perMin: 2 * effort, secEach: 2 })),
+  });
+  const [press, sweep] = [task("Thumb pressing", 6), task("Sweeping", 1)];
   const treatment = (name: string, deep: boolean, taskId: string, minutes: number) => ({
     id: sampleId(),
     name,

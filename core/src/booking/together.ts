@@ -52,25 +52,25 @@ export function layTogether(days: readonly BookedDay[], rules: LayRules, mostRou
  * @param known the best so far @param least what is known to be the least it can cost
  */
 function branched(all: readonly BookedDay[], rules: LayRules, room: Room, known: Map<string, LaidDay>, least: number) {
-  let [best, bound] = [known, least];
+  let bound = least;
   const start = new Map(all.map((day) => [day.personId, { barred: new Map() as KitPrices, laid: layDay(day, rules) }]));
   const daysOf = (ways: typeof start) => new Map([...ways].map(([personId, { laid }]) => [personId, laid]));
   let open = [{ ways: start, cost: costOf(daysOf(start)) }];
-  for (let looked = 0; looked < MOST_WAYS && open.length > 0 && gapOf(costOf(best), bound) > ENOUGH; looked++) {
+  for (let looked = 0; looked < MOST_WAYS && open.length > 0 && gapOf(costOf(known), bound) > ENOUGH; looked++) {
     const cheapest = open.reduce((found, each) => (each.cost < found.cost ? each : found));
     bound = Math.max(bound, cheapest.cost);
     const days = daysOf(cheapest.ways);
     const [crowdedAt] = [...room.crowded(days)].sort((a, b) => a - b);
     if (crowdedAt === undefined) return { best: days, bound: cheapest.cost };
     const there = all.filter(({ personId }) => (room.used(room.free(days.get(personId)!)).get(crowdedAt) ?? 0) > 0);
-    open = open.filter((each) => each !== cheapest && each.cost < costOf(best));
+    open = open.filter((each) => each !== cheapest && each.cost < costOf(known));
     for (const day of there) {
       const barred = new Map(cheapest.ways.get(day.personId)!.barred).set(crowdedAt, Infinity);
       const ways = new Map(cheapest.ways).set(day.personId, { barred, laid: layDay(day, rules, barred) });
       open.push({ ways, cost: costOf(daysOf(ways)) });
     }
   }
-  return { best, bound: open.length === 0 ? costOf(best) : bound };
+  return { best: known, bound: open.length === 0 ? costOf(known) : bound };
 }
 
 function gapOf(cost: number, bound: number): number {
