@@ -54,7 +54,6 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
           .first()
           .click(),
     ],
-    [`/crews/${spa}/bookings`],
     [
       `/crews/${spa}/bookings`,
       async () =>

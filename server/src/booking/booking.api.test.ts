@@ -181,6 +181,16 @@ describe("on the phone", () => {
     expect([day.heldOut, day.sessions, day.bookings.length]).toEqual([true, [], 1]);
   });
 
+  it("the person's calendar has what is laid between, and days without bookings are days off", async () => {
+    await save(world, [bookingIn(world, "10:00", { treatmentId: world.deep.id })]);
+    const sent = { id: uuid(), name: "Hers", personId: world.people[0]!.id };
+    const { body } = await world.trainer.send("post", `/api/crews/${world.crewId}/calendar-links`, sent);
+    const text = (await world.trainer.get(body.path)).text;
+    expect(text.match(/DTSTART[^\r]*20260324T\d{4}/g)!.map((line) => line.slice(-4))).toEqual(["0954", "1100"]);
+    const day = await ownDay(await phoneOf(0));
+    expect(day.offDays).toEqual(["2026-03-25", "2026-03-26"]);
+  });
+
   it("a crew with shifts has no pulse and no bookings", async () => {
     await world.trainer.send("put", `/api/crews/${world.crewId}`, { version: 1, crew: sampleCrew({ byBookings: false }) });
     const phone = await phoneOf(0);

@@ -9,7 +9,8 @@ import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, stale, type FieldProblem } from "../http/problem";
-import { bookingOf, bookOf, countChange, laidBookings } from "./laid";
+import { bookingOf, bookOf, countChange } from "./book";
+import { laidBookings } from "./laid";
 import type { BookingCalendarRow, BookingRow } from "./tables";
 
 export async function bookingDay(db: Db, caller: Caller, at: Date, crewId: string, date: string): Promise<BookingDay> {

@@ -16,7 +16,7 @@ import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { calendarsOf } from "./bookings";
 import { CalendarProblem, fetchCalendar, type FetchLimits } from "./fetch-calendar";
-import { countChange } from "./laid";
+import { countChange } from "./book";
 import type { CalendarBooking, CalendarText } from "./read-calendar";
 import type { BookingCalendarRow, BookingRow } from "./tables";
 

@@ -3,48 +3,19 @@
  * so that what has begun stays what it was.
  */
 import { createHash } from "node:crypto";
-import { addDays, dateAt, momentAt, mondayOf } from "@kind-grip/core/calendar";
-import {
-  bookedSpans,
-  bookingSessions,
-  isLightDay,
-  layTogether,
-  shapesOf,
-  USUAL_BOOKING_RULES,
-  type Booking,
-  type BookingRules,
-  type BookingSessions,
-  type LaidKind,
-  type SessionShape,
-} from "@kind-grip/core/booking";
-import { isHere } from "@kind-grip/core/crew";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
+import { bookedSpans, isLightDay, layTogether, type Booking } from "@kind-grip/core/booking";
 import { SPACING } from "@kind-grip/core/dayplan";
-import { EMPTY_WORK, type Work } from "@kind-grip/core/strain";
-import { grouped } from "@kind-grip/core/units";
 import { Op, type Transaction } from "sequelize";
 import { v5 as uuidOf } from "uuid";
 import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
-import { practiceLibrary } from "../library/practice-library";
-import type { BookedDayRow, BookedSessionRow, BookingBookRow, BookingRow } from "./tables";
+import { bookingBook, bookingsOf, daysOfPeople, type BookingBook } from "./book";
+import type { BookedDayRow, BookedSessionRow, BookingRow } from "./tables";
 
 /** What is usual is known from the days before and after. */
 const USUAL_DAYS = { before: 28, after: 7 };
-
-/** What a crew's bookings are laid by. */
-export interface BookingBook {
-  row: BookingBookRow;
-  work: Work;
-  /** The program whose sessions are laid. */
-  programId: string | null;
-  sessions: BookingSessions;
-  shapes: Partial<Record<LaidKind, SessionShape>>;
-  /** People who work on the day. */
-  people: string[];
-  /** All of it, as a word that changes with any of it. */
-  key: string;
-}
 
 export interface LaidBookings {
   book: BookingBook;
@@ -53,101 +24,6 @@ export interface LaidBookings {
   missed: BookedDayRow["missed"];
   light: string[];
   gap: number;
-}
-
-export const bookingOf = ({ id, personId, startsAt, lengthMin, treatmentId, cancelled }: BookingRow): Booking => ({
-  id,
-  personId,
-  startsAt: startsAt.toISOString(),
-  lengthMin,
-  treatmentId,
-  cancelled,
-});
-
-export async function bookOf({ models }: Db, crewId: string, transaction?: Transaction): Promise<BookingBookRow> {
-  const row = (await models.BookingBook.findByPk(crewId, { transaction }))?.get({ plain: true });
-  return row ?? { crewId, version: 0, changes: 0, document: USUAL_BOOKING_RULES };
-}
-
-/** After a change of bookings or rules, in its transaction. */
-export async function countChange(db: Db, crewId: string, transaction: Transaction, rules?: BookingRules): Promise<void> {
-  const row = await bookOf(db, crewId, transaction);
-  await db.models.BookingBook.upsert(
-    { crewId, version: row.version + (rules ? 1 : 0), changes: row.changes + 1, document: rules ?? row.document },
-    { transaction },
-  );
-}
-
-export async function bookingBook(
-  db: Db,
-  practiceId: string,
-  crew: CrewRow,
-  date: string,
-  transaction?: Transaction,
-): Promise<BookingBook> {
-  const crewId = crew.id;
-  const [row, work, programs, people, library] = await Promise.all([
-    bookOf(db, crewId, transaction),
-    db.models.Work.findByPk(crewId, { transaction }),
-    db.models.Program.findAll({
-      where: { crewId, removedAt: null },
-      order: [
-        ["changedAt", "DESC"],
-        ["id", "ASC"],
-      ],
-      transaction,
-    }),
-    db.models.Person.findAll({ where: { crewId }, attributes: ["id", "startedOn", "leftOn"], order: ["id"], transaction }),
-    practiceLibrary(db, practiceId, transaction),
-  ]);
-  const program = (programs.find((each) => each.get().id === row.document.programId) ?? programs[0])?.get({ plain: true });
-  const here = people.map((person) => person.get({ plain: true })).filter((person) => isHere(person, date));
-  const ids = here.map(({ id }) => id);
-  const sessions = program ? bookingSessions(library, program.document) : {};
-  return {
-    row,
-    work: work?.get().document ?? EMPTY_WORK,
-    programId: program?.id ?? null,
-    sessions,
-    shapes: shapesOf(library, sessions, crew.detail.kit, ids),
-    people: ids,
-    key: [
-      row.version,
-      row.changes,
-      work?.get().version ?? 0,
-      program?.id,
-      program?.version,
-      library.revision,
-      JSON.stringify(crew.detail.kit),
-      crew.detail.timeZone,
-      ...ids,
-    ].join(" "),
-  };
-}
-
-/** The bookings of days of a crew, at its place; cancelled ones among them. */
-export async function bookingsOf(
-  { models }: Db,
-  crew: CrewRow,
-  fromDate: string,
-  days: number,
-  transaction?: Transaction,
-): Promise<BookingRow[]> {
-  const at = (date: string) => new Date(momentAt(date, "00:00", 0, crew.detail.timeZone));
-  const startsAt = { [Op.gte]: at(fromDate), [Op.lt]: at(addDays(fromDate, days)) };
-  const rows = await models.Booking.findAll({ where: { crewId: crew.id, startsAt }, order: ["startsAt", "id"], transaction });
-  return rows.map((row) => row.get({ plain: true }));
-}
-
-/** Days of bookings by person, with who works them; days without any are none. */
-export function daysOfPeople(rows: readonly BookingRow[], timeZone: string): Map<string, Map<string, Booking[]>> {
-  const taking = rows.filter(({ cancelled }) => !cancelled);
-  return new Map(
-    [...grouped(taking, ({ personId }) => personId)].map(([personId, own]) => [
-      personId,
-      new Map([...grouped(own, ({ startsAt }) => dateAt(startsAt.getTime(), timeZone))].map(([date, list]) => [date, list.map(bookingOf)])),
-    ]),
-  );
 }
 
 /** @param at the moment it is for the practice: nothing that begins before it is laid or changed */

@@ -8,7 +8,8 @@ import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { notFound, stale } from "../http/problem";
-import { bookingOf, bookingsOf, bookOf, countChange, laidForPerson } from "./laid";
+import { bookingOf, bookingsOf, bookOf, countChange } from "./book";
+import { laidForPerson } from "./laid";
 import type { BookedSessionRow } from "./tables";
 
 interface BookingsAhead {

@@ -5,11 +5,12 @@ import { addDays, dateAt, shiftsAround, workingDay } from "@kind-grip/core/calen
 import { languageOf, wordsOf } from "@kind-grip/core/language";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
-import { isShiftSession } from "@kind-grip/core/session";
+import { isOfShift } from "@kind-grip/core/session";
 import { Id } from "@kind-grip/core/units";
 import type { Response } from "express";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
+import { laidForPerson } from "../booking/laid";
 import type { AppContext } from "../context";
 import { crewOf, theirCrews } from "../crew/crews";
 import type { Db } from "../db/connection";
@@ -251,26 +252,30 @@ function sendCalendar(response: Response, crewName: string, text: string): void 
   sendFile(response, `${crewName}.ics`, "text/calendar", text);
 }
 
-/** For one person: their groups' sessions in their own form; nothing while they are held out. */
+/** Days ahead that a therapist's calendar has what is laid between their bookings. */
+const BOOKED_DAYS = 14;
+
+/** For one person: their groups' sessions, and what is laid between their bookings, in their own form; nothing while they are held out. */
 async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
   const { timeZone, place } = crew.detail;
   const day = at.toISOString().slice(0, 10);
-  const [library, rows, participations, programs, people, presences, customs] = await Promise.all([
+  const [library, placed, laid, participations, programs, people, presences, customs] = await Promise.all([
     practiceLibrary(db, practiceId),
     placementsBetween(db, [crew], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
+    personId && crew.detail.byBookings ? laidForPerson(db, practiceId, crew, personId, at, BOOKED_DAYS) : [],
     participationsIn(db, { id: crew.id, timeZone }, at),
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
     db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),
     personId ? presencesIn(db, crew.id, dateAt(at.getTime(), timeZone), { personId }) : null,
     customsOf(db, practiceId),
   ]);
-  const own = people.find((person) => person.get().id === personId)?.get().language;
-  const language = languageOf(own, crew.detail.language, customs.language);
+  const theirs = people.find((person) => person.get().id === personId)?.get().language;
+  const language = languageOf(theirs, crew.detail.language, customs.language);
   const sessions = new Map(
     programs.flatMap((program) =>
       program
         .get()
-        .document.sessions.filter(isShiftSession)
+        .document.sessions.filter(({ slot }) => isOfShift(slot) || slot === "reset")
         .map(
           (session) =>
             [
@@ -286,7 +291,8 @@ async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId:
         people.map((person) => person.get()),
         participations,
       ).map(({ id }) => id);
-  const entries = rows.flatMap((row) => {
+  const own = laid.map((row) => ({ ...row, people: [row.personId], changedAt: null }));
+  const entries = [...placed, ...own].flatMap((row) => {
     const found = sessions.get(`${row.programId} ${row.sessionId}`);
     const workingDay = workingDayOf(crew, row.startsAt);
     const ramps = personId ? rampsOf(presences?.get(personId), personId, workingDay) : undefined;

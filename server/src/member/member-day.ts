@@ -170,7 +170,11 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     changes: booked?.changes ?? null,
     anyTime,
     home,
-    offDays: Array.from({ length: DAYS_AHEAD + 1 }, (_, i) => addDays(today, i)).filter((day) => !shifts.some(({ date }) => date === day)),
+    offDays: Array.from({ length: DAYS_AHEAD + 1 }, (_, i) => addDays(today, i)).filter((day) =>
+      booked
+        ? !booked.bookings.some((each) => dateAt(Date.parse(each.startsAt), timeZone) === day)
+        : !shifts.some(({ date }) => date === day),
+    ),
     language,
     usualLanguage,
     measures: customs.measures,

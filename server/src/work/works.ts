@@ -6,7 +6,7 @@ import { workAsBooked } from "@kind-grip/core/booking";
 import { addDays, dateAt, longestWorkMin } from "@kind-grip/core/calendar";
 import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { bookingsOf, daysOfPeople } from "../booking/laid";
+import { bookingsOf, daysOfPeople } from "../booking/book";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";

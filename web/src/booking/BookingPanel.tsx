@@ -4,7 +4,7 @@ import { Clock, Trash2, X } from "lucide-react";
 import { useState } from "react";
 import type { BookingEntry, PersonEntry } from "@kind-grip/core/api";
 import type { Booking } from "@kind-grip/core/booking";
-import { addDays, dateAt, momentAt, wallTime } from "@kind-grip/core/calendar";
+import { dateAt, momentAt, wallTime } from "@kind-grip/core/calendar";
 import type { Treatment } from "@kind-grip/core/strain";
 import { t } from "../base/words";
 import { Stepper } from "../parts/Stepper";
@@ -17,7 +17,6 @@ interface BookingPanelProps {
   isNew: boolean;
   people: readonly PersonEntry[];
   treatments: readonly Treatment[];
-  date: string;
   timeZone: string;
   acts: BookingActs;
   onClose(): void;
@@ -25,7 +24,7 @@ interface BookingPanelProps {
 
 const LATER_MIN = [5, 10, 15] as const;
 
-export function BookingPanel({ booking, isNew, people, treatments, date, timeZone, acts, onClose }: BookingPanelProps) {
+export function BookingPanel({ booking, isNew, people, treatments, timeZone, acts, onClose }: BookingPanelProps) {
   const [draft, setDraft] = useState<Booking>(booking);
   const shown = isNew ? draft : booking;
   /** A new one is filled in until it is added; one that is there changes at once. */
@@ -33,17 +32,14 @@ export function BookingPanel({ booking, isNew, people, treatments, date, timeZon
     if (isNew) setDraft({ ...draft, ...change });
     else void acts.save([{ ...booking, ...change }], t("Changed; the resets went with it."));
   };
-  const startOf = (time: string) => {
-    const atMs = momentAt(date, time, 0, timeZone);
-    // The hours after midnight belong to the day they are booked on.
-    return new Date(dateAt(atMs, timeZone) < date ? momentAt(addDays(date, 1), time, 0, timeZone) : atMs).toISOString();
-  };
+  const startMs = Date.parse(shown.startsAt);
+  const startOf = (date: string, time: string) => new Date(momentAt(date, time, 0, timeZone)).toISOString();
   const name = people.find(({ id }) => id === shown.personId)?.name ?? "";
   return (
     <Box
       component="section"
       aria-label={isNew ? t("New booking") : t("Chosen booking")}
-      sx={{ bgcolor: "background.paper", borderRadius: 3, p: 2, mb: 2, display: "grid", gap: 1.5 }}
+      sx={{ bgcolor: "background.paper", borderRadius: 3, p: 2, mb: 2, display: "grid", gap: 1.5, "@media print": { display: "none" } }}
     >
       <Box sx={{ display: "flex", alignItems: "start" }}>
         <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
@@ -85,10 +81,18 @@ export function BookingPanel({ booking, isNew, people, treatments, date, timeZon
             </MenuItem>
           ))}
         </TextField>
+        <TextField
+          type="date"
+          label={t("Day")}
+          value={dateAt(startMs, timeZone)}
+          onChange={({ target }) => target.value && set({ startsAt: startOf(target.value, wallTime(startMs, timeZone)) })}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ width: 165 }}
+        />
         <TimeField
           label={t("Starts")}
-          value={wallTime(Date.parse(shown.startsAt), timeZone)}
-          onChange={(time) => set({ startsAt: startOf(time) })}
+          value={wallTime(startMs, timeZone)}
+          onChange={(time) => set({ startsAt: startOf(dateAt(startMs, timeZone), time) })}
         />
         <Stepper
           label={t("Length")}

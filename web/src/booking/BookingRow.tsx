@@ -1,13 +1,14 @@
 /** One person's day of bookings: treatments as blocks as thick as their hand work is hard, gaps as gaps, what is laid in them as tabs. */
-import { Box, ButtonBase, Typography } from "@mui/material";
-import { Check, Dumbbell, Flame, Leaf, Moon, TriangleAlert, Waves } from "lucide-react";
+import { Box, ButtonBase, Typography, useMediaQuery } from "@mui/material";
+import { Check, TriangleAlert } from "lucide-react";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { BookingEntry, BookingSession } from "@kind-grip/core/api";
-import { endOf, type BookedStrain, type LaidKind } from "@kind-grip/core/booking";
+import { endOf, type BookedStrain } from "@kind-grip/core/booking";
 import type { Span } from "@kind-grip/core/calendar";
 import { timeText } from "../base/dates";
 import { t } from "../base/words";
 import { LAID_NAMES } from "./booking-text";
+import { LAID_ICONS } from "./laid-icons";
 
 const minute = 60_000;
 /** Bookings are moved in steps of so many minutes; typed, by one. */
@@ -23,14 +24,6 @@ const TAB = 22;
 const LEAST_PRESSED = 24;
 /** Percent of the row a block needs for its name. */
 const LEAST_NAMED = 3.4;
-
-export const LAID_ICONS: Readonly<Record<LaidKind, typeof Flame>> = {
-  warmUp: Flame,
-  reset: Waves,
-  longer: Leaf,
-  strength: Dumbbell,
-  closing: Moon,
-};
 
 interface BookingRowProps {
   name: string;
@@ -57,7 +50,11 @@ export function BookingRow(props: BookingRowProps) {
   const x = (ms: number) => ((ms - axis.startMs) / (axis.endMs - axis.startMs)) * 100;
   const msPerPx = () => (axis.endMs - axis.startMs) / (strip.current?.clientWidth || 1);
   return (
-    <Box component="section" aria-label={name} sx={{ borderTop: "1px solid", borderColor: "line", pt: 0.75, pb: 1 }}>
+    <Box
+      component="section"
+      aria-label={name}
+      sx={{ borderTop: "1px solid", borderColor: "line", pt: 0.75, pb: 1, "@media print": { breakInside: "avoid" } }}
+    >
       <Box sx={{ display: "flex", alignItems: "center", columnGap: 1.5, flexWrap: "wrap" }}>
         <Typography sx={{ fontWeight: 700 }}>{name}</Typography>
         {light && <Typography sx={{ color: "primary.main", fontWeight: 650 }}>{t("light day")}</Typography>}
@@ -135,6 +132,8 @@ interface BlockProps extends BookingRowProps {
 
 /** A treatment: dragged along the day, or moved with the arrow keys in steps of five minutes. */
 function Block({ booking, left, width, msPerPx, strain, titleOf, isDeep, timeZone, chosenId, onChoose, onMove, onCancel }: BlockProps) {
+  // Too narrow for fingers: the lines below are pressed instead.
+  const narrow = useMediaQuery("(max-width: 899.95px)");
   const pull = useRef<{ fromX: number; byMs: number } | null>(null);
   const [byMs, setByMs] = useState(0);
   const startMs = Date.parse(booking.startsAt);
@@ -170,22 +169,25 @@ function Block({ booking, left, width, msPerPx, strain, titleOf, isDeep, timeZon
     setByMs(0);
   };
   const height = booking.cancelled ? THINNEST : THINNEST + (Math.min(index, THICKEST_AT) / THICKEST_AT) * (THICKEST - THINNEST);
+  const presses = {
+    role: "button",
+    tabIndex: 0,
+    "aria-pressed": booking.id === chosenId,
+    "aria-label": t("{{title}}, {{times}}{{state}}. Arrow keys move it.", {
+      title,
+      times,
+      state: booking.cancelled ? t(", cancelled") : isDeep(booking) ? t(", deep") : "",
+    }),
+    onKeyDown: key,
+    onPointerDown: grab,
+    onPointerMove: drag,
+    onPointerUp: drop,
+    onPointerCancel: letGo,
+  };
   return (
     <Box
-      role="button"
-      tabIndex={0}
-      aria-pressed={booking.id === chosenId}
-      aria-label={t("{{title}}, {{times}}{{state}}. Arrow keys move it.", {
-        title,
-        times,
-        state: booking.cancelled ? t(", cancelled") : isDeep(booking) ? t(", deep") : "",
-      })}
       title={`${times} ${title}`}
-      onKeyDown={key}
-      onPointerDown={grab}
-      onPointerMove={drag}
-      onPointerUp={drop}
-      onPointerCancel={letGo}
+      {...(narrow ? { "aria-hidden": true } : presses)}
       sx={{
         position: "absolute",
         left: `${left}%`,
@@ -194,7 +196,7 @@ function Block({ booking, left, width, msPerPx, strain, titleOf, isDeep, timeZon
         bottom: 4,
         display: "flex",
         alignItems: "flex-end",
-        cursor: "grab",
+        cursor: narrow ? "default" : "grab",
         touchAction: "pan-y",
         transform: `translateX(${byMs / msPerPx()}px)`,
         zIndex: byMs === 0 ? 1 : 3,

@@ -60,7 +60,7 @@ function show(bookings: BookingEntry[] = morning(), change: Partial<BookingDay> 
         for (const { version, ...each } of sent)
           next.set(each.id, { calendarId: null, ...next.get(each.id), ...each, version: version + 1 });
         for (const id of removed) next.delete(id);
-        day = { ...day, bookings: [...next.values()] };
+        day = { ...day, bookings: [...next.values()].filter(({ startsAt }) => startsAt.startsWith(DATE)) };
         return day;
       },
       ...answers,
@@ -165,6 +165,19 @@ describe("a booking", () => {
     await user.click(panel().getByLabelText("Treatment"));
     await user.click(screen.getByRole("option", { name: "Deep tissue" }));
     expect((await sent(2)).bookings[0]).toMatchObject({ treatmentId: deep.id, lengthMin: 60, version: 2 });
+  });
+
+  it("goes to another day at the same time, and leaves this one", async () => {
+    const { user, sent } = show();
+    (await block(/13:00/)).focus();
+    await user.keyboard("{Enter}");
+    fireEvent.change(panel().getByLabelText("Day"), { target: { value: "2026-03-31" } });
+    // Summer has come by then.
+    expect((await sent(1)).bookings[0]!.startsAt).toBe("2026-03-31T12:00:00.000Z");
+    await waitFor(() => expect(screen.queryByRole("region", { name: "Chosen booking" })).not.toBeInTheDocument());
+    await user.click(await screen.findByRole("button", { name: "Undo" }));
+    const back = await sent(2);
+    expect([times(back), back.bookings[0]!.version]).toEqual([["13:00"], 2]);
   });
 
   it("is taken out, and comes back with Undo", async () => {

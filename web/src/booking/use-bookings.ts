@@ -35,7 +35,9 @@ export function useBookings(day: BookingDay): BookingActs {
   useEffect(() => {
     known.current = new Map(day.bookings.map((booking) => [booking.id, booking]));
   }, [day]);
-  const versionOf = (id: string) => known.current.get(id)?.version ?? 0;
+  /** Versions of those that went to another day: they can be taken back. */
+  const elsewhere = useRef(new Map<string, number>());
+  const versionOf = (id: string) => known.current.get(id)?.version ?? elsewhere.current.get(id) ?? 0;
 
   const store = async (bookings: readonly Booking[], removed: readonly string[]): Promise<boolean> => {
     const sent = bookings.map(({ id, personId, startsAt, lengthMin, treatmentId, cancelled }) => ({
@@ -45,6 +47,7 @@ export function useBookings(day: BookingDay): BookingActs {
     const answer = await send({ crewId, date, bookings: sent, removed: [...removed] });
     if (answer.data) {
       known.current = new Map(answer.data.bookings.map((booking) => [booking.id, booking]));
+      for (const { id, version } of sent) elsewhere.current.set(id, version + 1);
       return true;
     }
     const { code, message, fields } = problemOf(answer.error);
