@@ -96,7 +96,17 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
     return () => removeEventListener("keydown", onKey);
   });
   return (
-    <Box sx={{ minHeight: PAGE_HEIGHT, p: { xs: 3, md: 5 }, display: "grid", gridTemplateRows: "auto 1fr auto", gap: 3 }}>
+    <Box
+      sx={{
+        minHeight: PAGE_HEIGHT,
+        p: { xs: 3, md: 5 },
+        display: "grid",
+        // As wide as the window, whatever is in it: what is said before the clock starts made it wider than a telephone.
+        gridTemplateColumns: "minmax(0, 1fr)",
+        gridTemplateRows: "auto 1fr auto",
+        gap: 3,
+      }}
+    >
       <Box sx={{ display: "flex", alignItems: "center" }}>
         <Button component={Link} to="/today" startIcon={<ArrowLeft size={20} />} sx={{ ml: -1.5 }}>
           {t("Today")}
