@@ -232,6 +232,15 @@ describe("on the phone", () => {
   });
 });
 
+it("somebody something is booked with stays, and it is said; after it is taken out they can go", async () => {
+  const day = (await save(world, [bookingIn(world, "10:00")])).body as BookingDay;
+  const person = `/api/crews/${world.crewId}/people/${world.people[0]!.id}`;
+  const refused = await world.trainer.send("delete", person);
+  expect([refused.status, refused.body.code]).toEqual([409, "hasBookings"]);
+  await save(world, [], [day.bookings[0]!.id]);
+  expect((await world.trainer.send("delete", person)).status).toBe(204);
+});
+
 it("two servers that are asked at once lay one day", async () => {
   const second = await openTestApp();
   await save(world, [bookingIn(world, "10:00", { treatmentId: world.deep.id })]);

@@ -134,6 +134,12 @@ export async function removePerson(db: Db, caller: Caller, crewId: string, perso
   if ((await Promise.all(asked)).some((count) => count > 0)) {
     throw new Problem(409, "hasRecords", "Something was measured or asked of this person. Enter their last day instead; the record stays.");
   }
+  const booked = await Promise.all([
+    db.models.Booking.count({ where: { personId } }),
+    db.models.BookedSession.count({ where: { personId } }),
+  ]);
+  if (booked.some((count) => count > 0))
+    throw new Problem(409, "hasBookings", "Something is booked with this person. Enter their last day instead; the record stays.");
   if ((await db.models.Person.destroy({ where: { id: personId, crewId } })) === 0) throw notFound("person");
 }
 

@@ -222,7 +222,7 @@ function Block({ booking, left, width, msPerPx, strain, titleOf, isDeep, timeZon
           display: "-webkit-box",
           WebkitBoxOrient: "vertical",
           WebkitLineClamp: height < 34 ? 1 : 2,
-          "@media (max-width: 899.95px)": { display: "none" },
+          "@media screen and (max-width: 899.95px)": { display: "none" },
         }}
       >
         {title}
@@ -254,7 +254,10 @@ function DayList({ bookings, sessions, titleOf, timeZone, onChoose }: BookingRow
     ...sessions.map((session) => ({ atMs: Date.parse(session.startsAt), booking: null, session })),
   ].sort((a, b) => a.atMs - b.atMs);
   return (
-    <Box component="ul" sx={{ display: { xs: "grid", md: "none" }, listStyle: "none", m: 0, p: 0, mt: 0.5 }}>
+    <Box
+      component="ul"
+      sx={{ display: { xs: "grid", md: "none" }, "@media print": { display: "none" }, listStyle: "none", m: 0, p: 0, mt: 0.5 }}
+    >
       {lines.map(({ atMs, booking, session }) => (
         <Box component="li" key={(booking ?? session)!.id} sx={{ display: "flex", gap: 1.5, alignItems: "center", minHeight: 32 }}>
           <Typography sx={{ minWidth: 52, fontWeight: session ? 700 : 500 }}>{timeText(atMs, timeZone)}</Typography>

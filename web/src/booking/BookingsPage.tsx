@@ -100,7 +100,9 @@ function Day({ crew, day, people, work, now }: DayProps) {
   const panel = begun ?? chosen;
   return (
     <>
-      <GlobalStyles styles={{ "@page": { size: "A4 landscape", margin: "10mm" }, "@media print": { main: { zoom: 0.7 } } }} />
+      <GlobalStyles
+        styles={{ "@page": { size: "A4 landscape", margin: "10mm" }, "@media print": { main: { zoom: 0.5, printColorAdjust: "exact" } } }}
+      />
       <BookingDayTitle crew={crew} day={day} people={people} treatments={treatments} now={now} onAdd={() => begin(people[0]!.id)} />
       {treatments.length === 0 && (
         <Empty

@@ -199,7 +199,7 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
       </Part>
 
       <Part
-        title={t("Shifts")}
+        title={byBookings ? t("Opening hours") : t("Shifts")}
         text={
           byBookings
             ? t("When the place is open. What is worked when is told by the bookings.")
@@ -210,15 +210,17 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
           control={control}
           name="byBookings"
           render={({ field }) => (
-            <Choice
-              label={t("What days are made of")}
-              value={field.value ? "bookings" : "shifts"}
-              onChange={(value) => field.onChange(value === "bookings")}
-              options={[
-                { value: "shifts", label: t("Shifts with breaks") },
-                { value: "bookings", label: t("Bookings, one after the other") },
-              ]}
-            />
+            <Box>
+              <Choice
+                label={t("What days are made of")}
+                value={field.value ? "bookings" : "shifts"}
+                onChange={(value) => field.onChange(value === "bookings")}
+                options={[
+                  { value: "shifts", label: t("Shifts with breaks") },
+                  { value: "bookings", label: t("Bookings, one after the other") },
+                ]}
+              />
+            </Box>
           )}
         />
         <Controller
