@@ -115,6 +115,8 @@ export function createApp({
           scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", "data:", "blob:"],
+          // A film that is watched stays on the device.
+          mediaSrc: ["'self'", "blob:"],
           fontSrc: ["'self'"],
           // Meters are programs on the machine the interface runs on.
           connectSrc: ["'self'", "ws://127.0.0.1:*", "ws://localhost:*"],

@@ -9,6 +9,7 @@ export * from "./dayplan";
 export * from "./booking";
 export * from "./run";
 export * from "./work";
+export * from "./observe";
 export * from "./baseline";
 export * from "./safety";
 export * from "./response";

@@ -4,6 +4,25 @@ export { compositeStrain, cumulativeStrain, type Combined } from "./combined";
 export { workProblems, type WorkProblem } from "./contradictions";
 export { durationMultiplier, hoursMultiplier, intensityMultiplier, postureMultiplier, rateMultiplier } from "./multipliers";
 export { TASK_STARTERS, type TaskStarter } from "./starters";
+export { acceptableShare } from "./methods/acceptable-share";
+export { activityLevel, forceLimits } from "./methods/hand-activity";
+export { enduranceMin, restShare } from "./methods/held-effort";
+export {
+  isReading,
+  placeOnScale,
+  verdictAt,
+  VERDICTS,
+  type Aspect,
+  type Method,
+  type MethodId,
+  type Reading,
+  type ShiftReading,
+  type Silence,
+  type Step,
+  type Verdict,
+} from "./methods/method";
+export { eightHourVibration } from "./methods/vibration";
+export { opinionsOfShift, opinionsOfTask, UNSEEN, whyApart, type Apart, type ApartReason, type Opinion } from "./opinions";
 export { RAISED_STRAIN, STRAIN_SOURCE, strainIndex, type Factor, type Link, type StrainIndex, type StrainInput } from "./strain-index";
 export {
   dayOf,
@@ -16,6 +35,7 @@ export {
   MAX_TASKS,
   MAX_TREATMENTS,
   minutesByTask,
+  Observed,
   Treatment,
   Task,
   Turn,
@@ -25,5 +45,6 @@ export {
   WorkDay,
   WORK_DOCUMENT,
 } from "./task";
+export { adviceOfAll, type Advised, type Trade, type Weighed } from "./weighed";
 export { singleChanges, type Change } from "./what-if";
 export { harderHand, shiftStrain, taskStrain, type EffortStrain, type TaskStrain } from "./work-strain";

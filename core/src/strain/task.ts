@@ -1,7 +1,7 @@
 /** What the hands do in a shift: tasks in the words of the trade, each with its efforts; and who does which, for how long. */
 import * as v from "valibot";
 import { documentFormat } from "../document";
-import { Id, NonEmptyText, type HandSide } from "../units";
+import { Id, IsoDate, NonEmptyText, type HandSide } from "../units";
 
 export const GRIPS = ["power", "pinch", "thumbPress", "palmPush", "hook"] as const;
 export const Grip = v.picklist(GRIPS, "must be one of the grips");
@@ -18,6 +18,20 @@ const figure = (min: number, max: number, unit: string) => {
   return v.pipe(v.number("must be a number"), v.minValue(min, message), v.maxValue(max, message));
 };
 
+/** How rate, seconds and wrist of an effort were seen, when they were watched at the line and not said. */
+export const Observed = v.strictObject({
+  /** Date of the last observation. */
+  on: IsoDate,
+  observations: v.pipe(v.number(), v.integer(), v.minValue(1)),
+  efforts: v.pipe(v.number(), v.integer(), v.minValue(1)),
+  /** 95 % error either way, as a share of the figure. */
+  perMinError: v.pipe(v.number(), v.minValue(0)),
+  secEachError: v.pipe(v.number(), v.minValue(0)),
+  /** What was said before anybody watched. */
+  said: v.strictObject({ perMin: v.number(), secEach: v.number(), flexionDeg: v.number() }),
+});
+export type Observed = v.InferOutput<typeof Observed>;
+
 export const Effort = v.strictObject({
   id: Id,
   name: NonEmptyText,
@@ -32,6 +46,8 @@ export const Effort = v.strictObject({
   tiltDeg: figure(-20, 30, "°"),
   turn: Turn,
   grip: Grip,
+  /** Left out where the figures were said by somebody. */
+  observed: v.optional(Observed),
 });
 export type Effort = v.InferOutput<typeof Effort>;
 
@@ -43,6 +59,10 @@ export const Task = v.strictObject({
   name: NonEmptyText,
   tool: v.nullable(NonEmptyText),
   vibration: v.picklist(VIBRATIONS),
+  /** From the papers of the tool; left out where they are not known. */
+  vibrationMs2: v.optional(figure(0, 60, " m/s²")),
+  /** Minutes of an hour of the task in which it runs; a whole hour when left out. */
+  runsMinPerHour: v.optional(figure(1, 60, " minutes")),
   cold: v.boolean(),
   /** Elbows away from the ribs or hands above the shoulder. */
   reach: v.boolean(),
@@ -96,9 +116,9 @@ export type Work = v.InferOutput<typeof Work>;
 /** As it is stored, and as a draft. */
 export const WORK_DOCUMENT = documentFormat<Work>({
   name: "work",
-  format: 2,
-  // Nothing older has kinds of treatment.
-  steps: [(work) => work],
+  format: 3,
+  // Nothing older has kinds of treatment, observed figures, or a tool's vibration in m/s².
+  steps: [(work) => work, (work) => work],
   schema: Work,
 });
 

@@ -20,24 +20,40 @@ export interface Change {
  */
 export const STEP = { effortPoints: 1, share: 0.25, leastEffort: 1 } as const;
 
+/** A task as it would be after one change. */
+export interface Changed {
+  factor: Factor;
+  effortId: string | null;
+  from: number;
+  to: number;
+  task: Task;
+  hours: number;
+}
+
+/** Every workable single change of what one hand does, in the order of the efforts and factors. */
+export function workableChanges(task: Task, side: HandSide, hours: number): Changed[] {
+  const fewer = hours * (1 - STEP.share);
+  return [
+    ...effortsOf(task, side).flatMap((effort) =>
+      FACTORS.filter((factor) => factor !== "hours").flatMap((factor): Changed[] => {
+        const { from, to, changed } = eased(effort, factor);
+        const efforts = task.efforts.map((each) => (each.id === effort.id ? changed : each));
+        return from === to ? [] : [{ factor, effortId: effort.id, from, to, task: { ...task, efforts }, hours }];
+      }),
+    ),
+    { factor: "hours", effortId: null, from: hours, to: fewer, task, hours: fewer },
+  ];
+}
+
 /** Every single change, the one that helps most first; changes that change nothing are left out. */
 export function singleChanges(task: Task, side: HandSide, hours: number): Change[] {
   const before = taskStrain(task, side, hours).index;
-  const changes = effortsOf(task, side).flatMap((effort) =>
-    FACTORS.filter((factor) => factor !== "hours").flatMap((factor): Change[] => {
-      const { from, to, changed } = eased(effort, factor);
-      if (from === to) return [];
-      const after = taskStrain(
-        { ...task, efforts: task.efforts.map((each) => (each.id === effort.id ? changed : each)) },
-        side,
-        hours,
-      ).index;
-      return [{ factor, effortId: effort.id, from, to, before, after }];
-    }),
-  );
-  const fewer = hours * (1 - STEP.share);
-  const atHours: Change = { factor: "hours", effortId: null, from: hours, to: fewer, before, after: taskStrain(task, side, fewer).index };
-  return [...changes, atHours].filter(({ after }) => after < before - 1e-9).sort((a, b) => a.after - b.after);
+  return workableChanges(task, side, hours)
+    .map(({ factor, effortId, from, to, ...after }) => {
+      return { factor, effortId, from, to, before, after: taskStrain(after.task, side, after.hours).index };
+    })
+    .filter(({ after }) => after < before - 1e-9)
+    .sort((a, b) => a.after - b.after);
 }
 
 function eased(effort: Effort, factor: Exclude<Factor, "hours">): { from: number; to: number; changed: Effort } {

@@ -25,6 +25,7 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       people: await all(models.Person),
       absences: await all(models.Absence),
       work: (await all(models.Work))[0] ?? null,
+      observations: await all(models.Observation),
       rounds,
       baselineRecords: await all(models.Baseline, { roundId: rounds.map(({ id }) => id) }),
       restrictions: await all(models.Restriction),

@@ -10,6 +10,7 @@ import { STANDING_DOCUMENT, WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
 import type { DocumentFormat } from "@kind-grip/core/document";
 import { FIRST_AID_DOCUMENT } from "@kind-grip/core/followup";
 import { MOVEMENT_DOCUMENT } from "@kind-grip/core/library";
+import { OBSERVATION_DOCUMENT } from "@kind-grip/core/observe";
 import { PROGRAM_DOCUMENT } from "@kind-grip/core/program";
 import { SETTINGS_DOCUMENT } from "@kind-grip/core/response";
 import { SESSION_DOCUMENT } from "@kind-grip/core/session";
@@ -24,6 +25,7 @@ const DOCUMENTS: readonly DocumentFormat<never>[] = [
   SESSION_DOCUMENT,
   MOVEMENT_DOCUMENT,
   WORK_DOCUMENT,
+  OBSERVATION_DOCUMENT,
   RECORD_DOCUMENT,
   CREW_DETAIL,
   SETTINGS_DOCUMENT,

@@ -27,6 +27,7 @@ import { standingPlans } from "./migrations/0024-standing-plans";
 import { ownWeek } from "./migrations/0025-own-week";
 import { reminderWishes } from "./migrations/0026-reminder-wishes";
 import { bookings } from "./migrations/0027-bookings";
+import { observations } from "./migrations/0028-observations";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -58,6 +59,7 @@ const MIGRATIONS = {
   "0025-own-week": ownWeek,
   "0026-reminder-wishes": reminderWishes,
   "0027-bookings": bookings,
+  "0028-observations": observations,
 };
 
 /** Runs what has not run yet; returns the names. */

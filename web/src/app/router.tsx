@@ -42,6 +42,13 @@ export const router = createBrowserRouter([
     children: [{ index: true, lazy: page(() => import("../run/RunPage")) }],
   },
   {
+    path: "/crews/:crewId/work/observe",
+    lazy: frame(true),
+    errorElement: <CrashPage />,
+    HydrateFallback: Loading,
+    children: [{ index: true, lazy: page(() => import("../observe/ObservePage")) }],
+  },
+  {
     path: "/",
     lazy: frame(false),
     errorElement: <CrashPage />,

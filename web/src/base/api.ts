@@ -45,6 +45,7 @@ export const TAGS = [
   "Templates",
   "Plan",
   "Bookings",
+  "Observations",
   "Runs",
   "FirstAid",
   "Movements",

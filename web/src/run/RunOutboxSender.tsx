@@ -2,6 +2,7 @@
 import { useEffect } from "react";
 import { problemOf, useOwner } from "../base/api";
 import { everythingWaiting, drop, holdBack, isOf, onOutboxChange, refuse, type HeldOutRefusal, type Waiting } from "./outbox";
+import { observeApi } from "../observe/api";
 import { runApi } from "./api";
 import { safetyApi } from "../safety/api";
 
@@ -12,13 +13,24 @@ const FINAL = ["invalid", "notFound", "taken"];
 export function RunOutboxSender() {
   const owner = useOwner();
   const [store] = runApi.useStoreRunMutation();
+  const [observe] = observeApi.useStoreObservationMutation();
   const [report] = safetyApi.useReportInRunMutation();
   useEffect(() => {
     if (!owner) return;
     let [sending, gone] = [false, false];
     const due = () => everythingWaiting().filter((each) => isOf(each, owner) && !each.refused && !(each.kind === "run" && each.heldOut));
+    const sent = (waiting: Waiting) => {
+      switch (waiting.kind) {
+        case "run":
+          return store({ run: waiting.run, owner });
+        case "report":
+          return report({ ...waiting, owner });
+        case "observation":
+          return observe({ observation: waiting.observation, owner });
+      }
+    };
     const sendOne = async (waiting: Waiting) => {
-      const answer = waiting.kind === "run" ? await store({ run: waiting.run, owner }) : await report({ ...waiting, owner });
+      const answer = await sent(waiting);
       if (answer.data) {
         drop(waiting.id);
         return true;
@@ -33,7 +45,7 @@ export function RunOutboxSender() {
       if (sending) return;
       sending = true;
       // What somebody felt comes before anything else: it pauses what they do.
-      const inOrder = () => due().sort((a, b) => Number(a.kind === "run") - Number(b.kind === "run"));
+      const inOrder = () => due().sort((a, b) => Number(a.kind !== "report") - Number(b.kind !== "report"));
       for (let next = inOrder()[0]; next && !gone; next = inOrder()[0]) if (!(await sendOne(next))) break;
       sending = false;
     };
@@ -45,6 +57,6 @@ export function RunOutboxSender() {
       clearInterval(timer);
       stop();
     };
-  }, [owner, store, report]);
+  }, [owner, store, observe, report]);
   return null;
 }

@@ -44,7 +44,14 @@ export function WaitingRuns() {
 }
 
 function nameOf(waiting: Waiting): string {
-  return waiting.kind === "run" ? t("the run of {{name}}", { name: waiting.run.session.name }) : t("what somebody felt in a run");
+  switch (waiting.kind) {
+    case "run":
+      return t("the run of {{name}}", { name: waiting.run.session.name });
+    case "report":
+      return t("what somebody felt in a run");
+    case "observation":
+      return t("what was watched at the line");
+  }
 }
 
 function saveWaiting(list: readonly Waiting[]): void {

@@ -1,9 +1,10 @@
 /**
- * What was done in runs and is not stored yet: finished runs, and what somebody felt in one that is being led. It belongs to whoever made
+ * What was done at the line and is not stored yet: finished runs, what somebody felt in one that is being led, and what was watched. It belongs to whoever made
  * it: it waits in this browser until they are signed in here, is sent as theirs, and leaves only when the server has it or its maker has
  * seen that it will never be taken.
  */
 import { useSyncExternalStore } from "react";
+import type { Observation } from "@kind-grip/core/observe";
 import type { RunRecord } from "@kind-grip/core/run";
 import type { SymptomReport } from "@kind-grip/core/safety";
 
@@ -14,7 +15,9 @@ export interface HeldOutRefusal {
 }
 
 export type Sending =
-  { kind: "run"; run: RunRecord; heldOut?: HeldOutRefusal } | { kind: "report"; crewId: string; personId: string; report: SymptomReport };
+  | { kind: "run"; run: RunRecord; heldOut?: HeldOutRefusal }
+  | { kind: "report"; crewId: string; personId: string; report: SymptomReport }
+  | { kind: "observation"; observation: Observation };
 
 export type Waiting = Sending & {
   id: string;
@@ -35,6 +38,10 @@ export function putRun(run: RunRecord, owner: string): void {
 
 export function putReport(report: { crewId: string; personId: string; report: SymptomReport }, owner: string): void {
   put({ kind: "report", ...report, id: report.report.id, owner });
+}
+
+export function putObservation(observation: Observation, owner: string): void {
+  put({ kind: "observation", observation, id: observation.id, owner });
 }
 
 /** In the order it was made. */

@@ -5,8 +5,11 @@ import type { Effort } from "@kind-grip/core/strain";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
+import { ObservedFigures } from "./ObservedOf";
 import { GRIP_PICTURES, nearest, TILT_PICTURES, TURN_PICTURES, WRIST_PICTURES } from "./pictures";
 import { PicturePick } from "./PicturePick";
+
+const WATCHED_FIGURES: readonly (keyof Effort)[] = ["perMin", "secEach", "flexionDeg"];
 
 interface EffortFieldsProps {
   effort: Effort;
@@ -16,7 +19,12 @@ interface EffortFieldsProps {
 }
 
 export function EffortFields({ effort, problem, onChange, onRemove }: EffortFieldsProps) {
-  const set = <K extends keyof Effort>(key: K, value: Effort[K]) => onChange({ ...effort, [key]: value }, `${effort.id} ${key}`);
+  const set = <K extends keyof Effort>(key: K, value: Effort[K]) => {
+    const { observed, ...rest } = effort;
+    // A figure that is said again is no longer the one that was watched.
+    const kept = observed && !WATCHED_FIGURES.includes(key) ? effort : rest;
+    onChange({ ...kept, [key]: value }, `${effort.id} ${key}`);
+  };
   return (
     <Box role="group" aria-label={effort.name} sx={{ display: "grid", gap: 2 }}>
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "flex-end" }}>
@@ -73,6 +81,7 @@ export function EffortFields({ effort, problem, onChange, onRemove }: EffortFiel
           onChange={(value) => set("secEach", value)}
         />
       </Box>
+      <ObservedFigures effort={effort} />
       {problem && (
         <Typography role="alert" sx={{ color: "error.main", fontWeight: 650, mt: -1 }}>
           {t("These cannot all be true: {{problem}}.", { problem })}

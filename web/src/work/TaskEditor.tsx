@@ -8,10 +8,13 @@ import type { HandSide } from "@kind-grip/core/units";
 import { sideWord, t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { SideMark } from "../parts/SideMark";
+import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
 import { Why } from "../parts/Why";
 import { EffortFields, Slide } from "./EffortFields";
 import { newEffort } from "./new-task";
+import { Observations } from "./ObservedOf";
+import { TaskOpinions } from "./TaskOpinions";
 import { givenText, StrainChain } from "./StrainChain";
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { strainText } from "./strain-text";
@@ -67,6 +70,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
         />
       </Box>
       <Chains shown={shown} real={trial ? { task, hours } : null} />
+      <TaskOpinions task={shown.task} hours={shown.hours} />
       {trial && (
         <Box
           sx={{
@@ -105,6 +109,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
         </Box>
       )}
       <Box sx={{ display: "grid", gap: 3, borderTop: "2px solid", borderColor: "line", pt: 2 }}>
+        {!trial && <Observations task={task} />}
         {shown.task.efforts.map((effort, e) => (
           <EffortFields
             key={effort.id}
@@ -139,15 +144,50 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
             <Choice
               label={t("Vibration")}
               value={shown.task.vibration}
-              onChange={(vibration) => change({ ...shown.task, vibration })}
+              onChange={(vibration) => change(vibration === "none" ? withoutVibration(shown.task) : { ...shown.task, vibration })}
               options={VIBRATIONS.map((value) => ({
                 value,
                 label: { none: t("No vibration"), some: t("Some"), strong: t("Strong") }[value],
               }))}
             />
+            {shown.task.vibration !== "none" && <VibrationFigures task={shown.task} onChange={change} />}
           </Box>
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+function withoutVibration({ vibrationMs2: _, runsMinPerHour: __, ...task }: Task): Task {
+  return { ...task, vibration: "none" };
+}
+
+/** What the papers of the tool say; some or strong is no measurement. */
+function VibrationFigures({ task, onChange }: { task: Task; onChange(task: Task): void }) {
+  const { vibrationMs2, ...unknown } = task;
+  return vibrationMs2 === undefined ? (
+    <Button onClick={() => onChange({ ...task, vibrationMs2: 2.5 })}>{t("The papers of the tool say …")}</Button>
+  ) : (
+    <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "flex-end" }}>
+      <Stepper
+        label={t("Vibration by its papers")}
+        unit="m/s²"
+        value={vibrationMs2}
+        min={0}
+        max={60}
+        step={0.5}
+        onChange={(value) => onChange({ ...task, vibrationMs2: value })}
+      />
+      <Stepper
+        label={t("Runs, of each hour")}
+        unit="min"
+        value={task.runsMinPerHour ?? 60}
+        min={1}
+        max={60}
+        step={5}
+        onChange={(value) => onChange({ ...task, runsMinPerHour: value })}
+      />
+      <Button onClick={() => onChange(unknown)}>{t("Not known")}</Button>
     </Box>
   );
 }
@@ -215,21 +255,15 @@ function changeText(change: Change, task: Task): string {
 }
 
 function Advice({ changes, side, task }: { changes: Change[]; side: HandSide | "each"; task: Task }) {
-  const [best, ...others] = changes;
   return (
-    <Box>
-      <Typography>
-        <strong>{t("Change first:")}</strong> {changeText(best!, task)}.
-      </Typography>
-      {others.length > 0 && (
-        <Why label={side === "each" ? t("The other changes, each hand") : t("The other changes, {{side}} hand", { side: sideWord(side) })}>
-          <Box component="ol" start={2} sx={{ m: 0, pl: 3 }}>
-            {others.map((change, i) => (
-              <li key={i}>{changeText(change, task)}</li>
-            ))}
-          </Box>
-        </Why>
-      )}
-    </Box>
+    <Why
+      label={side === "each" ? t("Changes by the index, each hand") : t("Changes by the index, {{side}} hand", { side: sideWord(side) })}
+    >
+      <Box component="ol" sx={{ m: 0, pl: 3 }}>
+        {changes.map((change, i) => (
+          <li key={i}>{changeText(change, task)}</li>
+        ))}
+      </Box>
+    </Why>
   );
 }

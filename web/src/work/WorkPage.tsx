@@ -31,6 +31,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { SaveState } from "../document/SaveState";
 import { NeedView } from "./NeedView";
 import { taskFrom, withoutTask, withTask } from "./new-task";
+import { ShiftOpinions } from "./ShiftOpinions";
 import { ShiftStrain } from "./ShiftStrain";
 import { TaskEditor } from "./TaskEditor";
 import { Treatments } from "./Treatments";
@@ -54,6 +55,7 @@ export default function WorkPage() {
 const VIEWS = [
   { value: "tasks", label: t("Tasks") },
   { value: "shift", label: t("Who does what") },
+  { value: "opinions", label: t("Opinions of the shift") },
   { value: "need", label: t("What it asks for") },
 ] as const;
 type View = (typeof VIEWS)[number]["value"];
@@ -63,7 +65,11 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
   const work = edited.value;
   const [search, setSearch] = useSearchParams();
   const view = VIEWS.find(({ value }) => value === search.get("view"))?.value ?? "tasks";
-  const [taskId, setTaskId] = useState<string | null>(null);
+  const [taskId, setTaskId] = useState<string | null>(search.get("task"));
+  const openTask = (id: string) => {
+    setTaskId(id);
+    setSearch({});
+  };
   const dispatch = useAppDispatch();
   const today = dateAt(useNow(), crew.timeZone);
   const here = people.filter((person) => isHere(person, today));
@@ -129,14 +135,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
           {day && view !== "shift" && (
             <Box sx={{ mb: 3, maxWidth: 980 }}>
               {entry.bookedDays && <Typography sx={{ mb: 1 }}>{t("A usual day, as it is booked:")}</Typography>}
-              <ShiftStrain
-                work={work}
-                day={day}
-                onTask={(id) => {
-                  setTaskId(id);
-                  setSearch({});
-                }}
-              />
+              <ShiftStrain work={work} day={day} onTask={openTask} />
             </Box>
           )}
           <Box sx={{ mb: 3 }}>
@@ -178,6 +177,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
           )}
           {view === "shift" &&
             (crew.byBookings ? <Treatments edited={edited} /> : <WorkDays edited={edited} people={here} shiftMin={shiftMin} />)}
+          {view === "opinions" && day && <ShiftOpinions work={done} day={day} onTask={openTask} />}
           {view === "need" && <NeedView work={done} crew={crew} people={here} />}
         </>
       )}

@@ -30,6 +30,7 @@ const FIRST_MIN = 120;
 export function withTask(work: Work, task: Task, shiftMin: number, wantedMin = FIRST_MIN): Work {
   const days: WorkDay[] = work.days.length > 0 ? work.days : [{ id: uuid(), name: t("Usual shift"), parts: [], personIds: [] }];
   return {
+    ...work,
     tasks: [...work.tasks, task],
     days: days.map((day) => {
       const left = shiftMin - day.parts.reduce((sum, { minutes }) => sum + minutes, 0);

@@ -1,0 +1,263 @@
+/** Watching the work: what is watched, then the two fields to press while a hand works, then it is kept. */
+import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { ArrowLeft, Film, Play } from "lucide-react";
+import { useState } from "react";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { v7 as uuid } from "uuid";
+import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
+import { isHere } from "@kind-grip/core/crew";
+import { watchable } from "@kind-grip/core/observe";
+import { minutesByTask, type Task } from "@kind-grip/core/strain";
+import { durationText, HAND_SIDES, type HandSide } from "@kind-grip/core/units";
+import { useOwner } from "../base/api";
+import { PAGE_HEIGHT } from "../base/NoticeBar";
+import { notify } from "../base/notices";
+import { useNow } from "../base/now";
+import { useAppDispatch } from "../base/store";
+import { sideWord, t } from "../base/words";
+import { crewApi } from "../crew/api";
+import { Empty } from "../parts/Empty";
+import { FilePick } from "../parts/FilePick";
+import { Loaded } from "../parts/Loaded";
+import { PageTitle } from "../parts/PageTitle";
+import { SideMark } from "../parts/SideMark";
+import { putObservation } from "../run/outbox";
+import { workApi } from "../work/api";
+import { WatchScreen } from "./WatchScreen";
+import { dropWatch, keepWatch, keptWatch, Watch, type KeptWatch } from "./watch";
+
+export default function ObservePage() {
+  const { crewId } = useParams();
+  const crew = crewApi.useCrewQuery(crewId!);
+  const work = workApi.useWorkQuery(crewId!);
+  const people = crewApi.usePeopleQuery(crewId!);
+  return (
+    <Box component="main" sx={{ minHeight: PAGE_HEIGHT, bgcolor: "background.default" }}>
+      <Loaded query={crew}>
+        {(crewEntry) => (
+          <Loaded query={work}>
+            {(entry) => <Loaded query={people}>{(list) => <Observe crew={crewEntry} entry={entry} people={list} />}</Loaded>}
+          </Loaded>
+        )}
+      </Loaded>
+    </Box>
+  );
+}
+
+interface ObserveProps {
+  crew: CrewEntry;
+  entry: WorkEntry;
+  people: PersonEntry[];
+}
+
+function Observe({ crew, entry, people }: ObserveProps) {
+  const owner = useOwner();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const [underWay, setUnderWay] = useState<{ watch: Watch; film: File | null } | null>(null);
+  const [kept, setKept] = useState<KeptWatch | null>(() => keptWatch(owner, crew.id));
+  const back = `/crews/${crew.id}/work`;
+  const taskOf = (id: string) => entry.work.tasks.find((task) => task.id === id);
+  if (underWay) {
+    const task = taskOf(underWay.watch.watched.taskId)!;
+    const day = (entry.bookedDays ?? entry.work.days)[0];
+    return (
+      <WatchScreen
+        watch={underWay.watch}
+        film={underWay.film}
+        task={task}
+        hours={(day ? (minutesByTask(day).get(task.id) ?? 0) : 0) / 60 || 1}
+        onKeep={(moment) => keepWatch(owner, underWay.watch.kept(moment)!)}
+        onThrowAway={() => {
+          dropWatch(crew.id);
+          setKept(null);
+          setUnderWay(null);
+        }}
+        onDone={(observation) => {
+          putObservation(observation, owner);
+          dropWatch(crew.id);
+          const efforts = observation.hands.reduce((sum, { presses }) => sum + presses.length / 2, 0);
+          dispatch(
+            notify({
+              text: t("Kept: {{efforts}} efforts in {{time}}. {{task}} takes its figures from them.", {
+                efforts,
+                time: durationText(observation.lengthMs / 1000),
+                task: task.name,
+              }),
+            }),
+          );
+          void navigate(`${back}?task=${task.id}`);
+        }}
+      />
+    );
+  }
+  const goOn = kept && taskOf(kept.watched.taskId);
+  return (
+    <Box sx={{ maxWidth: 720, mx: "auto", px: 2, py: 2 }}>
+      <Button component={Link} to={back} startIcon={<ArrowLeft size={18} />} sx={{ mb: 1 }}>
+        {t("Work of {{name}}", { name: crew.name })}
+      </Button>
+      <PageTitle
+        title={t("Watch the work")}
+        lead={t("Press while a hand works, let go when it rests. The figures follow, and how sure they are.")}
+      />
+      {goOn && (
+        <Box
+          sx={{
+            bgcolor: "warm.light",
+            borderRadius: 2,
+            px: 2,
+            py: 1.5,
+            mb: 3,
+            display: "flex",
+            gap: 1.5,
+            flexWrap: "wrap",
+            alignItems: "center",
+          }}
+        >
+          <Typography sx={{ flex: 1, minWidth: 220 }}>
+            {t("{{task}} was being watched here: {{time}} so far.", { task: goOn.name, time: durationText(kept.lengthMs / 1000) })}
+          </Typography>
+          {kept.watched.from === "line" && (
+            <Button variant="contained" onClick={() => setUnderWay({ watch: Watch.from(kept), film: null })}>
+              {t("Go on")}
+            </Button>
+          )}
+          <Button
+            onClick={() => {
+              const observation = Watch.from(kept).observation(0);
+              if (observation) putObservation(observation, owner);
+              dropWatch(crew.id);
+              setKept(null);
+            }}
+          >
+            {t("Keep it as it is")}
+          </Button>
+          <Button
+            onClick={() => {
+              dropWatch(crew.id);
+              setKept(null);
+            }}
+          >
+            {t("Throw it away")}
+          </Button>
+        </Box>
+      )}
+      {entry.work.tasks.length === 0 ? (
+        <Empty title={t("No task to watch yet")} text={t("Describe a task first, with a guess; watching puts the figures right.")}>
+          <Button component={Link} to={back} variant="contained">
+            {t("Describe a task")}
+          </Button>
+        </Empty>
+      ) : (
+        <WhatToWatch crew={crew} tasks={entry.work.tasks} people={people} onStart={setUnderWay} />
+      )}
+    </Box>
+  );
+}
+
+interface WhatToWatchProps {
+  crew: CrewEntry;
+  tasks: Task[];
+  people: PersonEntry[];
+  onStart(begun: { watch: Watch; film: File | null }): void;
+}
+
+function WhatToWatch({ crew, tasks, people, onStart }: WhatToWatchProps) {
+  const [search, setSearch] = useSearchParams();
+  const task = tasks.find(({ id }) => id === search.get("task")) ?? tasks[0]!;
+  const [personId, setPersonId] = useState("");
+  const [chosen, setChosen] = useState<Partial<Record<HandSide, string>>>({});
+  const today = dateAt(useNow(), crew.timeZone);
+  const here = people.filter((person) => isHere(person, today));
+  const efforts = (side: HandSide) => watchable(task, side);
+  // A hand is watched at its first effort until another is said.
+  const effortAt = (side: HandSide) => {
+    const said = chosen[side];
+    return said === NOBODY ? undefined : (efforts(side).find(({ id }) => id === said) ?? efforts(side)[0]);
+  };
+  const watchedHands = HAND_SIDES.filter((side) => effortAt(side));
+  const begin = (film: File | null) => {
+    const effortIds = Object.fromEntries(watchedHands.map((side) => [side, effortAt(side)!.id]));
+    const watched = {
+      id: uuid(),
+      crewId: crew.id,
+      taskId: task.id,
+      personId: personId || null,
+      from: film ? "video" : "line",
+      effortIds,
+    } as const;
+    onStart({ watch: new Watch(watched), film });
+  };
+  return (
+    <Box sx={{ display: "grid", gap: 2.5 }}>
+      <TextField
+        select
+        label={t("Task")}
+        value={task.id}
+        onChange={(event) => {
+          setSearch({ task: event.target.value }, { replace: true });
+          setChosen({});
+        }}
+      >
+        {tasks.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField select label={t("Who is watched")} value={personId} onChange={(event) => setPersonId(event.target.value)}>
+        <MenuItem value="">{t("Somebody of the crew")}</MenuItem>
+        {here.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      {HAND_SIDES.map((side) => (
+        <Box key={side} sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
+          <SideMark side={side} size={34} />
+          <TextField
+            select
+            fullWidth
+            label={t("What the {{side}} hand is watched at", { side: sideWord(side) })}
+            value={effortAt(side)?.id ?? NOBODY}
+            onChange={(event) => setChosen({ ...chosen, [side]: event.target.value })}
+          >
+            {efforts(side).map(({ id, name }) => (
+              <MenuItem key={id} value={id}>
+                {name}
+              </MenuItem>
+            ))}
+            <MenuItem value={NOBODY}>{t("not watched")}</MenuItem>
+          </TextField>
+        </Box>
+      ))}
+      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
+        <Button
+          variant="contained"
+          size="large"
+          startIcon={<Play size={22} />}
+          disabled={watchedHands.length === 0}
+          onClick={() => begin(null)}
+          sx={{ flex: 1, minWidth: 220, minHeight: 64 }}
+        >
+          {t("Watch at the line")}
+        </Button>
+        {watchedHands.length > 0 && (
+          <FilePick label={t("Film of the work")} accept="video/*" onPick={begin} startIcon={<Film size={20} />} sx={{ minHeight: 64 }}>
+            {t("Watch a film")}
+          </FilePick>
+        )}
+      </Box>
+      <Typography sx={{ color: "text.secondary" }}>
+        {t(
+          "At a desk: hold F for the left hand and J for the right. A film stays on this device. Without a connection everything is kept here and sent later.",
+        )}
+      </Typography>
+    </Box>
+  );
+}
+
+const NOBODY = "nobody";
