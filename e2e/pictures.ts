@@ -22,7 +22,26 @@ type Picture = (page: Page, crew: (name: string) => Promise<string>) => Promise<
 
 const PICTURES: Record<string, Picture> = {
   today: (page) => goTo(page, "/today"),
-  "held-out": async (page, crew) => goTo(page, `/crews/${await crew("Ridgeline")}/people/held-out`),
+  "phone-observe": async (page, crew) => {
+    const storageState = await page.context().storageState();
+    const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, storageState });
+    await phone.goto(`/crews/${await crew("Ridgeline")}/work/observe`);
+    await phone.getByLabel("Task").click();
+    await phone.getByRole("option", { name: /Nailing/ }).click();
+    await phone.getByRole("button", { name: "Watch at the line" }).click();
+    for (let i = 0; i < 24; i++) {
+      await phone.keyboard.down("j");
+      if (i % 6 === 0) await phone.keyboard.down("f");
+      await phone.waitForTimeout(420 + 40 * (i % 4));
+      await phone.keyboard.up("j");
+      if (i % 6 === 5) await phone.keyboard.up("f");
+      await phone.waitForTimeout(600 + 130 * (i % 3));
+    }
+    await phone.keyboard.down("j");
+    await phone.waitForTimeout(700);
+    await phone.screenshot({ path: path.join(folderOf("phone-observe"), "phone-observe.png") });
+    await phone.close();
+  },
   work: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/work`);
     await page

@@ -64,6 +64,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     ],
     [`/crews/${spa}/bookings`, async () => page.getByRole("button", { name: "Calendars" }).click()],
     [`/crews/${spa}/work?view=shift`],
+    [`/crews/${roof}/work?view=opinions`],
     [`/crews/${roof}/runs`],
     [`/crews/${roof}/runs/${runs[0]!.id}`],
     [`/crews/${roof}/progress`, async () => page.getByRole("article").first().waitFor()],

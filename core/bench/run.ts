@@ -1,4 +1,5 @@
 /** Speed, as time per operation: `npm run bench`. Minimum of several rounds, so that a busy machine does not colour it. */
+import { watchUntilEnough, WORKERS } from "../src/observe/workers.sample";
 import { performance } from "node:perf_hooks";
 import { layTogether } from "../src/booking";
 import { bookedDay, rules as bookingRules, SHAPES } from "../src/booking/booking.sample";
@@ -185,4 +186,13 @@ process.stdout.write(
     )} ms in the middle, ${slowest.toFixed(0)} ms at most; ${laid.filter(({ left }) => left === 0).length} proven best, the farthest within ${(farthest * 100).toFixed(2)} % (aim: within 1 % under 3 s)\n`,
 );
 missed ||= slowest > 3000 || farthest > 0.01;
+
+for (const [kind, make] of Object.entries(WORKERS)) {
+  const { enough, rateRight, secondsRight } = watchUntilEnough(make, 1000);
+  const [rate, seconds] = [rateRight / enough, secondsRight / enough];
+  process.stdout.write(
+    `1000 hands that work ${kind}, watched until it is enough (${enough} within an hour): the rate told right in ${(rate * 100).toFixed(1)} %, the seconds in ${(seconds * 100).toFixed(1)} % (aim: 93 %)\n`,
+  );
+  missed ||= Math.min(rate, seconds) < 0.93;
+}
 process.exitCode = missed ? 1 : 0;

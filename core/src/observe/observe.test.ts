@@ -21,7 +21,7 @@ import {
 } from ".";
 import { postureMultiplier, workProblems } from "../strain";
 import { sampleDay, sampleEffort, sampleTask } from "../strain/sample";
-import { chance, presses, truth, watchUntilEnough, type Worker } from "./workers.sample";
+import { chance, presses, truth, watchUntilEnough, WORKERS } from "./workers.sample";
 
 const press = (startMs: number, endMs: number): Press => ({ startMs, endMs });
 const steady = (perMin: number, sec: number, minutes = 5): Press[] =>
@@ -106,27 +106,16 @@ describe("the error of what was counted", () => {
   ])("Student's t at %s degrees of freedom is %s", (freedom, value) => expect(t95(freedom)).toBe(value));
 });
 
-const KINDS: Readonly<Record<string, (random: () => number) => Worker>> = {
-  regular: (random) => ({ perMin: 6 + random() * 30, secEach: 0.5 + random(), spread: 0.1 + random() * 0.3, alike: random() * 0.5 }),
-  "in bursts": (random) => ({
-    perMin: 10 + random() * 30,
-    secEach: 0.4 + random(),
-    spread: 0.1 + random() * 0.4,
-    alike: random() * 0.5,
-    bursts: { onSec: 10 + random() * 40, offSec: 5 + random() * 40 },
-  }),
-};
-
 describe("what is said is true when the screen says that it is enough", () => {
   // The long form, with a thousand each, is part of the bench.
-  it.each(Object.keys(KINDS))("of 150 simulated hands that work %s, at least 90 %%", (kind) => {
-    const told = watchUntilEnough(KINDS[kind]!, 150);
+  it.each(Object.keys(WORKERS))("of 150 simulated hands that work %s, at least 90 %%", (kind) => {
+    const told = watchUntilEnough(WORKERS[kind]!, 150);
     expect(told.enough).toBeGreaterThan(110);
     expect(told.rateRight / told.enough).toBeGreaterThanOrEqual(0.9);
     expect(told.secondsRight / told.enough).toBeGreaterThanOrEqual(0.9);
   });
   it("a simulated hand works as it says it does", () => {
-    for (const make of Object.values(KINDS)) {
+    for (const make of Object.values(WORKERS)) {
       const worker = make(chance(5));
       const all = presses(worker, chance(9), 400 * 3_600_000);
       expect(all.length / (400 * 60)).toBeCloseTo(truth(worker).perMin, 0);

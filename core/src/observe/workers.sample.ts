@@ -62,6 +62,18 @@ export function presses(worker: Worker, random: () => number, lengthMs = 3_600_0
   return made;
 }
 
+/** Kinds of hands, drawn by chance. */
+export const WORKERS: Readonly<Record<string, (random: () => number) => Worker>> = {
+  regular: (random) => ({ perMin: 6 + random() * 30, secEach: 0.5 + random(), spread: 0.1 + random() * 0.3, alike: random() * 0.5 }),
+  "in bursts": (random) => ({
+    perMin: 10 + random() * 30,
+    secEach: 0.4 + random(),
+    spread: 0.1 + random() * 0.4,
+    alike: random() * 0.5,
+    bursts: { onSec: 10 + random() * 40, offSec: 5 + random() * 40 },
+  }),
+};
+
 export interface Told {
   /** How many were watched until it was enough, within an hour. */
   enough: number;

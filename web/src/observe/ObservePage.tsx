@@ -188,6 +188,8 @@ function WhatToWatch({ crew, tasks, people, onStart }: WhatToWatchProps) {
       from: film ? "video" : "line",
       effortIds,
     } as const;
+    // The way back is there when the connection is not.
+    void import("../work/WorkPage").catch(() => undefined);
     onStart({ watch: new Watch(watched), film });
   };
   return (

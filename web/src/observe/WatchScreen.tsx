@@ -189,14 +189,10 @@ function Figures({ seen: { side, rhythm, efforts }, name }: { seen: SeenHand; na
       </Typography>
       {rhythm ? (
         <Box
-          component="dl"
           sx={{
-            m: 0,
             display: "grid",
-            gridTemplateColumns: { xs: "auto 1fr", sm: "auto auto 1fr auto auto 1fr auto auto 1fr" },
-            columnGap: 0.75,
-            alignItems: "baseline",
-            "& dt": { order: 1 },
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "repeat(3, minmax(0, 1fr))" },
+            columnGap: 1.5,
           }}
         >
           <Figure
@@ -224,7 +220,7 @@ function Figures({ seen: { side, rhythm, efforts }, name }: { seen: SeenHand; na
 
 function Figure({ value, unit, error }: { value: string; unit: string; error: string }) {
   return (
-    <Typography component="div" sx={{ gridColumn: { xs: "1 / -1", sm: "span 3" }, fontVariantNumeric: "tabular-nums" }}>
+    <Typography component="div" sx={{ fontVariantNumeric: "tabular-nums" }}>
       <strong>{value}</strong> {unit}{" "}
       <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
         {error}

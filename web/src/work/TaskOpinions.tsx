@@ -29,7 +29,7 @@ export function TaskOpinions({ task, hours }: { task: Task; hours: number }) {
     >
       <Opinions hands={hands} />
       {told.map(({ side }) => (
-        <OfHand key={side} task={task} side={side} hours={hours} name={alike ? null : sideWord(side)} />
+        <OfHand key={side} task={task} side={side} hours={hours} name={told.length === 1 ? null : sideWord(side)} />
       ))}
     </Box>
   );

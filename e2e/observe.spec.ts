@@ -1,0 +1,112 @@
+/** Watched at the line on a phone, the figures replace guesses, methods differ and the screen says why. */
+import { expect, test, type CDPSession, type Page } from "@playwright/test";
+import { v7 as uuid } from "uuid";
+import { axeViolationsOn, WCAG } from "./axe-violations";
+import { signIn } from "./browser";
+
+const effort = (name: string, hands: "left" | "right", change: object = {}) => ({
+  id: uuid(),
+  name,
+  hands,
+  effort: 3,
+  perMin: 10,
+  secEach: 2,
+  flexionDeg: 0,
+  tiltDeg: 0,
+  turn: "neutral",
+  grip: "power",
+  ...change,
+});
+const task = (name: string, efforts: object[]) => ({ id: uuid(), name, tool: null, vibration: "none", cold: false, reach: false, efforts });
+
+/** A crew of its own: the demo's are shared by all journeys. */
+async function crewWithWork(page: Page): Promise<{ crewId: string; work: { tasks: ReturnType<typeof task>[] } }> {
+  const { csrfToken } = (await (await page.request.get("/api/me")).json()) as { csrfToken: string };
+  const headers = { "x-csrf-token": csrfToken };
+  const [model] = (await (await page.request.get("/api/crews")).json()) as Record<string, unknown>[];
+  const { id: _, version: __, people: ___, programs: ____, sharedBy: _____, ...crew } = model!;
+  const crewId = uuid();
+  const made = await page.request.post("/api/crews", { headers, data: { id: crewId, crew: { ...crew, name: "Watched crew" } } });
+  if (!made.ok()) throw new Error(`the crew could not be made: ${made.status()} ${await made.text()}`);
+  const tapping = task("Tapping tiles", [effort("tap", "right"), effort("hold the tile", "left", { perMin: 2, secEach: 20 })]);
+  // Light, seldom, and with the wrist far bent: only one of the methods sees that.
+  const reaching = task("Reaching round", [effort("reach", "right", { effort: 2, perMin: 12, secEach: 1.2, flexionDeg: 80 })]);
+  const work = {
+    tasks: [tapping, reaching],
+    days: [{ id: uuid(), name: "Usual day", personIds: [], parts: [tapping, reaching].map(({ id }) => ({ taskId: id, minutes: 200 })) }],
+  };
+  const saved = await page.request.put(`/api/crews/${crewId}/work`, { headers, data: { version: 0, work } });
+  if (!saved.ok()) throw new Error(`the work could not be saved: ${saved.status()} ${await saved.text()}`);
+  return { crewId, work };
+}
+
+/** Two fingers, four presses a second a hand, as the touch screen sends them. */
+async function press(phone: CDPSession, fields: { x: number; y: number }[], seconds: number): Promise<number> {
+  const began = Date.now();
+  let count = 0;
+  for (; Date.now() - began < seconds * 1000; count++) {
+    const touchPoints = fields.map(({ x, y }, id) => ({ x, y, id }));
+    await phone.send("Input.dispatchTouchEvent", { type: "touchStart", touchPoints });
+    await new Promise((done) => setTimeout(done, 100));
+    await phone.send("Input.dispatchTouchEvent", { type: "touchEnd", touchPoints: [] });
+    await new Promise((done) => setTimeout(done, Math.max(0, began + (count + 1) * 250 - Date.now())));
+  }
+  return count;
+}
+
+test("two tasks watched, the figures replace guesses, and two methods that differ are explained", async ({ page, browser }) => {
+  await signIn(page);
+  const { crewId, work } = await crewWithWork(page);
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    storageState: await page.context().storageState(),
+  });
+  const phone = await context.newPage();
+  await phone.goto(`/crews/${crewId}/work/observe`);
+  await phone.getByRole("button", { name: "Watch at the line" }).click();
+  const cdp = await context.newCDPSession(phone);
+  // A telephone is a quarter of this machine.
+  await cdp.send("Emulation.setCPUThrottlingRate", { rate: 4 });
+  const fields = phone.getByRole("button", { name: /hand works: hold/ });
+  const places = await Promise.all([0, 1].map(async (i) => (await fields.nth(i).boundingBox())!));
+  await context.setOffline(true);
+  const pressed = await press(
+    cdp,
+    places.map(({ x, y, width, height }) => ({ x: x + width / 2, y: y + height / 2 })),
+    26,
+  );
+  await cdp.send("Emulation.setCPUThrottlingRate", { rate: 1 });
+  for (const i of [0, 1]) await expect(fields.nth(i)).toContainText(String(pressed));
+  await phone.getByRole("group", { name: "The wrist now, right" }).getByRole("button", { name: "Far bent" }).click();
+  await expect(phone.getByText("Three minutes and twenty efforts a hand at least.")).toBeVisible();
+  expect(await axeViolationsOn(phone, WCAG)).toEqual([]);
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+  await phone.getByRole("button", { name: "Keep" }).click();
+  await expect(phone.getByText(/^Kept: /)).toBeVisible();
+  await context.setOffline(false);
+
+  // Sent by itself when the connection is back; nothing was lost on the way.
+  await expect
+    .poll(async () =>
+      ((await (await page.request.get(`/api/crews/${crewId}/observations`)).json()) as { hands: { efforts: number }[] }[]).flatMap(
+        ({ hands }) => hands.map(({ efforts }) => efforts),
+      ),
+    )
+    .toEqual([pressed, pressed]);
+  await context.close();
+
+  await page.goto(`/crews/${crewId}/work?task=${work.tasks[0]!.id}`);
+  await expect(page.getByText(/^Watched, .*Said before: 10 a minute of 2 s\.$/)).toBeVisible();
+  await page.getByText("1 observation").click();
+  await page.getByRole("button", { name: "Counts" }).click();
+  await expect(page.getByText(/^Watched, /)).toHaveCount(0);
+
+  await page.goto(`/crews/${crewId}/work?task=${work.tasks[1]!.id}`);
+  await expect(page.getByText(/Strain index is stricter than Hand activity and peak force because of the bent wrist/)).toBeVisible();
+  await expect(page.getByText(/^Change first:/)).toBeVisible();
+  expect(await axeViolationsOn(page, WCAG)).toEqual([]);
+  await page.getByRole("radio", { name: "Opinions of the shift" }).click();
+  await expect(page.getByRole("table", { name: "Each task by each method" })).toBeVisible();
+  expect(await axeViolationsOn(page, WCAG)).toEqual([]);
+});
