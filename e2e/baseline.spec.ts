@@ -36,7 +36,7 @@ test("know the work and the hands: tasks, a round of eleven with the meter, one 
     await expect(page.getByText("Saved", { exact: true })).toBeVisible();
     await page.getByRole("button", { name: "What if …" }).click();
     await page.getByRole("radiogroup", { name: "Wrist" }).first().getByRole("radio", { name: "Straight" }).click();
-    await expect(page.getByText(/\d → \d/).first()).toBeVisible();
+    await expect(page.getByText(/^[\d.]+ → [\d.]+$/).first()).toBeVisible();
     await page.getByRole("button", { name: "Back to how it is" }).click();
     expect(
       await page

@@ -42,13 +42,7 @@ const PICTURES: Record<string, Picture> = {
     await phone.screenshot({ path: path.join(folderOf("phone-observe"), "phone-observe.png") });
     await phone.close();
   },
-  work: async (page, crew) => {
-    await goTo(page, `/crews/${await crew("Ridgeline")}/work`);
-    await page
-      .getByRole("list", { name: "Tasks" })
-      .getByRole("button", { name: /Nailing/ })
-      .click();
-  },
+  work: async (page, crew) => goTo(page, `/crews/${await crew("Ridgeline")}/work?view=opinions`),
   baseline: async (page, crew) => {
     await openRound(page, await crew("Ridgeline"), 0, "");
     await page.getByRole("radio", { name: /Symptoms/ }).click();

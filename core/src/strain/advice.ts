@@ -1,9 +1,10 @@
 /** What the first change to a task comes to in its own terms: by its grip, its tool and the hands it takes. */
+import type { Trade } from "./weighed";
 import type { Change } from "./what-if";
 import type { Effort, Grip, Task } from "./task";
 
 export type Advice =
-  | { factor: "hours" | "rate" }
+  | { factor: "hours" | "rate" | Trade["factor"] }
   /** `hold`: the hand only holds the piece. */
   | { factor: "effort"; grip: Grip; with: "tool" | "bare" | "hold"; otherHandHelps: boolean }
   | { factor: "duration"; grip: Grip; holds: boolean }
@@ -24,7 +25,10 @@ function isHolding({ tool, efforts }: Task, effort: Effort): boolean {
 }
 
 /** The effort is the one the change is about; of a change of hours there is none. */
-export function adviceFor(task: Task, { factor, effortId }: Pick<Change, "factor" | "effortId">): Advice {
+export function adviceFor(
+  task: Task,
+  { factor, effortId }: { factor: Change["factor"] | Trade["factor"]; effortId: string | null },
+): Advice {
   const effort = task.efforts.find(({ id }) => id === effortId) ?? task.efforts[0];
   if (!effort || factor === "hours") return { factor: "hours" };
   const { grip } = effort;
@@ -36,6 +40,8 @@ export function adviceFor(task: Task, { factor, effortId }: Pick<Change, "factor
       return { factor, grip, with: task.tool === null ? "bare" : "tool", otherHandHelps: otherIsFree && grip !== "thumbPress" };
     }
     case "rate":
+    case "lighterMoreOften":
+    case "fewerLonger":
       return { factor };
     case "duration":
       return { factor, grip, holds: isHolding(task, effort) };

@@ -4,6 +4,7 @@ export { compositeStrain, cumulativeStrain, type Combined } from "./combined";
 export { workProblems, type WorkProblem } from "./contradictions";
 export { durationMultiplier, hoursMultiplier, intensityMultiplier, postureMultiplier, rateMultiplier } from "./multipliers";
 export { TASK_STARTERS, type TaskStarter } from "./starters";
+export { METHODS } from "./methods";
 export { acceptableShare } from "./methods/acceptable-share";
 export { activityLevel, forceLimits } from "./methods/hand-activity";
 export { enduranceMin, restShare } from "./methods/held-effort";

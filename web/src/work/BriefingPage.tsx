@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Printer } from "lucide-react";
 import { Link } from "react-router";
 import { cardsFor } from "@kind-grip/core/need";
-import { adviceFor, minutesByTask, RAISED_STRAIN, singleChanges, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
+import { adviceFor, adviceOfAll, minutesByTask, RAISED_STRAIN, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { sideWord, t } from "../base/words";
 import { workApi, workDone } from "./api";
@@ -63,7 +63,7 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
       const of = (side: HandSide) => ({ task, minutes, side, index: taskStrain(task, side, minutes / 60).index });
       const [left, right] = HAND_SIDES.map(of) as [ReturnType<typeof of>, ReturnType<typeof of>];
       const worse = left.index > right.index ? left : right;
-      return [{ ...worse, first: singleChanges(task, worse.side, minutes / 60)[0], same: left.index === right.index }];
+      return [{ ...worse, first: adviceOfAll(task, worse.side, minutes / 60)?.first.change, same: left.index === right.index }];
     })
     .filter(({ index }) => index > 0)
     .sort((a, b) => b.index - a.index);

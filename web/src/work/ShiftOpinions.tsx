@@ -2,9 +2,9 @@
 import { Box, ButtonBase, Typography } from "@mui/material";
 import {
   isReading,
+  METHODS,
   minutesByTask,
   opinionsOfShift,
-  opinionsOfTask,
   placeOnScale,
   type Task,
   type Verdict,
@@ -13,6 +13,7 @@ import {
 } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { t } from "../base/words";
+import { Table } from "../parts/Table";
 import { Opinions } from "./Opinions";
 import { METHOD_NAMES, VERDICT_NAMES } from "./opinion-text";
 
@@ -26,45 +27,25 @@ export function ShiftOpinions({ work, day, onTask }: { work: Work; day: WorkDay;
   return (
     <Box sx={{ display: "grid", gap: 3, maxWidth: 980 }}>
       <Opinions hands={hands} taskName={name} />
-      <Box sx={{ overflowX: "auto" }}>
-        <Box
-          component="table"
-          aria-label={t("Each task by each method")}
-          sx={{
-            borderCollapse: "collapse",
-            width: "100%",
-            "& th, & td": { textAlign: "left", py: 0.75, pr: 1.5, verticalAlign: "top", borderBottom: "2px solid", borderColor: "line" },
-          }}
-        >
-          <thead>
-            <tr>
-              <th>{t("Task")}</th>
-              {hands[0]?.opinions.map(({ method }) => (
-                <Box component="th" key={method.id} sx={{ fontWeight: 650, lineHeight: 1.2 }}>
-                  {METHOD_NAMES[method.id]}
-                </Box>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {tasks.map((task) => (
-              <tr key={task.id}>
-                <th scope="row">
-                  <ButtonBase
-                    onClick={() => onTask(task.id)}
-                    sx={{ font: "inherit", fontWeight: 650, textDecoration: "underline", textAlign: "left", minHeight: 32 }}
-                  >
-                    {task.name}
-                  </ButtonBase>
-                </th>
-                {strictestOf(task, (minutes.get(task.id) ?? 0) / 60).map(({ id, verdict }) => (
-                  <td key={id}>{verdict ? <VerdictWord verdict={verdict} /> : "–"}</td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </Box>
-      </Box>
+      <Table
+        caption={t("Each task by each method")}
+        head={[t("Task"), ...METHODS.map(({ id }) => METHOD_NAMES[id])]}
+        rows={tasks.map((task) => ({
+          key: task.id,
+          cells: [
+            <ButtonBase
+              key="task"
+              onClick={() => onTask(task.id)}
+              sx={{ font: "inherit", fontWeight: 650, textDecoration: "underline", textAlign: "left", minHeight: 32 }}
+            >
+              {task.name}
+            </ButtonBase>,
+            ...strictestOf(task, (minutes.get(task.id) ?? 0) / 60).map((verdict, m) =>
+              verdict ? <VerdictWord key={METHODS[m]!.id} verdict={verdict} /> : "–",
+            ),
+          ],
+        }))}
+      />
       <Typography sx={{ color: "text.secondary" }}>
         {t(
           "The harder hand of each. The strain index and vibration make a figure of the whole shift; the others judge task by task, and the one they find hardest speaks.",
@@ -75,11 +56,10 @@ export function ShiftOpinions({ work, day, onTask }: { work: Work; day: WorkDay;
 }
 
 /** By each method, the verdict on the hand it finds harder. */
-function strictestOf(task: Task, hours: number): { id: string; verdict: Verdict | null }[] {
-  const [left, right] = HAND_SIDES.map((side) => opinionsOfTask(task, side, hours));
-  return left!.map(({ method, of }, i) => {
-    const found = [of, right![i]!.of].filter(isReading).sort((a, b) => placeOnScale(b) - placeOnScale(a));
-    return { id: method.id, verdict: found[0]?.verdict ?? null };
+function strictestOf(task: Task, hours: number): (Verdict | null)[] {
+  return METHODS.map((method) => {
+    const found = HAND_SIDES.map((side) => method.ofTask(task, side, hours)).filter(isReading);
+    return found.sort((a, b) => placeOnScale(b) - placeOnScale(a))[0]?.verdict ?? null;
   });
 }
 

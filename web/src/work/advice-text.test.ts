@@ -48,3 +48,7 @@ it("every typical task and factor has its words", () => {
       for (const factor of ["effort", "rate", "duration", "posture", "hours"] as const)
         expect(advice(factor, effort, tool).length).toBeGreaterThan(12);
 });
+it("the same work done otherwise has its words too", () => {
+  expect(advice("lighterMoreOften", {})).toMatch(/lighter lots/);
+  expect(advice("fewerLonger", {})).toMatch(/fewer efforts/);
+});

@@ -33,6 +33,10 @@ export function adviceText(advice: Advice): string {
       return t("fewer hours of it: swap tasks through the shift");
     case "rate":
       return t("fewer efforts a minute: batch, alternate with another task, pause");
+    case "lighterMoreOften":
+      return t("lighter lots, and more of them");
+    case "fewerLonger":
+      return t("fewer efforts, each of them longer");
     case "effort": {
       const way = advice.with === "hold" ? HOLDING : LESS_FORCE[advice.grip][advice.with];
       return advice.otherHandHelps ? t("less force: {{way}}, the other hand helping", { way }) : t("less force: {{way}}", { way });
