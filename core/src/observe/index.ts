@@ -13,4 +13,4 @@ export {
   type SeenHand,
 } from "./observation";
 export { equalPosture, postureShares, TAPPED_POSTURES } from "./posture";
-export { observedTask, pooled, watchable, withObserved, type Pooled } from "./use";
+export { observedTask, pooled, withObserved, type Pooled } from "./use";

@@ -1,5 +1,5 @@
 /** The figures of a task, from everything that was seen of it. */
-import { effortsOf, type Effort, type Observed, type Task, type Work } from "../strain";
+import type { Effort, Observed, Task, Work } from "../strain";
 import { HAND_SIDES, type HandSide } from "../units";
 import { t95, type Measured } from "./error";
 import { seenBy, type Observation, type SeenHand } from "./observation";
@@ -107,9 +107,4 @@ export function observedTask(task: Task, observations: readonly Observation[], d
 
 export function withObserved(work: Work, taskId: string, observations: readonly Observation[], dateOf: (instant: string) => string): Work {
   return { ...work, tasks: work.tasks.map((task) => (task.id === taskId ? observedTask(task, observations, dateOf) : task)) };
-}
-
-/** The efforts a hand can be watched at. */
-export function watchable(task: Task, side: HandSide): Effort[] {
-  return effortsOf(task, side);
 }

@@ -32,6 +32,7 @@ export {
   EMPTY_WORK,
   Grip,
   GRIPS,
+  hoursInDay,
   MAX_EFFORTS,
   MAX_TASKS,
   MAX_TREATMENTS,

@@ -140,3 +140,8 @@ export function minutesByTask(day: WorkDay): Map<string, number> {
   for (const part of day.parts) minutes.set(part.taskId, (minutes.get(part.taskId) ?? 0) + part.minutes);
   return minutes;
 }
+
+/** Hours of a task in a day; one where it is in none yet, so that it can be judged at all. */
+export function hoursInDay(day: WorkDay | undefined, taskId: string): number {
+  return (day ? (minutesByTask(day).get(taskId) ?? 0) : 0) / 60 || 1;
+}

@@ -1,10 +1,9 @@
 /** Observations of a crew's work: kept as they were pressed; the figures of a task are made from those that count. */
 import { isEqual } from "es-toolkit";
 import type { ObservationEntry, StoredObservation } from "@kind-grip/core/api";
-import { dateAt } from "@kind-grip/core/calendar";
+import { dateAt, longestWorkMin } from "@kind-grip/core/calendar";
 import { seenBy, withObserved, type Observation } from "@kind-grip/core/observe";
 import { effortsOf, EMPTY_WORK, workProblems, type Work } from "@kind-grip/core/strain";
-import { longestWorkMin } from "@kind-grip/core/calendar";
 import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf, lockCrew } from "../crew/crews";

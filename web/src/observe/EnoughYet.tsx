@@ -1,6 +1,7 @@
 /** Whether more watching could still change what is done about the task. */
 import { Typography } from "@mui/material";
 import { Check } from "lucide-react";
+import { useMemo } from "react";
 import { ENOUGH_EVERY_SEC, enoughSeen, isEnough, type Enough } from "@kind-grip/core/observe";
 import type { Task } from "@kind-grip/core/strain";
 import { t } from "../base/words";
@@ -16,9 +17,11 @@ const ENOUGH_TEXT: Readonly<Record<Enough, string>> = {
 /** Judged at whole quarters of a minute, by what was seen until then: whoever looks all the time stops at the luckiest moment. */
 export function EnoughYet({ watch, task, hours, clockMs }: { watch: Watch; task: Task; hours: number; clockMs: number }) {
   const lookMs = Math.floor(clockMs / 1000 / ENOUGH_EVERY_SEC) * ENOUGH_EVERY_SEC * 1000;
-  const at = (ms: number) => enoughSeen(task, hours, watch.seenUntil(Math.max(0, ms)));
-  const now = at(lookMs);
-  const enough = isEnough(at(lookMs - ENOUGH_EVERY_SEC * 1000), now);
+  const { now, enough } = useMemo(() => {
+    const at = (ms: number) => enoughSeen(task, hours, watch.seenUntil(Math.max(0, ms)));
+    const said = at(lookMs);
+    return { now: said, enough: isEnough(at(lookMs - ENOUGH_EVERY_SEC * 1000), said) };
+  }, [watch, task, hours, lookMs]);
   const told = enough || now === "tooShort" ? now : "stillOpen";
   return (
     <Typography

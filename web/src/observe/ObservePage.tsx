@@ -4,7 +4,7 @@ import { ArrowLeft } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
-import { minutesByTask } from "@kind-grip/core/strain";
+import { hoursInDay } from "@kind-grip/core/strain";
 import { durationText } from "@kind-grip/core/units";
 import { useOwner } from "../base/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
@@ -16,7 +16,7 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { putObservation } from "../run/outbox";
-import { workApi } from "../work/api";
+import { workApi, workDone } from "../work/api";
 import { WatchScreen } from "./WatchScreen";
 import { WhatToWatch } from "./WhatToWatch";
 import { dropWatch, keepWatch, keptWatch, Watch, type KeptWatch } from "./watch";
@@ -55,13 +55,12 @@ function Observe({ crew, entry, people }: ObserveProps) {
   const taskOf = (id: string) => entry.work.tasks.find((task) => task.id === id);
   if (underWay) {
     const task = taskOf(underWay.watch.watched.taskId)!;
-    const day = (entry.bookedDays ?? entry.work.days)[0];
     return (
       <WatchScreen
         watch={underWay.watch}
         film={underWay.film}
         task={task}
-        hours={(day ? (minutesByTask(day).get(task.id) ?? 0) : 0) / 60 || 1}
+        hours={hoursInDay(workDone(entry).days[0], task.id)}
         onKeep={(moment) => keepWatch(owner, underWay.watch.kept(moment)!)}
         onThrowAway={() => {
           dropWatch(crew.id);

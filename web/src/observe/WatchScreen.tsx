@@ -9,6 +9,7 @@ import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { sideWord, t } from "../base/words";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { useTabTitle } from "../parts/PageTitle";
+import { useLetterKeys } from "../run/letter-keys";
 import { useAwakeScreen } from "../run/use-awake-screen";
 import { EnoughYet } from "./EnoughYet";
 import { FilmOfWork } from "./FilmOfWork";
@@ -48,7 +49,7 @@ export function WatchScreen({ watch, film, task, hours, onKeep, onThrowAway, onD
   const look = () => setMoment(performance.now());
   useAwakeScreen(watch.runs);
   useEffect(() => {
-    const tick = setInterval(look, TICK_MS);
+    const tick = setInterval(() => setMoment(performance.now()), TICK_MS);
     const keep = () => watch.begun && onKeep(performance.now());
     const kept = setInterval(() => watch.runs && keep(), KEEP_EVERY_MS);
     addEventListener("pagehide", keep);
@@ -57,7 +58,7 @@ export function WatchScreen({ watch, film, task, hours, onKeep, onThrowAway, onD
       clearInterval(kept);
       removeEventListener("pagehide", keep);
     };
-  });
+  }, [watch, onKeep]);
   const sides = HAND_SIDES.filter((side) => watch.watched.effortIds[side]);
   const acts = {
     press(side: HandSide, at: number) {
@@ -82,7 +83,8 @@ export function WatchScreen({ watch, film, task, hours, onKeep, onThrowAway, onD
       look();
     },
   };
-  useWatchKeys(acts, sides);
+  const [letterKeys] = useLetterKeys();
+  useWatchKeys(acts, sides, letterKeys);
   const clockMs = watch.clockAt(moment);
   const seen = watch.seenUntil(clockMs);
   return (

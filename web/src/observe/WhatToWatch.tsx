@@ -7,8 +7,7 @@ import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
-import { watchable } from "@kind-grip/core/observe";
-import type { Task } from "@kind-grip/core/strain";
+import { effortsOf, type Task } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { useNow } from "../base/now";
 import { sideWord, t } from "../base/words";
@@ -30,7 +29,7 @@ export function WhatToWatch({ crew, tasks, people, onStart }: WhatToWatchProps) 
   const [chosen, setChosen] = useState<Partial<Record<HandSide, string>>>({});
   const today = dateAt(useNow(), crew.timeZone);
   const here = people.filter((person) => isHere(person, today));
-  const efforts = (side: HandSide) => watchable(task, side);
+  const efforts = (side: HandSide) => effortsOf(task, side);
   // A hand is watched at its first effort until another is said.
   const effortAt = (side: HandSide) => {
     const said = chosen[side];

@@ -1,10 +1,11 @@
-import { fireEvent, screen, within } from "@testing-library/react";
+import { act, fireEvent, screen, within } from "@testing-library/react";
 import type { Observation } from "@kind-grip/core/observe";
 import type { Work } from "@kind-grip/core/strain";
 import { everythingWaiting } from "../run/outbox";
 import { sampleCrew, samplePerson } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import ObservePage from "./ObservePage";
+import { keptWatch } from "./watch";
 
 const SAMPLE_CREW = sampleCrew();
 const TASK = "019d0000-0000-7000-9000-0000000000a1";
@@ -121,6 +122,19 @@ it("asks before it is thrown away, and what was lost with the page is offered ag
   await user.click(screen.getByRole("button", { name: "Throw it away" }));
   expect(await screen.findByRole("button", { name: "Watch at the line" })).toBeTruthy();
   expect(screen.queryByText(/was being watched here/)).toBeNull();
+});
+it("is kept every five seconds while it runs, however often its figures are made anew", async () => {
+  jest.useFakeTimers({ advanceTimers: true, doNotFake: ["performance"] });
+  const { user } = show();
+  await user.click(await screen.findByRole("button", { name: "Watch at the line" }));
+  finger("pointerDown", field("right"), 2000);
+  finger("pointerUp", field("right"), 2600);
+  const kept = () => keptWatch("test@test.example", SAMPLE_CREW.id)?.hands.right?.presses;
+  for (let half = 0; half < 9; half++) act(() => void jest.advanceTimersByTime(500));
+  expect(kept()).toBeUndefined();
+  for (let half = 0; half < 3; half++) act(() => void jest.advanceTimersByTime(500));
+  expect(kept()).toEqual([0, 600]);
+  jest.useRealTimers();
 });
 it("without a task there is nothing to watch, and a way to describe one", async () => {
   show({ tasks: [], days: [] });

@@ -12,7 +12,8 @@ export interface WatchKeys {
   toggle(moment: number): void;
 }
 
-export function useWatchKeys(keys: WatchKeys, sides: readonly HandSide[]): void {
+/** @param letters whether single letters and digits count; the space bar always does */
+export function useWatchKeys(keys: WatchKeys, sides: readonly HandSide[], letters: boolean): void {
   const now = useRef({ keys, last: sides[0] });
   useEffect(() => {
     now.current.keys = keys;
@@ -21,8 +22,8 @@ export function useWatchKeys(keys: WatchKeys, sides: readonly HandSide[]): void 
     const onDown = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       const { current } = now;
-      const side = HAND_KEYS[event.key.toLowerCase()];
-      const posture = TAPPED_POSTURES[Number(event.key) - 1];
+      const side = letters ? HAND_KEYS[event.key.toLowerCase()] : undefined;
+      const posture = letters ? TAPPED_POSTURES[Number(event.key) - 1] : undefined;
       if (side) {
         current.last = side;
         if (!event.repeat) current.keys.press(side, event.timeStamp);
@@ -41,5 +42,5 @@ export function useWatchKeys(keys: WatchKeys, sides: readonly HandSide[]): void 
       removeEventListener("keydown", onDown);
       removeEventListener("keyup", onUp);
     };
-  }, []);
+  }, [letters]);
 }

@@ -3,6 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { Eye } from "lucide-react";
 import { Link } from "react-router";
 import type { ObservationEntry } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
 import type { Effort, Task } from "@kind-grip/core/strain";
 import { durationText } from "@kind-grip/core/units";
 import { wholeDayText } from "../base/dates";
@@ -61,7 +62,7 @@ export function Observations({ task }: { task: Task }) {
       <Button component={Link} to={`observe?task=${task.id}`} variant="outlined" startIcon={<Eye size={20} />}>
         {t("Watch it")}
       </Button>
-      {list.length === 0 ? (
+      {!all ? null : list.length === 0 ? (
         <Typography sx={{ color: "text.secondary", flex: 1, minWidth: 200 }}>
           {t("How often and how long are guesses until somebody watched: three minutes with two fingers.")}
         </Typography>
@@ -103,7 +104,7 @@ function ObservationLine({ of, task }: { of: ObservationEntry; task: Task }) {
   return (
     <span>
       {t("{{date}}, {{who}}, {{time}}{{film}}. {{hands}}", {
-        date: wholeDayText(of.startedAt.slice(0, 10)),
+        date: wholeDayText(dateAt(Date.parse(of.startedAt), crew.timeZone)),
         who,
         time: durationText(Math.round(of.lengthMs / 1000)),
         film: of.from === "video" ? t(" of film") : "",

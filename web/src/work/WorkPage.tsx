@@ -6,6 +6,7 @@ import { Link, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt, longestWorkMin } from "@kind-grip/core/calendar";
 import {
+  hoursInDay,
   MAX_TASKS,
   minutesByTask,
   RAISED_STRAIN,
@@ -163,7 +164,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
               <TaskEditor
                 key={task.id}
                 task={task}
-                hours={(day ? (minutesByTask(day).get(task.id) ?? 0) : 0) / 60 || 1}
+                hours={hoursInDay(day, task.id)}
                 problemAt={(path) => edited.problemAt(`tasks.${work.tasks.indexOf(task)}.${path}`)}
                 onChange={(next, gesture) =>
                   edited.change(
