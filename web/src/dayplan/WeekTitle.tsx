@@ -2,7 +2,7 @@
 import { Button, IconButton, Popover, Tooltip } from "@mui/material";
 import { CalendarArrowDown, CalendarDays, ChevronLeft, ChevronRight, Printer } from "lucide-react";
 import { DateTime } from "luxon";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import type { CrewEntry } from "@kind-grip/core/api";
@@ -19,7 +19,16 @@ export function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; week
   const monday = DateTime.fromISO(weekStart);
   const address = (week: string) => `/crews/${crew.id}/day-plan/${week}`;
   const to = (days: number) => address(addDays(weekStart, days));
-  useWeekKeys((days) => void navigate(to(days)));
+  // Until the page of the week asked for is there, this one stands: the next key goes on from that week.
+  const asked = useRef<string>(null);
+  useEffect(() => {
+    asked.current = null;
+  }, [weekStart]);
+  const go = (week: string) => {
+    asked.current = week;
+    void navigate(address(week));
+  };
+  useWeekKeys((days) => go(addDays(asked.current ?? weekStart, days)));
   return (
     <PageTitle title={t("Week of {{date}}", { date: dateText(monday, "d LLLL") })}>
       <IconButton component={Link} to={to(-7)} aria-label={t("Week before")}>
@@ -48,7 +57,7 @@ export function WeekTitle({ crew, weekStart, children }: { crew: CrewEntry; week
           thisWeek={mondayOf(dateAt(now, crew.timeZone))}
           onPick={(week) => {
             setPickAt(null);
-            void navigate(address(week));
+            go(week);
           }}
         />
       </Popover>

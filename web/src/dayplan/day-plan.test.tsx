@@ -1,5 +1,5 @@
 /** The day plan: a session on a kind of shift is on every one of them; single days differ; groups have rows of their own. */
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import type { UserEvent } from "@testing-library/user-event";
 import type { ChangedWeek, WeekPlanEntry } from "@kind-grip/core/api";
 import { laidId, type Series, type StandingPlan } from "@kind-grip/core/dayplan";
@@ -297,6 +297,16 @@ describe("any week", () => {
     await day("Monday");
     await user.keyboard("{PageDown}");
     expect(router.state.location.pathname).toMatch(/2026-03-30$/);
+  });
+
+  it("is counted from the week asked for last, though its page is not there yet", async () => {
+    const { router } = show({ groups: [], series: [series()] });
+    await day("Monday");
+    act(() => {
+      fireEvent.keyDown(document.body, { key: "PageDown" });
+      fireEvent.keyDown(document.body, { key: "PageDown" });
+    });
+    expect(router.state.location.pathname).toMatch(/2026-04-06$/);
   });
 });
 
