@@ -11,14 +11,10 @@ import { solveInNode } from "../src/compose/sample";
 import { wordsIn } from "../src/language";
 import { SHIPPED_LIBRARY, newItem, stage, DEFAULT_STYLE } from "../src/library";
 import { cuesOf } from "../src/run";
+import { chanceFrom } from "../src/solver";
 import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
 import { fitToSlot } from "../src/slot";
 import { sampleId, sampleSession } from "../src/session/sample";
-
-function chanceFrom(seed: number): () => number {
-  let state = seed;
-  return () => (state = (state * 16807) % 2147483647) / 2147483647;
-}
 
 const ROUNDS = 15;
 /** As the interface draws what moves. */

@@ -8,7 +8,7 @@ import { Version } from "./shapes";
 const BookedWorkDay = v.strictObject({
   id: v.string(),
   name: v.string(),
-  parts: v.array(v.strictObject({ taskId: Id, minutes: v.number() })),
+  parts: v.array(v.strictObject({ taskId: v.nullable(Id), minutes: v.number() })),
   personIds: v.array(Id),
 });
 

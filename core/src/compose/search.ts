@@ -5,6 +5,7 @@
  */
 import { SPACING } from "../dayplan";
 import { SLOT_KINDS, type SlotKind } from "../session";
+import { chanceFrom } from "../solver";
 import type { Candidate } from "./candidates";
 import type { ComposeLimits } from "./limits";
 import { oppositeWeight, targetsOf, type Wanted } from "./targets";
@@ -72,7 +73,7 @@ class Builder {
   private readonly leastReady: readonly number[];
   /** The musts of each session: getting ready always, the others where anything can fulfil them. */
   private readonly musts: readonly (readonly number[])[];
-  private seed = 20261126;
+  private readonly random = chanceFrom(20261126);
 
   constructor(
     candidates: readonly Candidate[],
@@ -113,12 +114,6 @@ class Builder {
         must === "ready" || possible(slot).some(({ musts }) => musts.includes(i)) ? [i] : [],
       ),
     );
-  }
-
-  /** 0 … 1 (Park and Miller 1988). */
-  private random(): number {
-    this.seed = (this.seed * 16807) % 2147483647;
-    return this.seed / 2147483647;
   }
 
   noise(): number {

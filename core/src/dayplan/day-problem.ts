@@ -66,7 +66,7 @@ export const REACH_MIN: Readonly<Record<SlotKind, number>> = { preShift: 60, bre
 
 /**
  * @param notBeforeMs nothing starts earlier: for planning the rest of a day
- * @param hardFrom moments from which strain is high: strengthening keeps clear of the hour before
+ * @param hardFrom moments from which the strain of a group, by its place in the list, is high: strengthening keeps clear of the hour before
  * @param pinned request id → start
  */
 export function dayProblem(
@@ -75,13 +75,14 @@ export function dayProblem(
   groups: readonly Group[],
   wanted: readonly WantedSession[],
   { mostOffJob, leaders }: { mostOffJob: number; leaders: number },
-  { notBeforeMs = 0, hardFrom = [], pinned = new Map<string, number>(), reach = REACH_MIN as Record<SlotKind, number> } = {} as {
+  { notBeforeMs = 0, hardFrom = () => [], pinned = new Map<string, number>(), reach = REACH_MIN as Record<SlotKind, number> } = {} as {
     notBeforeMs?: number;
-    hardFrom?: readonly number[];
+    hardFrom?: (group: number) => readonly number[];
     pinned?: ReadonlyMap<string, number>;
     reach?: Readonly<Record<SlotKind, number>>;
   },
 ): DayProblem {
+  const hard = groups.map((_, g) => hardFrom(g));
   const requests = groups.flatMap((group, g) =>
     wanted.flatMap(({ session, lengthMs, times }) =>
       Array.from({ length: times }, (_, n): SessionRequest => {
@@ -103,7 +104,7 @@ export function dayProblem(
               ? startsAround(session.slot, idealMs, reach[session.slot], shift, lengthMs).filter(
                   (at) =>
                     at >= notBeforeMs &&
-                    (strengthens.length === 0 || !hardFrom.some((hard) => hard > at && hard - at - lengthMs < 60 * minute)),
+                    (strengthens.length === 0 || !hard[g]!.some((from) => from > at && from - at - lengthMs < 60 * minute)),
                 )
               : [pin],
           glides: session.items.some(({ movementId }) => library.find(movementId)?.phase === "glide"),

@@ -140,8 +140,15 @@ describe("a day", () => {
   it("strengthening keeps clear of the hour before hard work", () => {
     const shift = shiftOn("2026-03-24");
     const hard = shift.endMs - 2 * 3600_000;
-    const problem = (hardFrom: number[]) =>
-      dayProblem(SHIPPED_LIBRARY, shift, groupsOf(3), [wanted("break", 10, 1, "squeeze")], { mostOffJob: 5, leaders: 1 }, { hardFrom });
+    const problem = (from: number[]) =>
+      dayProblem(
+        SHIPPED_LIBRARY,
+        shift,
+        groupsOf(3),
+        [wanted("break", 10, 1, "squeeze")],
+        { mostOffJob: 5, leaders: 1 },
+        { hardFrom: () => from },
+      );
     const starts = problem([hard]).requests[0]!.starts;
     expect(starts.some((at) => at + 10 * minute > hard - 60 * minute && at < hard)).toBe(false);
     expect(problem([]).requests[0]!.starts.length).toBeGreaterThan(starts.length);

@@ -18,6 +18,8 @@ export interface LinearProgram {
   upTo?: ReadonlyMap<string, number>;
   /** Columns that are 0 or 1. */
   binaries: readonly string[];
+  /** Columns among those of `upTo` that are whole. */
+  integers?: readonly string[];
 }
 
 /** The format limits the length of a line; so many terms are far below it. */
@@ -26,15 +28,15 @@ const TERMS_A_LINE = 12;
 const DIGITS = 1e6;
 
 /** @throws RangeError for a figure that is none: no solver says which it was */
-export function lpText({ aim, objective, rows, upTo = new Map(), binaries }: LinearProgram): string {
+export function lpText({ aim, objective, rows, upTo = new Map(), binaries, integers = [] }: LinearProgram): string {
   return [
     aim,
     ` objective: ${sumOf(objective)}`,
     "Subject To",
     ...rows.map(({ name, terms, sense, bound }, i) => ` ${name ?? `r${i}`}: ${sumOf(terms)} ${sense} ${figure(bound)}`),
     ...(upTo.size > 0 ? ["Bounds", ...[...upTo].map(([column, most]) => ` 0 <= ${column} <= ${figure(most)}`)] : []),
-    "Binary",
-    ...lines(binaries),
+    ...(integers.length > 0 ? ["General", ...lines(integers)] : []),
+    ...(binaries.length > 0 ? ["Binary", ...lines(binaries)] : []),
     "End",
     "",
   ].join("\n");

@@ -15,6 +15,8 @@ export interface Solved {
   objective: number;
   /** Nothing is better than this. */
   bound: number;
+  /** By the name of a row: what the objective would change by were its bound one more. Of programmes without whole columns only. */
+  prices: Map<string, number>;
 }
 
 /** @returns undefined when nothing was found within the effort, or nothing exists */
@@ -40,13 +42,14 @@ export function solverWith(load: () => Promise<Highs>): Solver {
       }
       model.run();
       const objective = model.getObjectiveValue();
-      const values = model.getSolution().colValue;
+      const { colValue: values, rowDual } = model.getSolution();
       // 2 is "feasible"; anything else has no values to go by.
       if (Number(model.info.get("primal_solution_status")) !== 2 || !Number.isFinite(objective)) return undefined;
       return {
         columns: new Map(names.map((name, i) => [name, values[i]!])),
         objective,
         bound: Number(model.info.get("mip_dual_bound")),
+        prices: new Map(Array.from(rowDual, (price, row) => [model.getRowName(row), price] as const)),
       };
     } finally {
       model.dispose();

@@ -50,7 +50,7 @@ export function workProblems(work: Work, shiftMin: number | null): WorkProblem[]
   work.days.forEach((day, d) => {
     once(day.id, `days.${d}.id`);
     day.parts.forEach(({ taskId }, p) => {
-      if (!work.tasks.some((task) => task.id === taskId))
+      if (taskId !== null && !work.tasks.some((task) => task.id === taskId))
         problems.push({ path: `days.${d}.parts.${p}.taskId`, message: "is not one of the tasks" });
     });
     const totalMin = day.parts.reduce((sum, part) => sum + part.minutes, 0);

@@ -44,6 +44,8 @@ export {
   TURNS,
   VIBRATIONS,
   Work,
+  RotationAsked,
+  MAX_DAYS,
   WorkDay,
   WORK_DOCUMENT,
 } from "./task";

@@ -79,12 +79,35 @@ export const WorkDay = v.strictObject({
   id: Id,
   name: NonEmptyText,
   parts: v.pipe(
-    v.array(v.strictObject({ taskId: Id, minutes: v.pipe(figure(1, 960, " minutes"), v.integer("must be whole minutes")) })),
+    v.array(
+      v.strictObject({
+        /** Null is a rest, or anything that strains the hands by nothing. */
+        taskId: v.nullable(Id),
+        minutes: v.pipe(figure(1, 960, " minutes"), v.integer("must be whole minutes")),
+      }),
+    ),
     v.maxLength(24, "at most 24 parts"),
   ),
   personIds: v.pipe(v.array(Id), v.maxLength(500)),
 });
 export type WorkDay = v.InferOutput<typeof WorkDay>;
+
+/** As many as there are people: on a rotation each may have a way of their own. */
+export const MAX_DAYS = 60;
+
+const people = (most: number) => v.pipe(v.number("must be a number"), v.integer("must be whole"), v.minValue(0), v.maxValue(most));
+
+/** What the crew's rotation was last levelled by. */
+export const RotationAsked = v.strictObject({
+  turns: v.pipe(v.number("must be a number"), v.integer("must be whole"), v.minValue(1), v.maxValue(12)),
+  needed: v.pipe(v.array(v.strictObject({ taskId: Id, people: people(500) })), v.maxLength(MAX_TASKS)),
+  /** Whoever may not do every task. */
+  not: v.pipe(
+    v.array(v.strictObject({ personId: Id, taskIds: v.pipe(v.array(Id), v.minLength(1), v.maxLength(MAX_TASKS)) })),
+    v.maxLength(500),
+  ),
+});
+export type RotationAsked = v.InferOutput<typeof RotationAsked>;
 
 export const MAX_TREATMENTS = 30;
 
@@ -107,7 +130,8 @@ export type Treatment = v.InferOutput<typeof Treatment>;
 
 export const Work = v.strictObject({
   tasks: v.pipe(v.array(Task), v.maxLength(MAX_TASKS, `at most ${MAX_TASKS} tasks`)),
-  days: v.pipe(v.array(WorkDay), v.maxLength(12, "at most 12 ways a shift is filled")),
+  days: v.pipe(v.array(WorkDay), v.maxLength(MAX_DAYS, `at most ${MAX_DAYS} ways a shift is filled`)),
+  rotation: v.optional(RotationAsked),
   /** Of those who work by bookings; their days follow from what is booked. */
   treatments: v.optional(v.pipe(v.array(Treatment), v.maxLength(MAX_TREATMENTS, `at most ${MAX_TREATMENTS} kinds of treatment`))),
 });
@@ -116,9 +140,9 @@ export type Work = v.InferOutput<typeof Work>;
 /** As it is stored, and as a draft. */
 export const WORK_DOCUMENT = documentFormat<Work>({
   name: "work",
-  format: 3,
-  // Nothing older has kinds of treatment, observed figures, or a tool's vibration in m/s².
-  steps: [(work) => work, (work) => work],
+  format: 4,
+  // Nothing older has kinds of treatment, observed figures, a tool's vibration in m/s², rests among its parts, or a rotation.
+  steps: [(work) => work, (work) => work, (work) => work],
   schema: Work,
 });
 
@@ -137,7 +161,7 @@ export function dayOf(work: Work, personId?: string): WorkDay | undefined {
 /** Minutes of each task in a day, tasks in the order they come first. */
 export function minutesByTask(day: WorkDay): Map<string, number> {
   const minutes = new Map<string, number>();
-  for (const part of day.parts) minutes.set(part.taskId, (minutes.get(part.taskId) ?? 0) + part.minutes);
+  for (const { taskId, minutes: min } of day.parts) if (taskId !== null) minutes.set(taskId, (minutes.get(taskId) ?? 0) + min);
   return minutes;
 }
 

@@ -3,7 +3,7 @@ import { Box, ButtonBase, Typography } from "@mui/material";
 import { Pin } from "lucide-react";
 import { useRef, useState, type PointerEvent } from "react";
 import { type Span } from "@kind-grip/core/calendar";
-import { GRID_MIN, onGrid, ribbonOf, type SessionRequest } from "@kind-grip/core/dayplan";
+import { GRID_MIN, onGrid, ribbonOf, type RibbonPart, type SessionRequest } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { t } from "../base/words";
 import { timeText } from "../base/dates";
@@ -14,7 +14,10 @@ interface GroupRowProps {
   /** What all rows show, so that times stand above each other. */
   axis: Span;
   name: string;
+  /** Their names. */
   people: readonly string[];
+  /** What their hands do along the shift. */
+  parts: readonly RibbonPart[];
   requests: readonly SessionRequest[];
   plan: ReadonlyMap<string, number>;
   pinned: ReadonlyMap<string, number>;
@@ -24,8 +27,8 @@ interface GroupRowProps {
   onMove(request: SessionRequest, startMs: number): void;
 }
 
-export function GroupRow({ day, axis, name, people, requests, plan, pinned, nameOf, onPin, onMove }: GroupRowProps) {
-  const { crew, shift, parts } = day;
+export function GroupRow({ day, axis, name, people, parts, requests, plan, pinned, nameOf, onPin, onMove }: GroupRowProps) {
+  const { crew, shift } = day;
   const x = (ms: number) => ((ms - axis.startMs) / (axis.endMs - axis.startMs)) * 100;
   const strip = useRef<HTMLDivElement>(null);
   const [dragged, setDragged] = useState<{ id: string; fromX: number; startMs: number; atMs: number } | null>(null);

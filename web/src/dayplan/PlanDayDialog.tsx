@@ -3,7 +3,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { PinOff } from "lucide-react";
 import { useMemo, useState } from "react";
 import { type Shift } from "@kind-grip/core/calendar";
-import { type Placement, type PlanGroup, type RibbonPart, type Series, type SessionRequest } from "@kind-grip/core/dayplan";
+import { type Placement, type PlanGroup, type Series, type SessionRequest } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { timeText, wholeDayText } from "../base/dates";
@@ -14,7 +14,7 @@ import { crewApi } from "../crew/api";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
-import { meantFor, meeting } from "./crew-day";
+import { meantFor, meeting, type CrewDay } from "./crew-day";
 import { dayOfGroups } from "./day-of-groups";
 import { GroupRow } from "./GroupRow";
 import { patternOfDay } from "./pattern-of-day";
@@ -31,7 +31,7 @@ interface PlanDayProps {
   people: readonly PersonEntry[];
   /** Groups the crew keeps. */
   groups: readonly PlanGroup[];
-  parts: readonly RibbonPart[];
+  partsOf: CrewDay["partsOf"];
   now: number;
   today: string;
   placedOn(date: string): readonly Placement[];
@@ -44,7 +44,7 @@ interface PlanDayProps {
 }
 
 export function PlanDayDialog(props: PlanDayProps) {
-  const { crew, shifts, sessions, people, groups: keptGroups, parts, now, today, placedOn, keptOn, onUse, onUseEvery, onClose } = props;
+  const { crew, shifts, sessions, people, groups: keptGroups, partsOf, now, today, placedOn, keptOn, onUse, onUseEvery, onClose } = props;
   const library = useLibrary();
   const [date, setDate] = useState((shifts.find((shift) => shift.date >= today) ?? shifts[0])!.date);
   const shift = shifts.find((each) => each.date === date)!;
@@ -73,7 +73,7 @@ export function PlanDayDialog(props: PlanDayProps) {
   // The moment matters to the minute only.
   const notBeforeMs = begun && fromNow ? Math.floor(now / 60_000) * 60_000 : 0;
   const { problem, withReach, groups, needed } = useMemo(() => {
-    const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people, parts, kept };
+    const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people, partsOf, kept };
     return dayOfGroups(
       library,
       [
@@ -87,7 +87,7 @@ export function PlanDayDialog(props: PlanDayProps) {
     shift,
     sessions,
     people,
-    parts,
+    partsOf,
     kept,
     library,
     mostOffJob,
@@ -315,6 +315,7 @@ export function PlanDayDialog(props: PlanDayProps) {
               axis={axis}
               name={others.length === 0 ? name : whole ? day.crew.name : `${day.crew.name}, ${name.toLowerCase()}`}
               people={inGroup.map((id) => day.people.find((person) => person.id === id)?.name ?? "")}
+              parts={day.partsOf(inGroup)}
               requests={problem.requests.filter((request) => request.group === g)}
               plan={plan}
               pinned={pinned}

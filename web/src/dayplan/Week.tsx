@@ -2,7 +2,7 @@
 import { Alert, Box, Button } from "@mui/material";
 import { BellRing, CopyPlus, Users, UsersRound } from "lucide-react";
 import { DateTime } from "luxon";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import type { CrewEntry, PersonEntry, WeekPlanEntry } from "@kind-grip/core/api";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import { dayInstead, patternFrom, takenOutOnce, type LaidPlacement } from "@kind-grip/core/dayplan";
@@ -43,7 +43,8 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
   const { document, plan, change, shifts: around, placed, clashes, laid, laidById, shiftAt } = planned;
   const [open, setOpen] = useState<"planDay" | "outgoing" | "groups" | "copy" | null>(null);
   const work = useWorkDone(crew.id);
-  const parts = useMemo(() => ribbonParts(work), [work]);
+  const partsOf = useCallback((personIds: readonly string[]) => ribbonParts(work, personIds), [work]);
+  const parts = useMemo(() => partsOf(people.map(({ id }) => id)), [partsOf, people]);
   const today = todayApi.useTodayQuery().data;
   const led = new Set([
     ...(today?.entries.flatMap((each) => (each.runId ? [each.placementId] : [])) ?? []),
@@ -128,7 +129,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
           sessions={sessions}
           people={people}
           groups={plan.standing.groups}
-          parts={parts}
+          partsOf={partsOf}
           now={now}
           today={todaysDate}
           placedOn={onDay}

@@ -21,12 +21,13 @@ export interface CrewDay {
   shift: Shift;
   sessions: readonly PlaceableSession[];
   people: readonly PersonEntry[];
-  parts: readonly RibbonPart[];
+  /** What some people's hands do along the shift. */
+  partsOf(personIds: readonly string[]): readonly RibbonPart[];
   /** Led already: they stay. */
   kept: readonly Placement[];
 }
 
-/** Another crew's day, with its week as it is stored. */
+/** A crew's day read from the server, with its week as it is stored. */
 export interface OtherDay extends CrewDay {
   week: WeekPlanEntry;
 }
@@ -40,9 +41,19 @@ export function meeting(crews: readonly CrewEntry[], own: CrewEntry, shift: Shif
   });
 }
 
-/** @throws whatever the server says when it cannot be read */
-export async function readOtherDay(library: Library, dispatch: AppDispatch, crew: CrewEntry, shift: Shift, now: number): Promise<OtherDay> {
-  const fresh = { forceRefetch: true, subscribe: false } as const;
+/**
+ * @param anew what is known already is asked for again
+ * @throws whatever the server says when it cannot be read
+ */
+export async function readCrewDay(
+  library: Library,
+  dispatch: AppDispatch,
+  crew: CrewEntry,
+  shift: Shift,
+  now: number,
+  { anew }: { anew: boolean },
+): Promise<OtherDay> {
+  const fresh = { forceRefetch: anew, subscribe: false } as const;
   const [programList, everybody, itsWork, may, week, todays] = await Promise.all([
     dispatch(programApi.endpoints.programs.initiate(crew.id, fresh)).unwrap(),
     dispatch(crewApi.endpoints.people.initiate(crew.id, fresh)).unwrap(),
@@ -71,7 +82,7 @@ export async function readOtherDay(library: Library, dispatch: AppDispatch, crew
       ),
     ),
     people: here,
-    parts: ribbonParts(workDone(itsWork)),
+    partsOf: (personIds) => ribbonParts(workDone(itsWork), personIds),
     kept: placed.filter(({ id }) => led.has(id)),
     week,
   };

@@ -45,7 +45,7 @@ const dayFor = (crew: CrewEntry, people: number, sessions = [sessionOf("preShift
   shift: shiftsFrom(crew.shiftPattern, crew.timeZone, DATE, 1)[0]!,
   sessions,
   people: Array.from({ length: people }, (_, i) => person(`${crew.name} ${i}`)),
-  parts: [],
+  partsOf: () => [],
   kept: [],
 });
 const placed = ({ programId, session }: PlaceableSession, startsAt: string, people: string[] | null = null): Placement => ({

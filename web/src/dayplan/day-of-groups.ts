@@ -62,7 +62,7 @@ export function dayOfGroups(
           { mostOffJob, leaders },
           {
             notBeforeMs,
-            hardFrom: hardMoments(ribbonOf(day.shift, day.parts), RAISED_STRAIN),
+            hardFrom: (g) => hardMoments(ribbonOf(day.shift, day.partsOf(groups[g]!.people)), RAISED_STRAIN),
             pinned,
             reach: mapValues(REACH_MIN, (min) => min + addMin),
           },

@@ -9,7 +9,7 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { dayPlanApi } from "./api";
-import { inShift, laidOf, readOtherDay, type OtherDay } from "./crew-day";
+import { inShift, laidOf, readCrewDay, type OtherDay } from "./crew-day";
 
 export function useJoinedCrews(now: number) {
   const library = useLibrary();
@@ -23,7 +23,7 @@ export function useJoinedCrews(now: number) {
     setTrouble(null);
     setReading(other.crew.id);
     try {
-      const day = await readOtherDay(library, dispatch, other.crew, other.shift, now);
+      const day = await readCrewDay(library, dispatch, other.crew, other.shift, now, { anew: true });
       if (day.sessions.length === 0) setTrouble(t("{{name}} has no session to place yet.", { name: other.crew.name }));
       else setOthers((list) => [...list, day]);
     } catch (error) {

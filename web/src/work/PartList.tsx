@@ -13,9 +13,14 @@ interface PartListProps {
   /** Minutes there are for all of them. */
   roomMin: number;
   onChange(parts: Parts, gesture?: string): void;
+  /** A part may be a rest. */
+  rests?: boolean;
 }
 
-export function PartList({ work, parts, roomMin, onChange }: PartListProps) {
+/** The value of a rest in the list of tasks. */
+const REST = "rest";
+
+export function PartList({ work, parts, roomMin, onChange, rests = false }: PartListProps) {
   const totalMin = parts.reduce((sum, { minutes }) => sum + minutes, 0);
   const setPart = (index: number, change: Partial<Parts[number]>, gesture?: string) =>
     onChange(
@@ -34,9 +39,10 @@ export function PartList({ work, parts, roomMin, onChange }: PartListProps) {
           <TextField
             select
             label={t("Part {{i}}", { i: i + 1 })}
-            value={part.taskId}
-            onChange={(event) => setPart(i, { taskId: event.target.value })}
+            value={part.taskId ?? REST}
+            onChange={(event) => setPart(i, { taskId: event.target.value === REST ? null : event.target.value })}
           >
+            {(rests || part.taskId === null) && <MenuItem value={REST}>{t("Rest, or nothing for the hands")}</MenuItem>}
             {work.tasks.map((task) => (
               <MenuItem key={task.id} value={task.id}>
                 {task.name}

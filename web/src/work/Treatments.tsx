@@ -109,7 +109,12 @@ function Kind({ work, treatment, problem, onChange, onRemove }: KindProps) {
             work={work}
             parts={parts}
             roomMin={lengthMin}
-            onChange={(next, gesture) => onChange({ ...treatment, parts: next }, gesture)}
+            onChange={(next, gesture) =>
+              onChange(
+                { ...treatment, parts: next.flatMap(({ taskId, minutes }) => (taskId === null ? [] : [{ taskId, minutes }])) },
+                gesture,
+              )
+            }
           />
         </Box>
         <Box sx={{ display: "grid", gap: 1.5, alignContent: "start" }}>

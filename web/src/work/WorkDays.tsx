@@ -1,153 +1,234 @@
-/** Who does which task, for how long: the ways a shift is filled, and who works which. */
-import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
-import { Plus, Trash2, X } from "lucide-react";
-import type { Work, WorkDay } from "@kind-grip/core/strain";
+/** Who does which task, for how long: everybody's shift, what would change it, and the ways it is filled. */
+import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
+import { FlaskConical, Plus, Scale } from "lucide-react";
+import { useMemo, useState } from "react";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { dateAt, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
+import { exchangedPeople, strainOfPeople } from "@kind-grip/core/rotation";
+import { MAX_DAYS, RAISED_STRAIN, workProblems, type RotationAsked, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
-import type { PersonEntry } from "@kind-grip/core/api";
+import { useNow } from "../base/now";
+import { notify } from "../base/notices";
+import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
-import { PartList } from "./PartList";
-import { ShiftStrain } from "./ShiftStrain";
+import { DayPlanAnswer } from "./DayPlanAnswer";
+import { LevelHands } from "./LevelHands";
+import { PeopleRows } from "./PeopleRows";
+import { strainText } from "./strain-text";
 import type { EditedWork } from "./use-work";
+import { WayOfShift } from "./WayOfShift";
 
-const hoursText = (min: number) => `${Math.floor(min / 60)} h${min % 60 ? ` ${t("{{min}} min", { min: min % 60 })}` : ""}`;
+/** Printed is who does what when. */
+const ON_SCREEN_ONLY = { "@media print": { display: "none" } } as const;
+/** So many ways are all shown to be changed; of more, the one that is chosen. */
+const ALL_SHOWN = 4;
+/** A shift is looked for so many days ahead. */
+const AHEAD_DAYS = 28;
 
-export function WorkDays({ edited, people, shiftMin }: { edited: EditedWork; people: PersonEntry[]; shiftMin: number }) {
-  const work = edited.value;
-  const set = (days: WorkDay[], gesture?: string) => edited.change({ ...work, days }, gesture);
-  const setDay = (day: WorkDay, gesture?: string) =>
-    set(
-      work.days.map((each) => (each.id === day.id ? day : each)),
-      gesture,
-    );
-  const add = () => {
-    const [first] = work.days;
-    set([
-      ...work.days,
-      { id: uuid(), name: t("Rotation {{days}}", { days: work.days.length + 1 }), parts: first?.parts ?? [], personIds: [] },
-    ]);
-  };
-  return (
-    <Box sx={{ display: "grid", gap: 4 }}>
-      {work.days.map((day, d) => (
-        <Day
-          key={day.id}
-          day={day}
-          first={d === 0}
-          work={work}
-          people={people}
-          shiftMin={shiftMin}
-          problem={edited.problemAt(`days.${d}.parts`)}
-          onChange={setDay}
-          onRemove={work.days.length > 1 ? () => set(work.days.filter(({ id }) => id !== day.id)) : undefined}
-        />
-      ))}
-      <Box>
-        <Button
-          startIcon={<Plus size={18} />}
-          variant="outlined"
-          onClick={add}
-          disabled={work.tasks.length === 0 || work.days.length >= 12}
-        >
-          {t("Another way the shift is filled")}
-        </Button>
-      </Box>
-    </Box>
-  );
-}
-
-interface DayProps {
-  day: WorkDay;
-  first: boolean;
-  work: Work;
+interface WorkDaysProps {
+  crew: CrewEntry;
+  edited: EditedWork;
   people: PersonEntry[];
   shiftMin: number;
-  problem?: string;
-  onChange(day: WorkDay, gesture?: string): void;
-  onRemove?(): void;
 }
 
-function Day({ day, first, work, people, shiftMin, problem, onChange, onRemove }: DayProps) {
-  const taken = new Set(work.days.flatMap(({ personIds }) => personIds));
-  const free = people.filter((person) => !taken.has(person.id));
-  const totalMin = day.parts.reduce((sum, { minutes }) => sum + minutes, 0);
+export function WorkDays({ crew, edited, people, shiftMin }: WorkDaysProps) {
+  const dispatch = useAppDispatch();
+  const shift = useNextShift(crew, shiftMin);
+  const [trial, setTrial] = useState<Pick<Work, "days" | "rotation"> | null>(null);
+  const [levelling, setLevelling] = useState(false);
+  const [openId, setOpenId] = useState<string | null>(null);
+  const real = edited.value;
+  const work = useMemo(() => (trial ? { ...real, ...trial } : real), [real, trial]);
+  const ids = useMemo(() => people.map(({ id }) => id), [people]);
+  const rows = useMemo(() => strainOfPeople(work, ids), [work, ids]);
+  const before = useMemo(() => new Map(strainOfPeople(real, ids).map(({ personId, strain }) => [personId, strain])), [real, ids]);
+  const problems = trial ? workProblems(work, shiftMin) : edited.found;
+  const problemAt = (path: string) => problems.find((problem) => problem.path === path)?.message;
+
+  const set = (days: WorkDay[], gesture?: string, rotation: RotationAsked | undefined = work.rotation) => {
+    const change = { days, ...(rotation ? { rotation } : {}) };
+    if (trial) setTrial(change);
+    else edited.change({ ...real, ...change }, gesture);
+  };
+  const keep = () => {
+    if (!trial) return;
+    edited.change({ ...real, ...trial });
+    setTrial(null);
+    setLevelling(false);
+    dispatch(notify({ text: t("Who does what is as it was tried."), undo: edited.undo }));
+  };
+  const drop = () => {
+    setTrial(null);
+    setLevelling(false);
+  };
+  const add = () => {
+    const day = {
+      id: uuid(),
+      name: t("Rotation {{days}}", { days: work.days.length + 1 }),
+      parts: work.days[0]?.parts ?? [],
+      personIds: [],
+    };
+    set([...work.days, day]);
+    setOpenId(day.id);
+  };
+  const hardest = rows[0];
+  const wasHardest = Math.max(0, ...before.values());
+  const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? t("Somebody");
+  const chosen = work.days.length <= ALL_SHOWN ? work.days : work.days.filter(({ id }, d) => (openId ? id === openId : d === 0));
+
   return (
-    <Box component="section" aria-label={day.name} sx={{ borderTop: "2px solid", borderColor: "line", pt: 2 }}>
-      <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1.5, flexWrap: "wrap" }}>
-        <TextField
-          label={t("Name")}
-          value={day.name}
-          onChange={(event) => onChange({ ...day, name: event.target.value }, t("name {{id}}", { id: day.id }))}
-          sx={{ width: 260 }}
-        />
-        <Typography
-          sx={{ flex: 1, color: problem ? "error.main" : "text.secondary", fontWeight: problem ? 650 : 500 }}
-          role={problem ? "alert" : undefined}
-        >
-          {problem
-            ? t("The parts {{problem}}.", { problem })
-            : t("{{totalMin}} of {{shiftMin}} in a shift", { totalMin: hoursText(totalMin), shiftMin: hoursText(shiftMin) })}
-        </Typography>
-        {onRemove && (
-          <Button startIcon={<Trash2 size={18} />} onClick={onRemove}>
-            {t("Remove")}
+    <Box sx={{ display: "grid", gap: 3 }}>
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "center", "& button": ON_SCREEN_ONLY }}>
+        {hardest && (
+          <Typography component="p" sx={{ flex: 1, minWidth: 260, fontSize: "1.15rem" }}>
+            {t("Hardest hand: ")}
+            {trial && strainText(wasHardest) !== strainText(hardest.strain) && `${strainText(wasHardest)} → `}
+            <Box component="strong" sx={{ fontSize: "1.6rem", color: hardest.strain > RAISED_STRAIN ? "warm.dark" : "text.primary" }}>
+              {strainText(hardest.strain)}
+            </Box>
+            {`, ${nameOf(hardest.personId)}`}
+          </Typography>
+        )}
+        {trial ? (
+          <>
+            <Button variant="contained" onClick={keep} disabled={problems.length > 0}>
+              {t("Keep it so")}
+            </Button>
+            <Button onClick={drop}>{t("Back to how it is")}</Button>
+          </>
+        ) : (
+          <Button
+            startIcon={<FlaskConical size={18} />}
+            variant="outlined"
+            onClick={() => setTrial({ days: real.days, rotation: real.rotation })}
+          >
+            {t("What if …")}
           </Button>
         )}
+        <Button
+          startIcon={<Scale size={18} />}
+          variant="outlined"
+          aria-expanded={levelling}
+          disabled={people.length === 0 || work.tasks.length === 0}
+          onClick={() => setLevelling(!levelling)}
+        >
+          {t("Level the hardest hand")}
+        </Button>
       </Box>
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1.15fr)" },
-          columnGap: 5,
-          rowGap: 2,
-        }}
-      >
-        <Box>
-          <PartList
-            work={work}
-            parts={day.parts}
-            roomMin={shiftMin}
-            onChange={(parts, gesture) => onChange({ ...day, parts }, gesture && `${day.id} ${gesture}`)}
-          />
+      {trial && (
+        <Alert severity="info" variant="outlined" sx={ON_SCREEN_ONLY}>
+          {t("This is tried, not kept: nobody else sees it, and the day plan goes by the work as it is.")}
+        </Alert>
+      )}
+      {levelling && (
+        <Box sx={ON_SCREEN_ONLY}>
+          <LevelHands work={real} people={people} shiftMin={shiftMin} onFound={(days, rotation) => setTrial({ days, rotation })} />
         </Box>
-        <Box>
-          <ShiftStrain work={work} day={day} />
-          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, alignItems: "center", mt: 1 }}>
-            <Typography sx={{ fontWeight: 650 }}>
-              {first && day.personIds.length === 0 ? t("Everybody not named elsewhere") : t("Works it:")}
-            </Typography>
-            {day.personIds.map((personId) => (
-              <Button
-                key={personId}
-                variant="outlined"
-                size="small"
-                endIcon={<X size={16} />}
-                aria-label={t("{{name}} does not work {{name2}}", {
-                  name: people.find(({ id }) => id === personId)?.name ?? t("Somebody"),
-                  name2: day.name,
-                })}
-                onClick={() => onChange({ ...day, personIds: day.personIds.filter((id) => id !== personId) })}
-              >
-                {people.find(({ id }) => id === personId)?.name ?? t("left the crew")}
-              </Button>
+      )}
+      {trial && <Exchange work={work} people={people} onExchange={(days) => set(days)} />}
+      {rows.length > 0 && (
+        <PeopleRows
+          work={work}
+          rows={rows}
+          {...(trial ? { before } : {})}
+          shift={shift}
+          timeZone={crew.timeZone}
+          nameOf={nameOf}
+          onOpen={setOpenId}
+        />
+      )}
+      <Box sx={{ display: "grid", gap: 3, ...ON_SCREEN_ONLY }}>
+        {trial && <DayPlanAnswer crew={crew} shift={shift} work={real} tried={work} />}
+        {work.days.length > ALL_SHOWN && (
+          <TextField
+            select
+            label={t("Way of the shift to change")}
+            value={chosen[0]?.id ?? ""}
+            onChange={(event) => setOpenId(event.target.value)}
+            sx={{ width: 320, maxWidth: "100%" }}
+          >
+            {work.days.map(({ id, name, personIds }) => (
+              <MenuItem key={id} value={id}>
+                {personIds.length > 0 ? `${name}: ${personIds.map(nameOf).join(", ")}` : name}
+              </MenuItem>
             ))}
-            {!first && free.length > 0 && (
-              <TextField
-                select
-                label={t("Add a person")}
-                value=""
-                onChange={(event) => onChange({ ...day, personIds: [...day.personIds, event.target.value] })}
-                sx={{ width: 200 }}
-              >
-                {free.map((person) => (
-                  <MenuItem key={person.id} value={person.id}>
-                    {person.name}
-                  </MenuItem>
-                ))}
-              </TextField>
-            )}
-          </Box>
+          </TextField>
+        )}
+        {chosen.map((day) => {
+          const d = work.days.indexOf(day);
+          return (
+            <WayOfShift
+              key={day.id}
+              day={day}
+              first={d === 0}
+              work={work}
+              people={people}
+              shiftMin={shiftMin}
+              problem={problemAt(`days.${d}.parts`)}
+              onChange={(changed, gesture) =>
+                set(
+                  work.days.map((each) => (each.id === changed.id ? changed : each)),
+                  gesture,
+                )
+              }
+              onRemove={work.days.length > 1 ? () => set(work.days.filter(({ id }) => id !== day.id)) : undefined}
+            />
+          );
+        })}
+        <Box>
+          <Button
+            startIcon={<Plus size={18} />}
+            variant="outlined"
+            onClick={add}
+            disabled={work.tasks.length === 0 || work.days.length >= MAX_DAYS}
+          >
+            {t("Another way the shift is filled")}
+          </Button>
         </Box>
       </Box>
     </Box>
   );
+}
+
+/** Two people take each other's way. */
+function Exchange({ work, people, onExchange }: { work: Work; people: PersonEntry[]; onExchange(days: WorkDay[]): void }) {
+  const [one, setOne] = useState("");
+  const [other, setOther] = useState("");
+  const choices = [
+    { label: t("Exchange"), value: one, set: setOne },
+    { label: t("with"), value: other, set: setOther },
+  ];
+  return (
+    <Box
+      component="section"
+      aria-label={t("Exchange two people")}
+      sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "center" }}
+    >
+      {choices.map(({ label, value, set }) => (
+        <TextField key={label} select label={label} value={value} onChange={(event) => set(event.target.value)} sx={{ width: 220 }}>
+          {people.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
+      <Button variant="outlined" disabled={!one || !other || one === other} onClick={() => onExchange(exchangedPeople(work, one, other))}>
+        {t("Exchange them")}
+      </Button>
+    </Box>
+  );
+}
+
+/** The shift the strips are drawn on: the crew's next, or as many hours from midnight where it has none. */
+function useNextShift(crew: CrewEntry, shiftMin: number): Shift {
+  const today = dateAt(useNow(), crew.timeZone);
+  return useMemo(() => {
+    const [next] = shiftsFrom(crew.shiftPattern, crew.timeZone, today, AHEAD_DAYS);
+    if (next) return next;
+    const [usual] = crew.shiftPattern.shifts;
+    const startMs = Date.parse(`${today}T00:00:00Z`);
+    return { date: today, startMs, endMs: startMs + shiftMin * 60_000, breaks: [], away: [], kind: usual!, clockChangeMin: 0 };
+  }, [crew, today, shiftMin]);
 }

@@ -139,7 +139,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
               <ShiftStrain work={work} day={day} onTask={openTask} />
             </Box>
           )}
-          <Box sx={{ mb: 3 }}>
+          <Box sx={{ mb: 3, "@media print": { display: "none" } }}>
             <Choice<View>
               label={t("Part of the work")}
               value={view}
@@ -177,7 +177,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
             </Box>
           )}
           {view === "shift" &&
-            (crew.byBookings ? <Treatments edited={edited} /> : <WorkDays edited={edited} people={here} shiftMin={shiftMin} />)}
+            (crew.byBookings ? <Treatments edited={edited} /> : <WorkDays crew={crew} edited={edited} people={here} shiftMin={shiftMin} />)}
           {view === "opinions" && day && <ShiftOpinions work={done} day={day} onTask={openTask} />}
           {view === "need" && <NeedView work={done} crew={crew} people={here} />}
         </>

@@ -1,5 +1,5 @@
 /** New tasks, efforts and days. */
-import type { Effort, Task, TaskStarter, Work, WorkDay } from "@kind-grip/core/strain";
+import type { Effort, RotationAsked, Task, TaskStarter, Work, WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
 import { t } from "../base/words";
 
@@ -45,6 +45,15 @@ export function withoutTask(work: Work, taskId: string): Work {
   return {
     tasks: work.tasks.filter(({ id }) => id !== taskId),
     days: work.days.map(without),
+    ...(work.rotation ? { rotation: withoutIn(work.rotation, taskId) } : {}),
     ...(work.treatments ? { treatments: work.treatments.map(without) } : {}),
   };
 }
+
+const withoutIn = (rotation: RotationAsked, gone: string): RotationAsked => ({
+  ...rotation,
+  needed: rotation.needed.filter(({ taskId }) => taskId !== gone),
+  not: rotation.not
+    .map(({ personId, taskIds }) => ({ personId, taskIds: taskIds.filter((id) => id !== gone) }))
+    .filter(({ taskIds }) => taskIds.length > 0),
+});

@@ -1,0 +1,174 @@
+/** The rotation of a crew whose hardest hand has it as easy as can be, with its proof. */
+import { chanceFrom, columnName, type Solver } from "../solver";
+import { exchanged, type Share } from "./exchange";
+import { fewestChanges, turnByTurn, matching } from "./turns";
+import { countPatterns, patternsOf, type Patterns } from "./patterns";
+import { isFor, kindsOf, MOST_PATTERNS, MOST_TURNS, type Kind, type NoRotation, type Rotation, type RotationProblem } from "./problem";
+import { leastMissing, sharesOf, type Column, type Shares } from "./shares";
+
+/** With no more columns than this whole people are tried with every pattern there is, which is a proof; with more, with those of use. */
+const ALL_COLUMNS = 900;
+const SOLVE_SEC = 1;
+/** Near enough to the bound to stop, as a share of it. */
+const NEAR = 0.003;
+const ROUNDS = 3;
+const SHAKES = 15;
+const EXCHANGES = 8;
+
+/**
+ * Who may do the same is one kind; each kind's people are shared out among the patterns of turns, so that every task has its turns. The
+ * bound is the least strain at which shares of people would do. Whole people are looked for from there up, among all patterns where those
+ * are few, or else by exchanging turns, and then between the two among the patterns that were of use.
+ * @throws RangeError for turns that are not 1 to 12
+ */
+export async function levelRotation(problem: RotationProblem, solve: Solver): Promise<Rotation | NoRotation> {
+  const { tasks, turns, turnMin, needed, people } = problem;
+  if (!Number.isInteger(turns) || turns < 1 || turns > MOST_TURNS) throw new RangeError(`a shift of ${turns} turns cannot be shared out`);
+  const idle = people.length - needed.reduce((sum, each) => sum + each, 0);
+  if (idle < 0) return "tooFewPeople";
+  const places = [...needed, idle];
+  const wanted = places.map((each) => each * turns);
+  const kinds = kindsOf(problem);
+  if (countPatterns(tasks.length, turns, idle > 0) > MOST_PATTERNS) return "tooManyWays";
+  const patterns = patternsOf(tasks, turns, turnMin, idle > 0);
+  const { list } = patterns;
+  const start = oneTaskEach(kinds, places, turns, patterns);
+  if (!start) return "notAllowed";
+  const first = exchanged(start, patterns);
+  const steps = [...new Set(list.map(({ strain }) => strain))];
+  const fractions = sharesOf(kinds, list, wanted, solve);
+  const bound = steps[await firstThat(steps, 0, steps.indexOf(hardestOf(first)), (most) => fractions.cover(most))]!;
+  const columns = kinds.flatMap((kind, k) =>
+    list.filter((pattern) => pattern.strain <= hardestOf(first) && isFor(kind, pattern.turns)).map((pattern) => ({ kind: k, pattern })),
+  );
+  const question = { kinds, patterns, steps, wanted, solve, bound };
+  const found = columns.length <= ALL_COLUMNS ? await bestOfAll(question, first, columns) : await nearBound(question, first, fractions);
+  return { ...rowsOf(problem, found.shares, places), bound: Math.min(found.bound, hardestOf(found.shares)) };
+}
+
+interface Question {
+  kinds: readonly Kind[];
+  patterns: Patterns;
+  /** Strains that occur, ascending. */
+  steps: readonly number[];
+  wanted: readonly number[];
+  solve: Solver;
+  bound: number;
+}
+
+interface Found {
+  shares: readonly Share[];
+  bound: number;
+}
+
+/** Every pattern is tried: where whole people do at one strain and at none below, that is the best and its own proof. */
+async function bestOfAll(question: Question, first: readonly Share[], columns: readonly Column[]): Promise<Found> {
+  const { steps, bound } = question;
+  let shares = first;
+  const level = await firstThat(steps, steps.indexOf(bound), steps.indexOf(hardestOf(first)), async (most) => {
+    const taken = await wholeWithin(question, columns, most);
+    if (taken && hardestOf(taken) < hardestOf(shares)) shares = taken;
+    return taken !== undefined;
+  });
+  return { shares, bound: steps[level]! };
+}
+
+/** Among the patterns that were of use, and by beginning again from a rotation shaken a little, until it is near enough. */
+async function nearBound(question: Question, first: readonly Share[], fractions: Shares): Promise<Found> {
+  const { kinds, patterns, bound } = question;
+  const wanted = bound * (1 + NEAR);
+  let shares = first;
+  const seen: Column[] = [];
+  const take = (made: readonly Share[]) => {
+    const better = exchanged(made, patterns);
+    seen.push(...better.map(({ kind, pattern }) => ({ kind: kinds.indexOf(kind), pattern })));
+    if (hardestOf(better) < hardestOf(shares)) shares = better;
+  };
+  take(first);
+  for (let round = 0; round < ROUNDS && hardestOf(shares) > wanted; round++) {
+    const taken = await wholeWithin(question, unique([...fractions.columns(), ...seen]), wanted);
+    if (taken) take(taken);
+    for (let shake = 0; shake < SHAKES && hardestOf(shares) > wanted; shake++) take(shaken(shares, patterns, round * SHAKES + shake));
+  }
+  return { shares, bound };
+}
+
+/** Whole people in the columns up to a strain; undefined where none was found. */
+async function wholeWithin({ kinds, wanted, solve }: Question, all: readonly Column[], most: number): Promise<Share[] | undefined> {
+  const columns = all.filter(({ pattern }) => pattern.strain <= most);
+  const solved = await solve(leastMissing(kinds, columns, wanted, true), { timeLimitSec: SOLVE_SEC, gap: 0 });
+  if (!solved || solved.objective > 0.5) return undefined;
+  return columns.flatMap(({ kind, pattern }, c) =>
+    Array.from({ length: Math.round(solved.columns.get(columnName("y", c)) ?? 0) }, (): Share => ({ kind: kinds[kind]!, pattern })),
+  );
+}
+
+const hardestOf = (shares: readonly Share[]) => Math.max(...shares.map(({ pattern }) => pattern.strain));
+
+function unique(columns: readonly Column[]): Column[] {
+  return [...new Map(columns.map((column) => [`${column.kind} ${column.pattern.turns.join()}`, column])).values()];
+}
+
+/** Everybody at one task all through the shift: if that cannot be done, no exchange can be either. */
+function oneTaskEach(kinds: readonly Kind[], places: readonly number[], turns: number, patterns: Patterns): Share[] | undefined {
+  const people = kinds.flatMap((kind) => kind.members.map(() => kind));
+  const at = matching(
+    people.map(({ may }) => may),
+    places,
+  );
+  return at?.map((task, i) => ({ kind: people[i]!, pattern: patterns.of(places.map((_, t) => (t === task ? turns : 0)))! }));
+}
+
+/** By halving: the first step that does, of steps of which the last is known to; what does at a step does at every later one. */
+async function firstThat(steps: readonly number[], from: number, last: number, does: (step: number) => Promise<boolean>): Promise<number> {
+  let [low, high] = [from - 1, last];
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (await does(steps[middle]!)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** Each kind's shares to its people, in the order they are in, and turn by turn. */
+function rowsOf({ tasks, people }: RotationProblem, shares: readonly Share[], places: readonly number[]): Omit<Rotation, "bound"> {
+  const at = fewestChanges(
+    turnByTurn(
+      shares.map(({ pattern }) => pattern.turns),
+      places,
+    ),
+  );
+  const byPerson = new Map<string, Rotation["rows"][number]>();
+  for (const kind of new Set(shares.map((share) => share.kind))) {
+    const own = shares.flatMap((share, i) => (share.kind === kind ? [i] : []));
+    kind.members.forEach((personId, m) => {
+      const i = own[m]!;
+      byPerson.set(personId, {
+        personId,
+        taskIds: at[i]!.map((task) => tasks[task]?.id ?? null),
+        strain: shares[i]!.pattern.strain,
+      });
+    });
+  }
+  return { rows: people.map(({ id }) => byPerson.get(id)!), hardest: hardestOf(shares) };
+}
+
+/** Some turns exchanged as it happens, the same for the same number. */
+function shaken(shares: readonly Share[], patterns: Patterns, number: number): Share[] {
+  const chance = chanceFrom(number + 1);
+  const upTo = (most: number) => Math.floor(chance() * most);
+  const made = [...shares];
+  const tasks = made[0]!.pattern.turns.length;
+  for (let done = 0, tried = 0; done < EXCHANGES && tried < 100 * EXCHANGES; tried++) {
+    const [a, b, give, take] = [upTo(made.length), upTo(made.length), upTo(tasks), upTo(tasks)];
+    const [one, other] = [made[a]!, made[b]!];
+    if (a === b || give === take || !one.kind.may[take] || !other.kind.may[give]) continue;
+    const mine = patterns.after(one.pattern, give, take, 1);
+    const theirs = patterns.after(other.pattern, take, give, 1);
+    if (!mine || !theirs) continue;
+    made[a] = { ...one, pattern: mine };
+    made[b] = { ...other, pattern: theirs };
+    done++;
+  }
+  return made;
+}
