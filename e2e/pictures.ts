@@ -156,16 +156,13 @@ const PICTURES: Record<string, Picture> = {
     await phone.screenshot({ path: path.join(folderOf("told"), "told.png") });
     await phone.close();
   },
-  "phone-bookings": async (page, crew) => {
-    const phone = await phoneOf(page, await crew("Stillwater"), () => "Suvi Tarn");
-    await phone.getByRole("heading", { name: /^Hello/ }).waitFor();
-    await phone.getByRole("link", { name: /How are your hands/ }).click();
-    await phone.getByRole("button", { name: /^0/ }).first().click();
-    await phone.getByRole("button", { name: "Keep it" }).click();
-    await phone.getByRole("button", { name: "Running late?" }).waitFor();
-    await phone.waitForTimeout(2500);
-    await phone.screenshot({ path: path.join(folderOf("phone-bookings"), "phone-bookings.png") });
-    await phone.close();
+  rotation: async (page, crew) => {
+    await goTo(page, `/crews/${await crew("Ridgeline")}/work?view=shift`);
+    await page.getByRole("button", { name: "Level the hardest hand" }).click();
+    await page.getByRole("button", { name: "Find the rotation" }).click();
+    await page.getByText(/^No rotation leaves/).waitFor();
+    await page.getByRole("region", { name: "What the day plan says to it" }).getByRole("listitem").first().waitFor();
+    await page.getByRole("button", { name: "Find the rotation" }).evaluate((button) => button.scrollIntoView());
   },
   "phone-follow": async (page, crew) => {
     const phone = await phoneOf(page, await crew("Saltmarsh"), () => "Idris Kettle");
