@@ -40,6 +40,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/baseline/${round!.id}`, async () => page.getByRole("radio", { name: /Range/ }).click()],
     [`/crews/${roof}/baseline/${round!.id}`, async () => page.getByRole("radio", { name: /Grip/ }).click()],
     [`/crews/${roof}/baseline/${round!.id}/findings`],
+    [`/crews/${roof}/baseline/${round!.id}/crew`],
     [`/crews/${spa}/program`],
     [`/crews/${roof}/settings`],
     [`/crews/${roof}/program`],

@@ -1,5 +1,6 @@
 /** The baseline round: what is measured of each person, what it shows, and how two rounds compare. */
 export { Change, changesBetween } from "./changes";
+export { crewChanges, type CrewChange, type Pair } from "./crew-changes";
 export { findingsOf, isShort, needFindings, type Finding, type MainHand } from "./findings";
 export { FUNCTION_TESTS, type FunctionTest } from "./function-tests";
 export { gripOf, type GripSummary } from "./grip";

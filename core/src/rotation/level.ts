@@ -1,10 +1,10 @@
 /** The rotation of a crew whose hardest hand has it as easy as can be, with its proof. */
 import { chanceFrom, columnName, type Solver } from "../solver";
 import { exchanged, type Share } from "./exchange";
-import { fewestChanges, turnByTurn, matching } from "./turns";
 import { countPatterns, patternsOf, type Patterns } from "./patterns";
 import { isFor, kindsOf, MOST_PATTERNS, MOST_TURNS, type Kind, type NoRotation, type Rotation, type RotationProblem } from "./problem";
-import { leastMissing, sharesOf, type Column, type Shares } from "./shares";
+import { leastMissing, NOTHING, sharesOf, type Column, type Shares } from "./shares";
+import { fewestChanges, matching, turnByTurn } from "./turns";
 
 /** With no more columns than this whole people are tried with every pattern there is, which is a proof; with more, with those of use. */
 const ALL_COLUMNS = 900;
@@ -61,16 +61,21 @@ interface Found {
   bound: number;
 }
 
-/** Every pattern is tried: where whole people do at one strain and at none below, that is the best and its own proof. */
+/** Every pattern is tried: a strain at which it was proven that whole people do not raises the bound; one that was left open does not. */
 async function bestOfAll(question: Question, first: readonly Share[], columns: readonly Column[]): Promise<Found> {
-  const { steps, bound } = question;
+  const { steps, patterns } = question;
+  const from = steps.indexOf(question.bound);
   let shares = first;
-  const level = await firstThat(steps, steps.indexOf(bound), steps.indexOf(hardestOf(first)), async (most) => {
+  let bound = from;
+  await firstThat(steps, from, steps.indexOf(hardestOf(first)), async (most) => {
     const taken = await wholeWithin(question, columns, most);
-    if (taken && hardestOf(taken) < hardestOf(shares)) shares = taken;
-    return taken !== undefined;
+    if (taken === "none") bound = Math.max(bound, steps.indexOf(most) + 1);
+    if (typeof taken === "string") return false;
+    const better = exchanged(taken, patterns);
+    if (hardestOf(better) < hardestOf(shares)) shares = better;
+    return true;
   });
-  return { shares, bound: steps[level]! };
+  return { shares, bound: steps[bound]! };
 }
 
 /** Among the patterns that were of use, and by beginning again from a rotation shaken a little, until it is near enough. */
@@ -87,17 +92,22 @@ async function nearBound(question: Question, first: readonly Share[], fractions:
   take(first);
   for (let round = 0; round < ROUNDS && hardestOf(shares) > wanted; round++) {
     const taken = await wholeWithin(question, unique([...fractions.columns(), ...seen]), wanted);
-    if (taken) take(taken);
+    if (typeof taken !== "string") take(taken);
     for (let shake = 0; shake < SHAKES && hardestOf(shares) > wanted; shake++) take(shaken(shares, patterns, round * SHAKES + shake));
   }
   return { shares, bound };
 }
 
-/** Whole people in the columns up to a strain; undefined where none was found. */
-async function wholeWithin({ kinds, wanted, solve }: Question, all: readonly Column[], most: number): Promise<Share[] | undefined> {
+/** Whole people in the columns up to a strain; none where there is proof that there are none among them, unknown where the time was too short. */
+async function wholeWithin(
+  { kinds, wanted, solve }: Question,
+  all: readonly Column[],
+  most: number,
+): Promise<Share[] | "none" | "unknown"> {
   const columns = all.filter(({ pattern }) => pattern.strain <= most);
   const solved = await solve(leastMissing(kinds, columns, wanted, true), { timeLimitSec: SOLVE_SEC, gap: 0 });
-  if (!solved || solved.objective > 0.5) return undefined;
+  if (!solved) return "unknown";
+  if (solved.objective > 0.5) return solved.bound > NOTHING ? "none" : "unknown";
   return columns.flatMap(({ kind, pattern }, c) =>
     Array.from({ length: Math.round(solved.columns.get(columnName("y", c)) ?? 0) }, (): Share => ({ kind: kinds[kind]!, pattern })),
   );

@@ -12,7 +12,7 @@ import {
   type RotationProblem,
 } from ".";
 import { exchanged, type Share } from "./exchange";
-import { solverWith } from "../solver";
+import { solverWith, type Solved, type Solver } from "../solver";
 import { harderHand, type Task } from "../strain";
 import { sampleDay, sampleEffort, sampleTask } from "../strain/sample";
 
@@ -124,6 +124,31 @@ it("round a ring of three, where no two can exchange", () => {
   expect(hardest(after)).toBeLessThan(hardest(shares));
   for (const t of tasks.keys()) expect(after.reduce((sum, { pattern }) => sum + pattern.turns[t]!, 0)).toBe(3);
   after.forEach(({ pattern, kind }) => expect(pattern.turns.every((each, t) => each === 0 || kind.may[t])).toBe(true));
+});
+
+describe("a solver that is out of time", () => {
+  const tasks = [task(6), task(4), task(2)];
+  const problem = { tasks, turns: 4, turnMin: 60, needed: [1, 1, 1], people: people(3) };
+  const outOfTime =
+    (answer: Solved | undefined): Solver =>
+    (lp, effort) =>
+      lp.includes("General") ? Promise.resolve(answer) : solve(lp, effort);
+  const undecided = { columns: new Map(), objective: 3, bound: 0, prices: new Map() };
+
+  it.each([
+    ["found nothing", undefined],
+    ["left it open", undecided],
+  ])("%s proves nothing: the bound stays that of shares of people", async (_, answer) => {
+    const rotation = (await levelRotation(problem, outOfTime(answer))) as Rotation;
+    check(problem, rotation);
+    expect(rotation.bound).toBeLessThanOrEqual((await level(problem)).bound + 1e-9);
+    expect(rotation.bound).toBeLessThanOrEqual(bestByTrying(problem) + 1e-9);
+  });
+
+  it("one that proves there is none raises it", async () => {
+    const rotation = (await levelRotation(problem, outOfTime({ ...undecided, bound: 1 }))) as Rotation;
+    expect(rotation.bound).toBeCloseTo(rotation.hardest, 9);
+  });
 });
 
 it("turns are put in the order in which tasks change least, and stay the same turns", () => {

@@ -83,6 +83,7 @@ export const router = createBrowserRouter([
           { path: "work/briefing", lazy: page(() => import("../work/BriefingPage")) },
           { path: "baseline", lazy: page(() => import("../baseline/RoundsPage")) },
           { path: "baseline/:roundId", lazy: page(() => import("../baseline/RoundPage")) },
+          { path: "baseline/:roundId/crew", lazy: page(() => import("../baseline/CrewChangesPage")) },
           { path: "baseline/:roundId/findings", lazy: page(() => import("../baseline/FindingsPage")) },
           { path: "program", lazy: page(() => import("../program/ProgramsPage")) },
           { path: "program/compose", lazy: page(() => import("../compose/ComposePage")) },

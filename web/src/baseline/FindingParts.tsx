@@ -9,7 +9,7 @@ import { useWords } from "../base/library";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
 import { RangeFan } from "./RangeFan";
-import { changeText, findingText, FUNCTION_TEST_NAMES, MOTION_NAMES } from "./finding-text";
+import { changeText, findingText, FUNCTION_TEST_NAMES, measureName, MOTION_NAMES } from "./finding-text";
 
 export function Words({ findings }: { findings: Finding[] }) {
   const words = useWords();
@@ -170,8 +170,6 @@ export function Changes({ before, after }: { before: BaselineRecord; after: Base
   const changes = changesBetween(before, after);
   if (changes.length === 0) return null;
   const real = changes.filter(({ verdict }) => verdict !== "noise");
-  const name = (measure: (typeof changes)[number]["measure"]) =>
-    measure === "grip" ? t("Grip") : measure === "function" ? t("Function test") : MOTION_NAMES[measure];
   const line = (change: (typeof changes)[number]) => (
     <Box
       component="li"
@@ -188,7 +186,7 @@ export function Changes({ before, after }: { before: BaselineRecord; after: Base
     >
       {change.verdict === "better" ? <Check size={19} aria-hidden /> : <Circle size={15} aria-hidden />}
       <SideMark side={change.side} size={24} />
-      <span>{name(change.measure)}</span>
+      <span>{measureName(change.measure)}</span>
       <Box
         component="span"
         sx={{

@@ -1,7 +1,7 @@
 /** What a round shows of each person: range fans, grip to scale, findings in plain words, need with its working; compared with any other round. */
-import { Box, ButtonBase, MenuItem, TextField, Typography } from "@mui/material";
+import { Box, Button, ButtonBase, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { useParams, useSearchParams } from "react-router";
+import { Link, useParams, useSearchParams } from "react-router";
 import { findingsOf, isEmpty, needFindings } from "@kind-grip/core/baseline";
 import { regionNeeds } from "@kind-grip/core/need";
 import { dayOf, EMPTY_WORK } from "@kind-grip/core/strain";
@@ -79,6 +79,11 @@ function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
         title={person.name}
         lead={t("{{name}}. Range against the reference and the other side, grip, and what is only noise.", { name: round.name })}
       >
+        {earlier && (
+          <Button component={Link} to={`/crews/${crew.id}/baseline/${roundId}/crew`} variant="outlined">
+            {t("The crew, before and after")}
+          </Button>
+        )}
         {rounds.length > 1 && (
           <TextField
             select

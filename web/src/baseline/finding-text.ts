@@ -88,8 +88,17 @@ export function findingText(finding: Finding, regionName: (region: string) => st
   }
 }
 
+export function measureName(measure: Change["measure"]): string {
+  return measure === "grip" ? t("Grip") : measure === "function" ? t("Function test") : MOTION_NAMES[measure];
+}
+
+/** A value of a measure with its unit. */
+export function valueText(measure: Change["measure"], value: number): string {
+  return measure === "grip" ? kg(value) : `${value}${measure === "function" ? "" : "°"}`;
+}
+
 export function changeText({ measure, before, after, countsFrom, verdict }: Change): string {
-  const figure = (value: number) => (measure === "grip" ? kg(value) : `${value}${measure === "function" ? "" : "°"}`);
+  const figure = (value: number) => valueText(measure, value);
   const moved = `${figure(before)} → ${figure(after)}`;
   return verdict === "noise"
     ? t("{{moved}}, noise: it counts from {{countsFrom}}", { moved, countsFrom: figure(countsFrom) })
