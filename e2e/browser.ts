@@ -12,8 +12,6 @@ export const BROWSER: LaunchOptions = {
     "--disable-component-update",
     "--disable-sync",
     "--autoplay-policy=no-user-gesture-required",
-    // A page of a journey does not live long enough to win back what optimising its code takes.
-    "--js-flags=--no-turbofan",
   ],
 };
 

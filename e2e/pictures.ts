@@ -159,6 +159,8 @@ const PICTURES: Record<string, Picture> = {
   rotation: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/work?view=shift`);
     await page.getByRole("button", { name: "Level the hardest hand" }).click();
+    await page.getByRole("combobox", { name: "Turns in a shift" }).click();
+    await page.getByRole("option", { name: /^12 of/ }).click();
     await page.getByRole("button", { name: "Find the rotation" }).click();
     await page.getByText(/^No rotation leaves/).waitFor();
     await page.getByRole("region", { name: "What the day plan says to it" }).getByRole("listitem").first().waitFor();

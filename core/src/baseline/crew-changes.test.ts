@@ -35,6 +35,7 @@ it("each person is a mark, by what they had before, with the middle before and a
       { personId: "up", before: 60, after: 70, verdict: "better" },
       { personId: "down", before: 70, after: 60, verdict: "worse" },
     ],
+    countsFrom: ROUND_CHANGE_DEG,
     medianBefore: 60,
     medianAfter: 60,
     better: 1,

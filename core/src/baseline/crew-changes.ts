@@ -19,6 +19,8 @@ export interface CrewChange {
   side: HandSide;
   /** Each person measured both times, by the value before, lowest first. */
   people: { personId: string; before: number; after: number; verdict: Change["verdict"] }[];
+  /** What counts for whoever it takes most, in the unit of the measure. */
+  countsFrom: number;
   medianBefore: number;
   medianAfter: number;
   better: number;
@@ -31,10 +33,11 @@ export interface CrewChange {
 export function crewChanges(pairs: readonly Pair[]): CrewChange[] {
   const byMeasure = new Map<string, Omit<CrewChange, "medianBefore" | "medianAfter">>();
   for (const { personId, before, after } of pairs)
-    for (const { measure, side, verdict, ...values } of changesBetween(before, after)) {
+    for (const { measure, side, verdict, countsFrom, ...values } of changesBetween(before, after)) {
       const key = `${measure} ${side}`;
-      const one = byMeasure.get(key) ?? { measure, side, people: [], better: 0, worse: 0, noise: 0 };
+      const one = byMeasure.get(key) ?? { measure, side, people: [], countsFrom, better: 0, worse: 0, noise: 0 };
       one.people.push({ personId, before: values.before, after: values.after, verdict });
+      one.countsFrom = Math.max(one.countsFrom, countsFrom);
       one[verdict] += 1;
       byMeasure.set(key, one);
     }

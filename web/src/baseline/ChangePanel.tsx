@@ -16,13 +16,17 @@ interface ChangePanelProps {
 const WIDTH = 150;
 const HEIGHT = 150;
 const MARGIN = 9;
+/** Least height of a drawing, in changes that count. */
+const LEAST_SPAN = 3;
 const [BEFORE_X, AFTER_X] = [26, WIDTH - 26];
 
 export function ChangePanel({ measure, changes, nameOf }: ChangePanelProps) {
   const values = changes.flatMap(({ people }) => people.flatMap(({ before, after }) => [before, after]));
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  const span = Math.max(1, high - low);
-  const y = (value: number) => HEIGHT - MARGIN - ((value - low) / span) * (HEIGHT - 2 * MARGIN);
+  // What is noise looks like noise: the drawing is never less high than a few times what counts.
+  const span = Math.max(high - low, LEAST_SPAN * Math.max(...changes.map(({ countsFrom }) => countsFrom)));
+  const middle = (low + high) / 2;
+  const y = (value: number) => HEIGHT / 2 - ((value - middle) / span) * (HEIGHT - 2 * MARGIN);
   return (
     <Box component="section" aria-label={measureName(measure)} sx={{ breakInside: "avoid" }}>
       <Typography variant="h3" sx={{ mb: 0.5 }}>
