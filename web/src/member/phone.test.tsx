@@ -16,6 +16,15 @@ import TellPage from "./TellPage";
 import type { Session } from "@kind-grip/core/session";
 import { takeDay } from "./use-phone";
 
+// It is the middle of the day: an hour back or on is still today, whenever the tests run.
+const NOON = Date.parse(`${new Date().toISOString().slice(0, 10)}T12:00:00Z`);
+const TIMERS = ["setTimeout", "setInterval", "setImmediate", "clearTimeout", "clearInterval", "clearImmediate"] as const;
+const FRAMES = ["requestAnimationFrame", "cancelAnimationFrame", "requestIdleCallback", "cancelIdleCallback"] as const;
+beforeAll(() =>
+  jest.useFakeTimers({ now: NOON, doNotFake: [...TIMERS, ...FRAMES, "hrtime", "nextTick", "performance", "queueMicrotask"] }),
+);
+afterAll(() => void jest.useRealTimers());
+
 jest.setTimeout(30_000);
 
 const entryOf = (session: Session = sampleSession(["palm-away", "shake-out"], { name: "Break", slot: "break" })): MemberSession => ({
