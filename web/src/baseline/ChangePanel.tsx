@@ -36,9 +36,9 @@ export function ChangePanel({ measure, changes, nameOf }: ChangePanelProps) {
         {t("{{low}} to {{high}}", { low: valueText(measure, low), high: valueText(measure, high) })}
         {measure === "function" && `, ${t("less is better")}`}
       </Typography>
-      <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 1 }}>
+      <Box sx={{ display: "flex", gap: 2, mt: 1 }}>
         {changes.map((change) => (
-          <Box key={change.side} sx={{ flex: "1 1 0", minWidth: 120, maxWidth: 210 }}>
+          <Box key={change.side} sx={{ flex: "1 1 0", minWidth: 0, maxWidth: 210 }}>
             <Hand change={change} y={y} nameOf={nameOf} />
           </Box>
         ))}
@@ -55,6 +55,9 @@ function Hand({ change, y, nameOf }: { change: CrewChange; y(value: number): num
   const inOrder = [...people].sort((a, b) => Number(a.verdict !== "noise") - Number(b.verdict !== "noise"));
   return (
     <>
+      <Box sx={{ mb: 0.5 }}>
+        <SideMark side={side} size={24} />
+      </Box>
       <Box
         component="svg"
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -110,12 +113,9 @@ function Hand({ change, y, nameOf }: { change: CrewChange; y(value: number): num
           />
         ))}
       </Box>
-      <Box sx={{ display: "flex", gap: 1, alignItems: "center", mt: 0.75 }}>
-        <SideMark side={side} size={24} />
-        <Typography component="p" sx={{ fontWeight: 700, fontSize: "1.05rem" }}>
-          {figure(medianBefore)} → {figure(medianAfter)}
-        </Typography>
-      </Box>
+      <Typography component="p" sx={{ fontWeight: 700, mt: 0.5, whiteSpace: "nowrap" }}>
+        {figure(medianBefore)} → {figure(medianAfter)}
+      </Typography>
       <Typography component="p" sx={{ fontSize: "0.95rem" }}>
         {said}
       </Typography>

@@ -1,48 +1,22 @@
 /** A round against an earlier one for the whole crew: every person a line, dark where the change is beyond noise. */
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { Link, useParams } from "react-router";
-import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import { Link } from "react-router";
+import type { PersonEntry, RecordEntry } from "@kind-grip/core/api";
 import { crewChanges, isEmpty } from "@kind-grip/core/baseline";
 import { t } from "../base/words";
-import { crewApi } from "../crew/api";
-import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { baselineApi } from "./api";
 import { ChangePanel } from "./ChangePanel";
+import { RoundRecords, type RoundRead } from "./RoundRecords";
 
 export default function CrewChangesPage() {
-  const { roundId } = useParams();
-  const crew = useCrew();
-  const rounds = baselineApi.useRoundsQuery(crew.id);
-  const people = crewApi.usePeopleQuery(crew.id);
-  const records = baselineApi.useRecordsQuery(roundId!, { refetchOnMountOrArgChange: true });
-  return (
-    <Loaded query={rounds}>
-      {(list) => (
-        <Loaded query={people}>
-          {(everybody) => (
-            <Loaded query={records}>
-              {(entries) => <Compared key={roundId} crew={crew} rounds={list} roundId={roundId!} people={everybody} entries={entries} />}
-            </Loaded>
-          )}
-        </Loaded>
-      )}
-    </Loaded>
-  );
+  return <RoundRecords>{(read) => <Compared key={read.roundId} {...read} />}</RoundRecords>;
 }
 
-interface ComparedProps {
-  crew: CrewEntry;
-  rounds: RoundEntry[];
-  roundId: string;
-  people: PersonEntry[];
-  entries: RecordEntry[];
-}
-
-function Compared({ crew, rounds, roundId, people, entries }: ComparedProps) {
+function Compared({ crew, rounds, roundId, people, entries }: RoundRead) {
   const at = rounds.findIndex(({ id }) => id === roundId);
   const round = rounds[at];
   // Rounds are listed newest first: held against the very first, the baseline.
@@ -128,7 +102,7 @@ function Panels({ people, before, after }: { people: PersonEntry[]; before: Reco
           gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "repeat(2, minmax(0, 1fr))", lg: "repeat(3, minmax(0, 1fr))" },
           columnGap: 4,
           rowGap: 4,
-          "@media print": { gridTemplateColumns: "repeat(3, minmax(0, 1fr))", rowGap: 2 },
+          "@media print": { gridTemplateColumns: "repeat(2, minmax(0, 1fr))", rowGap: 2 },
         }}
       >
         {measures.map((measure) => (

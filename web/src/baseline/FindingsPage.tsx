@@ -1,54 +1,26 @@
 /** What a round shows of each person: range fans, grip to scale, findings in plain words, need with its working; compared with any other round. */
 import { Box, Button, ButtonBase, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
-import { Link, useParams, useSearchParams } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { findingsOf, isEmpty, needFindings } from "@kind-grip/core/baseline";
 import { regionNeeds } from "@kind-grip/core/need";
 import { dayOf, EMPTY_WORK } from "@kind-grip/core/strain";
 import { t } from "../base/words";
 import { mainHandOf } from "../crew/main-hand";
 import { useParticipations } from "../safety/use-participations";
-import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { useWorkDone } from "../work/api";
-import { crewApi } from "../crew/api";
 import { baselineApi } from "./api";
-import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
-import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { Needs } from "../work/NeedBars";
 import { Words, Fans, Grip, Changes } from "./FindingParts";
+import { RoundRecords, type RoundRead } from "./RoundRecords";
 
 export default function FindingsPage() {
-  const { roundId } = useParams();
-  const crew = useCrew();
-  const rounds = baselineApi.useRoundsQuery(crew.id);
-  const people = crewApi.usePeopleQuery(crew.id);
-  const records = baselineApi.useRecordsQuery(roundId!, { refetchOnMountOrArgChange: true });
-  return (
-    <Loaded query={rounds}>
-      {(list) => (
-        <Loaded query={people}>
-          {(everybody) => (
-            <Loaded query={records}>
-              {(entries) => <Findings crew={crew} rounds={list} roundId={roundId!} people={everybody} entries={entries} />}
-            </Loaded>
-          )}
-        </Loaded>
-      )}
-    </Loaded>
-  );
+  return <RoundRecords>{(read) => <Findings {...read} />}</RoundRecords>;
 }
 
-interface FindingsProps {
-  crew: CrewEntry;
-  rounds: RoundEntry[];
-  roundId: string;
-  people: PersonEntry[];
-  entries: RecordEntry[];
-}
-
-function Findings({ crew, rounds, roundId, people, entries }: FindingsProps) {
+function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
   const round = rounds.find(({ id }) => id === roundId);
   const [search, setSearch] = useSearchParams();
   const earlier = rounds[rounds.findIndex(({ id }) => id === roundId) + 1];

@@ -30,19 +30,19 @@ export function DayPlanAnswer({ crew, shift, work, tried }: DayPlanAnswerProps) 
   const library = useLibrary();
   const dispatch = useAppDispatch();
   const now = useNow();
-  const [day, setDay] = useState<CrewDay | "unread" | null>(null);
   // Read once: what is tried changes the work, not the program.
+  const [readAt] = useState(now);
+  const [day, setDay] = useState<CrewDay | "unread" | null>(null);
   useEffect(() => {
     let gone = false;
-    readCrewDay(library, dispatch, crew, shift, now, { anew: false }).then(
+    readCrewDay(library, dispatch, crew, shift, readAt, { anew: false }).then(
       (read) => !gone && setDay(read),
       () => !gone && setDay("unread"),
     );
     return () => {
       gone = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the moment may go on
-  }, [library, dispatch, crew, shift.date]);
+  }, [library, dispatch, crew, shift, readAt]);
   const [before, after] = useMemo(
     () => (day && day !== "unread" ? [planned(library, day, work), planned(library, day, tried)] : [[], []]),
     [library, day, work, tried],

@@ -140,7 +140,9 @@ export function LevelHands({ work, people, shiftMin, onFound }: LevelHandsProps)
       </Box>
       {typeof found === "string" && (
         <Alert severity="error" variant="outlined">
-          {found === "broken" ? t("It could not be worked out here. Load the page anew and try again.") : WHY_NOT[found]}
+          {found === "broken"
+            ? t("It could not be worked out. What works it out is loaded when it is first asked: is there a connection? Then try again.")
+            : WHY_NOT[found]}
         </Alert>
       )}
     </Box>

@@ -1,6 +1,6 @@
 /** Who does what when: everybody's shift as a strip on the clock, the hardest hand first, and how it was before. */
 import { Box, ButtonBase, Typography } from "@mui/material";
-import { ribbonOf } from "@kind-grip/core/dayplan";
+import { ribbonOf, type RibbonPiece } from "@kind-grip/core/dayplan";
 import type { Shift } from "@kind-grip/core/calendar";
 import type { PersonStrain } from "@kind-grip/core/rotation";
 import { RAISED_STRAIN, type Work } from "@kind-grip/core/strain";
@@ -93,7 +93,6 @@ export function PeopleRows({ work, rows, before, shift, timeZone, nameOf, onOpen
                 >
                   {ribbons.get(day.id)!.map((piece) => (
                     <Box
-                      className="keeps-colour"
                       component="span"
                       key={piece.startMs}
                       title={t("{{name}}, {{from}} to {{to}}", {
@@ -110,9 +109,6 @@ export function PeopleRows({ work, rows, before, shift, timeZone, nameOf, onOpen
                         px: 0.5,
                         borderRight: "2px solid",
                         borderColor: "background.default",
-                        // Filled as high as the task is hard, as the ribbon of a day plan is thick.
-                        background: (theme) =>
-                          `linear-gradient(to top, ${theme.vars!.palette[piece.strain > RAISED_STRAIN ? "warm" : "primary"].light} ${(piece.strain / most) * 100}%, transparent 0)`,
                         color: "text.primary",
                         fontSize: "0.85rem",
                         lineHeight: "34px",
@@ -121,7 +117,20 @@ export function PeopleRows({ work, rows, before, shift, timeZone, nameOf, onOpen
                         whiteSpace: "nowrap",
                       }}
                     >
-                      {piece.name}
+                      {/* As high as the task is hard, as the ribbon of a day plan is thick. */}
+                      <Box
+                        className="keeps-colour"
+                        component="span"
+                        sx={{
+                          position: "absolute",
+                          inset: 0,
+                          top: `${100 - (piece.strain / most) * 100}%`,
+                          bgcolor: piece.strain > RAISED_STRAIN ? "warm.light" : "primary.light",
+                        }}
+                      />
+                      <Box component="span" sx={{ position: "relative", display: "block", overflow: "hidden", textOverflow: "ellipsis" }}>
+                        {piece.name}
+                      </Box>
                     </Box>
                   ))}
                 </Box>
@@ -142,6 +151,15 @@ export function PeopleRows({ work, rows, before, shift, timeZone, nameOf, onOpen
                     {strainText(strain)}
                   </Box>
                 </Box>
+                {/* On paper nothing can be pressed to read what does not fit. */}
+                <Box
+                  component="span"
+                  sx={{ display: "none", gridColumn: "1 / -1", fontSize: "0.95rem", "@media print": { display: "block" } }}
+                >
+                  {runsOf(ribbons.get(day.id)!)
+                    .map(({ name, startMs }) => `${timeText(startMs, timeZone)} ${name}`)
+                    .join(" · ")}
+                </Box>
               </ButtonBase>
             </Box>
           );
@@ -149,4 +167,9 @@ export function PeopleRows({ work, rows, before, shift, timeZone, nameOf, onOpen
       </Box>
     </Box>
   );
+}
+
+/** What is done without a change, breaks or not, as one. */
+function runsOf(pieces: readonly RibbonPiece[]): RibbonPiece[] {
+  return pieces.filter(({ name }, i) => name !== pieces[i - 1]?.name);
 }

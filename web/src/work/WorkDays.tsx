@@ -1,12 +1,13 @@
 /** Who does which task, for how long: everybody's shift, what would change it, and the ways it is filled. */
 import { Alert, Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { FlaskConical, Plus, Scale } from "lucide-react";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { dateAt, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
 import { exchangedPeople, strainOfPeople } from "@kind-grip/core/rotation";
 import { MAX_DAYS, RAISED_STRAIN, workProblems, type RotationAsked, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { v7 as uuid } from "uuid";
+import { wholeDayText } from "../base/dates";
 import { useNow } from "../base/now";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
@@ -51,16 +52,28 @@ export function WorkDays({ crew, edited, people, shiftMin }: WorkDaysProps) {
     if (trial) setTrial(change);
     else edited.change({ ...real, ...change }, gesture);
   };
+  const bar = useRef<HTMLDivElement>(null);
+  const pressed = useRef(false);
+  const tryOut = (next: typeof trial) => {
+    pressed.current = true;
+    setTrial(next);
+  };
+  const trying = trial !== null;
+  // The button that was pressed is gone: the first of those in its place has the focus then.
+  useEffect(() => {
+    if (pressed.current) bar.current?.querySelector("button")?.focus();
+    pressed.current = false;
+  }, [trying]);
   const keep = () => {
     if (!trial) return;
     edited.change({ ...real, ...trial });
-    setTrial(null);
     setLevelling(false);
+    tryOut(null);
     dispatch(notify({ text: t("Who does what is as it was tried."), undo: edited.undo }));
   };
   const drop = () => {
-    setTrial(null);
     setLevelling(false);
+    tryOut(null);
   };
   const add = () => {
     const day = {
@@ -79,7 +92,10 @@ export function WorkDays({ crew, edited, people, shiftMin }: WorkDaysProps) {
 
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "center", "& button": ON_SCREEN_ONLY }}>
+      <Typography sx={{ display: "none", "@media print": { display: "block", fontWeight: 700 } }}>
+        {t("{{crew}}, {{date}}: who does what when", { crew: crew.name, date: wholeDayText(shift.date) })}
+      </Typography>
+      <Box ref={bar} sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "center", "& button": ON_SCREEN_ONLY }}>
         {hardest && (
           <Typography component="p" sx={{ flex: 1, minWidth: 260, fontSize: "1.15rem" }}>
             {t("Hardest hand: ")}
@@ -101,7 +117,7 @@ export function WorkDays({ crew, edited, people, shiftMin }: WorkDaysProps) {
           <Button
             startIcon={<FlaskConical size={18} />}
             variant="outlined"
-            onClick={() => setTrial({ days: real.days, rotation: real.rotation })}
+            onClick={() => tryOut({ days: real.days, rotation: real.rotation })}
           >
             {t("What if …")}
           </Button>

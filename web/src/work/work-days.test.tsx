@@ -131,7 +131,7 @@ it("a worker that breaks is said; one that looks is stopped by a press, and its 
   await rows();
   await shown.user.click(press("Level the hardest hand"));
   await shown.user.click(press("Find the rotation"));
-  expect(await screen.findByRole("alert")).toHaveTextContent("It could not be worked out here");
+  expect(await screen.findByRole("alert")).toHaveTextContent("is there a connection?");
 
   start.mockImplementation(() => ({ answer: new Promise(() => {}), stop: stopped }));
   stopped.mockClear();
@@ -155,6 +155,7 @@ it("two people exchanged and a break put in are tried, and dropped without a tra
   const shown = open();
   const before = (await rows()).map((row) => row.getAttribute("aria-label"));
   await shown.user.click(press("What if …"));
+  expect(press("Keep it so")).toHaveFocus();
   expect(press("Exchange them")).toBeDisabled();
   await choose(shown, "Exchange", "Ada Fenn");
   await choose(shown, "with", "Cy Rill");
@@ -166,6 +167,7 @@ it("two people exchanged and a break put in are tried, and dropped without a tra
   expect(figure((await rows())[0]!)).toBeLessThan(hardest);
   expect((await rows())[0]).toHaveAccessibleName(/Nailing 195 min, rest 10 min, Nailing 195 min/);
   await shown.user.click(press("Back to how it is"));
+  expect(press("What if …")).toHaveFocus();
   expect((await rows()).map((row) => row.getAttribute("aria-label"))).toEqual(before);
   await act(() => new Promise((done) => setTimeout(done, 1200)));
   expect(shown.server.calls("PUT")).toHaveLength(0);
