@@ -91,4 +91,9 @@ export default tseslint.config(
       ),
     },
   },
+  {
+    // Tests run in Node: what a browser fetches they read from disk.
+    files: ["web/src/**/*.test.ts"],
+    rules: { "no-restricted-imports": forbid("the interface knows the core, not the server", "@kind-grip/server*", "@kind-grip/core/*/*") },
+  },
 );

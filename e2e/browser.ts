@@ -1,8 +1,10 @@
 /** Debian's Chromium, and signing in to the demo. */
+import { existsSync } from "node:fs";
 import { expect, type LaunchOptions, type Locator, type Page } from "@playwright/test";
 
+const SHELL = "/usr/bin/chromium-headless-shell";
 export const BROWSER: LaunchOptions = {
-  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  executablePath: process.env.CHROMIUM ?? (existsSync(SHELL) ? SHELL : "/usr/bin/chromium"),
   args: [
     "--no-sandbox",
     "--disable-gpu",

@@ -8,6 +8,7 @@ import path from "node:path";
 import { chromium } from "@playwright/test";
 import { overlapsOf, poseAlong, sceneOf, StagedFigure, type Figure } from "@kind-grip/core/figure";
 import { SHIPPED_LIBRARY, COACHING_CARDS, figuresOf, lookOf, poseProblems, stage } from "@kind-grip/core/library";
+import { BROWSER } from "./browser";
 
 const args = process.argv.slice(2);
 const wanted = args.filter((arg) => !arg.startsWith("--"));
@@ -64,10 +65,7 @@ if (wanted.length === 0 || wanted.includes("coaching"))
   }
 
 mkdirSync(folder, { recursive: true });
-const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
-});
+const browser = await chromium.launch(BROWSER);
 const page = await browser.newPage({ viewport: { width: COLUMNS * WIDTH, height: ROWS * HEIGHT } });
 for (let sheet = 0; sheet * COLUMNS * ROWS < cells.length; sheet++) {
   const here = cells.slice(sheet * COLUMNS * ROWS, (sheet + 1) * COLUMNS * ROWS);

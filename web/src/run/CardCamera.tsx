@@ -1,5 +1,4 @@
 /** The camera of the screen that leads: a card held before it says who is here. It signs nobody in. */
-import { BrowserQRCodeReader } from "@zxing/browser";
 import { Box, Typography } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import type { PersonEntry } from "@kind-grip/core/api";
@@ -7,6 +6,7 @@ import { problemOf } from "../base/api";
 import { t } from "../base/words";
 import { runApi } from "./api";
 import { cardToken } from "./card-token";
+import { watchForSquares } from "./watch-for-squares";
 
 interface CardCameraProps {
   crewId: string;
@@ -47,17 +47,13 @@ export default function CardCamera({ crewId, people, onHere }: CardCameraProps) 
       navigator.vibrate?.(60);
       setSaid({ good: true, text: t("{{name}} is here", { name: person.name }) });
     };
-    const controls = new BrowserQRCodeReader()
-      .decodeFromConstraints({ video: { facingMode: { ideal: "environment" } } }, video.current!, (result) => {
-        if (result) void seen(result.getText());
-      })
-      .catch(() => {
-        if (!gone) setSaid({ good: false, text: t("The camera cannot be used here. Allow it in the browser, or tap the names.") });
-        return undefined;
-      });
+    const watching = watchForSquares(video.current!, (text) => void seen(text)).catch(() => {
+      if (!gone) setSaid({ good: false, text: t("The camera cannot be used here. Allow it in the browser, or tap the names.") });
+      return undefined;
+    });
     return () => {
       gone = true;
-      void controls.then((running) => running?.stop());
+      void watching.then((end) => end?.());
     };
   }, [crewId, findHolder]);
   return (

@@ -8,15 +8,13 @@ import { RollCall } from "./RollCall";
 
 let scan: (text: string) => void = () => undefined;
 const stop = jest.fn();
-jest.mock("@zxing/browser", () => ({
-  BrowserQRCodeReader: class {
-    decodeFromConstraints(_asked: unknown, _video: unknown, found: (result: { getText(): string }) => void) {
-      scan = (text) => found({ getText: () => text });
-      return mockCamera();
-    }
+jest.mock("./watch-for-squares", () => ({
+  watchForSquares: (_video: unknown, found: (text: string) => void) => {
+    scan = found;
+    return mockCamera();
   },
 }));
-const mockCamera = jest.fn(() => Promise.resolve({ stop }));
+const mockCamera = jest.fn(() => Promise.resolve(stop));
 
 const people = ["Ann Early", "Bo Late", "Cy Away"].map((name) => samplePerson({ name }));
 const [ann, bo, cy] = people.map(({ id }) => id) as [string, string, string];
