@@ -1,5 +1,6 @@
 /** Signing in and out, and who is signed in. */
 import * as v from "valibot";
+import { MeasuringNoise } from "../baseline";
 import { Language } from "../language";
 import { Id, IsoInstant, Measures } from "../units";
 
@@ -31,6 +32,8 @@ export const Me = v.strictObject({
       /** In which this screen tells quantities, times and dates: one's own, else the practice's. */
       measures: Measures,
       ownMeasures: v.nullable(Measures),
+      /** What the practice found of its own measuring; nothing for who does not measure. */
+      noise: MeasuringNoise,
     }),
   ),
 });

@@ -4,13 +4,12 @@ import { regionNeeds } from "../need";
 import { QUESTION_IDS } from "../safety";
 import { EMPTY_WORK } from "../strain";
 import {
-  anglesDiffer,
   BaselineRecord,
   changesBetween,
+  countsFrom,
+  differs,
   emptyRecord,
   findingsOf,
-  gripDiffers,
-  gripNoise,
   gripOf,
   isEmpty,
   isFinished,
@@ -23,6 +22,7 @@ import {
   wantsTrial,
   type MainHand,
   type Motion,
+  USUAL_NOISE,
 } from ".";
 
 const reading = (kg: number) => ({ kg, faults: [], from: "typed" as const });
@@ -40,7 +40,7 @@ const withGrip = (left: number[], right: number[], record = emptyRecord()): Base
   grip: { left: left.map(reading), right: right.map(reading) },
 });
 const kinds = (record: BaselineRecord, mainHand: MainHand = null) =>
-  findingsOf(record, mainHand).map((finding) => [finding.kind, "side" in finding ? finding.side : null]);
+  findingsOf(record, mainHand, USUAL_NOISE).map((finding) => [finding.kind, "side" in finding ? finding.side : null]);
 
 describe("range, on both sides of each threshold", () => {
   it("the reference is the full range of the field", () => {
@@ -54,7 +54,7 @@ describe("range, on both sides of each threshold", () => {
     ["palmUp", 69, 68],
     ["elbowBend", 128, 127],
   ] as const)("%s is enough at %s° and short at %s°", (motion, enough, short) => {
-    expect([isShort(enough, motion), isShort(short, motion)]).toEqual([false, true]);
+    expect([isShort(enough, motion, USUAL_NOISE), isShort(short, motion, USUAL_NOISE)]).toEqual([false, true]);
   });
   it("sides differ from 10° on, and the stiffer side is named", () => {
     expect(kinds(withRange("wristFlexion", [79, null], [70, null]))).toEqual([]);
@@ -65,16 +65,16 @@ describe("range, on both sides of each threshold", () => {
     expect(kinds(withRange("wristFlexion", [78, null], [73, null]))).toEqual([]);
     expect(kinds(withRange("wristFlexion", [78, null], [78, null]))).toEqual([]);
     // Between two rounds it counts from twice that.
-    expect([anglesDiffer(70, 79), anglesDiffer(70, 80)]).toEqual([false, true]);
+    expect([differs(USUAL_NOISE, "palmUp", 70, 79), differs(USUAL_NOISE, "palmUp", 70, 80)]).toEqual([false, true]);
   });
   it("15° more with help is range without strength, and points to what moves it", () => {
     expect(kinds(withRange("wristExtension", [62, 76], [null, null]))).toEqual([]);
-    expect(findingsOf(withRange("wristExtension", [62, 77], [null, null]), null)).toEqual([
+    expect(findingsOf(withRange("wristExtension", [62, 77], [null, null]), null, USUAL_NOISE)).toEqual([
       { kind: "rangeWithoutStrength", side: "left", motion: "wristExtension", activeDeg: 62, assistedDeg: 77, region: "wristExtensors" },
     ]);
   });
   it("a short range points to what holds it back", () => {
-    const [finding] = findingsOf(withRange("wristExtension", [null, null], [50, null]), null);
+    const [finding] = findingsOf(withRange("wristExtension", [null, null], [50, null]), null, USUAL_NOISE);
     expect(finding).toMatchObject({ kind: "shortRange", side: "right", region: "wristFlexors" });
   });
 });
@@ -89,9 +89,9 @@ describe("grip", () => {
     [30, 6],
     [50, 10],
   ])("from %s kg a change counts from %s kg: the larger of 20 %% and 6 kg", (from, noise) => {
-    expect(gripNoise(from)).toBeCloseTo(noise, 9);
-    expect(gripDiffers(from, from - noise)).toBe(true);
-    expect(gripDiffers(from, from - noise + 0.01)).toBe(false);
+    expect(countsFrom(USUAL_NOISE, "grip", from)).toBeCloseTo(noise, 9);
+    expect(differs(USUAL_NOISE, "grip", from, from - noise)).toBe(true);
+    expect(differs(USUAL_NOISE, "grip", from, from - noise + 0.01)).toBe(false);
   });
   it("a hand that differs beyond that is weak, a hair less is noise", () => {
     expect(kinds(withGrip([32, 32, 32], [40, 40, 40]))).toEqual([["weakGrip", "left"]]);
@@ -137,10 +137,10 @@ describe("symptoms", () => {
     }) as BaselineRecord["symptoms"][number];
   it("the strongest of a place counts; nothing felt counts for nothing", () => {
     const record = { ...emptyRecord(), symptoms: [symptom(2), symptom(5, "stiffness"), { ...symptom(0), side: "right" as const }] };
-    expect(findingsOf(record, null)).toEqual([{ kind: "symptom", side: "left", region: "thumbBase", level: 5 }]);
+    expect(findingsOf(record, null, USUAL_NOISE)).toEqual([{ kind: "symptom", side: "left", region: "thumbBase", level: 5 }]);
   });
   it("add two points of need a point, in their own hand", () => {
-    const findings = needFindings(findingsOf({ ...emptyRecord(), symptoms: [symptom(5)] }, null));
+    const findings = needFindings(findingsOf({ ...emptyRecord(), symptoms: [symptom(5)] }, null, USUAL_NOISE));
     expect(findings).toEqual([{ side: "left", region: "thumbBase", by: "symptom", points: 10 }]);
     const needs = regionNeeds(EMPTY_WORK, undefined, findings);
     expect(needs.filter(({ need }) => need > 0).map(({ side, region, need }) => [side, region, need])).toEqual([["left", "thumbBase", 10]]);
@@ -171,7 +171,7 @@ describe("how far a record is", () => {
 
 describe("two rounds compared", () => {
   const of = (before: BaselineRecord, after: BaselineRecord) =>
-    changesBetween(before, after).map(({ measure, side, verdict }) => [measure, side, verdict]);
+    changesBetween(before, after, USUAL_NOISE).map(({ measure, side, verdict }) => [measure, side, verdict]);
   it("an angle counts from 10°, either way", () => {
     const at = (deg: number) => withRange("palmDown", [deg, null], [null, null]);
     expect(of(at(60), at(69))).toEqual([["palmDown", "left", "noise"]]);
@@ -194,14 +194,22 @@ describe("two rounds compared", () => {
   });
   it("what only one round has is not compared; the same record is all noise", () => {
     expect(of(emptyRecord(), fullRecord())).toEqual([]);
-    expect(changesBetween(fullRecord(), fullRecord()).every(({ verdict }) => verdict === "noise")).toBe(true);
+    expect(changesBetween(fullRecord(), fullRecord(), USUAL_NOISE).every(({ verdict }) => verdict === "noise")).toBe(true);
   });
   it("the other way round, better becomes worse", () => {
     const angles = fc.integer({ min: 0, max: 90 });
     fc.assert(
       fc.property(angles, angles, (a, b) => {
-        const [forth] = changesBetween(withRange("palmUp", [a, null], [null, null]), withRange("palmUp", [b, null], [null, null]));
-        const [back] = changesBetween(withRange("palmUp", [b, null], [null, null]), withRange("palmUp", [a, null], [null, null]));
+        const [forth] = changesBetween(
+          withRange("palmUp", [a, null], [null, null]),
+          withRange("palmUp", [b, null], [null, null]),
+          USUAL_NOISE,
+        );
+        const [back] = changesBetween(
+          withRange("palmUp", [b, null], [null, null]),
+          withRange("palmUp", [a, null], [null, null]),
+          USUAL_NOISE,
+        );
         expect(back!.verdict).toBe({ better: "worse", worse: "better", noise: "noise" }[forth!.verdict]);
       }),
     );

@@ -4,10 +4,10 @@ import { HAND_SIDES, type HandSide } from "../units";
 import { gripOf } from "./grip";
 import { MOTIONS } from "./motions";
 import type { BaselineRecord } from "./record";
-import { anglesDiffer, FUNCTION_CHANGE, gripDiffers, gripNoise, ROUND_CHANGE_DEG } from "./thresholds";
+import { countsFrom, differs, MEASURES, type Measure, type MeasuringNoise } from "./noise";
 
 export const Change = v.strictObject({
-  measure: v.picklist([...MOTIONS, "grip", "function"]),
+  measure: v.picklist(MEASURES),
   side: v.picklist(HAND_SIDES),
   before: v.number(),
   after: v.number(),
@@ -17,38 +17,20 @@ export const Change = v.strictObject({
 });
 export type Change = v.InferOutput<typeof Change>;
 
-/** Measures that both records have, in the order of the round. */
-export function changesBetween(before: BaselineRecord, after: BaselineRecord): Change[] {
+/** Measures that both records have, in the order of the round. @param noise of the practice that measured */
+export function changesBetween(before: BaselineRecord, after: BaselineRecord, noise: MeasuringNoise): Change[] {
+  const change = (measure: Measure, side: HandSide, from: number | null | undefined, to: number | null | undefined): Change[] => {
+    if (typeof from !== "number" || typeof to !== "number") return [];
+    const isUp = measure === "function" ? to < from : to > from;
+    const verdict = differs(noise, measure, from, to) ? (isUp ? "better" : "worse") : "noise";
+    return [{ measure, side, before: from, after: to, countsFrom: countsFrom(noise, measure, from), verdict }];
+  };
   const angles = MOTIONS.flatMap((motion) =>
-    HAND_SIDES.flatMap((side) => {
-      const [from, to] = [before.range[motion][side].active, after.range[motion][side].active];
-      return from === null || to === null ? [] : [change(motion, side, from, to, ROUND_CHANGE_DEG, anglesDiffer(from, to), to > from)];
-    }),
+    HAND_SIDES.flatMap((side) => change(motion, side, before.range[motion][side].active, after.range[motion][side].active)),
   );
-  const grips = HAND_SIDES.flatMap((side) => {
-    const [from, to] = [before, after].map((record) => gripOf(record.grip[side].map(({ kg }) => kg))?.meanKg);
-    return from === undefined || to === undefined
-      ? []
-      : [change("grip", side, from, to, gripNoise(from), gripDiffers(from, to), to > from)];
-  });
+  const meanGrip = (record: BaselineRecord, side: HandSide) => gripOf(record.grip[side].map(({ kg }) => kg))?.meanKg;
+  const grips = HAND_SIDES.flatMap((side) => change("grip", side, meanGrip(before, side), meanGrip(after, side)));
   const sameTest = before.functionTest.test !== null && before.functionTest.test === after.functionTest.test;
-  const tests = HAND_SIDES.flatMap((side) => {
-    const [from, to] = [before.functionTest[side], after.functionTest[side]];
-    return !sameTest || from === null || to === null
-      ? []
-      : [change("function", side, from, to, FUNCTION_CHANGE, Math.abs(to - from) >= FUNCTION_CHANGE, to < from)];
-  });
+  const tests = sameTest ? HAND_SIDES.flatMap((side) => change("function", side, before.functionTest[side], after.functionTest[side])) : [];
   return [...angles, ...grips, ...tests];
-}
-
-function change(
-  measure: Change["measure"],
-  side: HandSide,
-  before: number,
-  after: number,
-  countsFrom: number,
-  counts: boolean,
-  up: boolean,
-): Change {
-  return { measure, side, before, after, countsFrom, verdict: counts ? (up ? "better" : "worse") : "noise" };
 }

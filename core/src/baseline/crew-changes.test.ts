@@ -1,4 +1,4 @@
-import { crewChanges, emptyRecord, FUNCTION_CHANGE, ROUND_CHANGE_DEG, type BaselineRecord } from ".";
+import { crewChanges, emptyRecord, FUNCTION_CHANGE, ROUND_CHANGE_DEG, USUAL_NOISE, type BaselineRecord } from ".";
 
 const record = (change: { flexion?: number | null; grip?: number | null; test?: number | null }): BaselineRecord => {
   const made = structuredClone(emptyRecord());
@@ -15,17 +15,20 @@ const pair = (personId: string, before: Parameters<typeof record>[0], after: Par
 });
 
 it("nobody in both rounds is no change of anything", () => {
-  expect(crewChanges([])).toEqual([]);
-  expect(crewChanges([pair("a", { flexion: 50 }, {})])).toEqual([]);
+  expect(crewChanges([], USUAL_NOISE)).toEqual([]);
+  expect(crewChanges([pair("a", { flexion: 50 }, {})], USUAL_NOISE)).toEqual([]);
 });
 
 it("each person is a mark, by what they had before, with the middle before and after and how many changed beyond noise", () => {
-  const [flexion, ...rest] = crewChanges([
-    pair("up", { flexion: 60 }, { flexion: 60 + ROUND_CHANGE_DEG }),
-    pair("noise", { flexion: 40 }, { flexion: 40 + ROUND_CHANGE_DEG - 1 }),
-    pair("down", { flexion: 70 }, { flexion: 70 - ROUND_CHANGE_DEG }),
-    pair("once", { flexion: 80 }, {}),
-  ]);
+  const [flexion, ...rest] = crewChanges(
+    [
+      pair("up", { flexion: 60 }, { flexion: 60 + ROUND_CHANGE_DEG }),
+      pair("noise", { flexion: 40 }, { flexion: 40 + ROUND_CHANGE_DEG - 1 }),
+      pair("down", { flexion: 70 }, { flexion: 70 - ROUND_CHANGE_DEG }),
+      pair("once", { flexion: 80 }, {}),
+    ],
+    USUAL_NOISE,
+  );
   expect(rest).toEqual([]);
   expect(flexion).toEqual({
     measure: "wristFlexion",
@@ -45,10 +48,10 @@ it("each person is a mark, by what they had before, with the middle before and a
 });
 
 it("measures stand in the order of a round, whoever has them; less effort in a test is better", () => {
-  const changes = crewChanges([
-    pair("a", { test: 6 }, { test: 6 - FUNCTION_CHANGE }),
-    pair("b", { grip: 30, flexion: 50 }, { grip: 40, flexion: 50 }),
-  ]);
+  const changes = crewChanges(
+    [pair("a", { test: 6 }, { test: 6 - FUNCTION_CHANGE }), pair("b", { grip: 30, flexion: 50 }, { grip: 40, flexion: 50 })],
+    USUAL_NOISE,
+  );
   expect(changes.map(({ measure, side }) => `${measure} ${side}`)).toEqual(["wristFlexion left", "grip right", "function left"]);
   expect(changes.map(({ better, noise }) => [better, noise])).toEqual([
     [0, 1],

@@ -2,10 +2,8 @@
 import { median } from "es-toolkit";
 import { HAND_SIDES, type HandSide } from "../units";
 import { changesBetween, type Change } from "./changes";
-import { MOTIONS } from "./motions";
+import { MEASURES, type MeasuringNoise } from "./noise";
 import type { BaselineRecord } from "./record";
-
-const MEASURES: readonly Change["measure"][] = [...MOTIONS, "grip", "function"];
 
 /** Somebody with a record in both rounds. */
 export interface Pair {
@@ -30,10 +28,10 @@ export interface CrewChange {
 }
 
 /** Measures somebody has in both records, in the order of a round; who has one in only one of them is not in it. */
-export function crewChanges(pairs: readonly Pair[]): CrewChange[] {
+export function crewChanges(pairs: readonly Pair[], noise: MeasuringNoise): CrewChange[] {
   const byMeasure = new Map<string, Omit<CrewChange, "medianBefore" | "medianAfter">>();
   for (const { personId, before, after } of pairs)
-    for (const { measure, side, verdict, countsFrom, ...values } of changesBetween(before, after)) {
+    for (const { measure, side, verdict, countsFrom, ...values } of changesBetween(before, after, noise)) {
       const key = `${measure} ${side}`;
       const one = byMeasure.get(key) ?? { measure, side, people: [], countsFrom, better: 0, worse: 0, noise: 0 };
       one.people.push({ personId, before: values.before, after: values.after, verdict });

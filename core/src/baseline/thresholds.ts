@@ -34,16 +34,6 @@ export const GRIP_CHANGE = { kg: 6, share: 0.2 } as const;
 /** A change of the 0–10 effort of a function test counts from here on. Practice rule. */
 export const FUNCTION_CHANGE = 2;
 
-/** Whether two grip means differ beyond noise. @param from the one compared with, kg @param to kg */
-export function gripDiffers(from: number, to: number): boolean {
-  return Math.abs(to - from) >= gripNoise(from) - 1e-9;
-}
-
-/** The change of a grip mean that counts, kg. */
-export function gripNoise(from: number): number {
-  return Math.max(GRIP_CHANGE.kg, GRIP_CHANGE.share * from);
-}
-
 /**
  * The right hand of right-handed people is about so much stronger; the hands of left-handed people are about equal: Petersen P, Petrick M,
  * Connor H, Conklin D. Grip strength and hand dominance: challenging the 10 % rule. Am J Occup Ther 1989; 43(7): 444–447.
@@ -58,9 +48,4 @@ export const RIGHT_HANDED_LEAD = 0.1;
 export function expectedGripKg(side: HandSide, otherKg: number, dominant: "left" | "right" | "both" | null): number {
   if (dominant !== "right") return otherKg;
   return side === "right" ? otherKg * (1 + RIGHT_HANDED_LEAD) : otherKg / (1 + RIGHT_HANDED_LEAD);
-}
-
-/** Whether an angle differs between two rounds beyond noise. */
-export function anglesDiffer(from: number, to: number): boolean {
-  return Math.abs(to - from) >= ROUND_CHANGE_DEG;
 }

@@ -1,4 +1,4 @@
-import { emptyRecord, MOTION_FACTS, type BaselineRecord } from "../baseline";
+import { emptyRecord, MOTION_FACTS, USUAL_NOISE, type BaselineRecord } from "../baseline";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, easierForm, newItem } from "../library";
 import { FULL_PARTICIPATION, type Participation } from "../safety";
 import type { Session } from "../session";
@@ -40,7 +40,7 @@ const grip = (left: number, right: number): BaselineRecord => ({
 const stretch = SHIPPED_LIBRARY.get("palm-away");
 const region = stretch.regions.stretched[0]!;
 
-const startsOf = (session: Session, ...people: Measured[]) => personalStarts(SHIPPED_LIBRARY, session, people);
+const startsOf = (session: Session, ...people: Measured[]) => personalStarts(SHIPPED_LIBRARY, session, people, USUAL_NOISE);
 
 describe("what is felt where an item works or stretches", () => {
   const session = sampleSession([item("palm-away")]);
@@ -108,24 +108,24 @@ it("is set in the session as it is proposed, beside what others have already, an
 it("somebody held out of an item leaves it out, and is proposed nothing else for it", () => {
   const session = sampleSession([item("palm-away"), item("shake-out")]);
   const noStretch = person(symptom(region, 4), { ...FULL_PARTICIPATION, outOf: [{ phases: ["stretch"] }] });
-  expect(personalStarts(SHIPPED_LIBRARY, session, [noStretch]).map(({ kind, movementId }) => [kind, movementId])).toEqual([
+  expect(personalStarts(SHIPPED_LIBRARY, session, [noStretch], USUAL_NOISE).map(({ kind, movementId }) => [kind, movementId])).toEqual([
     ["leftOut", "palm-away"],
   ]);
 });
 it("the weaker hand sets the load, only where there is one and only beyond noise", () => {
   const loaded = sampleSession([item("lift-palm-down", { formId: "load", loadKg: 1 })]);
   const unloaded = sampleSession([item("lift-palm-down")]);
-  expect(personalStarts(SHIPPED_LIBRARY, loaded, [person(grip(28, 40))]).filter(({ kind }) => kind !== "own")).toMatchObject([
+  expect(personalStarts(SHIPPED_LIBRARY, loaded, [person(grip(28, 40))], USUAL_NOISE).filter(({ kind }) => kind !== "own")).toMatchObject([
     { kind: "weakerSide", side: "left" },
   ]);
-  expect(personalStarts(SHIPPED_LIBRARY, loaded, [person(grip(36, 40))])).toEqual([]);
-  expect(personalStarts(SHIPPED_LIBRARY, unloaded, [person(grip(28, 40))])).toEqual([]);
+  expect(personalStarts(SHIPPED_LIBRARY, loaded, [person(grip(36, 40))], USUAL_NOISE)).toEqual([]);
+  expect(personalStarts(SHIPPED_LIBRARY, unloaded, [person(grip(28, 40))], USUAL_NOISE)).toEqual([]);
 });
 it("a lower cap is said", () => {
   const session = sampleSession([item("lift-palm-down")]);
   const worked = SHIPPED_LIBRARY.get("lift-palm-down").regions.worked[0]!;
   const capped = person(emptyRecord(), { ...FULL_PARTICIPATION, cappedRegions: [worked] });
-  expect(personalStarts(SHIPPED_LIBRARY, session, [capped])).toMatchObject([{ kind: "cap", cap: 4 }]);
+  expect(personalStarts(SHIPPED_LIBRARY, session, [capped], USUAL_NOISE)).toMatchObject([{ kind: "cap", cap: 4 }]);
 });
 
 it("a stretch that is kept short of its end says by how much", () => {

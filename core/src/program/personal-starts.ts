@@ -3,7 +3,7 @@
  * the trainer decides on each. The levels are practice rules: what is felt slightly asks for an easier form, what is felt more for less
  * of it as well, and what is felt strongly for the easiest form there is and nothing in the hand.
  */
-import { findingsOf, type BaselineRecord, type Finding, type MainHand } from "../baseline";
+import { findingsOf, type BaselineRecord, type Finding, type MainHand, type MeasuringNoise } from "../baseline";
 import { easierForm, rungOf, type Library, type Movement, type Region } from "../library";
 import { capFor, refusalOf, type Participation } from "../safety";
 import { doseInForm, type Item, type PersonalForm, type Session } from "../session";
@@ -50,8 +50,8 @@ export interface Measured {
 }
 
 /** In the order of the session, then of the people. Who has an own form already is not proposed another. */
-export function personalStarts(library: Library, session: Session, people: readonly Measured[]): PersonalStart[] {
-  const found = new Map(people.map(({ personId, record, mainHand }) => [personId, record ? findingsOf(record, mainHand) : []]));
+export function personalStarts(library: Library, session: Session, people: readonly Measured[], noise: MeasuringNoise): PersonalStart[] {
+  const found = new Map(people.map(({ personId, record, mainHand }) => [personId, record ? findingsOf(record, mainHand, noise) : []]));
   return session.items.flatMap((item) => {
     const movement = library.find(item.movementId);
     if (!movement) return [];

@@ -1,8 +1,7 @@
 /** Means of changes and ratios of rates with the interval each is known by. */
 import jstat from "jstat";
 import type { Estimate } from "../followup";
-
-const CONFIDENCE = 0.95;
+import { CONFIDENCE, meanInterval } from "../statistics";
 
 /**
  * The mean of one value a person and its 95 % interval by Student's t: Student. The probable error of a mean. Biometrika 1908; 6(1):
@@ -12,9 +11,9 @@ const CONFIDENCE = 0.95;
  */
 export function meanEstimate(values: readonly number[], steps: readonly number[]): Estimate {
   if (values.length < 3) throw new RangeError(`an interval needs three values, not ${values.length}`);
-  const whole = interval(values);
+  const whole = ends(values);
   const moves = values.map((_, i) => {
-    const without = interval(values.filter((__, at) => at !== i));
+    const without = ends(values.filter((__, at) => at !== i));
     return Math.max(...whole.map((end, at) => Math.abs(end - without[at]!)));
   });
   const step = steps.find((each) => each >= Math.max(...moves)) ?? steps.at(-1)!;
@@ -22,12 +21,9 @@ export function meanEstimate(values: readonly number[], steps: readonly number[]
   return { people: values.length, mean: mean!, low: low!, high: high! };
 }
 
-function interval(values: readonly number[]): [low: number, mean: number, high: number] {
-  const n = values.length;
-  const mean = values.reduce((sum, value) => sum + value, 0) / n;
-  const variance = values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (n - 1);
-  const half = jstat.studentt.inv((1 + CONFIDENCE) / 2, n - 1) * Math.sqrt(variance / n);
-  return [mean - half, mean, mean + half];
+function ends(values: readonly number[]): [low: number, mean: number, high: number] {
+  const { low, mean, high } = meanInterval(values);
+  return [low, mean, high];
 }
 
 /** Cases in so many days at work, of all people together. */

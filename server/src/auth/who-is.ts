@@ -1,8 +1,10 @@
 /** Who is signed in, as the interface is told, and how a sign-in begins whichever way it was proven. */
 import type { Me } from "@kind-grip/core/api";
+import { USUAL_NOISE } from "@kind-grip/core/baseline";
 import { METRIC } from "@kind-grip/core/units";
 import type { Request, Response } from "express";
 import { noteSignIn } from "../audit/audit";
+import { usedNoise } from "../baseline/measuring";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
 import { rememberDevice } from "./attempts";
@@ -31,6 +33,7 @@ export async function whoIs(db: Db, now: AppContext["now"], request: Request): P
             language: practice.get().language ?? "en",
             measures: account?.get().measures ?? practice.get().measures ?? METRIC,
             ownMeasures: account?.get().measures ?? null,
+            noise: caller.role === "member" ? USUAL_NOISE : await usedNoise(db, caller.practiceId),
             needsSecondStep: needsSecondStep(await standingOf(db, caller)),
           }
         : null,

@@ -51,16 +51,30 @@ export async function createRound(
   caller: Caller,
   at: Date,
   crewId: string,
-  { id, name, asksOnPhones }: { id: string; name: string; asksOnPhones: boolean },
+  { id, name, asksOnPhones, repeats }: { id: string; name: string; asksOnPhones: boolean; repeats: string | null },
 ): Promise<RoundEntry> {
   const crew = await crewOf(db, caller, crewId);
+  if (repeats !== null) await mayBeRepeated(db, crewId, repeats);
   const startedOn = dateAt(at.getTime(), crew.detail.timeZone);
   const [row] = await db.models.Round.findOrCreate({
     where: { id },
-    defaults: { id, crewId, name, startedOn, closedAt: null, asksOnPhones },
+    defaults: { id, crewId, name, startedOn, closedAt: null, asksOnPhones: asksOnPhones && repeats === null, repeats },
   });
   if (row.get().crewId !== crewId) throw new Problem(409, "taken", "This id belongs to another round.");
   return roundAnswer(row.get({ plain: true }), []);
+}
+
+/** Only a round of its own in which somebody was measured can be measured a second time. */
+async function mayBeRepeated({ models }: Db, crewId: string, roundId: string): Promise<void> {
+  const first = (await models.Round.findOne({ where: { id: roundId, crewId } }))?.get({ plain: true });
+  const why = !first
+    ? "is no round of this crew"
+    : first.repeats
+      ? "is itself a second sitting"
+      : (await models.Baseline.count({ where: { roundId } })) === 0
+        ? "has nobody measured in it yet"
+        : null;
+  if (why !== null) throw invalid([{ path: "repeats", message: why }]);
 }
 
 export async function changeRound(
@@ -72,7 +86,10 @@ export async function changeRound(
 ): Promise<RoundEntry> {
   const round = await roundOf(db, caller, roundId);
   const { name, closed, asksOnPhones = round.asksOnPhones } = change;
-  await db.models.Round.update({ name, closedAt: closed ? (round.closedAt ?? at) : null, asksOnPhones }, { where: { id: roundId } });
+  await db.models.Round.update(
+    { name, closedAt: closed ? (round.closedAt ?? at) : null, asksOnPhones: asksOnPhones && !round.repeats },
+    { where: { id: roundId } },
+  );
   return (await listRounds(db, caller, round.crewId)).find(({ id }) => id === roundId)!;
 }
 
@@ -178,7 +195,7 @@ function same(a: unknown, b: unknown): boolean {
 }
 
 function roundAnswer(
-  { id, crewId, name, startedOn, closedAt, asksOnPhones }: RoundRow,
+  { id, crewId, name, startedOn, closedAt, asksOnPhones, repeats }: RoundRow,
   records: readonly Pick<BaselineRow, "roundId" | "progress">[],
 ): RoundEntry {
   const own = records.filter((record) => record.roundId === id);
@@ -189,6 +206,7 @@ function roundAnswer(
     startedOn,
     closed: closedAt !== null,
     asksOnPhones: Boolean(asksOnPhones),
+    repeats: repeats ?? null,
     begun: own.filter(({ progress }) => progress !== "empty").length,
     finished: own.filter(({ progress }) => progress === "finished").length,
   };

@@ -1,5 +1,14 @@
 /** Baseline rounds, records, and one person's measurements as an open file. */
-import { ChangedRecord, ChangedRound, NewRound, RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
+import {
+  ChangedRecord,
+  ChangedRound,
+  ChosenNoise,
+  MeasuringEntry,
+  NewRound,
+  RecordEntry,
+  RecordVersion,
+  RoundEntry,
+} from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
@@ -7,6 +16,7 @@ import type { AppContext } from "../context";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
+import { chooseNoise, measuringOf } from "./measuring";
 import { roundCsv } from "./round-csv";
 import { changeRound, createRound, listRounds, recordsOf, removeRound, roundOf, saveRecord, versionsOf } from "./rounds";
 
@@ -109,5 +119,22 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     body: ChangedRecord,
     handle: async ({ caller, params, body }) =>
       saveRecord(db, caller, await now(caller), params.roundId, params.personId, body.version, body.record),
+  });
+  routes.add({
+    id: "measuring",
+    method: "get",
+    path: "/api/practice/measuring",
+    summary: "The noise of the practice's own measuring, from people measured twice, and what differences are held against",
+    answer: MeasuringEntry,
+    handle: ({ caller }) => measuringOf(db, caller),
+  });
+  routes.add({
+    id: "chooseNoise",
+    method: "post",
+    path: "/api/practice/measuring",
+    summary: "Hold differences against what was found from now on, or against the usual rules again",
+    answer: MeasuringEntry,
+    body: ChosenNoise,
+    handle: async ({ caller, body }) => chooseNoise(db, caller, await now(caller), body),
   });
 }

@@ -1,5 +1,5 @@
 /** Baseline rounds and records, as they are stored. */
-import { RECORD_DOCUMENT, type BaselineRecord } from "@kind-grip/core/baseline";
+import { NOISE_DOCUMENT, RECORD_DOCUMENT, type BaselineRecord, type MeasuringNoise } from "@kind-grip/core/baseline";
 import type { Symptom } from "@kind-grip/core/safety";
 import type { Sequelize } from "sequelize";
 import { day, flag, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
@@ -13,6 +13,18 @@ export interface RoundRow {
   closedAt: Date | null;
   /** Whether people are asked on their own phones first. */
   asksOnPhones?: boolean;
+  /** The round whose people are measured a second time. */
+  repeats?: string | null;
+}
+
+/** What differences are held against from a moment on. */
+export interface NoiseRow {
+  id: string;
+  practiceId: string;
+  chosenAt: Date;
+  chosenBy: string;
+  /** Empty for the usual rules. */
+  noise: MeasuringNoise;
 }
 
 export interface BaselineRow {
@@ -38,6 +50,7 @@ export function defineBaselineTables(sequelize: Sequelize) {
       startedOn: day,
       closedAt: moment,
       asksOnPhones: flag,
+      repeats: uuid,
     }) as Table<RoundRow>,
     Baseline: sequelize.define("baseline_records", {
       roundId: { ...idPart },
@@ -48,5 +61,12 @@ export function defineBaselineTables(sequelize: Sequelize) {
       changedAt: moment,
       progress: text,
     }) as Table<BaselineRow>,
+    MeasuringNoise: sequelize.define("measuring_noise", {
+      id: { ...id },
+      practiceId: uuid,
+      chosenAt: moment,
+      chosenBy: text,
+      ...storedDocument(NOISE_DOCUMENT, "noise"),
+    }) as Table<NoiseRow>,
   };
 }

@@ -28,6 +28,7 @@ import { ownWeek } from "./migrations/0025-own-week";
 import { reminderWishes } from "./migrations/0026-reminder-wishes";
 import { bookings } from "./migrations/0027-bookings";
 import { observations } from "./migrations/0028-observations";
+import { measuringNoise } from "./migrations/0029-measuring-noise";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -60,6 +61,7 @@ const MIGRATIONS = {
   "0026-reminder-wishes": reminderWishes,
   "0027-bookings": bookings,
   "0028-observations": observations,
+  "0029-measuring-noise": measuringNoise,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -3,7 +3,7 @@
  * lock of the crew, when it can first be read, and stored: from then on it is what it is.
  */
 import type { ReportEntry } from "@kind-grip/core/api";
-import { changesBetween } from "@kind-grip/core/baseline";
+import { changesBetween, USUAL_NOISE } from "@kind-grip/core/baseline";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import {
   BLOCK_DAYS,
@@ -130,7 +130,7 @@ async function strainBy(db: Db, crew: CrewRow, until: string, transaction: Trans
 
 /** What was measured in closed rounds, each against the first; worked out once and kept, whatever happens to the round afterwards. */
 async function frozenChanges(db: Db, caller: Caller, crew: CrewRow, at: Date): Promise<ReportEntry["changes"]> {
-  const rounds = (await db.models.Round.findAll({ where: { crewId: crew.id }, order: ["startedOn", "id"] })).map((row) =>
+  const rounds = (await db.models.Round.findAll({ where: { crewId: crew.id, repeats: null }, order: ["startedOn", "id"] })).map((row) =>
     row.get({ plain: true }),
   );
   const [first, ...later] = rounds;
@@ -175,7 +175,8 @@ async function changesOfRound(db: Db, first: RoundRow, last: RoundRow, transacti
     .flatMap((after) => {
       const before = records.find(({ roundId, personId }) => roundId === first.id && personId === after.personId);
       if (!before) return [];
-      return changesBetween(before.document, after.document).map(({ measure, before: was, after: is }): ReportChange => {
+      // A mean is told with its own interval; the noise of one person is not asked.
+      return changesBetween(before.document, after.document, USUAL_NOISE).map(({ measure, before: was, after: is }): ReportChange => {
         const kind = measure === "grip" || measure === "function" ? measure : "range";
         return { personId: after.personId, measure: kind, change: kind === "function" ? was - is : is - was };
       });

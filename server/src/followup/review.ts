@@ -1,11 +1,12 @@
 /** The review of a block: for the trainer, down to the person. */
-import { changesBetween, type Change } from "@kind-grip/core/baseline";
+import { changesBetween, type Change, type MeasuringNoise } from "@kind-grip/core/baseline";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { adherenceOf, loadRises, MIN_ANSWERS, nextBlock, trendOf, type LoadedRun, type ReviewAnswer } from "@kind-grip/core/followup";
 import type { Library } from "@kind-grip/core/library";
 import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import { noteSeen } from "../audit/audit";
+import { usedNoise } from "../baseline/measuring";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
@@ -26,7 +27,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
     raisedMornings(db, crewId, from, until),
     db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
-    changesOf(db, crewId),
+    changesOf(db, crewId, await usedNoise(db, caller.practiceId)),
     practiceLibrary(db, caller.practiceId),
   ]);
   const runs = await loadedRuns(db, library, crewId, mondays[0]!, until, crew.detail.timeZone);
@@ -147,15 +148,16 @@ async function loadedRuns(
 async function changesOf(
   db: Db,
   crewId: string,
+  noise: MeasuringNoise,
 ): Promise<{ names: { first: string; last: string } | null; changes: Map<string, Change[]> }> {
-  const rounds = (await db.models.Round.findAll({ where: { crewId }, order: ["startedOn"] })).map((row) => row.get());
+  const rounds = (await db.models.Round.findAll({ where: { crewId, repeats: null }, order: ["startedOn"] })).map((row) => row.get());
   const [first, last] = [rounds[0], rounds.at(-1)];
   if (!first || !last || first.id === last.id) return { names: null, changes: new Map() };
   const records = (await db.models.Baseline.findAll({ where: { roundId: [first.id, last.id] } })).map((row) => row.get({ plain: true }));
   const before = new Map(records.filter(({ roundId }) => roundId === first.id).map((each) => [each.personId, each.document]));
   const changes = new Map<string, Change[]>();
   for (const { roundId, personId, document } of records)
-    if (roundId === last.id && before.has(personId)) changes.set(personId, changesBetween(before.get(personId)!, document));
+    if (roundId === last.id && before.has(personId)) changes.set(personId, changesBetween(before.get(personId)!, document, noise));
   return { names: { first: first.name, last: last.name }, changes };
 }
 

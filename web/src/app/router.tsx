@@ -65,6 +65,7 @@ export const router = createBrowserRouter([
       { path: "bench", element: <Navigate to="/bench/lever" replace /> },
       { path: "bench/:tool", lazy: page(() => import("../bench/BenchPage")) },
       { path: "practice/texts/:language", lazy: page(() => import("../practice/TextsPage")) },
+      { path: "practice/measuring", lazy: page(() => import("../baseline/MeasuringPage")) },
       { path: "practice", lazy: page(() => import("../practice/PracticePage")) },
       { path: "crews", lazy: page(() => import("../crew/CrewsPage")) },
       { path: "crews/new", lazy: page(() => import("../crew/NewCrewPage")) },

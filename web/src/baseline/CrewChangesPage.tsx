@@ -10,6 +10,8 @@ import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { baselineApi } from "./api";
 import { ChangePanel } from "./ChangePanel";
+import { HeldAgainst } from "./HeldAgainst";
+import { useNoise } from "./use-noise";
 import { RoundRecords, type RoundRead } from "./RoundRecords";
 
 export default function CrewChangesPage() {
@@ -73,7 +75,7 @@ function Panels({ people, before, after }: { people: PersonEntry[]; before: Reco
     const earlier = before.find((each) => each.personId === personId)?.record;
     return earlier && !isEmpty(earlier) && !isEmpty(record) ? [{ personId, before: earlier, after: record }] : [];
   });
-  const changes = crewChanges(pairs);
+  const changes = crewChanges(pairs, useNoise());
   if (changes.length === 0)
     return (
       <Empty
@@ -109,6 +111,7 @@ function Panels({ people, before, after }: { people: PersonEntry[]; before: Reco
           <ChangePanel key={measure} measure={measure} changes={changes.filter((each) => each.measure === measure)} nameOf={nameOf} />
         ))}
       </Box>
+      <HeldAgainst />
     </>
   );
 }

@@ -8,6 +8,8 @@ import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
+import { HeldAgainst } from "./HeldAgainst";
+import { useNoise } from "./use-noise";
 import { RangeFan } from "./RangeFan";
 import { changeText, findingText, FUNCTION_TEST_NAMES, measureName, MOTION_NAMES } from "./finding-text";
 
@@ -167,7 +169,7 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
 }
 
 export function Changes({ before, after }: { before: BaselineRecord; after: BaselineRecord }) {
-  const changes = changesBetween(before, after);
+  const changes = changesBetween(before, after, useNoise());
   if (changes.length === 0) return null;
   const real = changes.filter(({ verdict }) => verdict !== "noise");
   const line = (change: (typeof changes)[number]) => (
@@ -215,6 +217,7 @@ export function Changes({ before, after }: { before: BaselineRecord; after: Base
           </Box>
         </Why>
       )}
+      <HeldAgainst />
     </Box>
   );
 }

@@ -14,6 +14,7 @@ import { Empty } from "../parts/Empty";
 import { PageTitle } from "../parts/PageTitle";
 import { Needs } from "../work/NeedBars";
 import { Words, Fans, Grip, Changes } from "./FindingParts";
+import { useNoise } from "./use-noise";
 import { RoundRecords, type RoundRead } from "./RoundRecords";
 
 export default function FindingsPage() {
@@ -26,11 +27,12 @@ function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
   const earlier = rounds[rounds.findIndex(({ id }) => id === roundId) + 1];
   const [otherId, setOtherId] = useState(earlier?.id ?? "");
   const { data: others } = baselineApi.useRecordsQuery(otherId, { skip: otherId === "" });
+  const noise = useNoise();
   const work = useWorkDone(crew.id) ?? EMPTY_WORK;
   const may = useParticipations(crew.id);
   const asked = people.filter(({ id }) => entries.some((each) => each.personId === id && !isEmpty(each.record)));
   const countOf = (personId: string) =>
-    findingsOf(entries.find((each) => each.personId === personId)!.record, mainHandOf(people, personId)).filter(
+    findingsOf(entries.find((each) => each.personId === personId)!.record, mainHandOf(people, personId), noise).filter(
       ({ kind }) => kind !== "noise",
     ).length;
   // Whoever most stands out is shown first.
@@ -44,7 +46,7 @@ function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
     );
   const record = entries.find((each) => each.personId === person.id)!.record;
   const before = others?.find((each) => each.personId === person.id)?.record;
-  const findings = findingsOf(record, person.handedness);
+  const findings = findingsOf(record, person.handedness, noise);
   return (
     <>
       <PageTitle

@@ -4,7 +4,7 @@ import { BarChart3, Download } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
-import { isFinished, SEEN_FIRST, seenFirst, emptyRecord } from "@kind-grip/core/baseline";
+import { isEmpty, isFinished, SEEN_FIRST, seenFirst, emptyRecord } from "@kind-grip/core/baseline";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
@@ -42,11 +42,12 @@ export default function RoundPage() {
                 <Loaded query={participation}>
                   {(said) => {
                     const round = list.find(({ id }) => id === roundId);
+                    const Kind = round?.repeats ? SecondSitting : RoundOfItsOwn;
                     return round ? (
-                      <Round
+                      <Kind
                         crew={crew}
                         round={round}
-                        earlier={list[list.indexOf(round) + 1]}
+                        earlier={earlierThan(round, list)}
                         everybody={everybody}
                         entries={entries}
                         participations={participationsFrom(said)}
@@ -65,6 +66,12 @@ export default function RoundPage() {
   );
 }
 
+/** The round before; of a second sitting its first. */
+function earlierThan(round: RoundEntry, list: readonly RoundEntry[]): RoundEntry | undefined {
+  if (round.repeats) return list.find(({ id }) => id === round.repeats);
+  return list.slice(list.indexOf(round) + 1).find(({ repeats }) => !repeats);
+}
+
 /** How often new answers are looked for. */
 const NEW_ANSWERS_MS = 4000;
 
@@ -77,9 +84,22 @@ interface RoundProps {
   participations: Participations;
 }
 
-function Round({ crew, round, earlier, everybody, entries, participations }: RoundProps) {
-  const today = dateAt(useNow(), crew.timeZone);
+function RoundOfItsOwn({ earlier, ...of }: RoundProps) {
   const { data: before } = baselineApi.useRecordsQuery(earlier?.id ?? "", { skip: !earlier });
+  return <Round {...of} before={before} />;
+}
+
+/** Of whoever was in the first: nothing can begin before it is known who that is. */
+function SecondSitting({ earlier, ...of }: RoundProps) {
+  const first = baselineApi.useRecordsQuery(earlier!.id);
+  return <Loaded query={first}>{(before) => <Round {...of} before={before} />}</Loaded>;
+}
+
+function Round({ crew, round, before, everybody, entries, participations }: Omit<RoundProps, "earlier"> & { before?: RecordEntry[] }) {
+  const today = dateAt(useNow(), crew.timeZone);
+  // A second sitting is not told what the first one read.
+  const isSecond = round.repeats !== null;
+  const isMeasured = (personId: string) => before?.some((each) => each.personId === personId && !isEmpty(each.record)) ?? false;
   const [search, setSearch] = useSearchParams();
   const [changeRound] = baselineApi.useChangeRoundMutation();
   const meter = useMeter();
@@ -88,7 +108,9 @@ function Round({ crew, round, earlier, everybody, entries, participations }: Rou
   const place = ({ id }: PersonEntry) =>
     round.asksOnPhones ? SEEN_FIRST.indexOf(seenFirst(recordOf(id)?.record ?? emptyRecord(), participations.get(id)?.heldOut)) : 0;
   // Whom to see first is who comes next, too.
-  const people = everybody.filter((person) => isHere(person, today)).sort((a, b) => place(a) - place(b));
+  const people = everybody
+    .filter((person) => isHere(person, today) && (!isSecond || isMeasured(person.id)))
+    .sort((a, b) => place(a) - place(b));
   const isDone = (personId: string) => {
     const record = recordOf(personId)?.record;
     return participations.get(personId)?.heldOut || (record !== undefined && isFinished(record));
@@ -116,7 +138,7 @@ function Round({ crew, round, earlier, everybody, entries, participations }: Rou
           what2: round.closed ? t(". This round is closed.") : "",
         })}
       >
-        {!round.closed && (
+        {!round.closed && !isSecond && (
           <Toggle
             label={t("Asked on their phones first")}
             pressed={round.asksOnPhones}
@@ -154,8 +176,8 @@ function Round({ crew, round, earlier, everybody, entries, participations }: Rou
           round={round}
           person={person}
           entry={recordOf(person.id)}
-          entries={entries}
-          before={before?.find((each) => each.personId === person.id)?.record}
+          entries={isSecond ? [...entries, ...(before ?? [])] : entries}
+          before={isSecond ? undefined : before?.find((each) => each.personId === person.id)?.record}
           participations={participations}
           meter={meter}
           today={today}

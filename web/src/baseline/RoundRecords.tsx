@@ -9,7 +9,7 @@ import { baselineApi } from "./api";
 
 export interface RoundRead {
   crew: CrewEntry;
-  /** Newest first. */
+  /** Newest first; of second sittings only the one in the address. */
   rounds: RoundEntry[];
   roundId: string;
   people: PersonEntry[];
@@ -27,7 +27,17 @@ export function RoundRecords({ children }: { children(read: RoundRead): ReactNod
       {(list) => (
         <Loaded query={people}>
           {(everybody) => (
-            <Loaded query={records}>{(entries) => children({ crew, rounds: list, roundId, people: everybody, entries })}</Loaded>
+            <Loaded query={records}>
+              {(entries) =>
+                children({
+                  crew,
+                  rounds: list.filter(({ id, repeats }) => !repeats || id === roundId),
+                  roundId,
+                  people: everybody,
+                  entries,
+                })
+              }
+            </Loaded>
           )}
         </Loaded>
       )}

@@ -1,9 +1,10 @@
 /** The baseline rounds of a crew. */
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
-import { BarChart3, Plus } from "lucide-react";
+import { BarChart3, Plus, Ruler } from "lucide-react";
 import { DateTime } from "luxon";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { isApart, LEAST_PEOPLE } from "@kind-grip/core/baseline";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
@@ -11,12 +12,13 @@ import type { RoundEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { crewApi } from "../crew/api";
-import { baselineApi } from "./api";
+import { baselineApi, roundsOfCrew } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useNow } from "../base/now";
 import { useAppDispatch } from "../base/store";
 import { useCrew } from "../crew/CrewFrame";
+import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Toggle } from "../parts/Toggle";
@@ -39,6 +41,11 @@ export default function RoundsPage() {
               "Safety questions first, then where something is felt, range, grip, and one test of the trade. About six minutes a person.",
             )}
           >
+            {list.length > 0 && (
+              <Button component={Link} to="/practice/measuring" startIcon={<Ruler size={20} />}>
+                {t("Noise of your measuring")}
+              </Button>
+            )}
             {list.length > 0 && (
               <Button variant="outlined" startIcon={<Plus size={20} />} onClick={() => setNaming(true)}>
                 {t("New round")}
@@ -65,18 +72,20 @@ export default function RoundsPage() {
           ) : (
             <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
               {list.map((round) => (
-                <RoundLine key={round.id} round={round} people={here} />
+                <RoundLine key={round.id} round={round} first={list.find(({ id }) => id === round.repeats)} people={here} />
               ))}
             </Box>
           )}
-          {naming && <NewRound crewId={crew.id} today={today} first={list.length === 0} onClose={() => setNaming(false)} />}
+          {naming && <NewRound crewId={crew.id} today={today} rounds={list} onClose={() => setNaming(false)} />}
         </>
       )}
     </Loaded>
   );
 }
 
-function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
+function RoundLine({ round, first, people: everybody }: { round: RoundEntry; first?: RoundEntry; people: number }) {
+  // Of a second sitting: whoever was in the first.
+  const people = first ? first.begun : everybody;
   const [change] = baselineApi.useChangeRoundMutation();
   const [remove] = baselineApi.useRemoveRoundMutation();
   const dispatch = useAppDispatch();
@@ -104,6 +113,7 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
         <Typography sx={{ color: "text.secondary" }}>
           {t("begun {{date}}", { date: dateText(DateTime.fromISO(round.startedOn), "d LLLL yyyy") })}
           {round.closed && t(", closed")}
+          {first && t(", measures {{name}} a second time", { name: first.name })}
         </Typography>
       </Box>
       <Box>
@@ -142,13 +152,31 @@ function RoundLine({ round, people }: { round: RoundEntry; people: number }) {
   );
 }
 
-function NewRound({ crewId, today, first, onClose }: { crewId: string; today: string; first: boolean; onClose(): void }) {
+interface NewRoundProps {
+  crewId: string;
+  today: string;
+  rounds: readonly RoundEntry[];
+  onClose(): void;
+}
+
+function NewRound({ crewId, today, rounds, onClose }: NewRoundProps) {
+  const own = roundsOfCrew(rounds)!;
+  // Of the latest round in which somebody was measured; later than four weeks after it hands may have changed.
+  const first = own.find(({ begun, startedOn }) => begun > 0 && isApart(startedOn, today));
+  const usualName = `${own.length === 0 ? t("Baseline") : t("Re-measure")} ${dateText(DateTime.fromISO(today), "LLLL yyyy")}`;
   const [id] = useState(() => uuid());
-  const [name, setName] = useState(`${first ? t("Baseline") : t("Re-measure")} ${dateText(DateTime.fromISO(today), "LLLL yyyy")}`);
+  const [kind, setKind] = useState<"own" | "repeat">("own");
+  const [name, setName] = useState(usualName);
   const [asksOnPhones, setAsksOnPhones] = useState(true);
   const [create, { error, isLoading }] = baselineApi.useCreateRoundMutation();
   const navigate = useNavigate();
   const problem = error ? problemOf(error) : undefined;
+  const secondName = first && t("{{name}}, second sitting", { name: first.name });
+  const take = (chosen: "own" | "repeat") => {
+    setKind(chosen);
+    // A name of one's own stays.
+    if (name === usualName || name === secondName) setName(chosen === "repeat" ? secondName! : usualName);
+  };
   return (
     <Dialog open onClose={onClose} aria-labelledby="round-title" fullWidth maxWidth="xs">
       <DialogTitle id="round-title">{t("A new round")}</DialogTitle>
@@ -157,11 +185,25 @@ function NewRound({ crewId, today, first, onClose }: { crewId: string; today: st
         noValidate
         onSubmit={async (event) => {
           event.preventDefault();
-          const answer = await create({ crewId, id, name, asksOnPhones });
+          const repeats = kind === "repeat" ? first!.id : null;
+          const answer = await create({ crewId, id, name, asksOnPhones: asksOnPhones && !repeats, repeats });
           if (answer.data) void navigate(`/crews/${crewId}/baseline/${id}`);
         }}
       >
         <DialogContent>
+          {first && (
+            <Box sx={{ mb: 2 }}>
+              <Choice
+                label={t("What is measured")}
+                options={[
+                  { value: "own", label: t("A new round") },
+                  { value: "repeat", label: t("The same again") },
+                ]}
+                value={kind}
+                onChange={take}
+              />
+            </Box>
+          )}
           <TextField
             label={t("Name")}
             value={name}
@@ -171,12 +213,21 @@ function NewRound({ crewId, today, first, onClose }: { crewId: string; today: st
             helperText={problem && (problem.fields[0] ? problem.fields[0].message : problem.message)}
             sx={{ mt: 1 }}
           />
-          <Box sx={{ mt: 2 }}>
-            <Toggle label={t("Asked on their phones first")} pressed={asksOnPhones} onChange={setAsksOnPhones} />
-            <Typography sx={{ color: "text.secondary", mt: 0.75 }}>
-              {t("Safety, symptoms and main hand, three minutes in their own language. You see first whom to see.")}
+          {kind === "repeat" ? (
+            <Typography sx={{ color: "text.secondary", mt: 2 }}>
+              {t(
+                "The people of {{name}} are measured a second time, without its figures in view. What differs is the noise of your measuring; from {{people}} people on it can take the place of the usual rules.",
+                { name: first!.name, people: LEAST_PEOPLE },
+              )}
             </Typography>
-          </Box>
+          ) : (
+            <Box sx={{ mt: 2 }}>
+              <Toggle label={t("Asked on their phones first")} pressed={asksOnPhones} onChange={setAsksOnPhones} />
+              <Typography sx={{ color: "text.secondary", mt: 0.75 }}>
+                {t("Safety, symptoms and main hand, three minutes in their own language. You see first whom to see.")}
+              </Typography>
+            </Box>
+          )}
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose}>{t("Cancel")}</Button>

@@ -1,12 +1,12 @@
 /** Baseline rounds and records. */
-import type { RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
+import type { MeasuringEntry, RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import { serverApi } from "../base/api";
 
 export const baselineApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
     rounds: make.query<RoundEntry[], string>({ query: (crewId) => `/crews/${crewId}/rounds`, providesTags: ["Rounds"] }),
-    createRound: make.mutation<RoundEntry, { crewId: string; id: string; name: string; asksOnPhones: boolean }>({
+    createRound: make.mutation<RoundEntry, { crewId: string; id: string; name: string; asksOnPhones: boolean; repeats: string | null }>({
       query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/rounds`, method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Rounds"] : []),
     }),
@@ -15,6 +15,11 @@ export const baselineApi = serverApi.injectEndpoints({
       invalidatesTags: (done) => (done ? ["Rounds"] : []),
     }),
     removeRound: make.mutation<void, string>({ query: (id) => ({ url: `/rounds/${id}`, method: "DELETE" }), invalidatesTags: ["Rounds"] }),
+    measuring: make.query<MeasuringEntry, void>({ query: () => "/practice/measuring", providesTags: ["Rounds"], keepUnusedDataFor: 0 }),
+    chooseNoise: make.mutation<MeasuringEntry, { id: string; own: boolean }>({
+      query: (body) => ({ url: "/practice/measuring", method: "POST", body }),
+      invalidatesTags: (done) => (done ? ["Rounds", "Me", "Runs"] : []),
+    }),
     records: make.query<RecordEntry[], string>({
       query: (roundId) => `/rounds/${roundId}/records`,
       providesTags: (_, __, id) => [{ type: "Rounds", id }],
@@ -35,3 +40,8 @@ export const baselineApi = serverApi.injectEndpoints({
     }),
   }),
 });
+
+/** Rounds of their own, newest first; a second sitting of some is only held against its first. */
+export function roundsOfCrew(rounds: readonly RoundEntry[] | undefined): RoundEntry[] | undefined {
+  return rounds?.filter(({ repeats }) => !repeats);
+}

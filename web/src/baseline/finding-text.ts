@@ -4,7 +4,6 @@ import type { Change } from "@kind-grip/core/baseline";
 import type { Finding } from "@kind-grip/core/baseline";
 import type { FunctionTest } from "@kind-grip/core/baseline";
 import type { Motion } from "@kind-grip/core/baseline";
-import { ANGLE_NOISE_DEG } from "@kind-grip/core/baseline";
 import { FIELD_UNITS } from "../base/measures";
 import { t } from "../base/words";
 
@@ -83,7 +82,7 @@ export function findingText(finding: Finding, regionName: (region: string) => st
             motionNames: MOTION_NAMES[finding.measure],
             left: finding.left,
             right: finding.right,
-            angleNoiseDeg: ANGLE_NOISE_DEG,
+            angleNoiseDeg: Number(finding.underDeg.toFixed(1)),
           });
   }
 }

@@ -20,7 +20,8 @@ import type { CrewEntry, PersonEntry, RecordEntry } from "@kind-grip/core/api";
 import { workApi, workDone } from "../work/api";
 import { practiceApi } from "../practice/api";
 import { crewApi } from "../crew/api";
-import { baselineApi } from "../baseline/api";
+import { baselineApi, roundsOfCrew } from "../baseline/api";
+import { useNoise } from "../baseline/use-noise";
 import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
@@ -48,7 +49,7 @@ export default function ComposePage() {
   const settings = practiceApi.useSettingsQuery();
   const people = crewApi.usePeopleQuery(crew.id);
   const rounds = baselineApi.useRoundsQuery(crew.id);
-  const latest = rounds.data?.[0];
+  const latest = roundsOfCrew(rounds.data)?.[0];
   const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   return (
     <Loaded query={work}>
@@ -107,6 +108,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
     weeks: search.get("weeks") === "8" ? 8 : 4,
     slotSec: crew.slots,
   });
+  const noise = useNoise();
   const library = useLibrary();
   const words = useWords();
   const offered = useOffered();
@@ -135,7 +137,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
     const day = dayOf(work)!;
     // What was found in people counts for the crew as the share of people it was found in.
     const findings = records
-      .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(people, personId))))
+      .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(people, personId), noise)))
       .map((finding) => ({ ...finding, points: finding.points / Math.max(1, records.length) }));
     return {
       needs: regionNeeds(work, day, findings),
@@ -146,7 +148,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       name: t("{{crew}} hands", { crew: crew.name.split(" ")[0]! }),
       sessionNames: SESSION_NAMES,
     };
-  }, [crew, offered, work, people, records, limits, askedLocks, excluded, here]);
+  }, [crew, offered, work, people, records, noise, limits, askedLocks, excluded, here]);
   const state = useProposal(input, library, offered, crew.byBookings ? BESIDE_SLOTS : HOME_SLOTS);
   const tryNotch = (notch: Notch) => {
     const { settings: _settings, kit: _kit, people: _people, ...next } = limitsWith(input.limits, notch);

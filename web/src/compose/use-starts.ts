@@ -3,6 +3,7 @@ import type { PersonEntry, RecordEntry } from "@kind-grip/core/api";
 import { personalStarts, type PersonalStart, type Program } from "@kind-grip/core/program";
 import type { Participations } from "@kind-grip/core/safety";
 import { useLibrary } from "../base/library";
+import { useNoise } from "../baseline/use-noise";
 import { mainHandOf } from "../crew/main-hand";
 
 /** Who would start a program otherwise than it is written, by the records of the latest round and by what holds now. */
@@ -13,6 +14,7 @@ export function useStarts(
   participations: Participations,
 ): PersonalStart[] {
   const library = useLibrary();
+  const noise = useNoise();
   return useMemo(() => {
     const measured = people.map(({ id }) => ({
       personId: id,
@@ -20,6 +22,6 @@ export function useStarts(
       record: records.find(({ personId }) => personId === id)?.record,
       participation: participations.get(id),
     }));
-    return (program?.sessions ?? []).flatMap((session) => personalStarts(library, session, measured));
-  }, [library, program, people, records, participations]);
+    return (program?.sessions ?? []).flatMap((session) => personalStarts(library, session, measured, noise));
+  }, [library, program, people, records, participations, noise]);
 }

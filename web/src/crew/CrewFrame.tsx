@@ -10,7 +10,7 @@ import { todayApi } from "../today/api";
 import { runApi } from "../run/api";
 import { programApi } from "../program/api";
 import { crewApi } from "./api";
-import { baselineApi } from "../baseline/api";
+import { baselineApi, roundsOfCrew } from "../baseline/api";
 import { Loaded } from "../parts/Loaded";
 import { useParticipations } from "../safety/use-participations";
 
@@ -77,7 +77,7 @@ function Path({ crew: { id: crewId, byBookings } }: { crew: CrewEntry }) {
   const programs = programApi.useProgramsQuery(crewId).data?.length ?? 0;
   const runs = runApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
   const tasks = workApi.useWorkQuery(crewId).data?.work.tasks.length ?? 0;
-  const [round] = baselineApi.useRoundsQuery(crewId).data ?? [];
+  const [round] = roundsOfCrew(baselineApi.useRoundsQuery(crewId).data) ?? [];
   const participations = useParticipations(crewId);
   const heldOut = people.filter(({ id }) => participations.get(id)?.heldOut).length;
   const here = people.filter(({ leftOn }) => leftOn === null).length;

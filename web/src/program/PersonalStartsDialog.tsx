@@ -8,7 +8,8 @@ import type { Session } from "@kind-grip/core/session";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
-import { baselineApi } from "../baseline/api";
+import { baselineApi, roundsOfCrew } from "../baseline/api";
+import { useNoise } from "../baseline/use-noise";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Empty } from "../parts/Empty";
@@ -26,10 +27,11 @@ interface PersonalStartsDialogProps {
 
 export function PersonalStartsDialog({ session, crew, people, participations, onClose }: PersonalStartsDialogProps) {
   const library = useLibrary();
+  const noise = useNoise();
   const { changeSession, undo } = useEdit();
   const dispatch = useAppDispatch();
   const rounds = baselineApi.useRoundsQuery(crew.id);
-  const latest = rounds.data?.[0];
+  const latest = roundsOfCrew(rounds.data)?.[0];
   const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
   const waiting = !rounds.data || (latest && !records.data);
@@ -42,6 +44,7 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
       record: records.data?.find(({ personId }) => personId === id)?.record,
       participation: participations.get(id),
     })),
+    noise,
   );
   const own = starts.filter(({ kind }) => kind === "own");
   const wanted = own.filter((start) => !declined.has(startKey(start)));

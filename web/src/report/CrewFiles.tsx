@@ -5,12 +5,12 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import type { WantedFile } from "../job/api";
 import { FileButton } from "../job/FileButton";
-import { baselineApi } from "../baseline/api";
+import { baselineApi, roundsOfCrew } from "../baseline/api";
 import { programApi } from "../program/api";
 
 export function CrewFiles({ crew, title = t("Open files") }: { crew: Pick<CrewEntry, "id">; title?: string }) {
   const [program] = programApi.useProgramsQuery(crew.id).data ?? [];
-  const [round] = baselineApi.useRoundsQuery(crew.id).data ?? [];
+  const [round] = roundsOfCrew(baselineApi.useRoundsQuery(crew.id).data) ?? [];
   const made: [label: string, wanted: WantedFile][] = [
     ...(program
       ? ([

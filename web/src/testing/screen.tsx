@@ -81,6 +81,7 @@ export const SIGNED_IN = {
       language: "en",
       measures: METRIC,
       ownMeasures: null,
+      noise: {},
     },
   },
   "GET /movements": [],

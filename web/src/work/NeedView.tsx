@@ -11,7 +11,8 @@ import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { crewApi } from "../crew/api";
-import { baselineApi } from "../baseline/api";
+import { baselineApi, roundsOfCrew } from "../baseline/api";
+import { useNoise } from "../baseline/use-noise";
 import { MovementThumb } from "../figure/MovementThumb";
 import { CoachingCardList } from "../library/CoachingCards";
 import { SideMark } from "../parts/SideMark";
@@ -53,11 +54,12 @@ export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; 
 /** The work of one person together with their latest round. */
 function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
   const { data: rounds } = baselineApi.useRoundsQuery(crew.id);
-  const [latest] = rounds ?? [];
+  const [latest] = roundsOfCrew(rounds) ?? [];
+  const noise = useNoise();
   const { data: records } = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
   const record = records?.find((each) => each.personId === personId)?.record;
   const { data: people } = crewApi.usePeopleQuery(crew.id);
-  const findings = record ? needFindings(findingsOf(record, mainHandOf(people ?? [], personId))) : [];
+  const findings = record ? needFindings(findingsOf(record, mainHandOf(people ?? [], personId), noise)) : [];
   return (
     <>
       {rounds && !record && (

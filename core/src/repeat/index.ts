@@ -1,0 +1,2 @@
+/** The noise of a practice's own measuring, from people measured twice. */
+export { noiseFound, repeatStudy, type StudiedMeasure, type Twice } from "./study";
