@@ -59,11 +59,15 @@ it("the two hands of five people are five people", () => {
 });
 
 it("sittings on one day, and five weeks apart, are left out", () => {
-  expect(repeatStudy([twice(1, { flexion: 60 }, { flexion: 64 }, "2026-03-02"), twice(2, { flexion: 60 }, { flexion: 64 }, "2026-04-06")])).toEqual([]);
+  expect(
+    repeatStudy([twice(1, { flexion: 60 }, { flexion: 64 }, "2026-03-02"), twice(2, { flexion: 60 }, { flexion: 64 }, "2026-04-06")]),
+  ).toEqual([]);
 });
 
 it("nothing is less than a step of its reading: people who read the same twice do not make every degree count", () => {
-  const own = noiseFound(repeatStudy(people(10, (i) => twice(i, { flexion: 60, grip: 30, effort: 4 }, { flexion: 60, grip: 30, effort: 4 }))));
+  const own = noiseFound(
+    repeatStudy(people(10, (i) => twice(i, { flexion: 60, grip: 30, effort: 4 }, { flexion: 60, grip: 30, effort: 4 }))),
+  );
   expect([countsFrom(own, "wristFlexion", 60), countsFrom(own, "grip", 30), countsFrom(own, "function", 4)]).toEqual([1, 0.1, 1]);
 });
 

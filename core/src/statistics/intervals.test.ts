@@ -13,12 +13,16 @@ it("one value has no interval", () => {
 
 it("values that do not scatter are known exactly; shifting all of them shifts everything", () => {
   fc.assert(
-    fc.property(fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 2, maxLength: 30 }), fc.integer({ min: -20, max: 20 }), (values, by) => {
-      const [one, other] = [meanInterval(values), meanInterval(values.map((value) => value + by))];
-      expect(other.mean - one.mean).toBeCloseTo(by, 9);
-      expect(other.high - other.low).toBeCloseTo(one.high - one.low, 9);
-      expect(one.low).toBeLessThanOrEqual(one.mean + 1e-9);
-    }),
+    fc.property(
+      fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 2, maxLength: 30 }),
+      fc.integer({ min: -20, max: 20 }),
+      (values, by) => {
+        const [one, other] = [meanInterval(values), meanInterval(values.map((value) => value + by))];
+        expect(other.mean - one.mean).toBeCloseTo(by, 9);
+        expect(other.high - other.low).toBeCloseTo(one.high - one.low, 9);
+        expect(one.low).toBeLessThanOrEqual(one.mean + 1e-9);
+      },
+    ),
   );
   const { low, high } = meanInterval([4, 4, 4]);
   expect([low, high]).toEqual([4, 4]);

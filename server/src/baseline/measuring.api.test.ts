@@ -14,6 +14,7 @@ beforeEach(async () => {
 });
 afterAll(() => test.close());
 
+const isStored = ({ status, text }: { status: number; text: string }) => expect([status, text]).toEqual([200, text]);
 const withFlexion = (deg: number): BaselineRecord => {
   const record = structuredClone(emptyRecord());
   record.range.wristFlexion.right.active = deg;
@@ -23,17 +24,26 @@ const addRound = (by: TestTrainer, world: SampleWorld, id: string, repeats?: str
   by.send("post", `/api/crews/${world.crewId}/rounds`, { id, name: repeats ? "Second" : "First", repeats });
 
 /** Two sittings of a crew, a week apart; person i reads 60° and then 60° and what is said. */
-async function measuredTwice(by: TestTrainer, differences: readonly number[], days = 7): Promise<{ world: SampleWorld; first: string; second: string }> {
+async function measuredTwice(
+  by: TestTrainer,
+  differences: readonly number[],
+  days = 7,
+): Promise<{ world: SampleWorld; first: string; second: string }> {
   const world = await makeWorld(by);
-  const more = samplePeople(differences.length - world.people.length).map((person, i) => ({ ...person, name: `More ${i}`, badge: `M-${i}` }));
-  if (more.length > 0) await by.send("post", `/api/crews/${world.crewId}/people`, more).expect(200);
+  const more = samplePeople(differences.length - world.people.length).map((person, i) => ({
+    ...person,
+    name: `More ${i}`,
+    badge: `M-${i}`,
+  }));
+  if (more.length > 0) await by.send("post", `/api/crews/${world.crewId}/people`, { people: more }).then(isStored);
   const people = [...world.people, ...more].slice(0, differences.length);
   const [first, second] = [uuid(), uuid()];
   await addRound(by, world, first);
-  for (const { id } of people) await by.send("put", `/api/rounds/${first}/people/${id}`, { version: 0, record: withFlexion(60) }).expect(200);
+  for (const { id } of people)
+    await by.send("put", `/api/rounds/${first}/people/${id}`, { version: 0, record: withFlexion(60) }).then(isStored);
   await addRound(by, world, second, first);
   for (const [i, { id }] of people.entries())
-    await by.send("put", `/api/rounds/${second}/people/${id}`, { version: 0, record: withFlexion(60 + differences[i]!) }).expect(200);
+    await by.send("put", `/api/rounds/${second}/people/${id}`, { version: 0, record: withFlexion(60 + differences[i]!) }).then(isStored);
   await test.db.models.Round.update({ startedOn: "2026-03-02" }, { where: { id: first } });
   await test.db.models.Round.update({ startedOn: `2026-03-${String(2 + days).padStart(2, "0")}` }, { where: { id: second } });
   return { world, first, second };
@@ -49,9 +59,16 @@ describe("a second sitting", () => {
     await addRound(trainer, world, first);
     expect(fieldsOf(await addRound(trainer, world, second, first))).toEqual({ repeats: "has nobody measured in it yet" });
     await trainer.send("put", `/api/rounds/${first}/people/${world.people[0]!.id}`, { version: 0, record: withFlexion(60) });
-    const made = await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: second, name: "Second", repeats: first, asksOnPhones: true });
+    const made = await trainer.send("post", `/api/crews/${world.crewId}/rounds`, {
+      id: second,
+      name: "Second",
+      repeats: first,
+      asksOnPhones: true,
+    });
     expect(made.body).toMatchObject({ repeats: first, asksOnPhones: false });
-    expect((await trainer.send("put", `/api/rounds/${second}`, { name: "Second", closed: false, asksOnPhones: true })).body.asksOnPhones).toBe(false);
+    expect(
+      (await trainer.send("put", `/api/rounds/${second}`, { name: "Second", closed: false, asksOnPhones: true })).body.asksOnPhones,
+    ).toBe(false);
     await trainer.send("put", `/api/rounds/${second}/people/${world.people[0]!.id}`, { version: 0, record: withFlexion(61) });
     expect(fieldsOf(await addRound(trainer, world, uuid(), second))).toEqual({ repeats: "is itself a second sitting" });
     const other = await makeWorld(trainer);
@@ -80,7 +97,8 @@ describe("the noise", () => {
     }
     expect((await trainer.get("/api/me")).body.account.noise).toEqual({});
     const id = uuid();
-    for (let i = 0; i < 2; i++) expect((await choose(trainer, true, id)).body).toMatchObject({ used: { wristFlexion: { countsFrom: 8 } }, chosen: [{ own: true }] });
+    for (let i = 0; i < 2; i++)
+      expect((await choose(trainer, true, id)).body).toMatchObject({ used: { wristFlexion: { countsFrom: 8 } }, chosen: [{ own: true }] });
     expect((await trainer.get("/api/me")).body.account.noise.wristFlexion.countsFrom).toBe(8);
     expect((await choose(trainer, false)).body).toMatchObject({ used: {}, chosen: [{ own: false }, { own: true }] });
     expect((await trainer.get("/api/me")).body.account.noise).toEqual({});
@@ -102,8 +120,10 @@ describe("the noise", () => {
     await measuredTwice(ada, TEN.slice(0, 5));
     const { world } = await measuredTwice(bo, TEN.slice(0, 5));
     expect(await measuring(ada)).toMatchObject({ found: [{ people: 10, own: { countsFrom: 8 } }] });
-    expect((await measuring(bo)).sittings.map(({ crew }: { crew: { id: string } | null }) => crew?.id ?? null).sort()).toEqual([world.crewId, null].sort());
-    await choose(ada, true).expect(200);
+    expect((await measuring(bo)).sittings.map(({ crew }: { crew: { id: string } | null }) => crew?.id ?? null).sort()).toEqual(
+      [world.crewId, null].sort(),
+    );
+    await choose(ada, true).then(isStored);
     expect((await bo.get("/api/me")).body.account.noise.wristFlexion.countsFrom).toBe(8);
     expect(await measuring(trainer)).toMatchObject({ used: {}, found: [], sittings: [] });
   });
@@ -123,8 +143,8 @@ describe("the noise", () => {
       const { body } = await trainer.get(`/api/crews/${world.crewId}/review?weeks=4`).expect(200);
       return (body.people as { changes: { verdict: string; countsFrom: number }[] }[]).flatMap(({ changes }) => changes ?? []);
     };
-    expect(await better()).toMatchObject([{ verdict: "noise", countsFrom: 10 }]);
-    await choose(trainer, true).expect(200);
+    expect(await better()).toEqual([]);
+    await choose(trainer, true).then(isStored);
     expect(await better()).toMatchObject([{ verdict: "better", countsFrom: 8 }]);
   });
 });

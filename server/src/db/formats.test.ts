@@ -3,7 +3,7 @@
  * its schema, a new optional field too, needs the next format and a step to it; this test fails when it was forgotten. Run Jest
  * with `-u` for a new format, and without one only for a change that fits everything stored already, such as one more value.
  */
-import { RECORD_DOCUMENT } from "@kind-grip/core/baseline";
+import { NOISE_DOCUMENT, RECORD_DOCUMENT } from "@kind-grip/core/baseline";
 import { BOOKING_RULES_DOCUMENT } from "@kind-grip/core/booking";
 import { CREW_DETAIL } from "@kind-grip/core/crew";
 import { STANDING_DOCUMENT, WEEK_DOCUMENT } from "@kind-grip/core/dayplan";
@@ -27,6 +27,7 @@ const DOCUMENTS: readonly DocumentFormat<never>[] = [
   WORK_DOCUMENT,
   OBSERVATION_DOCUMENT,
   RECORD_DOCUMENT,
+  NOISE_DOCUMENT,
   CREW_DETAIL,
   SETTINGS_DOCUMENT,
   FIRST_AID_DOCUMENT,

@@ -5,14 +5,14 @@
 import { BaselineRecord, emptyRecord, MOTION_FACTS, MOTIONS, type FunctionTest, type Motion } from "@kind-grip/core/baseline";
 import { PHASES, type Region } from "@kind-grip/core/library";
 import { QUESTION_IDS, type QuestionId } from "@kind-grip/core/safety";
+import { HAND_SIDES } from "@kind-grip/core/units";
 import type { Transaction } from "sequelize";
 import * as v from "valibot";
 import type { Db } from "../db/connection";
-import { progressOf } from "../baseline/rounds";
-import type { BaselineRow } from "../baseline/tables";
+import { rowOf } from "../baseline/rounds";
 import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import type { DemoCrew } from "./crews";
-import type { SeededRandom } from "./seeded-random";
+import { seededRandom, type SeededRandom } from "./seeded-random";
 
 interface Story {
   yes?: readonly QuestionId[];
@@ -34,6 +34,8 @@ interface DemoRestriction {
 interface DemoRounds {
   test: FunctionTest;
   rounds: readonly { name: string; startedOn: string; at: string; people: number; gain: number; closed: boolean; asksOnPhones?: boolean }[];
+  /** The latest of them measured a second time, nothing changed in between. */
+  secondSitting?: { name: string; startedOn: string; at: string; people: number };
   stories: Readonly<Record<string, Story>>;
   restrictions: Readonly<Record<string, DemoRestriction>>;
 }
@@ -88,6 +90,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
       { name: "Baseline February", startedOn: "2026-02-02", at: "2026-02-02T02:00:00Z", people: 14, gain: 0, closed: true },
       { name: "After six weeks", startedOn: "2026-03-16", at: "2026-03-16T02:00:00Z", people: 14, gain: 1, closed: true },
     ],
+    secondSitting: { name: "After six weeks, second sitting", startedOn: "2026-03-23", at: "2026-03-23T02:00:00Z", people: 12 },
     stories: {
       "Gethin Inskip": { yes: ["surgeryOrFracture"], short: { "right wristFlexion": 24, "right wristExtension": 20 }, gripKg: [36, 25] },
       "Freya Holloway": { symptom: { side: "right", region: "wristFlexors", kind: "stiffness", level: 5, since: "2026-01-20" } },
@@ -128,6 +131,7 @@ export async function seedRounds(
   if (!demo) return;
   const bodies = new Map(crew.people.map((person) => [person.id, bodyOf(random)]));
   let firstRound: string | null = null;
+  let latest: SeededRound | undefined;
   for (const { name, startedOn, at, people, gain, closed, asksOnPhones = false } of demo.rounds) {
     const roundId = random.id();
     firstRound ??= roundId;
@@ -135,20 +139,13 @@ export async function seedRounds(
       { id: roundId, crewId: crew.id, name, startedOn, closedAt: closed ? new Date(at) : null, asksOnPhones },
       { transaction },
     );
-    const records = crew.people.slice(0, people).map((person, i): BaselineRow => {
-      const record = recordOf(random, bodies.get(person.id)!, demo.stories[person.name] ?? {}, demo.test, gain);
-      return {
-        roundId,
-        personId: person.id,
-        document: record,
-        symptoms: record.symptoms.map(({ region, level }) => ({ region, level })),
-        version: 1,
-        changedAt: new Date(Date.parse(at) + i * 7 * 60_000),
-        progress: progressOf(record),
-      };
-    });
-    await db.models.Baseline.bulkCreate(records, { transaction });
+    const records = crew.people
+      .slice(0, people)
+      .map((person) => recordOf(random, bodies.get(person.id)!, demo.stories[person.name] ?? {}, demo.test, gain));
+    await storeRecords(db, roundId, crew.people, records, at, transaction);
+    latest = { roundId, records };
   }
+  if (demo.secondSitting) await seedSecondSitting(db, crew, latest!, demo.secondSitting, transaction);
   const restrictions: RestrictionRow[] = [];
   const clearances: ClearanceRow[] = [];
   for (const [name, restriction] of Object.entries(demo.restrictions)) {
@@ -185,6 +182,67 @@ export async function seedRounds(
   }
   await db.models.Restriction.bulkCreate(restrictions, { transaction });
   await db.models.Clearance.bulkCreate(clearances, { transaction });
+}
+
+interface SeededRound {
+  roundId: string;
+  /** In the order of the crew. */
+  records: readonly BaselineRecord[];
+}
+
+/** One record a person, seven minutes each. */
+async function storeRecords(
+  db: Db,
+  roundId: string,
+  people: readonly { id: string }[],
+  records: readonly BaselineRecord[],
+  at: string,
+  transaction: Transaction,
+): Promise<void> {
+  const rows = records.map((record, i) =>
+    rowOf({ roundId, personId: people[i]!.id }, record, 1, new Date(Date.parse(at) + i * 7 * 60_000)),
+  );
+  await db.models.Baseline.bulkCreate(rows, { transaction });
+}
+
+/** Of its own, so that nothing else of the demo moves with it. */
+const REPEAT_SEED = 29;
+
+async function seedSecondSitting(
+  db: Db,
+  crew: { id: string; people: readonly { id: string }[] },
+  first: SeededRound,
+  { name, startedOn, at, people }: NonNullable<DemoRounds["secondSitting"]>,
+  transaction: Transaction,
+): Promise<void> {
+  const random = seededRandom(REPEAT_SEED);
+  const roundId = random.id();
+  await db.models.Round.create(
+    { id: roundId, crewId: crew.id, name, startedOn, closedAt: new Date(at), asksOnPhones: false, repeats: first.roundId },
+    { transaction },
+  );
+  const records = first.records.slice(0, people).map((record) => readAgain(random, record));
+  await storeRecords(db, roundId, crew.people, records, at, transaction);
+}
+
+/** Nothing changed; the readings do: angles by 3° or so, grip by some hundredths, an effort by a point now and then. */
+function readAgain(random: SeededRandom, first: BaselineRecord): BaselineRecord {
+  const record = structuredClone(first);
+  const about = () => random.next() + random.next() + random.next() - 1.5;
+  for (const motion of MOTIONS)
+    for (const side of HAND_SIDES) {
+      const angles = record.range[motion][side];
+      const off = Math.round(about() * 5);
+      if (angles.active !== null) angles.active += off;
+      if (angles.assisted !== null) angles.assisted += off;
+    }
+  for (const side of HAND_SIDES) {
+    const share = 1 + about() * 0.08;
+    for (const trial of record.grip[side]) trial.kg = Math.round(trial.kg * share * 10) / 10;
+    const effort = record.functionTest[side];
+    if (effort !== null) record.functionTest[side] = Math.min(10, Math.max(0, effort + Math.round(about())));
+  }
+  return v.parse(BaselineRecord, record);
 }
 
 interface Body {

@@ -1,5 +1,5 @@
 /** Which noise changes are held against here, and where that comes from. */
-import { Typography } from "@mui/material";
+import { Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { dateText } from "../base/dates";
@@ -8,7 +8,10 @@ import { useNoise } from "./use-noise";
 
 export function HeldAgainst() {
   const studied = Object.values(useNoise());
-  const latest = studied.map(({ lastOn }) => lastOn).sort().at(-1);
+  const latest = studied
+    .map(({ lastOn }) => lastOn)
+    .sort()
+    .at(-1);
   return (
     <Typography sx={{ color: "text.secondary", mt: 1 }}>
       {latest
@@ -16,7 +19,9 @@ export function HeldAgainst() {
             date: dateText(DateTime.fromISO(latest), "d LLLL yyyy"),
           })
         : t("Held against the usual rules of noise, not against your own.")}{" "}
-      <Link to="/practice/measuring">{t("Noise of your measuring")}</Link>
+      <TextLink component={Link} to="/practice/measuring">
+        {t("Noise of your measuring")}
+      </TextLink>
     </Typography>
   );
 }

@@ -1,5 +1,5 @@
 /** How sure the practice's own measuring is: the same people measured twice, and what differences are held against since. */
-import { Box, Button, Typography } from "@mui/material";
+import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import { v7 as uuid } from "uuid";
@@ -46,7 +46,12 @@ function Measuring({ entry }: { entry: MeasuringEntry }) {
       ) : (
         <>
           <Held entry={entry} />
-          <Box component="ul" aria-label={t("What was found")} sx={{ listStyle: "none", m: 0, mt: 3, p: 0 }}>
+          <Typography sx={{ color: "text.secondary", mt: 2 }}>
+            {t(
+              "Each mark is one hand: left hollow, right filled, as far from the middle as its second reading was from its first. Band: too close to tell apart by your own noise. Dashed: by the usual rule.",
+            )}
+          </Typography>
+          <Box component="ul" aria-label={t("What was found")} sx={{ listStyle: "none", m: 0, mt: 1.5, p: 0 }}>
             {MEASURES.map((measure) => (
               <StudiedMeasureRow
                 key={measure}
@@ -122,7 +127,13 @@ function Sittings({ sittings }: { sittings: MeasuringEntry["sittings"] }) {
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {sittings.map(({ roundId, crew, first, second, people, isApart }) => (
           <Box component="li" key={roundId} sx={{ py: 1, borderTop: "1px solid", borderColor: "line" }}>
-            {crew ? <Link to={`/crews/${crew.id}/baseline/${roundId}`}>{crew.name}</Link> : t("A crew of a colleague")}
+            {crew ? (
+              <TextLink component={Link} to={`/crews/${crew.id}/baseline/${roundId}`}>
+                {crew.name}
+              </TextLink>
+            ) : (
+              t("A crew of a colleague")
+            )}
             {": "}
             {t("{{first}}, {{firstOn}}, and {{second}}, {{secondOn}}", {
               first: first.name,

@@ -64,12 +64,13 @@ export function StudiedMeasureRow({ measure, studied, used }: StudiedMeasureRowP
         </Typography>
         {own && (
           <Typography>
-            {t("A reading is {{error}} off as a rule ({{low}} to {{high}}): a change would count from {{counts}}.", {
+            {t("A reading is {{error}} off as a rule ({{low}} to {{high}}).", {
               error: fine(measure, own.standardError),
               low: fine(measure, own.low),
               high: fine(measure, own.high),
-              counts: fine(measure, countsFrom({ [measure]: own }, measure, typical)),
             })}
+            {!used &&
+              ` ${t("By your own noise it would count from {{counts}}.", { counts: fine(measure, countsFrom({ [measure]: own }, measure, typical)) })}`}
           </Typography>
         )}
         {studied?.isShifted && (
