@@ -8,6 +8,7 @@ export * from "./template";
 export * from "./dayplan";
 export * from "./booking";
 export * from "./run";
+export * from "./quicktest";
 export * from "./work";
 export * from "./observe";
 export * from "./baseline";

@@ -2,10 +2,12 @@
 import * as v from "valibot";
 import { CustomMovement, Region } from "../library";
 import { Language } from "../language";
+import { OwnQuickTest, QuickTest } from "../quicktest";
 import { AlertAnswer, AlertKind } from "../safety";
 import { Session, SessionSlot } from "../session";
 import { HAND_SIDES, Id, IsoDate, IsoInstant, Measures } from "../units";
 import { ReminderRule } from "./message";
+import { QuickSeries } from "./quicktest";
 import { CardToken, Version } from "./shapes";
 
 /** The crew's code, and who has a card. */
@@ -126,6 +128,8 @@ export const MemberDay = v.strictObject({
   corrections: v.record(v.string(), v.string()),
   /** When they are reminded: as the crew is, and as they want it themselves; null for as the crew. */
   reminder: v.strictObject({ crew: ReminderRule, own: v.nullable(ReminderRule) }),
+  /** What is asked before and after what is followed alone: of the crew, and of their own choice; left out by an earlier version. */
+  quickTest: v.optional(v.strictObject({ crew: v.nullable(QuickTest), own: v.nullable(OwnQuickTest) })),
   checkedIn: v.boolean(),
   /** The round they are asked about on this phone, until they have answered. */
   selfCheck: v.nullable(v.strictObject({ id: Id, name: v.string() })),
@@ -149,6 +153,8 @@ export const MemberProgress = v.strictObject({
     }),
   ),
   mornings: v.array(v.strictObject({ day: IsoDate, level: v.number() })),
+  /** Before and after; left out by an earlier version. */
+  quick: v.optional(v.array(QuickSeries), []),
 });
 export type MemberProgress = v.InferOutput<typeof MemberProgress>;
 

@@ -1,5 +1,6 @@
 /** A run: one delivery of a session, as it is stored. */
 import * as v from "valibot";
+import { QuickResult } from "../quicktest";
 import { FormId, MovementId, Session, SessionSlot } from "../session";
 import { Effort, Id, IsoInstant } from "../units";
 
@@ -20,6 +21,8 @@ export const RunPerson = v.strictObject({
   forms: v.record(Id, FormId),
   /** Items this person left out because they are held out of them. */
   leftOut: v.optional(v.array(Id), []),
+  /** The quick test before and after; null where none was taken. */
+  quick: v.optional(v.nullable(QuickResult), null),
 });
 export type RunPerson = v.InferOutput<typeof RunPerson>;
 
@@ -74,6 +77,14 @@ export const RunRecord = v.pipe(
       (run) => run.people.every((person) => person.present || person.effort === null),
       "gives an effort for someone who was not there",
     ),
+    ["people"],
+  ),
+  v.forward(
+    v.check((run) => run.people.every((person) => person.present || !person.quick), "gives a quick test of someone who was not there"),
+    ["people"],
+  ),
+  v.forward(
+    v.check((run) => run.alone || run.people.every(({ quick }) => quick?.test !== "tingling"), "asks for tingling in front of others"),
     ["people"],
   ),
 );

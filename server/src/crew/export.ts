@@ -42,6 +42,8 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       leadApprovals: await all(models.LeadApproval),
       reminderRule: (await all(models.ReminderRule))[0] ?? null,
       reminderWishes: await all(models.ReminderWish),
+      quickTestRule: (await all(models.QuickTestRule))[0] ?? null,
+      quickTestWishes: await all(models.QuickTestWish),
       runs,
       runItems: await all(models.RunItem, { runId }),
       runPeople: await all(models.RunPerson, { runId }),

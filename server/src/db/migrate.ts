@@ -29,6 +29,7 @@ import { reminderWishes } from "./migrations/0026-reminder-wishes";
 import { bookings } from "./migrations/0027-bookings";
 import { observations } from "./migrations/0028-observations";
 import { measuringNoise } from "./migrations/0029-measuring-noise";
+import { quickTests } from "./migrations/0030-quick-tests";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -62,6 +63,7 @@ const MIGRATIONS = {
   "0027-bookings": bookings,
   "0028-observations": observations,
   "0029-measuring-noise": measuringNoise,
+  "0030-quick-tests": quickTests,
 };
 
 /** Runs what has not run yet; returns the names. */

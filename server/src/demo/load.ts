@@ -20,6 +20,7 @@ import { demoHeldOutFrom, seedRounds } from "./baseline";
 import { seedBookings, type KeptBooking } from "./bookings";
 import { seedFirstAid } from "./first-aid";
 import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from "./crews";
+import { seedQuickTests } from "./quick-tests";
 import { type SeededRandom, seededRandom } from "./seeded-random";
 import { replayDecisions, seedMornings } from "./mornings";
 import { oysterProgram, roofProgram, spaProgram, workshopProgram } from "./programs";
@@ -186,6 +187,7 @@ async function seedHistory(
     runPeople.push(...run.people);
     runItems.push(...run.items);
   }
+  await seedQuickTests(db, demo.key, crew, runs, runPeople, transaction);
   await db.models.Run.bulkCreate(runs, { transaction });
   await db.models.RunPerson.bulkCreate(runPeople, { transaction });
   await db.models.RunItem.bulkCreate(runItems, { transaction });
@@ -297,7 +299,7 @@ function seedRun(
     const away = DEMO_AWAY[person.name];
     const day = dateAt(startedAt.getTime(), TIME_ZONE);
     if (away && away.from <= day && day <= away.until)
-      return { runId, personId: person.id, present: false, effort: null, markCount: 0, marks: [], forms, leftOut: [] };
+      return { runId, personId: person.id, present: false, effort: null, markCount: 0, marks: [], forms, leftOut: [], quick: null };
     return {
       runId,
       personId: person.id,
@@ -307,6 +309,7 @@ function seedRun(
       marks,
       forms,
       leftOut: [],
+      quick: null,
     };
   });
   const doneSec = items.reduce((sum, item) => sum + item.doneSec, 0);

@@ -13,6 +13,7 @@ import { askedRound } from "../baseline/self-checks";
 import { askedOf } from "../run/own-answers";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { quickChoiceOf, quickSeriesOf } from "../run/quick-tests";
 import { reminderOf } from "../message/wishes";
 import { bookingsAhead } from "../booking/own-bookings";
 import { placementsBetween } from "../dayplan/standing";
@@ -52,6 +53,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     selfCheck,
     asked,
     reminder,
+    quickTest,
     booked,
   ] = await Promise.all([
     placementsBetween(db, [crew], new Date(at.getTime() - 24 * 3600_000), new Date(at.getTime() + (DAYS_AHEAD + 1) * 24 * 3600_000)),
@@ -70,6 +72,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     askedRound(db, crew.id, personId),
     askedOf(db, crew.id, personId, at),
     reminderOf(db, crew.id, personId),
+    quickChoiceOf(db, crew.id, personId),
     bookingsAhead(db, caller.practiceId, crew, personId, at, DAYS_AHEAD),
   ]);
   const usualLanguage = languageOf(crew.detail.language, customs.language);
@@ -184,6 +187,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     selfCheck,
     ...asked,
     reminder,
+    quickTest,
   };
 }
 
@@ -211,9 +215,10 @@ export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<
   const crew = await crewOf(db, caller, caller.crewId!);
   const since = addDays(dateAt(at.getTime(), crew.detail.timeZone), -PROGRESS_DAYS);
   const where = { personId: caller.accountId, day: { [Op.gte]: since } };
-  const [days, mornings] = await Promise.all([
+  const [days, mornings, quick] = await Promise.all([
     db.models.PersonDay.findAll({ where, order: ["day"] }),
     db.models.CheckIn.findAll({ where, order: ["day"] }),
+    quickSeriesOf(db, { crewId: crew.id, personId: caller.accountId, practiceId: caller.practiceId }, at),
   ]);
   return {
     days: days.map((row) => {
@@ -221,6 +226,7 @@ export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<
       return { day, itemsDue, itemsDone, doneSec, runs, meanEffort: efforts === 0 ? null : effortSum / efforts };
     }),
     mornings: mornings.map((row) => ({ day: row.get().day, level: row.get().level })),
+    quick,
   };
 }
 

@@ -8,6 +8,7 @@ import {
   MemberProgress,
   MemberPulse,
   OwnLanguage,
+  OwnQuickTestChoice,
   OwnReminder,
   PinSignIn,
   RunningLate,
@@ -34,6 +35,7 @@ import { storeRun } from "../run/runs";
 import { accessOf, issueCards, memberByCard, memberByPin, withdrawAccess } from "./access";
 import { chooseLanguage, memberDay, memberProgress } from "./member-day";
 import { bookingPulse, runLate } from "../booking/own-bookings";
+import { chooseQuickTest } from "../run/quick-tests";
 import { chooseReminder } from "../message/wishes";
 
 const Own = { roles: ["member"] as const };
@@ -123,6 +125,19 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     body: OwnReminder,
     async handle({ caller, body }) {
       await chooseReminder(db, caller, body.own);
+      return memberDay(db, caller, await now(caller));
+    },
+  });
+  routes.add({
+    id: "memberQuickTest",
+    method: "put",
+    path: "/api/member/quick-test",
+    summary: "What a crew member is asked before and after what they follow alone; null for what the crew is asked",
+    answer: MemberDay,
+    ...Own,
+    body: OwnQuickTestChoice,
+    async handle({ caller, body }) {
+      await chooseQuickTest(db, caller, body.own);
       return memberDay(db, caller, await now(caller));
     },
   });

@@ -1,5 +1,16 @@
 /** Runs and their CSV. */
-import { CardHolder, ClashAnswer, LastPresence, OwnAnswer, Page, RunPage, ShownCard, Stored } from "@kind-grip/core/api";
+import {
+  CardHolder,
+  ClashAnswer,
+  LastPresence,
+  OwnAnswer,
+  Page,
+  QuickTestRule,
+  QuickTestsEntry,
+  RunPage,
+  ShownCard,
+  Stored,
+} from "@kind-grip/core/api";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { writeCsv } from "@kind-grip/core/exchange";
 import { RunRecord } from "@kind-grip/core/run";
@@ -16,6 +27,7 @@ import type { Routes } from "../http/route";
 import { runRows } from "./rows";
 import { answerClash } from "./answer-clash";
 import { holderOf, notePlacementEnded, ownAnswersOf } from "./own-answers";
+import { changeQuickRule, quickRuleOf, quickTestsOf } from "./quick-tests";
 import { lastPresence, listRuns, runOf, storeRun } from "./runs";
 
 const RunParams = v.object({ runId: Id });
@@ -40,6 +52,43 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: ["trainer", "lead"],
     params: CrewParams,
     handle: ({ caller, params }) => lastPresence(db, caller, params.crewId),
+  });
+  routes.add({
+    id: "quickTestRule",
+    method: "get",
+    path: "/api/crews/:crewId/quick-test",
+    summary: "What a crew is asked before and after its runs; null for nothing",
+    answer: QuickTestRule,
+    roles: ["trainer", "lead"],
+    params: CrewParams,
+    async handle({ caller, params }) {
+      await crewOf(db, caller, params.crewId);
+      return quickRuleOf(db, params.crewId);
+    },
+  });
+  routes.add({
+    id: "changeQuickTestRule",
+    method: "put",
+    path: "/api/crews/:crewId/quick-test",
+    summary: "Change it",
+    answer: QuickTestRule,
+    params: CrewParams,
+    body: QuickTestRule,
+    handle: ({ caller, params, body }) => changeQuickRule(db, caller, params.crewId, body),
+  });
+  routes.add({
+    id: "quickTests",
+    method: "get",
+    path: "/api/crews/:crewId/quick-tests",
+    summary: "Before and after the runs of the last twelve weeks, person by person and over the crew",
+    answer: QuickTestsEntry,
+    params: CrewParams,
+    async handle({ caller, params }) {
+      const at = await now(caller);
+      const entry = await quickTestsOf(db, caller, params.crewId, at);
+      await noteSeen(db, caller, at, { crewId: params.crewId, personId: null, subject: "run", what: "before and after of runs" });
+      return entry;
+    },
   });
   routes.add({
     id: "ownAnswers",

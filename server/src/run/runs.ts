@@ -113,7 +113,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
       { transaction },
     );
     await db.models.RunPerson.bulkCreate(
-      run.people.map(({ personId, present, effort, marks, forms, leftOut }) => ({
+      run.people.map(({ personId, present, effort, marks, forms, leftOut, quick }) => ({
         runId: run.id,
         personId,
         present,
@@ -122,6 +122,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
         marks,
         forms,
         leftOut,
+        quick,
         clash: clashes.get(personId) ?? null,
         clashAnswer: null,
       })),

@@ -1,5 +1,6 @@
 /** Runs, who took part, what was done, and the days of each person added up, as they are stored. */
 import type { PersonDay } from "@kind-grip/core/followup";
+import type { QuickResult } from "@kind-grip/core/quicktest";
 import type { RunRecord } from "@kind-grip/core/run";
 import { SESSION_DOCUMENT, type SessionSlot } from "@kind-grip/core/session";
 import type { Sequelize } from "sequelize";
@@ -35,6 +36,8 @@ export interface RunPersonRow {
   forms: Record<string, string>;
   /** Items left out because the person is held out of them. */
   leftOut: string[];
+  /** The quick test before and after; null where none was taken. */
+  quick: QuickResult | null;
   /** It arrived when the person was out of it already, and says that it began before. Not evidence until the trainer has said so. */
   clash?: "heldOut" | "outOfItem" | null;
   clashAnswer?: "before" | "mistake" | null;
@@ -66,6 +69,19 @@ export interface OwnAnswerRow {
   at: Date;
 }
 
+/** What a crew is asked before and after its runs. */
+export interface QuickTestRuleRow {
+  crewId: string;
+  test: string | null;
+}
+
+/** What somebody wants to be asked instead, on their own phone; "none" for nothing. */
+export interface QuickTestWishRow {
+  personId: string;
+  crewId: string;
+  test: string;
+}
+
 export function defineRunTables(sequelize: Sequelize) {
   return {
     Run: sequelize.define("runs", {
@@ -93,6 +109,7 @@ export function defineRunTables(sequelize: Sequelize) {
       marks: json,
       forms: json,
       leftOut: json,
+      quick: json,
       clash: text,
       clashAnswer: text,
     }) as Table<RunPersonRow>,
@@ -105,6 +122,8 @@ export function defineRunTables(sequelize: Sequelize) {
       effort: whole,
       at: moment,
     }) as Table<OwnAnswerRow>,
+    QuickTestRule: sequelize.define("quick_test_rules", { crewId: { ...id }, test: text }) as Table<QuickTestRuleRow>,
+    QuickTestWish: sequelize.define("quick_test_wishes", { personId: { ...id }, crewId: uuid, test: text }) as Table<QuickTestWishRow>,
     RunItem: sequelize.define("run_items", {
       runId: { ...idPart },
       position: { ...wholePart },

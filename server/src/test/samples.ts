@@ -119,6 +119,7 @@ export function sampleRun({ crewId, people, programId, program }: SampleWorld): 
       marks: i === 1 ? [{ kind: "tingling", itemId: session.items[1]!.id }] : [],
       forms: {},
       leftOut: [],
+      quick: null,
     })),
   };
 }

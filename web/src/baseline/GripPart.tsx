@@ -8,13 +8,11 @@ import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { FIELD_UNITS, massText, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { Trace } from "../meter/Trace";
+import { trialIsOver } from "../meter/trial-over";
 import type { Meter } from "../meter/use-meter";
 import { HandTrials, TRIAL_FAULTS } from "./HandTrials";
 import type { EditedRecord } from "./use-record";
 
-/** A trial ends by itself when the hand has let go for so long, or after so long. */
-const LET_GO_MS = 500;
-const LONGEST_TRIAL_MS = 9000;
 const TRACE_KG = 60;
 
 type Trials = BaselineRecord["grip"];
@@ -168,12 +166,4 @@ function nextHand(grip: Trials, handedness: "left" | "right" | "both" | null): H
   const wants = HAND_SIDES.filter((hand) => wantsTrial(grip[hand].map(({ kg }) => kg)));
   const main: HandSide = handedness === "left" ? "left" : "right";
   return wants.sort((a, b) => grip[a].length - grip[b].length || (a === main ? -1 : 1))[0] ?? null;
-}
-
-function trialIsOver(readings: readonly Reading[]): boolean {
-  const last = readings.at(-1);
-  if (!last) return false;
-  if (last.atMs > LONGEST_TRIAL_MS) return true;
-  const squeezed = readings.filter(({ value }) => value >= 3);
-  return squeezed.length > 4 && last.atMs - squeezed.at(-1)!.atMs > LET_GO_MS;
 }

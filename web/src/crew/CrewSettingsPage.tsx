@@ -11,6 +11,7 @@ import { useAppDispatch } from "../base/store";
 import { CrewFiles } from "../report/CrewFiles";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { PageTitle } from "../parts/PageTitle";
+import { QuickTestRuleForm } from "../quicktest/QuickTestRuleForm";
 import { Colleagues } from "./Colleagues";
 import { CrewForm } from "./CrewForm";
 import { useCrew } from "./CrewFrame";
@@ -60,6 +61,7 @@ export default function CrewSettingsPage() {
           )
         }
       />
+      <QuickTestRuleForm crewId={entry.id} />
       <Colleagues crew={entry} />
       <CrewFiles crew={entry} />
       <ConfirmDialog

@@ -4,13 +4,16 @@ import { OctagonX, X } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
+import type { QuickTest } from "@kind-grip/core/quicktest";
 import { itemsDone, MARKS, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { useWords } from "../base/library";
 import { Toggle } from "../parts/Toggle";
 import { ZeroToTen } from "../parts/ZeroToTen";
+import { quickResult, type QuickReadings } from "../quicktest/quick-readings";
 import { dropUnderWay } from "../run/run-store";
 import type { useRun } from "../run/use-run";
 import { PhoneTitle } from "./PhoneFrame";
+import { QuickAsk } from "./QuickAsk";
 import { putAway } from "./phone-store";
 
 interface AfterFollowingProps {
@@ -18,9 +21,11 @@ interface AfterFollowingProps {
   day: MemberDay;
   run: ReturnType<typeof useRun>;
   now(): number;
+  /** The quick test, what it read before, and where the second reading goes. */
+  quick: { test: QuickTest | null; readings: QuickReadings[string]; onReadings(readings: QuickReadings[string]): void };
 }
 
-export function AfterFollowing({ entry, day, run, now }: AfterFollowingProps) {
+export function AfterFollowing({ entry, day, run, now, quick }: AfterFollowingProps) {
   const words = useWords();
   const navigate = useNavigate();
   const items = itemsDone(run.session, run.timeline, run.clock.played, run.written);
@@ -51,6 +56,7 @@ export function AfterFollowing({ entry, day, run, now }: AfterFollowingProps) {
             run.session.items.flatMap((item) => (item.personal[day.person.id] ? [[item.id, item.personal[day.person.id]!.formId]] : [])),
           ),
           leftOut: [],
+          quick: quickResult(quick.test, { [day.person.id]: quick.readings }, day.person.id),
         },
       ],
       alone: true,
@@ -78,6 +84,15 @@ export function AfterFollowing({ entry, day, run, now }: AfterFollowingProps) {
         onChange={setEffort}
         size="thumb"
       />
+      {quick.test && quick.readings.before !== null && (
+        <QuickAsk
+          when="after"
+          test={quick.test}
+          before={quick.readings.before}
+          value={quick.readings.after}
+          onChange={(after) => quick.onReadings({ ...quick.readings, after })}
+        />
+      )}
       <Typography variant="h3" component="h2" sx={{ mt: 3, mb: 1 }}>
         {words.member("anythingElse")}
       </Typography>

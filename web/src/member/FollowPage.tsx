@@ -3,6 +3,7 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { Play, Volume2, VolumeX } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, Navigate, useParams, useSearchParams } from "react-router";
+import { quickTestFor, type QuickTest } from "@kind-grip/core/quicktest";
 import { shortVersion } from "@kind-grip/core/run";
 import { compilePerson } from "@kind-grip/core/session";
 import { durationText } from "@kind-grip/core/units";
@@ -16,9 +17,11 @@ import { underWay } from "../run/run-store";
 import { useSoundChoice } from "../run/sound-choice";
 import { useAwakeScreen } from "../run/use-awake-screen";
 import { useRun } from "../run/use-run";
+import { NO_READING, type QuickReadings } from "../quicktest/quick-readings";
 import { AfterFollowing } from "./AfterFollowing";
 import { FollowingNow } from "./FollowingNow";
 import { phoneDay } from "./paused";
+import { QuickAsk } from "./QuickAsk";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { practiceTime } from "./use-phone";
 
@@ -49,21 +52,37 @@ interface FollowProps {
 }
 
 function Follow(props: FollowProps) {
+  const { entry, day } = props;
   const [isShort, setIsShort] = useState(false);
-  return <Following key={isShort ? "short" : "written"} {...props} isShort={isShort} onShort={setIsShort} />;
+  const [resumed] = useState(() => underWay(entry.programId, entry.session.id, day.person.id));
+  const [readings, setReadings] = useState(() => resumed?.quick?.[day.person.id] ?? NO_READING);
+  // A day that was kept by an earlier version asks nothing.
+  const test = quickTestFor(day.quickTest?.crew ?? null, day.quickTest?.own ?? null);
+  return (
+    <Following
+      key={isShort ? "short" : "written"}
+      {...props}
+      resumed={resumed}
+      isShort={isShort}
+      onShort={setIsShort}
+      quick={{ test, readings, onReadings: setReadings }}
+    />
+  );
 }
 
 interface FollowingProps extends FollowProps {
   /** Half as long, because time is short. */
   isShort: boolean;
   onShort(short: boolean): void;
+  resumed: ReturnType<typeof underWay>;
+  /** The quick test, what it read before, and where the second reading goes. */
+  quick: { test: QuickTest | null; readings: QuickReadings[string]; onReadings(readings: QuickReadings[string]): void };
 }
 
-function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
+function Following({ entry, day, now, isShort, onShort, resumed, quick }: FollowingProps) {
   const library = useLibrary();
   const words = useWords();
   const [sound, setSound] = useSoundChoice();
-  const [resumed] = useState(() => underWay(entry.programId, entry.session.id, day.person.id));
   const personIds = useMemo(() => [day.person.id], [day.person.id]);
   const short = useMemo(
     () => (resumed ? undefined : shortVersion(library, entry.session, personIds)),
@@ -75,6 +94,7 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
     written: entry.session,
     personIds,
     participations: NOBODY_OUT,
+    quick: { [day.person.id]: quick.readings },
     resumed,
     owner: day.person.id,
     practiceNow: now,
@@ -91,7 +111,7 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
       {silent ? <VolumeX size={24} /> : <Volume2 size={24} />}
     </IconButton>
   );
-  if (run.clock.status === "ended") return <AfterFollowing entry={entry} day={day} run={run} now={now} />;
+  if (run.clock.status === "ended") return <AfterFollowing entry={entry} day={day} run={run} now={now} quick={quick} />;
   if (run.clock.status === "waiting")
     return (
       <Box component="main" sx={{ maxWidth: 560, mx: "auto", p: 2.5, minHeight: "100dvh", display: "flex", flexDirection: "column" }}>
@@ -127,6 +147,15 @@ function Following({ entry, day, now, isShort, onShort }: FollowingProps) {
             </Box>
           ))}
         </Box>
+        {quick.test && (
+          <QuickAsk
+            when="before"
+            test={quick.test}
+            before={null}
+            value={quick.readings.before}
+            onChange={(before) => quick.onReadings({ ...quick.readings, before })}
+          />
+        )}
         <Box sx={{ display: "grid", gap: 1.5, justifyItems: "start", mt: 2 }}>
           {short && (
             <Toggle

@@ -7,6 +7,8 @@ import type { MemberProgress } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import { LanguageChoice } from "../parts/LanguageChoice";
 import { memberApi } from "./api";
+import { OwnQuickSeries } from "./OwnQuickSeries";
+import { QuickChoice } from "./QuickChoice";
 import { ReminderChoice } from "./ReminderChoice";
 import { takeDay } from "./use-phone";
 import { authApi } from "../auth/api";
@@ -47,6 +49,7 @@ export default function MyProgressPage() {
       ) : (
         <Typography>{words.member("progressNone")}</Typography>
       )}
+      <OwnQuickSeries series={progress?.quick ?? []} />
       <Box sx={{ mt: 5 }}>
         <LanguageChoice value={words.language} onChange={(language) => void speak(language)} />
         {problem && (
@@ -59,6 +62,11 @@ export default function MyProgressPage() {
       {"reminder" in day && (
         <Box sx={{ mt: 4 }}>
           <ReminderChoice reminder={day.reminder} />
+        </Box>
+      )}
+      {day.quickTest && (
+        <Box sx={{ mt: 4 }}>
+          <QuickChoice quickTest={day.quickTest} />
         </Box>
       )}
       <Box sx={{ mt: 4 }}>

@@ -1,5 +1,6 @@
 /** A crew member's own page. */
 import type { MemberDay, MemberProgress, MemberPulse, ReminderRule, RunningLate } from "@kind-grip/core/api";
+import type { OwnQuickTest } from "@kind-grip/core/quicktest";
 import type { Language } from "@kind-grip/core/language";
 import type { Sending } from "./phone-store";
 import { serverApi, TAGS } from "../base/api";
@@ -17,6 +18,9 @@ export const memberApi = serverApi.injectEndpoints({
     memberDay: make.query<MemberDay, void>({ query: () => "/member/day", keepUnusedDataFor: 0 }),
     memberLanguage: make.mutation<MemberDay, Language | null>({
       query: (language) => ({ url: "/member/language", method: "PUT", body: { language } }),
+    }),
+    memberQuickTest: make.mutation<MemberDay, OwnQuickTest | null>({
+      query: (own) => ({ url: "/member/quick-test", method: "PUT", body: { own } }),
     }),
     memberReminder: make.mutation<MemberDay, ReminderRule | null>({
       query: (own) => ({ url: "/member/reminder", method: "PUT", body: { own } }),

@@ -7,6 +7,8 @@ import type { CrewEntry, Progress } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { progressApi } from "./api";
+import { crewApi } from "../crew/api";
+import { QuickTests } from "../quicktest/QuickTests";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -67,6 +69,7 @@ function FiguresView({ crew }: { crew: CrewEntry }) {
           )
         }
       </Loaded>
+      <QuickTests crewId={crew.id} people={crewApi.usePeopleQuery(crew.id).data ?? []} />
     </>
   );
 }

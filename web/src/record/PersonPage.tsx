@@ -24,6 +24,7 @@ import { Loading } from "../parts/Loading";
 import { PageTitle } from "../parts/PageTitle";
 import { SideMark } from "../parts/SideMark";
 import { useParticipations } from "../safety/use-participations";
+import { QuickTests } from "../quicktest/QuickTests";
 import { recordApi } from "./api";
 import { EventRow } from "./EventRow";
 import { EVENT_GROUPS, GROUP_NAMES, type EventGroup } from "./event-text";
@@ -141,6 +142,7 @@ function PersonRecord({ crew, person, today }: { crew: CrewEntry; person: Person
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 3 }}>
       <LifeLine events={events} timeZone={crew.timeZone} today={today} />
+      <QuickTests crewId={crew.id} people={[person]} personId={person.id} />
       <NoteForm {...of} name={person.name} />
       {events.length === 0 ? (
         <Empty

@@ -4,6 +4,7 @@ import { ArrowLeft, Play } from "lucide-react";
 import { useEffect } from "react";
 import { Link } from "react-router";
 import type { MarkKind } from "@kind-grip/core/run";
+import type { QuickTest } from "@kind-grip/core/quicktest";
 import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { durationText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
@@ -20,6 +21,8 @@ import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";
 import { Caption } from "./Caption";
 import { useLetterKeys } from "./letter-keys";
+import { QuickBefore } from "../quicktest/QuickBefore";
+import type { QuickReadings } from "../quicktest/quick-readings";
 import { RollCall } from "./RollCall";
 import { VoiceChoice } from "./VoiceChoice";
 import { RunSwitches } from "./RunSwitches";
@@ -55,10 +58,12 @@ interface BeforeRunProps extends RunScreenProps {
   usual: Language;
   languages: RunLanguages;
   onLanguages(languages: RunLanguages): void;
+  /** What the crew is asked before and after; null for nothing. */
+  quick?: { test: QuickTest; readings: QuickReadings; onReadings(readings: QuickReadings): void } | null;
 }
 
 export function BeforeRun({ crew, people, participations, run, shortSec, isShort, onShort, ...screen }: BeforeRunProps) {
-  const { words: theirs, second, arrived, away, onAway, usual, languages, onLanguages, sound, onSound, dim, onDim } = screen;
+  const { words: theirs, second, arrived, away, onAway, usual, languages, onLanguages, sound, onSound, dim, onDim, quick } = screen;
   const library = useLibrary();
   const words = useOwnWords();
   const [letterKeys, setLetterKeys] = useLetterKeys();
@@ -145,6 +150,11 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
           <Box sx={{ mt: 2.5 }}>
             <RollCall crewId={crew.id} people={taking} arrived={arrived} away={away} onAway={onAway} />
           </Box>
+          {quick && (
+            <Box sx={{ mt: 1.5 }}>
+              <QuickBefore {...quick} people={taking.filter(({ id }) => !away.has(id))} />
+            </Box>
+          )}
           {run.caption !== null && <Caption text={run.caption} size="1.6rem" sx={{ mt: 2, maxWidth: 560 }} />}
           <Box sx={{ mt: 3 }}>
             <VoiceChoice language={theirs.language} sound={sound} onSound={onSound} />

@@ -4,6 +4,7 @@ import { Check, Smartphone } from "lucide-react";
 import { useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
+import type { QuickTest } from "@kind-grip/core/quicktest";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
@@ -13,6 +14,11 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
+import { MeterPanel } from "../meter/MeterPanel";
+import { useMeter } from "../meter/use-meter";
+import { QuickReading } from "../quicktest/QuickReading";
+import { quickResult, withReading, type QuickReadings } from "../quicktest/quick-readings";
+import { QUICK_TEST_NAMES, readingText } from "../quicktest/words";
 import { MARK_NAMES } from "./mark-names";
 import { putRun } from "./outbox";
 import { useOwnAnswers, usePhonesAsk } from "./own-answers";
@@ -34,6 +40,7 @@ interface FinishRunProps {
   placementId: string | null;
   run: ReturnType<typeof useRun>;
   practiceNow(): number;
+  quick?: { test: QuickTest | null; readings: QuickReadings; onReadings(readings: QuickReadings): void };
 }
 
 const NOBODY: ReadonlySet<string> = new Set();
@@ -45,7 +52,9 @@ const placeIn = (marks: readonly { personId: string }[], away: ReadonlySet<strin
 const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling", "sharpPain"];
 
 export function FinishRun({ crew, people: all, participations, wereAway = NOBODY, takenOut, ...props }: FinishRunProps) {
-  const { programId, placementId, run, owner, practiceNow } = props;
+  const { programId, placementId, run, owner, practiceNow, quick } = props;
+  const quickTest = quick?.test ?? null;
+  const readings = quick?.readings ?? {};
   const library = useLibrary();
   const [away, setAway] = useState(wereAway);
   const answers = useOwnAnswers(crew.id, placementId, true);
@@ -54,6 +63,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
   const [own, setOwn] = useState<Record<string, number>>({});
   const [common, setCommon] = useState<number | null>(null);
   const [marks, setMarks] = useState(run.marks);
+  const meter = useMeter();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   // What needs a look stands first, and stays where it was when it is answered.
@@ -102,6 +112,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
             ...(takenOut.current.get(person.id) ?? []),
           ]),
         ],
+        quick: away.has(person.id) ? null : quickResult(quickTest, readings, person.id),
       })),
     };
     putRun(record, owner);
@@ -137,6 +148,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
           },
         )}
       />
+      {quickTest === "grip" && present.some(({ id }) => readings[id]?.before != null) && <MeterPanel meter={meter} />}
       {present.length > 1 && (
         <Box
           sx={{
@@ -234,6 +246,25 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
                   />
                 ))}
               </Box>
+              {here && quick && quickTest && readings[person.id]?.before != null && (
+                <>
+                  <Typography sx={{ color: "text.secondary" }}>
+                    {t("{{test}}: was {{before}}", {
+                      test: QUICK_TEST_NAMES[quickTest],
+                      before: readingText(quickTest, readings[person.id]!.before!),
+                    })}
+                  </Typography>
+                  <Box sx={{ gridColumn: { md: "2 / -1" } }}>
+                    <QuickReading
+                      test={quickTest}
+                      label={t("{{name}}, after", { name: person.name })}
+                      value={readings[person.id]?.after ?? null}
+                      onChange={(value) => quick.onReadings(withReading(readings, person.id, "after", value))}
+                      meter={meter}
+                    />
+                  </Box>
+                </>
+              )}
             </Box>
           );
         })}

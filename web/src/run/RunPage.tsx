@@ -27,6 +27,8 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
 import { useTabTitle } from "../parts/PageTitle";
+import { quickTestApi } from "../quicktest/api";
+import type { QuickReadings } from "../quicktest/quick-readings";
 import { BeforeRun } from "./BeforeRun";
 import { FinishRun } from "./FinishRun";
 import { LeadScreen } from "./LeadScreen";
@@ -136,6 +138,7 @@ function Resume(props: RunProps) {
   const [choice, setChoice] = useState<"ask" | "resume" | "fresh">(found ? "ask" : "fresh");
   const [isShort, setIsShort] = useState(false);
   const [away, setAway] = useState<ReadonlySet<string>>(() => new Set(found?.away ?? props.lastAway));
+  const [quick, setQuick] = useState<QuickReadings>(() => found?.quick ?? {});
   if (choice === "ask" && found) {
     return (
       <Box sx={{ minHeight: PAGE_HEIGHT, display: "grid", placeItems: "center", p: 4 }}>
@@ -168,6 +171,8 @@ function Resume(props: RunProps) {
       onShort={setIsShort}
       away={away}
       onAway={setAway}
+      quick={quick}
+      onQuick={setQuick}
     />
   );
 }
@@ -182,9 +187,25 @@ interface RunChoices {
   onShort(short: boolean): void;
   away: ReadonlySet<string>;
   onAway(away: ReadonlySet<string>): void;
+  quick: QuickReadings;
+  onQuick(readings: QuickReadings): void;
 }
 
-function Run({ crew, people, programId, session: asWritten, said, resumed, isShort, onShort, away, onAway }: RunProps & RunChoices) {
+function Run({
+  crew,
+  people,
+  programId,
+  session: asWritten,
+  said,
+  resumed,
+  isShort,
+  onShort,
+  away,
+  onAway,
+  ...readings
+}: RunProps & RunChoices) {
+  const { quick, onQuick } = readings;
+  const quickTest = quickTestApi.useQuickTestRuleQuery(crew.id).data?.test ?? null;
   const library = useLibrary();
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
@@ -217,6 +238,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
     written,
     personIds,
     away: [...away],
+    quick,
     participations,
     resumed,
     owner,
@@ -258,6 +280,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
         usual={usual}
         languages={languages}
         onLanguages={setLanguages}
+        quick={quickTest && { test: quickTest, readings: quick, onReadings: onQuick }}
       />
     );
   if (run.clock.status === "ended")
@@ -273,6 +296,7 @@ function Run({ crew, people, programId, session: asWritten, said, resumed, isSho
         run={run}
         owner={owner}
         practiceNow={nowAtPractice}
+        quick={{ test: quickTest, readings: quick, onReadings: onQuick }}
       />
     );
   return <LeadScreen {...screen} people={here.filter(({ id }) => !away.has(id))} />;

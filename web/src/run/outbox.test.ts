@@ -90,10 +90,11 @@ it("without whoever was held out: not there, or without the items", () => {
     marks: [{ kind: "tooMuch" as const, itemId: "i1" }],
     forms: { i1: "easy", i2: "easy" },
     leftOut: [],
+    quick: { test: "twistLid" as const, before: 4, after: 3 },
   });
   const named = { ...run("a"), people: [person("out"), person("partly"), person("fine")] } as RunRecord;
   const [out, partly, fine] = without(named, { withoutPeople: ["out"], withoutItems: { partly: ["i2"] } }).people;
-  expect(out).toEqual({ personId: "out", present: false, effort: null, marks: [], forms: {}, leftOut: [] });
+  expect(out).toEqual({ personId: "out", present: false, effort: null, marks: [], forms: {}, leftOut: [], quick: null });
   expect([partly!.present, partly!.effort, partly!.forms, partly!.leftOut]).toEqual([true, 3, { i1: "easy" }, ["i2"]]);
   expect(fine).toEqual(person("fine"));
 });

@@ -72,7 +72,7 @@ export function without(run: RunRecord, { withoutPeople, withoutItems }: HeldOut
   return {
     ...run,
     people: run.people.map((person) => {
-      if (withoutPeople.includes(person.personId)) return { ...person, present: false, effort: null, forms: {}, marks: [] };
+      if (withoutPeople.includes(person.personId)) return { ...person, present: false, effort: null, forms: {}, marks: [], quick: null };
       const out = withoutItems[person.personId];
       if (!out) return person;
       const forms = Object.fromEntries(Object.entries(person.forms).filter(([itemId]) => !out.includes(itemId)));

@@ -1,5 +1,6 @@
 /** A run under way, as the browser keeps it for going on after a reload. It is offered to whoever began it, and only while it is fresh. */
 import type { MarkKind, RunClock } from "@kind-grip/core/run";
+import type { QuickReadings } from "../quicktest/quick-readings";
 import type { Session } from "@kind-grip/core/session";
 
 export interface RunUnderWay {
@@ -14,6 +15,8 @@ export interface RunUnderWay {
   startedAt: string | null;
   /** Who is not here, by the roll call; left out by an earlier version. */
   away?: readonly string[];
+  /** Readings of the quick test; left out by an earlier version. */
+  quick?: QuickReadings;
   marks: { personId: string; kind: MarkKind; itemId: string | null }[];
   /** Real time of the last note, for offering only what is fresh. */
   keptAtMs: number;

@@ -25,6 +25,7 @@ import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
+import type { QuickReadings } from "../quicktest/quick-readings";
 import { CuePlayer, hasVoice, type SoundChoice } from "./sound";
 import { keepUnderWay, type RunUnderWay } from "./run-store";
 
@@ -42,6 +43,8 @@ interface UseRunOptions {
   personIds: readonly string[];
   /** Who is not here; kept with the run. */
   away?: readonly string[];
+  /** Readings of the quick test; kept with the run. */
+  quick?: QuickReadings;
   participations: Participations;
   resumed?: RunUnderWay;
   /** Whoever leads or follows it. */
@@ -59,6 +62,7 @@ export function useRun({
   written: asWritten = initial,
   personIds,
   away,
+  quick,
   participations,
   resumed,
   owner,
@@ -134,8 +138,8 @@ export function useRun({
     return () => clearTimeout(openingTimer.current);
   }, []);
 
-  const state = useRef({ clock, session, marks, startedAt, away });
-  state.current = { clock, session, marks, startedAt, away };
+  const state = useRef({ clock, session, marks, startedAt, away, quick });
+  state.current = { clock, session, marks, startedAt, away, quick };
   useEffect(() => {
     const keep = () => {
       const now = state.current;
@@ -148,6 +152,7 @@ export function useRun({
         written,
         marks: now.marks,
         away: now.away,
+        quick: now.quick,
         startedAt: now.startedAt,
         keptAtMs: Date.now(),
         clock:

@@ -1,0 +1,48 @@
+/** The quick tests in words, for screens of a trainer. */
+import type { PairedAnswer } from "@kind-grip/core/api";
+import type { QuickTest } from "@kind-grip/core/quicktest";
+import { massText, numberText } from "../base/measures";
+import { t } from "../base/words";
+
+export const QUICK_TEST_NAMES: Readonly<Record<QuickTest, string>> = {
+  twistLid: t("Twist a tight lid"),
+  bentBack: t("Wrist bent back on a wall"),
+  grip: t("One squeeze of the meter"),
+  tingling: t("Tingling now"),
+};
+
+/** How it is done, and what the ends of its scale are. */
+export const QUICK_TEST_HOW: Readonly<Record<QuickTest, string>> = {
+  twistLid: t("Main hand, a quarter turn. 0 is no effort, 10 the most one can do."),
+  bentBack: t("Palm flat on a wall or a table's edge, fingers up, lean in until it pulls. 0 is no pull, 10 as tight as can be."),
+  grip: t("Main hand, elbow bent at the side, as hard as is comfortable for three seconds."),
+  tingling: t("On their own phone only. 0 is none, 10 the most one can think of."),
+};
+
+/** A reading with its unit. */
+export function readingText(test: QuickTest, value: number): string {
+  return test === "grip" ? massText(value, 1) : numberText(value, 1);
+}
+
+/** What the pairs tell, honestly also when it is nothing. @param who counts: runs of one person, or people of a crew */
+export function pairedText(test: QuickTest, { verdict, gain, pairs }: PairedAnswer, who: "runs" | "people"): string {
+  if (!gain)
+    return who === "runs"
+      ? t("{{count}} runs with both readings: too few to tell.", {
+          count: pairs,
+          defaultValue_one: "{{count}} run with both readings: too few to tell.",
+        })
+      : t("{{count}} people with enough runs: too few to tell.", {
+          count: pairs,
+          defaultValue_one: "{{count}} person with enough runs: too few to tell.",
+        });
+  // Written the way it went: the middle first, the ends in the same direction.
+  const sign = verdict === "worse" ? -1 : 1;
+  const figure = (value: number) => readingText(test, sign * value);
+  const [low, high] = sign === 1 ? [gain.low, gain.high] : [gain.high, gain.low];
+  const values = { mean: figure(gain.mean), low: figure(low), high: figure(high), pairs };
+  const counted = who === "runs" ? t("{{count}} runs", { count: pairs }) : t("{{count}} people", { count: pairs });
+  if (verdict === "same") return `${t("No difference that can be told: {{mean}} ({{low}} to {{high}})", values)}, ${counted}.`;
+  if (verdict === "better") return `${t("Better after by {{mean}} as a rule ({{low}} to {{high}})", values)}, ${counted}.`;
+  return `${t("Worse after by {{mean}} as a rule ({{low}} to {{high}})", values)}, ${counted}.`;
+}
