@@ -41,6 +41,8 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/baseline/${round!.id}`, async () => page.getByRole("radio", { name: /Grip/ }).click()],
     [`/crews/${roof}/baseline/${round!.id}/findings`],
     [`/crews/${roof}/baseline/${round!.id}/crew`],
+    ["/practice/measuring"],
+    [run, async () => page.getByRole("button", { name: /^Before and after/ }).click()],
     [`/crews/${spa}/program`],
     [`/crews/${roof}/settings`],
     [`/crews/${roof}/program`],

@@ -9,7 +9,8 @@ export function OwnQuickSeries({ series }: { series: readonly QuickSeries[] }) {
   const words = useWords();
   if (series.length === 0) return null;
   const said = ({ answer: { verdict, gain, pairs }, test }: QuickSeries) => {
-    const points = (value: number) => words.digits(test === "grip" ? massText(value, words.measures, 1) : numberText(value, 1, words.measures));
+    const points = (value: number) =>
+      words.digits(test === "grip" ? massText(value, words.measures, 1) : numberText(value, 1, words.measures));
     if (!gain) return words.member("quickTooFew", { count: pairs });
     const values = { count: pairs, points: points(Math.abs(gain.mean)) };
     return words.member(verdict === "better" ? "quickBetter" : verdict === "worse" ? "quickWorse" : "quickNothing", values);

@@ -197,6 +197,35 @@ it("before it is followed: how much the voice says, as text too, and the short v
   await waitFor(async () => expect(await phone.outbox.count()).toBe(1));
 });
 
+it("the quick test is asked before and after, says what it was and by how much it differs, and is kept with what was followed", async () => {
+  const { user } = await open(day({ quickTest: { crew: "twistLid", own: "tingling" } }));
+  await user.click(screen.getByRole("link", { name: "Start: Break" }));
+  const before = within(await screen.findByRole("region", { name: "Tingling now" }));
+  await user.click(before.getByRole("button", { name: "3" }));
+  await user.click(screen.getByRole("button", { name: "Start" }));
+  await user.click(await screen.findByRole("button", { name: /Stop/ }));
+  const after = within(await screen.findByRole("region", { name: "Tingling now" }));
+  expect(after.getByText(/It was 3 before\./)).toBeVisible();
+  await user.click(after.getByRole("button", { name: "1" }));
+  expect(after.getByRole("status")).toHaveTextContent("2 less than before.");
+  expect(after.queryByRole("link")).toBeNull();
+  await user.click(after.getByRole("button", { name: "5" }));
+  expect(after.getByRole("status")).toHaveTextContent("2 more than before.");
+  expect(after.getByRole("link", { name: "Stop and tell" })).toBeVisible();
+  await user.click(within(screen.getByRole("group", { name: "How hard was it?" })).getByRole("button", { name: "2" }));
+  await user.click(screen.getByRole("button", { name: "Keep it" }));
+  await waitFor(async () => expect(await phone.outbox.count()).toBe(1));
+  const [kept] = await phone.outbox.toArray();
+  expect((kept!.body as { people: { quick: unknown }[] }).people[0]!.quick).toEqual({ test: "tingling", before: 3, after: 5 });
+});
+
+it("who wants no quick test, or whose crew squeezes a meter, is asked none", async () => {
+  const { user } = await open(day({ quickTest: { crew: "grip", own: null } }));
+  await user.click(screen.getByRole("link", { name: "Start: Break" }));
+  await screen.findByRole("button", { name: "Start" });
+  expect(screen.queryByText(/^Before: /)).toBeNull();
+});
+
 it("where the shift has all that a day may have, nothing is added at home", async () => {
   const today = new Date().toISOString();
   const planned = (count: number) =>

@@ -10,28 +10,23 @@ interface SeriesStripProps {
 }
 
 /** Of the drawing, in its own units. */
-const [HEIGHT, STEP, LEAST_WIDTH] = [96, 16, 220];
+const [WIDTH, HEIGHT] = [460, 84];
 const MIDDLE = HEIGHT / 2;
 
 export function SeriesStrip({ series: { test, runs, answer }, label }: SeriesStripProps) {
   const gains = runs.map(({ before, after }) => gainOf({ test, before, after })!);
   const widest = Math.max(answer.noise * 1.3, ...gains.map(Math.abs)) * 1.08 || 1;
   const y = (gain: number) => MIDDLE - (gain / widest) * (MIDDLE - 6);
-  const width = Math.max(LEAST_WIDTH, (runs.length + 1) * STEP);
-  const x = (i: number) => ((i + 1) * width) / (runs.length + 1);
+  const x = (i: number) => ((i + 1) * WIDTH) / (runs.length + 1);
+  // Many runs stand closer: their marks are smaller.
+  const mark = Math.min(4, WIDTH / (runs.length + 1) / 2.6);
   return (
-    <Box
-      component="svg"
-      viewBox={`0 0 ${width} ${HEIGHT}`}
-      role="img"
-      aria-label={label}
-      sx={{ width: "100%", maxWidth: width * 1.4, display: "block" }}
-    >
+    <Box component="svg" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={label} sx={{ width: "100%", display: "block" }}>
       <Box
         component="rect"
         className="keeps-colour"
         x={0}
-        width={width}
+        width={WIDTH}
         y={y(answer.noise)}
         height={y(-answer.noise) - y(answer.noise)}
         sx={{ fill: (theme) => theme.vars!.palette.line, opacity: 0.5 }}
@@ -39,7 +34,7 @@ export function SeriesStrip({ series: { test, runs, answer }, label }: SeriesStr
       <Box
         component="line"
         x1={0}
-        x2={width}
+        x2={WIDTH}
         y1={MIDDLE}
         y2={MIDDLE}
         sx={{ stroke: (theme) => theme.vars!.palette.text.primary, strokeWidth: 1.5 }}
@@ -48,7 +43,7 @@ export function SeriesStrip({ series: { test, runs, answer }, label }: SeriesStr
         <Box
           component="line"
           x1={0}
-          x2={width}
+          x2={WIDTH}
           y1={y(answer.gain.mean)}
           y2={y(answer.gain.mean)}
           sx={{ stroke: (theme) => theme.vars!.palette.primary.main, strokeWidth: 2, strokeDasharray: "7 4" }}
@@ -58,9 +53,9 @@ export function SeriesStrip({ series: { test, runs, answer }, label }: SeriesStr
         <Box component="g" key={runs[i]!.runId} className="keeps-colour" sx={{ color: gain >= 0 ? "primary.main" : "warm.main" }}>
           <line x1={x(i)} x2={x(i)} y1={MIDDLE} y2={y(gain)} stroke="currentColor" strokeWidth={2} />
           {gain >= 0 ? (
-            <circle cx={x(i)} cy={y(gain)} r={4} fill="currentColor" />
+            <circle cx={x(i)} cy={y(gain)} r={mark} fill="currentColor" />
           ) : (
-            <rect x={x(i) - 3.6} y={y(gain) - 3.6} width={7.2} height={7.2} fill="currentColor" />
+            <rect x={x(i) - mark * 0.9} y={y(gain) - mark * 0.9} width={mark * 1.8} height={mark * 1.8} fill="currentColor" />
           )}
         </Box>
       ))}

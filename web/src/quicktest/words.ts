@@ -21,7 +21,8 @@ export const QUICK_TEST_HOW: Readonly<Record<QuickTest, string>> = {
 
 /** A reading with its unit. */
 export function readingText(test: QuickTest, value: number): string {
-  return test === "grip" ? massText(value, 1) : numberText(value, 1);
+  const written = test === "grip" ? massText(Math.abs(value), 1) : numberText(Math.abs(value), 1);
+  return value < 0 && /[1-9]/.test(written) ? `−${written}` : written;
 }
 
 /** What the pairs tell, honestly also when it is nothing. @param who counts: runs of one person, or people of a crew */
@@ -38,11 +39,13 @@ export function pairedText(test: QuickTest, { verdict, gain, pairs }: PairedAnsw
         });
   // Written the way it went: the middle first, the ends in the same direction.
   const sign = verdict === "worse" ? -1 : 1;
-  const figure = (value: number) => readingText(test, sign * value);
-  const [low, high] = sign === 1 ? [gain.low, gain.high] : [gain.high, gain.low];
-  const values = { mean: figure(gain.mean), low: figure(low), high: figure(high), pairs };
+  const [mean, low, high] = [gain.mean, sign === 1 ? gain.low : gain.high, sign === 1 ? gain.high : gain.low].map((value) =>
+    readingText(test, sign * value),
+  ) as [string, string, string];
   const counted = who === "runs" ? t("{{count}} runs", { count: pairs }) : t("{{count}} people", { count: pairs });
-  if (verdict === "same") return `${t("No difference that can be told: {{mean}} ({{low}} to {{high}})", values)}, ${counted}.`;
-  if (verdict === "better") return `${t("Better after by {{mean}} as a rule ({{low}} to {{high}})", values)}, ${counted}.`;
-  return `${t("Worse after by {{mean}} as a rule ({{low}} to {{high}})", values)}, ${counted}.`;
+  if (verdict === "same")
+    return t("No difference that can be told: {{mean}} ({{low}} to {{high}}), {{counted}}.", { mean, low, high, counted });
+  return verdict === "better"
+    ? t("Better after by {{mean}} as a rule ({{low}} to {{high}}), {{counted}}.", { mean, low, high, counted })
+    : t("Worse after by {{mean}} as a rule ({{low}} to {{high}}), {{counted}}.", { mean, low, high, counted });
 }

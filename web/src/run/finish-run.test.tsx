@@ -1,5 +1,7 @@
 /** What is asked after a run, and that each answer is kept under the person it is of. */
 import { screen, within } from "@testing-library/react";
+import { useState } from "react";
+import type { QuickReadings } from "../quicktest/quick-readings";
 import { dosed, startedRun } from "../testing/run";
 import { sampleCrew, samplePerson, sampleSession } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
@@ -21,24 +23,37 @@ function open({
   participations = new Map(),
   takenOut = new Map(),
   byPhone = {},
-}: { participations?: Participations; takenOut?: Map<string, Set<string>>; byPhone?: Record<string, number> } = {}) {
+  before = {},
+}: {
+  before?: Record<string, number>;
+  participations?: Participations;
+  takenOut?: Map<string, Set<string>>;
+  byPhone?: Record<string, number>;
+} = {}) {
   const said = Object.entries(byPhone).map(([personId, effort]) => ({ personId, effort }));
   new TestServer({ ...SIGNED_IN, [`GET /crews/${crew.id}/placements/placement/own-answers`]: said });
   const run = startedRun(session, { marks: [{ personId: bo, kind: "tingling", itemId: session.items[1]!.id }] });
   keepUnderWay(PROGRAM, session.id, { ...run, owner: OWNER, keptAtMs: Date.now() });
-  return showPage(
-    <FinishRun
-      crew={crew}
-      people={people}
-      participations={participations}
-      takenOut={{ current: takenOut }}
-      programId={PROGRAM}
-      placementId="placement"
-      run={run as never}
-      owner={OWNER}
-      practiceNow={() => ENDED}
-    />,
-  );
+  function Page() {
+    const [readings, setReadings] = useState<QuickReadings>(
+      Object.fromEntries(Object.entries(before).map(([id, value]) => [id, { before: value, after: null }])),
+    );
+    return (
+      <FinishRun
+        quick={{ test: Object.keys(before).length > 0 ? "twistLid" : null, readings, onReadings: setReadings }}
+        crew={crew}
+        people={people}
+        participations={participations}
+        takenOut={{ current: takenOut }}
+        programId={PROGRAM}
+        placementId="placement"
+        run={run as never}
+        owner={OWNER}
+        practiceNow={() => ENDED}
+      />
+    );
+  }
+  return showPage(<Page />);
 }
 const keep = () => screen.getByRole("button", { name: "Keep this run" });
 const kept = () => Object.fromEntries(outbox()[0]!.people.map((person) => [person.personId, person]));
@@ -127,4 +142,14 @@ it("what phones said is there, is not written over for all, and can be changed b
   await user.click(screen.getByRole("button", { name: "Bo Late: 1" }));
   await user.click(keep());
   expect(Object.values(kept()).map(({ effort }) => effort)).toEqual([4, 1, 2]);
+});
+
+it("whoever was asked before is asked after, with what it was; the pair is kept under their name, and of nobody who was not there", async () => {
+  const { user } = open({ before: { [ann]: 5, [cy]: 6 } });
+  expect(await screen.findAllByText(/^Twist a tight lid: was [56]$/)).toHaveLength(2);
+  await user.click(screen.getByRole("button", { name: "Ann Early, after: 3" }));
+  await user.click(screen.getByRole("button", { name: "Cy Away, after: 2" }));
+  await user.click(screen.getByRole("button", { name: "Cy Away was here" }));
+  await user.click(keep());
+  expect(Object.values(kept()).map(({ quick }) => quick)).toEqual([{ test: "twistLid", before: 5, after: 3 }, null, null]);
 });
