@@ -18,6 +18,7 @@ export {
   type Measure,
 } from "./noise";
 export { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
+export { AGE_BANDS, canBeCompared, gripOfPeopleLike, LikeThem, SEXES } from "./people-like-them";
 export { isEmpty, isFinished, PARTS, stateOf, wantsTrial, type Part, type PartState } from "./progress";
 export { BaselineRecord, RECORD_DOCUMENT, emptyRecord, GripReading } from "./record";
 export { isAskedOnPhone, openPart, otherHandedness, SEEN_FIRST, seenFirst, SelfCheck, withSelfCheck, type SeenFirst } from "./self-check";

@@ -4,6 +4,7 @@ import { documentFormat } from "../document";
 import { SafetyAnswers, Symptom } from "../safety";
 import { Handedness, Id, IsoInstant } from "../units";
 import { FUNCTION_TESTS } from "./function-tests";
+import { LikeThem } from "./people-like-them";
 import { MOST_GRIP_KG, MOST_GRIP_TRIALS } from "./thresholds";
 import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
 
@@ -66,6 +67,8 @@ export const BaselineRecord = v.strictObject({
     v.strictObject({ agreed: v.optional(v.boolean(), false), kg: v.optional(v.nullable(between(30, 250, " kg")), null) }),
     {},
   ),
+  /** Age and sex, given by whoever wants to be compared with people like them; null for whoever does not. */
+  likeThem: v.optional(v.nullable(LikeThem), null),
   /** What the person answered on their own phone is in the record; this says that, and when. */
   selfCheck: v.optional(v.nullable(v.strictObject({ id: Id, at: IsoInstant, handedness: v.nullable(Handedness) })), null),
   note: v.optional(v.nullable(v.pipe(v.string(), v.maxLength(1000, "is longer than 1000 characters"))), null),
@@ -94,11 +97,14 @@ function withStandardMotions(record: unknown): unknown {
 /** Format 4 may say what came from the person's own phone; before, nothing did. */
 const withoutSelfCheck = (record: unknown): unknown => record;
 
+/** Format 5 may say whom somebody wants to be compared with; before, nobody did. */
+const comparedWithNobody = (record: unknown): unknown => ({ ...(record as object), likeThem: null });
+
 /** As it is stored, and as a draft. */
 export const RECORD_DOCUMENT = documentFormat<BaselineRecord>({
   name: "baseline record",
-  format: 4,
-  steps: [withTodaysQuestions, withStandardMotions, withoutSelfCheck],
+  format: 5,
+  steps: [withTodaysQuestions, withStandardMotions, withoutSelfCheck, comparedWithNobody],
   schema: BaselineRecord,
 });
 

@@ -170,6 +170,7 @@ const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {
   functionTest: "function test",
   palmMm: "hand size",
   bodyMass: "body mass",
+  likeThem: "age and sex",
   selfCheck: "what came from their phone",
   note: "note",
 };

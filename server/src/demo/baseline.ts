@@ -2,7 +2,15 @@
  * The demo's measuring rounds, and its stories of people held out and cleared: somebody much weaker on one side, a known entrapment
  * cleared until Sunday, a clearance after a fracture that ran out, weakness that grew since yesterday. All invented.
  */
-import { BaselineRecord, emptyRecord, MOTION_FACTS, MOTIONS, type FunctionTest, type Motion } from "@kind-grip/core/baseline";
+import {
+  BaselineRecord,
+  emptyRecord,
+  MOTION_FACTS,
+  MOTIONS,
+  type FunctionTest,
+  type LikeThem,
+  type Motion,
+} from "@kind-grip/core/baseline";
 import { PHASES, type Region } from "@kind-grip/core/library";
 import { QUESTION_IDS, type QuestionId } from "@kind-grip/core/safety";
 import { HAND_SIDES } from "@kind-grip/core/units";
@@ -16,6 +24,8 @@ import { seededRandom, type SeededRandom } from "./seeded-random";
 
 interface Story {
   yes?: readonly QuestionId[];
+  /** Who wants to be compared with people like them. */
+  likeThem?: LikeThem;
   /** Kilograms of each hand, instead of chance. */
   gripKg?: readonly [left: number, right: number];
   /** Degrees short of what chance gave, by side and motion. */
@@ -56,7 +66,11 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
       },
     ],
     stories: {
-      "Bram Okonjo": { gripKg: [28.5, 42], short: { "left wristExtension": 16 }, withHelp: { "left wristExtension": 18 } },
+      "Bram Okonjo": {
+        gripKg: [28.5, 42],
+        short: { "left wristExtension": 16 },
+        withHelp: { "left wristExtension": 18 },
+      },
       "Hale Birchmore": {
         yes: ["knownEntrapment"],
         symptom: { side: "right", region: "wristFlexors", kind: "tingling", level: 2, since: "2025-11-10" },
@@ -66,7 +80,7 @@ export const DEMO_ROUNDS: Readonly<Partial<Record<DemoCrew["key"], DemoRounds>>>
         symptom: { side: "right", region: "elbowOuter", kind: "ache", level: 4, since: "2026-02-12" },
         short: { "right palmUp": 18 },
       },
-      "Goran Pellwick": { short: { "right wristFlexion": 17, "left wristFlexion": 6 } },
+      "Goran Pellwick": { likeThem: { sex: "man", age: "35–39" }, short: { "right wristFlexion": 17, "left wristFlexion": 6 } },
     },
     restrictions: {
       "Edda Marrow": { question: "growingWeakness", since: "2026-03-25T15:10:00Z" },
@@ -282,6 +296,7 @@ function recordOf(random: SeededRandom, body: Body, story: Story, test: Function
       from: "meter" as const,
     }));
   record.grip = { left: trials(left), right: trials(right) };
+  record.likeThem = story.likeThem ?? null;
   record.functionTest = { test, left: Math.max(0, random.whole(2, 5) - gain), right: Math.max(0, random.whole(1, 4) - gain) };
   return v.parse(BaselineRecord, record);
 }

@@ -1,13 +1,24 @@
 /** The parts of the findings: in words, range as fans, grip, and what changed since an earlier round. */
 import { Box, Typography } from "@mui/material";
 import { Check, Circle } from "lucide-react";
-import { changesBetween, gripOf, MOTIONS, type BaselineRecord, type Finding } from "@kind-grip/core/baseline";
-import { HAND_SIDES } from "@kind-grip/core/units";
+import {
+  canBeCompared,
+  changesBetween,
+  expectedGripKg,
+  gripOf,
+  gripOfPeopleLike,
+  MOTIONS,
+  type BaselineRecord,
+  type Finding,
+  type MainHand,
+} from "@kind-grip/core/baseline";
+import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { massText } from "../base/measures";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
+import { SEX_NAMES } from "./LikeThemFields";
 import { HeldAgainst } from "./HeldAgainst";
 import { useNoise } from "./use-noise";
 import { RangeFan } from "./RangeFan";
@@ -95,13 +106,18 @@ export function Fans({ record, before }: { record: BaselineRecord; before?: Base
   );
 }
 
-export function Grip({ record, before }: { record: BaselineRecord; before?: BaselineRecord }) {
+export function Grip({ record, before, mainHand }: { record: BaselineRecord; before?: BaselineRecord; mainHand: MainHand }) {
   const hands = HAND_SIDES.map((side) => ({
     side,
     grip: gripOf(record.grip[side].map(({ kg }) => kg)),
     last: before && gripOf(before.grip[side].map(({ kg }) => kg)),
   }));
-  const most = Math.max(20, ...hands.flatMap(({ grip, last }) => [grip?.bestKg ?? 0, last?.meanKg ?? 0]));
+  const like = canBeCompared(mainHand) ? record.likeThem : null;
+  const spreads = like && { left: gripOfPeopleLike(like, "left"), right: gripOfPeopleLike(like, "right") };
+  const most = Math.max(
+    spreads ? spreads.right.meanKg + spreads.right.sdKg : 20,
+    ...hands.flatMap(({ grip, last }) => [grip?.bestKg ?? 0, last?.meanKg ?? 0]),
+  );
   const { test, left, right } = record.functionTest;
   if (hands.every(({ grip }) => !grip) && !test) return null;
   return (
@@ -132,6 +148,21 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
                   sx={{ width: `${(grip.meanKg / most) * 100}%`, height: "100%", bgcolor: `hand.${side}`, borderRadius: 1 }}
                 />
               )}
+              {spreads && (
+                <Box
+                  aria-hidden
+                  className="keeps-colour"
+                  sx={{
+                    position: "absolute",
+                    left: `${((spreads[side].meanKg - spreads[side].sdKg) / most) * 100}%`,
+                    width: `${((2 * spreads[side].sdKg) / most) * 100}%`,
+                    bottom: -5,
+                    height: 6,
+                    borderRadius: 1,
+                    bgcolor: "text.primary",
+                  }}
+                />
+              )}
               {last && (
                 <Box
                   aria-hidden
@@ -152,6 +183,22 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
             </Typography>
           </Box>
         ))}
+        <ByMainHand hands={hands} mainHand={mainHand} />
+        {like && spreads && (
+          <Typography sx={{ color: "text.secondary", mt: 0.5 }}>
+            {t(
+              "Dark line: where about two of three {{who}} of {{age}} lie, right {{rightLow}} to {{rightHigh}}, left {{leftLow}} to {{leftHigh}} (Mathiowetz and others 1985). To look at, no verdict.",
+              {
+                who: SEX_NAMES[like.sex].toLowerCase(),
+                age: like.age,
+                rightLow: massText(spreads.right.meanKg - spreads.right.sdKg, 0),
+                rightHigh: massText(spreads.right.meanKg + spreads.right.sdKg, 0),
+                leftLow: massText(spreads.left.meanKg - spreads.left.sdKg, 0),
+                leftHigh: massText(spreads.left.meanKg + spreads.left.sdKg, 0),
+              },
+            )}
+          </Typography>
+        )}
       </Box>
       {test && (
         <Box>
@@ -165,6 +212,29 @@ export function Grip({ record, before }: { record: BaselineRecord; before?: Base
         </Box>
       )}
     </Box>
+  );
+}
+
+interface ByMainHandProps {
+  hands: readonly { side: HandSide; grip?: { meanKg: number } }[];
+  mainHand: MainHand;
+}
+
+/** What the one hand lets expect of the other, always told: hands are no two of a kind. */
+function ByMainHand({ hands, mainHand }: ByMainHandProps) {
+  const [left, right] = hands.map(({ grip }) => grip?.meanKg);
+  if (left === undefined || right === undefined) return null;
+  return (
+    <Typography sx={{ mt: 1 }}>
+      {mainHand === "right"
+        ? t("Right-handed people have about a tenth more in the right: {{right}} right lets expect {{expected}} left.", {
+            right: massText(right, 1),
+            expected: massText(expectedGripKg("left", right, mainHand), 1),
+          })
+        : mainHand === null
+          ? t("The main hand is not known: both hands are expected about equal.")
+          : t("Of people who are not right-handed both hands are about equal.")}
+    </Typography>
   );
 }
 

@@ -143,7 +143,7 @@ function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
           >
             <Box sx={{ display: "grid", gap: 3 }}>
               <Words findings={findings} />
-              <Grip record={record} before={before} />
+              <Grip record={record} before={before} mainHand={person.handedness} />
               {before && <Changes before={before} after={record} />}
             </Box>
             <Fans record={record} before={before} />

@@ -10,6 +10,7 @@ import { t } from "../base/words";
 import { Trace } from "../meter/Trace";
 import { trialIsOver } from "../meter/trial-over";
 import type { Meter } from "../meter/use-meter";
+import { LikeThemFields } from "./LikeThemFields";
 import { HandTrials, TRIAL_FAULTS } from "./HandTrials";
 import type { EditedRecord } from "./use-record";
 
@@ -102,6 +103,11 @@ export function GripPart({
           />
         ))}
       </Box>
+      <LikeThemFields
+        value={edited.value.likeThem}
+        mainHand={handedness}
+        onChange={(likeThem) => edited.change({ ...edited.value, likeThem })}
+      />
       {(side || judged) && (
         <Box
           sx={{

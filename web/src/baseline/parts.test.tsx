@@ -5,6 +5,7 @@ import { emptyRecord, MOST_GRIP_TRIALS, MOTION_FACTS, MOTIONS, type BaselineReco
 import { SAFETY_QUESTIONS } from "@kind-grip/core/safety";
 import { showPage } from "../testing/screen";
 import type { Meter } from "../meter/use-meter";
+import { Grip } from "./FindingParts";
 import { FunctionPart } from "./FunctionPart";
 import { GripPart } from "./GripPart";
 import { RangePart } from "./RangePart";
@@ -154,5 +155,58 @@ describe("the test of the trade", () => {
     expect(now().bodyMass).toEqual({ agreed: true, kg: 82 });
     await user.click(screen.getByRole("button", { name: "Agrees to give body mass" }));
     expect(now().bodyMass).toEqual({ agreed: false, kg: null });
+  });
+});
+
+describe("people like them", () => {
+  const grip = (mainHand: "left" | "right" | null, start: Partial<BaselineRecord> = {}) =>
+    open((edited) => <GripPart edited={edited} meter={NO_METER} handedness={mainHand} />, start);
+  it("are only asked for by whoever wants it; taken back, nothing of it stays", async () => {
+    const { user, now } = grip("right");
+    const wish = screen.getByRole("button", { name: /want to be compared/ });
+    expect(screen.queryByRole("combobox")).toBeNull();
+    await user.click(wish);
+    await user.click(screen.getByRole("combobox", { name: "Compared with" }));
+    await user.click(screen.getByRole("option", { name: "Men" }));
+    await user.click(screen.getByRole("combobox", { name: "of age" }));
+    await user.click(screen.getByRole("option", { name: "50–54" }));
+    expect(now().likeThem).toEqual({ sex: "man", age: "50–54" });
+    await user.click(wish);
+    expect(now().likeThem).toBeNull();
+  });
+  it.each([
+    ["left", /would not be fair here/],
+    [null, /needs the main hand/],
+  ] as const)("with the main hand %s there is no fair comparison, and it says why", (mainHand, why) => {
+    grip(mainHand);
+    expect(screen.getByText(why)).toBeVisible();
+    expect(screen.queryByRole("button", { name: /want to be compared/ })).toBeNull();
+  });
+  const measured = { grip: { left: [36, 36, 36], right: [44, 44, 44] } };
+  const record = (change: Partial<BaselineRecord>): BaselineRecord => {
+    const reading = (kg: number) => ({ kg, faults: [], from: "typed" as const });
+    return { ...emptyRecord(), grip: { left: measured.grip.left.map(reading), right: measured.grip.right.map(reading) }, ...change };
+  };
+  it("their spread and its source stand below the bars, and it is no verdict", () => {
+    showPage(<Grip record={record({ likeThem: { sex: "woman", age: "35–39" } })} mainHand="right" />);
+    // 74.1 ± 10.8 lb and 66.3 ± 11.7 lb.
+    expect(
+      screen.getByText(
+        /women of 35–39 lie, right 29 kg to 39 kg, left 25 kg to 35 kg \(Mathiowetz and others 1985\)\. To look at, no verdict/,
+      ),
+    ).toBeVisible();
+  });
+  it("nobody who does not want it, and nobody who is not right-handed, is compared", () => {
+    showPage(<Grip record={record({})} mainHand="right" />);
+    showPage(<Grip record={record({ likeThem: { sex: "woman", age: "35–39" } })} mainHand="left" />);
+    expect(screen.queryByText(/Mathiowetz/)).toBeNull();
+  });
+  it.each([
+    ["right", "Right-handed people have about a tenth more in the right: 44 kg right lets expect 40 kg left."],
+    ["left", "Of people who are not right-handed both hands are about equal."],
+    [null, "The main hand is not known: both hands are expected about equal."],
+  ] as const)("what one hand lets expect of the other is always told: main hand %s", (mainHand, text) => {
+    showPage(<Grip record={record({})} mainHand={mainHand} />);
+    expect(screen.getByText(text)).toBeVisible();
   });
 });
