@@ -4,6 +4,8 @@ import path from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import { signIn, toStep } from "./browser";
 
+test.use({ contextOptions: { reducedMotion: "no-preference" } });
+
 const downloaded = async (page: Page, press: () => Promise<void>): Promise<Buffer> => {
   const [download] = await Promise.all([page.waitForEvent("download"), press()]);
   return readFileSync(await download.path());
