@@ -12,5 +12,18 @@ export {
   type TrialFault,
 } from "./grip-trial";
 export { FromMeter, METER_KINDS, MeterKind, MeterSettings, readMessage, ToMeter } from "./protocol";
+export {
+  Calibration,
+  CALIBRATION_READINGS,
+  calibrationOf,
+  canMeasure,
+  corrected,
+  KNOWN_DEG,
+  LEVEL_WITHIN_DEG,
+  MOST_OFF_DEG,
+  phoneErrorOf,
+  readOffLevel,
+  turnsUnseen,
+} from "./phone-angle";
 export { tiltBetween, upFrom, type UpVector } from "./tilt";
-export { STILL_DEG, STILL_MS, steadyAngle } from "./steady-angle";
+export { STILL_DEG, STILL_MS, steadyAngle, steadyMean } from "./steady-angle";

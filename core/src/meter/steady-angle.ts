@@ -8,11 +8,17 @@ export const STILL_DEG = 3;
 
 /** The angle the meter stands at, to a whole degree; undefined while it moves or too little was read. */
 export function steadyAngle(readings: readonly Reading[]): number | undefined {
+  const angle = steadyMean(readings);
+  return angle === undefined ? undefined : Math.round(angle);
+}
+
+/** The same as it is read, degrees. */
+export function steadyMean(readings: readonly Reading[]): number | undefined {
   const last = readings.at(-1);
   if (!last) return undefined;
   const recent = readings.filter(({ atMs }) => last.atMs - atMs <= STILL_MS);
   if (recent.length < 5 || last.atMs - recent[0]!.atMs < STILL_MS * 0.7) return undefined;
   const values = recent.map(({ value }) => value);
   if (Math.max(...values) - Math.min(...values) > STILL_DEG) return undefined;
-  return Math.round(mean(values));
+  return mean(values);
 }

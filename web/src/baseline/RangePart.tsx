@@ -1,12 +1,13 @@
 /** Active and assisted range, left and right side by side: big steppers, or the angle meter. */
-import { Box, Button, Typography } from "@mui/material";
+import { Alert, Box, Button, Typography } from "@mui/material";
 import { Gauge } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type BaselineRecord, type Motion } from "@kind-grip/core/baseline";
-import { steadyAngle, type Reading } from "@kind-grip/core/meter";
+import { canMeasure, steadyAngle, type Reading } from "@kind-grip/core/meter";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { FigurePicture } from "../figure/FigurePicture";
+import { PhoneHold } from "../meter/PhoneHold";
 import type { Meter } from "../meter/use-meter";
 import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
@@ -31,6 +32,7 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
     MOTIONS.some((motion) => record.range[motion].left.assisted !== null || record.range[motion].right.assisted !== null),
   );
   const [target, setTarget] = useState<Target | null>(null);
+  const fields = useRef(new Map<string, HTMLButtonElement>());
   const set = ({ motion, side, kind }: Target, deg: number | null) => {
     const angles = { ...record.range[motion][side], [kind]: deg };
     // Help never takes away: a lower figure with help means the other one was written down wrong.
@@ -54,6 +56,9 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
   const angle = target ? meter.readings.at(-1)?.value : undefined;
   const finish = (at: Target, deg: number) => {
     meter.stop();
+    // Both sides in one going: the other hand is next, at a press of its own once the meter is there.
+    const side = at.side === "left" ? "right" : "left";
+    if (record.range[at.motion][side][at.kind] === null) fields.current.get(keyOf({ ...at, side }))?.focus();
     set(at, Math.min(Math.max(0, deg), MOTION_FACTS[at.motion].referenceDeg + OVER_REFERENCE_DEG));
     setTarget(null);
   };
@@ -73,7 +78,8 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
       about,
     );
   };
-  const canRead = meter.state === "on" && meter.kinds.includes("angle");
+  const isOff = meter.isPhone && meter.calibration !== null && !canMeasure(meter.calibration);
+  const canRead = meter.state === "on" && meter.kinds.includes("angle") && !isOff;
   return (
     <Box>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1, flexWrap: "wrap" }}>
@@ -87,6 +93,16 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
         )}
         <Toggle label={t("With help too")} pressed={withHelp} onChange={setWithHelp} />
       </Box>
+      {isOff && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 1 }}>
+          {t("This phone is too far off a right angle to be measured with. Check it again, or type the figures in.")}
+        </Alert>
+      )}
+      {target && meter.isUnseen && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 1, position: "sticky", top: 8, zIndex: 1 }}>
+          {t("The phone turns in the level plane, where gravity cannot see it. Lay the forearm as it says below the motion.")}
+        </Alert>
+      )}
       {MOTIONS.map((motion) => (
         <Box
           key={motion}
@@ -151,6 +167,9 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
                           <Button
                             variant={here ? "contained" : "outlined"}
                             color={here ? "warm" : "primary"}
+                            ref={(button) => {
+                              if (button) fields.current.set(keyOf({ motion, side: column, kind }), button);
+                            }}
                             aria-label={here ? t("Stop reading {{name}}", { name }) : t("Read {{name}} from the meter", { name })}
                             onClick={() => {
                               if (here) {
@@ -170,11 +189,14 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
               </Box>
             ),
           )}
+          {canRead && meter.isPhone && <PhoneHold motion={motion} fullDeg={MOTION_FACTS[motion].referenceDeg} meter={meter} />}
         </Box>
       ))}
     </Box>
   );
 }
+
+const keyOf = ({ motion, side, kind }: Target): string => `${motion} ${side} ${kind}`;
 
 /** The angle a stream came to rest at, once it stands still away from its start. */
 function endOf(list: readonly Reading[]): number | undefined {

@@ -6,6 +6,7 @@ import { massText } from "../base/measures";
 import { t } from "../base/words";
 import { Toggle } from "../parts/Toggle";
 import { Slide } from "../work/EffortFields";
+import { PhoneCheck } from "./PhoneCheck";
 import { canBeAngleMeter, type Meter } from "./use-meter";
 import { meterApi } from "./api";
 
@@ -73,6 +74,7 @@ export function MeterPanel({ meter }: { meter: Meter }) {
               )}
             </>
           )}
+          {on && meter.isPhone && <PhoneCheck meter={meter} />}
           {on && meter.settings && (
             <>
               <Typography sx={{ color: "text.secondary" }}>{t("Simulated: there is no hand on it. Set how it behaves.")}</Typography>

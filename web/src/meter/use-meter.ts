@@ -1,10 +1,13 @@
 /** A connected meter: its stream, and what to say to it. One at a time; it stays connected from person to person. */
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import {
+  corrected,
   FromMeter,
   readMessage,
   tiltBetween,
+  turnsUnseen,
   upFrom,
+  type Calibration,
   type MeterKind,
   type MeterSettings,
   type Reading,
@@ -12,10 +15,26 @@ import {
   type UpVector,
 } from "@kind-grip/core/meter";
 import { t } from "../base/words";
+import { keepCalibration, keptCalibration } from "./calibration";
 
 export type MeterState = "off" | "connecting" | "on" | "lost";
 /** Readings kept of one stream: a minute of them. */
 const MOST_READINGS = 1200;
+
+/** Which way the phone lay, and how it was turned about the line to the ground. */
+interface PhoneLies {
+  up: UpVector;
+  alpha: number;
+}
+
+interface PhoneStream {
+  zero: PhoneLies | null;
+  last: PhoneLies | null;
+  /** None while it is checked. */
+  correction: Calibration | null;
+  startedMs: number;
+  stop(): void;
+}
 
 export function useMeter() {
   const [state, setState] = useState<MeterState>("off");
@@ -28,7 +47,11 @@ export function useMeter() {
   const arrived = useRef<Reading[]>([]);
   const [readings, setReadings] = useState<readonly Reading[]>([]);
   const socket = useRef<WebSocket | null>(null);
-  const phone = useRef<{ zero: UpVector | null; last: UpVector | null; startedMs: number; stop(): void } | null>(null);
+  const phone = useRef<PhoneStream | null>(null);
+  const [isPhone, setIsPhone] = useState(false);
+  const [calibration, setCalibration] = useState<Calibration | null>(null);
+  /** The phone turns where gravity cannot see it. */
+  const [isUnseen, setIsUnseen] = useState(false);
   const wanted = useRef(false);
 
   /** Whoever started the stream, told of each reading as it comes. */
@@ -48,6 +71,8 @@ export function useMeter() {
     socket.current = null;
     phone.current?.stop();
     phone.current = null;
+    setIsPhone(false);
+    setIsUnseen(false);
     setState("off");
     setStreaming(null);
     setSettings(null);
@@ -91,27 +116,47 @@ export function useMeter() {
     disconnect();
     const events = DeviceOrientationEvent as unknown as { requestPermission?(): Promise<"granted" | "denied"> };
     if (events.requestPermission && (await events.requestPermission()) !== "granted") return setState("lost");
-    const listen = ({ beta, gamma }: DeviceOrientationEvent) => {
+    const listen = ({ alpha, beta, gamma }: DeviceOrientationEvent) => {
       if (beta === null || gamma === null || !phone.current) return;
       const up = upFrom(beta, gamma);
-      phone.current.last = up;
-      phone.current.zero ??= up;
-      take({ atMs: performance.now() - phone.current.startedMs, value: tiltBetween(phone.current.zero, up) });
+      phone.current.last = { up, alpha: alpha ?? 0 };
+      phone.current.zero ??= phone.current.last;
+      const { zero, correction } = phone.current;
+      const tilt = tiltBetween(zero.up, up);
+      setIsUnseen(turnsUnseen(zero.alpha, alpha ?? 0, tilt));
+      take({ atMs: performance.now() - phone.current.startedMs, value: correction ? corrected(tilt, correction) : tilt });
     };
     addEventListener("deviceorientation", listen);
-    phone.current = { zero: null, last: null, startedMs: performance.now(), stop: () => removeEventListener("deviceorientation", listen) };
+    const known = keptCalibration();
+    phone.current = {
+      zero: null,
+      last: null,
+      correction: known,
+      startedMs: performance.now(),
+      stop: () => removeEventListener("deviceorientation", listen),
+    };
+    setCalibration(known);
+    setIsPhone(true);
     setName(t("This device"));
     setKinds(["angle"]);
     setState("on");
   }, [disconnect, take]);
 
   const start = useCallback(
-    (kind: MeterKind, onReading: (readings: readonly Reading[]) => void, about: { fullDeg?: number; assisted?: boolean } = {}) => {
+    (kind: MeterKind, onReading: (readings: readonly Reading[]) => void, about: { fullDeg?: number; assisted?: boolean; uncorrected?: boolean } = {}) => {
       listener.current = onReading;
       arrived.current = [];
       setReadings([]);
-      if (phone.current) phone.current = { ...phone.current, zero: phone.current.last, startedMs: performance.now() };
-      say({ type: "start", kind, ...about });
+      const { uncorrected = false, ...said } = about;
+      if (phone.current)
+        phone.current = {
+          ...phone.current,
+          zero: phone.current.last,
+          correction: uncorrected ? null : keptCalibration(),
+          startedMs: performance.now(),
+        };
+      setIsUnseen(false);
+      say({ type: "start", kind, ...said });
       setStreaming(kind);
     },
     [say],
@@ -134,19 +179,24 @@ export function useMeter() {
   }, [streaming]);
   useEffect(() => disconnect, [disconnect]);
 
+  const calibrate = useCallback((found: Calibration) => {
+    keepCalibration(found);
+    setCalibration(found);
+  }, []);
   const actions = useMemo(
     () => ({
       connect,
       connectPhone,
+      calibrate,
       disconnect,
       start,
       stop,
       squeeze: () => say({ type: "squeeze" }),
       set: (change: Partial<MeterSettings>) => say({ type: "set", settings: change }),
     }),
-    [connect, connectPhone, disconnect, start, stop, say],
+    [connect, connectPhone, calibrate, disconnect, start, stop, say],
   );
-  return { state, name, kinds, settings, streaming, readings, ...actions };
+  return { state, name, kinds, settings, streaming, readings, isPhone, calibration, isUnseen, ...actions };
 }
 export type Meter = ReturnType<typeof useMeter>;
 
