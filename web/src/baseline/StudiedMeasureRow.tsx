@@ -5,6 +5,7 @@ import { countsFrom, LEAST_PEOPLE, USUAL_NOISE, type Measure, type OwnNoise } fr
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { numberText } from "../base/measures";
 import { sideWord, t } from "../base/words";
+import { PictureRow } from "../parts/PictureRow";
 import { measureName, valueText } from "./finding-text";
 
 type Studied = MeasuringEntry["found"][number];
@@ -31,32 +32,17 @@ export function StudiedMeasureRow({ measure, studied, used }: StudiedMeasureRowP
   const usual = countsFrom(USUAL_NOISE, measure, typical);
   const own = studied?.own;
   return (
-    <Box
-      component="li"
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "210px minmax(0, 420px) minmax(0, 1fr)" },
-        columnGap: 3,
-        rowGap: 0.5,
-        alignItems: "center",
-        py: 1.25,
-        borderTop: "1px solid",
-        borderColor: "line",
-        breakInside: "avoid",
-      }}
+    <PictureRow
+      name={<Typography variant="h3">{measureName(measure)}</Typography>}
+      about={
+        studied
+          ? own
+            ? t("{{count}} people", { count: studied.people, defaultValue_one: "{{count}} person" })
+            : t("{{people}} of {{least}} people", { people: studied.people, least: LEAST_PEOPLE })
+          : t("nobody twice")
+      }
+      picture={studied && <Differences studied={studied} usual={usual} own={own && countsFrom({ [measure]: own }, measure, typical)} />}
     >
-      <Box>
-        <Typography variant="h3">{measureName(measure)}</Typography>
-        <Typography sx={{ color: "text.secondary" }}>
-          {studied
-            ? own
-              ? t("{{count}} people", { count: studied.people, defaultValue_one: "{{count}} person" })
-              : t("{{people}} of {{least}} people", { people: studied.people, least: LEAST_PEOPLE })
-            : t("nobody twice")}
-        </Typography>
-      </Box>
-      {studied ? <Differences studied={studied} usual={usual} own={own && countsFrom({ [measure]: own }, measure, typical)} /> : <span />}
-      <Box>
         <Typography sx={{ fontWeight: 700 }}>
           {used
             ? t("Counts from {{own}}, your own noise", { own: fine(measure, countsFrom({ [measure]: used }, measure, typical)) })
@@ -84,8 +70,7 @@ export function StudiedMeasureRow({ measure, studied, used }: StudiedMeasureRowP
                 })}
           </Typography>
         )}
-      </Box>
-    </Box>
+    </PictureRow>
   );
 }
 

@@ -3,6 +3,7 @@ import { Box, Typography } from "@mui/material";
 import { Link } from "react-router";
 import type { PersonEntry, QuickSeries } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { PictureRow } from "../parts/PictureRow";
 import { quickTestApi } from "./api";
 import { SeriesStrip } from "./SeriesStrip";
 import { pairedText, QUICK_TEST_NAMES, readingText } from "./words";
@@ -50,35 +51,21 @@ function Series({ series, name, to }: { series: QuickSeries; name?: string; to: 
   const { test, answer } = series;
   const said = pairedText(test, answer, "runs");
   return (
-    <Box
-      component="li"
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "200px minmax(0, 1.2fr) minmax(0, 1fr)" },
-        columnGap: 3,
-        rowGap: 0.5,
-        alignItems: "center",
-        py: 1,
-        borderTop: "1px solid",
-        borderColor: "line",
-        breakInside: "avoid",
-      }}
-    >
-      <Box>
-        {name && (
+    <PictureRow
+      name={
+        name && (
           <Typography component={Link} to={to} sx={{ fontWeight: 700, color: "inherit" }}>
             {name}
           </Typography>
-        )}
-        <Typography sx={{ color: "text.secondary" }}>{QUICK_TEST_NAMES[test]}</Typography>
-      </Box>
-      <SeriesStrip series={series} label={`${name ?? QUICK_TEST_NAMES[test]}: ${said}`} />
-      <Box>
-        <Typography sx={{ fontWeight: answer.verdict === "better" || answer.verdict === "worse" ? 700 : 500 }}>{said}</Typography>
-        <Typography sx={{ color: "text.secondary" }}>
-          {t("One pair tells apart from {{noise}} on.", { noise: readingText(test, answer.noise) })}
-        </Typography>
-      </Box>
-    </Box>
+        )
+      }
+      about={QUICK_TEST_NAMES[test]}
+      picture={<SeriesStrip series={series} label={`${name ?? QUICK_TEST_NAMES[test]}: ${said}`} />}
+    >
+      <Typography sx={{ fontWeight: answer.verdict === "better" || answer.verdict === "worse" ? 700 : 500 }}>{said}</Typography>
+      <Typography sx={{ color: "text.secondary" }}>
+        {t("One pair tells apart from {{noise}} on.", { noise: readingText(test, answer.noise) })}
+      </Typography>
+    </PictureRow>
   );
 }

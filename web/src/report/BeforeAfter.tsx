@@ -4,6 +4,7 @@ import { DateTime } from "luxon";
 import { saidBy } from "@kind-grip/core/followup";
 import type { ReportEntry } from "@kind-grip/core/api";
 import { dateText } from "../base/dates";
+import { PictureRow } from "../parts/PictureRow";
 import { FIELD_UNITS, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { Interval } from "./Interval";
@@ -62,27 +63,12 @@ export function BeforeAfter({ report }: { report: ReportEntry }) {
 
 function ChangeLine({ line: { name, about, change, interval, verdict } }: { line: Line }) {
   return (
-    <Box
-      component="li"
-      aria-label={name}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "1fr", md: "minmax(220px, 1.2fr) minmax(0, 1.4fr) minmax(0, 1fr)" },
-        columnGap: 3,
-        rowGap: 0.5,
-        alignItems: "center",
-        py: 1.25,
-        borderTop: "1px solid",
-        borderColor: "line",
-        breakInside: "avoid",
-      }}
+    <PictureRow
+      label={name}
+      name={<Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{name}</Typography>}
+      about={about}
+      picture={interval && <Interval {...interval} verdict={verdict} />}
     >
-      <Box>
-        <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{name}</Typography>
-        <Typography sx={{ color: "text.secondary" }}>{about}</Typography>
-      </Box>
-      {interval ? <Interval {...interval} verdict={verdict} /> : <span />}
-      <Box>
         <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>
           {change}
           {interval && `: ${SAID[verdict]}`}
@@ -90,8 +76,7 @@ function ChangeLine({ line: { name, about, change, interval, verdict } }: { line
         <Typography sx={{ color: "text.secondary" }}>
           {interval ? interval.text : t("How sure was not told when this was given out.")}
         </Typography>
-      </Box>
-    </Box>
+    </PictureRow>
   );
 }
 
