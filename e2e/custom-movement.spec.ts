@@ -4,6 +4,9 @@ import { writeFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
 import { signIn, skipUntil } from "./browser";
 
+// What moves here has to move.
+test.use({ contextOptions: { reducedMotion: "no-preference" } });
+
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, timezoneId: "Europe/Dublin" };
 const NAME = "Hook and unroll";
 

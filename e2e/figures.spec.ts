@@ -3,6 +3,9 @@ import { readFileSync } from "node:fs";
 import { expect, test, type Page } from "@playwright/test";
 import { signIn } from "./browser";
 
+// What moves here has to move.
+test.use({ contextOptions: { reducedMotion: "no-preference" } });
+
 const figure = (page: Page) => page.getByRole("region", { name: "Figure" });
 const drawn = (page: Page) => figure(page).locator("svg").first();
 const downloaded = async (page: Page, press: () => Promise<void>): Promise<Buffer> => {
