@@ -1,6 +1,18 @@
 /** A phone against a right angle: what it is off, what it repeats within, and what gravity cannot see. */
 import fc from "fast-check";
-import { CALIBRATION_READINGS, calibrationOf, canMeasure, corrected, LEVEL_WITHIN_DEG, MOST_OFF_DEG, phoneErrorOf, readOffLevel, tiltBetween, turnsUnseen, upFrom } from ".";
+import {
+  CALIBRATION_READINGS,
+  calibrationOf,
+  canMeasure,
+  corrected,
+  LEVEL_WITHIN_DEG,
+  MOST_OFF_DEG,
+  phoneErrorOf,
+  readOffLevel,
+  tiltBetween,
+  turnsUnseen,
+  upFrom,
+} from ".";
 import { chance } from "../observe/workers.sample";
 
 const ON = "2026-03-26";

@@ -43,33 +43,33 @@ export function StudiedMeasureRow({ measure, studied, used }: StudiedMeasureRowP
       }
       picture={studied && <Differences studied={studied} usual={usual} own={own && countsFrom({ [measure]: own }, measure, typical)} />}
     >
-        <Typography sx={{ fontWeight: 700 }}>
-          {used
-            ? t("Counts from {{own}}, your own noise", { own: fine(measure, countsFrom({ [measure]: used }, measure, typical)) })
-            : t("Counts from {{usual}}, the usual rule", { usual: fine(measure, usual) })}
+      <Typography sx={{ fontWeight: 700 }}>
+        {used
+          ? t("Counts from {{own}}, your own noise", { own: fine(measure, countsFrom({ [measure]: used }, measure, typical)) })
+          : t("Counts from {{usual}}, the usual rule", { usual: fine(measure, usual) })}
+      </Typography>
+      {own && (
+        <Typography>
+          {t("A reading is {{error}} off as a rule ({{low}} to {{high}}).", {
+            error: fine(measure, own.standardError),
+            low: fine(measure, own.low),
+            high: fine(measure, own.high),
+          })}
+          {!used &&
+            ` ${t("By your own noise it would count from {{counts}}.", { counts: fine(measure, countsFrom({ [measure]: own }, measure, typical)) })}`}
         </Typography>
-        {own && (
-          <Typography>
-            {t("A reading is {{error}} off as a rule ({{low}} to {{high}}).", {
-              error: fine(measure, own.standardError),
-              low: fine(measure, own.low),
-              high: fine(measure, own.high),
-            })}
-            {!used &&
-              ` ${t("By your own noise it would count from {{counts}}.", { counts: fine(measure, countsFrom({ [measure]: own }, measure, typical)) })}`}
-          </Typography>
-        )}
-        {studied?.isShifted && (
-          <Typography sx={{ color: "warm.dark" }}>
-            {studied.shift > 0
-              ? t("The second sitting reads {{shift}} higher, more than chance: were they measured the same way?", {
-                  shift: fine(measure, studied.shift),
-                })
-              : t("The second sitting reads {{shift}} lower, more than chance: were they measured the same way?", {
-                  shift: fine(measure, -studied.shift),
-                })}
-          </Typography>
-        )}
+      )}
+      {studied?.isShifted && (
+        <Typography sx={{ color: "warm.dark" }}>
+          {studied.shift > 0
+            ? t("The second sitting reads {{shift}} higher, more than chance: were they measured the same way?", {
+                shift: fine(measure, studied.shift),
+              })
+            : t("The second sitting reads {{shift}} lower, more than chance: were they measured the same way?", {
+                shift: fine(measure, -studied.shift),
+              })}
+        </Typography>
+      )}
     </PictureRow>
   );
 }

@@ -20,25 +20,34 @@ export function PhoneCheck({ meter }: { meter: Meter }) {
   const deg = (value: number) => `${numberText(value, 1)}°`;
   const read = () => {
     setReading(true);
-    meter.start("angle", (list) => {
-      const stood = list.some(({ value }) => value >= STOOD_UP_DEG);
-      const angle = stood ? steadyMean(list) : undefined;
-      if (angle === undefined) return;
-      meter.stop();
-      setReading(false);
-      // What was read by an earlier check is not in it: the meter reads uncorrected while it is checked.
-      const all = [...readings, angle];
-      setReadings(all.length === CALIBRATION_READINGS ? [] : all);
-      if (all.length === CALIBRATION_READINGS) meter.calibrate(calibrationOf(all, today));
-    }, { uncorrected: true });
+    meter.start(
+      "angle",
+      (list) => {
+        const stood = list.some(({ value }) => value >= STOOD_UP_DEG);
+        const angle = stood ? steadyMean(list) : undefined;
+        if (angle === undefined) return;
+        meter.stop();
+        setReading(false);
+        // What was read by an earlier check is not in it: the meter reads uncorrected while it is checked.
+        const all = [...readings, angle];
+        setReadings(all.length === CALIBRATION_READINGS ? [] : all);
+        if (all.length === CALIBRATION_READINGS) meter.calibrate(calibrationOf(all, today));
+      },
+      { uncorrected: true },
+    );
   };
   return (
     <Box sx={{ display: "grid", gap: 1 }}>
       <Typography sx={{ color: "text.secondary" }}>
-        {t("Check it first: lay it flat on the table, press, stand it against the table's edge or a book's corner, hold still. {{count}} times.", { count: CALIBRATION_READINGS })}
+        {t(
+          "Check it first: lay it flat on the table, press, stand it against the table's edge or a book's corner, hold still. {{count}} times.",
+          { count: CALIBRATION_READINGS },
+        )}
       </Typography>
       <Button variant={calibration ? "outlined" : "contained"} disabled={reading} onClick={read}>
-        {reading ? t("Stand it up and hold still …") : t("Lies flat: {{next}} of {{all}}", { next: readings.length + 1, all: CALIBRATION_READINGS })}
+        {reading
+          ? t("Stand it up and hold still …")
+          : t("Lies flat: {{next}} of {{all}}", { next: readings.length + 1, all: CALIBRATION_READINGS })}
       </Button>
       {calibration ? (
         <Typography role="status" sx={canMeasure(calibration) ? {} : { color: "error.main", fontWeight: 650 }}>

@@ -27,7 +27,11 @@ export function PhoneHold({ motion, fullDeg, meter: { calibration } }: { motion:
     <Typography sx={{ gridColumn: "1 / -1", color: "text.secondary", textAlign: "center", mt: 0.5 }}>
       {HOLDS[motion]}{" "}
       {error
-        ? t("A reading near {{full}}° may be {{above}}° too little or {{below}}° too much.", { full: fullDeg, above: deg(error.above), below: deg(error.below) })
+        ? t("A reading near {{full}}° may be {{above}}° too little or {{below}}° too much.", {
+            full: fullDeg,
+            above: deg(error.above),
+            below: deg(error.below),
+          })
         : t("How far a reading may be off is not known before the phone is checked.")}
     </Typography>
   );

@@ -143,7 +143,11 @@ export function useMeter() {
   }, [disconnect, take]);
 
   const start = useCallback(
-    (kind: MeterKind, onReading: (readings: readonly Reading[]) => void, about: { fullDeg?: number; assisted?: boolean; uncorrected?: boolean } = {}) => {
+    (
+      kind: MeterKind,
+      onReading: (readings: readonly Reading[]) => void,
+      about: { fullDeg?: number; assisted?: boolean; uncorrected?: boolean } = {},
+    ) => {
       listener.current = onReading;
       arrived.current = [];
       setReadings([]);

@@ -69,13 +69,13 @@ function ChangeLine({ line: { name, about, change, interval, verdict } }: { line
       about={about}
       picture={interval && <Interval {...interval} verdict={verdict} />}
     >
-        <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>
-          {change}
-          {interval && `: ${SAID[verdict]}`}
-        </Typography>
-        <Typography sx={{ color: "text.secondary" }}>
-          {interval ? interval.text : t("How sure was not told when this was given out.")}
-        </Typography>
+      <Typography sx={{ fontWeight: 750, fontSize: "1.1rem" }}>
+        {change}
+        {interval && `: ${SAID[verdict]}`}
+      </Typography>
+      <Typography sx={{ color: "text.secondary" }}>
+        {interval ? interval.text : t("How sure was not told when this was given out.")}
+      </Typography>
     </PictureRow>
   );
 }
