@@ -147,14 +147,11 @@ const PICTURES: Record<string, Picture> = {
     await phone.getByRole("heading", { name: /^Hello/ }).waitFor();
     await phone.waitForTimeout(2500);
     await phone.screenshot({ path: path.join(folderOf("phone"), "phone.png") });
-    await phone.goto("/me/tell");
-    await phone.getByRole("button", { name: "Sharp pain" }).click();
-    await phone.getByRole("radio", { name: "Right" }).click();
-    await phone.getByRole("button", { name: "Base of the thumb" }).click();
-    await phone.getByRole("button", { name: "Tell my trainer" }).click();
-    await phone.waitForTimeout(1500);
-    await phone.screenshot({ path: path.join(folderOf("told"), "told.png") });
     await phone.close();
+  },
+  measuring: async (page) => {
+    await goTo(page, "/practice/measuring");
+    await page.getByRole("region", { name: "Sittings" }).waitFor();
   },
   rotation: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/work?view=shift`);

@@ -110,8 +110,9 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
           aria-label={MOTION_NAMES[motion]}
           sx={{
             display: "grid",
-            gridTemplateColumns: "minmax(0, 1fr) 136px minmax(0, 1fr)",
+            gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "minmax(0, 1fr) 136px minmax(0, 1fr)" },
             columnGap: 2,
+            rowGap: 1,
             alignItems: "center",
             py: 1.25,
             borderTop: "1px solid",
@@ -120,7 +121,7 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
         >
           {(["left", "picture", "right"] as const).map((column) =>
             column === "picture" ? (
-              <Box key={column} sx={{ textAlign: "center" }}>
+              <Box key={column} sx={{ textAlign: "center", order: { xs: -1, sm: 0 }, justifySelf: "center", maxWidth: 136 }}>
                 <FigurePicture request={MOTION_PICTURES[motion]} silent />
                 <Typography sx={{ fontWeight: 700, lineHeight: 1.15, mt: 0.5 }}>{MOTION_NAMES[motion]}</Typography>
                 <Typography sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
@@ -132,16 +133,18 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
                 key={column}
                 sx={{
                   display: "flex",
-                  flexDirection: column === "left" ? "row-reverse" : "row",
+                  flexDirection: { xs: "row", sm: column === "left" ? "row-reverse" : "row" },
                   gap: 2,
                   alignItems: "center",
-                  justifyContent: "flex-end",
+                  justifyContent: { xs: "center", sm: "flex-end" },
                 }}
               >
                 <Box sx={{ width: 128, flexShrink: 0, display: { xs: "none", sm: "block" } }}>
                   <RangeFan motion={motion} side={column} {...record.range[motion][column]} before={before?.range[motion][column].active} />
                 </Box>
-                <Box sx={{ display: "grid", gap: 1, mr: column === "right" ? "auto" : 0, ml: column === "left" ? "auto" : 0 }}>
+                <Box
+                  sx={{ display: "grid", gap: 1, mr: { sm: column === "right" ? "auto" : 0 }, ml: { sm: column === "left" ? "auto" : 0 } }}
+                >
                   {(withHelp ? (["active", "assisted"] as const) : (["active"] as const)).map((kind) => {
                     const here = target?.motion === motion && target.side === column && target.kind === kind;
                     const name = `${column === "left" ? t("Left") : t("Right")} ${MOTION_NAMES[motion].toLowerCase()}${kind === "assisted" ? t(", with help") : ""}`;

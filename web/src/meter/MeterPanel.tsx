@@ -18,8 +18,8 @@ export function MeterPanel({ meter }: { meter: Meter }) {
   const [asked, setAsked] = useState<{ at: HTMLElement; on: boolean } | null>(null);
   const address = typed ?? data?.address ?? "";
   const on = meter.state === "on";
-  // Asked for to connect, and connected: back to the measuring.
-  const open = asked !== null && (asked.on || !on);
+  // Asked for to connect, and connected: back to the measuring. A phone is checked first.
+  const open = asked !== null && (asked.on || !on || meter.isPhone);
   const setAt = (at: HTMLElement | null) => setAsked(at && { at, on });
   const connect = () => {
     if (typed) localStorage.setItem(KEPT_ADDRESS, typed);
@@ -49,7 +49,7 @@ export function MeterPanel({ meter }: { meter: Meter }) {
         anchorOrigin={{ vertical: "bottom", horizontal: "right" }}
         transformOrigin={{ vertical: "top", horizontal: "right" }}
       >
-        <Box role="dialog" aria-label={t("Meter")} sx={{ p: 2.5, width: 380, display: "grid", gap: 1.5 }}>
+        <Box role="dialog" aria-label={t("Meter")} sx={{ p: 2.5, width: "min(380px, calc(100vw - 32px))", display: "grid", gap: 1.5 }}>
           <Typography variant="h3">{on ? meter.name : t("Grip meter and angle meter")}</Typography>
           {!on && (
             <>
@@ -61,7 +61,9 @@ export function MeterPanel({ meter }: { meter: Meter }) {
               />
               {meter.state === "lost" && (
                 <Typography role="alert" sx={{ color: "error.main" }}>
-                  {t("Nothing answers at this address. What was measured is kept; connect again or type the figures in.")}
+                  {meter.isPhone
+                    ? t("This device may not say how it is turned. Allow it to in the browser, or type the figures in.")
+                    : t("Nothing answers at this address. What was measured is kept; connect again or type the figures in.")}
                 </Typography>
               )}
               <Button variant="contained" onClick={connect} disabled={address === "" || meter.state === "connecting"}>

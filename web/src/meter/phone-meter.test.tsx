@@ -1,11 +1,12 @@
 /** This device as angle meter: checked against a right angle, corrected by it, and what gravity cannot see said at once. */
 import { act, screen, within } from "@testing-library/react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { emptyRecord, type BaselineRecord } from "@kind-grip/core/baseline";
 import { RangePart } from "../baseline/RangePart";
 import type { EditedRecord } from "../baseline/use-record";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import { keptCalibration } from "./calibration";
+import { MeterPanel } from "./MeterPanel";
 import { PhoneCheck } from "./PhoneCheck";
 import { useMeter } from "./use-meter";
 
@@ -14,7 +15,9 @@ let record: BaselineRecord;
 function Page() {
   const meter = useMeter();
   const [value, setValue] = useState(() => structuredClone(emptyRecord()));
-  record = value;
+  useEffect(() => {
+    record = value;
+  });
   return (
     <>
       <button onClick={() => void meter.connectPhone()}>This phone</button>
@@ -104,4 +107,28 @@ it("turned in the level plane it says that gravity cannot see it, and nothing is
   tiltTo(1, { turn: 40 });
   expect(screen.getByText(/turns in the level plane, where gravity cannot see it/)).toBeVisible();
   expect(record.range.wristFlexion.left.active).toBeNull();
+});
+
+it("a device that may not say how it is turned is no lost address", async () => {
+  Object.assign(globalThis, {
+    DeviceOrientationEvent: class {
+      static requestPermission(): Promise<string> {
+        return Promise.resolve("denied");
+      }
+    },
+  });
+  new TestServer({ ...SIGNED_IN, "GET /meter": { address: "ws://meter.example" } });
+  function Panel() {
+    const meter = useMeter();
+    return (
+      <>
+        <button onClick={() => void meter.connectPhone()}>This phone</button>
+        <MeterPanel meter={meter} />
+      </>
+    );
+  }
+  const { user } = showPage(<Panel />);
+  await user.click(screen.getByRole("button", { name: "This phone" }));
+  await user.click(await screen.findByRole("button", { name: "Meter lost" }));
+  expect(await screen.findByRole("alert")).toHaveTextContent("This device may not say how it is turned.");
 });

@@ -115,6 +115,7 @@ export function useMeter() {
   const connectPhone = useCallback(async () => {
     disconnect();
     const events = DeviceOrientationEvent as unknown as { requestPermission?(): Promise<"granted" | "denied"> };
+    setIsPhone(true);
     if (events.requestPermission && (await events.requestPermission()) !== "granted") return setState("lost");
     const listen = ({ alpha, beta, gamma }: DeviceOrientationEvent) => {
       if (beta === null || gamma === null || !phone.current) return;
@@ -136,7 +137,6 @@ export function useMeter() {
       stop: () => removeEventListener("deviceorientation", listen),
     };
     setCalibration(known);
-    setIsPhone(true);
     setName(t("This device"));
     setKinds(["angle"]);
     setState("on");
