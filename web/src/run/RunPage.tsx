@@ -153,6 +153,7 @@ function Resume(props: RunProps) {
             variant="outlined"
             onClick={() => {
               dropUnderWay(props.programId, props.session.id);
+              setQuick({});
               setChoice("fresh");
             }}
           >

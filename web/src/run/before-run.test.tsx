@@ -1,6 +1,8 @@
 /** Before a run: short of time is one tap, and what is led then is half as long. */
 import { screen, waitFor, within } from "@testing-library/react";
-import { underWay } from "./run-store";
+import { newClock } from "@kind-grip/core/run";
+import { startedRun } from "../testing/run";
+import { keepUnderWay, underWay } from "./run-store";
 import RunPage from "./RunPage";
 import { sampleCrew, samplePerson, sampleProgram, sampleSession, sampleToday } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
@@ -8,7 +10,7 @@ import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 const crew = sampleCrew();
 const session = sampleSession(["shoulder-circles", "fist-and-star", "wrist-nod", "palm-away", "hand-drop", "shake-out"]);
 const entry = sampleProgram(crew.id, [session]);
-const open = (presence: object = { startedAt: null, absent: [] }, people = [samplePerson(), samplePerson({ name: "Bo Late" })]) => {
+const open = (presence: object = { startedAt: null, absent: [] }, people = [samplePerson(), samplePerson({ name: "Bo Late" })], quickTest: string | null = null) => {
   const server = new TestServer({
     ...SIGNED_IN,
     "GET /today": sampleToday(),
@@ -18,6 +20,7 @@ const open = (presence: object = { startedAt: null, absent: [] }, people = [samp
     [`GET /crews/${crew.id}/ramps`]: [],
     [`GET /crews/${crew.id}/last-presence`]: presence,
     [`GET /programs/${entry.id}`]: entry,
+    [`GET /crews/${crew.id}/quick-test`]: { test: quickTest },
   });
   const path = `/crews/${crew.id}/run/${entry.id}/${session.id}`;
   return { server, ...showPage(<RunPage />, { at: path, path: "/crews/:crewId/run/:programId/:sessionId" }) };
@@ -144,4 +147,31 @@ describe("who is here", () => {
     expect(await screen.findByRole("heading", { name: "Shake-out" })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "To the close" })).toBeDisabled();
   }, 30_000);
+});
+
+describe("what was said before a run that was interrupted", () => {
+  const interrupted = () => {
+    const ann = samplePerson({ name: "Ann Early" });
+    keepUnderWay(entry.id, session.id, {
+      ...startedRun(session),
+      owner: SIGNED_IN["GET /me"].account.email,
+      clock: { ...newClock(120), status: "paused", atSec: 5 },
+      quick: { [ann.id]: { before: 5, after: null } },
+      keptAtMs: Date.now(),
+    });
+    return open(undefined, [ann], "twistLid");
+  };
+  afterEach(() => localStorage.clear());
+  it("is there when it goes on", async () => {
+    const { user } = interrupted();
+    await user.click(await screen.findByRole("button", { name: "Go on from there" }, { timeout: 8000 }));
+    await screen.findByRole("progressbar", { name: "Session" });
+    await user.keyboard("s");
+    expect(await screen.findByText("Twist a tight lid: was 5")).toBeVisible();
+  });
+  it("is nobody's when it starts again", async () => {
+    const { user } = interrupted();
+    await user.click(await screen.findByRole("button", { name: "Start again" }, { timeout: 8000 }));
+    expect(await screen.findByRole("button", { name: "Before and after: twist a tight lid" })).toBeVisible();
+  });
 });
