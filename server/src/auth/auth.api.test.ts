@@ -250,6 +250,7 @@ describe("somebody else's things", () => {
       "post /api/crews/:crewId/access": { personIds: [personId] },
       "post /api/crews/:crewId/access/withdraw": { personIds: [personId] },
       "post /api/crews/:crewId/calendar-links": { id: uuid(), name: "Stolen", personId: null },
+      "put /api/crews/:crewId/quick-test": { test: "twistLid" },
       "put /api/crews/:crewId/reminder-rule": { minutesBefore: 20 },
       "post /api/crews/:crewId/reminders": { placementId: uuid() },
       "post /api/crews/:crewId/decisions": { decisions: [{ ...decision, id: uuid() }] },

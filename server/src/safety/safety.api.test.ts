@@ -293,6 +293,7 @@ const CHANGING: Record<string, "tried above" | "no item for a person"> = {
   "delete /api/programs/:programId": "no item for a person",
   "put /api/member/language": "no item for a person",
   "put /api/member/late": "no item for a person",
+  "put /api/member/quick-test": "no item for a person",
   "put /api/member/reminder": "no item for a person",
   "put /api/crews/:crewId/plan/:weekStart": "tried above",
   "put /api/crews/:crewId/plan-series/:seriesId/leader": "no item for a person",

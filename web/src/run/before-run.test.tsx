@@ -10,7 +10,11 @@ import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 const crew = sampleCrew();
 const session = sampleSession(["shoulder-circles", "fist-and-star", "wrist-nod", "palm-away", "hand-drop", "shake-out"]);
 const entry = sampleProgram(crew.id, [session]);
-const open = (presence: object = { startedAt: null, absent: [] }, people = [samplePerson(), samplePerson({ name: "Bo Late" })], quickTest: string | null = null) => {
+const open = (
+  presence: object = { startedAt: null, absent: [] },
+  people = [samplePerson(), samplePerson({ name: "Bo Late" })],
+  quickTest: string | null = null,
+) => {
   const server = new TestServer({
     ...SIGNED_IN,
     "GET /today": sampleToday(),
