@@ -30,7 +30,7 @@ export function crewAnswer(test: QuickTest, results: readonly (QuickResult & { p
     const { gain } = pairedAnswer(test, own, noise);
     return gain ? [gain.mean] : [];
   });
-  return { ...answerOf(people, pairedAnswer(test, results, noise).noise) };
+  return answerOf(people, pairedAnswer(test, results, noise).noise);
 }
 
 function answerOf(gains: readonly number[], noise: number): PairedAnswer {

@@ -71,13 +71,12 @@ async function sittingsOf(db: Db, caller: Caller): Promise<{ sittings: Measuring
   const records = (await models.Baseline.findAll({ where: { roundId: [...seconds.map(({ id }) => id), ...ids] } })).map((row) =>
     row.get({ plain: true }),
   );
-  const recordOf = (round: string, person: string) =>
-    records.find(({ roundId, personId }) => roundId === round && personId === person)?.document;
+  const documents = new Map(records.map(({ roundId, personId, document }) => [`${roundId} ${personId}`, document]));
   const pairs: Twice[] = [];
   const sittings = seconds.map((second) => {
     const first = firsts.get(second.repeats!)!;
     const twice = records.flatMap(({ roundId, personId, document }): Twice[] => {
-      const before = roundId === second.id ? recordOf(first.id, personId) : undefined;
+      const before = roundId === second.id ? documents.get(`${first.id} ${personId}`) : undefined;
       if (!before || isEmpty(before) || isEmpty(document)) return [];
       return [{ personId, first: before, second: document, firstOn: first.startedOn, secondOn: second.startedOn }];
     });

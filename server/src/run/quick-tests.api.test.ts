@@ -95,6 +95,10 @@ describe("what they tell", () => {
       personId: world.people[0]!.id,
       series: [{ test: "twistLid", answer: { pairs: 6, verdict: "better", noise: 2 } }],
     });
+    const only = async (person: number) =>
+      (await trainer.get(`/api/crews/${world.crewId}/quick-tests?personId=${world.people[person]!.id}`).expect(200)).body;
+    expect(await only(0)).toEqual({ people, crew: [] });
+    expect(await only(1)).toEqual({ people: [], crew: [] });
     const { runs } = people[0].series[0];
     expect(runs.map(({ after }: { after: number }) => after)).toEqual([3, 4, 3, 4, 3, 4]);
     expect(crew).toMatchObject([{ test: "twistLid", answer: { pairs: 1, gain: null, verdict: "tooFew" } }]);

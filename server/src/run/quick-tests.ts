@@ -88,15 +88,16 @@ function seriesOf(pairs: readonly Pair[], noise: Parameters<typeof pairedAnswer>
   });
 }
 
-export async function quickTestsOf(db: Db, caller: Caller, crewId: string, at: Date): Promise<QuickTestsEntry> {
+/** @param personId only of this one; what the crew comes to is then left out */
+export async function quickTestsOf(db: Db, caller: Caller, crewId: string, at: Date, personId?: string): Promise<QuickTestsEntry> {
   await crewOf(db, caller, crewId);
-  const [pairs, noise] = await Promise.all([pairsOf(db, crewId, at), usedNoise(db, caller.practiceId)]);
+  const [pairs, noise] = await Promise.all([pairsOf(db, crewId, at, personId), usedNoise(db, caller.practiceId)]);
   return {
     people: Object.entries(groupBy(pairs, ({ personId }) => personId)).map(([personId, own]) => ({
       personId,
       series: seriesOf(own, noise),
     })),
-    crew: QUICK_TESTS_OF_CREW.flatMap((test) => {
+    crew: (personId ? [] : QUICK_TESTS_OF_CREW).flatMap((test) => {
       const all = ofTest(pairs, test).map(({ personId, quick }) => ({ ...quick, personId }));
       return all.length === 0 ? [] : [{ test, answer: crewAnswer(test, all, noise) }];
     }),

@@ -83,10 +83,16 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "Before and after the runs of the last twelve weeks, person by person and over the crew",
     answer: QuickTestsEntry,
     params: CrewParams,
-    async handle({ caller, params }) {
+    query: v.object({ personId: v.optional(Id) }),
+    async handle({ caller, params, query: { personId } }) {
       const at = await now(caller);
-      const entry = await quickTestsOf(db, caller, params.crewId, at);
-      await noteSeen(db, caller, at, { crewId: params.crewId, personId: null, subject: "run", what: "before and after of runs" });
+      const entry = await quickTestsOf(db, caller, params.crewId, at, personId);
+      await noteSeen(db, caller, at, {
+        crewId: params.crewId,
+        personId: personId ?? null,
+        subject: "run",
+        what: "before and after of runs",
+      });
       return entry;
     },
   });

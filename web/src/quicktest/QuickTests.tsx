@@ -3,6 +3,7 @@ import { Box, Typography } from "@mui/material";
 import { Link } from "react-router";
 import type { PersonEntry, QuickSeries } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { Loaded } from "../parts/Loaded";
 import { PictureRow } from "../parts/PictureRow";
 import { quickTestApi } from "./api";
 import { SeriesStrip } from "./SeriesStrip";
@@ -10,9 +11,11 @@ import { pairedText, QUICK_TEST_NAMES, readingText } from "./words";
 
 /** @param personId only of this one */
 export function QuickTests({ crewId, people, personId }: { crewId: string; people: readonly PersonEntry[]; personId?: string }) {
-  const { data } = quickTestApi.useQuickTestsQuery(crewId);
-  const shown = (data?.people ?? []).filter((each) => personId === undefined || each.personId === personId);
-  if (!data || shown.length === 0) return null;
+  const query = quickTestApi.useQuickTestsQuery({ crewId, personId });
+  const { data } = query;
+  // Nothing stands here until there is something; what could not be read is said.
+  if (query.error) return <Loaded query={query}>{() => null}</Loaded>;
+  if (!data || data.people.length === 0) return null;
   const nameOf = (id: string) => people.find((each) => each.id === id)?.name ?? t("left the crew");
   return (
     <Box component="section" aria-label={t("Before and after")} sx={{ mt: 4 }}>
@@ -22,14 +25,13 @@ export function QuickTests({ crewId, people, personId }: { crewId: string; peopl
           "Each mark is a run: up is better after than before. Grey is what one pair alone cannot tell apart; the dashed line is the mean of all.",
         )}
       </Typography>
-      {personId === undefined &&
-        data.crew.map(({ test, answer }) => (
-          <Typography key={test} sx={{ fontSize: "1.2rem", mb: 1.5 }}>
-            <strong>{QUICK_TEST_NAMES[test]}.</strong> {pairedText(test, answer, "people")}
-          </Typography>
-        ))}
+      {data.crew.map(({ test, answer }) => (
+        <Typography key={test} sx={{ fontSize: "1.2rem", mb: 1.5 }}>
+          <strong>{QUICK_TEST_NAMES[test]}.</strong> {pairedText(test, answer, "people")}
+        </Typography>
+      ))}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-        {shown
+        {data.people
           .map((each) => ({ ...each, name: nameOf(each.personId) }))
           .sort((a, b) => a.name.localeCompare(b.name))
           .flatMap(({ personId: id, name, series }) =>

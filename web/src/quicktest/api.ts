@@ -9,8 +9,8 @@ export const quickTestApi = serverApi.injectEndpoints({
       query: ({ crewId, ...body }) => ({ url: `/crews/${crewId}/quick-test`, method: "PUT", body }),
       invalidatesTags: (done) => (done ? ["Crews"] : []),
     }),
-    quickTests: make.query<QuickTestsEntry, string>({
-      query: (crewId) => `/crews/${crewId}/quick-tests`,
+    quickTests: make.query<QuickTestsEntry, { crewId: string; personId?: string }>({
+      query: ({ crewId, personId }) => `/crews/${crewId}/quick-tests${personId ? `?personId=${personId}` : ""}`,
       providesTags: ["Runs"],
       keepUnusedDataFor: 0,
     }),

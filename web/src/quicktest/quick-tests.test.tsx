@@ -95,7 +95,7 @@ describe("what the pairs tell", () => {
     answer: { pairs: 2, gain: null, verdict: "tooFew", noise: 2 },
   });
   const open = (entry: QuickTestsEntry, personId?: string) => {
-    new TestServer({ ...SIGNED_IN, "GET /crews/crew/quick-tests": entry });
+    new TestServer({ ...SIGNED_IN, [`GET /crews/crew/quick-tests${personId ? `?personId=${personId}` : ""}`]: entry });
     return showPage(<QuickTests crewId="crew" people={people} personId={personId} />);
   };
   const entry: QuickTestsEntry = {
@@ -113,10 +113,16 @@ describe("what the pairs tell", () => {
     expect([better!.querySelectorAll("circle").length, worse!.querySelectorAll("circle").length]).toEqual([2, 0]);
   });
   it("on a person's page only their own, without the crew", async () => {
-    open(entry, ann);
+    open({ people: [entry.people[1]!], crew: [] }, ann);
     expect(await screen.findByText("2 runs with both readings: too few to tell.")).toBeVisible();
     expect(screen.queryByRole("link")).toBeNull();
     expect(screen.queryByText(/12 people/)).toBeNull();
+  });
+  it("what could not be read is said, with a way to try again", async () => {
+    new TestServer({ ...SIGNED_IN, "GET /crews/crew/quick-tests": refusal(503, "away", "The server is away.") });
+    showPage(<QuickTests crewId="crew" people={people} />);
+    expect(await screen.findByText("The server is away.")).toBeVisible();
+    expect(screen.getByRole("button", { name: "Try again" })).toBeVisible();
   });
   it("nothing was taken: nothing is shown", async () => {
     open({ people: [], crew: [] });
