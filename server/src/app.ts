@@ -217,6 +217,7 @@ export function createApp({
     id: "meter",
     method: "get",
     path: "/api/meter",
+    roles: ["trainer", "member"],
     summary: "Where the simulated meter listens, if there is one",
     answer: DeviceAddress,
     handle: async () => ({ address: meterAddress ?? null }),

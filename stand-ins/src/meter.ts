@@ -29,7 +29,7 @@ function serve(socket: WebSocket): void {
       case "start":
         stop();
         startedMs = performance.now();
-        meter.start(message.kind, message.fullDeg, message.assisted);
+        meter.start(message.kind, message);
         taken = 0;
         // A machine that stalls delays readings, as a buffer in a meter does; it does not lose them.
         timer = setInterval(() => {

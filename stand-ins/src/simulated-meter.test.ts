@@ -1,4 +1,4 @@
-import { readTrial, steadyAngle, type MeterSettings, type Reading } from "@kind-grip/core/meter";
+import { paceOf, readTrial, repetitionsIn, steadyAngle, type MeterSettings, type Reading } from "@kind-grip/core/meter";
 import { READINGS_PER_SEC, SimulatedMeter } from "./simulated-meter";
 
 function chance(seed = 7): () => number {
@@ -52,13 +52,24 @@ describe("a simulated squeeze", () => {
 });
 
 describe("a simulated joint", () => {
-  const end = (assisted: boolean) => steadyAngle(stream({ rangeShare: 0.9, noise: 0.3 }, (meter) => meter.start("angle", 80, assisted), 3));
+  const end = (assisted: boolean) =>
+    steadyAngle(stream({ rangeShare: 0.9, noise: 0.3 }, (meter) => meter.start("angle", { fullDeg: 80, assisted }), 3));
   it("comes to rest near its share of the range, further with help", () => {
     expect(end(false)!).toBeGreaterThan(60);
     expect(end(false)!).toBeLessThan(84);
     expect(end(true)!).toBeGreaterThan(end(false)! + 3);
   });
   it("is not read while it moves", () => {
-    expect(steadyAngle(stream({}, (meter) => meter.start("angle", 80), 0.9))).toBeUndefined();
+    expect(steadyAngle(stream({}, (meter) => meter.start("angle", { fullDeg: 80 }), 0.9))).toBeUndefined();
   });
+});
+
+it("goes out and back as often as it is asked, a little quicker each time", () => {
+  const repeated = { restSec: 1, outSec: 2, holdSec: 1, backSec: 2 };
+  const readings = stream({ noise: 0.3 }, (meter) => meter.start("angle", { fullDeg: 60, repeated }), 62);
+  const pace = paceOf(repetitionsIn(readings))!;
+  expect(pace.count).toBeGreaterThanOrEqual(10);
+  expect(pace.wholeSec!).toBeGreaterThan(4.5);
+  expect(pace.wholeSec!).toBeLessThan(6);
+  expect(pace.drift!.toSec).toBeLessThan(pace.drift!.fromSec);
 });

@@ -1,5 +1,5 @@
 /** A grip meter and an angle meter that are not there: what they would read at a moment. Chance comes from outside. */
-import type { MeterKind, MeterSettings } from "@kind-grip/core/meter";
+import type { MeterKind, MeterSettings, Repeated } from "@kind-grip/core/meter";
 
 export const READINGS_PER_SEC = 20;
 export const USUAL: MeterSettings = { gripKg: 34, rangeShare: 0.92, noise: 0.3, dropOuts: 0, weakTrial: false };
@@ -19,6 +19,10 @@ const ASSISTED_SHARE = 0.09;
 /** Readings get lost in runs this long. */
 const DROP_SEC = 0.4;
 
+/** Somebody who repeats hurries a little more each time, and is never quite even. */
+const HURRIES_SHARE = 0.02;
+const UNEVEN_SHARE = 0.04;
+
 export type Chance = () => number;
 
 interface Course {
@@ -28,6 +32,14 @@ interface Course {
   /** When the hand closes, seconds into the stream; undefined until somebody squeezes. */
   squeezedAt?: number;
   holdSec: number;
+  /** When each part of it is over, seconds into the stream; grows as it is asked for. */
+  repetitions?: { asked: Repeated; ends: RepetitionEnds[] };
+}
+interface RepetitionEnds {
+  restsTo: number;
+  outTo: number;
+  heldTo: number;
+  backTo: number;
 }
 
 export class SimulatedMeter {
@@ -38,10 +50,29 @@ export class SimulatedMeter {
 
   constructor(private readonly chance: Chance) {}
 
-  start(kind: MeterKind, fullDeg = 80, assisted = false): void {
+  start(
+    kind: MeterKind,
+    { fullDeg = 80, assisted = false, repeated }: { fullDeg?: number; assisted?: boolean; repeated?: Repeated } = {},
+  ): void {
     this.lostUntil = 0;
     const share = this.settings.rangeShare * (1 + this.normal() * 0.03) + (assisted ? ASSISTED_SHARE : 0);
     this.course = { kind, end: kind === "grip" ? 0 : fullDeg * share, holdSec: SQUEEZE.hold };
+    if (repeated) this.course.repetitions = { asked: repeated, ends: [] };
+  }
+
+  /** Where a joint is that goes out and back, as a share of its end. */
+  private repeatedShare({ asked, ends }: NonNullable<Course["repetitions"]>, atSec: number): number {
+    while ((ends.at(-1)?.backTo ?? -1) < atSec) {
+      const pace = Math.max(0.4, 1 - HURRIES_SHARE * ends.length + UNEVEN_SHARE * this.normal());
+      const restsTo = (ends.at(-1)?.backTo ?? 0) + asked.restSec * pace;
+      const outTo = restsTo + asked.outSec * pace;
+      const heldTo = outTo + asked.holdSec * pace;
+      ends.push({ restsTo, outTo, heldTo, backTo: heldTo + Math.max(0.05, asked.backSec * pace) });
+    }
+    const { restsTo, outTo, heldTo, backTo } = ends.find((each) => atSec <= each.backTo)!;
+    if (atSec < restsTo) return 0;
+    if (atSec < outTo) return eased((atSec - restsTo) / (outTo - restsTo));
+    return atSec < heldTo ? 1 : eased((backTo - atSec) / (backTo - heldTo));
   }
 
   /** Somebody closes the hand, `atSec` into the stream. */
@@ -58,7 +89,12 @@ export class SimulatedMeter {
   readingAt(atSec: number): { kind: MeterKind; value: number } | undefined {
     const { course } = this;
     if (!course || this.isLost(atSec)) return undefined;
-    const value = (course.kind === "grip" ? gripAt(course, atSec) : angleAt(course, atSec)) + this.normal() * this.settings.noise;
+    const reached = course.repetitions
+      ? course.end * this.repeatedShare(course.repetitions, atSec)
+      : course.kind === "grip"
+        ? gripAt(course, atSec)
+        : angleAt(course, atSec);
+    const value = reached + this.normal() * this.settings.noise;
     return { kind: course.kind, value: Math.round(Math.max(course.kind === "grip" ? 0 : -10, value) * 100) / 100 };
   }
 
@@ -87,6 +123,7 @@ function gripAt({ end, squeezedAt, holdSec }: Course, atSec: number): number {
 }
 
 function angleAt({ end }: Course, atSec: number): number {
-  const share = Math.min(1, atSec / MOVE_SEC);
-  return end * share * share * (3 - 2 * share);
+  return end * eased(Math.min(1, atSec / MOVE_SEC));
 }
+
+const eased = (share: number): number => share * share * (3 - 2 * share);

@@ -6,6 +6,7 @@ export { handMap, MAP_VIEWS, type HandMap, type MapMark, type MapPlace, type Map
 export * as handContacts from "./body/hand-contacts";
 export { overlapsOf, type Overlap } from "./flesh/overlap";
 export { LANDMARKS, type Landmark } from "./flesh/landmarks";
+export { feltTurnOf } from "./motion/hand-turn";
 export { eased, mirrorPose, poseAlong, poseBetween } from "./motion/motion";
 export { enlargementOf, sceneOf } from "./drawing/scene";
 export { StagedFigure, type PictureOptions } from "./drawing/picture";

@@ -11,7 +11,7 @@ export {
   type Reading,
   type TrialFault,
 } from "./grip-trial";
-export { FromMeter, METER_KINDS, MeterKind, MeterSettings, readMessage, ToMeter } from "./protocol";
+export { FromMeter, METER_KINDS, MeterKind, MeterSettings, readMessage, Repeated, ToMeter } from "./protocol";
 export {
   Calibration,
   CALIBRATION_READINGS,
@@ -25,5 +25,7 @@ export {
   readOffLevel,
   turnsUnseen,
 } from "./phone-angle";
-export { tiltBetween, upFrom, type UpVector } from "./tilt";
+export { outwardFrom, tiltBetween, turnedBy, upFrom, type UpVector } from "./tilt";
+export { againstDose, CountedBout, countedItems, paceOf, type CountedItem, type Pace } from "./counted";
+export { LEAST_TURN_DEG, repetitionsIn, type Repetition } from "./repetitions";
 export { STILL_DEG, STILL_MS, steadyAngle, steadyMean } from "./steady-angle";

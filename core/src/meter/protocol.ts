@@ -10,6 +10,11 @@ export const METER_KINDS = ["grip", "angle"] as const;
 export const MeterKind = v.picklist(METER_KINDS);
 export type MeterKind = v.InferOutput<typeof MeterKind>;
 
+/** A joint that goes out and comes back again and again: the seconds of each part of it. */
+const part = v.pipe(number, v.minValue(0), v.maxValue(600));
+export const Repeated = v.strictObject({ restSec: part, outSec: part, holdSec: part, backSec: part });
+export type Repeated = v.InferOutput<typeof Repeated>;
+
 /** How a simulated meter behaves. A real one has none of these. */
 export const MeterSettings = v.strictObject({
   /** How strong the simulated hand is. */
@@ -37,10 +42,16 @@ export type FromMeter = v.InferOutput<typeof FromMeter>;
 
 /**
  * To the meter. `squeeze` and `set` are understood by a simulated meter only: somebody has to close the hand. `fullDeg` tells an angle
- * meter the full range of the joint it is held to; a real one has no use for it.
+ * meter the full range of the joint it is held to, `repeated` that it is to go there and back all along; a real one has no use for them.
  */
 export const ToMeter = v.variant("type", [
-  v.strictObject({ type: v.literal("start"), kind: MeterKind, fullDeg: v.optional(number), assisted: v.optional(v.boolean()) }),
+  v.strictObject({
+    type: v.literal("start"),
+    kind: MeterKind,
+    fullDeg: v.optional(number),
+    assisted: v.optional(v.boolean()),
+    repeated: v.optional(Repeated),
+  }),
   v.strictObject({ type: v.literal("stop") }),
   v.strictObject({ type: v.literal("zero") }),
   v.strictObject({ type: v.literal("set"), settings: v.partial(MeterSettings) }),

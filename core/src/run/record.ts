@@ -1,5 +1,6 @@
 /** A run: one delivery of a session, as it is stored. */
 import * as v from "valibot";
+import { CountedBout } from "../meter";
 import { QuickResult } from "../quicktest";
 import { FormId, MovementId, Session, SessionSlot } from "../session";
 import { Effort, Id, IsoInstant } from "../units";
@@ -23,6 +24,8 @@ export const RunPerson = v.strictObject({
   leftOut: v.optional(v.array(Id), []),
   /** The quick test before and after; null where none was taken. */
   quick: v.optional(v.nullable(QuickResult), null),
+  /** What a phone in the hand counted, a bout each; null where nothing was counted. */
+  counted: v.optional(v.nullable(v.pipe(v.array(CountedBout), v.minLength(1), v.maxLength(400))), null),
 });
 export type RunPerson = v.InferOutput<typeof RunPerson>;
 
@@ -85,6 +88,18 @@ export const RunRecord = v.pipe(
   ),
   v.forward(
     v.check((run) => run.alone || run.people.every(({ quick }) => quick?.test !== "tingling"), "asks for tingling in front of others"),
+    ["people"],
+  ),
+  v.forward(
+    v.check((run) => run.people.every(({ present, counted }) => !counted || (run.alone && present)), "counts what was not followed alone"),
+    ["people"],
+  ),
+  v.forward(
+    v.check(
+      ({ session, people }) =>
+        people.every(({ counted }) => (counted ?? []).every(({ itemId }) => session.items.some((item) => item.id === itemId))),
+      "counts an item that is not in the session",
+    ),
     ["people"],
   ),
 );

@@ -94,6 +94,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/member/day",
     "get /api/member/progress",
     "get /api/member/pulse",
+    "get /api/meter",
     "put /api/member/arrivals/:arrivalId",
     "put /api/member/check-ins/:checkInId",
     "put /api/member/efforts/:effortId",

@@ -30,6 +30,7 @@ import { bookings } from "./migrations/0027-bookings";
 import { observations } from "./migrations/0028-observations";
 import { measuringNoise } from "./migrations/0029-measuring-noise";
 import { quickTests } from "./migrations/0030-quick-tests";
+import { counted } from "./migrations/0031-counted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -64,6 +65,7 @@ const MIGRATIONS = {
   "0028-observations": observations,
   "0029-measuring-noise": measuringNoise,
   "0030-quick-tests": quickTests,
+  "0031-counted": counted,
 };
 
 /** Runs what has not run yet; returns the names. */

@@ -299,7 +299,7 @@ function seedRun(
     const away = DEMO_AWAY[person.name];
     const day = dateAt(startedAt.getTime(), TIME_ZONE);
     if (away && away.from <= day && day <= away.until)
-      return { runId, personId: person.id, present: false, effort: null, markCount: 0, marks: [], forms, leftOut: [], quick: null };
+      return { runId, personId: person.id, present: false, effort: null, markCount: 0, marks: [], forms, leftOut: [], quick: null, counted: null };
     return {
       runId,
       personId: person.id,
@@ -310,6 +310,7 @@ function seedRun(
       forms,
       leftOut: [],
       quick: null,
+      counted: null,
     };
   });
   const doneSec = items.reduce((sum, item) => sum + item.doneSec, 0);

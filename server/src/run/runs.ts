@@ -113,7 +113,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
       { transaction },
     );
     await db.models.RunPerson.bulkCreate(
-      run.people.map(({ personId, present, effort, marks, forms, leftOut, quick }) => ({
+      run.people.map(({ personId, present, effort, marks, forms, leftOut, quick, counted }) => ({
         runId: run.id,
         personId,
         present,
@@ -123,6 +123,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
         forms,
         leftOut,
         quick,
+        counted,
         clash: clashes.get(personId) ?? null,
         clashAnswer: null,
       })),
@@ -150,7 +151,8 @@ function refuseHeldOut(library: Library, run: RunRecord, participations: Partici
       return;
     }
     const out = itemsLeftOut(library, participation, run.session);
-    const given = out.filter((itemId) => !person.leftOut.includes(itemId) || person.forms[itemId] !== undefined);
+    const did = (itemId: string) => person.forms[itemId] !== undefined || person.counted?.some((bout) => bout.itemId === itemId);
+    const given = out.filter((itemId) => !person.leftOut.includes(itemId) || did(itemId));
     if (given.length === 0) return;
     fields.push({ path: `people.${i}.leftOut`, message: `was held out of ${given.length} of the items` });
     withoutItems[person.personId] = out;

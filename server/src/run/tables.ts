@@ -1,5 +1,6 @@
 /** Runs, who took part, what was done, and the days of each person added up, as they are stored. */
 import type { PersonDay } from "@kind-grip/core/followup";
+import type { CountedBout } from "@kind-grip/core/meter";
 import type { QuickResult } from "@kind-grip/core/quicktest";
 import type { RunRecord } from "@kind-grip/core/run";
 import { SESSION_DOCUMENT, type SessionSlot } from "@kind-grip/core/session";
@@ -38,6 +39,8 @@ export interface RunPersonRow {
   leftOut: string[];
   /** The quick test before and after; null where none was taken. */
   quick: QuickResult | null;
+  /** What a phone in the hand counted; null where nothing was counted. */
+  counted: CountedBout[] | null;
   /** It arrived when the person was out of it already, and says that it began before. Not evidence until the trainer has said so. */
   clash?: "heldOut" | "outOfItem" | null;
   clashAnswer?: "before" | "mistake" | null;
@@ -110,6 +113,7 @@ export function defineRunTables(sequelize: Sequelize) {
       forms: json,
       leftOut: json,
       quick: json,
+      counted: json,
       clash: text,
       clashAnswer: text,
     }) as Table<RunPersonRow>,

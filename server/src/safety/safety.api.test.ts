@@ -182,6 +182,10 @@ describe("somebody held out of some items", () => {
     run.people[1]!.forms = { [glide!.id]: glide!.formId };
     expect((await store(run)).status).toBe(409);
     run.people[1]!.forms = {};
+    // Nor can it have been counted, on their own phone.
+    const repetitions = [{ restedSec: 0, outSec: 1, heldSec: 1, backSec: 1 }];
+    const counted = [{ itemId: glide!.id, side: "left" as const, of: "holds" as const, set: 1, due: 1, dueSec: 3, repetitions }];
+    expect((await store({ ...run, alone: true, people: [{ ...run.people[1]!, counted }] })).status).toBe(409);
     expect((await store(run)).body.stored).toBe("new");
     const stored = (await trainer.get(`/api/runs/${run.id}`)).body as RunRecord;
     expect(stored.people.find((person) => person.personId === world.people[1]!.id)!.leftOut).toEqual([glide!.id]);

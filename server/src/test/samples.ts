@@ -120,6 +120,7 @@ export function sampleRun({ crewId, people, programId, program }: SampleWorld): 
       forms: {},
       leftOut: [],
       quick: null,
+      counted: null,
     })),
   };
 }

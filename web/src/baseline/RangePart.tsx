@@ -12,7 +12,7 @@ import type { Meter } from "../meter/use-meter";
 import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
 import { BigStepper } from "./BigStepper";
-import { MOTION_PICTURES } from "./motion-pictures";
+import { MOTION_PICTURES, PHONE_PICTURES } from "./motion-pictures";
 import { RangeFan } from "./RangeFan";
 import type { EditedRecord } from "./use-record";
 import { MOTION_NAMES } from "./finding-text";
@@ -122,7 +122,7 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
           {(["left", "picture", "right"] as const).map((column) =>
             column === "picture" ? (
               <Box key={column} sx={{ textAlign: "center", order: { xs: -1, sm: 0 }, justifySelf: "center", maxWidth: 136 }}>
-                <FigurePicture request={MOTION_PICTURES[motion]} silent />
+                <FigurePicture request={(canRead && meter.isPhone ? PHONE_PICTURES : MOTION_PICTURES)[motion]} silent />
                 <Typography sx={{ fontWeight: 700, lineHeight: 1.15, mt: 0.5 }}>{MOTION_NAMES[motion]}</Typography>
                 <Typography sx={{ color: "text.secondary", fontSize: "0.9rem" }}>
                   {t("full {{referenceDeg}}°", { referenceDeg: MOTION_FACTS[motion].referenceDeg })}

@@ -4,9 +4,11 @@ import { OctagonX, X } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
+import type { CountedBout } from "@kind-grip/core/meter";
 import type { QuickTest } from "@kind-grip/core/quicktest";
 import { itemsDone, MARKS, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { useWords } from "../base/library";
+import { CountedList } from "../meter/CountedList";
 import { Toggle } from "../parts/Toggle";
 import { ZeroToTen } from "../parts/ZeroToTen";
 import { quickResult, type QuickReadings } from "../quicktest/quick-readings";
@@ -23,9 +25,11 @@ interface AfterFollowingProps {
   now(): number;
   /** The quick test, what it read before, and where the second reading goes. */
   quick: { test: QuickTest | null; readings: QuickReadings[string]; onReadings(readings: QuickReadings[string]): void };
+  /** What the phone in the hand counted. */
+  counted: readonly CountedBout[];
 }
 
-export function AfterFollowing({ entry, day, run, now, quick }: AfterFollowingProps) {
+export function AfterFollowing({ entry, day, run, now, quick, counted }: AfterFollowingProps) {
   const words = useWords();
   const navigate = useNavigate();
   const items = itemsDone(run.session, run.timeline, run.clock.played, run.written);
@@ -57,6 +61,7 @@ export function AfterFollowing({ entry, day, run, now, quick }: AfterFollowingPr
           ),
           leftOut: [],
           quick: quickResult(quick.test, { [day.person.id]: quick.readings }, day.person.id),
+          counted: counted.length === 0 ? null : [...counted],
         },
       ],
       alone: true,
@@ -92,6 +97,14 @@ export function AfterFollowing({ entry, day, run, now, quick }: AfterFollowingPr
           value={quick.readings.after}
           onChange={(after) => quick.onReadings({ ...quick.readings, after })}
         />
+      )}
+      {counted.length > 0 && (
+        <Box component="section" sx={{ mt: 3 }}>
+          <Typography variant="h3" component="h2" sx={{ mb: 0.5 }}>
+            {words.member("countTitle")}
+          </Typography>
+          <CountedList counted={counted} session={run.session} />
+        </Box>
       )}
       <Typography variant="h3" component="h2" sx={{ mt: 3, mb: 1 }}>
         {words.member("anythingElse")}

@@ -3,6 +3,7 @@ import { Box, Button, IconButton, Typography } from "@mui/material";
 import { Play, Volume2, VolumeX } from "lucide-react";
 import { useMemo, useState } from "react";
 import { Link, Navigate, useParams, useSearchParams } from "react-router";
+import type { CountedBout } from "@kind-grip/core/meter";
 import { quickTestFor, type QuickTest } from "@kind-grip/core/quicktest";
 import { shortVersion } from "@kind-grip/core/run";
 import { compilePerson } from "@kind-grip/core/session";
@@ -10,6 +11,9 @@ import { durationText } from "@kind-grip/core/units";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
 import { useLibrary, useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
+import { useFeltTurn } from "../meter/use-felt-turn";
+import { useCounter, type Counting } from "../meter/use-counter";
+import { useMeter } from "../meter/use-meter";
 import { Toggle } from "../parts/Toggle";
 import { Caption } from "../run/Caption";
 import { VoiceChoice } from "../run/VoiceChoice";
@@ -19,6 +23,7 @@ import { useAwakeScreen } from "../run/use-awake-screen";
 import { useRun } from "../run/use-run";
 import { NO_READING, type QuickReadings } from "../quicktest/quick-readings";
 import { AfterFollowing } from "./AfterFollowing";
+import { CountChoice } from "./CountChoice";
 import { FollowingNow } from "./FollowingNow";
 import { phoneDay } from "./paused";
 import { QuickAsk } from "./QuickAsk";
@@ -56,6 +61,9 @@ function Follow(props: FollowProps) {
   const [isShort, setIsShort] = useState(false);
   const [resumed] = useState(() => underWay(entry.programId, entry.session.id, day.person.id));
   const [readings, setReadings] = useState(() => resumed?.quick?.[day.person.id] ?? NO_READING);
+  const [bouts, setBouts] = useState<readonly CountedBout[]>(resumed?.counted ?? []);
+  const meter = useMeter();
+  const turnOf = useFeltTurn();
   // A day that was kept by an earlier version asks nothing.
   const test = quickTestFor(day.quickTest?.crew ?? null, day.quickTest?.own ?? null);
   return (
@@ -66,6 +74,7 @@ function Follow(props: FollowProps) {
       isShort={isShort}
       onShort={setIsShort}
       quick={{ test, readings, onReadings: setReadings }}
+      counting={{ meter, turnOf, bouts, onBouts: setBouts }}
     />
   );
 }
@@ -77,9 +86,10 @@ interface FollowingProps extends FollowProps {
   resumed: ReturnType<typeof underWay>;
   /** The quick test, what it read before, and where the second reading goes. */
   quick: { test: QuickTest | null; readings: QuickReadings[string]; onReadings(readings: QuickReadings[string]): void };
+  counting: Counting;
 }
 
-function Following({ entry, day, now, isShort, onShort, resumed, quick }: FollowingProps) {
+function Following({ entry, day, now, isShort, onShort, resumed, quick, counting }: FollowingProps) {
   const library = useLibrary();
   const words = useWords();
   const [sound, setSound] = useSoundChoice();
@@ -95,13 +105,20 @@ function Following({ entry, day, now, isShort, onShort, resumed, quick }: Follow
     personIds,
     participations: NOBODY_OUT,
     quick: { [day.person.id]: quick.readings },
+    counted: counting.bouts,
     resumed,
     owner: day.person.id,
+    alone: true,
     practiceNow: now,
     sound,
     words,
   });
   useAwakeScreen(run.clock.status === "running");
+  const isCounting = counting.meter.state === "on";
+  const countChoice = (brief: boolean) => (
+    <CountChoice timeline={run.timeline} meter={counting.meter} turnOf={counting.turnOf} brief={brief} />
+  );
+  const countedNow = useCounter(run, isCounting ? counting : null);
   const silent = !sound.sounds && !sound.voice;
   const mute = (
     <IconButton
@@ -111,7 +128,8 @@ function Following({ entry, day, now, isShort, onShort, resumed, quick }: Follow
       {silent ? <VolumeX size={24} /> : <Volume2 size={24} />}
     </IconButton>
   );
-  if (run.clock.status === "ended") return <AfterFollowing entry={entry} day={day} run={run} now={now} quick={quick} />;
+  if (run.clock.status === "ended")
+    return <AfterFollowing entry={entry} day={day} run={run} now={now} quick={quick} counted={counting.bouts} />;
   if (run.clock.status === "waiting")
     return (
       <Box component="main" sx={{ maxWidth: 560, mx: "auto", p: 2.5, minHeight: "100dvh", display: "flex", flexDirection: "column" }}>
@@ -165,6 +183,7 @@ function Following({ entry, day, now, isShort, onShort, resumed, quick }: Follow
             />
           )}
           <VoiceChoice language={words.language} sound={sound} onSound={setSound} />
+          {countChoice(false)}
         </Box>
         {run.caption !== null && <Caption text={run.caption} size="1.25rem" sx={{ mt: 1 }} />}
         <Box sx={{ position: "sticky", bottom: 0, bgcolor: "background.default", py: 1.5, mt: 1 }}>
@@ -183,5 +202,13 @@ function Following({ entry, day, now, isShort, onShort, resumed, quick }: Follow
         </Button>
       </Box>
     );
-  return <FollowingNow run={run} captions={sound.captions} mute={mute} />;
+  return (
+    <FollowingNow
+      run={run}
+      captions={sound.captions}
+      mute={mute}
+      counted={isCounting ? countedNow : null}
+      countChoice={countChoice(true)}
+    />
+  );
 }

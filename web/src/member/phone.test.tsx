@@ -3,7 +3,9 @@ import "fake-indexeddb/auto";
 import { act, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import type { MemberDay, MemberSession } from "@kind-grip/core/api";
-import { DEFAULT_STYLE, newItem, sampleCustomMovement } from "@kind-grip/core/library";
+import { DEFAULT_STYLE, easierForm, newItem, sampleCustomMovement, SHIPPED_LIBRARY } from "@kind-grip/core/library";
+import { wordsOf } from "@kind-grip/core/language";
+import type { RunRecord } from "@kind-grip/core/run";
 import { refusal, showPage, TestServer } from "../testing/screen";
 import { emptyMemberDay } from "../testing/member-day";
 import { sampleId, sampleSession } from "../testing/sample";
@@ -13,7 +15,8 @@ import PhoneFrame from "./PhoneFrame";
 import PhoneSignIn from "./PhoneSignIn";
 import { kept as keptOf, phone, signedInAs, type Waiting } from "./phone-store";
 import TellPage from "./TellPage";
-import type { Session } from "@kind-grip/core/session";
+import { compilePerson, type Session } from "@kind-grip/core/session";
+import { keepUnderWay } from "../run/run-store";
 import { takeDay } from "./use-phone";
 
 // It is the middle of the day: an hour back or on is still today, whenever the tests run.
@@ -307,5 +310,124 @@ describe("a day of bookings", () => {
       "GET /member/day": { ...kept, changes: 8, sessions: [reset(1, "Moved by itself")] },
     };
     expect(await screen.findByText("Moved by itself", undefined, { timeout: 2000 })).toBeInTheDocument();
+  });
+});
+
+describe("counted with the meter in the hand", () => {
+  class Socket {
+    static last: Socket;
+    static readonly OPEN = 1;
+    readyState = 1;
+    sent: string[] = [];
+    onmessage?: (event: { data: string }) => void;
+    onclose?: () => void;
+    constructor(readonly address: string) {
+      Socket.last = this;
+    }
+    send(text: string) {
+      this.sent.push(text);
+    }
+    close() {}
+    say(message: object) {
+      act(() => this.onmessage?.({ data: JSON.stringify(message) }));
+    }
+  }
+  const whole = globalThis.WebSocket;
+  beforeEach(() => void Object.assign(globalThis, { WebSocket: Socket }));
+  afterEach(() => {
+    Object.assign(globalThis, { WebSocket: whole });
+    localStorage.clear();
+  });
+  const nod = {
+    ...newItem(SHIPPED_LIBRARY.get("wrist-nod"), DEFAULT_STYLE, sampleId()),
+    formId: "free",
+    sides: "inTurn" as const,
+    dose: { kind: "reps" as const, sets: 1, reps: 5, tempo: { outSec: 2, endPauseSec: 0, backSec: 2, startPauseSec: 0 }, restSec: 0 },
+  };
+  const session = sampleSession(["shake-out"], { name: "Nods", slot: "break" });
+  const nods = { ...session, items: [nod, ...session.items] };
+  const WITH_METER = { "GET /meter": { address: "ws://meter.example" } };
+  const turn = (times: number) => {
+    for (let i = 0; i <= times * 40; i++)
+      Socket.last.say({ type: "reading", kind: "angle", atMs: i * 100, value: 30 * (1 - Math.cos((2 * Math.PI * i) / 40)) });
+  };
+
+  it("says what is counted, keeps it over a reload, and with the run", async () => {
+    const entry = entryOf(nods);
+    const kept = day({ anyTime: [entry] });
+    // A run that was under way, at the beginning of its first bout.
+    const timeline = compilePerson(nods, SHIPPED_LIBRARY.timings);
+    const atSec = timeline.segments.find(({ kind }) => kind === "work")!.startSec;
+    keepUnderWay(entry.programId, nods.id, {
+      runId: sampleId(),
+      owner: kept.person.id,
+      session: nods,
+      startedAt: new Date().toISOString(),
+      marks: [],
+      counted: [{ itemId: nod.id, side: "right", of: "repetitions", set: 1, due: 5, dueSec: 4, repetitions: [] }],
+      keptAtMs: Date.now(),
+      clock: { status: "paused", atSec, anchorMs: 0, totalSec: timeline.totalSec, played: [] },
+    });
+    const { user } = await open(kept, WITH_METER);
+    await user.click(screen.getByRole("link", { name: "Start: Nods" }));
+    await user.click(await screen.findByRole("button", { name: "Count with the meter" }));
+    expect(Socket.last.address).toBe("ws://meter.example");
+    Socket.last.say({ type: "hello", name: "Meter", kinds: ["angle"] });
+    expect(screen.getByText(/Hold it firmly .* Counted: Wrist nod\./)).toBeVisible();
+    await user.click(screen.getByRole("button", { name: "Go on" }));
+    await waitFor(() => expect(Socket.last.sent.at(-1)).toContain("repeated"));
+    turn(3);
+    expect(await screen.findByText(/Counted: 3 of 5/)).toBeVisible();
+    // A hand that holds the screen presses nothing by accident.
+    expect(screen.queryByRole("button", { name: "Skip" })).toBeNull();
+    const pause = screen.getByRole("button", { name: "Press for a second to pause" });
+    await user.click(pause);
+    expect(pause).toBeVisible();
+    act(() => pause.focus());
+    await user.keyboard("{Enter}");
+    await user.click(await screen.findByRole("button", { name: /Stop/ }));
+    expect(await screen.findByRole("heading", { name: "Counted" })).toBeVisible();
+    expect(screen.getByText(/Wrist nod · 3 of 5/)).toBeVisible();
+    expect(screen.getByText("out 1.9 s, back 1.9 s")).toBeVisible();
+    await user.click(screen.getByRole("button", { name: "1" }));
+    await user.click(screen.getByRole("button", { name: "Keep it" }));
+    await waitFor(async () => expect(await phone.outbox.count()).toBe(1));
+    const [sent] = await phone.outbox.toArray();
+    const { counted } = (sent!.body as RunRecord).people[0]!;
+    expect(counted!.map(({ side, repetitions }) => [side, repetitions.length])).toEqual([
+      ["right", 0],
+      ["left", 3],
+    ]);
+  });
+
+  it("is not offered where nothing in it can be felt, or there is no meter", async () => {
+    const { user } = await open(day(), WITH_METER);
+    await user.click(screen.getByRole("link", { name: "Start: Break" }));
+    await screen.findByRole("button", { name: "Start" });
+    expect(screen.queryByRole("button", { name: /Count with/ })).toBeNull();
+  });
+
+  it("eased, what is shown and counted from then on is the easier form", async () => {
+    const palms = { ...newItem(SHIPPED_LIBRARY.get("palm-away"), DEFAULT_STYLE, sampleId()) };
+    const movement = SHIPPED_LIBRARY.get("palm-away");
+    const harder = movement.forms.at(-1)!;
+    const formName = (form: { id: string }) => wordsOf(SHIPPED_LIBRARY).formName(movement.id, form.id);
+    const own = { ...session, items: [{ ...palms, formId: harder.id }] };
+    const { user } = await open(day({ anyTime: [entryOf(own)] }));
+    await user.click(screen.getByRole("link", { name: "Start: Nods" }));
+    await user.click(await screen.findByRole("button", { name: "Start" }));
+    expect(screen.getByText(formName(harder))).toBeVisible();
+    await user.click(screen.getByRole("button", { name: "Easier" }));
+    expect(await screen.findByText(formName(easierForm(movement, harder.id)!))).toBeVisible();
+  });
+
+  it("a meter that answers nothing says so, and the session can be followed all the same", async () => {
+    const { user } = await open(day({ anyTime: [entryOf(nods)] }), WITH_METER);
+    await user.click(screen.getByRole("link", { name: "Start: Nods" }));
+    await user.click(await screen.findByRole("button", { name: "Count with the meter" }));
+    act(() => Socket.last.onclose?.());
+    expect(await screen.findByRole("alert")).toHaveTextContent("Nothing came from the meter.");
+    await user.click(screen.getByRole("button", { name: "Start" }));
+    expect(await screen.findByRole("button", { name: "Pause" })).toBeVisible();
   });
 });

@@ -22,6 +22,7 @@ function Page() {
     <>
       <button onClick={() => void meter.connectPhone()}>This phone</button>
       {meter.isPhone && <PhoneCheck meter={meter} />}
+      <p>{meter.state}</p>
       <RangePart edited={{ value, change: setValue } as unknown as EditedRecord} meter={meter} />
     </>
   );
@@ -53,6 +54,7 @@ const open = async () => {
   new TestServer(SIGNED_IN);
   const page = showPage(<Page />);
   await page.user.click(screen.getByRole("button", { name: "This phone" }));
+  lieFlat();
   return page;
 };
 async function check(user: { click(element: Element): Promise<void> }, readings: readonly number[]): Promise<void> {
@@ -107,6 +109,16 @@ it("turned in the level plane it says that gravity cannot see it, and nothing is
   tiltTo(1, { turn: 40 });
   expect(screen.getByText(/turns in the level plane, where gravity cannot see it/)).toBeVisible();
   expect(record.range.wristFlexion.left.active).toBeNull();
+});
+
+it("a device whose sensor says nothing is not measured with", async () => {
+  new TestServer(SIGNED_IN);
+  const { user } = showPage(<Page />);
+  await user.click(screen.getByRole("button", { name: "This phone" }));
+  expect(screen.getByText("connecting")).toBeVisible();
+  expect(await screen.findByText("lost", undefined, { timeout: 3000 })).toBeVisible();
+  lieFlat();
+  expect(screen.getByText("lost")).toBeVisible();
 });
 
 it("a device that may not say how it is turned is no lost address", async () => {

@@ -3,14 +3,17 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import {
   corrected,
   FromMeter,
+  outwardFrom,
   readMessage,
   tiltBetween,
+  turnedBy,
   turnsUnseen,
   upFrom,
   type Calibration,
   type MeterKind,
   type MeterSettings,
   type Reading,
+  type Repeated,
   type ToMeter,
   type UpVector,
 } from "@kind-grip/core/meter";
@@ -20,6 +23,18 @@ import { keepCalibration, keptCalibration } from "./calibration";
 export type MeterState = "off" | "connecting" | "on" | "lost";
 /** Readings kept of one stream: a minute of them. */
 const MOST_READINGS = 1200;
+/** A device that says nothing for so long after it was asked has no sensor, or may not use it. */
+const SILENT_MS = 1500;
+
+interface StartOptions {
+  /** The full range of the joint. */
+  fullDeg?: number;
+  assisted?: boolean;
+  /** For a check of the device itself. */
+  uncorrected?: boolean;
+  /** It goes out and comes back: read with its sign, past half a turn too. */
+  repeated?: Repeated;
+}
 
 /** Which way the phone lay, and how it was turned about the line to the ground. */
 interface PhoneLies {
@@ -32,6 +47,8 @@ interface PhoneStream {
   last: PhoneLies | null;
   /** None while it is checked. */
   correction: Calibration | null;
+  /** What is read with its sign: which way it turns, once that has shown, and how far it was last. */
+  signed: { outward?: UpVector; lastDeg: number } | null;
   startedMs: number;
   stop(): void;
 }
@@ -116,38 +133,45 @@ export function useMeter() {
     disconnect();
     const events = DeviceOrientationEvent as unknown as { requestPermission?(): Promise<"granted" | "denied"> };
     setIsPhone(true);
+    setState("connecting");
     if (events.requestPermission && (await events.requestPermission()) !== "granted") return setState("lost");
     const listen = ({ alpha, beta, gamma }: DeviceOrientationEvent) => {
       if (beta === null || gamma === null || !phone.current) return;
       const up = upFrom(beta, gamma);
       phone.current.last = { up, alpha: alpha ?? 0 };
       phone.current.zero ??= phone.current.last;
-      const { zero, correction } = phone.current;
-      const tilt = tiltBetween(zero.up, up);
+      clearTimeout(silence);
+      setState("on");
+      const { zero, correction, signed } = phone.current;
+      const tilt = signed ? signedTilt(signed, zero.up, up) : tiltBetween(zero.up, up);
       setIsUnseen(turnsUnseen(zero.alpha, alpha ?? 0, tilt));
       take({ atMs: performance.now() - phone.current.startedMs, value: correction ? corrected(tilt, correction) : tilt });
     };
     addEventListener("deviceorientation", listen);
+    const silence = setTimeout(() => {
+      disconnect();
+      setIsPhone(true);
+      setState("lost");
+    }, SILENT_MS);
     const known = keptCalibration();
     phone.current = {
       zero: null,
       last: null,
       correction: known,
+      signed: null,
       startedMs: performance.now(),
-      stop: () => removeEventListener("deviceorientation", listen),
+      stop: () => {
+        clearTimeout(silence);
+        removeEventListener("deviceorientation", listen);
+      },
     };
     setCalibration(known);
     setName(t("This device"));
     setKinds(["angle"]);
-    setState("on");
   }, [disconnect, take]);
 
   const start = useCallback(
-    (
-      kind: MeterKind,
-      onReading: (readings: readonly Reading[]) => void,
-      about: { fullDeg?: number; assisted?: boolean; uncorrected?: boolean } = {},
-    ) => {
+    (kind: MeterKind, onReading: (readings: readonly Reading[]) => void, about: StartOptions = {}) => {
       listener.current = onReading;
       arrived.current = [];
       setReadings([]);
@@ -157,6 +181,7 @@ export function useMeter() {
           ...phone.current,
           zero: phone.current.last,
           correction: uncorrected ? null : keptCalibration(),
+          signed: about.repeated ? { lastDeg: 0 } : null,
           startedMs: performance.now(),
         };
       setIsUnseen(false);
@@ -203,6 +228,13 @@ export function useMeter() {
   return { state, name, kinds, settings, streaming, readings, isPhone, calibration, isUnseen, ...actions };
 }
 export type Meter = ReturnType<typeof useMeter>;
+
+/** Before it has shown which way it turns it is read without a sign. */
+function signedTilt(signed: NonNullable<PhoneStream["signed"]>, zero: UpVector, up: UpVector): number {
+  signed.outward ??= outwardFrom(zero, up);
+  signed.lastDeg = signed.outward ? turnedBy(zero, signed.outward, up, signed.lastDeg) : tiltBetween(zero, up);
+  return signed.lastDeg;
+}
 
 /** Whether this device can tell how it is turned. */
 export const canBeAngleMeter = typeof DeviceOrientationEvent !== "undefined" && matchMedia("(pointer: coarse)").matches;

@@ -112,6 +112,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
             ...(takenOut.current.get(person.id) ?? []),
           ]),
         ],
+        counted: null,
         quick: away.has(person.id) ? null : quickResult(quickTest, readings, person.id),
       })),
     };

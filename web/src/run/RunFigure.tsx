@@ -31,7 +31,10 @@ export function RunFigure({ run: { clock, timeline }, segment, atSec }: RunFigur
   if (!request) return <Box />;
   const fit = {
     display: "grid",
-    alignContent: "center",
+    // Never cut off: where the pane is low the whole figure is smaller in it.
+    gridTemplateRows: "minmax(0, 1fr)",
+    alignItems: "center",
+    "& .figure": { maxHeight: "100%" },
     minWidth: 0,
     minHeight: 0,
     overflow: "hidden",

@@ -11,6 +11,7 @@ import { runApi } from "./api";
 import { crewApi } from "../crew/api";
 import { useWords } from "../base/library";
 import { useCrew } from "../crew/CrewFrame";
+import { CountedList } from "../meter/CountedList";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { EffortBar } from "./RunsPage";
@@ -101,6 +102,17 @@ function Sheet({ run }: { run: RunRecord }) {
               </Typography>
             </Box>
           ))}
+          {there.map(
+            ({ personId, counted }) =>
+              counted && (
+                <Box component="section" key={personId} sx={{ mt: 3 }}>
+                  <Typography variant="h3" sx={{ mb: 0.5 }}>
+                    {t("Counted with the phone in the hand: {{name}}", { name: nameOf(personId) })}
+                  </Typography>
+                  <CountedList counted={counted} session={run.session} />
+                </Box>
+              ),
+          )}
           {away.length > 0 && (
             <Typography sx={{ mt: 1.5, color: "text.secondary" }}>{t("Away: {{away}}", { away: away.join(", ") })}</Typography>
           )}

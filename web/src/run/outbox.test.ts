@@ -91,10 +91,12 @@ it("without whoever was held out: not there, or without the items", () => {
     forms: { i1: "easy", i2: "easy" },
     leftOut: [],
     quick: { test: "twistLid" as const, before: 4, after: 3 },
+    counted: ["i1", "i2"].map((itemId) => ({ itemId, side: "left", of: "holds", set: 1, due: 1, dueSec: 5, repetitions: [] })),
   });
   const named = { ...run("a"), people: [person("out"), person("partly"), person("fine")] } as RunRecord;
   const [out, partly, fine] = without(named, { withoutPeople: ["out"], withoutItems: { partly: ["i2"] } }).people;
-  expect(out).toEqual({ personId: "out", present: false, effort: null, marks: [], forms: {}, leftOut: [], quick: null });
+  expect(out).toEqual({ personId: "out", present: false, effort: null, marks: [], forms: {}, leftOut: [], quick: null, counted: null });
   expect([partly!.present, partly!.effort, partly!.forms, partly!.leftOut]).toEqual([true, 3, { i1: "easy" }, ["i2"]]);
+  expect(partly!.counted!.map(({ itemId }) => itemId)).toEqual(["i1"]);
   expect(fine).toEqual(person("fine"));
 });

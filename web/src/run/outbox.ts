@@ -72,11 +72,13 @@ export function without(run: RunRecord, { withoutPeople, withoutItems }: HeldOut
   return {
     ...run,
     people: run.people.map((person) => {
-      if (withoutPeople.includes(person.personId)) return { ...person, present: false, effort: null, forms: {}, marks: [], quick: null };
+      if (withoutPeople.includes(person.personId))
+        return { ...person, present: false, effort: null, forms: {}, marks: [], quick: null, counted: null };
       const out = withoutItems[person.personId];
       if (!out) return person;
       const forms = Object.fromEntries(Object.entries(person.forms).filter(([itemId]) => !out.includes(itemId)));
-      return { ...person, forms, leftOut: [...new Set([...person.leftOut, ...out])] };
+      const counted = person.counted?.filter(({ itemId }) => !out.includes(itemId)) ?? [];
+      return { ...person, forms, counted: counted.length === 0 ? null : counted, leftOut: [...new Set([...person.leftOut, ...out])] };
     }),
   };
 }

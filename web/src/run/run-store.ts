@@ -1,4 +1,5 @@
 /** A run under way, as the browser keeps it for going on after a reload. It is offered to whoever began it, and only while it is fresh. */
+import type { CountedBout } from "@kind-grip/core/meter";
 import type { MarkKind, RunClock } from "@kind-grip/core/run";
 import type { QuickReadings } from "../quicktest/quick-readings";
 import type { Session } from "@kind-grip/core/session";
@@ -17,6 +18,8 @@ export interface RunUnderWay {
   away?: readonly string[];
   /** Readings of the quick test; left out by an earlier version. */
   quick?: QuickReadings;
+  /** What the phone in the hand counted; left out by an earlier version. */
+  counted?: readonly CountedBout[];
   marks: { personId: string; kind: MarkKind; itemId: string | null }[];
   /** Real time of the last note, for offering only what is fresh. */
   keptAtMs: number;

@@ -1,6 +1,7 @@
 /** A run under way: the clock, the timeline it goes along, what was eased and marked, and how it is kept. */
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
 import type { Words } from "@kind-grip/core/language";
+import type { CountedBout } from "@kind-grip/core/meter";
 import { easierForm } from "@kind-grip/core/library";
 import {
   captionAt,
@@ -22,7 +23,16 @@ import {
   type RunClock,
 } from "@kind-grip/core/run";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
-import { compileGroup, doseInForm, positionAt, setPersonalForm, type Segment, type Session, type Timeline } from "@kind-grip/core/session";
+import {
+  compileGroup,
+  compilePerson,
+  doseInForm,
+  positionAt,
+  setPersonalForm,
+  type Segment,
+  type Session,
+  type Timeline,
+} from "@kind-grip/core/session";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
 import type { QuickReadings } from "../quicktest/quick-readings";
@@ -45,10 +55,14 @@ interface UseRunOptions {
   away?: readonly string[];
   /** Readings of the quick test; kept with the run. */
   quick?: QuickReadings;
+  /** What the phone in the hand counted; kept with the run. */
+  counted?: readonly CountedBout[];
   participations: Participations;
   resumed?: RunUnderWay;
   /** Whoever leads or follows it. */
   owner: string;
+  /** Followed by one person: in their own forms, which nobody else waits for. */
+  alone?: boolean;
   /** The practice's time, for the record. */
   practiceNow(): number;
   sound: SoundChoice;
@@ -63,9 +77,11 @@ export function useRun({
   personIds,
   away,
   quick,
+  counted,
   participations,
   resumed,
   owner,
+  alone = false,
   practiceNow,
   sound,
   words,
@@ -74,7 +90,11 @@ export function useRun({
   const [library] = useState(useLibrary());
   const [session, setSession] = useState(initial);
   const [written] = useState(resumed ? (resumed.written ?? resumed.session) : asWritten);
-  const timeline = useMemo(() => compileGroup(session, library.timings, personIds), [session, library, personIds]);
+  const compile = useCallback(
+    (of: Session) => (alone ? compilePerson(of, library.timings, personIds[0]) : compileGroup(of, library.timings, personIds)),
+    [alone, library, personIds],
+  );
+  const timeline = useMemo(() => compile(session), [compile, session]);
   const [clock, setClock] = useState<RunClock>(() =>
     resumed
       ? { ...resumed.clock, status: resumed.clock.status === "running" ? "paused" : resumed.clock.status, totalSec: timeline.totalSec }
@@ -138,8 +158,8 @@ export function useRun({
     return () => clearTimeout(openingTimer.current);
   }, []);
 
-  const state = useRef({ clock, session, marks, startedAt, away, quick });
-  state.current = { clock, session, marks, startedAt, away, quick };
+  const state = useRef({ clock, session, marks, startedAt, away, quick, counted });
+  state.current = { clock, session, marks, startedAt, away, quick, counted };
   useEffect(() => {
     const keep = () => {
       const now = state.current;
@@ -153,6 +173,7 @@ export function useRun({
         marks: now.marks,
         away: now.away,
         quick: now.quick,
+        counted: now.counted,
         startedAt: now.startedAt,
         keptAtMs: Date.now(),
         clock:
@@ -240,7 +261,7 @@ export function useRun({
       eased = setPersonalForm(eased, item.id, id, { formId, dose: own && doseInForm(own, library.timings.get(movement.id)?.get(formId)) });
     }
     if (eased === session) return;
-    const next = compileGroup(eased, library.timings, personIds);
+    const next = compile(eased);
     setSession(eased);
     setClock((now) => relay(now, sameMoment(segment, position!.intoSec, next), next.totalSec, performance.now()));
   }

@@ -27,6 +27,7 @@ const PROP_LABELS: Readonly<Record<PropKind, string>> = {
   bar: t("Bar"),
   roller: t("Roller on the forearm"),
   edge: t("Edge tool"),
+  phone: t("Phone"),
   tape: t("Tape on the thumb"),
 };
 

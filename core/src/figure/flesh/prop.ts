@@ -32,6 +32,7 @@ export const PROP_KINDS = [
   "roller",
   "edge",
   "tape",
+  "phone",
 ] as const;
 export const PropKind = v.picklist(PROP_KINDS);
 export type PropKind = v.InferOutput<typeof PropKind>;
@@ -93,6 +94,23 @@ function box(id: string, top: Tone, side: Tone, low: Vector, high: Vector): Part
   quad(side, [x0, y0, z0], [x1, y0, z0], [x1, y1, z0], [x0, y1, z0]);
   quad(side, [x1, y0, z0], [x1, y0, z1], [x1, y1, z1], [x1, y1, z0]);
   quad(side, [x0, y0, z0], [x0, y0, z1], [x0, y1, z1], [x0, y1, z0]);
+  return builder.part;
+}
+
+/** Half of a middling phone: along its length, through its screen, across it. */
+const PHONE_HALF: Vector = [72, 4.5, 35];
+
+/** A box in any frame, by its half sizes. */
+function slab(id: string, tone: Tone, frame: Frame, [hx, hy, hz]: Vector): Part {
+  const builder = new PartBuilder(id, tone, { step: 99 });
+  const corner = (x: number, y: number, z: number) => at(frame, x * hx, y * hy, z * hz);
+  const quad = (...corners: Vector[]) => builder.face(tone, ...corners).mark("seam", [...corners, corners[0]!]);
+  for (const s of [1, -1] as const) {
+    const round = (corners: Vector[]) => quad(...(s === 1 ? corners : corners.reverse()));
+    round([corner(1, s, 1), corner(1, s, -1), corner(-1, s, -1), corner(-1, s, 1)]);
+    round([corner(s, 1, 1), corner(s, -1, 1), corner(s, -1, -1), corner(s, 1, -1)]);
+    round([corner(1, 1, s), corner(-1, 1, s), corner(-1, -1, s), corner(1, -1, s)]);
+  }
   return builder.part;
 }
 
@@ -269,12 +287,27 @@ const HELD: Partial<Record<PropKind, Held>> = {
   tape: ({ arm }, id) => {
     return tapeParts(id, arm);
   },
+  phone: ({ arm, grip, place }, id) => {
+    // In the fist, its length through it; with a place, flat along the hand: on its back, or behind the wrist on the forearm.
+    const { hand } = arm;
+    const lies: Frame = place ? { o: at(hand, ...place), x: hand.y, y: hand.z, z: hand.x } : { ...grip, o: at(grip, 24, 0, 4) };
+    return [slab(id, "rubber", lies, PHONE_HALF)];
+  },
 };
+
+/** What stands in the room; a roller without a place is held in the hand. */
+function standingOf({ kind, place }: Prop): Standing | undefined {
+  return kind === "roller" && !place ? undefined : STANDING[kind];
+}
+
+/** Whether the working hand has something in it, so that nothing else can be. */
+export function isInWorkingHand(prop: Prop): boolean {
+  return prop.hand !== "helping" && prop.kind !== "tape" && standingOf(prop) === undefined;
+}
 
 /** Parts of a prop. `worked` is the side that does the movement. */
 export function propParts(prop: Prop, bones: Bones, worked: SideName, id: string): Part[] {
-  // A roller without a place is held in the hand.
-  const standing = prop.kind === "roller" && !prop.place ? undefined : STANDING[prop.kind];
+  const standing = standingOf(prop);
   if (standing) return standing(prop, worked === "right" ? -1 : 1, id);
   const hands: SideName[] = prop.hand === "both" ? ["right", "left"] : [prop.hand === "worked" ? worked : otherSide(worked)];
   return hands.flatMap((side) => {
