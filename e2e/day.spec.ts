@@ -1,5 +1,5 @@
 /**
- * A day with forty people, in an empty practice: a messy list, main hands, a check on the phones before the round, one person measured, a
+ * The first day of a practice: begun at its one-time address, people invited, a way back. Then a day with forty people: a messy list, main hands, a check on the phones before the round, one person measured, a
  * run led with phones and a camera, an alert answered, the report. What each step costs the trainer is counted.
  */
 import { mkdtempSync, rmSync } from "node:fs";
@@ -13,9 +13,9 @@ import { Acts } from "./acts";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 import { BROWSER, skipUntil, toStep } from "./browser";
 import { writeCardVideo } from "./card-video";
-import { startEmptyPractice, type EmptyPractice } from "./empty-practice";
+import { startEmptyServer, type EmptyServer } from "./empty-practice";
 
-const PORT = 4197;
+const PORT = 4180;
 const PEOPLE = 40;
 
 /** As an office sends it: a title, German words, two digits for years, a word nobody knows, a day that is none, a person twice. */
@@ -28,17 +28,95 @@ function messyRoster(): string {
   return ["Lager Nord;;;", "", "Nummer;Name;Hand;Eintritt", ...rows, ...bad].join("\n");
 }
 
-let practice: EmptyPractice;
+let practice: EmptyServer;
+const INES = { name: "Ines Marlow", email: "ines@marlow.example", password: "copper kettle walking slowly" };
 let browser: Browser;
 /** Holds what its camera sees. */
 const camera = mkdtempSync(path.join(tmpdir(), "kind-grip-camera-"));
 test.beforeAll(async () => {
-  practice = await startEmptyPractice(PORT);
+  practice = await startEmptyServer(PORT);
 });
 test.afterAll(async () => {
   await browser?.close();
   await practice?.stop();
   rmSync(camera, { recursive: true, force: true });
+});
+
+test("the first day: begun once, a colleague and a lead invited, a forgotten password, the next step in view", async ({
+  browser: firefly,
+}) => {
+  test.setTimeout(120_000);
+  const open = async () => (await firefly.newContext({ baseURL: practice.url, viewport: { width: 1280, height: 800 } })).newPage();
+  const linkIn = (text: string) => /http:\S+\/link#\S+/.exec(text)![0];
+  const page = await open();
+  await test.step("the first trainer begins", async () => {
+    await page.goto(practice.first);
+    await page.getByLabel("Name of the practice").fill("Marlow Hand Works");
+    await page.getByLabel("Your name").fill(INES.name);
+    await page.getByLabel("Your e-mail address").fill(INES.email);
+    await page.getByLabel("A password").fill("marlow hand works");
+    await page.getByLabel("Where your crews work as a rule").fill("Hall 2");
+    expect(await axeViolationsOn(page, WCAG)).toEqual([]);
+    await page.getByRole("button", { name: "Begin" }).click();
+    await expect(page.getByText(/would be guessed too soon/)).toBeVisible();
+    await page.getByLabel("A password").fill(INES.password);
+    await page.getByRole("button", { name: "Begin" }).click();
+    await page.waitForURL("**/today");
+    const path = page.getByRole("region", { name: "The way to your first run" });
+    await expect(path.getByRole("link", { name: "Make a crew" })).toBeVisible();
+    expect(await axeViolationsOn(page, WCAG)).toEqual([]);
+  });
+  await test.step("the address is good once, and there is no other", async () => {
+    const other = await open();
+    await other.goto(practice.first);
+    await expect(other.getByRole("heading", { name: "This address is not good any more" })).toBeVisible();
+    await expect(practice.admin("first")).rejects.toThrow(/There is a practice already/);
+    expect(await practice.admin("practices")).toBe("Marlow Hand Works: 1 trainers, 0 crews\n");
+    await other.context().close();
+  });
+  await test.step("a colleague is invited by e-mail and accepts", async () => {
+    await page.goto("/practice");
+    await page.getByRole("button", { name: "Invite somebody" }).click();
+    const dialog = page.getByRole("dialog");
+    await dialog.getByRole("radio", { name: "Trainer" }).click();
+    await dialog.getByLabel("Name").fill("Tove Ash");
+    await dialog.getByLabel("E-mail").fill("tove@marlow.example");
+    await dialog.getByRole("button", { name: "Invite" }).click();
+    await expect(page.getByText("It is on its way to tove@marlow.example.")).toBeVisible();
+    expect(await axeViolationsOn(page, WCAG)).toEqual([]);
+    await page.getByRole("button", { name: "Done" }).click();
+    await expect(page.getByText(/invited by Ines Marlow/)).toBeVisible();
+    const [mail] = await practice.mails();
+    expect(mail).toMatchObject({ to: "tove@marlow.example", subject: "Ines Marlow invites you to Marlow Hand Works" });
+    const tove = await open();
+    await tove.goto(linkIn(mail!.text));
+    await expect(tove.getByRole("heading", { name: "Welcome to Marlow Hand Works" })).toBeVisible();
+    await tove.getByLabel("A password").fill("violet tractor under seven bells");
+    await tove.getByRole("button", { name: "Accept and sign in" }).click();
+    await tove.waitForURL("**/today");
+    await tove.context().close();
+  });
+  await test.step("a forgotten password has two ways back: by e-mail, and by whoever runs the server", async () => {
+    const lost = await open();
+    await lost.goto("/sign-in");
+    await lost.getByRole("link", { name: "Forgotten your password?" }).click();
+    await lost.getByLabel("E-mail").fill("tove@marlow.example");
+    await lost.getByRole("button", { name: "Send it" }).click();
+    await expect(lost.getByRole("heading", { name: "Look into your inbox" })).toBeVisible();
+    await expect.poll(async () => (await practice.mails())[0]!.subject).toBe("A new password for Kind Grip");
+    const byMail = async () => (await practice.mails())[0]!.text;
+    const byAdmin = () => practice.admin("password", "tove@marlow.example");
+    for (const way of [byMail, byAdmin]) {
+      const address = linkIn(await way());
+      await lost.context().clearCookies();
+      await lost.goto("/sign-in");
+      await lost.goto(address);
+      await lost.getByLabel("New password").fill("seven quiet lanterns on ice");
+      await lost.getByRole("button", { name: "Set it" }).click();
+      await lost.waitForURL("**/today");
+    }
+    await lost.context().close();
+  });
 });
 
 interface Card {
@@ -117,8 +195,8 @@ test("forty people in a day: in, asked, measured, led, answered, told", async ()
 
   await test.step("an empty practice, a crew, and a messy list", async () => {
     await page.goto("/sign-in");
-    await page.getByLabel("E-mail").fill(practice.email);
-    await page.getByLabel("Password").fill(practice.password);
+    await page.getByLabel("E-mail").fill(INES.email);
+    await page.getByLabel("Password").fill(INES.password);
     await page.getByRole("button", { name: "Sign in", exact: true }).click();
     await page.waitForURL("**/today");
     await page.goto("/crews/new");

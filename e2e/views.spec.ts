@@ -113,6 +113,8 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
   ];
 }
 
+/** The long form looks at every view in every width and light: `LONG_TESTS=1 npm run test:e2e -- views`. */
+const LONG = process.env.LONG_TESTS === "1";
 const errors: string[] = [];
 
 test.beforeEach(async ({ page }) => {
@@ -203,7 +205,7 @@ async function go(page: Page, address: string): Promise<void> {
 
 test("axe finds nothing serious on any main view, on the bright floor and the dim one", async ({ page }) => {
   // A busy machine takes several times as long; what matters is that it ends.
-  test.setTimeout(420_000);
+  test.setTimeout(LONG ? 1_200_000 : 420_000);
   await page.goto("/sign-in");
   await look(page, "/sign-in", true);
   await signIn(page);
@@ -214,8 +216,8 @@ test("axe finds nothing serious on any main view, on the bright floor and the di
     else await go(page, address);
     await then?.();
     if (then) await page.waitForTimeout(350);
-    // All pages share their colours: every third view is enough on the dim floor; those of a run are made for it.
-    await look(page, address, i % 3 === 0 || address.includes("/run/"));
+    // All pages share their colours and parts: every fifth view is enough narrow and on the dim floor, and those of a run, made for it.
+    await look(page, address, LONG || i % 5 === 0 || address.includes("/run/"));
     titles.add(await page.title());
     if (then) await page.keyboard.press("Escape");
   }

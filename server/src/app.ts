@@ -27,7 +27,10 @@ import { errorHandler } from "./http/errors";
 import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
 import { isStillGood } from "./member/access";
+import { addDemoRoutes } from "./demo/routes";
+import { addLinkRoutes } from "./auth/link-routes";
 import { addMemberRoutes } from "./member/routes";
+import type { Mailer } from "./message/mail";
 import { addCalendarLinkRoutes, addOwnCalendarRoutes } from "./dayplan/calendar-links";
 import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
@@ -42,16 +45,25 @@ import { addRecordRoutes } from "./record/routes";
 import { addSafetyRoutes } from "./safety/routes";
 import { addWorkRoutes } from "./work/routes";
 
+/** Devices and services outside the application, as far as there are any. */
+export interface OutsideServices {
+  /** Where the simulated meter listens. */
+  meterAddress?: string;
+  /** Where the message gateway is; the stand-in has a page there. */
+  gatewayAddress?: string;
+  mail?: Mailer;
+  /** Where the stand-in of a mail server shows what it took. */
+  inboxAddress?: string;
+}
+
 export interface AppOptions {
   db: Db;
   /** Signs the session cookie. */
   secret: string;
   /** Folder of the built interface; none in API tests. */
   webRoot?: string;
-  /** Where the meter that ships with the application listens; none in API tests. */
-  meterAddress?: string;
-  /** Where the message gateway's own page is; none in API tests. */
-  gatewayAddress?: string;
+  /** None in API tests. Looked at when something is wanted of them: some come later. */
+  outsides?: OutsideServices;
   logLevel?: string;
   /** Where the log goes; standard output when left out. */
   logTo?: DestinationStream;
@@ -61,6 +73,10 @@ export interface AppOptions {
   freeBytes?: FreeBytes;
   /** `host:port` of machines of the inside network that calendars may be read from; none when left out. */
   insideCalendars?: ReadonlySet<string>;
+  /** What links that are passed on begin with; what the browser asked for when left out. */
+  publicAddress?: string;
+  /** Loads the demo practice beside what is there; none where it may not be. */
+  loadDemo?: () => Promise<void>;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
   proxies?: number;
 }
@@ -81,14 +97,15 @@ export function createApp({
   db,
   secret,
   webRoot,
-  meterAddress,
-  gatewayAddress,
+  outsides = {},
   logLevel = "info",
   logTo,
   proxies = 0,
   checkAnswers = false,
   freeBytes,
   insideCalendars = new Set(),
+  publicAddress,
+  loadDemo,
 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
@@ -171,7 +188,15 @@ export function createApp({
   );
 
   const worker = new JobWorker(db);
-  const context: AppContext = { db, now: practiceClock(db), worker, secret, insideCalendars };
+  const context: AppContext = {
+    db,
+    now: practiceClock(db),
+    worker,
+    secret,
+    insideCalendars,
+    mail: () => outsides.mail,
+    addressOf: (request) => publicAddress ?? `${request.protocol}://${request.get("host")}`,
+  };
   const routes = new Routes(async (caller, path) => {
     const gone = new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
     if (caller.role === "member") {
@@ -186,6 +211,7 @@ export function createApp({
   }, checkAnswers);
   const subjects = {
     auth: addAuthRoutes,
+    link: addLinkRoutes,
     passkey: addPasskeyRoutes,
     practice: addPracticeRoutes,
     crew: addCrewRoutes,
@@ -220,15 +246,16 @@ export function createApp({
     roles: ["trainer", "member"],
     summary: "Where the simulated meter listens, if there is one",
     answer: DeviceAddress,
-    handle: async () => ({ address: meterAddress ?? null }),
+    handle: async () => ({ address: outsides.meterAddress ?? null }),
   });
+  addDemoRoutes(routes, context, loadDemo);
   routes.add({
     id: "gateway",
     method: "get",
     path: "/api/gateway",
     summary: "Where the message gateway's own page is, if there is one",
     answer: DeviceAddress,
-    handle: async () => ({ address: gatewayAddress ?? null }),
+    handle: async () => ({ address: outsides.gatewayAddress ?? null }),
   });
   routes.add({
     id: "openApi",

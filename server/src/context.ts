@@ -2,7 +2,9 @@
 import { QueryTypes } from "sequelize";
 import type { Caller } from "./auth/caller";
 import type { Db } from "./db/connection";
+import type { Request } from "express";
 import type { JobWorker } from "./job/worker";
+import type { Mailer } from "./message/mail";
 
 export interface AppContext {
   db: Db;
@@ -14,6 +16,10 @@ export interface AppContext {
   insideCalendars: ReadonlySet<string>;
   /** Does what takes a while, beside everything else. */
   worker: JobWorker;
+  /** Undefined where no mail server was named. */
+  mail(): Mailer | undefined;
+  /** What pages of the interface begin with, as it is passed on: PUBLIC_ADDRESS, else what the browser asked for. */
+  addressOf(request: Request): string;
 }
 
 /**

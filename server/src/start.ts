@@ -2,7 +2,7 @@
  * The start command: database, migrations, data, interface, server; and all of it stopped again on Ctrl-C.
  * Options: --empty (no demo data), --port N, --reset (throw away what was kept), --data DIR.
  */
-import { spawn, type ChildProcess } from "node:child_process";
+import { spawn } from "node:child_process";
 import { createHash, randomBytes } from "node:crypto";
 import { existsSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import type { Server } from "node:http";
@@ -10,28 +10,21 @@ import { createServer } from "node:net";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
-import { startSealing } from "./audit/seal";
-import { startReading } from "./booking/calendars";
-import { insideFrom } from "./booking/fetch-calendar";
 import { createApp } from "./app";
+import { makeFirstLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
 import { withStartLock } from "./db/start-lock";
 import { openDataFolder } from "./start/data-folder";
-import { pointDemoCalendar } from "./demo/bookings";
-import { loadEmpty } from "./demo/empty";
-import { practiceClock } from "./context";
+import { openOutsides, type KeptCalendar, type Outsides } from "./start/outsides";
+import { setting, wholeSetting } from "./start/settings";
 import { freeBytesOf } from "./http/disk";
-import { httpGateway, startWorker } from "./message/worker";
 import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
 import { DEMO_MEMBER, DEMO_STAFF } from "./demo/staff";
 
 /** A call that is being answered when the server is told to stop has this long. */
 const FINISH_WITHIN_MS = 5000;
-
-/** Calendars of bookings are read again after so long. */
-const READ_CALENDARS_EVERY_SEC = 60;
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
 
@@ -40,13 +33,14 @@ async function start(): Promise<void> {
     options: {
       empty: { type: "boolean", default: false },
       reset: { type: "boolean", default: false },
-      port: { type: "string", default: process.env.PORT ?? "4100" },
+      port: { type: "string", default: setting("PORT") },
       data: { type: "string", default: path.join(root, ".data") },
     },
   });
   const port = Number(options.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`--port takes a number from 1 to 65535, not "${options.port}"`);
-  const outside = process.env.DATABASE_URL || undefined;
+  const outside = setting("DATABASE_URL") || undefined;
+  const publicAddress = setting("PUBLIC_ADDRESS").replace(/\/$/, "") || undefined;
   if (options.reset && outside)
     throw new Error("--reset only throws away the private database; DATABASE_URL names one of yours, empty it yourself");
   // What would stop the start anyway is said before the database takes its time.
@@ -57,15 +51,13 @@ async function start(): Promise<void> {
   const database = outside ? undefined : await startPrivateServer({ dataDir: path.join(options.data, "mariadb") });
   const db = connect(outside ?? database!.url);
   let server: Server | undefined;
-  const standIns: ChildProcess[] = [];
-  let stopWorker: (() => void) | undefined;
+  let outsides: Outsides | undefined;
   let app: ReturnType<typeof createApp> | undefined;
   const stop = once(async () => {
     say("\nStopping …");
     await closed(server);
     await app?.stop();
-    stopWorker?.();
-    for (const standIn of standIns) standIn.kill();
+    outsides?.stop();
     await db.sequelize.close();
     await database?.stop();
     folder.release();
@@ -76,41 +68,40 @@ async function start(): Promise<void> {
 
   const kept = { begin: path.join(options.data, "booking-calendar-begin.json"), file: path.join(options.data, "booking-calendar.json") };
   try {
-    const signIns = await withStartLock(
+    const { lines, withDemo } = await withStartLock(
       db,
       async () => {
         const ran = await migrate(db);
         if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
-        return signInsFor(db, options.empty, kept);
+        return signInsFor(db, options.empty, kept, publicAddress ?? `http://127.0.0.1:${port}`);
       },
       { onWait: () => say("Another server is bringing the database up to date; waiting for it …") },
     );
-    const meterPort = Number(process.env.METER_PORT ?? port + 1);
-    const gatewayPort = Number(process.env.GATEWAY_PORT ?? port + 2);
-    const gatewayAddress = process.env.GATEWAY_URL ?? `http://127.0.0.1:${gatewayPort}`;
-    standIns.push(startStandIn("meter", meterPort));
-    if (!process.env.GATEWAY_URL) standIns.push(startStandIn("gateway", gatewayPort, "--keep", path.join(options.data, "messages.jsonl")));
-    const calendarPort = Number(process.env.BOOKING_CALENDAR_PORT ?? port + 3);
-    const calendarHost = `127.0.0.1:${calendarPort}`;
-    standIns.push(startStandIn("booking-calendar", calendarPort, "--keep", kept.file, "--begin", kept.begin));
-    await pointDemoCalendar(db, calendarHost);
-    const insideCalendars = new Set([...insideFrom(process.env.INSIDE_CALENDARS), calendarHost]);
-    const everyMs = 1000 * Number(process.env.READ_CALENDARS_EVERY_SEC ?? READ_CALENDARS_EVERY_SEC);
-    const stops = [
-      startWorker(db, httpGateway(gatewayAddress), practiceClock(db)),
-      startReading(db, { inside: insideCalendars }, everyMs, practiceClock(db)),
-      startSealing(db),
-    ];
-    stopWorker = () => stops.forEach((stopOne) => stopOne());
+    outsides = openOutsides({
+      db,
+      root,
+      port,
+      data: options.data,
+      kept,
+      everyMs: 1000 * wholeSetting("READ_CALENDARS_EVERY_SEC", { least: 1, most: 86_400 }),
+    });
+    if (withDemo || setting("STAND_INS") === "yes") await outsides.startStandIns();
+    const loadDemoBeside = async () => {
+      writeFileSync(kept.begin, await demoLoadedInto(outside ?? database!.url));
+      rmSync(kept.file, { force: true });
+      await outsides!.startStandIns();
+    };
     app = createApp({
       db,
-      gatewayAddress,
-      insideCalendars,
-      meterAddress: `ws://127.0.0.1:${meterPort}`,
+      outsides: outsides.services,
+      insideCalendars: outsides.insideCalendars,
       secret: secretIn(path.join(options.data, "cookie-secret")),
       webRoot: path.join(root, "web/dist"),
-      logLevel: process.env.LOG_LEVEL ?? "warn",
-      proxies: Number(process.env.PROXIES ?? 0),
+      logLevel: setting("LOG_LEVEL"),
+      proxies: wholeSetting("PROXIES", { most: 20 }),
+      ...(publicAddress ? { publicAddress } : {}),
+      // Its passwords are known to everybody: not where others can reach it.
+      ...(setting("HOST") === "127.0.0.1" && !publicAddress ? { loadDemo: loadDemoBeside } : {}),
       ...(outside ? {} : { freeBytes: freeBytesOf(options.data) }),
     });
     server = await listen(app, port);
@@ -120,7 +111,7 @@ async function start(): Promise<void> {
         "  Kind Grip is ready",
         `  http://127.0.0.1:${port}`,
         "",
-        ...signIns.map((line) => `  ${line}`),
+        ...lines.map((line) => `  ${line}`),
         "",
         "  Ctrl-C stops it; everything is kept.",
         "",
@@ -133,25 +124,27 @@ async function start(): Promise<void> {
   }
 }
 
-async function signInsFor(db: Db, empty: boolean, kept: { begin: string; file: string }): Promise<string[]> {
+/** What is said about signing in, and whether the demo is here. */
+async function signInsFor(db: Db, empty: boolean, kept: KeptCalendar, address: string): Promise<{ lines: string[]; withDemo: boolean }> {
+  const isDemoHere = async () => (await db.models.Account.count({ where: { email: DEMO_SIGN_INS[0].email } })) > 0;
   if (empty) {
-    const made = await loadEmpty(db);
-    return made
-      ? [`Sign in: ${made.email}  password: ${made.password}`, "Change it under Practice; it is shown only now."]
-      : ["Sign in as before."];
+    const token = await makeFirstLink(db, new Date());
+    const lines = token ? ["Begin here; this address can be used once:", address + pathOf(token)] : ["Sign in as before."];
+    return { lines, withDemo: await isDemoHere() };
   }
   const loaded = await loadDemo(db);
   if (loaded) {
     writeFileSync(kept.begin, JSON.stringify(loaded));
     rmSync(kept.file, { force: true });
   }
-  const demo = (await db.models.Account.count({ where: { email: DEMO_SIGN_INS[0].email } })) > 0;
-  if (!demo) return ["Sign in as before (this practice was started without demo data)."];
-  return [
+  const withDemo = await isDemoHere();
+  if (!withDemo) return { lines: ["Sign in as before (this practice was started without demo data)."], withDemo };
+  const lines = [
     ...(loaded ? ["The demo practice is loaded."] : []),
     ...[...DEMO_SIGN_INS, ...DEMO_STAFF].map(({ email }) => `Sign in: ${email}  password: ${DEMO_PASSWORD}`),
     `Crew member: /me  code: ${DEMO_MEMBER.codes[0]}  PIN: ${DEMO_MEMBER.pin}`,
   ];
+  return { lines, withDemo };
 }
 
 async function refuseTakenPort(port: number): Promise<void> {
@@ -160,7 +153,7 @@ async function refuseTakenPort(port: number): Promise<void> {
     probe.once("error", (error: NodeJS.ErrnoException) =>
       reject(error.code === "EADDRINUSE" ? new Error(`port ${port} is in use; choose another with --port`) : error),
     );
-    probe.listen(port, process.env.HOST ?? "127.0.0.1", () => probe.close(() => resolve()));
+    probe.listen(port, setting("HOST"), () => probe.close(() => resolve()));
   });
 }
 
@@ -177,7 +170,7 @@ async function closed(server: Server | undefined): Promise<void> {
 
 function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server> {
   return new Promise((resolve, reject) => {
-    const server = app.listen(port, process.env.HOST ?? "127.0.0.1", (error?: Error) => {
+    const server = app.listen(port, setting("HOST"), (error?: Error) => {
       const inUse = (error as NodeJS.ErrnoException | undefined)?.code === "EADDRINUSE";
       if (error) reject(inUse ? new Error(`port ${port} is in use; choose another with --port`) : error);
       else resolve(server);
@@ -189,19 +182,24 @@ function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server
 /** Longer than any proxy or browser keeps an idle connection: whoever sends on one that is closed at that moment gets no answer. */
 const KEEP_ALIVE_MS = 75_000;
 
-/** Stand-ins for outside things, each a process of its own; the application does without them when they cannot start. */
-function startStandIn(name: "meter" | "gateway" | "booking-calendar", port: number, ...more: string[]): ChildProcess {
-  const file = path.join(root, `stand-ins/src/${name}.ts`);
-  return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port), ...more], {
+/** What the booking calendar begins with, as text. A process of its own: what is answered meanwhile does not wait for it. */
+async function demoLoadedInto(url: string): Promise<string> {
+  const child = spawn(process.execPath, ["--import", "tsx", path.join(root, "server/src/demo/load-beside.ts")], {
     cwd: root,
-    stdio: ["ignore", "inherit", "inherit", "ipc"],
-    env: { ...process.env, STARTER_PID: String(process.pid) },
+    stdio: ["ignore", "pipe", "inherit"],
+    env: { ...process.env, DATABASE_URL: url },
   });
+  const said: Buffer[] = [];
+  child.stdout.on("data", (part: Buffer) => said.push(part));
+  const status = await new Promise<number | null>((resolve) => child.once("close", resolve));
+  if (status !== 0) throw new Error(`loading the demo ended with ${status}`);
+  return Buffer.concat(said).toString();
 }
 
 /** Kept beside the database so that people stay signed in over a restart. */
 function secretIn(file: string): string {
-  if (process.env.COOKIE_SECRET) return createHash("sha256").update(process.env.COOKIE_SECRET).digest("hex");
+  const given = setting("COOKIE_SECRET");
+  if (given) return createHash("sha256").update(given).digest("hex");
   if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString("hex"), { mode: 0o600 });
   return readFileSync(file, "utf8").trim();
 }

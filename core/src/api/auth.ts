@@ -2,16 +2,18 @@
 import * as v from "valibot";
 import { MeasuringNoise } from "../baseline";
 import { Language } from "../language";
-import { Id, IsoInstant, Measures } from "../units";
+import { Id, IsoInstant, Measures, NonEmptyText } from "../units";
 
-/** Roles a trainer gives to somebody. lead: leads runs of the crews they are given · employer: crew figures. */
-export const GIVEN_ROLES = ["lead", "employer"] as const;
-/** Who signs in with a password. trainer: their own crews. */
-export const STAFF_ROLES = ["trainer", ...GIVEN_ROLES] as const;
+/** Who signs in with a password. trainer: their own crews · lead: leads runs of the crews they are given · employer: crew figures. */
+export const STAFF_ROLES = ["trainer", "lead", "employer"] as const;
 /** member: their own page, with the crew's code and a PIN. */
 export const ROLES = [...STAFF_ROLES, "member"] as const;
 export const Role = v.picklist(ROLES);
 export type Role = v.InferOutput<typeof Role>;
+
+/** One that is chosen; whether it is guessed too soon is for the server to say. */
+export const ChosenPassword = v.pipe(v.string("is missing"), v.minLength(10, "needs at least 10 characters"), v.maxLength(200));
+export const Email = v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.email("is not an e-mail address"), v.maxLength(160));
 
 export const Me = v.strictObject({
   /** What every change must carry. */
@@ -69,10 +71,13 @@ export const SecondFactorCode = v.strictObject({
 });
 /** The only time they are seen. */
 export const RecoveryCodes = v.strictObject({ codes: v.array(v.string()) });
+/** One's own name and address; an address is changed with one's password. */
+export const OwnName = v.strictObject({ name: NonEmptyText, email: Email, password: v.optional(v.string(), "") });
+export type OwnName = v.InferInput<typeof OwnName>;
 export const OwnPassword = v.strictObject({ password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)) });
 
 export const NewPassword = v.strictObject({
   current: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)),
-  next: v.pipe(v.string("is missing"), v.minLength(10, "needs at least 10 characters"), v.maxLength(200)),
+  next: ChosenPassword,
 });
 export type NewPassword = v.InferOutput<typeof NewPassword>;

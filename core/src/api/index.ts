@@ -17,6 +17,7 @@ export * from "./response";
 export * from "./record";
 export * from "./followup";
 export * from "./practice";
+export * from "./link";
 export * from "./member";
 export * from "./message";
 export * from "./job";

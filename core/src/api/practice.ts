@@ -1,16 +1,23 @@
 /** What a practice sets for itself, and its staff. */
 import * as v from "valibot";
 import { PracticeSettings } from "../response";
+import { TimeZone } from "../crew";
 import { Language, LONGEST_TEXT } from "../language";
-import { Id, IsoDate, Measures, NonEmptyText } from "../units";
-import { GIVEN_ROLES, STAFF_ROLES } from "./auth";
+import { Id, IsoDate, IsoInstant, Measures, NonEmptyText } from "../units";
+import { Email, STAFF_ROLES } from "./auth";
 import { Version } from "./shapes";
 
 export const SettingsEntry = v.strictObject({ settings: PracticeSettings, version: Version });
 export type SettingsEntry = v.InferOutput<typeof SettingsEntry>;
 
 /** What the practice's crews read, and how it writes quantities, times and dates. */
-export const Customs = v.strictObject({ language: Language, measures: Measures });
+export const Customs = v.strictObject({
+  language: Language,
+  measures: Measures,
+  /** What new crews begin with; null where the practice never said. */
+  place: v.optional(v.nullable(v.pipe(v.string(), v.trim(), v.maxLength(160))), null),
+  timeZone: v.optional(v.nullable(TimeZone), null),
+});
 export type Customs = v.InferOutput<typeof Customs>;
 export const OwnMeasures = v.strictObject({ measures: v.nullable(Measures) });
 
@@ -28,14 +35,50 @@ export const Correction = v.strictObject({
 /** Null: it was not read after all. */
 export const LanguageReading = v.strictObject({ readBy: v.nullable(NonEmptyText) });
 
-export const NewStaff = v.strictObject({
+/** A colleague trainer has crews of their own; a lead or an employer contact is given some. */
+export const NewStaffInvitation = v.pipe(
+  v.strictObject({
+    id: Id,
+    name: NonEmptyText,
+    email: Email,
+    role: v.picklist(STAFF_ROLES, "must be trainer, crew lead or employer contact"),
+    crewIds: v.pipe(v.array(Id), v.maxLength(200)),
+  }),
+  v.forward(
+    v.check(({ role, crewIds }) => role === "trainer" || crewIds.length > 0, "names no crew"),
+    ["crewIds"],
+  ),
+  v.forward(
+    v.check(
+      ({ role, crewIds }) => role !== "trainer" || crewIds.length === 0,
+      "are not given to a trainer: share them when they are there",
+    ),
+    ["crewIds"],
+  ),
+);
+export type NewStaffInvitation = v.InferOutput<typeof NewStaffInvitation>;
+
+export const StaffInvitation = v.strictObject({
   id: Id,
-  name: NonEmptyText,
-  email: v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.email("is not an e-mail address"), v.maxLength(160)),
-  role: v.picklist(GIVEN_ROLES, "must be crew lead or employer contact"),
-  crewIds: v.pipe(v.array(Id), v.minLength(1, "names no crew"), v.maxLength(200)),
+  name: v.string(),
+  email: v.string(),
+  role: v.picklist(STAFF_ROLES),
+  crewIds: v.array(Id),
+  /** Who invited; whether that is the caller. */
+  by: v.string(),
+  own: v.boolean(),
+  until: IsoInstant,
+  expired: v.boolean(),
 });
-export type NewStaff = v.InferOutput<typeof NewStaff>;
+export type StaffInvitation = v.InferOutput<typeof StaffInvitation>;
+export const StaffInvitations = v.array(StaffInvitation);
+/** The only time the secret of its address is seen. */
+export const MadeInvitation = v.strictObject({
+  invitations: StaffInvitations,
+  token: v.string(),
+  mailed: v.picklist(["sent", "failed", "off"]),
+});
+export type MadeInvitation = v.InferOutput<typeof MadeInvitation>;
 
 export const StaffEntry = v.strictObject({
   id: Id,
@@ -46,6 +89,18 @@ export const StaffEntry = v.strictObject({
 });
 export type StaffEntry = v.InferOutput<typeof StaffEntry>;
 export const Staff = v.array(StaffEntry);
-/** The only time the first password is seen. */
-export const AddedStaff = v.strictObject({ staff: Staff, password: v.string() });
 export const CrewsOfStaff = v.strictObject({ crewIds: v.pipe(v.array(Id), v.maxLength(200)) });
+
+/** What there is by now, in the order of the path from an empty practice to the first run. */
+export const FIRST_STEPS = ["crew", "people", "work", "baseline", "program", "plan", "run"] as const;
+export type FirstStep = (typeof FIRST_STEPS)[number];
+export const FirstSteps = v.strictObject({
+  /** The crew that has come furthest; null before there is one. */
+  crewId: v.nullable(Id),
+  done: v.array(v.picklist(FIRST_STEPS)),
+});
+export type FirstSteps = v.InferOutput<typeof FirstSteps>;
+
+/** `off`: this server has none to offer. */
+export const DemoState = v.strictObject({ state: v.picklist(["off", "none", "loading", "ready", "failed"]) });
+export type DemoState = v.InferOutput<typeof DemoState>;

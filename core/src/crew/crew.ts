@@ -33,11 +33,13 @@ const slotSec = v.pipe(
   v.maxValue(3600, "must be 1 to 60 minutes"),
 );
 
+export const TimeZone = v.pipe(v.string("is missing"), v.check(isTimeZone, "is not a time zone, e.g. Europe/Dublin"));
+
 export const Crew = v.strictObject({
   name: NonEmptyText,
   trade: NonEmptyText,
   place: NonEmptyText,
-  timeZone: v.pipe(v.string("is missing"), v.check(isTimeZone, "is not a time zone, e.g. Europe/Dublin")),
+  timeZone: TimeZone,
   settings: v.array(Setting),
   conditions: v.array(v.picklist(CONDITIONS)),
   slots: v.strictObject(v.entriesFromList(SLOT_KINDS, slotSec)),

@@ -28,10 +28,10 @@ export type CustomMovement = v.InferOutput<typeof CustomMovement>;
 /** As it is stored, and as a draft. */
 export const MOVEMENT_DOCUMENT = documentFormat<CustomMovement>({
   name: "custom movement",
-  format: 3,
+  format: 4,
   // Format 2 may say more of a picture: signs, another camera for the enlargement, a strip. Format 3: a head carried forward or back, somebody
-  // who kneels, two halves of a count, more things to hold. What is not said is drawn as before.
-  steps: [(stored) => stored, (stored) => stored],
+  // who kneels, two halves of a count, more things to hold. Format 4: a phone to hold. What is not said is drawn as before.
+  steps: [(stored) => stored, (stored) => stored, (stored) => stored],
   schema: CustomMovement,
 });
 

@@ -59,6 +59,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/programs/:programId",
     "get /api/today",
     "post /api/crews/:crewId/card-holder",
+    "post /api/me/leave",
     "post /api/me/passkeys",
     "post /api/me/passkeys/question",
     "post /api/me/second-factor",
@@ -67,6 +68,7 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "put /api/crews/:crewId/people/:personId/symptom-reports/:reportId",
     "put /api/crews/:crewId/placements/:placementId/ended",
     "put /api/me/measures",
+    "put /api/me/name",
     "put /api/me/password",
     "put /api/me/second-factor",
     "put /api/runs/:runId",
@@ -82,11 +84,13 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "get /api/me/passkeys",
     "get /api/me/second-factor",
     "get /api/me/sessions",
+    "post /api/me/leave",
     "post /api/me/passkeys",
     "post /api/me/passkeys/question",
     "post /api/me/second-factor",
     "post /api/me/second-factor/end",
     "put /api/me/measures",
+    "put /api/me/name",
     "put /api/me/password",
     "put /api/me/second-factor",
   ],
@@ -158,7 +162,7 @@ it("an employer gets crews they were given, and not one they were taken from", a
 
 it("nobody is given somebody else's crew, or an address that is taken", async () => {
   const add = (change: object) =>
-    callers.trainer.send("post", "/api/practice/staff", {
+    callers.trainer.send("post", "/api/practice/invitations", {
       id: uuid(),
       name: "A",
       email: `${uuid()}@test.example`,
@@ -167,8 +171,9 @@ it("nobody is given somebody else's crew, or an address that is taken", async ()
       ...change,
     });
   expect((await add({ crewIds: [foreign.crewId] })).body.fields).toEqual([{ path: "crewIds", message: "names a crew that is not yours" }]);
-  expect((await add({ role: "trainer" })).status).toBe(400);
+  expect((await add({ role: "trainer" })).body.fields).toMatchObject([{ path: "crewIds" }]);
+  expect((await add({ role: "member" })).status).toBe(400);
   const email = `${uuid()}@test.example`;
   expect((await add({ email })).status).toBe(200);
-  expect((await add({ email })).body.fields).toEqual([{ path: "email", message: "has a sign-in already" }]);
+  expect((await add({ email })).body.fields).toEqual([{ path: "email", message: "is invited already" }]);
 });

@@ -4,6 +4,7 @@ import {
   NewPassword,
   NewSecondFactor,
   OwnMeasures,
+  OwnName,
   OwnPassword,
   RecoveryCodes,
   SecondFactorCode,
@@ -23,6 +24,8 @@ import { noteSignIn } from "../audit/audit";
 import { attempted, knownDevice } from "./attempts";
 import { hashPassword, passwordMatches } from "./password";
 import { beginSecondFactor, confirmSecondFactor, endSecondFactor, secondFactorMatches, secondFactorOf } from "./second-factor";
+import { refuseGuessed } from "./guessed";
+import { changeOwnName, leavePractice } from "./own-account";
 import { withOwnPassword } from "./own-password";
 import { onlyWithPasskey, standingOf } from "./standing";
 import { openSession, whoIs } from "./who-is";
@@ -113,7 +116,8 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: STAFF_ROLES,
     body: NewPassword,
     async handle({ body, caller, request }) {
-      const { id: accountId } = await withOwnPassword(db, caller, request, body.current, "current");
+      const { id: accountId, name, email } = await withOwnPassword(db, caller, request, body.current, "current");
+      refuseGuessed(body.next, [name, email], "next");
       const passwordHash = await hashPassword(body.next);
       await inTransaction(db, async (transaction) => {
         await db.models.Account.update({ passwordHash }, { where: { id: accountId }, transaction });
@@ -123,6 +127,25 @@ export function addAuthRoutes(routes: Routes, { db, now }: AppContext): void {
       });
       return undefined;
     },
+  });
+
+  routes.add({
+    id: "ownName",
+    method: "put",
+    path: "/api/me/name",
+    summary: "Change one's own name and, with one's password, e-mail address",
+    roles: STAFF_ROLES,
+    body: OwnName,
+    handle: ({ caller, body, request }) => changeOwnName(db, caller, request, body),
+  });
+  routes.add({
+    id: "leavePractice",
+    method: "post",
+    path: "/api/me/leave",
+    summary: "End one's own sign-in; a trainer hands their crews on first",
+    roles: STAFF_ROLES,
+    body: OwnPassword,
+    handle: ({ caller, body, request }) => leavePractice(db, caller, request, body.password),
   });
 
   routes.add({

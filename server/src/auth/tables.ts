@@ -1,8 +1,8 @@
 /** Who signs in with a password, and what was tried, as they are stored. */
-import type { Role } from "@kind-grip/core/api";
+import type { LinkKind, Role } from "@kind-grip/core/api";
 import type { Measures } from "@kind-grip/core/units";
 import { DataTypes, type Sequelize } from "sequelize";
-import { counted, hashPart, id, idPart, json, longText, moment, text, uuid, type Table } from "../db/columns";
+import { counted, hashPart, hashText, id, idPart, json, longText, moment, text, uuid, type Table } from "../db/columns";
 
 export interface AccountRow {
   id: string;
@@ -73,6 +73,25 @@ export interface SignInAttemptRow {
   at: Date;
 }
 
+/** A one-time address; its id is that of the account an invitation becomes. */
+export interface OneTimeLinkRow {
+  id: string;
+  secretHash: string;
+  kind: LinkKind;
+  /** Null on the first day. */
+  practiceId: string | null;
+  /** Whose password it sets. */
+  accountId: string | null;
+  /** Who invited; null where the server made it. */
+  madeBy: string | null;
+  name: string;
+  email: string;
+  role: AccountRow["role"];
+  crewIds: string[];
+  madeAt: Date;
+  until: Date;
+}
+
 export function defineAuthTables(sequelize: Sequelize) {
   return {
     Account: sequelize.define("accounts", {
@@ -90,6 +109,20 @@ export function defineAuthTables(sequelize: Sequelize) {
       recoveryHashes: json,
       measures: json,
     }) as Table<AccountRow>,
+    OneTimeLink: sequelize.define("one_time_links", {
+      id: { ...id },
+      secretHash: hashText,
+      kind: text,
+      practiceId: uuid,
+      accountId: uuid,
+      madeBy: uuid,
+      name: text,
+      email: text,
+      role: text,
+      crewIds: json,
+      madeAt: moment,
+      until: moment,
+    }) as Table<OneTimeLinkRow>,
     Passkey: sequelize.define("passkeys", {
       id: { ...id },
       accountId: uuid,

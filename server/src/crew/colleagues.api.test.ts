@@ -64,7 +64,7 @@ it("does not decide whose it is: no removing, no inviting on, no leads, no endin
   expect((await teo.send("delete", crew())).body.code).toBe("notOwn");
   expect((await invite(teo, idaId)).body.code).toBe("notOwn");
   const lead = { id: uuid(), name: "Lead", email: `${uuid()}@test.example`, role: "lead", crewIds: [world.crewId] };
-  expect((await teo.send("post", "/api/practice/staff", lead)).status).toBe(400);
+  expect((await teo.send("post", "/api/practice/invitations", lead)).status).toBe(400);
   await invite(maren, idaId);
   expect((await teo.send("delete", `${crew()}/colleagues/${idaId}`)).body.code).toBe("notOwn");
   expect(await colleagues(teo)).toMatchObject({ own: false, others: [], colleagues: [{ accountId: teoId }] });

@@ -90,6 +90,26 @@ export async function endSharing(db: Db, caller: Caller, at: Date, crewId: strin
   });
 }
 
+/**
+ * A colleague who shares a crew becomes its trainer, and whoever was shares it from then on. Leads and employers keep what they were given.
+ * @throws Problem 403 for a colleague, 404 for somebody who does not share it
+ */
+export async function handOver(db: Db, caller: Caller, at: Date, crewId: string, accountId: string): Promise<CrewColleagues> {
+  await inTransaction(db, async (transaction) => {
+    await lockOwn(db, caller, crewId, transaction);
+    const where = { crewId, accountId };
+    const colleague = (await db.models.CrewColleague.findOne({ where, transaction }))?.get();
+    if (!colleague?.acceptedAt) throw notFound("colleague");
+    const name = (await db.models.Account.findByPk(accountId, { attributes: ["name"], transaction }))?.get().name ?? "";
+    await db.models.Crew.update({ trainerId: accountId }, { where: { id: crewId }, transaction });
+    await db.models.CrewColleague.destroy({ where, transaction });
+    const before = { crewId, accountId: caller.accountId, invitedBy: accountId, invitedAt: at, acceptedAt: at };
+    await db.models.CrewColleague.create(before, { transaction });
+    await note(db, caller, at, crewId, `handed the crew to ${name}`, transaction);
+  });
+  return listColleagues(db, caller, crewId);
+}
+
 async function lockOwn(db: Db, caller: Caller, crewId: string, transaction: Transaction): Promise<CrewRow> {
   const crew = await lockCrew(db, caller, crewId, transaction);
   if (crew.trainerId !== caller.accountId) throw notOwn();

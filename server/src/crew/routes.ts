@@ -23,7 +23,7 @@ import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
 import { changeCrew, createCrew, crewAnswer, crewOf, listCrews, setCrewRemoved } from "./crews";
-import { acceptInvitation, endSharing, invitationsOf, invite, listColleagues } from "./colleagues";
+import { acceptInvitation, endSharing, handOver, invitationsOf, invite, listColleagues } from "./colleagues";
 import { listRamps, setRampEnded } from "../program/ramps";
 import { addAbsence, listAbsences, removeAbsence } from "./absences";
 import { changePerson, keepPeople, listPeople, removePerson } from "./people";
@@ -208,6 +208,15 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: CrewColleagues,
     params: ColleagueParams,
     handle: async ({ caller, params }) => invite(db, caller, await now(caller), params.crewId, params.accountId),
+  });
+  routes.add({
+    id: "handOverCrew",
+    method: "put",
+    path: "/api/crews/:crewId/colleagues/:accountId/trainer",
+    summary: "Hand a crew to a colleague who shares it",
+    answer: CrewColleagues,
+    params: ColleagueParams,
+    handle: async ({ caller, params }) => handOver(db, caller, await now(caller), params.crewId, params.accountId),
   });
   routes.add({
     id: "endSharing",

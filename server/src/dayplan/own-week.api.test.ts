@@ -30,10 +30,9 @@ beforeEach(async () => {
   });
   series = seriesFor(world, { fromDate: week });
   await plan({ groups: [], series: [series] });
-  const account = { id: uuid(), name: "Ivo Lead", email: `${uuid()}@test.example`, role: "lead", crewIds: [world.crewId] };
+  const account = { id: uuid(), name: "Ivo Lead", email: `${uuid()}@test.example`, role: "lead" as const, crewIds: [world.crewId] };
   leadId = account.id;
-  const { password } = (await trainer.send("post", "/api/practice/staff", account)).body as { password: string };
-  lead = await TestCaller.signedIn(test, "/api/sign-in", { email: account.email, password });
+  lead = await trainer.invited(test, account);
 });
 afterAll(() => test.close());
 

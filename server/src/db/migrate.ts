@@ -31,6 +31,7 @@ import { observations } from "./migrations/0028-observations";
 import { measuringNoise } from "./migrations/0029-measuring-noise";
 import { quickTests } from "./migrations/0030-quick-tests";
 import { counted } from "./migrations/0031-counted";
+import { oneTimeLinks } from "./migrations/0032-one-time-links";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -66,11 +67,11 @@ const MIGRATIONS = {
   "0029-measuring-noise": measuringNoise,
   "0030-quick-tests": quickTests,
   "0031-counted": counted,
+  "0032-one-time-links": oneTimeLinks,
 };
 
-/** Runs what has not run yet; returns the names. */
-export async function migrate({ sequelize }: Db): Promise<string[]> {
-  const umzug = new Umzug({
+function migrations({ sequelize }: Db) {
+  return new Umzug({
     migrations: Object.entries(MIGRATIONS).map(([name, { up, down }]) => ({
       name,
       up: ({ context }: { context: QueryInterface }) => up(context),
@@ -80,5 +81,14 @@ export async function migrate({ sequelize }: Db): Promise<string[]> {
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,
   });
-  return (await umzug.up()).map(({ name }) => name);
+}
+
+/** Brings the database up to date. @returns the steps that were taken */
+export async function migrate(db: Db): Promise<string[]> {
+  return (await migrations(db).up()).map(({ name }) => name);
+}
+
+/** Steps the database has been through, in order. */
+export async function ranMigrations(db: Db): Promise<string[]> {
+  return (await migrations(db).executed()).map(({ name }) => name);
 }

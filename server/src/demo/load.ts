@@ -51,7 +51,7 @@ export async function loadDemo(db: Db): Promise<KeptBooking[] | undefined> {
   return (await db.models.Practice.count()) > 0 ? undefined : seedDemo(db);
 }
 
-/** The same, whatever practices there are: for tests. */
+/** The same, beside whatever practices there are. */
 export async function seedDemo(db: Db): Promise<KeptBooking[]> {
   let kept: KeptBooking[] = [];
   const random = seededRandom(SEED);
@@ -299,7 +299,18 @@ function seedRun(
     const away = DEMO_AWAY[person.name];
     const day = dateAt(startedAt.getTime(), TIME_ZONE);
     if (away && away.from <= day && day <= away.until)
-      return { runId, personId: person.id, present: false, effort: null, markCount: 0, marks: [], forms, leftOut: [], quick: null, counted: null };
+      return {
+        runId,
+        personId: person.id,
+        present: false,
+        effort: null,
+        markCount: 0,
+        marks: [],
+        forms,
+        leftOut: [],
+        quick: null,
+        counted: null,
+      };
     return {
       runId,
       personId: person.id,

@@ -9,8 +9,13 @@ import { correctionsOf } from "../library/corrections";
 import { practiceLibrary } from "../library/practice-library";
 
 export async function customsOf({ models }: Db, practiceId: string): Promise<Customs> {
-  const practice = await models.Practice.findByPk(practiceId, { attributes: ["language", "measures"] });
-  return { language: practice?.get().language ?? "en", measures: practice?.get().measures ?? METRIC };
+  const practice = (await models.Practice.findByPk(practiceId, { attributes: ["language", "measures", "place", "timeZone"] }))?.get();
+  return {
+    language: practice?.language ?? "en",
+    measures: practice?.measures ?? METRIC,
+    place: practice?.place ?? null,
+    timeZone: practice?.timeZone ?? null,
+  };
 }
 
 export async function saveCustoms(db: Db, { practiceId }: Caller, customs: Customs): Promise<Customs> {

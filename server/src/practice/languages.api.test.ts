@@ -60,8 +60,8 @@ const sizeOf = (pdf: Buffer) =>
 
 describe("the practice", () => {
   it("reads English in kilograms until it says otherwise; every sign-in is told", async () => {
-    expect((await trainer.get("/api/practice/customs")).body).toEqual({ language: "en", measures: METRIC });
-    expect((await customs("es", POUNDS)).body).toEqual({ language: "es", measures: POUNDS });
+    expect((await trainer.get("/api/practice/customs")).body).toMatchObject({ language: "en", measures: METRIC });
+    expect((await customs("es", POUNDS)).body).toMatchObject({ language: "es", measures: POUNDS });
     expect((await trainer.get("/api/me")).body.account).toMatchObject({ language: "es", measures: POUNDS, ownMeasures: null });
   });
 

@@ -59,40 +59,32 @@ describe("staff", () => {
     id: uuid(),
     name: "Ivo",
     email: `${uuid()}@test.example`,
-    role: "lead",
+    role: "lead" as const,
     crewIds: [crewId],
     ...change,
   });
-  const add = (someone: object, by = trainer) => by.send("post", "/api/practice/staff", someone);
+  const add = (someone: object, by = trainer) => by.send("post", "/api/practice/invitations", someone);
   const signIn = (email: string, password: string) => TestCaller.signedIn(test, "/api/sign-in", { email, password });
 
-  it("get a first password that is shown once, and see the crews they are given", async () => {
+  it("invited and accepted, see the crews they are given", async () => {
     const ivo = staff();
-    const { body } = await add(ivo);
-    expect(body.staff).toContainEqual({ id: ivo.id, name: "Ivo", email: ivo.email, role: "lead", crewIds: [crewId] });
-    const theirs = await signIn(ivo.email, body.password);
+    const theirs = await trainer.invited(test, ivo);
+    const known = (await trainer.get("/api/practice/staff")).body;
+    expect(known).toContainEqual({ id: ivo.id, name: "Ivo", email: ivo.email, role: "lead", crewIds: [crewId] });
     expect((await theirs.get("/api/crews")).body.map(({ id }: { id: string }) => id)).toEqual([crewId]);
-    expect(JSON.stringify((await trainer.get("/api/practice/staff")).body)).not.toContain(body.password);
   });
 
-  it("sent again after a lost answer are one account with a new password", async () => {
-    const ivo = staff();
-    const [first, second] = [(await add(ivo)).body, (await add(ivo)).body];
-    expect(second.staff.filter(({ email }: { email: string }) => email === ivo.email)).toHaveLength(1);
-    await expect(signIn(ivo.email, first.password)).rejects.toThrow(/401/);
-    await signIn(ivo.email, second.password);
-  });
-
-  it("never write over an account that is there: not a trainer's, not another practice's, not under another address", async () => {
+  it("never take the place of an account that is there: not a trainer's, not another practice's, not under another address", async () => {
     const accounts = async () =>
       (await test.db.models.Account.findAll({ where: { practiceId }, order: ["email"] })).map((row) => row.get({ plain: true }));
     const me = (await accounts())[0]!;
     expect((await add(staff({ id: me.id }))).status).toBe(409);
-    expect((await add(staff({ id: me.id, email: me.email }))).status).toBe(409);
+    expect(fieldsOf(await add(staff({ id: me.id, email: me.email })))).toEqual({ email: "has a sign-in already" });
     const other = await TestTrainer.make(test);
     const theirs = staff({ crewIds: [(await makeWorld(other)).crewId] });
     expect((await add(theirs, other)).status).toBe(200);
     expect((await add(staff({ id: theirs.id }))).status).toBe(409);
+    await other.invited(test, theirs);
     expect(fieldsOf(await add(staff({ email: theirs.email })))).toEqual({ email: "has a sign-in already" });
     expect(await accounts()).toEqual([me]);
     await signIn(me.email, PASSWORD);
@@ -102,7 +94,7 @@ describe("staff", () => {
     const other = await makeWorld(await TestTrainer.make(test));
     expect(fieldsOf(await add(staff({ crewIds: [other.crewId] })))).toEqual({ crewIds: "names a crew that is not yours" });
     const ivo = staff();
-    const theirs = await signIn(ivo.email, (await add(ivo)).body.password);
+    const theirs = await trainer.invited(test, ivo);
     const second = await makeWorld(trainer);
     const change = (crewIds: string[]) => trainer.send("put", `/api/practice/staff/${ivo.id}`, { crewIds });
     expect(fieldsOf(await change([other.crewId]))).toEqual({ crewIds: "names a crew that is not yours" });
@@ -113,7 +105,7 @@ describe("staff", () => {
 
   it("whose sign-in is ended are out with the next call; a trainer's cannot be ended here", async () => {
     const ivo = staff();
-    const theirs = await signIn(ivo.email, (await add(ivo)).body.password);
+    const theirs = await trainer.invited(test, ivo);
     expect((await trainer.send("delete", `/api/practice/staff/${ivo.id}`)).body.map(({ name }: { name: string }) => name)).not.toContain(
       "Ivo",
     );
@@ -123,18 +115,16 @@ describe("staff", () => {
     expect((await trainer.send("delete", `/api/practice/staff/${uuid()}`)).status).toBe(404);
   });
 
-  it("a colleague cannot make a lead's first password anew, nor end the sign-in; whoever gave it can", async () => {
+  it("a colleague cannot make a lead's invitation theirs, nor end the sign-in; whoever gave it can", async () => {
     const colleague = await TestTrainer.make(test, practiceId);
     const ivo = staff();
-    const { password } = (await add(ivo)).body;
-    const known = ((await colleague.get("/api/practice/staff")).body as { id: string; email: string }[]).find(({ id }) => id === ivo.id)!;
-    const taken = { ...ivo, ...known, crewIds: [(await makeWorld(colleague)).crewId] };
-    expect((await add(taken, colleague)).status).toBe(409);
+    await add(ivo);
+    expect((await add({ ...ivo, crewIds: [(await makeWorld(colleague)).crewId] }, colleague)).status).toBe(409);
+    const theirs = await trainer.invited(test, ivo);
     expect((await colleague.send("delete", `/api/practice/staff/${ivo.id}`)).body.code).toBe("shared");
-    const theirs = await signIn(ivo.email, password);
-    // Once somebody signed in with it, nobody makes a first password any more.
-    expect((await add(ivo)).status).toBe(409);
-    await signIn(ivo.email, password);
+    // Whoever has a sign-in is not invited again.
+    expect(fieldsOf(await add(ivo))).toEqual({ email: "has a sign-in already" });
+    await signIn(ivo.email, PASSWORD);
     await trainer.send("put", `/api/practice/staff/${ivo.id}`, { crewIds: [] });
     expect((await colleague.send("delete", `/api/practice/staff/${ivo.id}`)).body.code).toBe("shared");
     expect((await theirs.get("/api/crews")).status).toBe(200);
@@ -146,7 +136,7 @@ describe("staff", () => {
     const colleague = await TestTrainer.make(test, practiceId);
     const other = await makeWorld(colleague);
     const ivo = staff();
-    const theirs = await signIn(ivo.email, (await add(ivo)).body.password);
+    const theirs = await trainer.invited(test, ivo);
     expect((await colleague.send("put", `/api/practice/staff/${ivo.id}`, { crewIds: [other.crewId] })).status).toBe(200);
     for (const each of [trainer, colleague]) expect((await each.send("delete", `/api/practice/staff/${ivo.id}`)).body.code).toBe("shared");
     await colleague.send("put", `/api/practice/staff/${ivo.id}`, { crewIds: [] });
@@ -156,7 +146,8 @@ describe("staff", () => {
 
   it.each([
     [{ email: "ivo" }, { email: "is not an e-mail address" }],
-    [{ role: "trainer" }, { role: "must be crew lead or employer contact" }],
+    [{ role: "member" }, { role: "must be trainer, crew lead or employer contact" }],
+    [{ role: "trainer" }, { crewIds: "are not given to a trainer: share them when they are there" }],
     [{ crewIds: [] }, { crewIds: "names no crew" }],
   ])("with %j are refused at their field", async (change, fields) => {
     expect(fieldsOf(await add(staff(change)))).toEqual(fields);

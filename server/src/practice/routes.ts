@@ -1,17 +1,19 @@
 /** The practice: its name, what it sets for itself, its staff. */
 import {
-  AddedStaff,
   AuditPage,
   Correction,
   CrewsOfStaff,
   Customs,
   LanguageReading,
   OwnTexts,
-  NewStaff,
+  FirstSteps,
+  MadeInvitation,
+  NewStaffInvitation,
   Page,
   SettingsEntry,
   SignInRule,
   Staff,
+  StaffInvitations,
   TrailState,
   named,
 } from "@kind-grip/core/api";
@@ -20,18 +22,33 @@ import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { AppContext } from "../context";
 import { sendFile } from "../http/file";
+import type { Caller } from "../auth/caller";
+import { pathOf } from "../auth/one-time-links";
+import { invitationMail } from "../message/mail";
 import type { Routes } from "../http/route";
 import { correctText, customsOf, noteReading, ownTexts, saveCustoms } from "./customs";
 import { signInTrailOf } from "../audit/audit";
 import { trailState } from "../audit/seal";
 import { changeSignInRule, signInRuleOf } from "./sign-in-rule";
 import { saveSettings, settingsOf } from "./settings";
-import { addStaff, changeCrewsOf, listStaff, removeStaff } from "./staff";
+import { firstStepsOf } from "./first-steps";
+import { inviteStaff, listInvitations, withdrawInvitation } from "./invitations";
+import { changeCrewsOf, listStaff, removeStaff } from "./staff";
 
 const LanguageParams = v.object({ language: Language });
 const StaffParams = v.object({ accountId: Id });
 
-export function addPracticeRoutes(routes: Routes, { db, now }: AppContext): void {
+export function addPracticeRoutes(routes: Routes, { db, now, mail, addressOf }: AppContext): void {
+  const mailInvitation = async ({ accountId, practiceId }: Caller, { email, name }: NewStaffInvitation, address: string) => {
+    const send = mail();
+    if (!send) return "off" as const;
+    const [by, practice] = await Promise.all([db.models.Account.findByPk(accountId), db.models.Practice.findByPk(practiceId)]);
+    return send(invitationMail(email, name, by!.get().name, practice!.get().name, address)).then(
+      () => "sent" as const,
+      () => "failed" as const,
+    );
+  };
+
   routes.add({
     id: "renamePractice",
     method: "put",
@@ -133,13 +150,43 @@ export function addPracticeRoutes(routes: Routes, { db, now }: AppContext): void
     handle: ({ caller }) => listStaff(db, caller),
   });
   routes.add({
-    id: "addStaff",
+    id: "staffInvitations",
+    method: "get",
+    path: "/api/practice/invitations",
+    summary: "Who is invited to the practice and has not accepted yet",
+    answer: StaffInvitations,
+    handle: ({ caller }) => listInvitations(db, caller, new Date()),
+  });
+  routes.add({
+    id: "inviteStaff",
     method: "post",
-    path: "/api/practice/staff",
-    summary: "Add a crew lead or an employer contact; the first password is shown this once",
-    answer: AddedStaff,
-    body: NewStaff,
-    handle: ({ caller, body }) => addStaff(db, caller, body),
+    path: "/api/practice/invitations",
+    summary:
+      "Invite a trainer, a crew lead or an employer contact, or renew an invitation; the secret of its address is answered this once",
+    answer: MadeInvitation,
+    body: NewStaffInvitation,
+    async handle({ caller, body, request }) {
+      const at = new Date();
+      const token = await inviteStaff(db, caller, body, at);
+      const invitations = await listInvitations(db, caller, at);
+      return { invitations, token, mailed: await mailInvitation(caller, body, addressOf(request) + pathOf(token)) };
+    },
+  });
+  routes.add({
+    id: "withdrawInvitation",
+    method: "delete",
+    path: "/api/practice/invitations/:invitationId",
+    summary: "Take an invitation back",
+    params: v.object({ invitationId: Id }),
+    handle: ({ caller, params }) => withdrawInvitation(db, caller, params.invitationId),
+  });
+  routes.add({
+    id: "firstSteps",
+    method: "get",
+    path: "/api/practice/first-steps",
+    summary: "How far a trainer of a new practice has come, until the first run was led",
+    answer: FirstSteps,
+    handle: ({ caller }) => firstStepsOf(db, caller),
   });
   routes.add({
     id: "changeStaff",

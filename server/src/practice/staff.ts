@@ -1,11 +1,9 @@
 /** People of the practice who sign in with a password: trainers, crew leads, employer contacts. */
-import type { NewStaff, StaffEntry } from "@kind-grip/core/api";
-import { randomBytes } from "node:crypto";
+import type { StaffEntry } from "@kind-grip/core/api";
 import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { endSessions } from "../auth/sessions";
+import { endAccount } from "../auth/end-account";
 import type { AccountRow } from "../auth/tables";
-import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
@@ -19,29 +17,6 @@ export async function listStaff({ models }: Db, caller: Caller): Promise<StaffEn
     const { id, name, email, role } = account.get();
     return { id, name, email, role, crewIds: given.filter(({ accountId }) => accountId === id).map(({ crewId }) => crewId) };
   });
-}
-
-/**
- * A first password is made and shown once. Sending the same again after a lost answer makes a new one, not a second account; only whoever
- * gave the sign-in may, and only until somebody signed in with it.
- */
-export async function addStaff(db: Db, caller: Caller, staff: NewStaff): Promise<{ staff: StaffEntry[]; password: string }> {
-  await refuseForeignCrews(db, caller, staff.crewIds);
-  const password = randomBytes(9).toString("base64url");
-  const passwordHash = await hashPassword(password);
-  await inTransaction(db, async (transaction) => {
-    const taken = (await db.models.Account.findOne({ where: { email: staff.email }, transaction }))?.get();
-    if (taken && taken.id !== staff.id) throw invalid([{ path: "email", message: "has a sign-in already" }]);
-    // An id names the same request sent again, and nothing else: no account is written over by it.
-    const before = (await db.models.Account.findByPk(staff.id, { transaction, lock: transaction.LOCK.UPDATE }))?.get();
-    const same = before && before.practiceId === caller.practiceId && before.email === staff.email && before.role === staff.role;
-    const again = same && before.givenBy === caller.accountId && !before.firstSignInAt;
-    if (before && !again) throw new Problem(409, "taken", "This id belongs to another sign-in.");
-    const { crewIds, ...account } = staff;
-    await db.models.Account.upsert({ ...account, practiceId: caller.practiceId, passwordHash, givenBy: caller.accountId }, { transaction });
-    await giveCrews(db, caller, staff.id, crewIds, transaction);
-  });
-  return { staff: await listStaff(db, caller), password };
 }
 
 export async function changeCrewsOf(db: Db, caller: Caller, accountId: string, crewIds: readonly string[]): Promise<StaffEntry[]> {
@@ -64,9 +39,7 @@ export async function removeStaff(db: Db, caller: Caller, accountId: string): Pr
       throw new Problem(409, "shared", "They have a colleague's crew too. Take your crews back; that colleague can end the sign-in.");
     if (crewIds.length === 0 && givenBy && givenBy !== caller.accountId)
       throw new Problem(409, "shared", "A colleague gave this sign-in, and only they can end it.");
-    await endSessions(db, [accountId], transaction);
-    await db.models.CrewAccess.destroy({ where: { accountId }, transaction });
-    await db.models.Account.destroy({ where: { id: accountId }, transaction });
+    await endAccount(db, accountId, transaction);
   });
   return listStaff(db, caller);
 }
@@ -89,7 +62,7 @@ async function giveCrews(
   );
 }
 
-async function refuseForeignCrews({ models }: Db, caller: Caller, crewIds: readonly string[]): Promise<void> {
+export async function refuseForeignCrews({ models }: Db, caller: Caller, crewIds: readonly string[]): Promise<void> {
   const own = await models.Crew.count({ where: { trainerId: caller.accountId, id: [...crewIds], removedAt: null } });
   if (own !== new Set(crewIds).size) throw invalid([{ path: "crewIds", message: "names a crew that is not yours" }]);
 }

@@ -20,6 +20,9 @@ export interface PracticeRow {
   language?: Language | null;
   /** Null for kilograms, centimetres and 24 hours. */
   measures?: Measures | null;
+  /** What new crews begin with; null where nobody said. */
+  place?: string | null;
+  timeZone?: string | null;
 }
 
 /** A text of a catalogue that the practice says in its own words. */
@@ -49,6 +52,8 @@ export function definePracticeTables(sequelize: Sequelize) {
       asksSecondStep: flag,
       language: text,
       measures: json,
+      place: text,
+      timeZone: text,
     }) as Table<PracticeRow>,
     Correction: sequelize.define("text_corrections", {
       practiceId: { ...idPart },

@@ -1,14 +1,16 @@
 /** What every API test stands on: the application on the test database, and trainers of a practice of their own. */
-import type { NewStaff } from "@kind-grip/core/api";
+import type { NewStaffInvitation } from "@kind-grip/core/api";
+import { hash } from "@node-rs/argon2";
 import request, { type Agent, type Response } from "supertest";
 import { v7 as uuid } from "uuid";
-import { createApp } from "../app";
-import { hashPassword } from "../auth/password";
+import { createApp, type OutsideServices } from "../app";
 import { connect, type Db } from "../db/connection";
 import { migrate } from "../db/migrate";
 import { refuseSecondConnections } from "../db/transaction";
 
 export const PASSWORD = "a long enough password";
+/** Made once, and quick to look at: what a hash costs is written in it. */
+let passwordHash: Promise<string> | undefined;
 
 export interface TestApp {
   app: ReturnType<typeof createApp>;
@@ -17,13 +19,19 @@ export interface TestApp {
 }
 
 /** @param log collects what the application logs; silent when left out @param inside machines calendars may be read from */
-export async function openTestApp(url = process.env.TEST_DATABASE_URL!, log?: string[], inside?: ReadonlySet<string>): Promise<TestApp> {
+export async function openTestApp(
+  url = process.env.TEST_DATABASE_URL!,
+  log?: string[],
+  inside?: ReadonlySet<string>,
+  outsides?: OutsideServices,
+): Promise<TestApp> {
   const db = connect(url);
   refuseSecondConnections(db.sequelize);
   await migrate(db);
   const app = createApp({
     db,
     secret: "test",
+    ...(outsides ? { outsides } : {}),
     proxies: 1,
     checkAnswers: true,
     ...(inside ? { insideCalendars: inside } : {}),
@@ -53,6 +61,12 @@ export class TestCaller {
   send(method: "post" | "put" | "delete", address: string, body?: object): Promise<Response> {
     const call = this.agent[method](address).set("x-csrf-token", this.token);
     return body === undefined ? call.then() : call.send(body).then();
+  }
+
+  /** A browser that nobody is signed in with. */
+  static async stranger({ app }: TestApp): Promise<TestCaller> {
+    const agent = request.agent(app);
+    return new TestCaller(agent, (await agent.get("/api/me")).body.csrfToken as string);
   }
 
   /** A new browser that signs in. @param address where; @param body with what */
@@ -86,17 +100,22 @@ export class TestTrainer extends TestCaller {
       role: "trainer",
       email,
       name: "Test",
-      passwordHash: await hashPassword(PASSWORD),
+      passwordHash: await (passwordHash ??= hash(PASSWORD, { memoryCost: 1024, timeCost: 1 })),
     });
     const { agent, token } = await TestCaller.signedIn(test, "/api/sign-in", { email, password: PASSWORD });
     return new TestTrainer(agent, token, email);
   }
 
   /** A crew lead or employer contact with some of this trainer's crews. */
-  async staff(test: TestApp, role: NewStaff["role"], crewIds: readonly string[]): Promise<TestCaller> {
-    const email = `${uuid()}@test.example`;
-    const { body } = await this.send("post", "/api/practice/staff", { id: uuid(), name: role, email, role, crewIds });
-    return TestCaller.signedIn(test, "/api/sign-in", { email, password: body.password });
+  async staff(test: TestApp, role: "lead" | "employer", crewIds: readonly string[]): Promise<TestCaller> {
+    return this.invited(test, { id: uuid(), name: role, email: `${uuid()}@test.example`, role, crewIds });
+  }
+
+  /** Somebody who accepted this trainer's invitation. */
+  async invited(test: TestApp, invitation: Omit<NewStaffInvitation, "crewIds"> & { crewIds: readonly string[] }): Promise<TestCaller> {
+    const { body } = await this.send("post", "/api/practice/invitations", invitation);
+    const accepted = { kind: "invitation", token: body.token, name: invitation.name, password: PASSWORD };
+    return TestCaller.signedIn(test, "/api/link/use", accepted);
   }
 
   /** A crew member's phone, opened with a new card. */

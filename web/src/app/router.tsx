@@ -18,6 +18,8 @@ const page =
 
 export const router = createBrowserRouter([
   { path: "/sign-in", lazy: page(() => import("../auth/SignInPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
+  { path: "/link", lazy: page(() => import("../auth/LinkPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
+  { path: "/forgotten", lazy: page(() => import("../auth/ForgottenPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
   { path: "/report", lazy: page(() => import("../report/EmployerPage")), errorElement: <CrashPage />, HydrateFallback: Loading },
   { path: "/me/sign-in", lazy: page(() => import("../member/PhoneSignIn")), errorElement: <CrashPage />, HydrateFallback: Loading },
   {

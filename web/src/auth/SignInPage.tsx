@@ -1,13 +1,14 @@
 /** The sign-in: the only page without it. */
-import { Alert, Box, Button, Link as TextLink, TextField, Typography } from "@mui/material";
+import { Alert, Button, Link as TextLink, TextField, Typography } from "@mui/material";
 import { KeyRound } from "lucide-react";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
 import { Link, Navigate, useSearchParams } from "react-router";
 import { t } from "../base/words";
 import { problemOf, serverApi } from "../base/api";
 import { useTabTitle } from "../parts/PageTitle";
 import { authApi } from "./api";
 import { knowsPasskeys, askPasskey } from "./passkey";
+import { SignInFrame } from "./SignInFrame";
 
 export default function SignInPage() {
   const { data: me } = serverApi.useMeQuery();
@@ -33,110 +34,80 @@ export default function SignInPage() {
     if (answer && "problem" in answer) setSaid(answer.problem as string);
     else if (answer) await signInWithPasskey(answer);
   };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
+  const submit = () => {
     void signIn({ email, password, ...(asksCode ? { code } : {}) }).then((answer) => {
       if (answer.error && problemOf(answer.error).code === "secondFactor") setAsksCode(true);
     });
   };
 
   return (
-    <Box component="main" sx={{ minHeight: "100dvh", display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", md: "1.1fr 1fr" } }}>
-      <Box
-        sx={{
-          bgcolor: "#17594F",
-          color: "#F6F2E9",
-          p: { xs: 4, md: 8 },
-          display: "flex",
-          flexDirection: "column",
-          justifyContent: "space-between",
-          gap: 4,
-        }}
-      >
-        <Box component="img" src="/mark.svg" alt="" sx={{ width: 56 }} />
-        <Box>
-          <Typography
-            component="p"
-            sx={{ fontSize: { xs: "2.2rem", md: "3.2rem" }, fontWeight: 750, lineHeight: 1.08, letterSpacing: "-0.02em", maxWidth: 560 }}
-          >
-            {t("Two hands, one shift, a dozen people, a clock.")}
-          </Typography>
-          <Typography sx={{ mt: 2, maxWidth: 480, fontSize: "1.1rem" }}>
-            {t("Hand, wrist and forearm programs for crews: timed to the second, placed on real shifts, led and kept on record.")}
-          </Typography>
-        </Box>
-        <Typography variant="caption">{t("Prevention, not treatment.")}</Typography>
-      </Box>
-      <Box
-        component="form"
-        onSubmit={submit}
-        noValidate
-        sx={{ p: { xs: 4, md: 8 }, alignSelf: "center", display: "flex", flexDirection: "column", gap: 2.5, maxWidth: 520 }}
-      >
-        <Typography variant="h1">{t("Kind Grip")}</Typography>
-        {problem && !problem.fields.length && (
-          <Alert severity={problem.code === "secondFactor" ? "info" : "error"} variant="outlined">
-            {problem.message}
-          </Alert>
-        )}
+    <SignInFrame onSubmit={submit}>
+      <Typography variant="h1">{t("Kind Grip")}</Typography>
+      {problem && !problem.fields.length && (
+        <Alert severity={problem.code === "secondFactor" ? "info" : "error"} variant="outlined">
+          {problem.message}
+        </Alert>
+      )}
+      <TextField
+        label={t("E-mail")}
+        type="email"
+        autoComplete="username"
+        autoFocus
+        required
+        value={email}
+        onChange={(event) => setEmail(event.target.value)}
+        error={!!fieldProblem("email")}
+        helperText={fieldProblem("email")}
+      />
+      <TextField
+        label={t("Password")}
+        type="password"
+        autoComplete="current-password"
+        required
+        value={password}
+        onChange={(event) => setPassword(event.target.value)}
+        error={!!fieldProblem("password")}
+        helperText={fieldProblem("password")}
+      />
+      {asksCode && (
         <TextField
-          label={t("E-mail")}
-          type="email"
-          autoComplete="username"
+          label={t("Code of the second step")}
+          autoComplete="one-time-code"
           autoFocus
           required
-          value={email}
-          onChange={(event) => setEmail(event.target.value)}
-          error={!!fieldProblem("email")}
-          helperText={fieldProblem("email")}
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
         />
-        <TextField
-          label={t("Password")}
-          type="password"
-          autoComplete="current-password"
-          required
-          value={password}
-          onChange={(event) => setPassword(event.target.value)}
-          error={!!fieldProblem("password")}
-          helperText={fieldProblem("password")}
-        />
-        {asksCode && (
-          <TextField
-            label={t("Code of the second step")}
-            autoComplete="one-time-code"
-            autoFocus
-            required
-            value={code}
-            onChange={(event) => setCode(event.target.value)}
-          />
-        )}
-        <Button type="submit" variant="contained" size="large" disabled={isLoading || (asksCode && code.trim() === "")}>
-          {isLoading ? t("Signing in …") : t("Sign in")}
+      )}
+      <Button type="submit" variant="contained" size="large" disabled={isLoading || (asksCode && code.trim() === "")}>
+        {isLoading ? t("Signing in …") : t("Sign in")}
+      </Button>
+      {knowsPasskeys() && (
+        <Button
+          variant="outlined"
+          size="large"
+          startIcon={<KeyRound size={20} />}
+          disabled={asked.isLoading || answered.isLoading}
+          onClick={() => void withPasskey()}
+        >
+          {t("Sign in with a passkey")}
         </Button>
-        {knowsPasskeys() && (
-          <Button
-            variant="outlined"
-            size="large"
-            startIcon={<KeyRound size={20} />}
-            disabled={asked.isLoading || answered.isLoading}
-            onClick={() => void withPasskey()}
-          >
-            {t("Sign in with a passkey")}
-          </Button>
-        )}
-        {said !== null && (
-          <Alert severity="warning" variant="outlined">
-            {said}
-          </Alert>
-        )}
-        <Typography>
-          {t("In a crew?")}{" "}
-          <TextLink component={Link} to="/me">
-            {t("Open my day")}
-          </TextLink>
-        </Typography>
-      </Box>
-    </Box>
+      )}
+      {said !== null && (
+        <Alert severity="warning" variant="outlined">
+          {said}
+        </Alert>
+      )}
+      <TextLink component={Link} to="/forgotten" state={{ email }}>
+        {t("Forgotten your password?")}
+      </TextLink>
+      <Typography>
+        {t("In a crew?")}{" "}
+        <TextLink component={Link} to="/me">
+          {t("Open my day")}
+        </TextLink>
+      </Typography>
+    </SignInFrame>
   );
 }
 

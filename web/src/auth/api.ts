@@ -1,5 +1,16 @@
 /** Signing in and out. */
-import type { Me, NewSecondFactor, Passkey, PasskeyAnswer, PasskeyQuestion, SecondFactorState, SignedInSession } from "@kind-grip/core/api";
+import type {
+  Me,
+  NewSecondFactor,
+  OneTimeLink,
+  OwnName,
+  Passkey,
+  PasskeyAnswer,
+  PasskeyQuestion,
+  SecondFactorState,
+  SignedInSession,
+  UsedLink,
+} from "@kind-grip/core/api";
 import { serverApi, TAGS } from "../base/api";
 
 export const authApi = serverApi.injectEndpoints({
@@ -7,6 +18,21 @@ export const authApi = serverApi.injectEndpoints({
     signIn: make.mutation<Me, { email: string; password: string; code?: string }>({
       query: (body) => ({ url: "/sign-in", method: "POST", body }),
       invalidatesTags: (done) => (done ? TAGS : []),
+    }),
+    lookAtLink: make.mutation<OneTimeLink, string>({ query: (token) => ({ url: "/link", method: "POST", body: { token } }) }),
+    useLink: make.mutation<Me, UsedLink>({
+      query: (body) => ({ url: "/link/use", method: "POST", body }),
+      invalidatesTags: (done) => (done ? TAGS : []),
+    }),
+    wayBack: make.query<{ byMail: boolean }, void>({ query: () => "/forgotten" }),
+    forgotten: make.mutation<void, string>({ query: (email) => ({ url: "/forgotten", method: "POST", body: { email } }) }),
+    saveOwnName: make.mutation<void, OwnName>({
+      query: (body) => ({ url: "/me/name", method: "PUT", body }),
+      invalidatesTags: (_done, error) => (error ? [] : ["Me", "Practice"]),
+    }),
+    leavePractice: make.mutation<void, string>({
+      query: (password) => ({ url: "/me/leave", method: "POST", body: { password } }),
+      invalidatesTags: (_done, error) => (error ? [] : ["Me"]),
     }),
     signOut: make.mutation<void, void>({ query: () => ({ url: "/sign-out", method: "POST" }), invalidatesTags: ["Me"] }),
     changePassword: make.mutation<void, { current: string; next: string }>({

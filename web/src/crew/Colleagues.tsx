@@ -29,6 +29,8 @@ function OwnCrew({ crewId, sharing: { colleagues, others } }: { crewId: string; 
   const [invite, { isLoading, error }] = crewApi.useInviteColleagueMutation();
   const [end] = crewApi.useEndSharingMutation();
   const [chosen, setChosen] = useState("");
+  const [handOver, handing] = crewApi.useHandOverCrewMutation();
+  const [heir, setHeir] = useState<CrewColleagues["colleagues"][number] | null>(null);
   const [ending, setEnding] = useState<CrewColleagues["colleagues"][number] | null>(null);
   return (
     <>
@@ -43,6 +45,11 @@ function OwnCrew({ crewId, sharing: { colleagues, others } }: { crewId: string; 
               {colleague.accepted ? colleague.email : t("invited, not answered yet")}
             </Box>
           </Typography>
+          {colleague.accepted && (
+            <Button onClick={() => setHeir(colleague)} aria-label={t("Hand the crew to {{name}}", { name: colleague.name })}>
+              {t("Hand over")}
+            </Button>
+          )}
           <Button
             onClick={() => (colleague.accepted ? setEnding(colleague) : void end({ crewId, accountId: colleague.accountId }))}
             aria-label={
@@ -81,9 +88,21 @@ function OwnCrew({ crewId, sharing: { colleagues, others } }: { crewId: string; 
       ) : (
         colleagues.length === 0 && <Typography>{t("There is no other trainer in this practice.")}</Typography>
       )}
-      {error !== undefined && (
+      <ConfirmDialog
+        open={heir !== null}
+        title={t("Hand the crew to {{name}}?", { name: heir?.name ?? "" })}
+        confirm={t("Hand it over")}
+        onConfirm={() => {
+          void handOver({ crewId, accountId: heir!.accountId });
+          setHeir(null);
+        }}
+        onClose={() => setHeir(null)}
+      >
+        {t("It is theirs from then on, and shared with you: they can hand it back, or end the sharing. Leads and employers keep it.")}
+      </ConfirmDialog>
+      {(error ?? handing.error) !== undefined && (
         <Typography role="alert" sx={{ color: "error.main" }}>
-          {problemOf(error).message}
+          {problemOf((error ?? handing.error)!).message}
         </Typography>
       )}
       <ConfirmDialog

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { useNavigate } from "react-router";
+import type { Customs } from "@kind-grip/core/api";
 import type { Crew } from "@kind-grip/core/crew";
 import { dateAt, mondayOf, patternPreset } from "@kind-grip/core/calendar";
 import { t } from "../base/words";
@@ -7,21 +8,28 @@ import { crewApi } from "./api";
 import { v7 as uuid } from "uuid";
 import { problemOf } from "../base/api";
 import { useNow } from "../base/now";
+import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
+import { practiceApi } from "../practice/api";
 import { CrewForm } from "./CrewForm";
 
 export default function NewCrewPage() {
+  const customs = practiceApi.useCustomsQuery();
+  return <Loaded query={customs}>{(known) => <NewCrew customs={known} />}</Loaded>;
+}
+
+function NewCrew({ customs }: { customs: Customs }) {
   const [create, { isLoading, error }] = crewApi.useCreateCrewMutation();
   const navigate = useNavigate();
   const now = useNow(3600_000);
   // One id for as long as the page is open: pressing twice makes one crew.
   const id = useMemo(() => uuid(), []);
   const initial = useMemo((): Crew => {
-    const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC";
+    const timeZone = customs.timeZone ?? (Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC");
     return {
       name: "",
       trade: "",
-      place: "",
+      place: customs.place ?? "",
       timeZone,
       settings: ["any"],
       conditions: [],

@@ -64,6 +64,10 @@ export const crewApi = serverApi.injectEndpoints({
       query: ({ crewId, accountId }) => ({ url: `/crews/${crewId}/colleagues/${accountId}`, method: "PUT" }),
       invalidatesTags: ["Colleagues"],
     }),
+    handOverCrew: make.mutation<CrewColleagues, { crewId: string; accountId: string }>({
+      query: ({ crewId, accountId }) => ({ url: `/crews/${crewId}/colleagues/${accountId}/trainer`, method: "PUT" }),
+      invalidatesTags: ["Crews", "Colleagues"],
+    }),
     endSharing: make.mutation<void, { crewId: string; accountId: string }>({
       query: ({ crewId, accountId }) => ({ url: `/crews/${crewId}/colleagues/${accountId}`, method: "DELETE" }),
       invalidatesTags: ["Colleagues"],

@@ -48,6 +48,16 @@ describe("one's own crew", () => {
     await user.click(within(screen.getByRole("dialog", { name: "End sharing with Teo?" })).getByRole("button", { name: "End it" }));
     await waitFor(() => expect(server.calls("DELETE").at(-1)!.call).toContain(teo));
   });
+  it("is handed to a colleague who shares it, after a question", async () => {
+    const both = own({ colleagues: [share(true), { ...share(false), accountId: ida, name: "Ida" }], others: [] });
+    const { server, user } = open({ [`GET ${of}`]: both, [`PUT ${of}/${teo}/trainer`]: own({ own: false, trainer: "Teo" }) });
+    await user.click(await screen.findByRole("button", { name: "Hand the crew to Teo" }));
+    // Who has not answered cannot be handed anything.
+    expect(screen.queryByRole("button", { name: "Hand the crew to Ida" })).toBeNull();
+    const dialog = within(screen.getByRole("dialog", { name: "Hand the crew to Teo?" }));
+    await user.click(dialog.getByRole("button", { name: "Hand it over" }));
+    await waitFor(() => expect(server.calls("PUT").map(({ call }) => call)).toEqual([`PUT ${of}/${teo}/trainer`]));
+  });
   it("without another trainer says so", async () => {
     open({ [`GET ${of}`]: own({ others: [] }) });
     expect(await screen.findByText("There is no other trainer in this practice.")).toBeInTheDocument();

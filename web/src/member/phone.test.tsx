@@ -352,7 +352,7 @@ describe("counted with the meter in the hand", () => {
       Socket.last.say({ type: "reading", kind: "angle", atMs: i * 100, value: 30 * (1 - Math.cos((2 * Math.PI * i) / 40)) });
   };
 
-  it("says what is counted, keeps it over a reload, and with the run", async () => {
+  it("counts what is done, keeps it over a reload, and with the run", async () => {
     const entry = entryOf(nods);
     const kept = day({ anyTime: [entry] });
     // A run that was under way, at the beginning of its first bout.
@@ -373,7 +373,6 @@ describe("counted with the meter in the hand", () => {
     await user.click(await screen.findByRole("button", { name: "Count with the meter" }));
     expect(Socket.last.address).toBe("ws://meter.example");
     Socket.last.say({ type: "hello", name: "Meter", kinds: ["angle"] });
-    expect(screen.getByText(/Hold it firmly .* Counted: Wrist nod\./)).toBeVisible();
     await user.click(screen.getByRole("button", { name: "Go on" }));
     await waitFor(() => expect(Socket.last.sent.at(-1)).toContain("repeated"));
     turn(3);
@@ -398,6 +397,14 @@ describe("counted with the meter in the hand", () => {
       ["right", 0],
       ["left", 3],
     ]);
+  });
+
+  it("says how it is held and what is counted", async () => {
+    const { user } = await open(day({ anyTime: [entryOf(nods)] }), WITH_METER);
+    await user.click(screen.getByRole("link", { name: "Start: Nods" }));
+    await user.click(await screen.findByRole("button", { name: "Count with the meter" }));
+    Socket.last.say({ type: "hello", name: "Meter", kinds: ["angle"] });
+    expect(screen.getByText(/Hold it firmly .* Counted: Wrist nod\./)).toBeVisible();
   });
 
   it("is not offered where nothing in it can be felt, or there is no meter", async () => {

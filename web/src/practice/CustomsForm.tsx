@@ -1,17 +1,18 @@
 /** What the crews read, how quantities, times and dates are written for everybody, and what oneself is used to. Kept as it is chosen. */
-import { Box, Button, Link as TextLink, Typography } from "@mui/material";
+import { Box, Button, Link as TextLink, MenuItem, TextField, Typography } from "@mui/material";
 import { isEqual } from "es-toolkit";
 import { ArrowRight } from "lucide-react";
+import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { Customs } from "@kind-grip/core/api";
 import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
-import type { Measures } from "@kind-grip/core/units";
 import { problemOf, serverApi } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { Loaded } from "../parts/Loaded";
+import { MeasuresFields } from "../parts/MeasuresFields";
 import { Toggle } from "../parts/Toggle";
 import { practiceApi } from "./api";
 
@@ -50,11 +51,46 @@ function Form({ customs }: { customs: Customs }) {
         {t("Units, times and dates")}
       </Typography>
       <MeasuresFields measures={customs.measures} onChange={(measures) => void change({ measures })} />
+      <UsualPlace customs={customs} onChange={(part) => void change(part)} />
       {error && (
         <Typography role="alert" sx={{ color: "error.main" }}>
           {problemOf(error).message}
         </Typography>
       )}
+    </>
+  );
+}
+
+/** What a new crew begins with. */
+function UsualPlace({ customs, onChange }: { customs: Customs; onChange(part: Partial<Customs>): void }) {
+  const zones = useMemo(() => ["UTC", ...Intl.supportedValuesOf("timeZone")], []);
+  const [place, setPlace] = useState(customs.place ?? "");
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 2 }}>
+        {t("Where new crews begin")}
+      </Typography>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }, gap: 2 }}>
+        <TextField
+          label={t("Usual place")}
+          value={place}
+          onChange={(event) => setPlace(event.target.value)}
+          onBlur={() => onChange({ place: place.trim() || null })}
+        />
+        <TextField
+          select
+          label={t("Usual time zone")}
+          value={customs.timeZone ?? ""}
+          onChange={(event) => onChange({ timeZone: event.target.value || null })}
+        >
+          <MenuItem value="">{t("that of the browser")}</MenuItem>
+          {zones.map((zone) => (
+            <MenuItem key={zone} value={zone}>
+              {zone}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
     </>
   );
 }
@@ -109,77 +145,6 @@ function Readings() {
         </Box>
       )}
     </Loaded>
-  );
-}
-
-const FIELDS: readonly { key: keyof Measures; label: string; options: readonly { value: string; label: string }[] }[] = [
-  {
-    key: "mass",
-    label: t("Masses"),
-    options: [
-      { value: "kg", label: t("kilograms") },
-      { value: "lb", label: t("pounds") },
-    ],
-  },
-  {
-    key: "length",
-    label: t("Lengths"),
-    options: [
-      { value: "cm", label: t("centimetres") },
-      { value: "in", label: t("inches") },
-    ],
-  },
-  {
-    key: "decimal",
-    label: t("Numbers"),
-    options: [
-      { value: "point", label: "1.4" },
-      { value: "comma", label: "1,4" },
-    ],
-  },
-  {
-    key: "clock",
-    label: t("Clock"),
-    options: [
-      { value: "24h", label: "14:30" },
-      { value: "12h", label: "2:30 pm" },
-    ],
-  },
-  {
-    key: "dateOrder",
-    label: t("Dates"),
-    options: [
-      { value: "dayMonth", label: t("5 March 2026") },
-      { value: "monthDay", label: t("March 5 2026") },
-      { value: "yearMonthDay", label: t("2026 March 5") },
-    ],
-  },
-  {
-    key: "weekStart",
-    label: t("A week begins on"),
-    options: [
-      { value: "monday", label: t("Monday") },
-      { value: "sunday", label: t("Sunday") },
-      { value: "saturday", label: t("Saturday") },
-    ],
-  },
-];
-
-function MeasuresFields({ measures, onChange }: { measures: Measures; onChange(measures: Measures): void }) {
-  return (
-    <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2 }}>
-      {FIELDS.map(({ key, label, options }) => (
-        <Box key={key}>
-          <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>{label}</Typography>
-          <Choice
-            label={label}
-            value={measures[key]}
-            options={options}
-            onChange={(value) => onChange({ ...measures, [key]: value } as Measures)}
-          />
-        </Box>
-      ))}
-    </Box>
   );
 }
 

@@ -4,6 +4,7 @@ import { type FormEvent, useState } from "react";
 import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { authApi } from "../auth/api";
+import { NewPasswordField } from "../auth/NewPasswordField";
 
 export function Password() {
   const [change, { isLoading, error, isSuccess, reset }] = authApi.useChangePasswordMutation();
@@ -40,15 +41,7 @@ export function Password() {
         error={!!message("current")}
         helperText={message("current")}
       />
-      <TextField
-        label={t("New password")}
-        type="password"
-        autoComplete="new-password"
-        value={next}
-        onChange={(event) => setNext(event.target.value)}
-        error={!!message("next")}
-        helperText={message("next") ?? t("At least 10 characters")}
-      />
+      <NewPasswordField label={t("New password")} value={next} onChange={setNext} problem={message("next")} />
       <Box>
         <Button type="submit" variant="outlined" disabled={isLoading}>
           {t("Change it")}

@@ -9,7 +9,9 @@ import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { CustomsForm, OwnMeasuresForm } from "./CustomsForm";
+import { DemoDoor } from "./DemoDoor";
 import { FilesOfCrews } from "./FilesOfCrews";
+import { OwnAccount } from "./OwnAccount";
 import { Password } from "./Password";
 import { PasskeyList } from "./PasskeyList";
 import { SecondFactor } from "./SecondFactor";
@@ -49,6 +51,7 @@ export default function PracticePage() {
             <SettingsForm />
             <SignInRules />
             <FilesOfCrews />
+            {!account.demo && <DemoDoor />}
           </Box>
         )}
         <Box sx={{ display: "grid", gap: 5, maxWidth: 560 }}>
@@ -68,6 +71,7 @@ export default function PracticePage() {
             />
           </Box>
           <OwnMeasuresForm />
+          <OwnAccount name={account.name} email={account.email} />
           <Password />
           <PasskeyList />
           <SecondFactor />

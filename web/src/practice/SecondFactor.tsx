@@ -4,6 +4,7 @@ import { ShieldCheck } from "lucide-react";
 import { DateTime } from "luxon";
 import { toString } from "qrcode";
 import { useEffect, useState, type FormEvent } from "react";
+import { CopyField } from "../parts/CopyField";
 import { authApi } from "../auth/api";
 import { problemOf } from "../base/api";
 import { t } from "../base/words";
@@ -94,7 +95,7 @@ function Confirm({ secret, address, onConfirmed, onLeave }: ConfirmProps) {
         sx={{ width: 190, borderRadius: 2, overflow: "hidden", "& svg": { display: "block" } }}
         dangerouslySetInnerHTML={{ __html: square }}
       />
-      <Typography sx={{ fontFamily: "monospace", overflowWrap: "anywhere", userSelect: "all" }}>{secret}</Typography>
+      <CopyField label={t("The secret as text")} value={secret} />
       <TextField
         label={t("Six digits")}
         autoComplete="one-time-code"

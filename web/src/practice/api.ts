@@ -1,8 +1,22 @@
 /** What the practice sets for itself, and its staff. */
-import type { AuditEntry, Customs, NewStaff, OwnTexts, SettingsEntry, SignInRule, StaffEntry, TrailState } from "@kind-grip/core/api";
+import type {
+  AuditEntry,
+  Customs,
+  DemoState,
+  FirstSteps,
+  MadeInvitation,
+  Me,
+  NewStaffInvitation,
+  OwnTexts,
+  SettingsEntry,
+  SignInRule,
+  StaffEntry,
+  StaffInvitation,
+  TrailState,
+} from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import type { Measures } from "@kind-grip/core/units";
-import { serverApi } from "../base/api";
+import { serverApi, TAGS } from "../base/api";
 
 export const practiceApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
@@ -44,9 +58,21 @@ export const practiceApi = serverApi.injectEndpoints({
     }),
     trailState: make.query<TrailState, void>({ query: () => "/practice/trail/seals" }),
     staff: make.query<StaffEntry[], void>({ query: () => "/practice/staff", providesTags: ["Practice"] }),
-    addStaff: make.mutation<{ staff: StaffEntry[]; password: string }, NewStaff>({
-      query: (body) => ({ url: "/practice/staff", method: "POST", body }),
+    staffInvitations: make.query<StaffInvitation[], void>({ query: () => "/practice/invitations", providesTags: ["Practice"] }),
+    inviteStaff: make.mutation<MadeInvitation, NewStaffInvitation>({
+      query: (body) => ({ url: "/practice/invitations", method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Practice"] : []),
+    }),
+    withdrawInvitation: make.mutation<void, string>({
+      query: (id) => ({ url: `/practice/invitations/${id}`, method: "DELETE" }),
+      invalidatesTags: ["Practice"],
+    }),
+    firstSteps: make.query<FirstSteps, void>({ query: () => "/practice/first-steps", keepUnusedDataFor: 0 }),
+    demoState: make.query<DemoState, void>({ query: () => "/demo", keepUnusedDataFor: 0 }),
+    loadDemo: make.mutation<DemoState, void>({ query: () => ({ url: "/demo", method: "POST" }) }),
+    openDemo: make.mutation<Me, void>({
+      query: () => ({ url: "/demo/open", method: "POST" }),
+      invalidatesTags: (done) => (done ? TAGS : []),
     }),
     changeStaff: make.mutation<StaffEntry[], { id: string; crewIds: string[] }>({
       query: ({ id, crewIds }) => ({ url: `/practice/staff/${id}`, method: "PUT", body: { crewIds } }),

@@ -23,7 +23,7 @@ const on = (codesLeft: number) => ({ since: "2026-03-01T08:00:00.000Z", codesLef
 it("is turned on with what the telephone shows; the codes on paper are shown until they were taken", async () => {
   const { server, user } = open(OFF);
   await user.click(await screen.findByRole("button", { name: "Turn it on" }));
-  expect(await screen.findByText(SECRET)).toBeInTheDocument();
+  expect(await screen.findByDisplayValue(SECRET)).toBeInTheDocument();
   expect(screen.getByRole("img", { name: /Square for the application/ })).toBeInTheDocument();
   expect(screen.getByRole("button", { name: "Turn it on" })).toBeDisabled();
   await user.type(screen.getByRole("textbox", { name: "Six digits" }), "123456");

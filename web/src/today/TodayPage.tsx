@@ -7,6 +7,8 @@ import { durationText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText, timeText } from "../base/dates";
+import { serverApi } from "../base/api";
+import { DemoDoor } from "../practice/DemoDoor";
 import { todayApi } from "./api";
 import { useWords } from "../base/library";
 import { useNow } from "../base/now";
@@ -15,6 +17,7 @@ import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { runAddress } from "../run/address";
 import { DayClock } from "./DayClock";
+import { FirstPath } from "./FirstPath";
 import { NeedsYou } from "./NeedsYou";
 
 export default function TodayPage() {
@@ -24,6 +27,7 @@ export default function TodayPage() {
 
 function Day({ today }: { today: Today }) {
   const now = useNow();
+  const isTrainer = serverApi.useMeQuery().data?.account?.role === "trainer";
   const zone = today.crews[0]?.timeZone ?? "utc";
   const date = dateText(DateTime.fromMillis(now, { zone }), "cccc d LLLL");
   const next = nextRun(today.entries, now);
@@ -50,18 +54,12 @@ function Day({ today }: { today: Today }) {
       </PageTitle>
       {next && <NextRun entry={next} now={now} />}
       <NeedsYou today={today} />
-      {today.crews.length === 0 ? (
-        <Empty
-          title={t("Start with a crew")}
-          text={t("Who they are, when they work, how much room and kit there is. People, a program and a day plan follow.")}
-        >
-          <Button component={Link} to="/crews/new" variant="contained">
-            {t("Make a crew")}
-          </Button>
-        </Empty>
-      ) : (
-        <DayClock today={today} now={now} next={next} />
+      {isTrainer && !today.entries.some(({ runId }) => runId) && <FirstPath />}
+      {today.crews.length === 0 && !isTrainer && (
+        <Empty title={t("No crew yet")} text={t("A trainer gives you the crews you lead; they are here from then on.")} />
       )}
+      {today.crews.length === 0 && isTrainer && <DemoDoor />}
+      {today.crews.length > 0 && <DayClock today={today} now={now} next={next} />}
     </>
   );
 }

@@ -55,10 +55,45 @@ it("what was led, or is long past, is not next", async () => {
   expect(screen.getByRole("link", { name: /^Led/ })).toHaveAttribute("href", `/crews/${led.crewId}/runs/${led.runId}`);
 });
 
-it("with no crew it says where to begin", async () => {
-  open(sampleToday());
-  expect(await screen.findByRole("link", { name: "Make a crew" })).toHaveAttribute("href", "/crews/new");
-  expect(screen.queryByRole("region", { name: "Needs you" })).toBeNull();
+describe("a new practice", () => {
+  const steps = (server: TestServer, done: string[], crewId: string | null) =>
+    (server.answers = { ...server.answers, "GET /practice/first-steps": { crewId, done }, "GET /demo": { state: "none" } });
+  it("with no crew says where to begin, and that the demo is a click away", async () => {
+    const { server, user } = open(sampleToday());
+    steps(server, [], null);
+    expect(await screen.findByRole("link", { name: "Make a crew" })).toHaveAttribute("href", "/crews/new");
+    expect(await screen.findByRole("button", { name: "Lay out the demo" })).toBeVisible();
+    expect(screen.queryByRole("region", { name: "Needs you" })).toBeNull();
+    expect(screen.queryByRole("link", { name: "Describe the work" })).toBeNull();
+    server.answers = {
+      ...server.answers,
+      "GET /demo": { state: "loading" },
+      "POST /demo": { state: "loading" },
+      "POST /demo/open": SIGNED_IN["GET /me"],
+    };
+    await user.click(await screen.findByRole("button", { name: "Lay out the demo" }));
+    expect(await screen.findByText("It is being laid out; half a minute.")).toBeVisible();
+    server.answers = { ...server.answers, "GET /demo": { state: "ready" } };
+    await user.click(await screen.findByRole("button", { name: "Look around in the demo" }, { timeout: 4000 }));
+    await waitFor(() => expect(server.calls("POST").map(({ call }) => call)).toEqual(["POST /demo", "POST /demo/open"]));
+  });
+  it("shows the next step and what may wait, until a run was led", async () => {
+    const crewId = sampleId();
+    const { server } = open(sampleToday({ crews: [crewOf(crewId)] }));
+    steps(server, ["crew", "people"], crewId);
+    const path = within(await screen.findByRole("region", { name: "The way to your first run" }));
+    expect(path.getByRole("link", { name: "Make a program" })).toHaveAttribute("href", `/crews/${crewId}/program`);
+    expect(path.getByRole("link", { name: "Describe the work" })).toBeVisible();
+    expect(path.getByText(/A program/).closest("li")).toHaveAttribute("aria-current", "step");
+    expect(path.getAllByText(/– done/)).toHaveLength(2);
+  });
+  it("is not new any more once a run was led", async () => {
+    const crewId = sampleId();
+    const { server } = open(sampleToday({ crews: [crewOf(crewId)] }));
+    steps(server, ["crew", "people", "program", "plan", "run"], crewId);
+    await waitFor(() => expect(server.calls("GET").some(({ call }) => call === "GET /practice/first-steps")).toBe(true));
+    expect(screen.queryByRole("region", { name: "The way to your first run" })).toBeNull();
+  });
 });
 
 it("says what is wrong when the records are away", async () => {

@@ -1,0 +1,109 @@
+/**
+ * For whoever runs the server, while it runs: who can sign in, a way back for who cannot, the first day, settings.
+ * bin/admin help | practices | people | password E-MAIL | first | migrations | settings [--data DIR] [--address URL]
+ */
+import { existsSync, readFileSync } from "node:fs";
+import path from "node:path";
+import { fileURLToPath } from "node:url";
+import { parseArgs } from "node:util";
+import { makeFirstLink, makePasswordLink, pathOf } from "./auth/one-time-links";
+import { connect, type Db } from "./db/connection";
+import { ranMigrations } from "./db/migrate";
+import { setting, settingLines } from "./start/settings";
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
+
+interface Asked {
+  db: Db;
+  words: readonly string[];
+  address: string;
+}
+
+/** @returns what is printed; rejects with what is to be said where it cannot be done */
+const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Promise<string[]> }>> = {
+  practices: {
+    about: "the practices here, with their trainers and crews counted",
+    async run({ db: { models } }) {
+      const practices = await models.Practice.findAll({ order: ["name"] });
+      return Promise.all(
+        practices.map(async (row) => {
+          const { id, name, demoNow } = row.get();
+          const trainers = await models.Account.findAll({ where: { practiceId: id, role: "trainer" }, attributes: ["id"] });
+          const crews = await models.Crew.count({ where: { trainerId: trainers.map((trainer) => trainer.get().id), removedAt: null } });
+          return `${name}${demoNow ? " (demo)" : ""}: ${trainers.length} trainers, ${crews} crews`;
+        }),
+      );
+    },
+  },
+  people: {
+    about: "everybody who signs in with a password",
+    async run({ db: { models } }) {
+      const [accounts, practices] = await Promise.all([models.Account.findAll({ order: ["email"] }), models.Practice.findAll()]);
+      const named = new Map(practices.map((row) => [row.get().id, row.get().name]));
+      return accounts.map((row) => {
+        const { email, name, role, practiceId, firstSignInAt } = row.get();
+        return `${email}  ${name}, ${role} of ${named.get(practiceId) ?? "?"}${firstSignInAt ? "" : ", never signed in"}`;
+      });
+    },
+  },
+  password: {
+    about: "E-MAIL: a one-time address at which they choose a new password, good for a day",
+    async run({ db, words: [email], address }) {
+      if (!email) throw new Error("Say whose: bin/admin password somebody@practice.example");
+      const made = await makePasswordLink(db, email.trim().toLowerCase(), new Date());
+      if (!made) throw new Error(`Nobody signs in with ${email}. bin/admin people lists who does.`);
+      return [`For ${made.account.name}, once, within a day:`, address + pathOf(made.token)];
+    },
+  },
+  first: {
+    about: "the one-time address at which the first trainer begins, while there is no practice",
+    async run({ db, address }) {
+      const token = await makeFirstLink(db, new Date());
+      if (!token) throw new Error("There is a practice already. A trainer of it invites others; bin/admin password makes a way back.");
+      return ["The first trainer begins here, once, within 30 days:", address + pathOf(token)];
+    },
+  },
+  migrations: {
+    about: "which steps the database has been through",
+    run: ({ db }) => ranMigrations(db),
+  },
+};
+
+const HELP = [
+  "bin/admin, while the server runs:",
+  ...Object.entries(COMMANDS).map(([name, { about }]) => `  ${name.padEnd(12)}${about}`),
+  `  ${"settings".padEnd(12)}every setting with its value and where it came from`,
+  "Options: --data DIR (as for bin/start), --address URL (what printed addresses begin with)",
+];
+
+async function main(): Promise<string[]> {
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: {
+      data: { type: "string", default: path.join(root, ".data") },
+      address: { type: "string", default: setting("PUBLIC_ADDRESS") || `http://127.0.0.1:${setting("PORT")}` },
+    },
+  });
+  const [name = "help", ...words] = positionals;
+  if (name === "help") return HELP;
+  if (name === "settings") return settingLines();
+  const command = COMMANDS[name];
+  if (!command) throw new Error([`There is no "${name}".`, ...HELP].join("\n"));
+  const kept = path.join(values.data, "mariadb", "url");
+  const url = setting("DATABASE_URL") || (existsSync(kept) ? readFileSync(kept, "utf8").trim() : "");
+  if (!url) throw new Error(`No server runs on ${values.data}. Start it first, or name its database in DATABASE_URL.`);
+  const db = connect(url);
+  try {
+    return await command.run({ db, words, address: values.address.replace(/\/$/, "") });
+  } finally {
+    await db.sequelize.close();
+  }
+}
+
+main().then(
+  (lines) => process.stdout.write(lines.map((line) => `${line}\n`).join("")),
+  (error: Error) => {
+    process.stderr.write(`${error.message}\n`);
+    process.exitCode = 1;
+  },
+);
