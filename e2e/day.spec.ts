@@ -56,6 +56,10 @@ test("the first day: begun once, a colleague and a lead invited, a forgotten pas
     await page.getByLabel("Your e-mail address").fill(INES.email);
     await page.getByLabel("A password").fill("marlow hand works");
     await page.getByLabel("Where your crews work as a rule").fill("Hall 2");
+    // The browser speaks American English, and is believed until something else is chosen.
+    await expect(page.getByRole("radio", { name: "pounds" })).toBeChecked();
+    for (const unit of ["kilograms", "centimetres", "14:30", "5 March 2026", "Monday"])
+      await page.getByRole("radio", { name: unit }).click();
     expect(await axeViolationsOn(page, WCAG)).toEqual([]);
     await page.getByRole("button", { name: "Begin" }).click();
     await expect(page.getByText(/would be guessed too soon/)).toBeVisible();

@@ -36,6 +36,7 @@ import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
 import { addMessageRoutes } from "./message/routes";
 import { addResponseRoutes } from "./response/routes";
+import { metricsOf } from "./http/metrics";
 import { Routes } from "./http/route";
 import { addPracticeRoutes } from "./practice/routes";
 import { addBaselineRoutes } from "./baseline/routes";
@@ -75,6 +76,8 @@ export interface AppOptions {
   insideCalendars?: ReadonlySet<string>;
   /** What links that are passed on begin with; what the browser asked for when left out. */
   publicAddress?: string;
+  /** What a monitoring server sends to read the metrics; none without it. */
+  metricsToken?: string;
   /** Loads the demo practice beside what is there; none where it may not be. */
   loadDemo?: () => Promise<void>;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
@@ -105,6 +108,7 @@ export function createApp({
   freeBytes,
   insideCalendars = new Set(),
   publicAddress,
+  metricsToken,
   loadDemo,
 }: AppOptions) {
   const app = express();
@@ -148,6 +152,11 @@ export function createApp({
     }),
   );
 
+  if (metricsToken) {
+    const metrics = metricsOf(db, metricsToken);
+    app.use("/api", metrics.time);
+    app.get("/metrics", metrics.page);
+  }
   app.get("/healthz", (_request, response) => void response.json({ alive: true }));
   app.get("/readyz", async (_request, response) => {
     await db.sequelize.authenticate();

@@ -100,8 +100,9 @@ async function start(): Promise<void> {
       logLevel: setting("LOG_LEVEL"),
       proxies: wholeSetting("PROXIES", { most: 20 }),
       ...(publicAddress ? { publicAddress } : {}),
+      ...(setting("METRICS_TOKEN") ? { metricsToken: setting("METRICS_TOKEN") } : {}),
       // Its passwords are known to everybody: not where others can reach it.
-      ...(setting("HOST") === "127.0.0.1" && !publicAddress ? { loadDemo: loadDemoBeside } : {}),
+      ...(isForThisMachine() ? { loadDemo: loadDemoBeside } : {}),
       ...(outside ? {} : { freeBytes: freeBytesOf(options.data) }),
     });
     server = await listen(app, port);
@@ -146,6 +147,9 @@ async function signInsFor(db: Db, empty: boolean, kept: KeptCalendar, address: s
   ];
   return { lines, withDemo };
 }
+
+/** Whether only who sits at this machine reaches it, as far as the settings say. */
+const isForThisMachine = (): boolean => setting("HOST") === "127.0.0.1" && setting("PUBLIC_ADDRESS") === "" && setting("PROXIES") === "0";
 
 async function refuseTakenPort(port: number): Promise<void> {
   const probe = createServer();

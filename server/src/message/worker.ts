@@ -6,6 +6,7 @@
 import { Op, QueryTypes } from "sequelize";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
+import { signatureOf } from "./signed";
 import type { MessageRow } from "./tables";
 import { isStillDue, queueWanted } from "./queue";
 
@@ -20,12 +21,17 @@ const MOST_TRIES = 12;
 /** @returns whether the gateway took it; rejects when it could not be reached */
 export type Gateway = (message: { id: string; to: string; text: string }) => Promise<{ taken: boolean; problem?: string }>;
 
-export function httpGateway(address: string): Gateway {
+/** @param secret what requests are signed with; they are not where it is left out */
+export function httpGateway(address: string, secret?: string): Gateway {
   return async ({ id, to, text }) => {
+    const body = JSON.stringify({ to, text });
+    const signed: Record<string, string> = secret
+      ? { "x-kind-grip-signature": signatureOf(secret, Math.floor(Date.now() / 1000), id, body) }
+      : {};
     const answer = await fetch(`${address}/messages`, {
       method: "POST",
-      headers: { "content-type": "application/json", "idempotency-key": id },
-      body: JSON.stringify({ to, text }),
+      headers: { "content-type": "application/json", "idempotency-key": id, ...signed },
+      body,
       signal: AbortSignal.timeout(GATEWAY_PATIENCE_MS),
     });
     return answer.ok ? { taken: true } : { taken: false, problem: `the gateway answered ${answer.status}` };

@@ -47,7 +47,8 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
   const insideCalendars = new Set([...insideFrom(setting("INSIDE_CALENDARS")), calendarHost]);
   const services = servicesOfEnvironment();
   const stops = [startReading(db, { inside: insideCalendars }, everyMs, clock), startSealing(db)];
-  const sendMessages = () => stops.push(startWorker(db, httpGateway(services.gatewayAddress!), clock));
+  const sendMessages = () =>
+    stops.push(startWorker(db, httpGateway(services.gatewayAddress!, setting("GATEWAY_SECRET") || undefined), clock));
   if (services.gatewayAddress) sendMessages();
   const startOne = (name: string, ownPort: number, ...more: string[]) => standIns.push(startStandIn(root, name, ownPort, ...more));
   return {

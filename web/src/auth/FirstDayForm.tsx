@@ -6,8 +6,9 @@ import { METRIC, type Measures } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { MeasuresFields } from "../parts/MeasuresFields";
-import { fieldIn, WholeProblem, type LinkFormProps } from "./link-form";
+import { fieldIn, type LinkFormProps } from "./link-form";
 import { NewPasswordField } from "./NewPasswordField";
+import { WholeProblem } from "../parts/WholeProblem";
 import { SignInFrame } from "./SignInFrame";
 
 /** As the browser's place writes them: only the United States count in pounds and inches. */

@@ -1,5 +1,5 @@
 /** A way back for who forgot a password: sent by e-mail where the server can, else made by whoever runs it. */
-import { Alert, Button, Link as TextLink, TextField, Typography } from "@mui/material";
+import { Button, Link as TextLink, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { Link, useLocation } from "react-router";
 import { problemOf, serverApi } from "../base/api";
@@ -8,6 +8,7 @@ import { Loading } from "../parts/Loading";
 import { useTabTitle } from "../parts/PageTitle";
 import { authApi } from "./api";
 import { SignInFrame } from "./SignInFrame";
+import { WholeProblem } from "../parts/WholeProblem";
 
 export default function ForgottenPage() {
   const { state } = useLocation() as { state: { email?: string } | null };
@@ -51,11 +52,7 @@ export default function ForgottenPage() {
     <SignInFrame onSubmit={() => void ask(email)}>
       <Typography variant="h1">{t("Forgotten your password?")}</Typography>
       <Typography>{t("An address is sent to you at which you choose a new one.")}</Typography>
-      {problem && problem.fields.length === 0 && (
-        <Alert severity="error" variant="outlined">
-          {problem.message}
-        </Alert>
-      )}
+      <WholeProblem problem={problem} />
       <TextField
         label={t("E-mail")}
         type="email"

@@ -9,8 +9,9 @@ import { useTabTitle } from "../parts/PageTitle";
 import { t } from "../base/words";
 import { authApi } from "./api";
 import { FirstDayForm } from "./FirstDayForm";
-import { fieldIn, WholeProblem, type LinkFormProps } from "./link-form";
+import { fieldIn, type LinkFormProps } from "./link-form";
 import { NewPasswordField } from "./NewPasswordField";
+import { WholeProblem } from "../parts/WholeProblem";
 import { SignInFrame } from "./SignInFrame";
 
 export default function LinkPage() {

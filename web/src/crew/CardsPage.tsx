@@ -51,6 +51,13 @@ export default function CardsPage() {
           {problemOf(problem).message}
         </Alert>
       )}
+      {window.isSecureContext === false && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 2, "@media print": { display: "none" } }}>
+          {t(
+            "This address begins with http. Phones need https: without it their page does not open without a connection, counts nothing and the screen may go dark. The notes on running it say how.",
+          )}
+        </Alert>
+      )}
       {issued ? (
         <>
           <Alert severity="warning" variant="outlined" sx={{ mb: 2, "@media print": { display: "none" } }}>

@@ -94,6 +94,8 @@ export default function DayPage() {
           <List title={words.member("anyTime")} entries={anyTime} zone={zone} isDone={isDone} />
         </>
       )}
+      {/* What a browser takes away from such an address is missed when it is needed. */}
+      {window.isSecureContext === false && <Typography sx={{ mt: 3, color: "warm.dark" }}>{words.member("notSecure")}</Typography>}
     </>
   );
 }

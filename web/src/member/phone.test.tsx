@@ -76,6 +76,20 @@ it("without a connection the day is there all the same, and says so", async () =
   expect(await screen.findByText(/no connection|without a connection|offline/i)).toBeInTheDocument();
 });
 
+it("on an address that is not secure it says what the browser takes away; on a secure one nothing", async () => {
+  const said = /This address is not a secure one/;
+  const first = await open(day());
+  expect(screen.queryByText(said)).toBeNull();
+  first.unmount();
+  Object.defineProperty(window, "isSecureContext", { value: false, configurable: true });
+  try {
+    await open(day());
+    expect(screen.getByText(said)).toBeVisible();
+  } finally {
+    delete (window as { isSecureContext?: boolean }).isSecureContext;
+  }
+});
+
 it("a custom movement has its name here", async () => {
   const custom = sampleCustomMovement("phone");
   const session = sampleSession([], { name: "Own break", slot: "break", items: [newItem(custom.movement, DEFAULT_STYLE, sampleId())] });

@@ -1,5 +1,5 @@
 /** Inviting a trainer, a crew lead or an employer contact: who, as what, for which crews; then the address that is passed on. */
-import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { STAFF_ROLES, type CrewListEntry, type NewStaffInvitation } from "@kind-grip/core/api";
@@ -10,6 +10,7 @@ import { Toggle } from "../parts/Toggle";
 import { practiceApi } from "./api";
 import { InvitationAddress } from "./InvitationAddress";
 import { ROLE_NAMES } from "./role-names";
+import { WholeProblem } from "../parts/WholeProblem";
 
 const SEES: Readonly<Record<NewStaffInvitation["role"], string>> = {
   trainer: t("Has crews of their own, and those that are shared with them."),
@@ -86,11 +87,7 @@ export function InviteDialog({ crews, onClose }: { crews: readonly CrewListEntry
             {field("crewIds") && <Typography sx={{ color: "error.main" }}>{field("crewIds")}</Typography>}
           </Box>
         )}
-        {problem && problem.fields.length === 0 && (
-          <Alert severity="error" variant="outlined">
-            {problem.message}
-          </Alert>
-        )}
+        <WholeProblem problem={problem} />
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{t("Not now")}</Button>

@@ -1,11 +1,12 @@
 /** One's own name and address, and leaving the practice. */
-import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
 import { useState, type FormEvent } from "react";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { authApi } from "../auth/api";
+import { WholeProblem } from "../parts/WholeProblem";
 
 export function OwnAccount({ name, email }: { name: string; email: string }) {
   const [save, { isLoading, error }] = authApi.useSaveOwnNameMutation();
@@ -26,11 +27,7 @@ export function OwnAccount({ name, email }: { name: string; email: string }) {
   return (
     <Box component="form" onSubmit={submit} noValidate aria-label={t("You")} sx={{ display: "grid", gap: 1.5 }}>
       <Typography variant="h2">{t("You")}</Typography>
-      {problem && problem.fields.length === 0 && (
-        <Alert severity="error" variant="outlined">
-          {problem.message}
-        </Alert>
-      )}
+      <WholeProblem problem={problem} />
       <TextField
         label={t("Your name")}
         autoComplete="name"
@@ -83,11 +80,7 @@ function LeaveDialog({ onClose }: { onClose(): void }) {
         <Typography>
           {t("Your sign-in ends at once, everywhere. What you did stays in the records. To come back you have to be invited.")}
         </Typography>
-        {problem && problem.fields.length === 0 && (
-          <Alert severity="error" variant="outlined">
-            {problem.message}
-          </Alert>
-        )}
+        <WholeProblem problem={problem} />
         <TextField
           label={t("Your password")}
           type="password"

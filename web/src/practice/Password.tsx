@@ -5,6 +5,7 @@ import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { authApi } from "../auth/api";
 import { NewPasswordField } from "../auth/NewPasswordField";
+import { WholeProblem } from "../parts/WholeProblem";
 
 export function Password() {
   const [change, { isLoading, error, isSuccess, reset }] = authApi.useChangePasswordMutation();
@@ -27,11 +28,7 @@ export function Password() {
           {t("Your password is changed. Wherever else you were signed in, you are signed out.")}
         </Alert>
       )}
-      {problem && problem.fields.length === 0 && (
-        <Alert severity="error" variant="outlined">
-          {problem.message}
-        </Alert>
-      )}
+      <WholeProblem problem={problem} />
       <TextField
         label={t("Password now")}
         type="password"

@@ -10,6 +10,7 @@ import { problemOf } from "../base/api";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
+import { WholeProblem } from "../parts/WholeProblem";
 
 export function SecondFactor() {
   const query = authApi.useSecondFactorQuery();
@@ -106,11 +107,7 @@ function Confirm({ secret, address, onConfirmed, onLeave }: ConfirmProps) {
         helperText={problem?.fields[0]?.message}
         slotProps={{ htmlInput: { inputMode: "numeric" } }}
       />
-      {problem && problem.fields.length === 0 && (
-        <Alert severity="error" variant="outlined">
-          {problem.message}
-        </Alert>
-      )}
+      <WholeProblem problem={problem} />
       <Box sx={{ display: "flex", gap: 1 }}>
         <Button type="submit" variant="contained" disabled={isLoading || code.trim() === ""}>
           {t("Turn it on")}

@@ -5,7 +5,7 @@ import type { CoachLevel } from "@kind-grip/core/run";
 import { useWords } from "../base/library";
 import { Choice } from "../parts/Choice";
 import { Toggle } from "../parts/Toggle";
-import type { SoundChoice } from "./sound";
+import { canBuzz, type SoundChoice } from "./sound";
 import { useVoices } from "./use-voice";
 
 const RATES = { rateSlow: 0.85, rateUsual: 1, rateFast: 1.2 } as const;
@@ -69,6 +69,7 @@ export function VoiceChoice({ language, sound, onSound }: VoiceChoiceProps) {
       )}
       {sound.voice && voices?.length === 0 && <Typography sx={{ flexBasis: "100%" }}>{words.member("noVoice")}</Typography>}
       <Toggle label={words.member("captions")} pressed={sound.captions} onChange={(captions) => onSound({ ...sound, captions })} />
+      {canBuzz() && <Toggle label={words.member("buzz")} pressed={sound.buzz ?? false} onChange={(buzz) => onSound({ ...sound, buzz })} />}
     </Box>
   );
 }

@@ -10,6 +10,9 @@ const TONES: Record<Sound, { hertz: number; lengthSec: number; times: number }> 
   finish: { hertz: 659, lengthSec: 0.3, times: 3 },
 };
 
+/** The same in the hand or in a pocket, milliseconds on and off; a tick is not felt. */
+const BUZZES: Partial<Record<Sound, number[]>> = { start: [220], turn: [120, 90, 120], end: [320], finish: [220, 120, 220, 120, 220] };
+
 /** A calm voice as the model of its length has it (core/run/speech.ts). */
 const USUAL_RATE = 1.05;
 const AHEAD_SEC = 0.35;
@@ -24,6 +27,8 @@ export interface SoundChoice {
   captions: boolean;
   /** How fast it speaks: 1 as usual. */
   rate: number;
+  /** The phone buzzes at changes as well; left out by an earlier version. */
+  buzz?: boolean;
   /** The voice of this browser that was chosen for a language, by its address. */
   voices: Partial<Record<Language, string>>;
 }
@@ -37,6 +42,11 @@ export function voicesOf(language: Language): SpeechSynthesisVoice[] {
 /** Whether this browser can speak a language. */
 export function hasVoice(language: Language): boolean {
   return voicesOf(language).length > 0;
+}
+
+/** Whether this device is one that can buzz: a browser says so of a desk too, which has nothing to buzz with. */
+export function canBuzz(): boolean {
+  return typeof navigator.vibrate === "function" && matchMedia("(pointer: coarse)").matches;
 }
 
 /** Plays the cues of one timeline while the run goes; `placeAt` tells where it is, in seconds. */
@@ -88,6 +98,8 @@ export class CuePlayer {
       // The tab slept: what is long past is not caught up on.
       if (inSec < -1) continue;
       if (cue.sound && this.choice.sounds) this.sound(cue.sound, Math.max(0, inSec));
+      const buzz = cue.sound && this.choice.buzz ? BUZZES[cue.sound] : undefined;
+      if (buzz) this.spoken.push(setTimeout(() => void navigator.vibrate?.(buzz), Math.max(0, inSec * 1000)));
       if (cue.say) this.spoken.push(setTimeout(() => this.say(cue.say!), Math.max(0, inSec * 1000)));
     }
   }

@@ -37,6 +37,7 @@ export const member = {
   voiceFull: "إرشاد كامل",
   voiceBrief: "مختصر",
   voiceCount: "العدّ فقط",
+  buzz: "اهتزاز عند التغيير",
   captions: "اعرضه مكتوبًا",
   voiceIs: "الصوت",
   voiceRate: "السرعة",
@@ -231,6 +232,7 @@ export const member = {
   countShorter: "ثبات أقصر من المطلوب",
   countHold: "اضغط ثانية للتوقف المؤقت",
   countOf: "{{done}} من {{due}}",
+  notSecure: "هذا العنوان غير آمن. دون اتصال لا تُفتح الصفحة، ولا يُعدّ والهاتف في اليد، وقد تنطفئ الشاشة. يستطيع مدربك تغيير ذلك.",
   hereSaid: "أنت محسوب من الحاضرين",
   howHardWas: "كم كان جهد {{session}}؟",
 } as const;

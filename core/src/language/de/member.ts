@@ -36,6 +36,7 @@ export const member = {
   voiceFull: "Anleitung",
   voiceBrief: "Kurz",
   voiceCount: "Nur zählen",
+  buzz: "Bei Wechseln vibrieren",
   captions: "Als Text zeigen",
   voiceIs: "Stimme",
   voiceRate: "Wie schnell",
@@ -208,6 +209,8 @@ export const member = {
   countShorter: "kürzer gehalten als verlangt",
   countHold: "Für eine Pause eine Sekunde drücken",
   countOf: "{{done}} von {{due}}",
+  notSecure:
+    "Diese Adresse ist keine sichere. Ohne Verbindung öffnet sich die Seite nicht, mit dem Telefon in der Hand wird nicht gezählt, und der Bildschirm kann dunkel werden. Dein Trainer kann das ändern.",
   hereSaid: "Du bist als anwesend gezählt",
   howHardWas: "Wie anstrengend war {{session}}?",
 } as const;

@@ -33,6 +33,7 @@ export const member = {
   voiceFull: "Coaching",
   voiceBrief: "Brief",
   voiceCount: "Count only",
+  buzz: "Buzz at changes",
   captions: "Show it as text",
   voiceIs: "Voice",
   voiceRate: "How fast",
@@ -198,6 +199,8 @@ export const member = {
   countShorter: "held shorter than asked",
   countHold: "Press for a second to pause",
   countOf: "{{done}} of {{due}}",
+  notSecure:
+    "This address is not a secure one. Without a connection the page does not open, nothing is counted with the phone in the hand, and the screen may go dark. Your trainer can change that.",
   hereSaid: "You are counted as here",
   howHardWas: "How hard was {{session}}?",
 } as const;

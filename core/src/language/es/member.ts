@@ -33,6 +33,7 @@ export const member = {
   voiceFull: "Guía completa",
   voiceBrief: "Breve",
   voiceCount: "Solo cuenta",
+  buzz: "Vibrar en los cambios",
   captions: "Mostrarlo como texto",
   voiceIs: "Voz",
   voiceRate: "Velocidad",
@@ -205,6 +206,8 @@ export const member = {
   countShorter: "mantenido menos de lo pedido",
   countHold: "Pulsa un segundo para hacer una pausa",
   countOf: "{{done}} de {{due}}",
+  notSecure:
+    "Esta dirección no es segura. Sin conexión la página no se abre, no se cuenta con el teléfono en la mano y la pantalla puede apagarse. Tu entrenador puede cambiarlo.",
   hereSaid: "Cuentas como presente",
   howHardWas: "¿Cuánto te costó {{session}}?",
 } as const;

@@ -38,6 +38,7 @@ export const member = {
   voiceFull: "Prowadzenie",
   voiceBrief: "Krótko",
   voiceCount: "Tylko liczenie",
+  buzz: "Wibruj przy zmianach",
   captions: "Pokaż jako tekst",
   voiceIs: "Głos",
   voiceRate: "Jak szybko",
@@ -222,6 +223,8 @@ export const member = {
   countShorter: "przytrzymane krócej niż zalecane",
   countHold: "Przytrzymaj sekundę, aby zrobić pauzę",
   countOf: "{{done}} z {{due}}",
+  notSecure:
+    "Ten adres nie jest bezpieczny. Bez połączenia strona się nie otworzy, telefon w ręce nie liczy, a ekran może zgasnąć. Trener może to zmienić.",
   hereSaid: "Twoja obecność jest zapisana",
   howHardWas: "Jak ciężkie było: {{session}}?",
 } as const;

@@ -1,5 +1,4 @@
 /** What the forms of a one-time address share: what they are given, and how they say what is wrong. */
-import { Alert } from "@mui/material";
 import type { UsedLink } from "@kind-grip/core/api";
 import type { problemOf } from "../base/api";
 
@@ -13,12 +12,3 @@ export interface LinkFormProps {
 /** What is wrong with a field. */
 export const fieldIn = (problem: LinkFormProps["problem"]) => (path: string) =>
   problem?.fields.find((field) => field.path === path)?.message;
-
-export function WholeProblem({ problem }: { problem: LinkFormProps["problem"] }) {
-  if (!problem || problem.fields.length > 0) return null;
-  return (
-    <Alert severity="error" variant="outlined">
-      {problem.message}
-    </Alert>
-  );
-}
