@@ -57,6 +57,7 @@ test("a passkey, asked of everybody, and a crew that is shared", async ({ browse
 
     await teo.goto("/practice");
     await teo.getByRole("button", { name: "Sign out" }).click();
+    await teo.waitForURL("**/sign-in**");
     await teo.getByLabel("E-mail").fill(TEO.email);
     await teo.getByLabel("Password").fill(TEO.password);
     await teo.getByRole("button", { name: "Sign in", exact: true }).click();
