@@ -40,7 +40,7 @@ export function FollowingNow({ run, captions, mute, counted, countChoice }: Foll
         maxWidth: 560,
         mx: "auto",
         display: "grid",
-        gridTemplateRows: "auto minmax(36dvh, 1fr) minmax(0, auto) auto",
+        gridTemplateRows: "auto minmax(30dvh, 1fr) minmax(0, auto) auto",
         // Laid on its side the figure keeps its half, from top to bottom.
         [LYING]: {
           maxWidth: "none",
@@ -92,12 +92,12 @@ export function FollowingNow({ run, captions, mute, counted, countChoice }: Foll
         </Box>
         <PaceBar position={position} />
         {counted && <CountedNow counted={counted} />}
+        {paused && <Box sx={{ mt: 1 }}>{countChoice}</Box>}
         <Instructions movementId={segment.movementId} now={position.phase === "step" ? position.count : 0} />
         {captions && <Caption text={run.caption} size="1.1rem" sx={{ mt: 0.5 }} />}
         <Typography sx={{ mt: 0.75, color: "text.secondary" }} noWrap>
           {next ? words.member("next", { movement: words.movementName(next.movementId) }) : words.member("lastOne")}
         </Typography>
-        {paused && countChoice}
       </Box>
       {counted !== null && !paused ? (
         <Box sx={{ p: 1.5 }}>
