@@ -1,5 +1,6 @@
 /** What a monitoring server reads: guarded, by route and outcome, and nothing of anybody. */
 import request from "supertest";
+import { v7 as uuid } from "uuid";
 import { createApp } from "../app";
 import { makeWorld } from "../test/samples";
 import { openTestApp, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
@@ -34,7 +35,22 @@ it("tells answers by route and outcome, the pool, what waits and who failed, and
   await trainer.get(`/api/crews/${world.programId}/people`).expect(404);
   const stranger = await TestCaller.stranger(test);
   await stranger.send("post", "/api/sign-in", { email: trainer.email, password: "wrong" });
+  const job = {
+    practiceId: uuid(),
+    crewId: null,
+    subjectId: uuid(),
+    kind: "handOut" as const,
+    fileName: "a.pdf",
+    language: null,
+    task: null,
+  };
+  const rest = { progress: null, asking: 1, askedAt: new Date(), takenBy: null, takenUntil: null, tries: 0, problem: null, file: null };
+  for (const state of ["making", "made"] as const)
+    await test.db.models.Job.create({ id: uuid(), contentKey: uuid(), state, ...job, ...rest });
   const { text } = await read();
+  await test.db.models.Job.destroy({ where: { practiceId: job.practiceId } });
+  expect(text).toMatch(/kind_grip_jobs\{state="making"\} [1-9]/);
+  expect(text).not.toContain('kind_grip_jobs{state="made"}');
   expect(text).toMatch(/kind_grip_answer_seconds_count\{method="GET",route="\/api\/crews\/:crewId\/people",outcome="2xx"\} 1/);
   expect(text).toMatch(/kind_grip_answer_seconds_count\{method="GET",route="\/api\/crews\/:crewId\/people",outcome="4xx"\} 1/);
   expect(text).toMatch(/kind_grip_database_connections\{state="open"\} [1-9]/);
