@@ -104,6 +104,8 @@ test("the first day: begun once, a colleague and a lead invited, a forgotten pas
     const lost = await open();
     await lost.goto("/sign-in");
     await lost.getByRole("link", { name: "Forgotten your password?" }).click();
+    // The sign-in has an e-mail field too, and stays until the next page is there.
+    await expect(lost.getByRole("heading", { name: "Forgotten your password?" })).toBeVisible();
     await lost.getByLabel("E-mail").fill("tove@marlow.example");
     await lost.getByRole("button", { name: "Send it" }).click();
     await expect(lost.getByRole("heading", { name: "Look into your inbox" })).toBeVisible();

@@ -4,7 +4,9 @@ import type { DayProblem } from "./day-problem";
 import { optimalPlan } from "./plan-day";
 
 export type Relaxation =
-  { change: "leaders"; to: number } | { change: "mostOffJob"; job: number; to: number } | { change: "reach"; addMin: number };
+  | { change: "leaders"; to: number }
+  | { change: "mostOffJob"; job: number; to: number }
+  | { change: "reach"; addMin: number };
 
 /** @param withReach the same problem with windows wider by so many minutes @returns one for each limit that helps by itself, the least first */
 export async function minimalRelaxations(

@@ -39,7 +39,7 @@ function NewCrew({ customs }: { customs: Customs }) {
       language: null,
       shiftPattern: patternPreset("weekdays", mondayOf(dateAt(now, timeZone))),
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the form keeps what it started with
+    // oxlint-disable-next-line react/exhaustive-deps -- the form keeps what it started with
   }, []);
   const submit = async (crew: Crew) => {
     const made = await create({ id, crew });

@@ -50,7 +50,7 @@ export function FigurePicture({ request, pose, poseKey = "", silent = false, sx 
       gone = true;
       clearTimeout(later);
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all that the request and the pose hold
+    // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request and the pose hold
   }, [near, key]);
   if (!request) return null;
   return (

@@ -61,9 +61,9 @@ export function MovingFigure({ request, placeAt, moving, sx }: MovingFigureProps
     return () => {
       stopped = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all that the request holds
+    // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request holds
   }, [request.key, moving]);
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says all that the request holds
+  // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request holds
   const title = useMemo(() => request.title(), [request.key]);
   return (
     <Box ref={sheet} sx={sx}>

@@ -69,7 +69,7 @@ export default function LibraryPage() {
     return kit && kit !== "none"
       ? passed.filter((movement) => movement.kit.includes(kit) || movement.forms.some((form) => form.kit.includes(kit)))
       : passed;
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the address holds every filter
+    // oxlint-disable-next-line react/exhaustive-deps -- the address holds every filter
   }, [search, offered]);
   const phases = list<Phase>("phase");
 

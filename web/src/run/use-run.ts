@@ -159,7 +159,9 @@ export function useRun({
   }, []);
 
   const state = useRef({ clock, session, marks, startedAt, away, quick, counted });
-  state.current = { clock, session, marks, startedAt, away, quick, counted };
+  useEffect(() => {
+    state.current = { clock, session, marks, startedAt, away, quick, counted };
+  });
   useEffect(() => {
     const keep = () => {
       const now = state.current;
@@ -190,6 +192,7 @@ export function useRun({
     };
   }, [programId, initial.id, runId, owner, written]);
 
+  // oxlint-disable-next-line react/purity -- drawn again with every frame: what is shown is where the clock is now
   const atSec = placeAt(clock, performance.now());
   const position = positionAt(timeline, Math.min(atSec, timeline.totalSec - 0.001));
 

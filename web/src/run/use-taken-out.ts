@@ -44,7 +44,7 @@ export function useTakenOut(
         leftOut.current.set(personId, own.add(itemId));
       }
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the place in the run is read when somebody is taken out, not at every frame
+    // oxlint-disable-next-line react/exhaustive-deps -- the place in the run is read when somebody is taken out, not at every frame
   }, [participations, personIds]);
   const mark = useCallback(
     (personId: string, kind: MarkKind) => {
