@@ -1,3 +1,5 @@
+import { createHash } from "node:crypto";
+import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
@@ -30,6 +32,29 @@ const phoneFiles: Plugin = {
   },
 };
 
+/** The stills that were drawn beforehand (draw-stills.ts), in a folder named after what is in them: kept by browsers for ever. */
+const drawnStills = (): Plugin => {
+  const from = path.join(import.meta.dirname, ".stills");
+  let files: { name: string; source: Buffer }[] = [];
+  let folder: string;
+  return {
+    name: "drawn-stills",
+    apply: "build",
+    config() {
+      files = readdirSync(from)
+        .filter((name) => name.endsWith(".svg"))
+        .map((name) => ({ name, source: readFileSync(path.join(from, name)) }));
+      const hash = createHash("sha256");
+      for (const { name, source } of files) hash.update(name).update(source);
+      folder = `assets/stills-${hash.digest("hex").slice(0, 8)}`;
+      return { define: { STILLS_FOLDER: JSON.stringify(`/${folder}`) } };
+    },
+    generateBundle() {
+      for (const { name, source } of files) this.emitFile({ type: "asset", fileName: `${folder}/${name}`, source });
+    },
+  };
+};
+
 const QUICKLY = [
   defineAlgorithm("gzip", { level: 1 }),
   defineAlgorithm("brotliCompress", { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } }),
@@ -40,6 +65,7 @@ export default defineConfig({
   plugins: [
     react(),
     phoneFiles,
+    drawnStills(),
     // The crew member's own page works without a connection. Only that page asks for the worker (member/keep-page.ts).
     VitePWA({
       injectRegister: null,
@@ -62,6 +88,7 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ["**/*.{html,js,css,woff2,svg}"],
+        globIgnores: ["assets/stills-*/**"],
         // Of the code only what the phone's pages load, and the worker that draws its figures.
         manifestTransforms: [
           (entries) => ({
@@ -71,6 +98,11 @@ export default defineConfig({
           }),
         ],
         runtimeCaching: [
+          {
+            urlPattern: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith("/assets/stills-"),
+            handler: "CacheFirst",
+            options: { cacheName: "stills", expiration: { maxEntries: 300 } },
+          },
           {
             urlPattern: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith("/assets/"),
             handler: "CacheFirst",

@@ -36,8 +36,10 @@ export function FigurePicture({ request, pose, poseKey = "", silent = false, sx 
     let gone = false;
     let later: ReturnType<typeof setTimeout> | undefined;
     const draw = (): Promise<unknown> =>
-      stillOf(key, (drawer) =>
-        pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options),
+      stillOf(
+        key,
+        (drawer) => (pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options)),
+        pose ? undefined : request.still,
       ).then(
         (picture) => gone || setSvg(picture),
         () => {

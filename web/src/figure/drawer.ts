@@ -21,16 +21,35 @@ const waiting: ((drawer: StartedWorker<FigureDrawer>) => Promise<void>)[] = [];
 const idle: StartedWorker<FigureDrawer>[] = [];
 let startedCount = 0;
 
-/** The picture of a key; drawn when it is first asked for. What was asked for last is drawn first: that is where the eye is. */
-export function stillOf(key: string, draw: (drawer: Remote<FigureDrawer>) => Promise<string>): Promise<string> {
+/**
+ * The picture of a key; drawn when it is first asked for. What was asked for last is drawn first: that is where the eye is.
+ * @param still its file among those that came with the build; drawn all the same where that is not to be had
+ */
+export function stillOf(key: string, draw: (drawer: Remote<FigureDrawer>) => Promise<string>, still?: string): Promise<string> {
   const known = drawn.get(key);
   if (known) return known;
-  const picture = new Promise<string>((done, failed) => {
-    waiting.push(({ remote, unlessBroken }) => unlessBroken(draw(remote)).then(done, failed));
-  });
+  const picture = still && STILLS ? builtStill(still).catch(() => drawnInTurn(draw)) : drawnInTurn(draw);
   drawn.set(key, picture);
   picture.catch(() => drawn.delete(key));
   if (drawn.size > KEPT) drawn.delete(drawn.keys().next().value!);
+  return picture;
+}
+
+/** Where the build put the stills (vite.config.ts); nowhere while it is being worked on, and in tests. */
+declare const STILLS_FOLDER: string | undefined;
+const STILLS = typeof STILLS_FOLDER === "undefined" ? undefined : STILLS_FOLDER;
+
+async function builtStill(file: string): Promise<string> {
+  const answer = await fetch(`${STILLS}/${file}`);
+  // A server that has newer ones answers with its page.
+  if (!answer.ok || !answer.headers.get("content-type")?.startsWith("image/svg")) throw new Error("there is no such still");
+  return answer.text();
+}
+
+function drawnInTurn(draw: (drawer: Remote<FigureDrawer>) => Promise<string>): Promise<string> {
+  const picture = new Promise<string>((done, failed) => {
+    waiting.push(({ remote, unlessBroken }) => unlessBroken(draw(remote)).then(done, failed));
+  });
   // One tick for all that comes into view at once, then the first of them first.
   void Promise.resolve().then(drawWaiting);
   return picture;

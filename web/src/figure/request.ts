@@ -10,6 +10,8 @@ export interface FigureRequest {
   options: PictureOptions;
   /** The figure in words; worked out only when somebody needs it. */
   title(): string;
+  /** The file of this still among those that were drawn when the application was built. */
+  still?: string;
 }
 
 interface Asked {
@@ -62,4 +64,15 @@ export function figureRequest(
       ...(alsoShown && { alsoShown }),
     },
   };
+}
+
+/** Pixels a thumbnail is drawn at; it is shown at a third to all of that. */
+const THUMB_WIDTH = 300;
+
+/** A movement in a form as a small still. What ships is drawn already; forms that look like their movement share its file. */
+export function thumbRequest(library: Library, movementId: string, formId?: string): FigureRequest | undefined {
+  const request = figureRequest(library, movementId, { formId, width: THUMB_WIDTH });
+  if (!request || library.custom(movementId)) return request;
+  const looksLikeItself = request.figure !== library.figure(movementId);
+  return { ...request, still: `${looksLikeItself ? `${movementId}.${formId}` : movementId}.svg` };
 }

@@ -6,16 +6,16 @@ export function keepPage(): void {
   void navigator.storage?.persist?.().catch(() => undefined);
 }
 
-/** Where the worker keeps what not every phone needs: a language, its face (vite.config.ts). */
-const KEPT_WHEN_ASKED_FOR = "asked-for";
+/** Where the worker keeps what not every phone needs: pictures, a language, its face (vite.config.ts). */
+const keptIn = (pathname: string) => (pathname.startsWith("/assets/stills-") ? "stills" : "asked-for");
 
 /** What was loaded before there was a worker, and is not among what it keeps for everybody, is kept too. */
 export async function keepWhatWasLoaded(): Promise<void> {
   if (!("serviceWorker" in navigator) || import.meta.env.DEV) return;
   await navigator.serviceWorker.ready;
-  const cache = await caches.open(KEPT_WHEN_ASKED_FOR);
   for (const { name } of performance.getEntriesByType("resource")) {
     const { origin, pathname } = new URL(name);
-    if (origin === location.origin && pathname.startsWith("/assets/") && !(await caches.match(name))) await cache.add(name);
+    if (origin === location.origin && pathname.startsWith("/assets/") && !(await caches.match(name)))
+      await (await caches.open(keptIn(pathname))).add(name);
   }
 }
