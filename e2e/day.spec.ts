@@ -28,6 +28,9 @@ function messyRoster(): string {
   return ["Lager Nord;;;", "", "Nummer;Name;Hand;Eintritt", ...rows, ...bad].join("\n");
 }
 
+// The day goes on in the practice that the first day began.
+test.describe.configure({ mode: "serial" });
+
 let practice: EmptyServer;
 const INES = { name: "Ines Marlow", email: "ines@marlow.example", password: "copper kettle walking slowly" };
 let browser: Browser;

@@ -21,6 +21,8 @@ export default defineConfig({
     launchOptions: BROWSER,
     viewport: { width: 1280, height: 800 },
     timezoneId: "America/Chicago",
+    // A page that never comes is said, not waited for until the whole journey runs out of time.
+    navigationTimeout: 60_000,
     screenshot: "only-on-failure",
     // Pictures stand still and nothing slides: a tenth less to draw. The whole path is walked with everything moving.
     contextOptions: { reducedMotion: "reduce" },
