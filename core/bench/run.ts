@@ -12,8 +12,8 @@ import { wordsIn } from "../src/language";
 import { SHIPPED_LIBRARY, newItem, stage, DEFAULT_STYLE } from "../src/library";
 import { cuesOf } from "../src/run";
 import { gapOfRotation, levelRotation } from "../src/rotation";
+import { crewsByChance } from "../src/rotation/crews.sample";
 import { chanceFrom } from "../src/solver";
-import { sampleEffort, sampleTask } from "../src/strain/sample";
 import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
 import { fitToSlot } from "../src/slot";
 import { sampleId, sampleSession } from "../src/session/sample";
@@ -195,35 +195,17 @@ for (const [kind, make] of Object.entries(WORKERS)) {
 }
 
 // Twenty-four people at eight tasks in eight turns; in every other crew some may not do some tasks.
-const pick = chanceFrom(7);
-const upTo = (most: number) => Math.floor(pick() * most);
 const levelled: { sec: number; gap: number }[] = [];
-for (let n = 0; n < 12; n++) {
-  const tasks = Array.from({ length: 8 }, (_, t) =>
-    sampleTask(`task ${t}`, [
-      sampleEffort("effort", {
-        effort: 1 + upTo(16) / 2,
-        perMin: 2 + upTo(20),
-        secEach: 0.5 + upTo(4) / 2,
-        hands: (["left", "right", "both"] as const)[upTo(3)],
-      }),
-    ]),
-  );
-  const spare = n % 3 === 0 ? 0 : upTo(5);
-  const needed = tasks.map(() => 1);
-  for (let more = tasks.length; more < 24 - spare; more++) needed[upTo(tasks.length)]! += 1;
-  const people = Array.from({ length: 24 }, (_, p) => ({
-    id: `person ${p}`,
-    not: n % 2 === 1 && pick() < 0.35 ? tasks.filter(() => pick() < 0.25).map(({ id }) => id) : [],
-  }));
+for (const [n, crew] of crewsByChance(48).entries()) {
   const began = performance.now();
-  const rotation = await levelRotation({ tasks, turns: 8, turnMin: 60, needed, people }, solveInNode);
+  const rotation = await levelRotation(crew, solveInNode);
   if (typeof rotation === "string") throw new RangeError(`crew ${n} has no rotation: ${rotation}`);
   levelled.push({ sec: (performance.now() - began) / 1000, gap: gapOfRotation(rotation) });
 }
 const [slowestLevel, widestGap] = [Math.max(...levelled.map(({ sec }) => sec)), Math.max(...levelled.map(({ gap }) => gap))];
+const near = levelled.filter(({ gap }) => gap <= 0.01).length;
 process.stdout.write(
-  `12 rotations of 24 people × 8 tasks × 8 turns: ${slowestLevel.toFixed(1)} s at most, the farthest within ${(widestGap * 100).toFixed(2)} % of its bound (aim: within 1 % under 6 s)\n`,
+  `48 rotations of 24 people × 8 tasks × 8 turns: ${slowestLevel.toFixed(1)} s at most, ${near} of them within 1 % of their bound, the farthest within ${(widestGap * 100).toFixed(2)} % (aim: within 1 % under 6 s)\n`,
 );
-missed ||= slowestLevel > 6 || widestGap > 0.01;
+missed ||= slowestLevel > 6 || near < levelled.length;
 process.exitCode = missed ? 1 : 0;

@@ -9,7 +9,7 @@ import { fewestChanges, matching, turnByTurn } from "./turns";
 /** With no more columns than this whole people are tried with every pattern there is, which is a proof; with more, with those of use. */
 const ALL_COLUMNS = 900;
 const SOLVE_SEC = 1;
-/** Near enough to the bound to stop, as a share of it. */
+/** Near enough to the bound to stop, as a share of it; as much again in every later round. */
 const NEAR = 0.003;
 const ROUNDS = 3;
 const SHAKES = 15;
@@ -78,10 +78,9 @@ async function bestOfAll(question: Question, first: readonly Share[], columns: r
   return { shares, bound: steps[bound]! };
 }
 
-/** Among the patterns that were of use, and by beginning again from a rotation shaken a little, until it is near enough. */
+/** Among the patterns that were of use or nearly so, and by beginning again from a rotation shaken a little, until it is near enough. */
 async function nearBound(question: Question, first: readonly Share[], fractions: Shares): Promise<Found> {
   const { kinds, patterns, bound } = question;
-  const wanted = bound * (1 + NEAR);
   let shares = first;
   const seen: Column[] = [];
   const take = (made: readonly Share[]) => {
@@ -90,10 +89,14 @@ async function nearBound(question: Question, first: readonly Share[], fractions:
     if (hardestOf(better) < hardestOf(shares)) shares = better;
   };
   take(first);
-  for (let round = 0; round < ROUNDS && hardestOf(shares) > wanted; round++) {
-    const taken = await wholeWithin(question, unique([...fractions.columns(), ...seen]), wanted);
+  for (let round = 0; round < ROUNDS; round++) {
+    // What cannot be had that near may be had a little farther off.
+    const most = bound * (1 + NEAR * (1 + round));
+    if (hardestOf(shares) <= most) break;
+    const columns = unique([...fractions.columns(), ...fractions.nearlyOfUse(most), ...seen]);
+    const taken = await wholeWithin(question, columns, most);
     if (typeof taken !== "string") take(taken);
-    for (let shake = 0; shake < SHAKES && hardestOf(shares) > wanted; shake++) take(shaken(shares, patterns, round * SHAKES + shake));
+    for (let shake = 0; shake < SHAKES && hardestOf(shares) > most; shake++) take(shaken(shares, patterns, round * SHAKES + shake));
   }
   return { shares, bound };
 }

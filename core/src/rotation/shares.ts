@@ -14,12 +14,17 @@ export const NOTHING = 1e-6;
 const SOLVE_SEC = 5;
 /** So many of the best new columns of a kind join at once: fewer rounds than one by one. */
 const AT_ONCE = 6;
+/** So many are nearly of use for each person of a kind: whole people need more to choose from than shares of people do. */
+const NEARLY = 10;
+const NEARLY_AT_LEAST = 40;
 
 export interface Shares {
   /** @param most no hand above this strain @returns whether the turns of every task can be covered */
   cover(most: number): Promise<boolean>;
   /** Every column that was of use so far. */
   columns(): Column[];
+  /** @returns of each kind the columns up to a strain that come nearest to being of use where the tasks could only just not be covered */
+  nearlyOfUse(most: number): Column[];
 }
 
 /**
@@ -33,16 +38,35 @@ export function sharesOf(kinds: readonly Kind[], patterns: readonly Pattern[], w
   const known = kinds.map(() => new Set<Pattern>());
   const columns = (most = Infinity) =>
     known.flatMap((set, kind) => [...set].filter(({ strain }) => strain <= most).map((pattern): Column => ({ kind, pattern })));
+  /** At the highest strain at which shares did not do: there every turn counts. */
+  let scarce: { most: number; worth: Worth } | undefined;
   return {
     columns,
+    nearlyOfUse(most) {
+      const { worth } = scarce ?? {};
+      if (!worth) return [];
+      return kinds.flatMap(({ members }, kind) => {
+        const count = Math.max(NEARLY_AT_LEAST, NEARLY * members.length);
+        return mostWorth(withUpTo(allowed[kind]!, most), worthOf(worth, kind), count).map((pattern) => ({ kind, pattern }));
+      });
+    },
     async cover(most) {
       for (;;) {
         const solved = await solve(leastMissing(kinds, columns(most), wanted), { timeLimitSec: SOLVE_SEC, gap: 0 });
         if (!solved) throw new RangeError("a programme that always has an answer was left without one");
         if (solved.objective < NOTHING) return true;
-        const task = wanted.map((_, t) => solved.prices.get(taskRow(t)) ?? 0);
-        const found = kinds.map((_, k) => helpful(allowed[k]!, most, task, solved.prices.get(kindRow(k)) ?? 0, known[k]!));
-        if (found.every(({ length }) => length === 0)) return false;
+        const worth: Worth = {
+          task: wanted.map((_, t) => solved.prices.get(taskRow(t)) ?? 0),
+          person: kinds.map((_, k) => solved.prices.get(kindRow(k)) ?? 0),
+        };
+        const found = kinds.map((_, k) => {
+          const isNew = withUpTo(allowed[k]!, most).filter((pattern) => !known[k]!.has(pattern));
+          return mostWorth(isNew, worthOf(worth, k), AT_ONCE, NOTHING);
+        });
+        if (found.every(({ length }) => length === 0)) {
+          if (!scarce || most > scarce.most) scarce = { most, worth };
+          return false;
+        }
         found.forEach((list, k) => list.forEach((pattern) => known[k]!.add(pattern)));
       }
     },
@@ -52,23 +76,35 @@ export function sharesOf(kinds: readonly Kind[], patterns: readonly Pattern[], w
 const taskRow = (t: number) => columnName("task", t);
 const kindRow = (k: number) => columnName("kind", k);
 
-/** The patterns that would lessen what is missing the most. */
-function helpful(
-  patterns: readonly Pattern[],
-  most: number,
-  task: readonly number[],
-  person: number,
-  known: ReadonlySet<Pattern>,
-): Pattern[] {
+/** How much less would be missing with one more turn of each task, and with one more person of each kind. */
+interface Worth {
+  task: readonly number[];
+  person: readonly number[];
+}
+
+const worthOf =
+  ({ task, person }: Worth, kind: number) =>
+  ({ turns }: Pattern): number => {
+    let worth = person[kind]!;
+    for (let t = 0; t < task.length; t++) worth += task[t]! * turns[t]!;
+    return worth;
+  };
+
+/** Of patterns in the order of their strain those up to one. */
+function withUpTo(patterns: readonly Pattern[], most: number): readonly Pattern[] {
+  const end = patterns.findIndex(({ strain }) => strain > most);
+  return end < 0 ? patterns : patterns.slice(0, end);
+}
+
+/** The best of the patterns, the best first. */
+function mostWorth(patterns: readonly Pattern[], worthOfOne: (pattern: Pattern) => number, count: number, above = -Infinity): Pattern[] {
   const best: { pattern: Pattern; worth: number }[] = [];
   for (const pattern of patterns) {
-    if (pattern.strain > most) break;
-    let worth = person;
-    for (let t = 0; t < task.length; t++) worth += task[t]! * pattern.turns[t]!;
-    if (worth <= NOTHING || (best.length === AT_ONCE && worth <= best.at(-1)!.worth) || known.has(pattern)) continue;
+    const worth = worthOfOne(pattern);
+    if (worth <= above || (best.length === count && worth <= best.at(-1)!.worth)) continue;
     best.push({ pattern, worth });
     best.sort((a, b) => b.worth - a.worth);
-    if (best.length > AT_ONCE) best.pop();
+    if (best.length > count) best.pop();
   }
   return best.map(({ pattern }) => pattern);
 }
