@@ -12,6 +12,8 @@ interface Phone {
   offline(off: boolean): Promise<void>;
 }
 
+/** Of the mail server stand-in, five after the port of the journeys. */
+const INBOX = "http://127.0.0.1:4204/mails";
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, timezoneId: "Europe/Dublin" };
 
 /** A phone that opens the address of its card. */
@@ -93,7 +95,7 @@ for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
       await expect(page.getByText(/were reminded before\./)).toBeVisible();
     });
 
-    await test.step("reminders reach the gateway, each once", async () => {
+    await test.step("reminders reach people by the ways they agreed to, in their language, each once", async () => {
       await page.getByRole("button", { name: "Reminders" }).click();
       const dialog = page.getByRole("dialog", { name: "Reminders and calendars" });
       await expect(dialog.getByText("sent", { exact: true }).first()).toBeVisible();
@@ -109,6 +111,12 @@ for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
       const { messages } = (await (await page.request.get(`${gateway}/messages`)).json()) as { messages: { id: string }[] };
       expect(new Set(messages.map(({ id }) => id)).size).toBe(messages.length);
       expect(messages.length).toBeGreaterThan(0);
+      const told = (await (await page.request.get(`/api/crews/${crewId}/messages`)).json()) as { way: string; text: string }[];
+      const { mails } = (await (await page.request.get(INBOX)).json()) as { mails: { to: string; subject: string; text: string }[] };
+      const byMail = told.filter(({ way }) => way === "email").map(({ text }) => text);
+      expect(mails.map(({ subject }) => subject)).toEqual(expect.arrayContaining(byMail));
+      expect(new Set(mails.map(({ text }) => text.split("\n").at(-2))).size).toBeGreaterThan(1);
+      expect(mails.every(({ to }) => to.endsWith("@post.example"))).toBe(true);
     });
 
     await test.step("cards for two crew members", async () => {

@@ -12,6 +12,7 @@ import { wordsIn } from "../src/language";
 import { SHIPPED_LIBRARY, newItem, stage, DEFAULT_STYLE } from "../src/library";
 import { cuesOf } from "../src/run";
 import { gapOfRotation, levelRotation } from "../src/rotation";
+import { sampleEffort, sampleTask } from "../src/strain/sample";
 import { crewsByChance } from "../src/rotation/crews.sample";
 import { chanceFrom } from "../src/solver";
 import { compileGroup, compilePerson, positionAt, sessionTotals } from "../src/session";
@@ -196,7 +197,7 @@ for (const [kind, make] of Object.entries(WORKERS)) {
 
 // Twenty-four people at eight tasks in eight turns; in every other crew some may not do some tasks.
 const levelled: { sec: number; gap: number }[] = [];
-for (const [n, crew] of crewsByChance(48).entries()) {
+for (const [n, crew] of crewsByChance(48, (name, effort) => sampleTask(name, [sampleEffort("effort", effort)])).entries()) {
   const began = performance.now();
   const rotation = await levelRotation(crew, solveInNode);
   if (typeof rotation === "string") throw new RangeError(`crew ${n} has no rotation: ${rotation}`);

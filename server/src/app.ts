@@ -1,6 +1,7 @@
 /** The Express application: security, sessions, the routes of every subject, and the built interface. */
 import "@kind-grip/core/language/all";
 import { DeviceAddress, OpenApi } from "@kind-grip/core/api";
+import type { ContactWay } from "@kind-grip/core/contact";
 import path from "node:path";
 import express from "express";
 import staticFiles from "express-static-gzip";
@@ -34,6 +35,7 @@ import type { Mailer } from "./message/mail";
 import { addCalendarLinkRoutes, addOwnCalendarRoutes } from "./dayplan/calendar-links";
 import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
+import { addContactRoutes } from "./contact/routes";
 import { addMessageRoutes } from "./message/routes";
 import { addResponseRoutes } from "./response/routes";
 import { metricsOf } from "./http/metrics";
@@ -56,6 +58,12 @@ export interface OutsideServices {
   /** Where the stand-in of a mail server shows what it took. */
   inboxAddress?: string;
 }
+
+/** The ways people can be reached by them. */
+const waysOf = ({ mail, gatewayAddress }: OutsideServices): ContactWay[] => [
+  ...(mail ? (["email"] as const) : []),
+  ...(gatewayAddress ? (["telephone"] as const) : []),
+];
 
 export interface AppOptions {
   db: Db;
@@ -204,6 +212,7 @@ export function createApp({
     secret,
     insideCalendars,
     mail: () => outsides.mail,
+    ways: () => waysOf(outsides),
     addressOf: (request) => publicAddress ?? `${request.protocol}://${request.get("host")}`,
   };
   const routes = new Routes(async (caller, path) => {
@@ -244,6 +253,7 @@ export function createApp({
     report: addReportRoutes,
     firstAid: addFirstAidRoutes,
     message: addMessageRoutes,
+    contact: addContactRoutes,
     calendar: addCalendarLinkRoutes,
   };
   for (const [tag, add] of Object.entries(subjects)) add(routes.under(tag), context);

@@ -1,5 +1,6 @@
 /** What every subject of the server gets: the database and the time. */
 import { QueryTypes } from "sequelize";
+import type { ContactWay } from "@kind-grip/core/contact";
 import type { Caller } from "./auth/caller";
 import type { Db } from "./db/connection";
 import type { Request } from "express";
@@ -18,6 +19,8 @@ export interface AppContext {
   worker: JobWorker;
   /** Undefined where no mail server was named. */
   mail(): Mailer | undefined;
+  /** The ways this server can reach people by. */
+  ways(): ContactWay[];
   /** What pages of the interface begin with, as it is passed on: PUBLIC_ADDRESS, else what the browser asked for. */
   addressOf(request: Request): string;
 }

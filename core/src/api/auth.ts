@@ -1,5 +1,6 @@
 /** Signing in and out, and who is signed in. */
 import * as v from "valibot";
+import { EmailAddress } from "../contact";
 import { MeasuringNoise } from "../baseline";
 import { Language } from "../language";
 import { Id, IsoInstant, Measures, NonEmptyText } from "../units";
@@ -13,7 +14,6 @@ export type Role = v.InferOutput<typeof Role>;
 
 /** One that is chosen; whether it is guessed too soon is for the server to say. */
 export const ChosenPassword = v.pipe(v.string("is missing"), v.minLength(10, "needs at least 10 characters"), v.maxLength(200));
-export const Email = v.pipe(v.string("is missing"), v.trim(), v.toLowerCase(), v.email("is not an e-mail address"), v.maxLength(160));
 
 export const Me = v.strictObject({
   /** What every change must carry. */
@@ -72,7 +72,7 @@ export const SecondFactorCode = v.strictObject({
 /** The only time they are seen. */
 export const RecoveryCodes = v.strictObject({ codes: v.array(v.string()) });
 /** One's own name and address; an address is changed with one's password. */
-export const OwnName = v.strictObject({ name: NonEmptyText, email: Email, password: v.optional(v.string(), "") });
+export const OwnName = v.strictObject({ name: NonEmptyText, email: EmailAddress, password: v.optional(v.string(), "") });
 export type OwnName = v.InferInput<typeof OwnName>;
 export const OwnPassword = v.strictObject({ password: v.pipe(v.string("is missing"), v.minLength(1, "is missing"), v.maxLength(200)) });
 

@@ -20,5 +20,6 @@ export * from "./practice";
 export * from "./link";
 export * from "./member";
 export * from "./message";
+export * from "./contact";
 export * from "./job";
 export * from "./passkey";

@@ -1,9 +1,10 @@
 /** One-time addresses: a practice's first day, an invitation, a forgotten password. Their secret is after the `#`, which no server is sent. */
 import * as v from "valibot";
+import { EmailAddress } from "../contact";
 import { TimeZone } from "../crew";
 import { Language } from "../language";
 import { IsoInstant, Measures, NonEmptyText } from "../units";
-import { ChosenPassword, Email, STAFF_ROLES } from "./auth";
+import { ChosenPassword, STAFF_ROLES } from "./auth";
 
 export const LINK_KINDS = ["first", "invitation", "password"] as const;
 export type LinkKind = (typeof LINK_KINDS)[number];
@@ -30,7 +31,7 @@ export const FirstDay = v.strictObject({
   token,
   practice: NonEmptyText,
   name: NonEmptyText,
-  email: Email,
+  email: EmailAddress,
   password: ChosenPassword,
   /** Where its crews work as a rule; may be left empty. */
   place: v.pipe(v.string(), v.trim(), v.maxLength(160)),
@@ -46,4 +47,4 @@ export type UsedLink = v.InferOutput<typeof UsedLink>;
 
 /** Whether a way back can be sent; without one somebody who runs the server makes it. */
 export const WayBack = v.strictObject({ byMail: v.boolean() });
-export const Forgotten = v.strictObject({ email: Email });
+export const Forgotten = v.strictObject({ email: EmailAddress });

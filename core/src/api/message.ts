@@ -1,5 +1,6 @@
 /** Reminders, and where the simulated devices listen. */
 import * as v from "valibot";
+import { CONTACT_WAYS } from "../contact";
 import { REMIND_MINUTES } from "../dayplan";
 import { Id, IsoInstant } from "../units";
 
@@ -7,6 +8,7 @@ export const MessageEntry = v.strictObject({
   id: Id,
   personId: Id,
   name: v.string(),
+  way: v.picklist(CONTACT_WAYS),
   text: v.string(),
   /** `dropped`: no reminder any more as it was due. */
   state: v.picklist(["waiting", "sent", "failed", "dropped"]),
@@ -24,6 +26,8 @@ export const Reminded = v.strictObject({
   people: v.number(),
   /** Who may take part and wants no reminders. */
   unwanted: v.number(),
+  /** Who would be reminded and has given no way this server can reach them by. */
+  unreachable: v.number(),
   /** Until when they wait because people are off; null when they go out now. */
   heldUntil: v.nullable(IsoInstant),
 });

@@ -1,10 +1,11 @@
 /** What a practice sets for itself, and its staff. */
 import * as v from "valibot";
+import { EmailAddress } from "../contact";
 import { PracticeSettings } from "../response";
 import { TimeZone } from "../crew";
 import { Language, LONGEST_TEXT } from "../language";
 import { Id, IsoDate, IsoInstant, Measures, NonEmptyText } from "../units";
-import { Email, STAFF_ROLES } from "./auth";
+import { STAFF_ROLES } from "./auth";
 import { Version } from "./shapes";
 
 export const SettingsEntry = v.strictObject({ settings: PracticeSettings, version: Version });
@@ -40,7 +41,7 @@ export const NewStaffInvitation = v.pipe(
   v.strictObject({
     id: Id,
     name: NonEmptyText,
-    email: Email,
+    email: EmailAddress,
     role: v.picklist(STAFF_ROLES, "must be trainer, crew lead or employer contact"),
     crewIds: v.pipe(v.array(Id), v.maxLength(200)),
   }),

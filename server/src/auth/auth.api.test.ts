@@ -204,6 +204,7 @@ describe("somebody else's things", () => {
       weekStart: "2026-03-02",
       date: "2026-03-02",
       calendarId: uuid(),
+      contactId: uuid(),
       invitationId: uuid(),
     };
     const bodies: Record<string, object> = {
@@ -214,6 +215,7 @@ describe("somebody else's things", () => {
         version: 1,
         person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null, language: null },
       },
+      "put /api/crews/:crewId/people/:personId/contacts": { way: "email", address: "stolen@crew.example" },
       "post /api/crews/:crewId/people/:personId/notes": { id: uuid(), text: "Stolen", attachment: null },
       "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },
       "post /api/crews/:crewId/programs/import": { id: uuid(), text: "{}" },

@@ -40,6 +40,7 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       bookedSessions: await all(models.BookedSession),
       placementLeaders: await all(models.PlacementLeader),
       leadApprovals: await all(models.LeadApproval),
+      contacts: await all(models.Contact),
       reminderRule: (await all(models.ReminderRule))[0] ?? null,
       reminderWishes: await all(models.ReminderWish),
       quickTestRule: (await all(models.QuickTestRule))[0] ?? null,

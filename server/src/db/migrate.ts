@@ -32,6 +32,7 @@ import { measuringNoise } from "./migrations/0029-measuring-noise";
 import { quickTests } from "./migrations/0030-quick-tests";
 import { counted } from "./migrations/0031-counted";
 import { oneTimeLinks } from "./migrations/0032-one-time-links";
+import { contacts } from "./migrations/0033-contacts";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -68,6 +69,7 @@ const MIGRATIONS = {
   "0030-quick-tests": quickTests,
   "0031-counted": counted,
   "0032-one-time-links": oneTimeLinks,
+  "0033-contacts": contacts,
 };
 
 function migrations({ sequelize }: Db) {

@@ -10,6 +10,7 @@ import { defineFollowupTables } from "../followup/tables";
 import { defineJobTables } from "../job/tables";
 import { defineLibraryTables } from "../library/tables";
 import { defineMemberTables } from "../member/tables";
+import { defineContactTables } from "../contact/tables";
 import { defineMessageTables } from "../message/tables";
 import { definePracticeTables } from "../practice/tables";
 import { defineProgramTables } from "../program/tables";
@@ -40,6 +41,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineRecordTables(sequelize),
     ...defineFollowupTables(sequelize),
     ...defineMessageTables(sequelize),
+    ...defineContactTables(sequelize),
     ...defineJobTables(sequelize),
   };
 }

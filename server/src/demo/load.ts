@@ -18,6 +18,7 @@ import type { PersonDayRow, RunItemRow, RunPersonRow, RunRow } from "../run/tabl
 import { inTransaction } from "../db/transaction";
 import { demoHeldOutFrom, seedRounds } from "./baseline";
 import { seedBookings, type KeptBooking } from "./bookings";
+import { seedContacts } from "./contacts";
 import { seedFirstAid } from "./first-aid";
 import { DEMO_AWAY, DEMO_CREWS, DEMO_LANGUAGES, TIME_ZONE, type DemoCrew } from "./crews";
 import { seedQuickTests } from "./quick-tests";
@@ -88,6 +89,7 @@ export async function seedDemo(db: Db): Promise<KeptBooking[]> {
       seeded.push(crew);
     }
     await seedAccess(db, seeded, DEMO_NOW, transaction);
+    await seedContacts(db, seeded, transaction);
     await seedLeaders(db, trainer, seeded[1]!.id, DEMO_NOW, transaction);
   });
   const habits = seededRandom(SEED + 2);

@@ -2,6 +2,8 @@
 import { createTransport } from "nodemailer";
 
 export interface Mail {
+  /** The same for every try, so that who takes it twice can tell. */
+  id?: string;
   to: string;
   subject: string;
   text: string;
@@ -10,24 +12,24 @@ export interface Mail {
 /** Rejects when the server did not take it. */
 export type Mailer = (mail: Mail) => Promise<void>;
 
-const PATIENCE_MS = 8000;
+export const MAIL_PATIENCE_MS = 8000;
 
 /** @param from an address, or `Name <address>` */
 export function smtpMailer(url: string, from: string): Mailer {
   const transport = createTransport(
     {
       url,
-      connectionTimeout: PATIENCE_MS,
-      greetingTimeout: PATIENCE_MS,
-      socketTimeout: PATIENCE_MS,
+      connectionTimeout: MAIL_PATIENCE_MS,
+      greetingTimeout: MAIL_PATIENCE_MS,
+      socketTimeout: MAIL_PATIENCE_MS,
       disableFileAccess: true,
       disableUrlAccess: true,
     },
     { from },
   );
-  return async ({ to, subject, text }) => {
+  return async ({ id, to, subject, text }) => {
     // One person, whatever is written in an address.
-    await transport.sendMail({ to: { name: "", address: to }, subject, text });
+    await transport.sendMail({ to: { name: "", address: to }, subject, text, ...(id ? { messageId: `<${id}@kind-grip>` } : {}) });
   };
 }
 

@@ -4,21 +4,32 @@ import { laidId } from "@kind-grip/core/dayplan";
 import { makeWorld, sampleCrew, seriesFor, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { queueWanted } from "./queue";
-import { sendDue, type Gateway } from "./worker";
+import { sendDue } from "./worker";
+import type { Way } from "./ways";
 
 let test: TestApp;
 let trainer: TestTrainer;
 let world: SampleWorld;
 const placementId = uuid();
 beforeAll(async () => {
-  test = await openTestApp();
+  test = await openTestApp(undefined, undefined, undefined, { gatewayAddress: "http://127.0.0.1:9", mail: () => Promise.resolve() });
   trainer = await TestTrainer.make(test);
 });
 beforeEach(async () => {
   await test.db.models.Message.destroy({ where: {} });
   world = await makeWorld(trainer);
+  await Promise.all(world.people.map((_, i) => agree(i)));
 });
 afterAll(() => test.close());
+
+const numberOf = (person: number) => `+1555010000${person + 1}`;
+const agree = async (person: number, contact: object = { way: "telephone", address: numberOf(person) }) => {
+  const member = await trainer.member(test, world.crewId, world.people[person]!.id);
+  const { status, body } = await member.send("put", "/api/member/contacts", contact);
+  expect(status).toBe(200);
+  return { member, contacts: body.contacts as { id: string; way: string; address: string }[] };
+};
+const BOTH = ["email", "telephone"] as const;
 
 const place = async (change: object = {}) => {
   const weekStart = mondayOf(new Date().toISOString().slice(0, 10));
@@ -37,7 +48,7 @@ const place = async (change: object = {}) => {
 };
 /** At once: whatever hour the test runs at. */
 const remind = (id: string, atOnce = true) => trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: id, atOnce });
-const said = (queued: number, people: number, unwanted = 0) => ({ queued, people, unwanted, heldUntil: null });
+const said = (queued: number, people: number, unwanted = 0) => ({ queued, people, unwanted, unreachable: 0, heldUntil: null });
 const messages = async () =>
   (await trainer.get(`/api/crews/${world.crewId}/messages`)).body as { state: string; tries: number; problem: string | null }[];
 const later = (minutes: number) => new Date(Date.now() + minutes * 60_000);
@@ -60,38 +71,38 @@ it("somebody who is out by the time it is sent gets none, and one when they take
   await remind(id);
   await trainer.send("post", `/api/crews/${world.crewId}/restrictions`, { personId: world.people[0]!.id, question: "hotJoint" });
   const sent: string[] = [];
-  const gateway: Gateway = async ({ to }) => {
+  const gateway: Way = async ({ to }) => {
     sent.push(to);
     return { taken: true };
   };
-  await sendDue(test.db, gateway, later(1));
-  expect(sent.sort()).toEqual(["Person 2", "Person 3"]);
+  await sendDue(test.db, { telephone: gateway }, later(1));
+  expect(sent.sort()).toEqual([numberOf(1), numberOf(2)]);
   expect((await messages()).map(({ state }) => state).sort()).toEqual(["dropped", "sent", "sent"]);
   expect((await remind(id)).body).toEqual(said(0, 2));
   await test.db.models.Restriction.update({ withdrawnAt: new Date() }, { where: { personId: world.people[0]!.id } });
   expect((await remind(id)).body).toEqual(said(1, 3));
-  await sendDue(test.db, gateway, later(2));
-  expect(sent.at(-1)).toBe("Person 1");
+  await sendDue(test.db, { telephone: gateway }, later(2));
+  expect(sent.at(-1)).toBe(numberOf(0));
 });
 
 it("a session that is out of the plan is not announced", async () => {
   const id = await place();
   await remind(id);
   await test.db.models.Placement.destroy({ where: { id } });
-  expect(await sendDue(test.db, async () => ({ taken: true }), later(1))).toBe(3);
+  expect(await sendDue(test.db, { telephone: async () => ({ taken: true }) }, later(1))).toBe(3);
   expect((await messages()).map(({ state }) => state)).toEqual(["dropped", "dropped", "dropped"]);
 });
 
 it("is sent by any number of workers, each message once", async () => {
   await remind(await place());
   const seen: string[] = [];
-  const gateway: Gateway = async ({ id, to, text }) => {
+  const gateway: Way = async ({ id, to, text }) => {
     seen.push(id);
-    expect(to).toMatch(/^Person/);
+    expect(to).toMatch(/^\+1555010000[123]$/);
     expect(text).toBe("Warm-up at 07:00, Bench 1.");
     return { taken: true };
   };
-  const tried = await Promise.all(Array.from({ length: 4 }, () => sendDue(test.db, gateway, later(1))));
+  const tried = await Promise.all(Array.from({ length: 4 }, () => sendDue(test.db, { telephone: gateway }, later(1))));
   expect(tried.reduce((sum, count) => sum + count, 0)).toBe(3);
   expect(new Set(seen).size).toBe(3);
   expect((await messages()).map(({ state }) => state)).toEqual(["sent", "sent", "sent"]);
@@ -100,14 +111,14 @@ it("is sent by any number of workers, each message once", async () => {
 it("a gateway that is away is tried again, later each time, with the same key; after twelve times it has failed", async () => {
   await remind(await place({ people: [world.people[0]!.id] }));
   const keys = new Set<string>();
-  const away: Gateway = ({ id }) => {
+  const away: Way = ({ id }) => {
     keys.add(id);
     return Promise.reject(new Error("refused"));
   };
-  expect(await sendDue(test.db, away, later(1))).toBe(1);
+  expect(await sendDue(test.db, { telephone: away }, later(1))).toBe(1);
   expect(await messages()).toMatchObject([{ state: "waiting", tries: 1, problem: "the gateway could not be reached" }]);
-  expect(await sendDue(test.db, away, later(1.02))).toBe(0);
-  for (let tries = 2; tries <= 12; tries++) expect(await sendDue(test.db, away, later(tries * 30))).toBe(1);
+  expect(await sendDue(test.db, { telephone: away }, later(1.02))).toBe(0);
+  for (let tries = 2; tries <= 12; tries++) expect(await sendDue(test.db, { telephone: away }, later(tries * 30))).toBe(1);
   expect(await messages()).toMatchObject([{ state: "failed", tries: 12 }]);
   expect(keys.size).toBe(1);
 });
@@ -135,11 +146,11 @@ describe("who wants them, and when", () => {
     const { start, placementId: id } = await shiftIn(600);
     const { body } = await remind(id, false);
     const opens = new Date(start.getTime() - 120 * 60_000);
-    expect(body).toEqual({ queued: 3, people: 3, unwanted: 0, heldUntil: opens.toISOString() });
-    const gateway: Gateway = async () => ({ taken: true });
-    expect(await sendDue(test.db, gateway, later(400))).toBe(0);
+    expect(body).toEqual({ queued: 3, people: 3, unwanted: 0, unreachable: 0, heldUntil: opens.toISOString() });
+    const gateway: Way = async () => ({ taken: true });
+    expect(await sendDue(test.db, { telephone: gateway }, later(400))).toBe(0);
     expect((await remind(id)).body).toEqual(said(0, 3));
-    expect(await sendDue(test.db, gateway, later(1))).toBe(3);
+    expect(await sendDue(test.db, { telephone: gateway }, later(1))).toBe(3);
   });
 
   it("whoever wants none gets none, whoever asks; as the crew again, they get one", async () => {
@@ -154,16 +165,16 @@ describe("who wants them, and when", () => {
   it("by themselves they go to each person in their own time, once, by however many servers", async () => {
     await shiftIn(40);
     const mine = async () => (await messages()).length;
-    await queueWanted(test.db, clock);
+    await queueWanted(test.db, clock, BOTH);
     expect(await mine()).toBe(0);
     expect((await rule(60)).body).toEqual({ minutesBefore: 60 });
     await wish(0, { minutesBefore: null });
     await wish(1, { minutesBefore: 10 });
-    await Promise.all([queueWanted(test.db, clock), queueWanted(test.db, clock)]);
+    await Promise.all([queueWanted(test.db, clock, BOTH), queueWanted(test.db, clock, BOTH)]);
     expect(await mine()).toBe(1);
-    await queueWanted(test.db, () => Promise.resolve(later(35)));
+    await queueWanted(test.db, () => Promise.resolve(later(35)), BOTH);
     expect(await mine()).toBe(2);
-    await queueWanted(test.db, () => Promise.resolve(later(35)));
+    await queueWanted(test.db, () => Promise.resolve(later(35)), BOTH);
     expect(await mine()).toBe(2);
     await rule(null);
   });
@@ -171,5 +182,75 @@ describe("who wants them, and when", () => {
   it("only at times that can be chosen", async () => {
     expect((await rule(17)).status).toBe(400);
     expect((await wish(0, { minutesBefore: 17 })).status).toBe(400);
+  });
+});
+
+describe("the ways people agreed to", () => {
+  const taking = () => {
+    const taken: { to: string; text: string; why: string }[] = [];
+    const way: Way = async ({ to, text, why }) => {
+      taken.push({ to, text, why });
+      return { taken: true };
+    };
+    return { taken, way };
+  };
+
+  it("whoever agreed to none is not reached, and that is said", async () => {
+    const { member, contacts } = await agree(0);
+    await member.send("delete", `/api/member/contacts/${contacts[0]!.id}`);
+    const { body } = await remind(await place());
+    expect(body).toEqual({ queued: 2, people: 2, unwanted: 0, unreachable: 1, heldUntil: null });
+    expect(await messages()).toHaveLength(2);
+  });
+
+  it("who agreed to two gets it by both, each once; one that fails does not hold up the other", async () => {
+    await agree(0, { way: "email", address: "ann@crew.example" });
+    const id = await place({ people: [world.people[0]!.id] });
+    expect((await remind(id)).body).toEqual(said(1, 1));
+    const [mail, gateway] = [taking(), taking()];
+    await sendDue(test.db, { email: () => Promise.reject(new Error("no")), telephone: gateway.way }, later(1));
+    expect(await messages()).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ way: "email", state: "waiting", problem: "the mail server could not be reached" }),
+        expect.objectContaining({ way: "telephone", state: "sent" }),
+      ]),
+    );
+    await sendDue(test.db, { email: mail.way, telephone: gateway.way }, later(30));
+    expect([mail.taken.map(({ to }) => to), gateway.taken.map(({ to }) => to)]).toEqual([["ann@crew.example"], [numberOf(0)]]);
+    expect((await remind(id)).body).toEqual(said(0, 1));
+  });
+
+  it("a consent taken back before it is sent ends it, also where it waits for another try", async () => {
+    const { member, contacts } = await agree(0);
+    await remind(await place({ people: [world.people[0]!.id] }));
+    await sendDue(test.db, { telephone: () => Promise.reject(new Error("no")) }, later(1));
+    await member.send("delete", `/api/member/contacts/${contacts[0]!.id}`);
+    const gateway = taking();
+    await sendDue(test.db, { telephone: gateway.way }, later(60));
+    expect([gateway.taken, (await messages()).map(({ state }) => state)]).toEqual([[], ["dropped"]]);
+  });
+
+  it("a new number is where it goes, also what was queued before", async () => {
+    await remind(await place({ people: [world.people[0]!.id] }));
+    await agree(0, { way: "telephone", address: "+1 555 999 0000" });
+    const gateway = taking();
+    await sendDue(test.db, { telephone: gateway.way }, later(1));
+    expect(gateway.taken.map(({ to }) => to)).toEqual(["+15559990000"]);
+  });
+
+  it("says in their language why they get it", async () => {
+    const { member } = await agree(0, { way: "email", address: "ann@crew.example" });
+    await member.send("put", "/api/member/language", { language: "de" });
+    await remind(await place({ people: [world.people[0]!.id] }));
+    const mail = taking();
+    await sendDue(test.db, { email: mail.way, telephone: taking().way }, later(1));
+    expect(mail.taken[0]!.why).toMatch(/^Du bekommst das, weil du zugestimmt hast/);
+    expect(mail.taken[0]!.text).toMatch(/ um 07:00, Bench 1\.$/);
+  });
+
+  it("a way the server lost keeps it waiting, and is named", async () => {
+    await remind(await place({ people: [world.people[0]!.id] }));
+    await sendDue(test.db, {}, later(1));
+    expect(await messages()).toMatchObject([{ state: "waiting", problem: "this server does not know the gateway any more" }]);
   });
 });

@@ -1,4 +1,5 @@
-/** Reminders: queued in the database, one for each person and placed session, sent by a worker. */
+/** Reminders: queued in the database, one for each person, placed session and way they agreed to, sent by a worker. */
+import type { ContactWay } from "@kind-grip/core/contact";
 import type { Reminded } from "@kind-grip/core/api";
 import { dateAt, shiftsAround, wallTime } from "@kind-grip/core/calendar";
 import { quietUntil, REMIND_MINUTES } from "@kind-grip/core/dayplan";
@@ -10,6 +11,7 @@ import type { Session } from "@kind-grip/core/session";
 import { Op } from "sequelize";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
+import { agreedWays } from "../contact/contacts";
 import { crewOf } from "../crew/crews";
 import type { AppContext } from "../context";
 import { placementById, placementsBetween } from "../dayplan/standing";
@@ -27,6 +29,7 @@ export interface MessageEntry {
   id: string;
   personId: string;
   name: string;
+  way: ContactWay;
   text: string;
   state: MessageRow["state"];
   tries: number;
@@ -36,7 +39,7 @@ export interface MessageEntry {
 }
 
 /**
- * Queues a reminder for everybody of a placed session who may take part and wants one. Asking again adds only those who have none yet;
+ * Queues a reminder for everybody of a placed session who may take part, wants one and can be reached. Asking again adds only those who have none yet;
  * asking at once lets those go that wait for people to be up.
  */
 export async function remind(
@@ -45,6 +48,7 @@ export async function remind(
   at: Date,
   crewId: string,
   { placementId, atOnce }: { placementId: string; atOnce: boolean },
+  ways: readonly ContactWay[],
 ): Promise<Reminded> {
   const crew = await crewOf(db, caller, crewId);
   const placement = await placementById(db, crew, placementId);
@@ -53,14 +57,17 @@ export async function remind(
   const wishes = await wishesOf(db, crewId);
   const free = await meantBy(db, caller.practiceId, crew, placement, session, at);
   const wanted = free.filter(({ id }) => !wantsNone(wishes, id));
+  const agreed = await agreedWays(db, crewId, ways);
+  const reachable = wanted.filter(({ id }) => agreed.has(id));
   const until = atOnce
     ? at.getTime()
     : quietUntil(shiftsAround(crew.detail.shiftPattern, crew.detail.timeZone, at.getTime()), placement.startsAt.getTime(), at.getTime());
-  const queued = await queueFor(db, caller.practiceId, crew, placement, session, wanted, at, until);
+  const queued = await queueFor(db, caller.practiceId, crew, placement, session, reachable, agreed, at, until);
   if (atOnce) await db.models.Message.update({ nextTryAt: new Date() }, { where: { placementId, state: "waiting", tries: 0 } });
   return {
     queued,
-    people: wanted.length,
+    people: reachable.length,
+    unreachable: wanted.length - reachable.length,
     unwanted: free.length - wanted.length,
     heldUntil: until > at.getTime() ? new Date(until).toISOString() : null,
   };
@@ -88,7 +95,7 @@ async function meantBy(
     );
 }
 
-/** @param until they wait, by the practice's clock @returns how many have one now who had none */
+/** @param until they wait, by the practice's clock @returns how many people have one now who had none */
 async function queueFor(
   db: Db,
   practiceId: string,
@@ -96,16 +103,19 @@ async function queueFor(
   placement: PlacementRow,
   session: Session,
   people: readonly PersonRow[],
+  agreed: ReadonlyMap<string, readonly ContactWay[]>,
   at: Date,
   until: number,
 ): Promise<number> {
   const { timeZone, place } = crew.detail;
-  const known = new Map(
-    (await db.models.Message.findAll({ where: { placementId: placement.id } })).map((row) => [row.get().personId, row.get()]),
+  const rows = (await db.models.Message.findAll({ where: { placementId: placement.id } })).map((row) => row.get());
+  const known = new Map(rows.map((row) => [`${row.personId} ${row.way}`, row]));
+  const wanted = people.flatMap((person) =>
+    (agreed.get(person.id) ?? []).map((way) => ({ person, way, row: known.get(`${person.id} ${way}`) })),
   );
-  const fresh = people.filter(({ id }) => !known.has(id));
+  const fresh = wanted.filter(({ row }) => !row);
   // Those who had dropped out and take part again.
-  const again = people.flatMap(({ id }) => (known.get(id)?.state === "dropped" ? [known.get(id)!.id] : []));
+  const again = wanted.filter(({ row }) => row?.state === "dropped");
   if (fresh.length + again.length === 0) return 0;
   const [library, { language: usual, measures }] = await Promise.all([practiceLibrary(db, practiceId), customsOf(db, practiceId)]);
   const time = wallTime(placement.startsAt.getTime(), timeZone);
@@ -117,14 +127,18 @@ async function queueFor(
   };
   // The worker goes by real time; a demo practice's clock is not it.
   const nextTryAt = new Date(Date.now() + Math.max(0, until - at.getTime()));
-  await db.models.Message.update({ state: "waiting", tries: 0, nextTryAt }, { where: { id: again, state: "dropped" } });
+  await db.models.Message.update(
+    { state: "waiting", tries: 0, nextTryAt },
+    { where: { id: again.map(({ row }) => row!.id), state: "dropped" } },
+  );
   await db.models.Message.bulkCreate(
-    fresh.map((person): MessageRow => ({
+    fresh.map(({ person, way }): MessageRow => ({
       id: uuid(),
       practiceId,
       crewId: crew.id,
       personId: person.id,
       placementId: placement.id,
+      way,
       text: textFor(person),
       queuedAt: at,
       state: "waiting",
@@ -135,7 +149,7 @@ async function queueFor(
     })),
     { ignoreDuplicates: true },
   );
-  return fresh.length + again.length;
+  return new Set([...fresh, ...again].map(({ person }) => person.id)).size;
 }
 
 const MINUTE_MS = 60_000;
@@ -144,9 +158,9 @@ const LONGEST_BEFORE_MIN = Math.max(...REMIND_MINUTES);
 /**
  * Queues what is due by itself: each person of a session that begins within the time they want to be told before. Asked again, by this
  * server or another, it queues nobody twice.
- * @param clock the moment it is for a practice @returns how many were queued
+ * @param clock the moment it is for a practice @param ways this server has @returns how many people were queued
  */
-export async function queueWanted(db: Db, clock: AppContext["now"]): Promise<number> {
+export async function queueWanted(db: Db, clock: AppContext["now"], ways: readonly ContactWay[]): Promise<number> {
   const rules = await db.models.ReminderRule.findAll({ where: { minutesBefore: { [Op.ne]: null } }, attributes: ["crewId"] });
   const wishes = await db.models.ReminderWish.findAll({
     where: { minutesBefore: { [Op.ne]: null } },
@@ -156,16 +170,17 @@ export async function queueWanted(db: Db, clock: AppContext["now"]): Promise<num
   const ids = [...new Set([...rules, ...wishes].map((row) => row.get().crewId))];
   const crews = (await db.models.Crew.findAll({ where: { id: ids, removedAt: null } })).map((row) => row.get({ plain: true }));
   let queued = 0;
-  for (const crew of crews) queued += await queueWantedOf(db, clock, crew);
+  for (const crew of crews) queued += await queueWantedOf(db, clock, crew, ways);
   return queued;
 }
 
-async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow): Promise<number> {
+async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow, ways: readonly ContactWay[]): Promise<number> {
   const trainer = (await db.models.Account.findByPk(crew.trainerId, { attributes: ["practiceId"] }))?.get();
   if (!trainer) return 0;
   const at = await clock(trainer);
   const soon = await placementsBetween(db, [crew], at, new Date(at.getTime() + LONGEST_BEFORE_MIN * MINUTE_MS));
   const wishes = soon.length > 0 ? await wishesOf(db, crew.id) : null;
+  const agreed = wishes ? await agreedWays(db, crew.id, ways) : new Map<string, ContactWay[]>();
   let queued = 0;
   for (const placement of wishes ? soon : []) {
     const session = await sessionOf(db, placement);
@@ -173,9 +188,9 @@ async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow): P
     const shifts = shiftsAround(crew.detail.shiftPattern, crew.detail.timeZone, at.getTime());
     if (!session || quietUntil(shifts, placement.startsAt.getTime(), at.getTime()) > at.getTime()) continue;
     const due = (await meantBy(db, trainer.practiceId, crew, placement, session, at)).filter(
-      ({ id }) => inMin <= (minutesFor(wishes!, id) ?? -1),
+      ({ id }) => agreed.has(id) && inMin <= (minutesFor(wishes!, id) ?? -1),
     );
-    queued += await queueFor(db, trainer.practiceId, crew, placement, session, due, at, at.getTime());
+    queued += await queueFor(db, trainer.practiceId, crew, placement, session, due, agreed, at, at.getTime());
   }
   return queued;
 }
@@ -193,6 +208,18 @@ export async function isStillDue(db: Db, { placementId, practiceId, crewId, pers
     participationsIn(db, { id: crewId, timeZone }, at),
   ]);
   return hasAnyItem(library, session, participations.get(personId));
+}
+
+/** Why a person gets it and how they end it, in their language. */
+export async function whyFor(db: Db, { practiceId, crewId, personId }: MessageRow): Promise<string> {
+  const [person, crew, { language: usual, measures }, library] = await Promise.all([
+    db.models.Person.findByPk(personId),
+    db.models.Crew.findByPk(crewId),
+    customsOf(db, practiceId),
+    practiceLibrary(db, practiceId),
+  ]);
+  const language = languageOf(person?.get().language ?? null, crew?.get().detail.language ?? null, usual);
+  return wordsOf(library, language, measures).paper("reminderWhy");
 }
 
 async function sessionOf(db: Db, { programId, sessionId }: PlacementRow): Promise<Session | undefined> {
@@ -218,11 +245,12 @@ export async function listMessages(db: Db, caller: Caller, crewId: string): Prom
   ]);
   const names = new Map(people.map((person) => [person.get().id, person.get().name]));
   return rows.map((row) => {
-    const { id, personId, text, state, tries, queuedAt, sentAt, problem } = row.get();
+    const { id, personId, way, text, state, tries, queuedAt, sentAt, problem } = row.get();
     return {
       id,
       personId,
       name: names.get(personId) ?? "",
+      way,
       text,
       state,
       tries,

@@ -8,7 +8,7 @@ import { crewOf } from "../crew/crews";
 import { listMessages, remind } from "./queue";
 import { changeRule, ruleOf } from "./wishes";
 
-export function addMessageRoutes(routes: Routes, { db, now }: AppContext): void {
+export function addMessageRoutes(routes: Routes, { db, now, ways }: AppContext): void {
   routes.add({
     id: "messages",
     method: "get",
@@ -48,6 +48,6 @@ export function addMessageRoutes(routes: Routes, { db, now }: AppContext): void 
     answer: Reminded,
     params: CrewParams,
     body: Reminder,
-    handle: async ({ caller, params, body }) => remind(db, caller, await now(caller), params.crewId, body),
+    handle: async ({ caller, params, body }) => remind(db, caller, await now(caller), params.crewId, body, ways()),
   });
 }

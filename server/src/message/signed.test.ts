@@ -2,7 +2,7 @@ import { createHmac, timingSafeEqual } from "node:crypto";
 import { createServer, type IncomingHttpHeaders } from "node:http";
 import type { AddressInfo } from "node:net";
 import { signatureOf } from "./signed";
-import { httpGateway } from "./worker";
+import { gatewayWay } from "./ways";
 
 const SECRET = "between us";
 
@@ -21,7 +21,7 @@ async function takes(secret: string | undefined, check: (headers: IncomingHttpHe
   }).listen(0, "127.0.0.1");
   await new Promise((done) => server.once("listening", done));
   const { port } = server.address() as AddressInfo;
-  const { taken } = await httpGateway(`http://127.0.0.1:${port}`, secret)({ id: "key-1", to: "Ada", text: "Ridge break at 12:15" });
+  const { taken } = await gatewayWay(`http://127.0.0.1:${port}`, secret)({ id: "key-1", why: "", to: "Ada", text: "Ridge break at 12:15" });
   await new Promise((done) => server.close(done));
   return taken;
 }

@@ -1,4 +1,5 @@
 /** Reminders, as they are stored. */
+import type { ContactWay } from "@kind-grip/core/contact";
 import type { Sequelize } from "sequelize";
 import { id, longText, moment, text, uuid, whole, type Table } from "../db/columns";
 
@@ -8,6 +9,7 @@ export interface MessageRow {
   crewId: string;
   personId: string;
   placementId: string | null;
+  way: ContactWay;
   text: string;
   queuedAt: Date;
   /** `dropped`: no reminder any more as it was due. */
@@ -39,6 +41,7 @@ export function defineMessageTables(sequelize: Sequelize) {
       crewId: uuid,
       personId: uuid,
       placementId: uuid,
+      way: text,
       text: longText,
       queuedAt: moment,
       state: text,

@@ -11,7 +11,7 @@ let test: TestApp;
 let trainer: TestTrainer;
 let world: SampleWorld;
 beforeAll(async () => {
-  test = await openTestApp();
+  test = await openTestApp(undefined, undefined, undefined, { gatewayAddress: "http://127.0.0.1:9" });
 });
 beforeEach(async () => {
   trainer = await TestTrainer.make(test, uuid());
@@ -115,6 +115,8 @@ describe("a crew member reads", () => {
     await customs("en", { ...METRIC, clock: "12h" });
     await speaks(0, "es");
     await speaks(1, "ar");
+    for (const [i, { id }] of world.people.entries())
+      await trainer.send("put", `/api/crews/${world.crewId}/people/${id}/contacts`, { way: "telephone", address: `+155501000${i}0` });
     await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: await place() });
     const rows = (await trainer.get(`/api/crews/${world.crewId}/messages`)).body as { personId: string; text: string }[];
     const told = (i: number) => rows.find(({ personId }) => personId === world.people[i]!.id)!.text;

@@ -299,6 +299,8 @@ const CHANGING: Record<string, "tried above" | "no item for a person"> = {
   "put /api/member/late": "no item for a person",
   "put /api/member/quick-test": "no item for a person",
   "put /api/member/reminder": "no item for a person",
+  "put /api/member/contacts": "no item for a person",
+  "delete /api/member/contacts/:contactId": "no item for a person",
   "put /api/crews/:crewId/plan/:weekStart": "tried above",
   "put /api/crews/:crewId/plan-series/:seriesId/leader": "no item for a person",
   "delete /api/me/sessions/:sessionId": "no item for a person",

@@ -9,7 +9,8 @@ import { practiceClock } from "../context";
 import type { Db } from "../db/connection";
 import { pointDemoCalendar } from "../demo/bookings";
 import { smtpMailer } from "../message/mail";
-import { httpGateway, startWorker } from "../message/worker";
+import { gatewayWay, mailWay, type Ways } from "../message/ways";
+import { startWorker } from "../message/worker";
 import { setting, wholeSetting } from "./settings";
 
 /** Where the booking calendar stand-in begins, and what it keeps. */
@@ -46,10 +47,11 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
   const calendarHost = `127.0.0.1:${calendarPort}`;
   const insideCalendars = new Set([...insideFrom(setting("INSIDE_CALENDARS")), calendarHost]);
   const services = servicesOfEnvironment();
-  const stops = [startReading(db, { inside: insideCalendars }, everyMs, clock), startSealing(db)];
-  const sendMessages = () =>
-    stops.push(startWorker(db, httpGateway(services.gatewayAddress!, setting("GATEWAY_SECRET") || undefined), clock));
-  if (services.gatewayAddress) sendMessages();
+  const stops = [
+    startReading(db, { inside: insideCalendars }, everyMs, clock),
+    startSealing(db),
+    startWorker(db, () => waysOf(services), clock),
+  ];
   const startOne = (name: string, ownPort: number, ...more: string[]) => standIns.push(startStandIn(root, name, ownPort, ...more));
   return {
     services,
@@ -64,7 +66,6 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
         const gatewayPort = wholeSetting("GATEWAY_PORT", { usual: port + 2 });
         startOne("gateway", gatewayPort, "--keep", path.join(data, "messages.jsonl"));
         services.gatewayAddress = `http://127.0.0.1:${gatewayPort}`;
-        sendMessages();
       }
       if (!services.mail) {
         const mailPort = wholeSetting("MAIL_PORT", { usual: port + 4 });
@@ -87,6 +88,14 @@ function servicesOfEnvironment(): OutsideServices {
   return {
     ...(gatewayAddress ? { gatewayAddress } : {}),
     ...(mailUrl ? { mail: smtpMailer(mailUrl, setting("MAIL_FROM")) } : {}),
+  };
+}
+
+function waysOf({ mail, gatewayAddress }: OutsideServices): Ways {
+  const publicAddress = setting("PUBLIC_ADDRESS");
+  return {
+    ...(mail ? { email: mailWay(mail, publicAddress && `${publicAddress}/me/progress`) } : {}),
+    ...(gatewayAddress ? { telephone: gatewayWay(gatewayAddress, setting("GATEWAY_SECRET") || undefined) } : {}),
   };
 }
 

@@ -36,20 +36,32 @@ export function Remind({ crewId, placementId, timeZone, stored }: RemindProps) {
   );
 }
 
-function remindedText({ queued, people, unwanted, heldUntil }: Reminded, timeZone: string): string {
+function remindedText({ queued, people, unwanted, unreachable, heldUntil }: Reminded, timeZone: string): string {
   const told =
-    queued === 0
-      ? t("All {{people}} were reminded before.", { people })
-      : t("{{count}} of {{people}} get a reminder.", {
-          count: queued,
-          people,
-          defaultValue_one: "{{count}} of {{people}} gets a reminder.",
-        });
+    people === 0
+      ? ""
+      : queued === 0
+        ? t("All {{people}} were reminded before.", { people })
+        : t("{{count}} of {{people}} get a reminder.", {
+            count: queued,
+            people,
+            defaultValue_one: "{{count}} of {{people}} gets a reminder.",
+          });
   return [
     told,
     ...(heldUntil
       ? [t("They are off: it goes out {{time}}.", { time: dateText(DateTime.fromISO(heldUntil, { zone: timeZone }), "ccc HH:mm") })]
       : []),
     ...(unwanted > 0 ? [t("{{count}} want none.", { count: unwanted, defaultValue_one: "{{count}} wants none." })] : []),
-  ].join(" ");
+    ...(unreachable > 0
+      ? [
+          t("{{count}} have given no way to be reached.", {
+            count: unreachable,
+            defaultValue_one: "{{count}} has given no way to be reached.",
+          }),
+        ]
+      : []),
+  ]
+    .filter(Boolean)
+    .join(" ");
 }

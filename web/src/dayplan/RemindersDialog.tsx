@@ -29,6 +29,8 @@ import { MadeAddress } from "./MadeAddress";
 
 const STATE = { waiting: t("waiting"), sent: t("sent"), failed: t("not sent"), dropped: t("not needed") } as const;
 
+const WAY = { email: t("by e-mail"), telephone: t("by telephone") } as const;
+
 export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose(): void }) {
   const messages = dayPlanApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
   const links = dayPlanApi.useCalendarLinksQuery(crew.id);
@@ -113,11 +115,11 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
           </Typography>
           <Automatic crewId={crew.id} />
           <Typography sx={{ color: "text.secondary", mb: 1 }}>
-            {t("A placed session reminds its people from its own panel, each person once.")}
+            {t("A placed session reminds its people from its own panel, each person once by each way they agreed to.")}
             {gateway && (
               <>
                 {" "}
-                {t("They go to the")}{" "}
+                {t("What goes by telephone goes to the")}{" "}
                 <TextLink href={gateway} target="_blank" rel="noreferrer">
                   {t("message gateway, simulated on this machine")}
                 </TextLink>
@@ -141,7 +143,12 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                       py: 0.75,
                     }}
                   >
-                    <strong>{message.name}</strong>
+                    <span>
+                      <strong>{message.name}</strong>{" "}
+                      <Box component="span" sx={{ color: "text.secondary" }}>
+                        {WAY[message.way]}
+                      </Box>
+                    </span>
                     <span>{message.text}</span>
                     <Box component="span" sx={{ color: message.state === "failed" ? "error.main" : "text.secondary" }}>
                       {STATE[message.state]}

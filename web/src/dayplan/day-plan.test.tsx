@@ -349,14 +349,18 @@ describe("reminders", () => {
       ...server.answers,
       [`POST ${reminders}`]: (body: unknown) => {
         const { atOnce } = body as { atOnce: boolean };
-        return { queued: atOnce ? 0 : 3, people: 3, unwanted: 1, heldUntil: atOnce ? null : "2026-03-26T20:00:00.000Z" };
+        return { queued: atOnce ? 0 : 3, people: 3, unwanted: 1, unreachable: 2, heldUntil: atOnce ? null : "2026-03-26T20:00:00.000Z" };
       },
     };
     await choose(user, "Friday");
     await user.click(within(panel()).getByRole("button", { name: "Remind everybody" }));
-    expect(await within(panel()).findByText("3 of 3 get a reminder. They are off: it goes out Thu 20:00. 1 wants none.")).toBeVisible();
+    expect(
+      await within(panel()).findByText(
+        "3 of 3 get a reminder. They are off: it goes out Thu 20:00. 1 wants none. 2 have given no way to be reached.",
+      ),
+    ).toBeVisible();
     await user.click(within(panel()).getByRole("button", { name: "Send them now all the same" }));
-    expect(await within(panel()).findByText("All 3 were reminded before. 1 wants none.")).toBeVisible();
+    expect(await within(panel()).findByText("All 3 were reminded before. 1 wants none. 2 have given no way to be reached.")).toBeVisible();
     expect(server.calls("POST").map(({ body }) => (body as { atOnce: boolean }).atOnce)).toEqual([false, true]);
   });
 

@@ -7,6 +7,7 @@ import type { MemberProgress } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import { LanguageChoice } from "../parts/LanguageChoice";
 import { memberApi } from "./api";
+import { OwnContacts } from "./OwnContacts";
 import { OwnQuickSeries } from "./OwnQuickSeries";
 import { QuickChoice } from "./QuickChoice";
 import { ReminderChoice } from "./ReminderChoice";
@@ -64,6 +65,9 @@ export default function MyProgressPage() {
           <ReminderChoice reminder={day.reminder} />
         </Box>
       )}
+      <Box sx={{ mt: 4 }}>
+        <OwnContacts />
+      </Box>
       {day.quickTest && (
         <Box sx={{ mt: 4 }}>
           <QuickChoice quickTest={day.quickTest} />

@@ -1,5 +1,6 @@
 /** A crew member's own page. */
-import type { MemberDay, MemberProgress, MemberPulse, ReminderRule, RunningLate } from "@kind-grip/core/api";
+import type { MemberDay, MemberProgress, MemberPulse, OwnContacts, ReminderRule, RunningLate } from "@kind-grip/core/api";
+import type { Contact } from "@kind-grip/core/contact";
 import type { OwnQuickTest } from "@kind-grip/core/quicktest";
 import type { Language } from "@kind-grip/core/language";
 import type { Sending } from "./phone-store";
@@ -24,6 +25,15 @@ export const memberApi = serverApi.injectEndpoints({
     }),
     memberReminder: make.mutation<MemberDay, ReminderRule | null>({
       query: (own) => ({ url: "/member/reminder", method: "PUT", body: { own } }),
+    }),
+    ownContacts: make.query<OwnContacts, void>({ query: () => "/member/contacts", providesTags: ["People"] }),
+    giveOwnContact: make.mutation<OwnContacts, Contact>({
+      query: (body) => ({ url: "/member/contacts", method: "PUT", body }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    withdrawOwnContact: make.mutation<OwnContacts, string>({
+      query: (id) => ({ url: `/member/contacts/${id}`, method: "DELETE" }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
     }),
     memberPulse: make.query<MemberPulse, void>({ query: () => "/member/pulse", keepUnusedDataFor: 0 }),
     memberLate: make.mutation<MemberDay, RunningLate>({ query: (body) => ({ url: "/member/late", method: "PUT", body }) }),

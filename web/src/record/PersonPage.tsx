@@ -30,6 +30,7 @@ import { EventRow } from "./EventRow";
 import { EVENT_GROUPS, GROUP_NAMES, type EventGroup } from "./event-text";
 import { LifeLine } from "./LifeLine";
 import { NoteForm } from "./NoteForm";
+import { PersonContacts } from "./PersonContacts";
 
 export default function PersonPage() {
   const crew = useCrew();
@@ -143,6 +144,7 @@ function PersonRecord({ crew, person, today }: { crew: CrewEntry; person: Person
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 3 }}>
       <LifeLine events={events} timeZone={crew.timeZone} today={today} />
       <QuickTests crewId={crew.id} people={[person]} personId={person.id} />
+      <PersonContacts {...of} name={person.name} timeZone={crew.timeZone} />
       <NoteForm {...of} name={person.name} />
       {events.length === 0 ? (
         <Empty

@@ -1,5 +1,6 @@
 /** The record of one person, and notes. */
-import type { NewNote, PersonRecordPage } from "@kind-grip/core/api";
+import type { ContactEntry, NewNote, PersonRecordPage } from "@kind-grip/core/api";
+import type { Contact } from "@kind-grip/core/contact";
 import { serverApi } from "../base/api";
 
 interface OfPerson {
@@ -19,6 +20,16 @@ export const recordApi = serverApi.injectEndpoints({
       query: ({ queryArg, pageParam }) => at(queryArg, `record${pageParam ? `?before=${encodeURIComponent(pageParam)}` : ""}`),
       providesTags: ["People", "Runs", "Decisions", "Safety", "Rounds"],
       keepUnusedDataFor: 0,
+    }),
+    /** Of everybody in the crew. */
+    contacts: make.query<ContactEntry[], string>({ query: (crewId) => `/crews/${crewId}/contacts`, providesTags: ["People"] }),
+    giveContact: make.mutation<ContactEntry[], OfPerson & { contact: Contact }>({
+      query: ({ contact, ...of }) => ({ url: at(of, "contacts"), method: "PUT", body: contact }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    withdrawContact: make.mutation<ContactEntry[], OfPerson & { contactId: string }>({
+      query: ({ contactId, ...of }) => ({ url: at(of, `contacts/${contactId}`), method: "DELETE" }),
+      invalidatesTags: (done) => (done ? ["People"] : []),
     }),
     addNote: make.mutation<void, OfPerson & NewNote>({
       query: ({ crewId, personId, ...body }) => ({ url: at({ crewId, personId }, "notes"), method: "POST", body }),

@@ -53,6 +53,7 @@ export const paper = {
   noSession: "ليس في هذا البرنامج جلسة فيها تمارين بعد.",
   noSheet: "لا شيء يوضع على ورقة.",
   reminder: "{{session}}، الساعة {{time}}، {{place}}.",
+  reminderWhy: "تصلك هذه الرسالة لأنك وافقت على التذكير هنا. يمكنك سحب موافقتك من صفحتك أو بإخبار مدربك.",
   calendar: "{{crew}} – تمارين اليدين",
   page: "صفحة {{page}} من {{pages}}",
 } as const;

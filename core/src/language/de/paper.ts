@@ -37,6 +37,8 @@ export const paper = {
   noSession: "Dieses Programm hat noch keine Einheit mit Übungen.",
   noSheet: "Es gibt nichts, was auf ein Blatt gehört.",
   reminder: "{{session}} um {{time}}, {{place}}.",
+  reminderWhy:
+    "Du bekommst das, weil du zugestimmt hast, hier erinnert zu werden. Auf deiner eigenen Seite kannst du das zurücknehmen, oder sag es deiner Trainerin oder deinem Trainer.",
   calendar: "{{crew}} – Handübungen",
   page: "Seite {{page}} von {{pages}}",
 } as const;

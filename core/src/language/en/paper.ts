@@ -37,6 +37,7 @@ export const paper = {
   noSession: "This program has no session with items yet.",
   noSheet: "There is nothing to put on a sheet.",
   reminder: "{{session}} at {{time}}, {{place}}.",
+  reminderWhy: "You get this because you agreed to be reminded here. Take it back on your own page, or tell your trainer.",
   calendar: "{{crew}} – hand work",
   page: "Page {{page}} of {{pages}}",
 } as const;

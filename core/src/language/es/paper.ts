@@ -37,6 +37,8 @@ export const paper = {
   noSession: "Este programa aún no tiene ninguna sesión con ejercicios.",
   noSheet: "No hay nada que poner en una hoja.",
   reminder: "{{session}} a las {{time}}, {{place}}.",
+  reminderWhy:
+    "Recibes esto porque aceptaste que te lo recordaran aquí. Puedes retirarlo en tu propia página o decírselo a quien te entrena.",
   calendar: "{{crew}} – trabajo de manos",
   page: "Página {{page}} de {{pages}}",
 } as const;

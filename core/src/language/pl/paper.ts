@@ -45,6 +45,8 @@ export const paper = {
   noSession: "Ten program nie ma jeszcze żadnej sesji z ćwiczeniami.",
   noSheet: "Nie ma nic do wydrukowania na arkuszu.",
   reminder: "{{session}}, godz. {{time}}, {{place}}.",
+  reminderWhy:
+    "Dostajesz to, bo jest na to twoja zgoda. Możesz ją cofnąć na swojej stronie albo powiedzieć o tym osobie, która was szkoli.",
   calendar: "{{crew}} – ćwiczenia rąk",
   page: "Strona {{page}} z {{pages}}",
 } as const;

@@ -1,0 +1,107 @@
+/** Where somebody agreed to be reminded: given on their own phone, with what it is used for, and taken back there as easily. */
+import { Box, Button, TextField, Typography } from "@mui/material";
+import { useState } from "react";
+import * as v from "valibot";
+import type { ContactEntry } from "@kind-grip/core/api";
+import { Contact, type ContactWay } from "@kind-grip/core/contact";
+import { useWords } from "../base/library";
+import { memberApi } from "./api";
+
+const FIELD = {
+  email: { label: "contactEmail", wrong: "contactWrongEmail", type: "email", autoComplete: "email" },
+  telephone: { label: "contactTelephone", wrong: "contactWrongTelephone", type: "tel", autoComplete: "tel" },
+} as const;
+
+export function OwnContacts() {
+  const words = useWords();
+  const { data } = memberApi.useOwnContactsQuery();
+  if (!data || data.ways.length === 0) return null;
+  return (
+    <Box component="section" aria-labelledby="reached">
+      <Typography id="reached" variant="h2" sx={{ fontSize: "1.25rem", mb: 0.5 }}>
+        {words.member("contactTitle")}
+      </Typography>
+      <Typography sx={{ color: "text.secondary", mb: 2, maxWidth: "34em" }}>{words.member("contactWhy")}</Typography>
+      {data.ways.map((way) => {
+        const given = data.contacts.find((each) => each.way === way);
+        return given ? <Given key={way} contact={given} /> : <Ask key={way} way={way} />;
+      })}
+    </Box>
+  );
+}
+
+function Given({ contact: { id, way, address, givenAt, givenBy } }: { contact: ContactEntry }) {
+  const words = useWords();
+  const [takeBack, { isLoading, error }] = memberApi.useWithdrawOwnContactMutation();
+  const day = words.dayName(givenAt.slice(0, 10));
+  return (
+    <Box sx={{ borderTop: "1px solid", borderColor: "line", py: 1.25 }}>
+      <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
+        <Box sx={{ flex: "1 1 200px", minWidth: 0 }}>
+          <Typography sx={{ color: "text.secondary" }}>{words.member(FIELD[way].label)}</Typography>
+          {/* Numbers and addresses are read from left to right in every language. */}
+          <Typography dir="ltr" sx={{ fontWeight: 650, overflowWrap: "anywhere", textAlign: "start" }}>
+            {address}
+          </Typography>
+          <Typography sx={{ color: "text.secondary" }}>
+            {givenBy === null ? words.member("contactSince", { day }) : words.member("contactSinceBy", { day, name: givenBy })}
+          </Typography>
+        </Box>
+        <Button variant="outlined" disabled={isLoading} onClick={() => void takeBack(id)}>
+          {words.member("contactBack")}
+        </Button>
+      </Box>
+      {error && <Away />}
+    </Box>
+  );
+}
+
+function Ask({ way }: { way: ContactWay }) {
+  const words = useWords();
+  const [give, { isLoading, error }] = memberApi.useGiveOwnContactMutation();
+  const [address, setAddress] = useState("");
+  const [wrong, setWrong] = useState(false);
+  const { label, wrong: wrongText, ...field } = FIELD[way];
+  const agree = () => {
+    const contact = v.safeParse(Contact, { way, address });
+    setWrong(!contact.success);
+    if (contact.success) void give(contact.output);
+  };
+  return (
+    <Box
+      component="form"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        agree();
+      }}
+      sx={{ borderTop: "1px solid", borderColor: "line", py: 1.5 }}
+    >
+      <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "flex-start" }}>
+        <TextField
+          {...field}
+          label={words.member(label)}
+          value={address}
+          onChange={({ target }) => setAddress(target.value)}
+          error={wrong}
+          helperText={wrong ? words.member(wrongText) : undefined}
+          sx={{ flex: "1 1 220px" }}
+          slotProps={{ htmlInput: { dir: "ltr", maxLength: 160 } }}
+        />
+        <Button type="submit" variant="outlined" size="large" disabled={isLoading || address.trim() === ""}>
+          {words.member("contactAgree")}
+        </Button>
+      </Box>
+      {error && <Away />}
+    </Box>
+  );
+}
+
+function Away() {
+  const words = useWords();
+  return (
+    <Typography role="alert" sx={{ color: "error.main", mt: 1 }}>
+      {words.member("away")}
+    </Typography>
+  );
+}
