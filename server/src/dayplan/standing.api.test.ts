@@ -4,7 +4,7 @@ import { addDays, dateAt, mondayOf, momentAt } from "@kind-grip/core/calendar";
 import { laidId, type Series } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { plansOfCrew } from "../db/migrations/0024-standing-plans";
-import { makeWorld, sampleCrew, sampleRun, seriesFor, type SampleWorld } from "../test/samples";
+import { agreeByTelephone, BY_TELEPHONE, makeWorld, sampleCrew, sampleRun, seriesFor, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { placementsBetween } from "./standing";
 
@@ -19,13 +19,14 @@ const week = mondayOf(today);
 const everyDay = sampleCrew({ shiftPattern: { ...sampleCrew().shiftPattern, cycle: ["day"] } });
 
 beforeAll(async () => {
-  test = await openTestApp();
+  test = await openTestApp(undefined, undefined, undefined, BY_TELEPHONE);
 });
 beforeEach(async () => {
   trainer = await TestTrainer.make(test);
   world = await makeWorld(trainer);
   await trainer.send("put", `/api/crews/${world.crewId}`, { version: 1, crew: everyDay });
   series = seriesFor(world, { fromDate: addDays(today, -10) });
+  await agreeByTelephone(trainer, world);
 });
 afterAll(() => test.close());
 
@@ -60,8 +61,9 @@ describe("a series", () => {
     const calendar = (await trainer.get(`/api/crews/${world.crewId}/calendar.ics`)).text;
     expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(10 + 84);
     expect(calendar).toContain(`UID:${id}@kind-grip`);
-    const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: id, atOnce: true });
-    expect(reminded.body).toEqual({ queued: 3, people: 3, unwanted: 0, heldUntil: null });
+    const tomorrow = laidId(series.id, addDays(today, 1));
+    const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: tomorrow, atOnce: true });
+    expect(reminded.body).toEqual({ queued: 3, people: 3, unwanted: 0, unreachable: 0, heldUntil: null });
     const nowhere = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, {
       placementId: laidId(uuid(), today),
       atOnce: true,
@@ -213,10 +215,10 @@ it("a person who is held out is not among those of a series, in no calendar of t
   const [entry] = ((await trainer.get("/api/today")).body as Today).entries.filter(({ crewId }) => crewId === world.crewId);
   expect(entry).toMatchObject({ people: 0, groupName: "Early birds" });
   const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, {
-    placementId: laidId(series.id, today),
+    placementId: laidId(series.id, addDays(today, 1)),
     atOnce: true,
   });
-  expect(reminded.body).toEqual({ queued: 0, people: 0, unwanted: 0, heldUntil: null });
+  expect(reminded.body).toEqual({ queued: 0, people: 0, unwanted: 0, unreachable: 0, heldUntil: null });
 });
 
 it("plans from before there were series: every moment before and after is the same, what was led is not touched, reminders follow", async () => {
@@ -271,7 +273,7 @@ it("plans from before there were series: every moment before and after is the sa
     placementId: laidId(standing.series.find(({ groupId }) => groupId === null)!.id, ahead[3]!),
     atOnce: true,
   });
-  expect(again.body).toEqual({ queued: 0, people: 3, unwanted: 0, heldUntil: null });
+  expect(again.body).toEqual({ queued: 0, people: 3, unwanted: 0, unreachable: 0, heldUntil: null });
   // A start that is killed and begins again does it once.
   await plansOfCrew(test.db.sequelize, world.crewId, everyDay, new Date()).catch(() => undefined);
   expect(await told()).toEqual(before);

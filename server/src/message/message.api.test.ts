@@ -31,8 +31,8 @@ const agree = async (person: number, contact: object = { way: "telephone", addre
 };
 const BOTH = ["email", "telephone"] as const;
 
-const place = async (change: object = {}) => {
-  const weekStart = mondayOf(new Date().toISOString().slice(0, 10));
+const place = async (change: object = {}, weeksOn = 1) => {
+  const weekStart = addDays(mondayOf(new Date().toISOString().slice(0, 10)), weeksOn * 7);
   const placement = {
     id: uuid(),
     programId: world.programId,
@@ -91,6 +91,22 @@ it("a session that is out of the plan is not announced", async () => {
   await test.db.models.Placement.destroy({ where: { id } });
   expect(await sendDue(test.db, { telephone: async () => ({ taken: true }) }, later(1))).toBe(3);
   expect((await messages()).map(({ state }) => state)).toEqual(["dropped", "dropped", "dropped"]);
+});
+
+it("of a session that has begun is none: not asked for, and not sent where it waited too long", async () => {
+  const { status, body } = await remind(await place({}, -1));
+  expect([status, body.code]).toEqual([409, "begun"]);
+  const startsAt = new Date(Date.now() + 60 * 60_000);
+  const id = await place();
+  await remind(id);
+  await test.db.models.Placement.update({ startsAt }, { where: { id } });
+  const sent: string[] = [];
+  const gateway: Way = async ({ to }) => {
+    sent.push(to);
+    return { taken: true };
+  };
+  await sendDue(test.db, { telephone: gateway }, new Date(startsAt.getTime()), async () => startsAt);
+  expect([sent, (await messages()).map(({ state }) => state)]).toEqual([[], ["dropped", "dropped", "dropped"]]);
 });
 
 it("is sent by any number of workers, each message once", async () => {

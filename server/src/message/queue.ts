@@ -21,7 +21,7 @@ import { customsOf } from "../practice/customs";
 import type { PlacementRow } from "../dayplan/tables";
 import type { MessageRow } from "./tables";
 import { minutesFor, wantsNone, wishesOf } from "./wishes";
-import { notFound } from "../http/problem";
+import { notFound, Problem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
 import { participationsIn } from "../safety/participations";
 
@@ -54,6 +54,7 @@ export async function remind(
   const placement = await placementById(db, crew, placementId);
   const session = placement && (await sessionOf(db, placement));
   if (!placement || !session) throw notFound("placed session");
+  if (placement.startsAt <= at) throw new Problem(409, "begun", "This session has begun: there is nothing to remind of any more.");
   const wishes = await wishesOf(db, crewId);
   const free = await meantBy(db, caller.practiceId, crew, placement, session, at);
   const wanted = free.filter(({ id }) => !wantsNone(wishes, id));
@@ -195,13 +196,13 @@ async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow, wa
   return queued;
 }
 
-/** Whether a reminder is still one as it is sent: the session is in the plan, and the person may do some of it. */
+/** Whether a reminder is still one as it is sent: the session is in the plan and has not begun, and the person may do some of it. */
 export async function isStillDue(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<boolean> {
   if (placementId === null) return true;
   const crew = (await db.models.Crew.findByPk(crewId))?.get();
   const placement = crew && (await placementById(db, crew, placementId));
   const session = placement && (await sessionOf(db, placement));
-  if (!session || !isMeantFor(placement, personId)) return false;
+  if (!session || placement.startsAt <= at || !isMeantFor(placement, personId)) return false;
   const { timeZone } = crew.detail;
   const [library, participations] = await Promise.all([
     practiceLibrary(db, practiceId),

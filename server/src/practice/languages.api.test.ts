@@ -1,17 +1,17 @@
 /** What a crew reads, how a practice writes quantities and times, and the texts it says in its own words. */
 import type { MemberDay } from "@kind-grip/core/api";
-import { mondayOf } from "@kind-grip/core/calendar";
+import { addDays, mondayOf } from "@kind-grip/core/calendar";
 import { METRIC, type Measures } from "@kind-grip/core/units";
 import { constants, inflateSync } from "node:zlib";
 import { v7 as uuid } from "uuid";
-import { makeWorld, sampleCrew, type SampleWorld } from "../test/samples";
+import { agreeByTelephone, BY_TELEPHONE, makeWorld, sampleCrew, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
 
 let test: TestApp;
 let trainer: TestTrainer;
 let world: SampleWorld;
 beforeAll(async () => {
-  test = await openTestApp(undefined, undefined, undefined, { gatewayAddress: "http://127.0.0.1:9" });
+  test = await openTestApp(undefined, undefined, undefined, BY_TELEPHONE);
 });
 beforeEach(async () => {
   trainer = await TestTrainer.make(test, uuid());
@@ -37,7 +37,7 @@ const member = async (i: number) => {
   return TestCaller.signedIn(test, "/api/member/card", { token: cards[0].token });
 };
 const place = async () => {
-  const weekStart = mondayOf(new Date().toISOString().slice(0, 10));
+  const weekStart = addDays(mondayOf(new Date().toISOString().slice(0, 10)), 7);
   const placement = {
     id: uuid(),
     programId: world.programId,
@@ -115,8 +115,7 @@ describe("a crew member reads", () => {
     await customs("en", { ...METRIC, clock: "12h" });
     await speaks(0, "es");
     await speaks(1, "ar");
-    for (const [i, { id }] of world.people.entries())
-      await trainer.send("put", `/api/crews/${world.crewId}/people/${id}/contacts`, { way: "telephone", address: `+155501000${i}0` });
+    await agreeByTelephone(trainer, world);
     await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: await place() });
     const rows = (await trainer.get(`/api/crews/${world.crewId}/messages`)).body as { personId: string; text: string }[];
     const told = (i: number) => rows.find(({ personId }) => personId === world.people[i]!.id)!.text;

@@ -4,7 +4,7 @@ import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
 import { v7 as uuid } from "uuid";
-import { makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
+import { agreeByTelephone, BY_TELEPHONE, makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp, type TestCaller } from "../test/test-app";
 
 let test: TestApp;
@@ -12,7 +12,7 @@ let trainer: TestTrainer;
 let world: SampleWorld;
 let member: TestCaller;
 beforeAll(async () => {
-  test = await openTestApp();
+  test = await openTestApp(undefined, undefined, undefined, BY_TELEPHONE);
   trainer = await TestTrainer.make(test);
 });
 beforeEach(async () => {
@@ -136,7 +136,7 @@ describe("a report", () => {
       id: uuid(),
       programId: world.programId,
       sessionId: world.program.sessions[0]!.id,
-      startsAt: new Date().toISOString(),
+      startsAt: new Date(Date.now() + 60_000).toISOString(),
     };
     const plan = (version: number, people: string[] | null) =>
       trainer.send("put", `${crew()}/plan/${monday}`, { version, placements: [{ ...placement, people }] });
@@ -144,6 +144,7 @@ describe("a report", () => {
     expect((await plan(0, [me(), world.people[1]!.id])).status).toBe(200);
     const { body: link } = await trainer.send("post", `${crew()}/calendar-links`, { id: uuid(), name: "Own", personId: me() });
     expect((await trainer.get(link.path)).text).not.toContain("BEGIN:VEVENT");
+    await agreeByTelephone(trainer, world);
     const { body } = await trainer.send("post", `${crew()}/reminders`, { placementId: placement.id });
     expect(body.people).toBe(1);
   });

@@ -156,3 +156,12 @@ export function sampleWork(change: { secEach?: number; minutes?: number; personI
     days: [{ id: uuid(), name: "Usual day", parts: [{ taskId, minutes: change.minutes ?? 240 }], personIds: change.personIds ?? [] }],
   };
 }
+
+/** What is outside of a server that reaches people by telephone; nothing is there to answer. */
+export const BY_TELEPHONE = { gatewayAddress: "http://127.0.0.1:9" };
+
+/** Everybody of a crew has agreed to be reminded by telephone. */
+export async function agreeByTelephone(trainer: TestTrainer, { crewId, people }: SampleWorld): Promise<void> {
+  for (const [i, { id }] of people.entries())
+    await trainer.send("put", `/api/crews/${crewId}/people/${id}/contacts`, { way: "telephone", address: `+1555010000${i + 1}` });
+}

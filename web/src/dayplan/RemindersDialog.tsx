@@ -143,15 +143,10 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                       py: 0.75,
                     }}
                   >
-                    <span>
-                      <strong>{message.name}</strong>{" "}
-                      <Box component="span" sx={{ color: "text.secondary" }}>
-                        {WAY[message.way]}
-                      </Box>
-                    </span>
+                    <strong>{message.name}</strong>
                     <span>{message.text}</span>
                     <Box component="span" sx={{ color: message.state === "failed" ? "error.main" : "text.secondary" }}>
-                      {STATE[message.state]}
+                      {STATE[message.state]} {WAY[message.way]}
                       {(message.state === "waiting" || message.state === "failed") &&
                         message.tries > 0 &&
                         t(", tried {{tries}} times: {{problem}}", { tries: message.tries, problem: message.problem ?? "" })}

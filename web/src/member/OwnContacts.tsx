@@ -40,8 +40,8 @@ function Given({ contact: { id, way, address, givenAt, givenBy } }: { contact: C
         <Box sx={{ flex: "1 1 200px", minWidth: 0 }}>
           <Typography sx={{ color: "text.secondary" }}>{words.member(FIELD[way].label)}</Typography>
           {/* Numbers and addresses are read from left to right in every language. */}
-          <Typography dir="ltr" sx={{ fontWeight: 650, overflowWrap: "anywhere", textAlign: "start" }}>
-            {address}
+          <Typography sx={{ fontWeight: 650, overflowWrap: "anywhere" }}>
+            <bdi dir="ltr">{address}</bdi>
           </Typography>
           <Typography sx={{ color: "text.secondary" }}>
             {givenBy === null ? words.member("contactSince", { day }) : words.member("contactSinceBy", { day, name: givenBy })}
