@@ -1,12 +1,14 @@
 /**
  * For whoever runs the server, while it runs: who can sign in, a way back for who cannot, the first day, settings.
- * bin/admin help | practices | people | password E-MAIL | first | migrations | settings [--data DIR] [--address URL]
+ * bin/admin help | practices | people | practice … | trainer … | password E-MAIL | first | migrations | settings [--data DIR] [--address URL]
  */
 import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
-import { makeFirstLink, makePasswordLink, pathOf } from "./auth/one-time-links";
+import { EmailAddress } from "@kind-grip/core/contact";
+import * as v from "valibot";
+import { makeFirstLink, makePasswordLink, makeTrainerLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
 import { ranMigrations } from "./db/migrate";
 import { setting, settingLines } from "./start/settings";
@@ -17,6 +19,17 @@ interface Asked {
   db: Db;
   words: readonly string[];
   address: string;
+}
+
+async function invited({ db, words, address }: Asked, isNew: boolean): Promise<string[]> {
+  const [practice, email, name] = words.map((word) => word.trim());
+  const read = v.safeParse(EmailAddress, email);
+  if (!practice || !name || !read.success)
+    throw new Error(
+      `Say it so: bin/admin ${isNew ? "practice" : "trainer"} "Fernhollow Hand Works" somebody@practice.example "Maren Holt"`,
+    );
+  const token = await makeTrainerLink(db, { practice, isNew, email: read.output, name }, new Date());
+  return [`For ${name}, once, within two weeks:`, address + pathOf(token)];
 }
 
 /** @returns what is printed; rejects with what is to be said where it cannot be done */
@@ -45,6 +58,14 @@ const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Prom
         return `${email}  ${name}, ${role} of ${named.get(practiceId) ?? "?"}${firstSignInAt ? "" : ", never signed in"}`;
       });
     },
+  },
+  practice: {
+    about: "NAME E-MAIL TRAINER: one more practice; a one-time address at which its first trainer begins",
+    run: (asked) => invited(asked, true),
+  },
+  trainer: {
+    about: "PRACTICE E-MAIL NAME: a one-time address at which one more trainer of a practice begins",
+    run: (asked) => invited(asked, false),
   },
   password: {
     about: "E-MAIL: a one-time address at which they choose a new password, good for a day",

@@ -6,7 +6,7 @@ import type { Mail } from "../message/mail";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { onEmptyDatabase } from "../test/empty-database";
 import { fieldsOf, openTestApp, PASSWORD, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
-import { LASTS_MS, makeFirstLink, makeLink, makePasswordLink } from "./one-time-links";
+import { LASTS_MS, makeFirstLink, makeLink, makePasswordLink, makeTrainerLink } from "./one-time-links";
 
 const sent: Mail[] = [];
 let mailFails = false;
@@ -280,6 +280,58 @@ describe("one's own account", () => {
     expect(((await maren.send("delete", `/api/practice/staff/${id}`)).body as StaffEntry[]).some((each) => each.id === id)).toBe(false);
     expect((await lead.get("/api/crews")).status).toBe(401);
   });
+});
+
+describe("whoever runs the server", () => {
+  const named = () => `Practice ${uuid()}`;
+  const begin = async (token: string) => {
+    const caller = await stranger();
+    const body = { kind: "invitation", token, name: "Ines Marlow", password: ANOTHER };
+    return { caller, answer: await caller.send("post", "/api/link/use", body) };
+  };
+
+  it("makes one more practice, whose first trainer begins at the address; nobody else's is seen", async () => {
+    const [practice, email] = [named(), address()];
+    const token = await makeTrainerLink(test.db, { practice, isNew: true, email, name: "Ines" }, new Date());
+    const { caller, answer } = await begin(token);
+    expect(answer.status).toBeLessThan(300);
+    expect(await me(caller)).toMatchObject({ email, role: "trainer" });
+    expect((await caller.get("/api/crews")).body).toEqual([]);
+    expect((await begin(token)).answer.status).toBe(410);
+  });
+
+  it("invites one more trainer of a practice; asked again, the address before ends", async () => {
+    const practice = named();
+    await makeTrainerLink(test.db, { practice, isNew: true, email: address(), name: "Ines" }, new Date());
+    const trainer = { practice, isNew: false, email: address(), name: "Tove" };
+    const before = await makeTrainerLink(test.db, trainer, new Date());
+    const token = await makeTrainerLink(test.db, trainer, new Date());
+    expect((await begin(before)).answer.status).toBe(410);
+    expect((await begin(token)).answer.status).toBeLessThan(300);
+  });
+
+  it("is told what cannot be done", async () => {
+    const practice = named();
+    const trainer = { practice, isNew: true, email: address(), name: "Ines" };
+    await makeTrainerLink(test.db, trainer, new Date());
+    await expect(makeTrainerLink(test.db, trainer, new Date())).rejects.toThrow("There is a practice named");
+    await expect(makeTrainerLink(test.db, { ...trainer, practice: named(), isNew: false }, new Date())).rejects.toThrow(
+      "0 practices are named",
+    );
+    await expect(makeTrainerLink(test.db, { ...trainer, isNew: false, email: (await me(maren))!.email }, new Date())).rejects.toThrow(
+      "has a sign-in already",
+    );
+  });
+});
+
+it("an address that ran out a season ago is forgotten", async () => {
+  const old = new Date(Date.now() - 120 * 86_400_000);
+  const [gone, kept] = [address(), address()];
+  await makeLink(test.db, { kind: "invitation", practiceId: null, email: gone, name: "Old" }, old);
+  await makeLink(test.db, { kind: "invitation", practiceId: null, email: kept, name: "Late" }, new Date(Date.now() - 60 * 86_400_000));
+  await makeLink(test.db, { kind: "password", email: address() }, new Date());
+  const left = await test.db.models.OneTimeLink.findAll({ where: { email: [gone, kept] } });
+  expect(left.map((row) => row.get().email)).toEqual([kept]);
 });
 
 it("the first steps are those of the crew that has come furthest", async () => {

@@ -19,6 +19,9 @@ import type { AccountRow, OneTimeLinkRow } from "./tables";
 const DAY_MS = 86_400_000;
 export const LASTS_MS = { first: 30 * DAY_MS, invitation: 14 * DAY_MS, password: DAY_MS } as const;
 
+/** So long an invitation that ran out is still shown as one. */
+const FORGOTTEN_AFTER_MS = 90 * DAY_MS;
+
 const hashOf = (token: string): string => createHash("sha256").update(token).digest("hex");
 
 /** Where a page of the interface finds the secret; nothing after the # is sent to a server, or logged by one. */
@@ -29,6 +32,8 @@ type Made = Pick<OneTimeLinkRow, "kind"> & Partial<Omit<OneTimeLinkRow, "kind" |
 /** @returns the secret, the only time it is known */
 export async function makeLink({ models }: Db, link: Made, at: Date, transaction?: Transaction): Promise<string> {
   const token = randomBytes(24).toString("base64url");
+  // Whoever had one that ran out long ago asks for another.
+  await models.OneTimeLink.destroy({ where: { until: { [Op.lt]: new Date(at.getTime() - FORGOTTEN_AFTER_MS) } }, transaction });
   const row: OneTimeLinkRow = {
     id: uuid(),
     practiceId: null,
@@ -71,6 +76,34 @@ export async function makePasswordLink(db: Db, email: string, at: Date): Promise
     const { id: accountId, practiceId, name, role } = account;
     const token = await makeLink(db, { kind: "password", accountId, practiceId, name, email, role }, at, transaction);
     return { token, account };
+  });
+}
+
+interface InvitedTrainer {
+  /** Its name. */
+  practice: string;
+  /** Whether the practice is made, or there already. */
+  isNew: boolean;
+  email: string;
+  name: string;
+}
+
+/**
+ * A trainer is invited by whoever runs the server: the first of a further practice, or one more of a practice whose trainers are out of reach.
+ * @returns the secret of the address @throws Error in words for who asked
+ */
+export async function makeTrainerLink(db: Db, { practice, isNew, email, name }: InvitedTrainer, at: Date): Promise<string> {
+  return inTransaction(db, async (transaction) => {
+    const { Practice, Account, OneTimeLink } = db.models;
+    const named = await Practice.findAll({ where: { name: practice }, attributes: ["id"], transaction });
+    if (isNew && named.length > 0) throw new Error(`There is a practice named ${practice} already.`);
+    if (!isNew && named.length !== 1) throw new Error(`${named.length} practices are named ${practice}. bin/admin practices lists them.`);
+    if (await Account.findOne({ where: { email }, attributes: ["id"], transaction }))
+      throw new Error(`${email} has a sign-in already. bin/admin password makes a way back.`);
+    const practiceId = isNew ? uuid() : named[0]!.get().id;
+    if (isNew) await Practice.create({ id: practiceId, name: practice, demoNow: null }, { transaction });
+    await OneTimeLink.destroy({ where: { kind: "invitation", practiceId, email }, transaction });
+    return makeLink(db, { kind: "invitation", practiceId, name, email, role: "trainer" }, at, transaction);
   });
 }
 

@@ -67,7 +67,11 @@ function InvitationForm({ link, token, busy, problem, onSend }: LinkFormProps & 
     <SignInFrame onSubmit={() => void onSend({ kind: "invitation", token, name, password })}>
       <Typography variant="h1">{t("Welcome to {{practice}}", { practice: link.practice })}</Typography>
       <Typography>
-        {t("{{by}} invites you to work here {{as}}. You sign in as {{email}}.", { by: link.by, as: WORK[link.role], email: link.email })}
+        {t("{{by}} invites you to work here {{as}}. You sign in as {{email}}.", {
+          by: link.by || t("Whoever runs this server"),
+          as: WORK[link.role],
+          email: link.email,
+        })}
       </Typography>
       <WholeProblem problem={problem} />
       {field("email") && (

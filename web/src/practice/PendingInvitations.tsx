@@ -57,8 +57,11 @@ function Pending({ invitation, onRenewed }: { invitation: StaffInvitation; onRen
         </Box>
         <Box component="span" sx={{ color: expired ? "error.main" : "warm.dark", fontWeight: 600 }}>
           {expired
-            ? t("invitation of {{by}} ran out", { by })
-            : t("invited by {{by}}, until {{day}}", { by, day: dateText(DateTime.fromISO(until), "d LLLL") })}
+            ? t("invitation of {{by}} ran out", { by: by || t("whoever runs this server") })
+            : t("invited by {{by}}, until {{day}}", {
+                by: by || t("whoever runs this server"),
+                day: dateText(DateTime.fromISO(until), "d LLLL"),
+              })}
         </Box>
       </Typography>
       {own && (
