@@ -38,7 +38,7 @@ export function PersonContacts({ crewId, personId, name, timeZone }: PersonConta
       </Box>
       {own.length === 0 && !asking && (
         <Typography sx={{ color: "text.secondary" }}>
-          {t("No way yet. They give it on their own phone under Progress, or tell you.")}
+          {t("No way yet. They give it on their own phone under My four weeks, or tell you.")}
         </Typography>
       )}
       {there.map((contact) => (

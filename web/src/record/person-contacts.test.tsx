@@ -40,7 +40,7 @@ it("says who agreed to what and when, what was taken back, and nothing of others
 
 it("with none it says where they give one", async () => {
   show([]);
-  expect(await part()).toHaveTextContent("No way yet. They give it on their own phone under Progress, or tell you.");
+  expect(await part()).toHaveTextContent("No way yet. They give it on their own phone under My four weeks, or tell you.");
 });
 
 it("is written down only with the person's yes", async () => {
