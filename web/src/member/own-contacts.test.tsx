@@ -1,22 +1,11 @@
 /** Somebody says on their own phone where they are reminded, and takes it back there. */
 import "fake-indexeddb/auto";
 import { screen, waitFor, within } from "@testing-library/react";
-import type { ContactEntry, OwnContacts as Answer } from "@kind-grip/core/api";
+import type { OwnContacts as Answer } from "@kind-grip/core/api";
+import { sampleContact } from "../testing/contact";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
-import { sampleId } from "../testing/sample";
 import { OwnContacts } from "./OwnContacts";
 
-const contact = (change: Partial<ContactEntry> = {}): ContactEntry => ({
-  id: sampleId(),
-  personId: sampleId(),
-  way: "email",
-  address: "ann@crew.example",
-  givenAt: "2026-03-02T08:00:00.000Z",
-  givenBy: null,
-  withdrawnAt: null,
-  withdrawnBy: null,
-  ...change,
-});
 const show = (answer: Partial<Answer>, answers: Answers = {}) => {
   const server = new TestServer({
     ...SIGNED_IN,
@@ -65,7 +54,7 @@ it.each([
 });
 
 it("says since when, and who wrote it down; taken back it is asked for again", async () => {
-  const given = contact({ way: "telephone", address: "+15550100123", givenBy: "Maren Holt" });
+  const given = sampleContact({ way: "telephone", address: "+15550100123", givenBy: "Maren Holt" });
   let contacts = [given];
   const { user, server } = show(
     {},

@@ -1,22 +1,13 @@
 /** A trainer sees where a person agreed to be reminded, writes it down for them, and takes it back. */
 import { screen, waitFor, within } from "@testing-library/react";
 import type { ContactEntry } from "@kind-grip/core/api";
+import { sampleContact } from "../testing/contact";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import { sampleId } from "../testing/sample";
 import { PersonContacts } from "./PersonContacts";
 
 const [crewId, personId] = [sampleId(), sampleId()];
-const contact = (change: Partial<ContactEntry> = {}): ContactEntry => ({
-  id: sampleId(),
-  personId,
-  way: "email",
-  address: "ann@crew.example",
-  givenAt: "2026-03-02T08:00:00.000Z",
-  givenBy: null,
-  withdrawnAt: null,
-  withdrawnBy: null,
-  ...change,
-});
+const contact = (change: Partial<ContactEntry> = {}) => sampleContact({ personId, ...change });
 const at = `/crews/${crewId}/people/${personId}/contacts`;
 const show = (list: ContactEntry[], answers: Answers = {}) => {
   const server = new TestServer({ ...SIGNED_IN, [`GET /crews/${crewId}/contacts`]: list, ...answers });
