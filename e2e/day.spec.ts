@@ -136,7 +136,7 @@ interface Card {
 
 async function phoneOf(card: Card): Promise<{ context: BrowserContext; page: Page }> {
   const context = await browser.newContext({ baseURL: practice.url, viewport: { width: 390, height: 844 } });
-  context.setDefaultTimeout(25_000);
+  context.setDefaultTimeout(40_000);
   const page = await context.newPage();
   await page.goto(`/me/sign-in#card=${card.token}`);
   await page.waitForURL("**/me");
@@ -188,7 +188,7 @@ test("forty people in a day: in, asked, measured, led, answered, told", async ()
   const fakeCamera = ["--use-fake-ui-for-media-stream", "--use-fake-device-for-media-stream", `--use-file-for-fake-video-capture=${video}`];
   browser = await chromium.launch({ ...BROWSER, args: [...BROWSER.args!, ...fakeCamera] });
   const desk = await browser.newContext({ baseURL: practice.url, viewport: { width: 1280, height: 800 } });
-  desk.setDefaultTimeout(25_000);
+  desk.setDefaultTimeout(40_000);
   const page = await desk.newPage();
   const acts = new Acts(page);
   const button = (name: string | RegExp) => page.getByRole("button", { name });

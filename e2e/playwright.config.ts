@@ -12,7 +12,7 @@ export default defineConfig({
   testDir: ".",
   workers: 1,
   timeout: 240_000,
-  expect: { timeout: 25_000 },
+  expect: { timeout: 40_000 },
   reporter: [["list"], ["json"]],
   outputDir: path.join(tmpdir(), "kind-grip-journey-results"),
   use: {
