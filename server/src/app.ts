@@ -37,6 +37,7 @@ import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
 import { addContactRoutes } from "./contact/routes";
 import { addMessageRoutes } from "./message/routes";
+import { waysOf } from "./message/ways";
 import { addResponseRoutes } from "./response/routes";
 import { metricsOf } from "./http/metrics";
 import { Routes } from "./http/route";
@@ -58,12 +59,6 @@ export interface OutsideServices {
   /** Where the stand-in of a mail server shows what it took. */
   inboxAddress?: string;
 }
-
-/** The ways people can be reached by them. */
-const waysOf = ({ mail, gatewayAddress }: OutsideServices): ContactWay[] => [
-  ...(mail ? (["email"] as const) : []),
-  ...(gatewayAddress ? (["telephone"] as const) : []),
-];
 
 export interface AppOptions {
   db: Db;
@@ -212,7 +207,7 @@ export function createApp({
     secret,
     insideCalendars,
     mail: () => outsides.mail,
-    ways: () => waysOf(outsides),
+    ways: () => Object.keys(waysOf(outsides)) as ContactWay[],
     addressOf: (request) => publicAddress ?? `${request.protocol}://${request.get("host")}`,
   };
   const routes = new Routes(async (caller, path) => {

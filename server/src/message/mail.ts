@@ -12,16 +12,16 @@ export interface Mail {
 /** Rejects when the server did not take it. */
 export type Mailer = (mail: Mail) => Promise<void>;
 
-export const MAIL_PATIENCE_MS = 8000;
+const PATIENCE_MS = 8000;
 
 /** @param from an address, or `Name <address>` */
 export function smtpMailer(url: string, from: string): Mailer {
   const transport = createTransport(
     {
       url,
-      connectionTimeout: MAIL_PATIENCE_MS,
-      greetingTimeout: MAIL_PATIENCE_MS,
-      socketTimeout: MAIL_PATIENCE_MS,
+      connectionTimeout: PATIENCE_MS,
+      greetingTimeout: PATIENCE_MS,
+      socketTimeout: PATIENCE_MS,
       disableFileAccess: true,
       disableUrlAccess: true,
     },

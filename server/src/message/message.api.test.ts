@@ -205,7 +205,7 @@ describe("the ways people agreed to", () => {
   const taking = () => {
     const taken: { to: string; text: string; why: string }[] = [];
     const way: Way = async ({ to, text, why }) => {
-      taken.push({ to, text, why });
+      taken.push({ to, text, why: await why() });
       return { taken: true };
     };
     return { taken, way };

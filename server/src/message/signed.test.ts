@@ -1,8 +1,9 @@
+import { TimeoutError } from "es-toolkit";
 import { createHmac, timingSafeEqual } from "node:crypto";
 import { createServer, type IncomingHttpHeaders } from "node:http";
 import type { AddressInfo } from "node:net";
 import { signatureOf } from "./signed";
-import { gatewayWay } from "./ways";
+import { bounded, gatewayWay } from "./ways";
 
 const SECRET = "between us";
 
@@ -21,7 +22,10 @@ async function takes(secret: string | undefined, check: (headers: IncomingHttpHe
   }).listen(0, "127.0.0.1");
   await new Promise((done) => server.once("listening", done));
   const { port } = server.address() as AddressInfo;
-  const { taken } = await gatewayWay(`http://127.0.0.1:${port}`, secret)({ id: "key-1", why: "", to: "Ada", text: "Ridge break at 12:15" });
+  const { taken } = await gatewayWay(
+    `http://127.0.0.1:${port}`,
+    secret,
+  )({ id: "key-1", why: () => Promise.resolve(""), to: "Ada", text: "Ridge break at 12:15" });
   await new Promise((done) => server.close(done));
   return taken;
 }
@@ -44,4 +48,10 @@ it("is not taken with another secret, another body or another key", async () => 
 });
 it("without a secret nothing is signed", async () => {
   expect(await takes(undefined, (headers) => headers["x-kind-grip-signature"] === undefined)).toBe(true);
+});
+
+it("a way that takes however long step by step is given up, so that nobody else sends the same meanwhile", async () => {
+  const message = { id: "key-1", to: "Ada", text: "Ridge break", why: () => Promise.resolve("") };
+  await expect(bounded(() => new Promise(() => undefined), 20)(message)).rejects.toBeInstanceOf(TimeoutError);
+  expect(await bounded(async () => ({ taken: true }), 20)(message)).toEqual({ taken: true });
 });

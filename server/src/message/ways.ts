@@ -1,5 +1,6 @@
 /** The ways a reminder can take out of this server, each with what it carries: as e-mail, or to a message gateway by telephone number. */
 import type { ContactWay } from "@kind-grip/core/contact";
+import { withTimeout } from "es-toolkit";
 import type { Mailer } from "./mail";
 import { signatureOf } from "./signed";
 
@@ -8,15 +9,40 @@ export interface Outgoing {
   id: string;
   to: string;
   text: string;
-  /** Why they get it and how it is ended, in their language. */
-  why: string;
+  /** Why they get it and how it is ended, in their language; worked out only where there is room for it. */
+  why(): Promise<string>;
 }
 
 /** @returns whether it was taken; rejects when who takes it could not be reached */
 export type Way = (message: Outgoing) => Promise<{ taken: boolean; problem?: string }>;
 export type Ways = Partial<Record<ContactWay, Way>>;
 
-export const GATEWAY_PATIENCE_MS = 5000;
+const GATEWAY_PATIENCE_MS = 5000;
+/** However slow each step of it is: nobody else may begin to send what is still being sent. */
+export const WAY_PATIENCE_MS = 10_000;
+
+/** A way that has given up by then. */
+export const bounded =
+  (way: Way, patienceMs = WAY_PATIENCE_MS): Way =>
+  (message) =>
+    withTimeout(() => way(message), patienceMs);
+
+interface Outside {
+  mail?: Mailer;
+  gatewayAddress?: string;
+}
+
+/**
+ * The ways there are with what is outside of a server.
+ * @param ownPage where a crew member ends it; left out where the server does not know how it is called outside
+ * @param secret what requests to the gateway are signed with
+ */
+export function waysOf({ mail, gatewayAddress }: Outside, { ownPage, secret }: { ownPage?: string; secret?: string } = {}): Ways {
+  return {
+    ...(mail ? { email: mailWay(mail, ownPage) } : {}),
+    ...(gatewayAddress ? { telephone: gatewayWay(gatewayAddress, secret) } : {}),
+  };
+}
 
 /** @param secret what requests are signed with; they are not where it is left out */
 export function gatewayWay(address: string, secret?: string): Way {
@@ -35,10 +61,9 @@ export function gatewayWay(address: string, secret?: string): Way {
   };
 }
 
-/** @param ownPage where a crew member ends it; left out where the server does not know how it is called outside */
-export function mailWay(mail: Mailer, ownPage?: string): Way {
+function mailWay(mail: Mailer, ownPage?: string): Way {
   return async ({ id, to, text, why }) => {
-    await mail({ id, to, subject: text, text: [text, "", why, ...(ownPage ? [ownPage] : [])].join("\n") });
+    await mail({ id, to, subject: text, text: [text, "", await why(), ...(ownPage ? [ownPage] : [])].join("\n") });
     return { taken: true };
   };
 }

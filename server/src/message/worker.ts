@@ -4,19 +4,18 @@
  * that was sent while the answer got lost is not delivered twice.
  */
 import type { ContactWay } from "@kind-grip/core/contact";
+import { TimeoutError } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
 import { addressOf } from "../contact/contacts";
-import { MAIL_PATIENCE_MS } from "./mail";
 import type { MessageRow } from "./tables";
 import { isStillDue, queueWanted, whyFor } from "./queue";
-import { GATEWAY_PATIENCE_MS, type Way, type Ways } from "./ways";
+import { bounded, WAY_PATIENCE_MS, type Outgoing, type Way, type Ways } from "./ways";
 
 const AT_ONCE = 20;
-const PATIENCE_MS = Math.max(GATEWAY_PATIENCE_MS, MAIL_PATIENCE_MS);
 /** Longer than the slowest round takes: nobody else sends what is still being tried here. */
-export const LEASE_MS = 2 * AT_ONCE * PATIENCE_MS;
+export const LEASE_MS = 2 * AT_ONCE * WAY_PATIENCE_MS;
 const FIRST_WAIT_MS = 2_000;
 const LONGEST_WAIT_MS = 15 * 60_000;
 const MOST_TRIES = 12;
@@ -34,7 +33,7 @@ export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppCo
       await db.models.Message.update({ state: "dropped" }, { where: { id: message.id } });
       continue;
     }
-    const result = await send(ways, message, { to, why: await whyFor(db, message) });
+    const result = await send(ways, message, { to, why: () => whyFor(db, message) });
     const tries = message.tries + 1;
     await db.models.Message.update(
       result.taken
@@ -48,13 +47,13 @@ export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppCo
 
 const NAMES = { email: "the mail server", telephone: "the gateway" } as const;
 
-async function send(ways: Ways, { id, text, way }: MessageRow, { to, why }: { to: string; why: string }): ReturnType<Way> {
+async function send(ways: Ways, { id, text, way }: MessageRow, { to, why }: Pick<Outgoing, "to" | "why">): ReturnType<Way> {
   const name = NAMES[way];
   const take = ways[way];
   if (!take) return { taken: false, problem: `this server does not know ${name} any more` };
-  return take({ id, to, text, why }).catch((error: Error) => ({
+  return bounded(take)({ id, to, text, why }).catch((error: Error) => ({
     taken: false,
-    problem: error.name === "TimeoutError" ? `${name} did not answer` : `${name} could not be reached`,
+    problem: error instanceof TimeoutError || error.name === "TimeoutError" ? `${name} did not answer` : `${name} could not be reached`,
   }));
 }
 

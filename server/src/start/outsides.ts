@@ -9,7 +9,7 @@ import { practiceClock } from "../context";
 import type { Db } from "../db/connection";
 import { pointDemoCalendar } from "../demo/bookings";
 import { smtpMailer } from "../message/mail";
-import { gatewayWay, mailWay, type Ways } from "../message/ways";
+import { waysOf } from "../message/ways";
 import { startWorker } from "../message/worker";
 import { setting, wholeSetting } from "./settings";
 
@@ -47,10 +47,12 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
   const calendarHost = `127.0.0.1:${calendarPort}`;
   const insideCalendars = new Set([...insideFrom(setting("INSIDE_CALENDARS")), calendarHost]);
   const services = servicesOfEnvironment();
+  const publicAddress = setting("PUBLIC_ADDRESS");
+  const told = { ownPage: publicAddress && `${publicAddress}/me/progress`, secret: setting("GATEWAY_SECRET") || undefined };
   const stops = [
     startReading(db, { inside: insideCalendars }, everyMs, clock),
     startSealing(db),
-    startWorker(db, () => waysOf(services), clock),
+    startWorker(db, () => waysOf(services, told), clock),
   ];
   const startOne = (name: string, ownPort: number, ...more: string[]) => standIns.push(startStandIn(root, name, ownPort, ...more));
   return {
@@ -88,14 +90,6 @@ function servicesOfEnvironment(): OutsideServices {
   return {
     ...(gatewayAddress ? { gatewayAddress } : {}),
     ...(mailUrl ? { mail: smtpMailer(mailUrl, setting("MAIL_FROM")) } : {}),
-  };
-}
-
-function waysOf({ mail, gatewayAddress }: OutsideServices): Ways {
-  const publicAddress = setting("PUBLIC_ADDRESS");
-  return {
-    ...(mail ? { email: mailWay(mail, publicAddress && `${publicAddress}/me/progress`) } : {}),
-    ...(gatewayAddress ? { telephone: gatewayWay(gatewayAddress, setting("GATEWAY_SECRET") || undefined) } : {}),
   };
 }
 

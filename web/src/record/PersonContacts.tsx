@@ -20,11 +20,16 @@ interface PersonContactsProps {
 }
 
 export function PersonContacts({ crewId, personId, name, timeZone }: PersonContactsProps) {
-  const { data } = recordApi.useContactsQuery(crewId);
-  const [withdraw] = recordApi.useWithdrawContactMutation();
+  const { data, error, refetch } = recordApi.useContactsQuery(crewId);
+  const [withdraw, { error: kept }] = recordApi.useWithdrawContactMutation();
   const [asking, setAsking] = useState(false);
   const [ending, setEnding] = useState<ContactEntry | null>(null);
-  if (!data) return null;
+  if (!data)
+    return error ? (
+      <Alert severity="error" variant="outlined" action={<Button onClick={() => void refetch()}>{t("Try again")}</Button>}>
+        {problemOf(error).message}
+      </Alert>
+    ) : null;
   const own = data.filter((each) => each.personId === personId);
   const there = own.filter(({ withdrawnAt }) => withdrawnAt === null);
   const day = (at: string) => dateText(DateTime.fromISO(at, { zone: timeZone }), "d LLL yyyy");
@@ -40,6 +45,11 @@ export function PersonContacts({ crewId, personId, name, timeZone }: PersonConta
         <Typography sx={{ color: "text.secondary" }}>
           {t("No way yet. They give it on their own phone under My four weeks, or tell you.")}
         </Typography>
+      )}
+      {kept && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 1 }}>
+          {problemOf(kept).message}
+        </Alert>
       )}
       {there.map((contact) => (
         <Box

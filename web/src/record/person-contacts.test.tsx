@@ -68,3 +68,18 @@ it("is taken back after one question", async () => {
   await user.click(within(screen.getByRole("dialog")).getByRole("button", { name: "Take it back" }));
   await waitFor(() => expect(server.calls("DELETE")).toHaveLength(1));
 });
+
+it("a consent that could not be taken back is said, and still there", async () => {
+  const given = contact();
+  const { user } = show([given], { [`DELETE ${at}/${given.id}`]: refusal(503, "away", "The database cannot be reached.") });
+  await user.click(within(await part()).getByRole("button", { name: "Take it back" }));
+  await user.click(within(screen.getByRole("dialog")).getByRole("button", { name: "Take it back" }));
+  expect(await screen.findByText("The database cannot be reached.")).toBeVisible();
+  expect(await part()).toHaveTextContent("ann@crew.example");
+});
+
+it("what could not be read is said, and asked for again", async () => {
+  const { user, server } = show([], { [`GET /crews/${crewId}/contacts`]: refusal(503, "away", "The database cannot be reached.") });
+  await user.click(await screen.findByRole("button", { name: "Try again" }));
+  expect(server.calls("GET").filter(({ call }) => call.endsWith("/contacts")).length).toBeGreaterThan(1);
+});

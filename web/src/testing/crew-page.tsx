@@ -28,6 +28,7 @@ export function showCrewPage(page: ReactNode, path: string, { crew, people = [],
     [`GET /crews/${crew.id}/rounds`]: [],
     [`GET /crews/${crew.id}/participation`]: [],
     [`GET /crews/${crew.id}/ramps`]: [],
+    [`GET /crews/${crew.id}/contacts`]: [],
     ...answers,
   });
   const pages = (
