@@ -1,6 +1,6 @@
 /** Where somebody agreed to be reminded: given on their own phone, with what it is used for, and taken back there as easily. */
 import { Box, Button, TextField, Typography } from "@mui/material";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import * as v from "valibot";
 import type { ContactEntry } from "@kind-grip/core/api";
 import { Contact, type ContactWay } from "@kind-grip/core/contact";
@@ -15,22 +15,30 @@ const FIELD = {
 export function OwnContacts() {
   const words = useWords();
   const { data } = memberApi.useOwnContactsQuery();
+  // What was pressed is gone afterwards: the keyboard goes on from here, and a telephone opens none.
+  const title = useRef<HTMLHeadingElement>(null);
+  const goOn = () => title.current?.focus();
   if (!data || data.ways.length === 0) return null;
   return (
     <Box component="section" aria-labelledby="reached">
-      <Typography id="reached" variant="h2" sx={{ fontSize: "1.25rem", mb: 0.5 }}>
+      <Typography id="reached" ref={title} tabIndex={-1} variant="h2" sx={{ fontSize: "1.25rem", mb: 0.5 }}>
         {words.member("contactTitle")}
       </Typography>
       <Typography sx={{ color: "text.secondary", mb: 2, maxWidth: "34em" }}>{words.member("contactWhy")}</Typography>
       {data.ways.map((way) => {
         const given = data.contacts.find((each) => each.way === way);
-        return given ? <Given key={way} contact={given} /> : <Ask key={way} way={way} />;
+        return given ? <Given key={way} contact={given} onDone={goOn} /> : <Ask key={way} way={way} onDone={goOn} />;
       })}
     </Box>
   );
 }
 
-function Given({ contact: { id, way, address, givenAt, givenBy } }: { contact: ContactEntry }) {
+interface GivenProps {
+  contact: ContactEntry;
+  onDone(): void;
+}
+
+function Given({ contact: { id, way, address, givenAt, givenBy }, onDone }: GivenProps) {
   const words = useWords();
   const [takeBack, { isLoading, error }] = memberApi.useWithdrawOwnContactMutation();
   const day = words.dayName(givenAt.slice(0, 10));
@@ -47,7 +55,7 @@ function Given({ contact: { id, way, address, givenAt, givenBy } }: { contact: C
             {givenBy === null ? words.member("contactSince", { day }) : words.member("contactSinceBy", { day, name: givenBy })}
           </Typography>
         </Box>
-        <Button variant="outlined" disabled={isLoading} onClick={() => void takeBack(id)}>
+        <Button variant="outlined" disabled={isLoading} onClick={() => void takeBack(id).then(({ error: refused }) => refused ?? onDone())}>
           {words.member("contactBack")}
         </Button>
       </Box>
@@ -56,7 +64,7 @@ function Given({ contact: { id, way, address, givenAt, givenBy } }: { contact: C
   );
 }
 
-function Ask({ way }: { way: ContactWay }) {
+function Ask({ way, onDone }: { way: ContactWay; onDone(): void }) {
   const words = useWords();
   const [give, { isLoading, error }] = memberApi.useGiveOwnContactMutation();
   const [address, setAddress] = useState("");
@@ -65,7 +73,7 @@ function Ask({ way }: { way: ContactWay }) {
   const agree = () => {
     const contact = v.safeParse(Contact, { way, address });
     setWrong(!contact.success);
-    if (contact.success) void give(contact.output);
+    if (contact.success) void give(contact.output).then(({ error: refused }) => refused ?? onDone());
   };
   return (
     <Box
