@@ -48,7 +48,12 @@ async function start(): Promise<void> {
   const folder = openDataFolder(options.data, { reset: options.reset });
 
   say(outside ? "Using the database of DATABASE_URL …" : "Starting MariaDB on loopback …");
-  const database = outside ? undefined : await startPrivateServer({ dataDir: path.join(options.data, "mariadb") });
+  const database = outside
+    ? undefined
+    : await startPrivateServer({
+        dataDir: path.join(options.data, "mariadb"),
+        keepsLogDays: wholeSetting("BINARY_LOG_DAYS", { most: 99 }),
+      });
   const db = connect(outside ?? database!.url);
   let server: Server | undefined;
   let outsides: Outsides | undefined;

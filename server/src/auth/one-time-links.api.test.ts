@@ -62,7 +62,7 @@ describe("the first day", () => {
     expect((await test.db.models.Practice.findAll({ where: { name: "Quarry Lane Hands" } })).length).toBe(0);
   });
   it("makes the practice with its customs, its trainer, and signs in; the address is used up", async () => {
-    await onEmptyDatabase(test, async (empty) => {
+    await onEmptyDatabase(async (empty) => {
       const before = await makeFirstLink(empty.db, new Date());
       const token = (await makeFirstLink(empty.db, new Date()))!;
       const caller = await TestCaller.stranger(empty);
@@ -85,7 +85,7 @@ describe("the first day", () => {
     });
   });
   it("two browsers with the same address make one practice", async () => {
-    await onEmptyDatabase(test, async (empty) => {
+    await onEmptyDatabase(async (empty) => {
       const token = (await makeFirstLink(empty.db, new Date()))!;
       const answers = await Promise.all(
         [0, 1].map(async () => (await TestCaller.stranger(empty)).send("post", "/api/link/use", first(token))),
@@ -220,7 +220,7 @@ describe("a forgotten password", () => {
     expect((await caller.send("post", "/api/link", { token: "x" })).status).toBe(400);
   });
   it("without a mail server it says who can help", async () => {
-    await onEmptyDatabase(test, async (empty) => {
+    await onEmptyDatabase(async (empty) => {
       const caller = await TestCaller.stranger(empty);
       expect((await caller.get("/api/forgotten")).body).toEqual({ byMail: false });
       const answer = await caller.send("post", "/api/forgotten", { email: "a@test.example" });

@@ -1,7 +1,6 @@
 /** Databases of each earlier version of the product, as they were, opened with today's. */
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
-import * as mariadb from "mariadb";
 import { libraryOf } from "@kind-grip/core/library";
 import { programProblems } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
@@ -9,6 +8,7 @@ import request from "supertest";
 import { hashPassword } from "../auth/password";
 import { migrate } from "./migrate";
 import { practiceLibrary } from "../library/practice-library";
+import { emptyDatabase, fillDatabase } from "../test/empty-database";
 import { openTestApp, PASSWORD, TestCaller, type TestApp } from "../test/test-app";
 
 const FOLDER = path.resolve(__dirname, "../test/earlier");
@@ -18,21 +18,9 @@ const FILES = readdirSync(FOLDER)
 
 /** A database of its own with what a dump says, and its address. */
 async function restored(file: string): Promise<string> {
-  const url = new URL(process.env.TEST_DATABASE_URL!.replace(/^mariadb:/, "http:"));
-  const name = `${url.pathname.slice(1)}_earlier_${file.replace(/\D/g, "")}`;
-  const connection = await mariadb.createConnection({
-    host: url.hostname,
-    port: Number(url.port),
-    user: url.username,
-    password: url.password,
-    multipleStatements: true,
-  });
-  await connection.query(
-    `DROP DATABASE IF EXISTS ${name}; CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci; USE ${name}`,
-  );
-  await connection.query(readFileSync(path.join(FOLDER, file), "utf8"));
-  await connection.end();
-  return `mariadb://${url.username}:${url.password}@${url.host}/${name}`;
+  const address = await emptyDatabase();
+  await fillDatabase(address, readFileSync(path.join(FOLDER, file), "utf8"));
+  return address;
 }
 
 it("there is one of every version before this one", () => expect(FILES.length).toBeGreaterThanOrEqual(5));

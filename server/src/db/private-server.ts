@@ -25,6 +25,8 @@ export interface PrivateServerOptions {
   patienceSec?: number;
   /** Tests trade durability for speed: what they write need not survive a power cut. */
   throwaway?: boolean;
+  /** How long what was written can be written again from (the binary log), days; none without it. */
+  keepsLogDays?: number;
 }
 
 /** A breath, so that one that cannot start does not spin. */
@@ -32,11 +34,18 @@ const RESTART_AFTER_MS = 1000;
 /** What a database that ends in peace may take. */
 const LEFT_OVER_PATIENCE_SEC = 20;
 
+/** In the data directory: what was written, in turn. */
+const BINARY_LOG = "binary-log";
 const DATABASE = "kind_grip";
 const USER = "kind_grip";
 
-export async function startPrivateServer({ dataDir, patienceSec = 60, throwaway = false }: PrivateServerOptions): Promise<PrivateServer> {
-  mkdirSync(path.join(dataDir, "working"), { recursive: true, mode: 0o700 });
+export async function startPrivateServer({
+  dataDir,
+  patienceSec = 60,
+  throwaway = false,
+  keepsLogDays = 0,
+}: PrivateServerOptions): Promise<PrivateServer> {
+  for (const folder of ["working", BINARY_LOG]) mkdirSync(path.join(dataDir, folder), { recursive: true, mode: 0o700 });
   const user = userInfo().username;
   const tables = path.join(dataDir, "tables");
   const socketPath = path.join(dataDir, "socket");
@@ -55,7 +64,7 @@ export async function startPrivateServer({ dataDir, patienceSec = 60, throwaway 
   }
   const port = await freePort();
   const launch = () =>
-    spawn("mariadbd", argumentsFor({ dataDir, tables, socketPath, port, user, throwaway }), {
+    spawn("mariadbd", argumentsFor({ dataDir, tables, socketPath, port, user, throwaway, keepsLogDays }), {
       // Its own process group: Ctrl-C reaches the application, which then stops the database last.
       stdio: "ignore",
       detached: true,
@@ -113,9 +122,10 @@ interface Launch {
   port: number;
   user: string;
   throwaway: boolean;
+  keepsLogDays: number;
 }
 
-function argumentsFor({ dataDir, tables, socketPath, port, user, throwaway }: Launch): string[] {
+function argumentsFor({ dataDir, tables, socketPath, port, user, throwaway, keepsLogDays }: Launch): string[] {
   return [
     "--no-defaults",
     `--datadir=${tables}`,
@@ -132,6 +142,16 @@ function argumentsFor({ dataDir, tables, socketPath, port, user, throwaway }: La
     "--max-connections=200",
     "--skip-name-resolve",
     `--log-error=${path.join(dataDir, "mariadb.log")}`,
+    // A person's file is a row: ten megabytes are twenty in the digits of a dump.
+    "--max-allowed-packet=64M",
+    ...(keepsLogDays > 0
+      ? [
+          `--log-bin=${path.join(dataDir, BINARY_LOG, "log")}`,
+          "--binlog-format=ROW",
+          "--sync-binlog=1",
+          `--expire-logs-days=${keepsLogDays}`,
+        ]
+      : []),
     ...(throwaway ? ["--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite"] : []),
   ];
 }

@@ -1,6 +1,6 @@
 /** Starting on a database: broken off anywhere and begun again, and two at once. */
-import * as mariadb from "mariadb";
 import { QueryTypes, type Sequelize } from "sequelize";
+import { emptyDatabase } from "../test/empty-database";
 import { connect, type Db } from "./connection";
 import { migrate } from "./migrate";
 import { withStartLock } from "./start-lock";
@@ -8,23 +8,7 @@ import { withStartLock } from "./start-lock";
 /** Broken off after every third step in the long form: `LONG_TESTS=1 npm run test:api`. */
 const EVERY = process.env.LONG_TESTS === "1" ? 3 : 29;
 
-let made = 0;
 const opened: Db[] = [];
-/** A database of its own, empty. */
-async function emptyDatabase(): Promise<string> {
-  const url = new URL(process.env.TEST_DATABASE_URL!.replace(/^mariadb:/, "http:"));
-  const name = `${url.pathname.slice(1)}_start_${++made}`;
-  const connection = await mariadb.createConnection({
-    host: url.hostname,
-    port: Number(url.port),
-    user: url.username,
-    password: url.password,
-    multipleStatements: true,
-  });
-  await connection.query(`DROP DATABASE IF EXISTS ${name}; CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-  await connection.end();
-  return `mariadb://${url.username}:${url.password}@${url.host}/${name}`;
-}
 const openOn = (url: string): Db => {
   const db = connect(url);
   opened.push(db);

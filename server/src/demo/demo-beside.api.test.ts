@@ -19,7 +19,7 @@ it("is not offered where others can reach the server", async () => {
 });
 
 it("that could not be made says so; asked for again it is loaded once, and opened as a practice of its own", async () => {
-  await onEmptyDatabase(test, async (empty) => {
+  await onEmptyDatabase(async (empty) => {
     let load: () => Promise<void> = () => Promise.reject(new Error("no room"));
     let loads = 0;
     const loadDemo = () => {

@@ -32,6 +32,13 @@ export const SETTINGS = {
     about: "host:port of machines of the inside network that booking calendars may be read from, with commas.",
   },
   READ_CALENDARS_EVERY_SEC: { usual: "60", about: "How often booking calendars are read." },
+  BINARY_LOG_DAYS: {
+    usual: "14",
+    about: "How long the private database keeps what was written in turn, so that any moment since can be brought back; 0 for none.",
+  },
+  BACKUP_FOLDER: { usual: "", about: "Where bin/backup keeps what it makes; --into goes before it." },
+  BACKUPS_KEPT: { usual: "14", about: "How many backups are kept; --keep goes before it." },
+  BACKUP_PASSPHRASE: { usual: "", about: "Encrypts backups; bin/restore needs the same.", secret: true },
   METRICS_TOKEN: {
     usual: "",
     about: "What a monitoring server sends as bearer token to read /metrics; not there without it.",
