@@ -13,6 +13,7 @@ import { QueryTypes } from "sequelize";
 import { createApp } from "../src/app";
 import { hashPassword } from "../src/auth/password";
 import { connect, type Db } from "../src/db/connection";
+import { DataKeys, newKey } from "../src/db/data-keys";
 import { migrate } from "../src/db/migrate";
 import { startPrivateServer } from "../src/db/private-server";
 import { seededRandom } from "../src/demo/seeded-random";
@@ -29,7 +30,7 @@ const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-scale-"));
 const server = await startPrivateServer({ dataDir, throwaway: true });
 // Whatever happens, the database ends with this.
 try {
-  await measure(connect(server.url));
+  await measure(connect(server.url, DataKeys.read(newKey())));
 } finally {
   await server.stop();
   rmSync(dataDir, { recursive: true, force: true });

@@ -1,15 +1,20 @@
 /**
  * For whoever runs the server, while it runs: who can sign in, a way back for who cannot, the first day, settings.
- * bin/admin help | practices | people | practice … | trainer … | password E-MAIL | first | migrations | settings [--data DIR] [--address URL]
+ * bin/admin help | practices | people | practice … | trainer … | password E-MAIL | first | keys | new-key | reencrypt | migrations | settings [--data DIR] [--address URL]
  */
-import { existsSync, readFileSync } from "node:fs";
+import { appendFileSync, existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
 import { EmailAddress } from "@kind-grip/core/contact";
+import type { Model, ModelStatic } from "sequelize";
 import * as v from "valibot";
 import { makeFirstLink, makePasswordLink, makeTrainerLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
+import { DataKeys, newKey } from "./db/data-keys";
+import { encryptedTables } from "./db/encrypted";
+import { provenKeys } from "./db/key-proofs";
+import { underNewestKey } from "./db/rewrite-encrypted";
 import { ranMigrations } from "./db/migrate";
 import { setting, settingLines } from "./start/settings";
 
@@ -18,6 +23,7 @@ const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..")
 interface Asked {
   db: Db;
   words: readonly string[];
+  data: string;
   address: string;
 }
 
@@ -84,6 +90,34 @@ const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Prom
       return ["The first trainer begins here, once, within 30 days:", address + pathOf(token)];
     },
   },
+  keys: {
+    about: "the data keys health answers are encrypted with, the newest last",
+    async run({ db }) {
+      const known = await provenKeys(db.sequelize);
+      return db.keys.ids.map((id) => `${id}${known.includes(id) ? "" : ", not used yet: start every server with it"}`);
+    },
+  },
+  "new-key": {
+    about: "one more data key: the servers encrypt with it once they are started again",
+    run({ data }) {
+      if (setting("DATA_KEYS"))
+        return Promise.resolve(["Put this behind the others in DATA_KEYS of every server, and start them again:", newKey()]);
+      const file = path.join(data, "data-keys");
+      if (!existsSync(file)) throw new Error(`${file} is not here`);
+      appendFileSync(file, `${newKey()}\n`);
+      return Promise.resolve([`${file} has one more. Start the server again, then bin/admin reencrypt.`]);
+    },
+  },
+  reencrypt: {
+    about: "writes everything that is encrypted under the newest data key, while the servers run",
+    async run({ db }) {
+      const { currentId } = db.keys;
+      if (!currentId || !(await provenKeys(db.sequelize)).includes(currentId))
+        throw new Error("No server was started with the newest data key yet: it could not read what is written with it.");
+      const changed = await underNewestKey(db.sequelize, db.keys, encryptedTables(Object.values(db.models) as ModelStatic<Model>[]));
+      return [`${changed} values are under ${currentId} now. Keep the older keys as long as backups from before are kept.`];
+    },
+  },
   migrations: {
     about: "which steps the database has been through",
     run: ({ db }) => ranMigrations(db),
@@ -96,6 +130,13 @@ const HELP = [
   `  ${"settings".padEnd(12)}every setting with its value and where it came from`,
   "Options: --data DIR (as for bin/start), --address URL (what printed addresses begin with)",
 ];
+
+/** As the server has them; none where they are elsewhere, for what reads nothing encrypted. */
+function keysIn(data: string): DataKeys {
+  const file = path.join(data, "data-keys");
+  if (setting("DATA_KEYS")) return DataKeys.read(setting("DATA_KEYS"));
+  return existsSync(file) ? DataKeys.inFile(file) : DataKeys.none();
+}
 
 async function main(): Promise<string[]> {
   const { values, positionals } = parseArgs({
@@ -113,9 +154,9 @@ async function main(): Promise<string[]> {
   const kept = path.join(values.data, "mariadb", "url");
   const url = setting("DATABASE_URL") || (existsSync(kept) ? readFileSync(kept, "utf8").trim() : "");
   if (!url) throw new Error(`No server runs on ${values.data}. Start it first, or name its database in DATABASE_URL.`);
-  const db = connect(url);
+  const db = connect(url, keysIn(values.data));
   try {
-    return await command.run({ db, words, address: values.address.replace(/\/$/, "") });
+    return await command.run({ db, words, data: values.data, address: values.address.replace(/\/$/, "") });
   } finally {
     await db.sequelize.close();
   }

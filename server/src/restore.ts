@@ -2,6 +2,7 @@
  * Brings a backup back, into a folder of its own or an empty database, and shows that it is equal.
  * bin/restore BACKUP (--data DIR | --database URL) [--until MOMENT --logs DIR]
  */
+import { existsSync } from "node:fs";
 import path from "node:path";
 import { parseArgs } from "node:util";
 import { readBackup } from "./backup/backups";
@@ -62,6 +63,10 @@ async function main(): Promise<void> {
   } finally {
     own.release();
   }
+  const { dataKeys } = opened.backup.manifest;
+  const keys = path.join(data, "data-keys");
+  if (dataKeys.length > 0 && !existsSync(keys))
+    say(`Health answers open with the data key ${dataKeys.join(", ")}: put the data-keys file it was made with in ${keys}.`);
   say(`bin/start --data ${data} goes on with it.`);
 }
 

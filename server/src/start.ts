@@ -13,6 +13,7 @@ import { parseArgs } from "node:util";
 import { createApp } from "./app";
 import { makeFirstLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
+import { DataKeys } from "./db/data-keys";
 import { migrate } from "./db/migrate";
 import { startPrivateServer } from "./db/private-server";
 import { withStartLock } from "./db/start-lock";
@@ -54,7 +55,8 @@ async function start(): Promise<void> {
         dataDir: path.join(options.data, "mariadb"),
         keepsLogDays: wholeSetting("BINARY_LOG_DAYS", { most: 99 }),
       });
-  const db = connect(outside ?? database!.url);
+  const keys = setting("DATA_KEYS") ? DataKeys.read(setting("DATA_KEYS")) : DataKeys.inFile(path.join(options.data, "data-keys"));
+  const db = connect(outside ?? database!.url, keys);
   let server: Server | undefined;
   let outsides: Outsides | undefined;
   let app: ReturnType<typeof createApp> | undefined;
@@ -92,7 +94,7 @@ async function start(): Promise<void> {
     });
     if (withDemo || setting("STAND_INS") === "yes") await outsides.startStandIns();
     const loadDemoBeside = async () => {
-      writeFileSync(kept.begin, await demoLoadedInto(outside ?? database!.url));
+      writeFileSync(kept.begin, await demoLoadedInto(db));
       rmSync(kept.file, { force: true });
       await outsides!.startStandIns();
     };
@@ -192,11 +194,11 @@ function listen(app: ReturnType<typeof createApp>, port: number): Promise<Server
 const KEEP_ALIVE_MS = 75_000;
 
 /** What the booking calendar begins with, as text. A process of its own: what is answered meanwhile does not wait for it. */
-async function demoLoadedInto(url: string): Promise<string> {
+async function demoLoadedInto({ url, keys }: Db): Promise<string> {
   const child = spawn(process.execPath, ["--import", "tsx", path.join(root, "server/src/demo/load-beside.ts")], {
     cwd: root,
     stdio: ["ignore", "pipe", "inherit"],
-    env: { ...process.env, DATABASE_URL: url },
+    env: { ...process.env, DATABASE_URL: url, DATA_KEYS: keys.toText() },
   });
   const said: Buffer[] = [];
   child.stdout.on("data", (part: Buffer) => said.push(part));

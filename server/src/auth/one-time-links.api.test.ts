@@ -207,7 +207,8 @@ describe("a forgotten password", () => {
   });
   it("a second step stays: the new password alone does not sign in", async () => {
     const trainer = await TestTrainer.make(test);
-    await test.db.models.Account.update({ totpSince: new Date(), totpSecret: "x" }, { where: { email: trainer.email } });
+    const account = await test.db.models.Account.findOne({ where: { email: trainer.email }, rejectOnEmpty: true });
+    await account.update({ totpSince: new Date(), totpSecret: "x" });
     const { token } = (await makePasswordLink(test.db, trainer.email, new Date()))!;
     const used = await (await stranger()).send("post", "/api/link/use", { kind: "password", token, password: ANOTHER });
     expect([used.status, used.body.account]).toEqual([200, null]);

@@ -8,6 +8,7 @@ import type { NewSecondFactor, SecondFactorState } from "@kind-grip/core/api";
 import type { Caller } from "./caller";
 import type { AccountRow } from "./tables";
 import type { Db } from "../db/connection";
+import { inRow } from "../db/encrypted";
 import { inTransaction } from "../db/transaction";
 import { Problem } from "../http/problem";
 
@@ -36,7 +37,7 @@ export async function beginSecondFactor(db: Db, caller: Caller): Promise<NewSeco
   const account = await accountOf(db, caller);
   if (account.totpSince) throw new Problem(409, "taken", "A second step is on already. End it first.");
   const secret = new Secret({ size: 20 });
-  await db.models.Account.update({ totpSecret: secret.base32 }, { where: { id: account.id } });
+  await db.models.Account.update(inRow(db.models.Account, [account.id], { totpSecret: secret.base32 }), { where: { id: account.id } });
   return { secret: secret.base32, address: totp(secret, account.email).toString() };
 }
 

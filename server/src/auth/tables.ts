@@ -3,6 +3,7 @@ import type { LinkKind, Role } from "@kind-grip/core/api";
 import type { Measures } from "@kind-grip/core/units";
 import { DataTypes, type Sequelize } from "sequelize";
 import { counted, hashPart, hashText, id, idPart, json, longText, moment, text, uuid, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 
 export interface AccountRow {
   id: string;
@@ -103,7 +104,7 @@ export function defineAuthTables(sequelize: Sequelize) {
       passwordHash: text,
       givenBy: uuid,
       firstSignInAt: moment,
-      totpSecret: text,
+      ...encrypted("totpSecret"),
       totpSince: moment,
       totpLastStep: DataTypes.BIGINT,
       recoveryHashes: json,

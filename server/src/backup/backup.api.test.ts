@@ -8,6 +8,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import type * as mariadb from "mariadb";
 import { startPrivateServer, type PrivateServer } from "../db/private-server";
+import { TEST_KEYS } from "../test/data-keys";
 import { emptyDatabase, fillDatabase } from "../test/empty-database";
 import { openTestApp, type TestApp } from "../test/test-app";
 import { backupsIn } from "./backups";
@@ -106,6 +107,7 @@ it("a nightly backup is restored on a second database that is shown equal, and a
   await test.db.models.PersonNote.destroy({ where: {} });
   const [kept] = backupsIn(into);
   expect(Object.keys(kept!.manifest.tables).sort()).toEqual(Object.keys(atNight).sort());
+  expect(kept!.manifest.dataKeys).toEqual(TEST_KEYS.ids);
 
   // On a second server, by its address, under another name.
   const second = await emptyDatabase();
@@ -120,6 +122,7 @@ it("a nightly backup is restored on a second database that is shown equal, and a
   const logs = path.join(data, "mariadb/binary-log");
   const toNoon = await run("restore", [kept!.folder, "--data", back, "--until", noon.toISOString().slice(0, 19) + "Z", "--logs", logs]);
   expect([toNoon.status, toNoon.said]).toEqual([0, expect.stringContaining("Gone on from there with everything until")]);
+  expect(toNoon.said).toContain(`Health answers open with the data key ${TEST_KEYS.ids[0]}`);
   const came = await startPrivateServer({ dataDir: path.join(back, "mariadb"), keepsLogDays: 2 });
   try {
     expect(await checksums(privatePlace(back).open)).toEqual(atNoon);

@@ -20,6 +20,7 @@ const manifest = (at: Date): BackupManifest => ({
   file: { name: "database.sql.gz", bytes: 3, sha256: "0".repeat(64), encrypted: false },
   tables: {},
   longestRowBytes: 0,
+  dataKeys: [],
   binaryLog: null,
 });
 

@@ -26,6 +26,8 @@ export const BackupManifest = v.object({
   file: v.object({ name: v.pipe(v.string(), v.regex(/^[\w.-]+$/)), bytes: Whole, sha256: Sha256, encrypted: v.boolean() }),
   tables: v.record(v.string(), v.object({ rows: Whole, sha256: Sha256 })),
   longestRowBytes: Whole,
+  /** Which health answers are encrypted with; the keys themselves are in no backup. */
+  dataKeys: v.array(v.string()),
   /** Null where the database keeps no binary log, or does not say where it stands. */
   binaryLog: v.nullable(v.object({ file: v.string(), position: Whole })),
 });

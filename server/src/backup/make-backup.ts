@@ -23,7 +23,7 @@ interface Wanted {
 
 /** @throws Error in words; nothing is left behind then, and no older one removed */
 export async function makeBackup({ place, into, keep, passphrase, root, now }: Wanted): Promise<Backup & { removed: string[] }> {
-  const { steps, saysPosition } = await lookAt(place);
+  const { steps, dataKeys, saysPosition } = await lookAt(place);
   const being = beginBackup(into, now);
   try {
     const name = `database.sql.gz${passphrase ? ".age" : ""}`;
@@ -58,6 +58,7 @@ export async function makeBackup({ place, into, keep, passphrase, root, now }: W
       file: { name, bytes: statSync(file).size, sha256: hash.digest("hex"), encrypted: Boolean(passphrase) },
       tables,
       longestRowBytes,
+      dataKeys,
       binaryLog: position,
     };
     const folder = being.finish(manifest);
@@ -68,14 +69,15 @@ export async function makeBackup({ place, into, keep, passphrase, root, now }: W
   }
 }
 
-/** Which steps the database has been through, and whether it says where its binary log stands. */
-async function lookAt(place: Place): Promise<{ steps: string[]; saysPosition: boolean }> {
+/** Which steps the database has been through, its data keys, and whether it says where its binary log stands. */
+async function lookAt(place: Place): Promise<{ steps: string[]; dataKeys: string[]; saysPosition: boolean }> {
   const connection = await place.open();
   try {
     const steps = (await connection.query("SELECT name FROM SequelizeMeta ORDER BY name").catch(() => [])) as { name: string }[];
     if (steps.length === 0) throw new Error(`${place.name} holds nothing of Kind Grip`);
     const status = (await connection.query("SHOW MASTER STATUS").catch(() => [])) as unknown[];
-    return { steps: steps.map(({ name }) => name), saysPosition: status.length > 0 };
+    const keys = (await connection.query("SELECT id FROM data_keys").catch(() => [])) as { id: string }[];
+    return { steps: steps.map(({ name }) => name), dataKeys: keys.map(({ id }) => id), saysPosition: status.length > 0 };
   } finally {
     await connection.end();
   }

@@ -157,8 +157,10 @@ export async function saveRecord(
 
 /** A record as it is stored, with what is looked up beside the document. */
 export function rowOf(of: { roundId: string; personId: string }, document: BaselineRecord, version: number, changedAt: Date): BaselineRow {
-  const symptoms = document.symptoms.map(({ region, level }) => ({ region, level }));
-  return { ...of, document, symptoms, version, changedAt, progress: progressOf(document) };
+  const felt = document.symptoms.map(({ region, level }) => ({ region, level }));
+  const symptoms = document.symptomsAsked || felt.length > 0 ? felt : null;
+  const bodyMassKg = document.bodyMass.agreed ? document.bodyMass.kg : null;
+  return { ...of, document, symptoms, bodyMassKg, version, changedAt, progress: progressOf(document) };
 }
 
 const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {

@@ -3,6 +3,7 @@ import { NOISE_DOCUMENT, RECORD_DOCUMENT, type BaselineRecord, type MeasuringNoi
 import type { Symptom } from "@kind-grip/core/safety";
 import type { Sequelize } from "sequelize";
 import { day, flag, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 import { storedDocument } from "../db/stored-document";
 
 export interface RoundRow {
@@ -31,8 +32,10 @@ export interface BaselineRow {
   roundId: string;
   personId: string;
   document: BaselineRecord;
-  /** Where something is felt, apart from the document: asked for at every session. */
-  symptoms: Pick<Symptom, "region" | "level">[];
+  /** Where something is felt, apart from the document: asked for at every session. Null where nobody asked. */
+  symptoms: Pick<Symptom, "region" | "level">[] | null;
+  /** Of who agreed to be weighed, apart from the document as well. */
+  bodyMassKg: number | null;
   version: number;
   changedAt: Date;
   /** How far it is, apart from the document; null for one that an earlier version stored. */
@@ -55,8 +58,9 @@ export function defineBaselineTables(sequelize: Sequelize) {
     Baseline: sequelize.define("baseline_records", {
       roundId: { ...idPart },
       personId: { ...idPart },
-      ...storedDocument(RECORD_DOCUMENT, "document"),
-      symptoms: json,
+      ...storedDocument(RECORD_DOCUMENT, "document", { isEncrypted: true }),
+      ...encrypted("symptoms"),
+      ...encrypted("bodyMassKg"),
       version: whole,
       changedAt: moment,
       progress: text,

@@ -2,6 +2,7 @@
 import { BOOKING_RULES_DOCUMENT, type BookingRules, type LaidKind, type Missed } from "@kind-grip/core/booking";
 import type { Sequelize } from "sequelize";
 import { day, dayPart, flag, hashText, id, idPart, json, longText, moment, real, text, uuid, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 import { storedDocument } from "../db/stored-document";
 
 export interface BookingBookRow {
@@ -92,7 +93,7 @@ export function defineBookingTables(sequelize: Sequelize) {
       crewId: uuid,
       personId: uuid,
       name: text,
-      address: longText,
+      ...encrypted("address"),
       madeAt: moment,
       nextReadAt: moment,
       readAt: moment,

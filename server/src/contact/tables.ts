@@ -2,6 +2,7 @@
 import type { ContactWay } from "@kind-grip/core/contact";
 import type { Sequelize } from "sequelize";
 import { id, moment, text, uuid, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 
 export interface ContactRow {
   id: string;
@@ -24,7 +25,7 @@ export function defineContactTables(sequelize: Sequelize) {
       crewId: uuid,
       personId: uuid,
       way: text,
-      address: text,
+      ...encrypted("address"),
       givenAt: moment,
       givenBy: text,
       withdrawnAt: moment,

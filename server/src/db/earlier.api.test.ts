@@ -4,10 +4,14 @@ import path from "node:path";
 import { libraryOf } from "@kind-grip/core/library";
 import { programProblems } from "@kind-grip/core/program";
 import { compileGroup } from "@kind-grip/core/session";
+import { QueryTypes, type Model, type ModelStatic } from "sequelize";
 import request from "supertest";
 import { hashPassword } from "../auth/password";
+import { connect, type Db } from "./connection";
+import { encryptedTables } from "./encrypted";
 import { migrate } from "./migrate";
 import { practiceLibrary } from "../library/practice-library";
+import { TEST_KEYS } from "../test/data-keys";
 import { emptyDatabase, fillDatabase } from "../test/empty-database";
 import { openTestApp, PASSWORD, TestCaller, type TestApp } from "../test/test-app";
 
@@ -22,6 +26,37 @@ async function restored(file: string): Promise<string> {
   await fillDatabase(address, readFileSync(path.join(FOLDER, file), "utf8"));
   return address;
 }
+
+/** Columns that are encrypted and hold something that is not. */
+async function plainValues({ sequelize, models }: Db): Promise<string[]> {
+  const found: string[] = [];
+  for (const { table, columns } of encryptedTables(Object.values(models) as ModelStatic<Model>[]))
+    for (const column of columns) {
+      const sql = `SELECT \`${column}\` AS value FROM \`${table}\` WHERE \`${column}\` NOT REGEXP '^[0-9a-f]{8}[.]' LIMIT 1`;
+      if ((await sequelize.query(sql, { type: QueryTypes.SELECT })).length > 0) found.push(`${table}.${column}`);
+    }
+  return found;
+}
+
+it("killed while it encrypts what was there, it goes on at the next start", async () => {
+  const address = await restored(FILES.at(-1)!);
+  const broken = connect(address, TEST_KEYS);
+  const ask = broken.sequelize.query.bind(broken.sequelize) as (...all: unknown[]) => Promise<unknown>;
+  let encrypted = 0;
+  broken.sequelize.query = ((...all: unknown[]) => {
+    if (/SET `\w+` = :becomes/.test(String(all[0])) && ++encrypted > 7) return Promise.reject(new Error("killed"));
+    return ask(...all);
+  }) as typeof broken.sequelize.query;
+  await expect(migrate(broken)).rejects.toThrow("killed");
+  expect(await plainValues(broken)).not.toEqual([]);
+  await broken.sequelize.close();
+  const db = connect(address, TEST_KEYS);
+  expect(await migrate(db)).toEqual(["0034-encrypted"]);
+  expect(await plainValues(db)).toEqual([]);
+  for (const model of [db.models.Baseline, db.models.RunPerson, db.models.Restriction, db.models.SymptomReport])
+    for (const row of await (model as ModelStatic<Model>).findAll()) expect(row.get({ plain: true })).toBeDefined();
+  await db.sequelize.close();
+});
 
 it("there is one of every version before this one", () => expect(FILES.length).toBeGreaterThanOrEqual(5));
 
@@ -84,6 +119,10 @@ describe.each(FILES)("%s", (file) => {
     );
     const held = (await test.db.models.Restriction.findAll()).map((row) => row.get().question);
     expect(held.filter((question) => question === "hypermobility")).toHaveLength(dump.match(/, 'veryMobile',/g)?.length ?? 0);
+  });
+
+  it("what was answered about health is encrypted, all of it", async () => {
+    expect(await plainValues(test.db)).toEqual([]);
   });
 
   it("opened again, there is nothing left to bring up to date", async () => {

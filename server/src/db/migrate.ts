@@ -2,6 +2,7 @@
 import { SequelizeStorage, Umzug } from "umzug";
 import type { QueryInterface } from "sequelize";
 import type { Db } from "./connection";
+import { proveKeys } from "./key-proofs";
 import { wholePath } from "./migrations/0001-the-whole-path";
 import { ownMovements } from "./migrations/0002-own-movements";
 import { workAndBaseline } from "./migrations/0003-work-and-baseline";
@@ -33,6 +34,7 @@ import { quickTests } from "./migrations/0030-quick-tests";
 import { counted } from "./migrations/0031-counted";
 import { oneTimeLinks } from "./migrations/0032-one-time-links";
 import { contacts } from "./migrations/0033-contacts";
+import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
 
@@ -70,13 +72,14 @@ const MIGRATIONS = {
   "0031-counted": counted,
   "0032-one-time-links": oneTimeLinks,
   "0033-contacts": contacts,
+  "0034-encrypted": encryptedColumns,
 };
 
-function migrations({ sequelize }: Db) {
+function migrations({ sequelize, keys }: Db) {
   return new Umzug({
     migrations: Object.entries(MIGRATIONS).map(([name, { up, down }]) => ({
       name,
-      up: ({ context }: { context: QueryInterface }) => up(context),
+      up: ({ context }: { context: QueryInterface }) => up(context, keys),
       down: ({ context }: { context: QueryInterface }) => down(context),
     })),
     context: sequelize.getQueryInterface(),
@@ -85,9 +88,11 @@ function migrations({ sequelize }: Db) {
   });
 }
 
-/** Brings the database up to date. @returns the steps that were taken */
+/** Brings the database up to date. @returns the steps that were taken @throws Error where it was written with data keys that are not here */
 export async function migrate(db: Db): Promise<string[]> {
-  return (await migrations(db).up()).map(({ name }) => name);
+  const taken = (await migrations(db).up()).map(({ name }) => name);
+  await proveKeys(db.sequelize, db.keys);
+  return taken;
 }
 
 /** Steps the database has been through, in order. */

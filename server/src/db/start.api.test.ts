@@ -1,5 +1,6 @@
 /** Starting on a database: broken off anywhere and begun again, and two at once. */
 import { QueryTypes, type Sequelize } from "sequelize";
+import { TEST_KEYS } from "../test/data-keys";
 import { emptyDatabase } from "../test/empty-database";
 import { connect, type Db } from "./connection";
 import { migrate } from "./migrate";
@@ -10,7 +11,7 @@ const EVERY = process.env.LONG_TESTS === "1" ? 3 : 29;
 
 const opened: Db[] = [];
 const openOn = (url: string): Db => {
-  const db = connect(url);
+  const db = connect(url, TEST_KEYS);
   opened.push(db);
   return db;
 };

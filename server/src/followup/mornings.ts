@@ -28,7 +28,7 @@ export async function raisedMornings(
       raw: true,
       transaction,
     }) as unknown as Promise<Pick<CheckInRow, "personId" | "day" | "level">[]>,
-    symptomHistory(db, crewId, transaction),
+    symptomHistory(db, { crewId }, transaction),
     db.models.PersonDay.findAll({
       where: { crewId, runs: { [Op.gt]: 0 } },
       attributes: ["personId", [fn("MIN", col("day")), "day"]],

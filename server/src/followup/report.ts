@@ -114,7 +114,7 @@ async function reportedBetween(
 ): Promise<ReportedSymptom[]> {
   const around = { [Op.between]: [new Date(`${addDays(from, -1)}T00:00:00Z`), new Date(`${addDays(until, 2)}T00:00:00Z`)] as [Date, Date] };
   const where = { crewId: id, since: around };
-  const rows = await models.SymptomAlert.findAll({ where, attributes: ["personId", "since", "regions"], transaction });
+  const rows = await models.SymptomAlert.findAll({ where, attributes: ["id", "personId", "since", "regions"], transaction });
   return rows
     .map((row) => row.get())
     .map(({ personId, since, regions }) => ({ personId, day: dateAt(since.getTime(), timeZone), regions }));

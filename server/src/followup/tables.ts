@@ -10,6 +10,7 @@ import {
 } from "@kind-grip/core/followup";
 import type { Sequelize } from "sequelize";
 import { dayPart, idPart, json, moment, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 import { storedDocument } from "../db/stored-document";
 
 /** Crew figures of four weeks as they were given out: what comes later never changes them. */
@@ -45,18 +46,18 @@ export function defineFollowupTables(sequelize: Sequelize) {
       blockStart: { ...dayPart },
       frozenAt: moment,
       figures: json,
-      behind: json,
+      ...encrypted("behind"),
     }) as Table<FrozenBlockRow>,
     FrozenChanges: sequelize.define("frozen_changes", {
       crewId: { ...idPart },
       roundId: { ...idPart },
       frozenAt: moment,
       changes: json,
-      behind: json,
+      ...encrypted("behind"),
     }) as Table<FrozenChangesRow>,
     FirstAidBook: sequelize.define("first_aid_books", {
       crewId: { ...idPart },
-      ...storedDocument(FIRST_AID_DOCUMENT, "document"),
+      ...storedDocument(FIRST_AID_DOCUMENT, "document", { isEncrypted: true }),
       version: whole,
       changedAt: moment,
     }) as Table<FirstAidBookRow>,

@@ -4,9 +4,10 @@ import type { DeclaredRoute } from "./route";
 import { openApiOf } from "./openapi";
 import { createApp } from "../app";
 import { connect } from "../db/connection";
+import { TEST_KEYS } from "../test/data-keys";
 
 /** The routes of the application; none of them is called, so the database is never asked. */
-const db = connect("mariadb://nobody@127.0.0.1:9/none");
+const db = connect("mariadb://nobody@127.0.0.1:9/none", TEST_KEYS);
 const app = createApp({ db, secret: "test", logLevel: "silent" });
 const routes: readonly DeclaredRoute[] = app.declared;
 const description = openApiOf(routes) as {

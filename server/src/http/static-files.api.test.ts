@@ -6,6 +6,7 @@ import { brotliCompressSync, gzipSync } from "node:zlib";
 import request from "supertest";
 import { createApp } from "../app";
 import { connect, type Db } from "../db/connection";
+import { TEST_KEYS } from "../test/data-keys";
 
 const webRoot = mkdtempSync(path.join(tmpdir(), "kind-grip-pages-"));
 const CODE = "export const answer = 42;\n".repeat(200);
@@ -18,7 +19,7 @@ beforeAll(() => {
   writeFileSync(`${file}.br`, brotliCompressSync(CODE));
   writeFileSync(`${file}.gz`, gzipSync(CODE));
   writeFileSync(path.join(webRoot, "index.html"), "<!doctype html><title>Kind Grip</title>");
-  db = connect(process.env.TEST_DATABASE_URL!);
+  db = connect(process.env.TEST_DATABASE_URL!, TEST_KEYS);
   app = createApp({ db, secret: "test", webRoot, logLevel: "silent" });
 });
 afterAll(async () => {

@@ -3,6 +3,7 @@ import type { Job } from "@kind-grip/core/api";
 import request from "supertest";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { makeWorld, samplePeople, type SampleWorld } from "../test/samples";
+import { inRow } from "../db/encrypted";
 import { LEASE_MS } from "./worker";
 
 let test: TestApp;
@@ -140,7 +141,14 @@ describe("two servers", () => {
   /** As if a server had taken it and died. */
   const takenByTheDead = (id: string, task: string, leaseMs: number, tries = 1) =>
     test.db.models.Job.update(
-      { state: "making", file: null, task, tries, takenBy: crypto.randomUUID(), takenUntil: new Date(Date.now() + leaseMs) },
+      {
+        state: "making",
+        file: null,
+        ...inRow(test.db.models.Job, [id], { task }),
+        tries,
+        takenBy: crypto.randomUUID(),
+        takenUntil: new Date(Date.now() + leaseMs),
+      },
       { where: { id } },
     );
   it("what one had taken and died of is made by another after its lease, not before", async () => {

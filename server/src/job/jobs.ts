@@ -6,6 +6,7 @@ import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { crewOfThing } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { inRow } from "../db/encrypted";
 import { inTransaction } from "../db/transaction";
 import { notFound, Problem } from "../http/problem";
 import type { Language } from "@kind-grip/core/language";
@@ -47,8 +48,8 @@ export function contentKeyOf({ practiceId }: Pick<Caller, "practiceId">, { crewI
 /** Asks for work. What is equal to work that waits, is made or was made is the same job; what failed or was taken back begins anew. */
 export async function ask(db: Db, caller: Caller, work: AskedWork): Promise<Job> {
   const contentKey = contentKeyOf(caller, work);
+  const taskText = JSON.stringify(work.task);
   const begin = {
-    task: JSON.stringify(work.task),
     state: "waiting",
     progress: null,
     problem: null,
@@ -67,13 +68,14 @@ export async function ask(db: Db, caller: Caller, work: AskedWork): Promise<Job>
         const { id, state, asking } = known.get();
         const over = state === "failed" || state === "cancelled";
         const change = over ? { ...begin, asking: 1 } : { asking: asking + 1 };
-        await db.models.Job.update(change, { where: { id }, transaction });
+        const anew = over ? inRow(db.models.Job, [id], { task: taskText }) : {};
+        await db.models.Job.update({ ...change, ...anew }, { where: { id }, transaction });
         return told({ ...known.get(), ...change });
       }
       const { practiceId } = caller;
       const { crewId, subjectId, fileName, language = null, task } = work;
       const fresh = { id: uuid(), practiceId, crewId, subjectId, fileName, language, kind: task.kind, contentKey, ...begin, asking: 1 };
-      await db.models.Job.create({ ...fresh, takenBy: null, takenUntil: null, file: null }, { transaction });
+      await db.models.Job.create({ ...fresh, task: taskText, takenBy: null, takenUntil: null, file: null }, { transaction });
       return told(fresh);
     });
   } catch (error) {
@@ -112,7 +114,7 @@ export async function leave(db: Db, id: string): Promise<void> {
 
 /** @throws Problem 409 while it is not made, with what it failed of */
 export async function fileOf(db: Db, { id, state, problem }: ToldJob): Promise<Buffer> {
-  const file = state === "made" ? (await db.models.Job.findByPk(id, { attributes: ["file"] }))?.get().file : null;
+  const file = state === "made" ? (await db.models.Job.findByPk(id, { attributes: ["id", "file"] }))?.get().file : null;
   if (!file) throw new Problem(409, "notMade", problem ?? "It is not made yet.");
   return file;
 }

@@ -3,6 +3,7 @@ import type { Sequelize } from "sequelize";
 import type { JobKind, JobState } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import { bytes, endlessText, id, longText, moment, real, text, uuid, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 
 export interface JobRow {
   id: string;
@@ -44,7 +45,7 @@ export function defineJobTables(sequelize: Sequelize) {
       contentKey: text,
       fileName: text,
       language: text,
-      task: endlessText,
+      ...encrypted("task"),
       state: text,
       progress: real,
       asking: whole,
@@ -53,7 +54,7 @@ export function defineJobTables(sequelize: Sequelize) {
       takenUntil: moment,
       tries: whole,
       problem: longText,
-      file: bytes,
+      ...encrypted("file", "bytes"),
     }) as Table<JobRow>,
   };
 }

@@ -13,6 +13,7 @@ import type { Caller } from "../auth/caller";
 import { exportCrew } from "../crew/export";
 import { exportTrail } from "../audit/seal";
 import { connect, type Db } from "../db/connection";
+import { DataKeys } from "../db/data-keys";
 import { reportPaper } from "../followup/report-paper";
 import { handOut, personalSheets } from "../program/hand-out";
 
@@ -34,16 +35,18 @@ export type JobTask =
 export interface ThreadTask {
   task: JobTask;
   databaseUrl: string;
+  dataKeys: string;
   /** Hears how far it is, 0 to 1. */
   progress: MessagePort;
 }
 
 /** The work itself. @returns the file; an export packed with gzip, as it is stored and sent */
-export default async function doTask({ task, databaseUrl, progress }: ThreadTask): Promise<Buffer> {
+export default async function doTask({ task, databaseUrl, dataKeys, progress }: ThreadTask): Promise<Buffer> {
+  const open = () => connect(databaseUrl, DataKeys.read(dataKeys));
   const tell = (share: number) => progress.postMessage(share);
   try {
-    if (task.kind === "crewExport") return await packed(databaseUrl, (db) => exportCrew(db, task.caller, new Date(task.at), task.crewId));
-    if (task.kind === "trailExport") return await packed(databaseUrl, (db) => exportTrail(db, task.practiceId, new Date(task.at)));
+    if (task.kind === "crewExport") return await packed(open, (db) => exportCrew(db, task.caller, new Date(task.at), task.crewId));
+    if (task.kind === "trailExport") return await packed(open, (db) => exportTrail(db, task.practiceId, new Date(task.at)));
     if (task.kind === "crewReport") return await reportPaper(task.report, wordsOf(SHIPPED_LIBRARY), tell);
     const library = libraryOf(task.customMovements, task.corrections);
     const inLanguage = (language: Language) => wordsOf(library, language, task.measures);
@@ -56,8 +59,8 @@ export default async function doTask({ task, databaseUrl, progress }: ThreadTask
   }
 }
 
-async function packed(databaseUrl: string, read: (db: Db) => Promise<object>): Promise<Buffer> {
-  const db = connect(databaseUrl);
+async function packed(open: () => Db, read: (db: Db) => Promise<object>): Promise<Buffer> {
+  const db = open();
   try {
     return await promisify(gzip)(JSON.stringify(await read(db)));
   } finally {

@@ -8,6 +8,7 @@ import { MessageChannel } from "node:worker_threads";
 import Piscina from "piscina";
 import { v7 as uuid } from "uuid";
 import type { Db } from "../db/connection";
+import { inRow } from "../db/encrypted";
 import type { JobRow } from "./tables";
 import type { JobTask, ThreadTask } from "./task";
 
@@ -76,7 +77,7 @@ export class JobWorker {
     }, SIGN_OF_LIFE_MS);
     try {
       const file = await this.run(JSON.parse(job.task!) as JobTask, gone.signal, (share) => (progress = share));
-      await this.end(job, { state: "made", progress: 1, task: null, file });
+      await this.end(job, { state: "made", progress: 1, task: null, ...inRow(this.db.models.Job, [job.id], { file }, "bytes") });
     } catch (error) {
       // Stopped or taken back: whoever asked begins anew, or nobody wants it.
       if (!this.stopped && !gone.signal.aborted) await this.end(job, { state: "failed", problem: (error as Error).message.slice(0, 600) });
@@ -107,7 +108,7 @@ export class JobWorker {
     });
     const { port1, port2 } = new MessageChannel();
     port1.on("message", onProgress);
-    const sent: ThreadTask = { task, databaseUrl: this.db.url, progress: port2 };
+    const sent: ThreadTask = { task, databaseUrl: this.db.url, dataKeys: this.db.keys.toText(), progress: port2 };
     return Buffer.from((await this.pool.run(sent, { signal, transferList: [port2] })) as Uint8Array);
   }
 

@@ -63,7 +63,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     db.models.CheckIn.count({ where: { personId, day: today } }),
     donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
     alertsOf(db, personId, at),
-    symptomHistory(db, crew.id),
+    symptomHistory(db, { crewId: crew.id, personId }),
     settingsOf(db, caller.practiceId),
     db.models.Account.findByPk(crew.trainerId, { attributes: ["name"] }),
     isHeldByRestriction(db, personId, timeZone, at),
@@ -161,12 +161,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
       reply,
       answeredAt: answeredAt?.toISOString() ?? null,
     })),
-    usualLevel: mostFelt(
-      symptomsOn(
-        history.filter((asked) => asked.personId === personId),
-        today,
-      ),
-    ),
+    usualLevel: mostFelt(symptomsOn(history, today)),
     alarmMorning: settings.thresholds.alarmMorning,
     sessions: placed,
     bookings: booked?.bookings ?? [],

@@ -6,6 +6,7 @@ import { noteSeen } from "../audit/audit";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { decryptedFrom } from "../db/encrypted";
 import { notFound } from "../http/problem";
 import { decisionEntries } from "../response/decisions";
 import type { RunPersonRow, RunRow } from "../run/tables";
@@ -58,7 +59,7 @@ class Reading {
 
   async runs(): Promise<RecordEvent[]> {
     type Row = Pick<RunRow, "id" | "sessionName" | "startedAt"> & Pick<RunPersonRow, "effort"> & Record<"alone" | "present", number>;
-    const rows = await this.db.sequelize.query<Row & { marks: unknown; leftOut: unknown }>(
+    const rows = await this.db.sequelize.query<Row & { marks: string | null; leftOut: unknown }>(
       `SELECT r.id, r.sessionName, r.startedAt, r.alone, p.present, p.effort, p.marks, p.leftOut
        FROM run_people p JOIN runs r ON r.id = p.runId
        WHERE p.personId = :personId AND r.crewId = :crewId AND r.startedAt < :until ORDER BY r.startedAt DESC LIMIT ${LIMIT}`,
@@ -73,7 +74,14 @@ class Reading {
       alone: Boolean(row.alone),
       present: Boolean(row.present),
       effort: row.effort,
-      marks: list<RunPersonRow["marks"][number]>(row.marks).map(({ kind }) => kind),
+      marks: (
+        decryptedFrom<RunPersonRow["marks"]>(
+          this.db.sequelize,
+          { table: "run_people", key: [row.id, this.place.personId] },
+          "marks",
+          row.marks,
+        ) ?? []
+      ).map(({ kind }) => kind),
       leftOut: list(row.leftOut).length,
     }));
   }

@@ -2,6 +2,7 @@
 import type { ATTACHMENT_TYPES } from "@kind-grip/core/api";
 import type { Sequelize } from "sequelize";
 import { bytes, endlessText, id, moment, text, uuid, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 
 export interface PersonNoteRow {
   id: string;
@@ -24,11 +25,11 @@ export function defineRecordTables(sequelize: Sequelize) {
       personId: uuid,
       writtenBy: uuid,
       at: moment,
-      text: endlessText,
-      fileName: text,
+      ...encrypted("text"),
+      ...encrypted("fileName"),
       fileType: text,
       fileBytes: whole,
-      content: bytes,
+      ...encrypted("content", "bytes"),
     }) as Table<PersonNoteRow>,
   };
 }

@@ -32,7 +32,7 @@ export async function storeCheckIn(
     if (known) return { id: known.get().id, stored: "already" };
     await db.models.CheckIn.create({ id, ...place, day, level, regions, tingling, stillThere, at }, { transaction });
     const { settings } = await settingsOf(db, caller.practiceId, transaction);
-    const history = (await symptomHistory(db, crew.id, transaction)).filter(({ personId }) => personId === place.personId);
+    const history = await symptomHistory(db, { crewId: crew.id, personId: place.personId }, transaction);
     const alarm = morningAlarm({ level, tingling, stillThere }, mostFelt(symptomsOn(history, day)), settings.thresholds.alarmMorning);
     // A morning that comes days later is no news of now.
     if (alarm && day >= addDays(today, -1)) {

@@ -21,6 +21,7 @@ import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import type { DecisionRow, ProposalRow } from "./tables";
+import { inRow } from "../db/encrypted";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
@@ -291,7 +292,7 @@ export async function resume(db: Db, caller: Caller, at: Date, decisionId: strin
   await crewOfThing(db, caller, row.crewId, "decision");
   await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Decision.update(
-      { resumedAt: at, resumedWhy: why },
+      { resumedAt: at, ...inRow(db.models.Decision, [decisionId], { resumedWhy: why }) },
       { where: { id: decisionId, decided: "pauseAndRefer", resumedAt: null }, transaction },
     );
     if (changed === 1)

@@ -10,6 +10,7 @@ import type { Item, SessionSlot } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
+import { decryptedFrom } from "../db/encrypted";
 import type { CrewRow } from "../crew/tables";
 import type { DecisionRow } from "./tables";
 import { presencesIn } from "../program/ramps";
@@ -36,7 +37,7 @@ interface FlatRun {
   effort: number | null;
   present: number;
   alone: number;
-  marks: string | { kind: MarkKind; itemId: string | null }[];
+  marks: { kind: MarkKind; itemId: string | null }[];
   leftOut: string | string[];
 }
 
@@ -63,7 +64,7 @@ export async function itemFacts(
       order: ["day"],
       transaction,
     }),
-    symptomHistory(db, crew.id, transaction),
+    symptomHistory(db, { crewId: crew.id }, transaction),
     db.models.Absence.findAll({ where: { crewId: crew.id, ...of }, transaction }),
     participationsIn(db, { id: crew.id, timeZone }, at, transaction),
     bodyMasses(db, crew.id, transaction),
@@ -221,7 +222,7 @@ function runFacts(
         effort: run.effort,
         sessionCap: most,
         // A mark set after the session names no item: like its effort it is about its hardest ones.
-        marks: parsed(run.marks).flatMap((mark) => (mark.itemId === itemId || (mark.itemId === null && cap >= most) ? [mark.kind] : [])),
+        marks: run.marks.flatMap((mark) => (mark.itemId === itemId || (mark.itemId === null && cap >= most) ? [mark.kind] : [])),
       };
     }),
   };
@@ -248,13 +249,18 @@ function feltIn(library: Library, item: Item, symptoms: AskedSymptoms["symptoms"
 
 /** What people weigh who agreed to be weighed, as they said last, kg. */
 async function bodyMasses({ sequelize }: Db, crewId: string, transaction?: Transaction): Promise<Map<string, number>> {
-  const rows = await sequelize.query<{ personId: string; kg: number | string }>(
-    `SELECT b.personId, JSON_VALUE(b.document, '$.bodyMass.kg') AS kg FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
-     WHERE r.crewId = :crewId AND JSON_VALUE(b.document, '$.bodyMass.agreed') = 1 AND JSON_VALUE(b.document, '$.bodyMass.kg') IS NOT NULL
-     ORDER BY r.startedOn, b.changedAt`,
+  const rows = await sequelize.query<{ roundId: string; personId: string; kg: string }>(
+    `SELECT b.roundId, b.personId, b.bodyMassKg AS kg FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
+     WHERE r.crewId = :crewId AND b.bodyMassKg IS NOT NULL ORDER BY r.startedOn, b.changedAt`,
     { replacements: { crewId }, type: QueryTypes.SELECT, transaction },
   );
-  return new Map(rows.map(({ personId, kg }) => [personId, Number(kg)]));
+  const last = new Map(rows.map((row) => [row.personId, row]));
+  return new Map(
+    [...last.values()].map(({ roundId, personId, kg }) => {
+      const place = { table: "baseline_records", key: [roundId, personId] };
+      return [personId, decryptedFrom<number>(sequelize, place, "bodyMassKg", kg)!];
+    }),
+  );
 }
 
 async function flatRuns(
@@ -264,18 +270,22 @@ async function flatRuns(
   personIds: readonly string[] | undefined,
   transaction?: Transaction,
 ): Promise<FlatRun[]> {
-  const rows = await sequelize.query<FlatRun>(
-    `SELECT r.id AS runId, i.movementId, rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, rp.marks, rp.leftOut
+  const rows = await sequelize.query<Omit<FlatRun, "marks"> & { marks: string | null }>(
+    `SELECT r.id AS runId, i.movementId, rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, IF(rp.markCount > 0, rp.marks, NULL) AS marks, rp.leftOut
      FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN run_items i ON i.runId = r.id
      WHERE r.crewId = :crewId AND r.startedAt >= :since AND r.startedAt <= :until AND (rp.clash IS NULL OR rp.clashAnswer = 'before') ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
     { replacements: { crewId, since, until, personIds }, type: QueryTypes.SELECT, transaction },
   );
   // Working out the day of a moment at a place is slow, and there are many rows of each run.
   const days = new Map<string, string>();
+  // A person's marks of a run stand in a row for each of its items.
+  const marked = new Map<string, FlatRun["marks"]>();
   return rows.map((row) => {
     const startedAt = new Date(row.startedAt);
     if (!days.has(row.runId)) days.set(row.runId, dateAt(startedAt.getTime(), timeZone));
-    return { ...row, startedAt, day: days.get(row.runId)! };
+    if (row.marks !== null && !marked.has(row.marks))
+      marked.set(row.marks, decryptedFrom(sequelize, { table: "run_people", key: [row.runId, row.personId] }, "marks", row.marks)!);
+    return { ...row, startedAt, day: days.get(row.runId)!, marks: row.marks === null ? [] : marked.get(row.marks)! };
   });
 }
 

@@ -4,6 +4,7 @@ import type { Present } from "@kind-grip/core/program";
 import type { DecisionKind, Response, ResponseThresholds } from "@kind-grip/core/response";
 import type { Sequelize } from "sequelize";
 import { day, flag, id, idPart, json, longText, moment, text, uuid, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 
 export interface CheckInRow {
   id: string;
@@ -58,9 +59,9 @@ export function defineResponseTables(sequelize: Sequelize) {
       personId: uuid,
       day,
       level: whole,
-      regions: json,
-      tingling: flag,
-      stillThere: flag,
+      ...encrypted("regions"),
+      ...encrypted("tingling"),
+      ...encrypted("stillThere"),
       at: moment,
     }) as Table<CheckInRow>,
     Decision: sequelize.define("decisions", {
@@ -72,15 +73,15 @@ export function defineResponseTables(sequelize: Sequelize) {
       movementId: text,
       proposed: text,
       decided: text,
-      why: longText,
-      response: json,
-      was: json,
+      ...encrypted("why"),
+      ...encrypted("response"),
+      ...encrypted("was"),
       settings: json,
       settingsVersion: whole,
       decidedBy: uuid,
       decidedAt: moment,
       resumedAt: moment,
-      resumedWhy: longText,
+      ...encrypted("resumedWhy"),
     }) as Table<DecisionRow>,
     Proposal: sequelize.define("proposals", {
       personId: { ...idPart },

@@ -9,6 +9,7 @@ import type { Caller } from "../auth/caller";
 import { usedNoise } from "../baseline/measuring";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { decryptedFrom } from "../db/encrypted";
 
 /** What is told of is not older. */
 const WEEKS = 12;
@@ -42,7 +43,7 @@ interface Pair {
 
 /** Oldest first. Whose run clashes with what they were held out of is not evidence. */
 async function pairsOf({ sequelize }: Db, crewId: string, at: Date, personId?: string): Promise<Pair[]> {
-  const rows = await sequelize.query<{ runId: string; personId: string; startedAt: Date; quick: unknown }>(
+  const rows = await sequelize.query<{ runId: string; personId: string; startedAt: Date; quick: string }>(
     `SELECT rp.runId, rp.personId, r.startedAt, rp.quick
      FROM run_people rp JOIN runs r ON r.id = rp.runId
      WHERE r.crewId = :crewId AND r.startedAt >= :since AND rp.quick IS NOT NULL AND rp.clash IS NULL ${personId ? "AND rp.personId = :personId" : ""}
@@ -50,7 +51,7 @@ async function pairsOf({ sequelize }: Db, crewId: string, at: Date, personId?: s
     { replacements: { crewId, personId, since: new Date(at.getTime() - WEEKS * 7 * 86_400_000) }, type: QueryTypes.SELECT },
   );
   return rows.flatMap(({ runId, personId: of, startedAt, quick: stored }) => {
-    const quick = (typeof stored === "string" ? JSON.parse(stored) : stored) as QuickResult;
+    const quick = decryptedFrom<QuickResult>(sequelize, { table: "run_people", key: [runId, of] }, "quick", stored)!;
     const { before, after } = quick;
     if (before === null || after === null) return [];
     return [{ runId, personId: of, at: new Date(startedAt).toISOString(), quick: { ...quick, before, after } }];

@@ -6,6 +6,7 @@ import type { RunRecord } from "@kind-grip/core/run";
 import { SESSION_DOCUMENT, type SessionSlot } from "@kind-grip/core/session";
 import type { Sequelize } from "sequelize";
 import { dayPart, flag, id, idPart, json, moment, real, text, uuid, whole, wholePart, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 import { storedDocument } from "../db/stored-document";
 
 export interface RunRow {
@@ -109,10 +110,10 @@ export function defineRunTables(sequelize: Sequelize) {
       present: flag,
       effort: whole,
       markCount: whole,
-      marks: json,
+      ...encrypted("marks"),
       forms: json,
       leftOut: json,
-      quick: json,
+      ...encrypted("quick"),
       counted: json,
       clash: text,
       clashAnswer: text,

@@ -11,6 +11,7 @@ import {
 } from "@kind-grip/core/safety";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
+import { decryptedFrom } from "../db/encrypted";
 import type { ClearanceRow, RestrictionRow } from "./tables";
 import { pausedMovements } from "../response/pauses";
 import { symptomPauses } from "./symptom-pauses";
@@ -97,19 +98,20 @@ export async function isHeldByRestriction(db: Db, personId: string, timeZone: st
 
 /** What each person felt when they were last asked. @param until day of the last round that counts */
 export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction, until = "9999-12-31") {
-  type Row = { crewId: string; personId: string; symptoms: string | Pick<Symptom, "region" | "level">[] };
-  const rows = await sequelize.query<Row>(
-    `SELECT crewId, personId, symptoms FROM (
-       SELECT r.crewId, b.personId, b.symptoms, ROW_NUMBER() OVER (PARTITION BY b.personId ORDER BY r.startedOn DESC, b.changedAt DESC) AS place
+  const rows = await sequelize.query<{ crewId: string; roundId: string; personId: string; symptoms: string }>(
+    `SELECT crewId, roundId, personId, symptoms FROM (
+       SELECT r.crewId, b.roundId, b.personId, b.symptoms, ROW_NUMBER() OVER (PARTITION BY b.personId ORDER BY r.startedOn DESC, b.changedAt DESC) AS place
        FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
-       WHERE r.crewId IN (:crewIds) AND r.startedOn <= :until AND (JSON_VALUE(b.document, '$.symptomsAsked') = 1 OR JSON_LENGTH(b.symptoms) > 0)) latest
+       WHERE r.crewId IN (:crewIds) AND r.startedOn <= :until AND b.symptoms IS NOT NULL) latest
      WHERE place = 1`,
     { replacements: { crewIds, until }, type: QueryTypes.SELECT, transaction },
   );
-  return rows.map((row) => ({
-    ...row,
-    symptoms: typeof row.symptoms === "string" ? (JSON.parse(row.symptoms) as Pick<Symptom, "region" | "level">[]) : row.symptoms,
-  }));
+  return rows.map(({ crewId, ...row }) => ({ crewId, personId: row.personId, symptoms: symptomsIn(sequelize, row) }));
+}
+
+function symptomsIn(sequelize: Db["sequelize"], { roundId, personId, symptoms }: { roundId: string; personId: string; symptoms: string }) {
+  const place = { table: "baseline_records", key: [roundId, personId] };
+  return decryptedFrom<Pick<Symptom, "region" | "level">[]>(sequelize, place, "symptoms", symptoms)!;
 }
 
 /** What was felt, and where, on the days people were asked. */
@@ -119,19 +121,23 @@ export interface AskedSymptoms {
   symptoms: Pick<Symptom, "region" | "level">[];
 }
 
-/** Every time each person of a crew was asked what they feel, oldest first: what was usual on a day is what was said last before it. */
-export async function symptomHistory({ sequelize }: Db, crewId: string, transaction?: Transaction): Promise<AskedSymptoms[]> {
-  const rows = await sequelize.query<{ personId: string; askedOn: string; symptoms: string | AskedSymptoms["symptoms"] }>(
-    `SELECT b.personId, DATE_FORMAT(r.startedOn, '%Y-%m-%d') AS askedOn, b.symptoms
+/**
+ * Every time each person of a crew was asked what they feel, oldest first: what was usual on a day is what was said last before it.
+ * @param of one person of it, else everybody
+ */
+export async function symptomHistory(
+  { sequelize }: Db,
+  { crewId, personId }: { crewId: string; personId?: string },
+  transaction?: Transaction,
+): Promise<AskedSymptoms[]> {
+  const rows = await sequelize.query<{ roundId: string; personId: string; askedOn: string; symptoms: string }>(
+    `SELECT b.roundId, b.personId, DATE_FORMAT(r.startedOn, '%Y-%m-%d') AS askedOn, b.symptoms
      FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
-     WHERE r.crewId = :crewId AND (JSON_VALUE(b.document, '$.symptomsAsked') = 1 OR JSON_LENGTH(b.symptoms) > 0)
+     WHERE r.crewId = :crewId AND b.symptoms IS NOT NULL ${personId ? "AND b.personId = :personId" : ""}
      ORDER BY r.startedOn, b.changedAt`,
-    { replacements: { crewId }, type: QueryTypes.SELECT, transaction },
+    { replacements: { crewId, personId }, type: QueryTypes.SELECT, transaction },
   );
-  return rows.map((row) => ({
-    ...row,
-    symptoms: typeof row.symptoms === "string" ? (JSON.parse(row.symptoms) as AskedSymptoms["symptoms"]) : row.symptoms,
-  }));
+  return rows.map((row) => ({ personId: row.personId, askedOn: row.askedOn, symptoms: symptomsIn(sequelize, row) }));
 }
 
 /** What somebody had said last on a day; the first they ever said for days before that. Empty when they were never asked. */

@@ -9,6 +9,7 @@ import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import type { ClearanceRow, RestrictionRow } from "./tables";
+import { inRow } from "../db/encrypted";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { clearanceFrom } from "./participations";
@@ -110,7 +111,7 @@ export async function withdrawRestriction(db: Db, caller: Caller, at: Date, rest
   const restriction = await restrictionOf(db, caller, restrictionId);
   await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Restriction.update(
-      { withdrawnAt: at, withdrawnWhy: why },
+      { withdrawnAt: at, ...inRow(db.models.Restriction, [restrictionId], { withdrawnWhy: why }) },
       { where: { id: restrictionId, withdrawnAt: null }, transaction },
     );
     if (changed === 1)
@@ -165,7 +166,7 @@ export async function withdrawClearance(db: Db, caller: Caller, at: Date, cleara
   const clearance = await clearanceOf(db, caller, clearanceId);
   await inTransaction(db, async (transaction) => {
     const [changed] = await db.models.Clearance.update(
-      { withdrawnAt: at, withdrawnWhy: why },
+      { withdrawnAt: at, ...inRow(db.models.Clearance, [clearanceId], { withdrawnWhy: why }) },
       { where: { id: clearanceId, withdrawnAt: null }, transaction },
     );
     const { crewId, personId } = clearance;

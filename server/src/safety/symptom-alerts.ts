@@ -29,6 +29,7 @@ import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
 import type { DecisionRow } from "../response/tables";
 import type { SymptomAlertRow } from "./tables";
+import { inRow } from "../db/encrypted";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
 import { practiceLibrary } from "../library/practice-library";
@@ -170,11 +171,12 @@ export async function answerAlerts(
       if (alerts.every((alert) => alert.answer === answer)) return;
       throw new Problem(409, "answered", "Somebody has answered this already. Look again.");
     }
-    const answered = { answer, reply: reply || null, answeredAt: at, answeredBy: caller.accountId };
-    await db.models.SymptomAlert.update(answer === "keepPaused" ? answered : { ...answered, endedAt: at }, {
-      where: { id: open.map(({ id }) => id) },
-      transaction,
-    });
+    const answered = { answer, answeredAt: at, answeredBy: caller.accountId, ...(answer === "keepPaused" ? {} : { endedAt: at }) };
+    for (const { id } of open)
+      await db.models.SymptomAlert.update(
+        { ...answered, ...inRow(db.models.SymptomAlert, [id], { reply: reply || null }) },
+        { where: { id }, transaction },
+      );
     await db.models.SymptomReport.update(
       { seenAt: at, seenBy: caller.accountId },
       { where: { id: open.map(({ causeId }) => causeId), seenAt: null }, transaction },

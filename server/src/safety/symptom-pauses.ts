@@ -10,8 +10,8 @@ export async function symptomPauses({ models }: Db, crewIds: readonly string[], 
       since: { [Op.lte]: at },
       endedAt: { [Op.or]: [{ [Op.is]: null }, { [Op.gt]: at }] },
     },
-    attributes: ["crewId", "personId", "regions"],
+    attributes: ["id", "crewId", "personId", "regions"],
     transaction,
   });
-  return rows.map((row) => row.get({ plain: true }));
+  return rows.map((row) => row.get({ plain: true })).map(({ crewId, personId, regions }) => ({ crewId, personId, regions }));
 }

@@ -32,6 +32,12 @@ export const SETTINGS = {
     about: "host:port of machines of the inside network that booking calendars may be read from, with commas.",
   },
   READ_CALENDARS_EVERY_SEC: { usual: "60", about: "How often booking calendars are read." },
+  DATA_KEYS: {
+    usual: "",
+    about:
+      "Keys of health answers in base64, with commas, the newest last; the same on every server of one database. A file of the data folder without it.",
+    secret: true,
+  },
   BINARY_LOG_DAYS: {
     usual: "14",
     about: "How long the private database keeps what was written in turn, so that any moment since can be brought back; 0 for none.",

@@ -7,6 +7,7 @@ import { createApp, type OutsideServices } from "../app";
 import { connect, type Db } from "../db/connection";
 import { migrate } from "../db/migrate";
 import { refuseSecondConnections } from "../db/transaction";
+import { TEST_KEYS } from "./data-keys";
 
 export const PASSWORD = "a long enough password";
 /** Made once, and quick to look at: what a hash costs is written in it. */
@@ -25,7 +26,7 @@ export async function openTestApp(
   inside?: ReadonlySet<string>,
   outsides?: OutsideServices,
 ): Promise<TestApp> {
-  const db = connect(url);
+  const db = connect(url, TEST_KEYS);
   refuseSecondConnections(db.sequelize);
   await migrate(db);
   const app = createApp({

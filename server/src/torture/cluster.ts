@@ -10,7 +10,7 @@ import { connect } from "../db/connection";
 import { migrate } from "../db/migrate";
 import { loadDemo } from "../demo/load";
 import { startCluster } from "./galera";
-import { ROOT, startServer, type RunningServer } from "./servers";
+import { ROOT, startServer, TORTURE_KEYS, type RunningServer } from "./servers";
 import { writeThrough } from "./storm";
 import { tell, writtenRows } from "./told";
 
@@ -23,7 +23,7 @@ const cluster = await startCluster(folder, say);
 const servers: RunningServer[] = [];
 let isWell = false;
 try {
-  const db = connect(cluster.url(0));
+  const db = connect(cluster.url(0), TORTURE_KEYS);
   await migrate(db);
   say("loading the demo …");
   await loadDemo(db);

@@ -5,7 +5,11 @@ import { connect } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
+import { DataKeys, newKey } from "../db/data-keys";
 import { freePort } from "../db/private-server";
+
+/** Of every server of a trial. */
+export const TORTURE_KEYS = DataKeys.read(newKey());
 
 export interface RunningServer {
   readonly base: string;
@@ -45,6 +49,7 @@ export async function startServer(
         ...env,
         DATABASE_URL: databaseUrl ?? "",
         COOKIE_SECRET: "torture",
+        DATA_KEYS: TORTURE_KEYS.toText(),
         METER_PORT: "0",
         GATEWAY_URL: "http://127.0.0.1:9",
         LOG_LEVEL: "silent",

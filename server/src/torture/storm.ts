@@ -12,7 +12,7 @@ import { connect, type Db } from "../db/connection";
 import { startPrivateServer, type PrivateServer } from "../db/private-server";
 import { sampleCrew, samplePeople, sampleProgram, sampleRun, type SampleWorld } from "../test/samples";
 import { holdAgainst, newLedger, type Ledger, type Verdict } from "./ledger";
-import { Client, halfOpen, isReady, ROOT, startServer, type Answer, type RunningServer } from "./servers";
+import { Client, halfOpen, isReady, ROOT, startServer, TORTURE_KEYS, type Answer, type RunningServer } from "./servers";
 
 export interface StormOptions {
   /** How often something is killed. */
@@ -50,7 +50,7 @@ export async function storm({ kills, everyMs, writers, crews, bursts, say = () =
   const folder = mkdtempSync(path.join(tmpdir(), "kind-grip-storm-"));
   const database = await startPrivateServer({ dataDir: path.join(folder, "mariadb") });
   const servers: RunningServer[] = [];
-  const db = connect(database.url);
+  const db = connect(database.url, TORTURE_KEYS);
   try {
     // Both at once on an empty database: that is a part of it.
     servers.push(...(await Promise.all([1, 2].map(() => startServer(ROOT, database.url)))));
