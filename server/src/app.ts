@@ -36,6 +36,7 @@ import { addCalendarLinkRoutes, addOwnCalendarRoutes } from "./dayplan/calendar-
 import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
 import { addContactRoutes } from "./contact/routes";
+import { addPersonalRoutes } from "./personal/routes";
 import { addMessageRoutes } from "./message/routes";
 import { waysOf } from "./message/ways";
 import { addResponseRoutes } from "./response/routes";
@@ -249,6 +250,7 @@ export function createApp({
     firstAid: addFirstAidRoutes,
     message: addMessageRoutes,
     contact: addContactRoutes,
+    personal: addPersonalRoutes,
     calendar: addCalendarLinkRoutes,
   };
   for (const [tag, add] of Object.entries(subjects)) add(routes.under(tag), context);

@@ -37,7 +37,12 @@ export const NewCrew = v.strictObject({ id: Id, crew: Crew });
 export const ChangedCrew = v.strictObject({ version: Version, crew: Crew });
 
 /** A crew lead gets names and days only; the rest is null. */
-export const PersonEntry = v.strictObject({ ...NewPerson.entries, version: Version });
+export const PersonEntry = v.strictObject({
+  ...NewPerson.entries,
+  version: Version,
+  /** Everything of them was forgotten; the name is none. */
+  isErased: v.exactOptional(v.literal(true)),
+});
 export type PersonEntry = v.InferOutput<typeof PersonEntry>;
 
 export const ChangedPerson = v.strictObject({ version: Version, person: Person });

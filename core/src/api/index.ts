@@ -23,3 +23,4 @@ export * from "./message";
 export * from "./contact";
 export * from "./job";
 export * from "./passkey";
+export * from "./personal";

@@ -103,13 +103,14 @@ type Member = English["member"];
 type Uncounted<K> = K extends `${infer Base}_one` ? Base : K extends `${string}_other` ? never : K;
 type PaperKey = Uncounted<keyof English["paper"]>;
 type MemberKey =
-  | Exclude<Uncounted<keyof Member>, "reportKind" | "answerIs" | "mark" | "checkView" | "quick" | "quickHow">
+  | Exclude<Uncounted<keyof Member>, "reportKind" | "answerIs" | "mark" | "checkView" | "quick" | "quickHow" | "keptKind">
   | `reportKind.${keyof Member["reportKind"]}`
   | `answerIs.${keyof Member["answerIs"]}`
   | `mark.${keyof Member["mark"]}`
   | `checkView.${keyof Member["checkView"]}`
   | `quick.${keyof Member["quick"]}`
-  | `quickHow.${keyof Member["quickHow"]}`;
+  | `quickHow.${keyof Member["quickHow"]}`
+  | `keptKind.${keyof Member["keptKind"]}`;
 
 /** Words already made, by library and what they were asked in; a library that nobody holds any more takes its words with it. */
 const made = new WeakMap<Library, Map<string, Words>>();

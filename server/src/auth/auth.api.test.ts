@@ -215,6 +215,8 @@ describe("somebody else's things", () => {
         version: 1,
         person: { name: "Stolen", badge: null, handedness: null, startedOn: null, leftOn: null, language: null },
       },
+      "post /api/crews/:crewId/people/:personId/erase": { name: "Person 1" },
+      "put /api/practice/retention": { version: 0, rules: { healthMonths: 12, runsMonths: null, trailMonths: null } },
       "put /api/crews/:crewId/people/:personId/contacts": { way: "email", address: "stolen@crew.example" },
       "post /api/crews/:crewId/people/:personId/notes": { id: uuid(), text: "Stolen", attachment: null },
       "post /api/crews/:crewId/programs": { id: uuid(), program: world.program },

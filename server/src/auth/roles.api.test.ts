@@ -98,6 +98,8 @@ const ALLOWED: Record<Exclude<Role, "trainer">, string[]> = {
     "delete /api/member/contacts/:contactId",
     "get /api/member/contacts",
     "get /api/member/day",
+    "get /api/member/everything",
+    "get /api/member/everything.json",
     "get /api/member/progress",
     "get /api/member/pulse",
     "get /api/meter",

@@ -135,7 +135,7 @@ export async function saveRecord(
   const round = await roundOf(db, caller, roundId);
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, round.crewId, transaction);
-    if (!(await db.models.Person.findOne({ where: { id: personId, crewId: round.crewId }, transaction })))
+    if (!(await db.models.Person.findOne({ where: { id: personId, crewId: round.crewId, erasedAt: null }, transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);
     const row = (await db.models.Baseline.findOne({ where: { roundId, personId }, transaction }))?.get({ plain: true });
     const now = row?.version ?? 0;

@@ -2,7 +2,7 @@
 import { NOISE_DOCUMENT, RECORD_DOCUMENT, type BaselineRecord, type MeasuringNoise } from "@kind-grip/core/baseline";
 import type { Symptom } from "@kind-grip/core/safety";
 import type { Sequelize } from "sequelize";
-import { day, flag, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
+import { day, flag, id, idPart, moment, text, uuid, whole, type Table } from "../db/columns";
 import { encrypted } from "../db/encrypted";
 import { storedDocument } from "../db/stored-document";
 

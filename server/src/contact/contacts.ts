@@ -45,7 +45,7 @@ export async function giveContact(
   const { Contact, Person } = db.models;
   await inTransaction(db, async (transaction) => {
     // Two at once wait for one another: one address a way.
-    const person = await Person.findOne({ where: { id: personId, crewId }, transaction, lock: Transaction.LOCK.UPDATE });
+    const person = await Person.findOne({ where: { id: personId, crewId, erasedAt: null }, transaction, lock: Transaction.LOCK.UPDATE });
     if (!person) throw notFound("person");
     const now = (await Contact.findOne({ where: { personId, way, withdrawnAt: null }, transaction }))?.get();
     if (now?.address === address) return;

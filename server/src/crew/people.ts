@@ -1,5 +1,5 @@
 /** The people of a crew. */
-import type { ManyPeople } from "@kind-grip/core/api";
+import type { ManyPeople, PersonEntry } from "@kind-grip/core/api";
 import type { NewPerson, Person } from "@kind-grip/core/crew";
 import { type Transaction, UniqueConstraintError } from "sequelize";
 import type { Caller } from "../auth/caller";
@@ -9,8 +9,6 @@ import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem, stale } from "../http/problem";
 import { crewOf, lockCrew } from "./crews";
 import { carryOver, samePeople } from "./same-person";
-
-export type PersonEntry = Person & { id: string; version: number };
 
 export async function listPeople(db: Db, caller: Caller, crewId: string): Promise<PersonEntry[]> {
   await crewOf(db, caller, crewId);
@@ -75,7 +73,7 @@ async function takeBack({ models }: Db, { id, version }: PersonRow, transaction:
 /** A badge may go from one of them to another. */
 async function changeMany({ models }: Db, crewId: string, changes: ManyPeople["changes"], transaction: Transaction): Promise<void> {
   if (changes.length === 0) return;
-  const rows = await models.Person.findAll({ where: { crewId, id: changes.map(({ id }) => id) }, transaction });
+  const rows = await models.Person.findAll({ where: { crewId, erasedAt: null, id: changes.map(({ id }) => id) }, transaction });
   const now = new Map(rows.map((row) => [row.get().id, answer(row.get({ plain: true }))]));
   const missing = changes.flatMap(({ id }, i) => (now.has(id) ? [] : [{ path: `changes.${i}.id`, message: "is nobody of this crew" }]));
   if (missing.length > 0) throw invalid(missing);
@@ -105,7 +103,7 @@ export async function changePerson(
   change: Person,
 ): Promise<PersonEntry> {
   await crewOf(db, caller, crewId);
-  const where = { id: personId, crewId };
+  const where = { id: personId, crewId, erasedAt: null };
   const [changed] = await db.models.Person.update({ ...change, version: version + 1 }, { where: { ...where, version } }).catch(
     (error: unknown) => {
       throw error instanceof UniqueConstraintError
@@ -168,6 +166,6 @@ async function insert(db: Db, crewId: string, people: readonly NewPerson[], tran
   }
 }
 
-function answer({ crewId: _crew, rampsEndedOn: _ended, ...person }: PersonRow): PersonEntry {
-  return person;
+function answer({ crewId: _crew, rampsEndedOn: _ended, erasedAt, ...person }: PersonRow): PersonEntry {
+  return erasedAt ? { ...person, isErased: true } : person;
 }

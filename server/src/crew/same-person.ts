@@ -44,7 +44,7 @@ export async function samePeople(
   const crews = (await db.models.Crew.findAll({ where: { trainerId: { [Op.in]: accounts.map((row) => row.get().id) } }, transaction })).map(
     (row) => row.get({ plain: true }),
   );
-  const known = (await db.models.Person.findAll({ where: { crewId: crews.map(({ id }) => id) }, transaction })).map((row) =>
+  const known = (await db.models.Person.findAll({ where: { crewId: crews.map(({ id }) => id), erasedAt: null }, transaction })).map((row) =>
     row.get({ plain: true }),
   );
   const near = new Map(

@@ -27,6 +27,8 @@ export interface PersonRow {
   language: Language | null;
   /** Ways back that began up to this day were ended by the trainer. */
   rampsEndedOn?: string | null;
+  /** When everything of them was forgotten; what is left says nothing of who it was. */
+  erasedAt?: Date | null;
   version: number;
 }
 
@@ -74,6 +76,7 @@ export function defineCrewTables(sequelize: Sequelize) {
       leftOn: day,
       language: text,
       rampsEndedOn: day,
+      erasedAt: moment,
       version: whole,
     }) as Table<PersonRow>,
     CrewAccess: sequelize.define("crew_access", { accountId: { ...idPart }, crewId: { ...idPart } }) as Table<CrewAccessRow>,

@@ -27,5 +27,4 @@ export const real = DataTypes.DOUBLE;
 export const flag = DataTypes.BOOLEAN;
 /** Of any length. */
 export const endlessText = DataTypes.TEXT("long");
-export const bytes = DataTypes.BLOB("long");
 export const json = DataTypes.JSON;

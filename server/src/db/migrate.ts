@@ -34,6 +34,7 @@ import { quickTests } from "./migrations/0030-quick-tests";
 import { counted } from "./migrations/0031-counted";
 import { oneTimeLinks } from "./migrations/0032-one-time-links";
 import { contacts } from "./migrations/0033-contacts";
+import { personalData } from "./migrations/0035-personal-data";
 import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
@@ -73,6 +74,7 @@ const MIGRATIONS = {
   "0032-one-time-links": oneTimeLinks,
   "0033-contacts": contacts,
   "0034-encrypted": encryptedColumns,
+  "0035-personal-data": personalData,
 };
 
 function migrations({ sequelize, keys }: Db) {

@@ -12,6 +12,7 @@ import { defineLibraryTables } from "../library/tables";
 import { defineMemberTables } from "../member/tables";
 import { defineContactTables } from "../contact/tables";
 import { defineMessageTables } from "../message/tables";
+import { definePersonalTables } from "../personal/tables";
 import { definePracticeTables } from "../practice/tables";
 import { defineProgramTables } from "../program/tables";
 import { defineRecordTables } from "../record/tables";
@@ -43,6 +44,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineMessageTables(sequelize),
     ...defineContactTables(sequelize),
     ...defineJobTables(sequelize),
+    ...definePersonalTables(sequelize),
   };
 }
 

@@ -216,7 +216,7 @@ function rolledUp(runs: readonly RunRow[], people: readonly RunPersonRow[], item
     const record = {
       ...run,
       items: itemsOf.get(run.id) ?? [],
-      people: peopleOf.get(run.id) ?? [],
+      people: (peopleOf.get(run.id) ?? []).map((person) => ({ ...person, marks: person.marks ?? [] })),
     };
     for (const row of personDays(record, dateAt(run.startedAt.getTime(), TIME_ZONE), () => true)) {
       const known = days.get(`${row.personId} ${row.day}`);

@@ -2,7 +2,7 @@
 import type { Sequelize } from "sequelize";
 import type { JobKind, JobState } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
-import { bytes, endlessText, id, longText, moment, real, text, uuid, whole, type Table } from "../db/columns";
+import { id, longText, moment, real, text, uuid, whole, type Table } from "../db/columns";
 import { encrypted } from "../db/encrypted";
 
 export interface JobRow {

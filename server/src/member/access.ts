@@ -49,7 +49,9 @@ export async function issueCards(
 ): Promise<{ code: string; cards: Card[] }> {
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
-    const people = (await db.models.Person.findAll({ where: { crewId, id: [...personIds] }, transaction })).map((row) => row.get());
+    const people = (await db.models.Person.findAll({ where: { crewId, id: [...personIds], erasedAt: null }, transaction })).map((row) =>
+      row.get(),
+    );
     if (people.length !== new Set(personIds).size)
       throw invalid([{ path: "personIds", message: "names somebody who is not in this crew" }]);
     const code = crew.code ?? (await newCode(db, crew, transaction));

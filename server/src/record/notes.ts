@@ -31,7 +31,8 @@ export async function addNote(db: Db, caller: Caller, at: Date, place: OfPerson,
     throw invalid([{ path: "attachment.content", message: "is not the file it says it is" }]);
   await inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, place.crewId, transaction);
-    if (!(await db.models.Person.findOne({ where: { id: place.personId, crewId: place.crewId }, transaction }))) throw notFound("person");
+    if (!(await db.models.Person.findOne({ where: { id: place.personId, crewId: place.crewId, erasedAt: null }, transaction })))
+      throw notFound("person");
     const known = (await db.models.PersonNote.findByPk(id, { attributes: ["personId"], transaction }))?.get();
     if (known && known.personId !== place.personId) throw new Problem(409, "taken", "This id belongs to another note.");
     if (known) return;

@@ -1,7 +1,7 @@
 /** What a trainer wrote down of a person, as it is stored. */
 import type { ATTACHMENT_TYPES } from "@kind-grip/core/api";
 import type { Sequelize } from "sequelize";
-import { bytes, endlessText, id, moment, text, uuid, whole, type Table } from "../db/columns";
+import { id, moment, text, uuid, whole, type Table } from "../db/columns";
 import { encrypted } from "../db/encrypted";
 
 export interface PersonNoteRow {

@@ -3,7 +3,7 @@ import type { Region } from "@kind-grip/core/library";
 import type { Present } from "@kind-grip/core/program";
 import type { DecisionKind, Response, ResponseThresholds } from "@kind-grip/core/response";
 import type { Sequelize } from "sequelize";
-import { day, flag, id, idPart, json, longText, moment, text, uuid, whole, type Table } from "../db/columns";
+import { day, id, idPart, json, moment, text, uuid, whole, type Table } from "../db/columns";
 import { encrypted } from "../db/encrypted";
 
 export interface CheckInRow {

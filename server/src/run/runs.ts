@@ -57,6 +57,14 @@ async function pauseByMarks(db: Db, caller: Caller, crew: CrewRow, at: Date, run
   }
 }
 
+/** Of whoever was forgotten meanwhile nothing is kept but that they were there. */
+function withoutErased(run: RunRecord, erased: ReadonlySet<string>): RunRecord {
+  const people = run.people.map((person) =>
+    erased.has(person.personId) ? { ...person, marks: [], forms: {}, leftOut: [], quick: null, counted: null } : person,
+  );
+  return { ...run, people };
+}
+
 /**
  * Stores a run in one transaction. A run that is there already stays as it is and is answered again: sending twice
  * after a lost answer is harmless.
@@ -67,13 +75,13 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
   const told = byServerClock(sent, at);
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, told.crewId, transaction);
-    const run = await withOwnEfforts(db, told, transaction);
-    const known = (await db.models.Run.findByPk(run.id, { transaction }))?.get();
-    if (known && known.crewId !== run.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
-    if (known) return { id: run.id, stored: "already" };
-    const there = new Set(
-      (await db.models.Person.findAll({ where: { crewId: run.crewId }, attributes: ["id"], transaction })).map((person) => person.get().id),
-    );
+    const known = (await db.models.Run.findByPk(told.id, { transaction }))?.get();
+    if (known && known.crewId !== told.crewId) throw new Problem(409, "taken", "This id belongs to another run.");
+    if (known) return { id: told.id, stored: "already" };
+    const crewPeople = await db.models.Person.findAll({ where: { crewId: told.crewId }, attributes: ["id", "erasedAt"], transaction });
+    const there = new Set(crewPeople.map((person) => person.get().id));
+    const erased = new Set(crewPeople.flatMap((person) => (person.get().erasedAt ? [person.get().id] : [])));
+    const run = withoutErased(await withOwnEfforts(db, told, transaction), erased);
     const strangers = run.people.flatMap((person, i) =>
       there.has(person.personId) ? [] : [{ path: `people.${i}.personId`, message: "is not in this crew" }],
     );
@@ -249,7 +257,7 @@ export async function runOf(db: Db, caller: Caller, runId: string): Promise<RunR
     }),
     people: people.map((person) => {
       const { runId: _run, markCount: _count, clash: _clash, clashAnswer: _answer, ...rest } = person.get({ plain: true });
-      return { ...rest, present: Boolean(rest.present) };
+      return { ...rest, marks: rest.marks ?? [], present: Boolean(rest.present) };
     }),
   };
 }

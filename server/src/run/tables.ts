@@ -34,7 +34,8 @@ export interface RunPersonRow {
   present: boolean;
   effort: number | null;
   markCount: number;
-  marks: RunRecord["people"][number]["marks"];
+  /** Null once they were forgotten. */
+  marks: RunRecord["people"][number]["marks"] | null;
   forms: Record<string, string>;
   /** Items left out because the person is held out of them. */
   leftOut: string[];

@@ -90,7 +90,7 @@ export async function enterRestriction(
 ): Promise<HeldOut> {
   await inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
-    if (!(await db.models.Person.findOne({ where: { id: restriction.personId, crewId }, transaction })))
+    if (!(await db.models.Person.findOne({ where: { id: restriction.personId, crewId, erasedAt: null }, transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);
     await raiseRestrictions(
       db,

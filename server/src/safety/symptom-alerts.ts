@@ -65,7 +65,7 @@ export async function storeReport(
 ): Promise<{ id: string; stored: "new" | "already" }> {
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, crewId, transaction);
-    if (!(await db.models.Person.findOne({ where: { id: personId, crewId }, attributes: ["id"], transaction })))
+    if (!(await db.models.Person.findOne({ where: { id: personId, crewId, erasedAt: null }, attributes: ["id"], transaction })))
       throw invalid([{ path: "personId", message: "is not in this crew" }]);
     const known = (await db.models.SymptomReport.findByPk(report.id, { transaction }))?.get();
     if (known && known.personId !== personId) throw notFound("thing");

@@ -3,7 +3,7 @@ import type { Phase, Region } from "@kind-grip/core/library";
 import type { AlertAnswer, AlertCause, AlertKind, RestrictionReason, ReportKind } from "@kind-grip/core/safety";
 import type { HandSide } from "@kind-grip/core/units";
 import type { Sequelize } from "sequelize";
-import { day, flag, id, json, longText, moment, text, uuid, type Table } from "../db/columns";
+import { day, id, moment, text, uuid, type Table } from "../db/columns";
 import { encrypted } from "../db/encrypted";
 
 export interface RestrictionRow {

@@ -5,6 +5,7 @@ import type { OutsideServices } from "../app";
 import { startSealing } from "../audit/seal";
 import { startReading } from "../booking/calendars";
 import { insideFrom } from "../booking/fetch-calendar";
+import { startRetention } from "../personal/retention";
 import { practiceClock } from "../context";
 import type { Db } from "../db/connection";
 import { pointDemoCalendar } from "../demo/bookings";
@@ -52,6 +53,7 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
   const stops = [
     startReading(db, { inside: insideCalendars }, everyMs, clock),
     startSealing(db),
+    startRetention(db, clock),
     startWorker(db, () => waysOf(services, told), clock),
   ];
   const startOne = (name: string, ownPort: number, ...more: string[]) => standIns.push(startStandIn(root, name, ownPort, ...more));

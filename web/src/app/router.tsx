@@ -33,6 +33,7 @@ export const router = createBrowserRouter([
       { path: "check", lazy: page(() => import("../member/check/SelfCheckPage")) },
       { path: "tell", lazy: page(() => import("../member/TellPage")) },
       { path: "progress", lazy: page(() => import("../member/MyProgressPage")) },
+      { path: "everything", lazy: page(() => import("../member/KeptPage")) },
       { path: "session/:sessionId", lazy: page(() => import("../member/FollowPage")) },
     ],
   },

@@ -1,7 +1,7 @@
 /** My four weeks: a square a day, minutes in all, mornings as a line of bars. Kept on the phone for when there is no connection. */
 import { Box, Button, Typography } from "@mui/material";
 import { useEffect, useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { addDays, firstOfWeek } from "@kind-grip/core/calendar";
 import type { MemberProgress } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
@@ -79,6 +79,11 @@ export default function MyProgressPage() {
         ) : (
           <Button onClick={() => void leave()}>{words.member("signOut")}</Button>
         )}
+      </Box>
+      <Box sx={{ mt: 2 }}>
+        <Button component={Link} to="/me/everything">
+          {words.member("keptTitle")}
+        </Button>
       </Box>
     </>
   );

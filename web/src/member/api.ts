@@ -1,5 +1,5 @@
 /** A crew member's own page. */
-import type { MemberDay, MemberProgress, MemberPulse, OwnContacts, ReminderRule, RunningLate } from "@kind-grip/core/api";
+import type { KeptOfPerson, MemberDay, MemberProgress, MemberPulse, OwnContacts, ReminderRule, RunningLate } from "@kind-grip/core/api";
 import type { Contact } from "@kind-grip/core/contact";
 import type { OwnQuickTest } from "@kind-grip/core/quicktest";
 import type { Language } from "@kind-grip/core/language";
@@ -35,6 +35,7 @@ export const memberApi = serverApi.injectEndpoints({
       query: (id) => ({ url: `/member/contacts/${id}`, method: "DELETE" }),
       invalidatesTags: (done) => (done ? ["People"] : []),
     }),
+    keptOfMe: make.query<KeptOfPerson, void>({ query: () => "/member/everything", keepUnusedDataFor: 0 }),
     memberPulse: make.query<MemberPulse, void>({ query: () => "/member/pulse", keepUnusedDataFor: 0 }),
     memberLate: make.mutation<MemberDay, RunningLate>({ query: (body) => ({ url: "/member/late", method: "PUT", body }) }),
     memberProgress: make.query<MemberProgress, void>({ query: () => "/member/progress", keepUnusedDataFor: 0 }),

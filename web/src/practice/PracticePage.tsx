@@ -14,6 +14,7 @@ import { FilesOfCrews } from "./FilesOfCrews";
 import { OwnAccount } from "./OwnAccount";
 import { Password } from "./Password";
 import { PasskeyList } from "./PasskeyList";
+import { RetentionForm } from "./RetentionForm";
 import { SecondFactor } from "./SecondFactor";
 import { Sessions } from "./Sessions";
 import { SettingsForm } from "./SettingsForm";
@@ -50,6 +51,7 @@ export default function PracticePage() {
             <CustomsForm />
             <SettingsForm />
             <SignInRules />
+            <RetentionForm />
             <FilesOfCrews />
             {!account.demo && <DemoDoor />}
           </Box>

@@ -8,6 +8,8 @@ import type {
   Me,
   NewStaffInvitation,
   OwnTexts,
+  RetentionChange,
+  RetentionEntry,
   SettingsEntry,
   SignInRule,
   StaffEntry,
@@ -28,6 +30,12 @@ export const practiceApi = serverApi.injectEndpoints({
     saveSettings: make.mutation<SettingsEntry, SettingsEntry>({
       query: (body) => ({ url: "/practice/settings", method: "PUT", body }),
       invalidatesTags: ["Practice", "Decisions"],
+    }),
+    retention: make.query<RetentionEntry, void>({ query: () => "/practice/retention", providesTags: ["Practice"] }),
+    setRetention: make.mutation<RetentionEntry, RetentionChange>({
+      query: (body) => ({ url: "/practice/retention", method: "PUT", body }),
+      // Somebody else was faster: what they set is shown.
+      invalidatesTags: ["Practice"],
     }),
     customs: make.query<Customs, void>({ query: () => "/practice/customs", providesTags: ["Practice"] }),
     saveCustoms: make.mutation<Customs, Customs>({

@@ -30,6 +30,7 @@ import { EventRow } from "./EventRow";
 import { EVENT_GROUPS, GROUP_NAMES, type EventGroup } from "./event-text";
 import { LifeLine } from "./LifeLine";
 import { NoteForm } from "./NoteForm";
+import { PersonData } from "./PersonData";
 import { PersonContacts } from "./PersonContacts";
 
 export default function PersonPage() {
@@ -96,20 +97,27 @@ function Person({ crew, person }: { crew: CrewEntry; person: PersonEntry }) {
         <Button component={Link} to={`/week?crew=${crew.id}&person=${person.id}`} startIcon={<CalendarRange size={20} />}>
           {t("Week on one page")}
         </Button>
-        <Button
-          component={Link}
-          to={`/crews/${crew.id}/people/cards`}
-          state={{ personIds: [person.id] }}
-          variant="outlined"
-          startIcon={<QrCode size={20} />}
-        >
-          {t("Card")}
-        </Button>
-        <Button variant="outlined" startIcon={<PencilLine size={20} />} onClick={() => setEditing(true)}>
-          {t("Change")}
-        </Button>
+        {!person.isErased && (
+          <>
+            <Button
+              component={Link}
+              to={`/crews/${crew.id}/people/cards`}
+              state={{ personIds: [person.id] }}
+              variant="outlined"
+              startIcon={<QrCode size={20} />}
+            >
+              {t("Card")}
+            </Button>
+            <Button variant="outlined" startIcon={<PencilLine size={20} />} onClick={() => setEditing(true)}>
+              {t("Change")}
+            </Button>
+          </>
+        )}
       </PageTitle>
       <PersonRecord crew={crew} person={person} today={today} />
+      <Box sx={{ mt: 4 }}>
+        <PersonData crewId={crew.id} person={person} />
+      </Box>
       {editing && <PersonDialog crewId={crew.id} person={person} today={today} onClose={() => setEditing(false)} />}
     </>
   );
@@ -144,8 +152,12 @@ function PersonRecord({ crew, person, today }: { crew: CrewEntry; person: Person
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0, 1fr)", gap: 3 }}>
       <LifeLine events={events} timeZone={crew.timeZone} today={today} />
       <QuickTests crewId={crew.id} people={[person]} personId={person.id} />
-      <PersonContacts {...of} name={person.name} timeZone={crew.timeZone} />
-      <NoteForm {...of} name={person.name} />
+      {!person.isErased && (
+        <>
+          <PersonContacts {...of} name={person.name} timeZone={crew.timeZone} />
+          <NoteForm {...of} name={person.name} />
+        </>
+      )}
       {events.length === 0 ? (
         <Empty
           title={t("Nothing on record yet")}

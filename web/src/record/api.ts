@@ -1,7 +1,7 @@
 /** The record of one person, and notes. */
-import type { ContactEntry, NewNote, PersonRecordPage } from "@kind-grip/core/api";
+import type { ContactEntry, ErasedPerson, NewNote, PersonRecordPage } from "@kind-grip/core/api";
 import type { Contact } from "@kind-grip/core/contact";
-import { serverApi } from "../base/api";
+import { serverApi, TAGS } from "../base/api";
 
 interface OfPerson {
   crewId: string;
@@ -30,6 +30,10 @@ export const recordApi = serverApi.injectEndpoints({
     withdrawContact: make.mutation<ContactEntry[], OfPerson & { contactId: string }>({
       query: ({ contactId, ...of }) => ({ url: at(of, `contacts/${contactId}`), method: "DELETE" }),
       invalidatesTags: (done) => (done ? ["People"] : []),
+    }),
+    erasePerson: make.mutation<ErasedPerson, OfPerson & { name: string }>({
+      query: ({ name, ...of }) => ({ url: at(of, "erase"), method: "POST", body: { name } }),
+      invalidatesTags: (done) => (done ? TAGS : []),
     }),
     addNote: make.mutation<void, OfPerson & NewNote>({
       query: ({ crewId, personId, ...body }) => ({ url: at({ crewId, personId }, "notes"), method: "POST", body }),
