@@ -1,6 +1,6 @@
 /**
  * For whoever runs the server, while it runs: who can sign in, a way back for who cannot, the first day, settings.
- * bin/admin help | practices | people | practice … | trainer … | password E-MAIL | first | keys | new-key | reencrypt | migrations | settings [--data DIR] [--address URL]
+ * bin/admin help | practices | people | practice … | trainer … | password E-MAIL | first | leave … | come FILE | keys | new-key | reencrypt | migrations | settings [--data DIR] [--address URL]
  */
 import { appendFileSync, existsSync, readFileSync } from "node:fs";
 import path from "node:path";
@@ -16,6 +16,8 @@ import { encryptedTables } from "./db/encrypted";
 import { provenKeys } from "./db/key-proofs";
 import { underNewestKey } from "./db/rewrite-encrypted";
 import { ranMigrations } from "./db/migrate";
+import { bringPractice } from "./practice-file/read";
+import { writePractice } from "./practice-file/write";
 import { setting, settingLines } from "./start/settings";
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
@@ -90,11 +92,36 @@ const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Prom
       return ["The first trainer begins here, once, within 30 days:", address + pathOf(token)];
     },
   },
+  leave: {
+    about: "PRACTICE FILE.zip: everything of a practice as open files, to come in again elsewhere (docs/formats/practice.md)",
+    async run({ db, words: [name, file] }) {
+      if (!name || !file) throw new Error('Say it so: bin/admin leave "Fernhollow Hand Works" fernhollow.zip');
+      const found = await db.models.Practice.findAll({ where: { name }, attributes: ["id"] });
+      if (found.length !== 1) throw new Error(`${found.length} practices are named ${name}. bin/admin practices lists them.`);
+      const { tables } = await writePractice(db, found[0]!.get().id, path.resolve(file), new Date());
+      const rows = Object.values(tables).reduce((sum, count) => sum + count, 0);
+      return [`${file}: ${Object.keys(tables).length} tables, ${rows} rows. Health answers in it are not encrypted: keep it accordingly.`];
+    },
+  },
+  come: {
+    about: "FILE.zip: a practice that left elsewhere; one-time addresses at which its trainers choose a password",
+    async run({ db, words: [file], address }) {
+      if (!file) throw new Error("Say which: bin/admin come fernhollow.zip");
+      const { name, rows, trainers } = await bringPractice(db, path.resolve(file));
+      const lines = [`${name} is here, ${rows} rows. Each of its trainers chooses a password, once, within a day:`];
+      for (const email of trainers) lines.push(`${email}  ${address}${pathOf((await makePasswordLink(db, email, new Date()))!.token)}`);
+      return [...lines, "Crew members need new cards."];
+    },
+  },
   keys: {
     about: "the data keys health answers are encrypted with, the newest last",
     async run({ db }) {
       const known = await provenKeys(db.sequelize);
-      return db.keys.ids.map((id) => `${id}${known.includes(id) ? "" : ", not used yet: start every server with it"}`);
+      const newestKnown = Math.max(...db.keys.ids.map((id, i) => (known.includes(id) ? i : -1)));
+      return db.keys.ids.map((id, i) => {
+        if (known.includes(id)) return id;
+        return i < newestKnown ? `${id}, for backups from before alone` : `${id}, not used yet: start every server with it`;
+      });
     },
   },
   "new-key": {

@@ -15,6 +15,8 @@ import { EncryptedType, readEncrypted, writeEncrypted } from "./encrypted";
 export function storedDocument<T>(of: DocumentFormat<T>, column: string, { isEncrypted = false } = {}) {
   return {
     [column]: {
+      // What it holds, for whoever describes the table.
+      document: of,
       type: isEncrypted ? (new EncryptedType("json") as unknown as AbstractDataType) : DataTypes.JSON,
       get(this: Model): T | null | undefined {
         const stored: unknown = isEncrypted ? readEncrypted(this, column) : this.getDataValue(column as never);
