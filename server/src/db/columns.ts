@@ -25,6 +25,4 @@ export const day = DataTypes.DATEONLY;
 export const whole = DataTypes.INTEGER;
 export const real = DataTypes.DOUBLE;
 export const flag = DataTypes.BOOLEAN;
-/** Of any length. */
-export const endlessText = DataTypes.TEXT("long");
 export const json = DataTypes.JSON;
