@@ -11,7 +11,7 @@ const shared = {
   },
   moduleNameMapper: { "^@kind-grip/core/(.*)$": "<rootDir>/core/src/$1/index.ts" },
   // Packages that are modules only.
-  transformIgnorePatterns: ["/node_modules/(?!@apidevtools/|@seriousme/)"],
+  transformIgnorePatterns: ["/node_modules/(?!@apidevtools/|@seriousme/|uuid/)"],
   testEnvironment: "node",
   // What is asked of a sandbox's globals is slow; this one is handed to every file, and what computes takes half the time.
   sandboxInjectedGlobals: ["Math"],

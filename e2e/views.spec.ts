@@ -235,7 +235,7 @@ test("axe finds nothing serious on a crew member's phone", async ({ page }) => {
   await page.getByRole("button", { name: "Sign in", exact: true }).click();
   await page.getByRole("heading", { name: /^Hello/ }).waitFor();
   await look(page, "/me", true);
-  for (const address of ["/me/check-in", "/me/tell", "/me/progress"]) {
+  for (const address of ["/me/check-in", "/me/tell", "/me/progress", "/me/everything"]) {
     await go(page, address);
     await look(page, address, true);
   }

@@ -100,6 +100,7 @@ const waiting = [
   () => check("Which way arrows point", "arrows"),
   () => check("Format", "format:check"),
   () => check("Words of the screens", "words:check"),
+  () => check("Licences", "licences:check"),
   () => check("Unused code and dependencies", "unused"),
 ];
 async function lane() {
