@@ -25,6 +25,7 @@ import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from ".
 import { addJobRoutes } from "./job/routes";
 import { JobWorker } from "./job/worker";
 import { errorHandler } from "./http/errors";
+import { addSchemaRoutes } from "./schema/routes";
 import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
 import { isStillGood } from "./member/access";
@@ -282,6 +283,7 @@ export function createApp({
     roles: "anyone",
     handle: async () => openApiOf(routes.declared),
   });
+  addSchemaRoutes(routes, context);
   app.use(routes.router);
   app.use("/api", () => {
     throw notFound("address");

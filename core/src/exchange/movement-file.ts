@@ -7,7 +7,11 @@ import type { FileProblem } from "./program-file";
 export const MOVEMENT_FORMAT = "kind-grip/movement";
 export const MOVEMENT_VERSION = 1;
 
-const MovementFile = v.strictObject({ format: v.literal(MOVEMENT_FORMAT), version: v.literal(MOVEMENT_VERSION), own: CustomMovement });
+export const MovementFile = v.strictObject({
+  format: v.literal(MOVEMENT_FORMAT),
+  version: v.literal(MOVEMENT_VERSION),
+  own: CustomMovement,
+});
 export type MovementFile = v.InferOutput<typeof MovementFile>;
 
 export type ReadMovement = { custom: CustomMovement; problems: [] } | { custom: null; problems: FileProblem[] };

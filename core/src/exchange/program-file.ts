@@ -10,7 +10,7 @@ import { issueText } from "../units";
 export const PROGRAM_FORMAT = "kind-grip/program";
 export const PROGRAM_VERSION = 1;
 
-const ProgramFile = v.strictObject({ format: v.literal(PROGRAM_FORMAT), version: v.literal(PROGRAM_VERSION), program: Program });
+export const ProgramFile = v.strictObject({ format: v.literal(PROGRAM_FORMAT), version: v.literal(PROGRAM_VERSION), program: Program });
 export type ProgramFile = v.InferOutput<typeof ProgramFile>;
 
 export interface FileProblem {

@@ -37,6 +37,8 @@ describe("without a sign-in", () => {
       "/api/calendar/:token",
       // Tells nothing of anybody.
       "/api/openapi.json",
+      "/api/schemas",
+      "/api/schemas/:name",
     ]);
   });
 

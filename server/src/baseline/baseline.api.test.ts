@@ -32,6 +32,20 @@ const restrictions = async () =>
     withdrawnAt: string | null;
   }[];
 
+it("what was measured of a person goes to a therapist as FHIR, which is in the trail; another trainer's person is nobody", async () => {
+  const record = withSafety({ chestPain: false });
+  record.range.wristFlexion.left.active = 75;
+  await save(0, record);
+  const at = `/api/crews/${world.crewId}/people/${world.people[0]!.id}/fhir.json`;
+  const { headers, text, body } = await trainer.get(at).buffer(true).expect(200);
+  expect(headers["content-type"]).toContain("application/fhir+json");
+  const { entry } = JSON.parse(text ?? (body as Buffer).toString()) as { entry: { resource: { resourceType: string } }[] };
+  expect(entry.map(({ resource }) => resource.resourceType)).toEqual(["Patient", "Observation", "QuestionnaireResponse"]);
+  expect((await trainer.get(`/api/crews/${world.crewId}/audit`)).text).toContain("measurements as FHIR");
+  expect((await (await TestTrainer.make(test)).get(at)).status).toBe(404);
+  expect((await trainer.get(at.replace(world.people[0]!.id, uuid()))).status).toBe(404);
+});
+
 describe("rounds", () => {
   it("are made once, listed with how far they are, and closed", async () => {
     await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Spring" });

@@ -155,6 +155,23 @@ export async function saveRecord(
   });
 }
 
+/** Every record of a person, oldest first, with its round. */
+export async function recordsOfPerson({ models }: Db, personId: string) {
+  const rows = (await models.Baseline.findAll({ where: { personId } })).map((row) => row.get({ plain: true }));
+  const rounds = new Map(
+    (await models.Round.findAll({ where: { id: rows.map(({ roundId }) => roundId) } })).map((row) => [row.get().id, row.get()]),
+  );
+  return rows
+    .map(({ roundId, changedAt, document }) => ({
+      roundId,
+      changedAt,
+      document,
+      roundName: rounds.get(roundId)!.name,
+      on: rounds.get(roundId)!.startedOn,
+    }))
+    .sort((a, b) => a.on.localeCompare(b.on));
+}
+
 /** A record as it is stored, with what is looked up beside the document. */
 export function rowOf(of: { roundId: string; personId: string }, document: BaselineRecord, version: number, changedAt: Date): BaselineRow {
   const felt = document.symptoms.map(({ region, level }) => ({ region, level }));

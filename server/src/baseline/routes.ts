@@ -13,12 +13,15 @@ import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
+import { crewOf } from "../crew/crews";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
+import { notFound } from "../http/problem";
 import type { Routes } from "../http/route";
 import { chooseNoise, measuringOf } from "./measuring";
 import { roundCsv } from "./round-csv";
-import { changeRound, createRound, listRounds, recordsOf, removeRound, roundOf, saveRecord, versionsOf } from "./rounds";
+import { fhirBundle } from "./fhir";
+import { changeRound, createRound, listRounds, recordsOf, recordsOfPerson, removeRound, roundOf, saveRecord, versionsOf } from "./rounds";
 
 const RoundParams = v.object({ roundId: Id });
 
@@ -77,6 +80,23 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
         await recordsOf(db, params.roundId),
       );
       sendFile(response, `${round.name}.csv`, "text/csv", csv);
+    },
+  });
+  routes.add({
+    id: "measurementsFhir",
+    method: "get",
+    path: "/api/crews/:crewId/people/:personId/fhir.json",
+    summary: "What was asked and measured of a person as HL7 FHIR R4, for a therapist (docs/formats/fhir.md)",
+    file: "application/fhir+json",
+    params: v.object({ crewId: Id, personId: Id }),
+    async handle({ caller, params: { crewId, personId }, response }) {
+      await crewOf(db, caller, crewId);
+      const at = await now(caller);
+      const person = (await db.models.Person.findOne({ where: { id: personId, crewId } }))?.get({ plain: true });
+      if (!person) throw notFound("person");
+      const bundle = fhirBundle(person, await recordsOfPerson(db, personId), at);
+      await noteSeen(db, caller, at, { crewId, personId, subject: "export", what: "measurements as FHIR" });
+      sendFile(response, `${person.name}.fhir.json`, "application/fhir+json", Buffer.from(JSON.stringify(bundle, null, 1)));
     },
   });
   routes.add({

@@ -1,6 +1,7 @@
 /** JSON Schemas of the rows of a practice's file, from the tables they come from. */
 import { toJsonSchema } from "@valibot/to-json-schema";
 import type { DocumentFormat } from "@kind-grip/core/document";
+import type { Model, ModelStatic } from "sequelize";
 import type { Db } from "../db/connection";
 import { EncryptedType } from "../db/encrypted";
 import { columnsOf, tableOf, type PracticePart } from "./parts";
@@ -19,9 +20,17 @@ const KINDS: Readonly<Record<string, Schema>> = {
 };
 
 /** Of one line. Everything that may be missing in a row is null there. */
-export function rowSchema(db: Db, part: PracticePart): Schema {
-  const attributes = tableOf(db, part).getAttributes();
-  const columns = columnsOf(db, part);
+export const rowSchema = (db: Db, part: PracticePart): Schema => ({
+  $schema: DRAFT,
+  title: tableOf(db, part).getTableName(),
+  ...columnsSchema(tableOf(db, part), columnsOf(db, part)),
+});
+
+export const DRAFT = "http://json-schema.org/draft-07/schema#";
+
+/** Of a row of a table with some of its columns. */
+export function columnsSchema(table: ModelStatic<Model>, columns: readonly string[]): Schema {
+  const attributes = table.getAttributes();
   const properties = Object.fromEntries(
     columns.map((name) => {
       const { type, primaryKey, document } = attributes[name] as unknown as {
@@ -40,8 +49,6 @@ export function rowSchema(db: Db, part: PracticePart): Schema {
     }),
   );
   return {
-    $schema: "http://json-schema.org/draft-07/schema#",
-    title: tableOf(db, part).getTableName(),
     type: "object",
     properties,
     required: columns,

@@ -11,7 +11,7 @@ import {
   TextField,
   Typography,
 } from "@mui/material";
-import { Download, Eraser } from "lucide-react";
+import { Download, Eraser, Stethoscope } from "lucide-react";
 import { useRef, useState, type FormEvent } from "react";
 import { Link } from "react-router";
 import type { ErasedPerson, PersonEntry } from "@kind-grip/core/api";
@@ -58,6 +58,11 @@ export function PersonData({ crewId, person: { id, name, isErased } }: PersonDat
         >
           {t("Everything as a file")}
         </Button>
+        {!isErased && (
+          <Button component="a" href={`/api/crews/${crewId}/people/${id}/fhir.json`} download startIcon={<Stethoscope size={20} />}>
+            {t("Measurements for a therapist (FHIR)")}
+          </Button>
+        )}
         {!isErased && (
           <Button color="error" startIcon={<Eraser size={20} />} onClick={() => setAsking(true)}>
             {t("Forget {{name}} …", { name })}

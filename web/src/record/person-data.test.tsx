@@ -39,6 +39,10 @@ it("everything is a file of theirs", async () => {
     "href",
     `/api/crews/${crewId}/people/${personId}/everything.json`,
   );
+  expect(screen.getByRole("link", { name: "Measurements for a therapist (FHIR)" })).toHaveAttribute(
+    "href",
+    `/api/crews/${crewId}/people/${personId}/fhir.json`,
+  );
 });
 
 it("says what goes and what stays, and asks for the name; nothing is sent before it is there", async () => {
