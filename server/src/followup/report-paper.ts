@@ -13,6 +13,7 @@ export async function reportPaper(report: ReportEntry, words: Words, progress?: 
     : `The first figures are there on ${words.dateName(report.next.readableOn)}.`;
   return pdfOf(
     {
+      language: words.language,
       info: { title: `${report.crew.name}: report`, subject: report.crew.trade },
       pageMargins: [42, 42, 42, 54],
       content: [

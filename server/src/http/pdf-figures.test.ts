@@ -9,7 +9,7 @@ import { unpackWoff } from "./woff";
 const RED = "1 0 0 scn";
 const svg = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20"><path d="M2 2 L38 2 L20 18 Z" fill="#ff0000"/></svg>';
 const times = (count: number) => Array.from({ length: count }, () => ({ image: "triangle", width: 80 }));
-const paper = (count: number) => pdfOf({ images: { triangle: svg }, content: times(count) });
+const paper = (count: number) => pdfOf({ language: "de", info: { title: "Blatt" }, images: { triangle: svg }, content: times(count) });
 
 /** The streams of a PDF, unpacked, with what is said of each. */
 function streams(pdf: Buffer): { said: string; content: string }[] {
@@ -19,6 +19,13 @@ function streams(pdf: Buffer): { said: string; content: string }[] {
     content: said!.includes("FlateDecode") ? inflateSync(Buffer.from(packed!, "latin1")).toString("latin1") : packed!,
   }));
 }
+
+it("a paper says its language and its name", async () => {
+  const text = (await paper(1)).toString("latin1");
+  expect(text).toMatch(/\/Lang \(de\)/);
+  expect(text).toMatch(/\/DisplayDocTitle true/);
+  expect(text).toMatch(/\/Title \(Blatt\)/);
+});
 
 describe("a drawing of a paper", () => {
   it("is drawn once and placed as often as it is named", async () => {

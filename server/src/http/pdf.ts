@@ -1,5 +1,6 @@
 /** Paper: one face, one ink, nothing from outside. */
 import { once } from "es-toolkit";
+import type { Language } from "@kind-grip/core/language";
 import pdfmake from "pdfmake";
 import type { ContextPageSize, TDocumentDefinitions } from "pdfmake/interfaces";
 import "./pdf-figures";
@@ -26,14 +27,22 @@ const prepare = once(() => {
   pdfmake.setLocalAccessPolicy(() => false);
 });
 
+/** What is read aloud right, and found by its name: the language of a paper and its title. */
+export interface Paper extends TDocumentDefinitions {
+  language: Language;
+  info: { title: string; subject?: string };
+}
+
 /** A4, in the application's face. @param progress hears how much of what is laid out is drawn, 0 to 1 */
-export async function pdfOf(definition: TDocumentDefinitions, progress?: (share: number) => void): Promise<Buffer> {
+export async function pdfOf(definition: Paper, progress?: (share: number) => void): Promise<Buffer> {
   prepare();
   const { footer } = definition;
   return pdfmake
     .createPdf(
       {
         pageSize: "A4",
+        // Its name instead of the file's in the window of whoever reads it. Left out of the types of pdfmake.
+        ...({ displayTitle: true } as object),
         defaultStyle: { font: "Legible", fontSize: 12, color: INK, lineHeight: 1.15 },
         ...definition,
         content: withFaces(definition.content),

@@ -6,8 +6,8 @@ import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { durationText } from "@kind-grip/core/units";
 import { mapValues } from "es-toolkit";
-import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
-import { LINE, pdfOf, QUIET, SPRUCE, WARM } from "../http/pdf";
+import type { Content } from "pdfmake/interfaces";
+import { LINE, pdfOf, QUIET, SPRUCE, WARM, type Paper } from "../http/pdf";
 import type { Piece } from "../http/pdf-text";
 import { inkOf } from "./ink";
 
@@ -154,7 +154,9 @@ async function render(
 ): Promise<{ pdf: Buffer; pagesOf: number[] }> {
   let count = 0;
   const starts: number[] = [];
-  const definition: TDocumentDefinitions = {
+  const definition: Paper = {
+    // Sheets of several people may be in several: the first is the paper's.
+    language: onPages[0]?.language ?? "en",
     pageMargins: [MARGIN, 40, MARGIN, 74],
     info: { title },
     compress: purpose === "print",

@@ -69,5 +69,5 @@ export async function referralNote(db: Db, restriction: RestrictionRow, at: Date
     { text: words.referral("notDiagnosis"), fontSize: 10, color: QUIET },
     { text: words.paper("prevention"), fontSize: 10, color: QUIET },
   ];
-  return pdfOf({ pageMargins: [55, 55, 55, 50], info: { title: words.referral("title") }, content });
+  return pdfOf({ language, pageMargins: [55, 55, 55, 50], info: { title: words.referral("title") }, content });
 }
