@@ -115,10 +115,12 @@ describe.each(FILES)("%s", (file) => {
     const dump = readFileSync(path.join(FOLDER, file), "utf8");
     const records = (await test.db.models.Baseline.findAll()).map((row) => row.get().document);
     expect(records.filter(({ safety }) => safety.anticoagulants !== null)).toHaveLength(
-      dump.match(/\\"thinBlood\\":\s*(true|false)/g)?.length ?? 0,
+      dump.match(/\\"(thinBlood|anticoagulants)\\":\s*(true|false)/g)?.length ?? 0,
     );
     const held = (await test.db.models.Restriction.findAll()).map((row) => row.get().question);
-    expect(held.filter((question) => question === "hypermobility")).toHaveLength(dump.match(/, 'veryMobile',/g)?.length ?? 0);
+    expect(held.filter((question) => question === "hypermobility")).toHaveLength(
+      dump.match(/, '(veryMobile|hypermobility)',/g)?.length ?? 0,
+    );
   });
 
   it("what was answered about health is encrypted, all of it", async () => {

@@ -22,7 +22,7 @@ let practiceId: string;
 let left: PracticeManifest;
 beforeAll(async () => {
   const address = await emptyDatabase();
-  await fillDatabase(address, readFileSync(path.resolve(__dirname, "../test/earlier/0005.sql"), "utf8"));
+  await fillDatabase(address, readFileSync(path.resolve(__dirname, "../test/earlier/0006.sql"), "utf8"));
   test = await openTestApp(address);
   practiceId = (await test.db.models.Account.findOne({ where: { email: "maren@fernhollow.example" }, rejectOnEmpty: true })).get()
     .practiceId;
