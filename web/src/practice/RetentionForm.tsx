@@ -89,7 +89,7 @@ function Rules({ entry: { version, rules, setByName, setAt, doneOn } }: { entry:
       )}
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
         <Button variant="contained" disabled={!isChanged || isLoading} onClick={() => void save()}>
-          {t("Keep it so long")}
+          {t("Keep it this long")}
         </Button>
         <Typography sx={{ color: "text.secondary" }}>
           {setByName !== null &&

@@ -32,7 +32,7 @@ const choose = async ({ user }: ReturnType<typeof show>, label: string, option: 
   await user.click(await screen.findByRole("combobox", { name: label }));
   await user.click(await screen.findByRole("option", { name: option }));
 };
-const keep = () => screen.getByRole("button", { name: "Keep it so long" });
+const keep = () => screen.getByRole("button", { name: "Keep it this long" });
 
 it("says what holds, who set it, when it was last done; what was set by hand is among the choices", async () => {
   const { user } = show();
