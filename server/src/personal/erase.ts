@@ -5,7 +5,8 @@
 import type { ErasedPerson } from "@kind-grip/core/api";
 import { areSimilarNames } from "@kind-grip/core/crew";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
-import { setPersonalForm } from "@kind-grip/core/session";
+import { setPersonalForm, type Session } from "@kind-grip/core/session";
+import { chunk } from "es-toolkit";
 import { Op, type Model, type ModelStatic, type Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
@@ -97,16 +98,28 @@ async function forget(db: Db, crew: CrewRow, { id: personId }: PersonRow, transa
   await forgetInDocuments(db, crew.id, personId, transaction);
 }
 
-/** Own forms in programs, their place in groups and in how shifts are worked. */
+const RUNS_AT_ONCE = 100;
+const withoutForms = (session: Session, personId: string): Session =>
+  session.items.reduce((now, { id }) => setPersonalForm(now, id, personId, undefined), session);
+
+/** Own forms in programs and in sessions as they were led, their place in groups and in how shifts are worked. */
 async function forgetInDocuments({ models }: Db, crewId: string, personId: string, transaction: Transaction): Promise<void> {
   for (const row of await models.Program.findAll({ where: { crewId }, transaction, lock: transaction.LOCK.UPDATE })) {
     const { document, version } = row.get({ plain: true });
     if (!document.sessions.some(({ items }) => items.some(({ personal }) => personId in personal))) continue;
-    const sessions = document.sessions.map((session) =>
-      session.items.reduce((now, { id }) => setPersonalForm(now, id, personId, undefined), session),
-    );
+    const sessions = document.sessions.map((session) => withoutForms(session, personId));
     await row.update({ document: { ...document, sessions }, version: version + 1 }, { transaction });
   }
+  const led = await models.RunPerson.findAll({ where: { personId }, attributes: ["runId"], transaction });
+  for (const runIds of chunk(
+    led.map((row) => row.get().runId),
+    RUNS_AT_ONCE,
+  ))
+    for (const run of await models.Run.findAll({ where: { id: runIds }, attributes: ["id", "session", "format"], transaction })) {
+      const { session } = run.get({ plain: true });
+      if (session.items.some(({ personal }) => personId in personal))
+        await run.update({ session: withoutForms(session, personId) }, { transaction });
+    }
   const standing = await models.StandingPlan.findOne({ where: { crewId }, transaction, lock: transaction.LOCK.UPDATE });
   if (standing) {
     const { document, version } = standing.get({ plain: true });

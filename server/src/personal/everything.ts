@@ -1,5 +1,6 @@
 /** Everything that is kept of one person as one open file (docs/formats/person.md), and what there is of it, in short. */
 import type { KeptKind, KeptOfPerson } from "@kind-grip/core/api";
+import type { Session } from "@kind-grip/core/session";
 import { Op, Transaction, type Model, type ModelStatic, type WhereOptions } from "sequelize";
 import type { Db } from "../db/connection";
 import { notFound } from "../http/problem";
@@ -40,7 +41,7 @@ async function rowsOf(db: Db, { crewId, personId }: OfPerson, transaction: Trans
     decisions: await all(models.Decision),
     runs: attended.map((row) => {
       const { sessionName, startedAt, endedAt, session, alone } = runs.get(row.runId as string)!;
-      return { ...row, sessionName, startedAt, endedAt, session, alone };
+      return { ...row, sessionName, startedAt, endedAt, session: forOne(session as Session, personId), alone };
     }),
     ownAnswers: await all(models.OwnAnswer),
     days: await all(models.PersonDay),
@@ -56,6 +57,15 @@ async function rowsOf(db: Db, { crewId, personId }: OfPerson, transaction: Trans
       return entry;
     }),
   };
+}
+
+/** A session as it was led, without the forms of the others. */
+function forOne(session: Session, personId: string): Session {
+  const items = session.items.map((item) => {
+    const own = item.personal[personId];
+    return { ...item, personal: own ? { [personId]: own } : {} };
+  });
+  return { ...session, items };
 }
 
 /** The moment or day a row is of. */

@@ -66,6 +66,17 @@ describe("everything about me", () => {
   it("is counted on the own phone, and a file with all of it; of nobody else", async () => {
     const { phone, run } = await lived();
     await lived(1);
+    // A session says who does which form: of others that is not theirs to know.
+    const others = sampleRun(world);
+    const items = others.session.items.map((item, i) =>
+      i === 0
+        ? {
+            ...item,
+            personal: Object.fromEntries([0, 1].map((at) => [person(at).id, { formId: item.formId, dose: item.dose, loadKg: null }])),
+          }
+        : item,
+    );
+    await trainer.send("put", `/api/runs/${others.id}`, { ...others, session: { ...others.session, items } });
     const kept = (await phone.get("/api/member/everything").expect(200)).body as KeptOfPerson;
     const counts = Object.fromEntries(kept.map(({ kind, count }) => [kind, count]));
     expect(counts).toMatchObject({ rounds: 1, mornings: 1, reports: 1, contacts: 1, notes: 1, restrictions: 1, days: 1 });
@@ -78,6 +89,8 @@ describe("everything about me", () => {
     expect(file.reports).toMatchObject([{ words: "aches a little" }]);
     expect(file.notes).toMatchObject([{ text: "a note of mine", fileName: "wrist.png", content: PNG.toString("base64") }]);
     expect(file.runs!.find(({ runId }) => runId === run.id)).toMatchObject({ marks: [{ kind: "tooMuch" }], sessionName: run.session.name });
+    const led = file.runs!.find(({ runId }) => runId === others.id)!.session as Program["sessions"][number];
+    expect(Object.keys(led.items[0]!.personal)).toEqual([person().id]);
     const text = JSON.stringify(file);
     expect([text.includes(person(1).id), text.includes(person(1).name)]).toEqual([false, false]);
   });
@@ -114,6 +127,8 @@ describe("forgetting a person", () => {
         : session,
     );
     await trainer.send("put", `/api/programs/${world.programId}`, { version: program.version, program: { ...program.program, sessions } });
+    const ledWithForms = { ...sampleRun(world), session: sessions[0]! };
+    expect((await trainer.send("put", `/api/runs/${ledWithForms.id}`, ledWithForms)).status).toBe(200);
     const group = { id: uuid(), name: "Early", people: [person().id, person(1).id] };
     await trainer.send("put", `${crew()}/standing-plan`, { version: 0, plan: { groups: [group], series: [seriesFor(world)] } });
     await trainer.send("post", `${crew()}/export`, {});
@@ -133,7 +148,8 @@ describe("forgetting a person", () => {
     const file = JSON.parse((await trainer.get(`${of()}/everything.json`)).text) as Record<string, unknown[]>;
     const left = Object.entries(file).filter(([, value]) => Array.isArray(value) && value.length > 0);
     expect(left.map(([kind]) => kind).sort()).toEqual(["days", "readings", "runs"]);
-    expect(file.runs).toMatchObject([{ runId: expect.any(String), present: true, marks: null, forms: {} }, {}].slice(0, file.runs!.length));
+    expect(file.runs).toHaveLength(2);
+    expect(file.runs!.every((each) => (each as { marks: unknown }).marks === null)).toBe(true);
     expect(
       (await trainer.get(`/api/runs/${run.id}`)).body.people.find((each: { personId: string }) => each.personId === person().id),
     ).toMatchObject({
@@ -142,6 +158,8 @@ describe("forgetting a person", () => {
     });
     const after = (await trainer.get(`${crew()}/programs`)).body[0] as { program: Program };
     expect(after.program.sessions[0]!.items[0]!.personal).toEqual({});
+    const asLed = (await trainer.get(`/api/runs/${ledWithForms.id}`)).body as { session: Program["sessions"][number] };
+    expect(asLed.session.items.map(({ personal }) => personal)).toEqual(asLed.session.items.map(() => ({})));
     expect((await trainer.get(`${crew()}/audit`)).text).toContain("erased for good");
 
     // Asked for again it is done; they cannot be given a name again.
@@ -283,6 +301,47 @@ describe("what is old", () => {
     await keepToRetention(test.db, clock);
     expect(await counts()).toMatchObject({ runs: 0, days: 0, mornings: 1, notes: 1 });
     expect(await test.db.models.RunPerson.count({ where: { personId: person().id } })).toBe(0);
+  });
+
+  it("who left and comes back after years is held out as before", async () => {
+    await lived();
+    await age();
+    await test.db.models.Person.update({ leftOn: "2024-01-05" }, { where: { id: person().id } });
+    await set();
+    await keepToRetention(test.db, clock);
+    expect(await test.db.models.Baseline.count({ where: { personId: person().id } })).toBe(0);
+    expect((await counts()).restrictions).toBe(1);
+    await test.db.models.Person.update({ leftOn: null }, { where: { id: person().id } });
+    const participation = (await trainer.get(`${crew()}/participation`)).body as { personId: string; heldOut: boolean }[];
+    expect(participation.find(({ personId }) => personId === person().id)?.heldOut).toBe(true);
+  });
+
+  it("a restriction that was withdrawn goes, one day after its time and not before", async () => {
+    await trainer.send("post", `${crew()}/restrictions`, { personId: person().id, question: "hotJoint" });
+    await set();
+    const withdrawn = (at: string) => test.db.models.Restriction.update({ withdrawnAt: new Date(at) }, { where: { crewId: world.crewId } });
+    await withdrawn("2025-11-28T12:00:00Z");
+    await keepToRetention(test.db, () => Promise.resolve(new Date("2026-11-28T12:00:00Z")));
+    expect((await counts()).restrictions).toBe(1);
+    await withdrawn("2025-11-28T11:59:59Z");
+    await keepToRetention(test.db, () => Promise.resolve(new Date("2026-11-29T11:59:59Z")));
+    expect((await counts()).restrictions).toBe(0);
+  });
+
+  it("a later record that asked less does not take the place of one before", async () => {
+    await lived();
+    const first = (await test.db.models.Baseline.findOne({ where: { personId: person().id }, rejectOnEmpty: true })).get();
+    await trainer.send("put", `/api/rounds/${first.roundId}/people/${person().id}`, {
+      version: 1,
+      record: { ...emptyRecord(), symptomsAsked: true },
+    });
+    await age();
+    const later = uuid();
+    await trainer.send("post", `${crew()}/rounds`, { id: later, name: "Autumn" });
+    await trainer.send("put", `/api/rounds/${later}/people/${person().id}`, { version: 0, record: emptyRecord() });
+    await set();
+    await keepToRetention(test.db, clock);
+    expect(await test.db.models.Baseline.count({ where: { personId: person().id } })).toBe(2);
   });
 
   it("records of closed rounds go where there is a later one, or the person is long gone", async () => {

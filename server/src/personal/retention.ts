@@ -69,7 +69,7 @@ export async function keepToRetention(db: Db, clock: AppContext["now"]): Promise
       gone += await inTransaction(db, async (transaction) => {
         await takeTurn(db, crew.id, transaction);
         const counts = {
-          ...(healthMonths === null ? {} : await forgetHealth(db, crew, before(healthMonths), at, transaction)),
+          ...(healthMonths === null ? {} : await forgetHealth(db, crew, before(healthMonths), transaction)),
           ...(runsMonths === null ? {} : await forgetRuns(db, crew, before(runsMonths), transaction)),
         };
         const words = inWords(counts);
@@ -90,15 +90,12 @@ async function crewsOf({ models }: Db, practiceId: string): Promise<CrewRow[]> {
 }
 
 /** @param before moment what was said until then is too old */
-async function forgetHealth({ models, sequelize }: Db, crew: CrewRow, before: Date, at: Date, transaction: Transaction): Promise<Counts> {
+async function forgetHealth({ models, sequelize }: Db, crew: CrewRow, before: Date, transaction: Transaction): Promise<Counts> {
   const { id: crewId, detail } = crew;
   const day = dateAt(before.getTime(), detail.timeZone);
-  const today = dateAt(at.getTime(), detail.timeZone);
-  const ask = { replacements: { crewId, before, day, today }, transaction };
-  const people = (await models.Person.findAll({ where: { crewId }, attributes: ["id", "leftOn"], transaction })).map((row) => row.get());
-  const longGone = people.flatMap(({ id, leftOn }) => (leftOn !== null && leftOn < day ? [id] : []));
-
-  const restrictions = { crewId, [Op.or]: [{ withdrawnAt: { [Op.lt]: before } }, { personId: longGone, since: { [Op.lt]: before } }] };
+  const ask = { replacements: { crewId, before, day }, transaction };
+  // One that is on stays, of leavers too: they may come back, and nobody asks again by itself.
+  const restrictions = { crewId, withdrawnAt: { [Op.lt]: before } };
   const over = (await models.Restriction.findAll({ where: restrictions, attributes: ["id"], transaction })).map((row) => row.get().id);
   const clearances = await models.Clearance.destroy({
     where: { crewId, [Op.or]: [{ restrictionId: over }, { withdrawnAt: { [Op.lt]: before } }, { untilDay: { [Op.lt]: day } }] },
@@ -123,7 +120,8 @@ async function forgetHealth({ models, sequelize }: Db, crew: CrewRow, before: Da
      WHERE r.crewId = :crewId AND r.closedAt IS NOT NULL AND r.startedOn < :day
        AND ((p.leftOn IS NOT NULL AND p.leftOn < :day) OR EXISTS (
          SELECT 1 FROM baseline_records later JOIN baseline_rounds lr ON lr.id = later.roundId
-         WHERE later.personId = b.personId AND lr.crewId = :crewId AND lr.startedOn > r.startedOn))`,
+         WHERE later.personId = b.personId AND lr.crewId = :crewId AND lr.startedOn > r.startedOn
+           AND (b.symptoms IS NULL OR later.symptoms IS NOT NULL) AND (b.bodyMassKg IS NULL OR later.bodyMassKg IS NOT NULL)))`,
     { ...ask, type: QueryTypes.SELECT },
   );
   for (const { roundId, personId } of measured) await models.Baseline.destroy({ where: { roundId, personId }, transaction });
