@@ -1,9 +1,10 @@
 /** A backup brought into an empty database and held against its manifest; and from there to a later moment by the binary log. */
-import { createReadStream, existsSync, readdirSync } from "node:fs";
+import { createReadStream } from "node:fs";
 import path from "node:path";
 import type { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { createGunzip } from "node:zlib";
+import { logArguments, logFiles, type LogUntil } from "./binary-log";
 import { checkBackup, type Backup } from "./backups";
 import { client, type Place } from "./clients";
 import { differences, digestsOf } from "./dump";
@@ -15,7 +16,7 @@ export interface OpenBackup {
   /** Compressed. */
   packed: Readable;
   /** What it goes on with from there. */
-  goesOn?: { moment: Date; logs: readonly string[] };
+  goesOn?: LogUntil;
 }
 
 /**
@@ -60,21 +61,6 @@ export async function restore({ backup, packed, goesOn }: OpenBackup, place: Pla
   }
 }
 
-/** The binary logs from a backup's moment on. @throws Error in words where they do not reach back to it */
-function logFiles({ manifest, folder }: Backup, { moment, logs }: { moment: Date; logs: string }): string[] {
-  if (moment.getTime() < Date.parse(manifest.takenAt))
-    throw new Error(`${folder} was taken at ${manifest.takenAt}: take one from before ${moment.toISOString()}`);
-  if (!manifest.binaryLog) throw new Error(`${folder} does not say where the binary log stood: its database kept none`);
-  const { file } = manifest.binaryLog;
-  const files = existsSync(logs)
-    ? readdirSync(logs)
-        .filter((name) => /\.\d{6,}$/.test(name) && name.localeCompare(file) >= 0)
-        .sort()
-    : [];
-  if (files[0] !== file) throw new Error(`${path.join(logs, file)} is missing: the binary log does not reach back to this backup`);
-  return files.map((name) => path.join(logs, name));
-}
-
 /** @throws Error where something is in it already, or its rows would not fit through the door */
 async function refuseUnfit({ manifest }: Backup, place: Place): Promise<void> {
   const connection = await place.open();
@@ -91,16 +77,8 @@ async function refuseUnfit({ manifest }: Backup, place: Place): Promise<void> {
   }
 }
 
-async function goOn(backup: Backup, place: Place, { moment, logs }: NonNullable<OpenBackup["goesOn"]>): Promise<void> {
-  const { database, binaryLog } = backup.manifest;
-  const renamed = place.database === database ? [] : [`--rewrite-db=${database}->${place.database}`];
-  const source = client("mariadb-binlog", [
-    `--start-position=${binaryLog!.position}`,
-    `--stop-datetime=${moment.toISOString().slice(0, 19).replace("T", " ")}`,
-    ...renamed,
-    `--database=${place.database}`,
-    ...logs,
-  ]);
+async function goOn(backup: Backup, place: Place, goesOn: LogUntil): Promise<void> {
+  const source = client("mariadb-binlog", logArguments(backup, place.database, goesOn));
   const applying = client("mariadb", ["--default-character-set=utf8mb4", "--max-allowed-packet=1G", "--binary-mode", place.database], {
     place,
     stdin: true,
