@@ -178,7 +178,7 @@ it("fifty people finishing at the same moment on two servers: every row once", a
   const rows = await test.db.models.PersonDay.findAll({ where: { crewId: world.crewId } });
   expect(rows.map((row) => [row.get().runs, row.get().itemsDone, row.get().effortSum])).toEqual(Array(50).fill([1, 2, 3]));
   await close();
-});
+}, 180_000);
 
 it("everything of a crew comes out as one open file, and that is in the trail", async () => {
   await lead(Date.now() - DAY);

@@ -73,7 +73,7 @@ describe("a server killed in the middle", () => {
     );
     started.push(child);
     const base = `http://127.0.0.1:${port}`;
-    for (let i = 0; i < 200; i++) {
+    for (let i = 0; i < 600; i++) {
       if (
         await fetch(`${base}/readyz`).then(
           (answer) => answer.ok,
