@@ -18,6 +18,7 @@ import { underNewestKey } from "./db/rewrite-encrypted";
 import { ranMigrations } from "./db/migrate";
 import { bringPractice } from "./practice-file/read";
 import { writePractice } from "./practice-file/write";
+import { dataKeysOf, keysFileIn, runCommand } from "./start/command";
 import { setting, settingLines } from "./start/settings";
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
@@ -129,7 +130,7 @@ const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Prom
     run({ data }) {
       if (setting("DATA_KEYS"))
         return Promise.resolve(["Put this behind the others in DATA_KEYS of every server, and start them again:", newKey()]);
-      const file = path.join(data, "data-keys");
+      const file = keysFileIn(data);
       if (!existsSync(file)) throw new Error(`${file} is not here`);
       appendFileSync(file, `${newKey()}\n`);
       return Promise.resolve([`${file} has one more. Start the server again, then bin/admin reencrypt.`]);
@@ -158,12 +159,8 @@ const HELP = [
   "Options: --data DIR (as for bin/start), --address URL (what printed addresses begin with)",
 ];
 
-/** As the server has them; none where they are elsewhere, for what reads nothing encrypted. */
-function keysIn(data: string): DataKeys {
-  const file = path.join(data, "data-keys");
-  if (setting("DATA_KEYS")) return DataKeys.read(setting("DATA_KEYS"));
-  return existsSync(file) ? DataKeys.inFile(file) : DataKeys.none();
-}
+/** None where they are elsewhere, for what reads nothing encrypted. */
+const keysOf = (data: string): DataKeys => (setting("DATA_KEYS") || existsSync(keysFileIn(data)) ? dataKeysOf(data) : DataKeys.none());
 
 async function main(): Promise<string[]> {
   const { values, positionals } = parseArgs({
@@ -181,7 +178,7 @@ async function main(): Promise<string[]> {
   const kept = path.join(values.data, "mariadb", "url");
   const url = setting("DATABASE_URL") || (existsSync(kept) ? readFileSync(kept, "utf8").trim() : "");
   if (!url) throw new Error(`No server runs on ${values.data}. Start it first, or name its database in DATABASE_URL.`);
-  const db = connect(url, keysIn(values.data));
+  const db = connect(url, keysOf(values.data));
   try {
     return await command.run({ db, words, data: values.data, address: values.address.replace(/\/$/, "") });
   } finally {
@@ -189,10 +186,4 @@ async function main(): Promise<string[]> {
   }
 }
 
-main().then(
-  (lines) => process.stdout.write(lines.map((line) => `${line}\n`).join("")),
-  (error: Error) => {
-    process.stderr.write(`${error.message}\n`);
-    process.exitCode = 1;
-  },
-);
+runCommand(main);

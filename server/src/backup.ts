@@ -9,9 +9,9 @@ import { parseArgs } from "node:util";
 import { backupsIn, checkBackup, readBackup, type Backup } from "./backup/backups";
 import { placeOf, privatePlace, type Place } from "./backup/clients";
 import { makeBackup } from "./backup/make-backup";
-import { startPrivateServer } from "./db/private-server";
+import { runCommand, startOwnDatabase } from "./start/command";
 import { openDataFolder } from "./start/data-folder";
-import { setting, wholeSetting } from "./start/settings";
+import { setting } from "./start/settings";
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
 
@@ -45,10 +45,7 @@ async function withPlace<Result>(data: string, work: (place: Place) => Promise<R
   if (isRunning) return work(place);
   const folder = openDataFolder(data);
   try {
-    const server = await startPrivateServer({
-      dataDir: path.join(data, "mariadb"),
-      keepsLogDays: wholeSetting("BINARY_LOG_DAYS", { most: 99 }),
-    });
+    const server = await startOwnDatabase(data);
     return await work(place).finally(() => server.stop());
   } finally {
     folder.release();
@@ -82,10 +79,4 @@ async function main(): Promise<string[]> {
   return [inWords(made), ...made.removed.map((folder) => `Removed ${folder}`)];
 }
 
-main().then(
-  (lines) => process.stdout.write(lines.map((line) => `${line}\n`).join("")),
-  (error: Error) => {
-    process.stderr.write(`${error.message}\n`);
-    process.exitCode = 1;
-  },
-);
+runCommand(main);

@@ -8,9 +8,9 @@ import { parseArgs } from "node:util";
 import { readBackup } from "./backup/backups";
 import { placeOf, privatePlace } from "./backup/clients";
 import { openBackup, restore } from "./backup/restore";
-import { startPrivateServer } from "./db/private-server";
+import { keysFileIn, runCommand, startOwnDatabase } from "./start/command";
 import { openDataFolder } from "./start/data-folder";
-import { setting, wholeSetting } from "./start/settings";
+import { setting } from "./start/settings";
 
 const HELP = [
   "bin/restore BACKUP brings a backup back and shows that it is equal.",
@@ -55,22 +55,16 @@ async function main(): Promise<void> {
   const data = path.resolve(values.data!);
   const own = openDataFolder(data);
   try {
-    const server = await startPrivateServer({
-      dataDir: path.join(data, "mariadb"),
-      keepsLogDays: wholeSetting("BINARY_LOG_DAYS", { most: 99 }),
-    });
+    const server = await startOwnDatabase(data);
     await restore(opened, privatePlace(data), say).finally(() => server.stop());
   } finally {
     own.release();
   }
   const { dataKeys } = opened.backup.manifest;
-  const keys = path.join(data, "data-keys");
+  const keys = keysFileIn(data);
   if (dataKeys.length > 0 && !existsSync(keys))
     say(`Health answers open with the data key ${dataKeys.join(", ")}: put the data-keys file it was made with in ${keys}.`);
   say(`bin/start --data ${data} goes on with it.`);
 }
 
-main().catch((error: Error) => {
-  process.stderr.write(`${error.message}\n`);
-  process.exitCode = 1;
-});
+runCommand(() => main().then(() => []));

@@ -13,10 +13,9 @@ import { parseArgs } from "node:util";
 import { createApp } from "./app";
 import { makeFirstLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
-import { DataKeys } from "./db/data-keys";
 import { migrate } from "./db/migrate";
-import { startPrivateServer } from "./db/private-server";
 import { withStartLock } from "./db/start-lock";
+import { dataKeysOf, startOwnDatabase } from "./start/command";
 import { openDataFolder } from "./start/data-folder";
 import { openOutsides, type KeptCalendar, type Outsides } from "./start/outsides";
 import { setting, wholeSetting } from "./start/settings";
@@ -49,14 +48,8 @@ async function start(): Promise<void> {
   const folder = openDataFolder(options.data, { reset: options.reset });
 
   say(outside ? "Using the database of DATABASE_URL …" : "Starting MariaDB on loopback …");
-  const database = outside
-    ? undefined
-    : await startPrivateServer({
-        dataDir: path.join(options.data, "mariadb"),
-        keepsLogDays: wholeSetting("BINARY_LOG_DAYS", { most: 99 }),
-      });
-  const keys = setting("DATA_KEYS") ? DataKeys.read(setting("DATA_KEYS")) : DataKeys.inFile(path.join(options.data, "data-keys"));
-  const db = connect(outside ?? database!.url, keys);
+  const database = outside ? undefined : await startOwnDatabase(options.data);
+  const db = connect(outside ?? database!.url, dataKeysOf(options.data));
   let server: Server | undefined;
   let outsides: Outsides | undefined;
   let app: ReturnType<typeof createApp> | undefined;

@@ -1,12 +1,13 @@
 /** Everything that is kept of a crew as one open file (docs/formats/crew-export.md), read in one moment. */
-import { Transaction, type WhereOptions } from "sequelize";
+import type { WhereOptions } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
+import { inOneMoment } from "../db/transaction";
 import { calendarsOf } from "../booking/bookings";
 import { crewAnswer, crewOf } from "./crews";
 
 export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: string): Promise<object> {
-  return db.sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, async (transaction) => {
+  return inOneMoment(db, async (transaction) => {
     const crew = await crewOf(db, caller, crewId, transaction);
     const { models } = db;
     const own = { crewId };

@@ -6,6 +6,10 @@ import { AsyncLocalStorage } from "node:async_hooks";
 import { Transaction, type QueryOptions, type Sequelize } from "sequelize";
 import type { Db } from "./connection";
 
+/** Reads everything as it stands at one moment, while others go on writing. */
+export const inOneMoment = <Result>({ sequelize }: Db, read: (transaction: Transaction) => Promise<Result>): Promise<Result> =>
+  sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, read);
+
 /** Deadlock, lock time-out, a cluster's "certification failed" and "not ready", and connections that were lost before the commit. */
 const WORTH_ANOTHER_TRY = new Set(["ER_LOCK_DEADLOCK", "ER_LOCK_WAIT_TIMEOUT", "ER_UNKNOWN_COM_ERROR", "WSREP_NOT_READY"]);
 /** Six were too few for fifty changes of one crew at once on two nodes of a cluster: one of three hundred was turned away. */

@@ -1,8 +1,9 @@
 /** Everything that is kept of one person as one open file (docs/formats/person.md), and what there is of it, in short. */
 import type { KeptKind, KeptOfPerson } from "@kind-grip/core/api";
 import type { Session } from "@kind-grip/core/session";
-import { Op, Transaction, type Model, type ModelStatic, type WhereOptions } from "sequelize";
+import { Op, type Transaction, type Model, type ModelStatic, type WhereOptions } from "sequelize";
 import type { Db } from "../db/connection";
+import { inOneMoment } from "../db/transaction";
 import { notFound } from "../http/problem";
 import type { OfPerson } from "../record/notes";
 
@@ -74,9 +75,6 @@ const dayOf = (row: Record<string, unknown>): string | undefined => {
   const when = WHEN.map((name) => row[name]).find((value) => value !== null && value !== undefined);
   return when === undefined ? undefined : when instanceof Date ? when.toISOString().slice(0, 10) : String(when).slice(0, 10);
 };
-
-const inOneMoment = <Result>(db: Db, work: (transaction: Transaction) => Promise<Result>) =>
-  db.sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, work);
 
 /** @throws Problem 404 for nobody of that crew */
 export async function everythingOf(db: Db, of: OfPerson, at: Date): Promise<object> {

@@ -216,6 +216,13 @@ describe("what is old", () => {
     await models.PersonDay.update({ day }, { where });
     await models.Round.update({ startedOn: day, closedAt: at }, { where });
   };
+  /** In a later round, with nothing asked. @returns the round */
+  const measuredAgain = async () => {
+    const later = uuid();
+    await trainer.send("post", `${crew()}/rounds`, { id: later, name: "Autumn" });
+    await trainer.send("put", `/api/rounds/${later}/people/${person().id}`, { version: 0, record: emptyRecord() });
+    return later;
+  };
   const counts = async () => {
     const { models } = test.db;
     const where = { crewId: world.crewId };
@@ -336,9 +343,7 @@ describe("what is old", () => {
       record: { ...emptyRecord(), symptomsAsked: true },
     });
     await age();
-    const later = uuid();
-    await trainer.send("post", `${crew()}/rounds`, { id: later, name: "Autumn" });
-    await trainer.send("put", `/api/rounds/${later}/people/${person().id}`, { version: 0, record: emptyRecord() });
+    await measuredAgain();
     await set();
     await keepToRetention(test.db, clock);
     expect(await test.db.models.Baseline.count({ where: { personId: person().id } })).toBe(2);
@@ -347,9 +352,7 @@ describe("what is old", () => {
   it("records of closed rounds go where there is a later one, or the person is long gone", async () => {
     await lived();
     await age();
-    const later = uuid();
-    await trainer.send("post", `${crew()}/rounds`, { id: later, name: "Autumn" });
-    await trainer.send("put", `/api/rounds/${later}/people/${person().id}`, { version: 0, record: emptyRecord() });
+    const later = await measuredAgain();
     await set();
     await keepToRetention(test.db, clock);
     const rows = await test.db.models.Baseline.findAll({ where: { personId: person().id } });

@@ -123,6 +123,13 @@ it.each([
   await empty.sequelize.close();
 });
 
+it("what is not there, or is no zip, is said", async () => {
+  await expect(bringPractice(elsewhere, path.join(folder, "none.zip"))).rejects.toThrow("none.zip is not there");
+  const half = path.join(folder, "half.zip");
+  writeFileSync(half, readFileSync(file).subarray(0, 2000));
+  await expect(bringPractice(elsewhere, half)).rejects.toThrow("it is no zip, or a part of one");
+});
+
 it("an e-mail address that signs in here already is said, and nothing came", async () => {
   const other = connect(await emptyDatabase(), DataKeys.read(newKey()));
   await migrate(other);

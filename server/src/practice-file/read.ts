@@ -1,6 +1,6 @@
 /** A practice's file brought in: all of it or nothing, under its own ids, beside the practices that are there. */
 import { randomUUID } from "node:crypto";
-import { readFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import { strFromU8, unzipSync } from "fflate";
 import { UniqueConstraintError } from "sequelize";
 import * as v from "valibot";
@@ -23,6 +23,7 @@ type Row = Record<string, unknown>;
 
 /** @returns the practice, and e-mail addresses of its trainers @throws Error in words; then nothing was brought in */
 export async function bringPractice(db: Db, file: string): Promise<{ id: string; name: string; rows: number; trainers: string[] }> {
+  if (!existsSync(file)) throw new Error(`${file} is not there`);
   const zip = readFileSync(file);
   const text = (name: string): string => {
     const found = unzipped(zip, name);
@@ -67,8 +68,12 @@ export async function bringPractice(db: Db, file: string): Promise<{ id: string;
 }
 
 function unzipped(zip: Uint8Array, name: string): string | undefined {
-  const found = unzipSync(zip, { filter: (entry) => entry.name === name })[name];
-  return found && strFromU8(found);
+  try {
+    const found = unzipSync(zip, { filter: (entry) => entry.name === name })[name];
+    return found && strFromU8(found);
+  } catch (error) {
+    throw new Error("it is no zip, or a part of one", { cause: error });
+  }
 }
 
 function json(text: string, where: string): unknown {

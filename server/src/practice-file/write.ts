@@ -2,8 +2,9 @@
 import { createWriteStream, renameSync, rmSync } from "node:fs";
 import { once } from "node:events";
 import { Zip, ZipDeflate } from "fflate";
-import { literal, Op, Transaction, type Model, type WhereOptions } from "sequelize";
+import { literal, Op, type Transaction, type Model, type WhereOptions } from "sequelize";
 import type { Db } from "../db/connection";
+import { inOneMoment } from "../db/transaction";
 import { ranMigrations } from "../db/migrate";
 import { columnsOf, LEFT_BEHIND, PRACTICE_PARTS, rowsWhere, tableOf, type PracticePart } from "./parts";
 import { rowSchema } from "./schema";
@@ -44,32 +45,29 @@ export async function writePractice(db: Db, practiceId: string, file: string, at
     entry.push(new Uint8Array(0), true);
   };
   try {
-    const manifest = await db.sequelize.transaction(
-      { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ },
-      async (transaction) => {
-        const practice = (await db.models.Practice.findByPk(practiceId, { transaction, rejectOnEmpty: true })).get();
-        const tables: Record<string, number> = {};
-        for (const part of PRACTICE_PARTS) {
-          const table = String(tableOf(db, part).getTableName());
-          tables[table] = 0;
-          const count = (rows: number) => (tables[table]! += rows);
-          await add(`tables/${table}.jsonl`, linesOf(db, part, practiceId, transaction, count));
-          await add(`schemas/${table}.schema.json`, [`${JSON.stringify(rowSchema(db, part), null, 2)}\n`]);
-        }
-        const told: PracticeManifest = {
-          ...PRACTICE_FILE,
-          writtenAt: at.toISOString(),
-          practice: { id: practiceId, name: practice.name },
-          steps: await ranMigrations(db),
-          tables,
-          leftBehind: Object.fromEntries(
-            Object.entries(LEFT_BEHIND).map(([model, why]) => [db.models[model as keyof typeof db.models].getTableName(), why]),
-          ),
-        };
-        await add("manifest.json", [`${JSON.stringify(told, null, 2)}\n`]);
-        return told;
-      },
-    );
+    const manifest = await inOneMoment(db, async (transaction) => {
+      const practice = (await db.models.Practice.findByPk(practiceId, { transaction, rejectOnEmpty: true })).get();
+      const tables: Record<string, number> = {};
+      for (const part of PRACTICE_PARTS) {
+        const table = String(tableOf(db, part).getTableName());
+        tables[table] = 0;
+        const count = (rows: number) => (tables[table]! += rows);
+        await add(`tables/${table}.jsonl`, linesOf(db, part, practiceId, transaction, count));
+        await add(`schemas/${table}.schema.json`, [`${JSON.stringify(rowSchema(db, part), null, 2)}\n`]);
+      }
+      const told: PracticeManifest = {
+        ...PRACTICE_FILE,
+        writtenAt: at.toISOString(),
+        practice: { id: practiceId, name: practice.name },
+        steps: await ranMigrations(db),
+        tables,
+        leftBehind: Object.fromEntries(
+          Object.entries(LEFT_BEHIND).map(([model, why]) => [db.models[model as keyof typeof db.models].getTableName(), why]),
+        ),
+      };
+      await add("manifest.json", [`${JSON.stringify(told, null, 2)}\n`]);
+      return told;
+    });
     const finished = once(out, "close");
     zip.end();
     await finished;

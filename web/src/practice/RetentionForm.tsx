@@ -48,8 +48,10 @@ function Rules({ entry: { version, rules, setByName, setAt, doneOn } }: { entry:
   const isShorter = KINDS.some((kind) => draft[kind] !== null && (rules[kind] === null || draft[kind] < rules[kind]));
   const isChanged = KINDS.some((kind) => draft[kind] !== rules[kind]);
   const save = async () => {
-    const { data } = await keep({ version, rules: draft });
+    const { data, error: refused } = await keep({ version, rules: draft });
     if (data) dispatch(notify({ text: t("Kept. What is older goes from now on.") }));
+    // What they set is shown in place of what was chosen here, and what this form says goes with it.
+    else if (problemOf(refused).code === "stale") dispatch(notify({ text: t("Somebody else set it meanwhile. This is what holds now.") }));
   };
   return (
     <Box sx={{ display: "grid", gap: 2, maxWidth: 560 }}>

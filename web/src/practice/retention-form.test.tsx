@@ -67,3 +67,17 @@ it("what the server refuses is said, and what was chosen stays", async () => {
   expect(await screen.findByRole("alert")).toHaveTextContent("The database is away.");
   expect(screen.getByRole("combobox", { name: "Health answers" })).toHaveTextContent("6 months");
 });
+
+it("whoever was slower is told, and sees what holds", async () => {
+  const theirs = entry({ version: 3, rules: { healthMonths: 120, runsMonths: null, trailMonths: null }, setByName: "Teo Vance" });
+  let asked = 0;
+  const page = show({
+    "GET /practice/retention": () => (asked++ === 0 ? entry() : theirs),
+    "PUT /practice/retention": refusal(409, "stale", "Somebody else saved a newer version."),
+  });
+  await choose(page, "Health answers", "6 months");
+  await page.user.click(keep());
+  expect(await screen.findByText("Somebody else set it meanwhile. This is what holds now.")).toBeInTheDocument();
+  await waitFor(() => expect(screen.getByRole("combobox", { name: "Health answers" })).toHaveTextContent("10 years"));
+  expect(screen.getByText(/Set by Teo Vance/)).toBeInTheDocument();
+});
