@@ -49,6 +49,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/program/${program!.id}`, async () => page.getByRole("option", { name: /Palm-away/ }).click()],
     [`/crews/${roof}/program/${program!.id}`, async () => page.getByRole("button", { name: /Active-assisted/ }).click()],
     [`/crews/${roof}/program/${program!.id}/block`],
+    [`/crews/${roof}/program/${program!.id}/hand-out?language=ar`, async () => page.getByRole("heading", { level: 3 }).first().waitFor()],
     [
       `/crews/${roof}/day-plan`,
       async () =>
@@ -99,6 +100,15 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     ["/bench/dose"],
     [`/crews/${roof}/program/compose`, async () => page.getByRole("heading", { name: "Warm-up" }).waitFor()],
     ["/practice"],
+    ["/practice/tokens", async () => page.getByRole("button", { name: "Make a token" }).click()],
+    [
+      "/practice/api",
+      async () =>
+        page
+          .getByRole("button", { name: /^PUT .*\/plan\// })
+          .first()
+          .click(),
+    ],
     ["/nothing-here"],
     [run],
     [run, async () => page.getByRole("button", { name: "Start", exact: true }).click()],

@@ -10,6 +10,7 @@ import { pino, type DestinationStream } from "pino";
 import { pinoHttp } from "pino-http";
 import { addAuthRoutes } from "./auth/routes";
 import { addPasskeyRoutes } from "./auth/passkey-routes";
+import type { Caller } from "./auth/caller";
 import { needsSecondStep, standingOf } from "./auth/standing";
 import { csrfProtection, sessionMiddleware } from "./auth/session";
 import { practiceClock, type AppContext } from "./context";
@@ -20,6 +21,9 @@ import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
 import { addFollowUpRoutes } from "./followup/routes";
 import { addLibraryRoutes } from "./library/routes";
+import { addTokenRoutes } from "./token/routes";
+import { tokenGate, withoutToken } from "./token/gate";
+import { noteUse } from "./token/tokens";
 import { addTemplateRoutes } from "./template/routes";
 import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from "./http/disk";
 import { addJobRoutes } from "./job/routes";
@@ -83,6 +87,8 @@ export interface AppOptions {
   publicAddress?: string;
   /** What a monitoring server sends to read the metrics; none without it. */
   metricsToken?: string;
+  /** How often an API token may call in a minute. */
+  apiCallsAMinute?: number;
   /** Loads the demo practice beside what is there; none where it may not be. */
   loadDemo?: () => Promise<void>;
   /** Number of proxies in front whose `X-Forwarded-*` is believed. */
@@ -115,6 +121,7 @@ export function createApp({
   publicAddress,
   metricsToken,
   loadDemo,
+  apiCallsAMinute = 120,
 }: AppOptions) {
   const app = express();
   app.disable("x-powered-by");
@@ -192,12 +199,13 @@ export function createApp({
   const sessions = sessionMiddleware(db, secret);
   app.use(
     "/api",
-    sessions.middleware,
+    tokenGate(db, apiCallsAMinute),
+    withoutToken(sessions.middleware),
     (_request, response, next) => {
       response.setHeader("Cache-Control", "no-store");
       next();
     },
-    csrfProtection,
+    withoutToken(csrfProtection),
     ...(freeBytes ? [refuseWithoutRoom(freeBytes)] : []),
   );
 
@@ -212,7 +220,7 @@ export function createApp({
     ways: () => Object.keys(waysOf(outsides)) as ContactWay[],
     addressOf: (request) => publicAddress ?? `${request.protocol}://${request.get("host")}`,
   };
-  const routes = new Routes(async (caller, path) => {
+  const stillAllowed = async (caller: Caller, path: string) => {
     const gone = new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
     if (caller.role === "member") {
       const today = (await context.now(caller)).toISOString().slice(0, 10);
@@ -223,12 +231,18 @@ export function createApp({
     if (!standing) throw gone;
     if (needsSecondStep(standing) && !path.startsWith("/api/me/"))
       throw new Problem(403, "secondStepNeeded", "Your practice asks for a second step or a passkey. Add one under Practice first.");
-  }, checkAnswers);
+  };
+  const routes = new Routes({
+    stillAllowed,
+    noteUse: (tokenId, operation, answered) => noteUse(db, tokenId, operation, answered, new Date()),
+    checkAnswers,
+  });
   const subjects = {
     auth: addAuthRoutes,
     link: addLinkRoutes,
     passkey: addPasskeyRoutes,
     practice: addPracticeRoutes,
+    "API token": addTokenRoutes,
     crew: addCrewRoutes,
     work: addWorkRoutes,
     baseline: addBaselineRoutes,
@@ -274,6 +288,7 @@ export function createApp({
     answer: DeviceAddress,
     handle: async () => ({ address: outsides.gatewayAddress ?? null }),
   });
+  let description: object | undefined;
   routes.add({
     id: "openApi",
     method: "get",
@@ -281,7 +296,9 @@ export function createApp({
     summary: "This description",
     answer: OpenApi,
     roles: "anyone",
-    handle: async () => openApiOf(routes.declared),
+    scope: "every",
+    // The same for as long as the server runs.
+    handle: async () => (description ??= openApiOf(routes.declared)),
   });
   addSchemaRoutes(routes, context);
   app.use(routes.router);

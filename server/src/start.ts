@@ -100,6 +100,7 @@ async function start(): Promise<void> {
       logLevel: setting("LOG_LEVEL"),
       proxies: wholeSetting("PROXIES", { most: 20 }),
       ...(publicAddress ? { publicAddress } : {}),
+      apiCallsAMinute: wholeSetting("API_CALLS_A_MINUTE", { least: 1 }),
       ...(setting("METRICS_TOKEN") ? { metricsToken: setting("METRICS_TOKEN") } : {}),
       // Its passwords are known to everybody: not where others can reach it.
       ...(isForThisMachine() ? { loadDemo: loadDemoBeside } : {}),

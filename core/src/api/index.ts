@@ -24,3 +24,4 @@ export * from "./contact";
 export * from "./job";
 export * from "./passkey";
 export * from "./personal";
+export * from "./token";

@@ -1,6 +1,8 @@
 /** Programs. */
 import * as v from "valibot";
+import { Language } from "../language";
 import { Program } from "../program";
+import { Session } from "../session";
 import { Id, IsoInstant } from "../units";
 import { FileText, Version } from "./shapes";
 
@@ -10,3 +12,15 @@ export type ProgramEntry = v.InferOutput<typeof ProgramEntry>;
 export const NewProgram = v.strictObject({ id: Id, program: Program });
 export const ImportedProgram = v.strictObject({ id: Id, text: FileText(1_000_000, "program") });
 export const ChangedProgram = v.strictObject({ version: Version, program: Program });
+
+/** What stands on a hand-out: without what everybody is out of, and without whoever is held out. */
+export const HandOut = v.strictObject({
+  crewName: v.string(),
+  programName: v.string(),
+  /** What it is read in. */
+  language: Language,
+  sessions: v.array(Session),
+  /** Whose easier forms are told. */
+  people: v.array(v.strictObject({ id: Id, name: v.string() })),
+});
+export type HandOut = v.InferOutput<typeof HandOut>;

@@ -18,9 +18,11 @@ export interface AuditPlace {
   subject: Exclude<AuditEntry["subject"], "signIn">;
   what: string;
 }
-type Actor = Pick<Caller, "accountId" | "practiceId">;
+type Actor = Pick<Caller, "accountId" | "practiceId" | "token">;
 
 const ONE_READING_MS = 15 * 60_000;
+/** Letters of what happened. */
+const LONGEST = 160;
 
 async function write(
   { models }: Db,
@@ -32,12 +34,16 @@ async function write(
   await models.TrailEntry.create({ ...entry, id, lineId: lineId ?? id, times: 1, segmentId: null }, { transaction });
 }
 
-export async function noteChanged(db: Db, { accountId, practiceId }: Actor, at: Date, place: AuditPlace, transaction: Transaction) {
-  await write(db, { ...place, practiceId, accountId, act: "changed", at }, undefined, transaction);
+/** Whose program it was, where one called. */
+const byWhat = (what: string, token: Actor["token"]): string => (token ? `${what} · by API token “${token.name}”`.slice(0, LONGEST) : what);
+
+export async function noteChanged(db: Db, { accountId, practiceId, token }: Actor, at: Date, place: AuditPlace, transaction: Transaction) {
+  const what = byWhat(place.what, token);
+  await write(db, { ...place, what, practiceId, accountId, act: "changed", at }, undefined, transaction);
 }
 
-export async function noteSeen(db: Db, { accountId, practiceId }: Actor, at: Date, place: AuditPlace): Promise<void> {
-  const reading = { ...place, practiceId, accountId, act: "saw" as const };
+export async function noteSeen(db: Db, { accountId, practiceId, token }: Actor, at: Date, place: AuditPlace): Promise<void> {
+  const reading = { ...place, what: byWhat(place.what, token), practiceId, accountId, act: "saw" as const };
   const soonBefore = await db.models.TrailEntry.findOne({
     where: { ...reading, at: { [Op.gt]: new Date(at.getTime() - ONE_READING_MS), [Op.lte]: at } },
     attributes: ["lineId"],

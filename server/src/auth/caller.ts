@@ -11,6 +11,8 @@ export interface Caller {
   practiceId: string;
   /** A crew member's crew. */
   crewId?: string;
+  /** The API token by which somebody's program calls. */
+  token?: { id: string; name: string };
 }
 
 declare module "express-session" {
@@ -37,7 +39,7 @@ export async function refuseOtherOwner({ models }: Db, request: Request, { role,
 
 /** @throws Problem 401 when nobody is signed in, 403 when the role is not among those a route is for */
 export function callerOf(request: Request, roles: readonly Role[]): Caller {
-  const caller = request.session?.caller;
+  const caller = request.byToken?.caller ?? request.session?.caller;
   if (!caller) throw new Problem(401, "signedOut", "Sign in to go on.");
   if (!roles.includes(caller.role)) throw new Problem(403, "notAllowed", "This is not for your sign-in.");
   return caller;

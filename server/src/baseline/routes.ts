@@ -29,6 +29,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "rounds",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/rounds",
     summary: "Baseline rounds of a crew and how far they are, newest first",
     answer: v.array(RoundEntry),
@@ -66,6 +67,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "recordsCsv",
     method: "get",
+    scope: "health.read",
     path: "/api/rounds/:roundId/records.csv",
     summary: "A round as CSV, a row a person",
     file: "text/csv",
@@ -85,6 +87,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "measurementsFhir",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/people/:personId/fhir.json",
     summary: "What was asked and measured of a person as HL7 FHIR R4, for a therapist (docs/formats/fhir.md)",
     file: "application/fhir+json",
@@ -102,6 +105,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "recordVersions",
     method: "get",
+    scope: "health.read",
     path: "/api/rounds/:roundId/versions",
     summary: "How new each record of a round is; asked often while phones answer",
     answer: v.array(RecordVersion),
@@ -114,6 +118,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "records",
     method: "get",
+    scope: "health.read",
     path: "/api/rounds/:roundId/records",
     summary: "The records of a round, whole",
     answer: v.array(RecordEntry),
@@ -143,6 +148,7 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "measuring",
     method: "get",
+    scope: "health.read",
     path: "/api/practice/measuring",
     summary: "The noise of the practice's own measuring, from people measured twice, and what differences are held against",
     answer: MeasuringEntry,

@@ -15,6 +15,7 @@ export function addBookingRoutes(routes: Routes, { db, now, insideCalendars: ins
   routes.add({
     id: "bookingDay",
     method: "get",
+    scope: "plan.read",
     path: "/api/crews/:crewId/bookings/:date",
     summary: "A crew's bookings of a day, and what is laid between them",
     answer: BookingDay,
@@ -24,6 +25,7 @@ export function addBookingRoutes(routes: Routes, { db, now, insideCalendars: ins
   routes.add({
     id: "saveBookings",
     method: "put",
+    scope: "plan.write",
     path: "/api/crews/:crewId/bookings/:date",
     summary: "Change bookings of any day, all of them or none, and answer this day; 409 with it when somebody else changed one in between",
     answer: BookingDay,

@@ -34,6 +34,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "crews",
     method: "get",
+    scope: "crews.read",
     path: "/api/crews",
     summary: "The caller's crews",
     answer: v.array(CrewListEntry),
@@ -43,6 +44,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "createCrew",
     method: "post",
+    scope: "crews.write",
     path: "/api/crews",
     summary: "Make a crew",
     answer: CrewEntry,
@@ -52,6 +54,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "crew",
     method: "get",
+    scope: "crews.read",
     path: "/api/crews/:crewId",
     summary: "One crew",
     answer: CrewEntry,
@@ -62,6 +65,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "changeCrew",
     method: "put",
+    scope: "crews.write",
     path: "/api/crews/:crewId",
     summary: "Change a crew",
     answer: CrewEntry,
@@ -89,6 +93,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "people",
     method: "get",
+    scope: "crews.read",
     path: "/api/crews/:crewId/people",
     summary: "The people of a crew; a crew lead sees names only",
     answer: v.array(PersonEntry),
@@ -99,6 +104,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "addPeople",
     method: "post",
+    scope: "crews.write",
     path: "/api/crews/:crewId/people",
     summary: "Add and change people, all or none; 409 with those whose name is known here, to be answered",
     answer: v.array(PersonEntry),
@@ -110,6 +116,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "changePerson",
     method: "put",
+    scope: "crews.write",
     path: "/api/crews/:crewId/people/:personId",
     summary: "Change a person",
     answer: PersonEntry,
@@ -120,6 +127,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "removePerson",
     method: "delete",
+    scope: "crews.write",
     path: "/api/crews/:crewId/people/:personId",
     summary: "Remove a person without runs",
     params: PersonParams,
@@ -129,6 +137,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "absences",
     method: "get",
+    scope: "crews.read",
     path: "/api/crews/:crewId/absences",
     summary: "Days people are excused",
     answer: Absences,
@@ -138,6 +147,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "addAbsence",
     method: "post",
+    scope: "crews.write",
     path: "/api/crews/:crewId/absences",
     summary: "Excuse somebody for some days",
     answer: Absences,
@@ -148,6 +158,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "removeAbsence",
     method: "delete",
+    scope: "crews.write",
     path: "/api/crews/:crewId/absences/:absenceId",
     summary: "Take an absence back",
     answer: Absences,
@@ -157,6 +168,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "ramps",
     method: "get",
+    scope: "crews.read",
     path: "/api/crews/:crewId/ramps",
     summary: "Who is new or was away, and does less for now",
     answer: v.array(RampEntry),
@@ -177,6 +189,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "peopleCsv",
     method: "get",
+    scope: "crews.read",
     path: "/api/crews/:crewId/people.csv",
     summary: "The people of a crew as CSV",
     file: "text/csv",

@@ -89,6 +89,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
   routes.add({
     id: "crewCalendar",
     method: "get",
+    scope: "plan.read",
     path: "/api/crews/:crewId/calendar.ics",
     summary: "The crew's placed sessions as iCalendar",
     file: "text/calendar",

@@ -12,6 +12,7 @@ export function addOwnWeekRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "ownWeek",
     method: "get",
+    scope: "plan.read",
     path: "/api/own-week/:weekStart",
     summary: "The week of all crews: who leads what where",
     answer: OwnWeek,

@@ -15,6 +15,7 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "today",
     method: "get",
+    scope: "health.read",
     path: "/api/today",
     summary: "What runs today, for which crew",
     answer: Today,
@@ -30,6 +31,7 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "weekPlan",
     method: "get",
+    scope: "plan.read",
     path: "/api/crews/:crewId/plan/:weekStart",
     summary: "A crew's week",
     answer: WeekPlanEntry,
@@ -40,6 +42,7 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "savePlan",
     method: "put",
+    scope: "plan.write",
     path: "/api/crews/:crewId/plan/:weekStart",
     summary: "Save a crew's week; 409 with the newer one when somebody else saved in between",
     answer: WeekPlanEntry,

@@ -35,6 +35,7 @@ import { counted } from "./migrations/0031-counted";
 import { oneTimeLinks } from "./migrations/0032-one-time-links";
 import { contacts } from "./migrations/0033-contacts";
 import { personalData } from "./migrations/0035-personal-data";
+import { apiTokens } from "./migrations/0036-api-tokens";
 import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
@@ -75,6 +76,7 @@ const MIGRATIONS = {
   "0033-contacts": contacts,
   "0034-encrypted": encryptedColumns,
   "0035-personal-data": personalData,
+  "0036-api-tokens": apiTokens,
 };
 
 function migrations({ sequelize, keys }: Db) {

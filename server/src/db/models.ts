@@ -19,6 +19,7 @@ import { defineRecordTables } from "../record/tables";
 import { defineResponseTables } from "../response/tables";
 import { defineRunTables } from "../run/tables";
 import { defineSafetyTables } from "../safety/tables";
+import { defineTokenTables } from "../token/tables";
 import { defineTemplateTables } from "../template/tables";
 import { defineWorkTables } from "../work/tables";
 
@@ -45,6 +46,7 @@ export function defineModels(sequelize: Sequelize) {
     ...defineContactTables(sequelize),
     ...defineJobTables(sequelize),
     ...definePersonalTables(sequelize),
+    ...defineTokenTables(sequelize),
   };
 }
 

@@ -23,6 +23,7 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "report",
     method: "get",
+    scope: "reports.read",
     path: "/api/crews/:crewId/report",
     summary: "Crew figures by frozen blocks of four weeks; none of fewer than five people",
     answer: ReportEntry,
@@ -33,6 +34,7 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "review",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/review",
     summary: "The review of a block, down to the person",
     answer: ReviewAnswer,
@@ -43,6 +45,7 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "reportCsv",
     method: "get",
+    scope: "reports.read",
     path: "/api/crews/:crewId/report.csv",
     summary: "The same as CSV",
     file: "text/csv",
@@ -60,6 +63,7 @@ export function addReportRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "reportWorkbook",
     method: "get",
+    scope: "reports.read",
     path: "/api/crews/:crewId/report.xlsx",
     summary: "The same as a workbook",
     file: "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",

@@ -25,6 +25,7 @@ export function addFollowUpRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "progress",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/progress",
     summary: "Attendance and effort of a crew over the last days",
     answer: Progress,

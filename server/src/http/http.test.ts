@@ -130,7 +130,7 @@ it.each([
 });
 
 it("an answer that is not what its route declares is not given, where that is looked at", async () => {
-  const strict = new Routes(undefined, true);
+  const strict = new Routes({ checkAnswers: true });
   const answers: Record<string, object | undefined> = { right: { name: "a" }, more: { name: "a", health: "secret" }, none: undefined };
   for (const [what, answer] of Object.entries(answers))
     strict.add({

@@ -4,7 +4,7 @@
  */
 import * as contract from "@kind-grip/core/api";
 import { toJsonSchema, type ConversionConfig } from "@valibot/to-json-schema";
-import type * as v from "valibot";
+import * as v from "valibot";
 import type { DeclaredRoute } from "./route";
 
 type Definitions = Record<string, v.GenericSchema>;
@@ -17,18 +17,18 @@ const NAMED: Definitions = Object.fromEntries(
 );
 
 const REFUSALS = {
-  400: "Invalid: `fields` names each problem",
+  400: "Invalid: each problem stands under fields",
   401: "Not signed in",
-  403: "Not for this sign-in, or without the token that every change must carry",
+  403: "Not for this sign-in or API token, or without the token that every change on a page must carry",
   404: "No such thing, or not yours",
-  409: "Somebody saved in between, or the records say something else by now: `detail` has what is there",
+  409: "Somebody saved in between, or the records say something else by now: what is there stands under detail",
   413: "Larger than it may be",
   429: "Too many tries",
   503: "The database is away: send it again",
 } as const;
 
 export function openApiOf(routes: readonly DeclaredRoute[]): object {
-  const schemas = new Components();
+  const schemas = new Components(routes);
   const paths: Record<string, Record<string, object>> = {};
   for (const route of routes) {
     const path = route.path.replace(/:(\w+)/g, "{$1}");
@@ -36,8 +36,14 @@ export function openApiOf(routes: readonly DeclaredRoute[]): object {
       operationId: route.id,
       tags: [route.tag],
       summary: route.summary,
-      description: route.roles === "anyone" ? "Needs no sign-in." : `For: ${route.roles.join(", ")}.`,
-      security: route.roles === "anyone" ? [] : [{ session: [] }],
+      description: [
+        route.roles === "anyone" ? "Needs no sign-in." : `For: ${route.roles.join(", ")}.`,
+        ...(route.roles === "anyone" || !route.scope ? [] : [`With an API token for ${route.scope}.`]),
+      ].join(" "),
+      security:
+        route.roles === "anyone"
+          ? []
+          : [{ session: [] }, ...(route.scope ? [{ token: route.scope === "every" ? [] : [route.scope] }] : [])],
       parameters: [...parametersOf(route.params, "path"), ...parametersOf(route.query, "query"), ...tokenOf(route)],
       ...(route.body && {
         requestBody: { required: true, content: { "application/json": { schema: schemas.of(route.body, "input") } } },
@@ -58,13 +64,16 @@ export function openApiOf(routes: readonly DeclaredRoute[]): object {
     tags: [...new Set(routes.map(({ tag }) => tag))].map((name) => ({ name })),
     paths,
     components: {
-      securitySchemes: { session: { type: "apiKey", in: "cookie", name: "kind-grip" } },
+      securitySchemes: {
+        session: { type: "apiKey", in: "cookie", name: "kind-grip", description: "Of somebody signed in on a page." },
+        token: { type: "http", scheme: "bearer", description: "An API token, made under Practice. Each names what it is for." },
+      },
       parameters: {
         csrfToken: {
           name: "x-csrf-token",
           in: "header",
-          required: true,
-          description: "From `/api/me`; without it nothing is changed.",
+          required: false,
+          description: "From /api/me; with a session nothing is changed without it. With an API token it is not needed.",
           schema: { type: "string" },
         },
       },
@@ -79,37 +88,55 @@ export function openApiOf(routes: readonly DeclaredRoute[]): object {
   };
 }
 
-/** Schemas that were asked for, each once. */
+type Mode = "input" | "output";
+const nameIn = (name: string, mode: Mode): string => (mode === "input" ? `${name}Sent` : name);
+
+/** Every schema of the routes at once: the library looks through all that has a name each time it is asked. */
+function converted(
+  schemas: readonly v.GenericSchema[],
+  mode: Mode,
+): { shapes: Map<v.GenericSchema, object>; named: Record<string, object> } {
+  const config: ConversionConfig = {
+    errorMode: "ignore",
+    typeMode: mode,
+    target: "draft-2020-12",
+    definitions: NAMED,
+    overrideRef: ({ referenceId }) => `#/components/schemas/${nameIn(referenceId, mode)}`,
+  };
+  const all = v.object(Object.fromEntries(schemas.map((schema, i) => [`${i}`, schema])));
+  const { properties, $defs } = toJsonSchema(all, config) as { properties: Record<string, object>; $defs: Record<string, object> };
+  return {
+    shapes: new Map(schemas.map((schema, i) => [schema, properties[i]!])),
+    named: Object.fromEntries(Object.entries($defs).map(([name, shape]) => [nameIn(name, mode), shape])),
+  };
+}
+
+/** The shapes of what is sent and answered; of those that have a name, the ones that are referred to. */
 class Components {
   readonly made: Record<string, object> = {};
+  private readonly byMode;
 
-  of(schema: v.GenericSchema, mode: "input" | "output"): object {
-    const name = Object.keys(NAMED).find((each) => NAMED[each] === schema);
-    if (!name) return this.inline(schema, mode);
-    const key = mode === "input" ? `${name}Sent` : name;
-    if (!this.made[key]) {
-      // Its place is taken before it is made: it may come upon itself.
-      this.made[key] = {};
-      this.made[key] = this.inline(schema, mode, name);
-    }
-    return { $ref: `#/components/schemas/${key}` };
+  constructor(routes: readonly DeclaredRoute[]) {
+    const all = (schemas: (v.GenericSchema | undefined)[]) => [...new Set(schemas.filter((schema) => schema !== undefined))];
+    this.byMode = {
+      input: converted(all(routes.map(({ body }) => body)), "input"),
+      output: converted(all([...routes.map(({ answer }) => answer), contract.Problem]), "output"),
+    };
   }
 
-  private inline(schema: v.GenericSchema, mode: "input" | "output", except?: string): object {
-    const { [except ?? ""]: _, ...definitions } = NAMED;
-    const nameOf = (id: string) => (mode === "input" ? `${id}Sent` : id);
-    const config: ConversionConfig = {
-      errorMode: "ignore",
-      typeMode: mode,
-      target: "draft-2020-12",
-      definitions,
-      overrideRef: ({ referenceId }) => `#/components/schemas/${nameOf(referenceId)}`,
-    };
-    const { $schema: _schema, $defs: _defs, ...json } = toJsonSchema(schema, config) as Record<string, unknown>;
-    const text = JSON.stringify(json);
-    for (const [name, shape] of Object.entries(definitions))
-      if (text.includes(`"#/components/schemas/${nameOf(name)}"`)) this.of(shape, mode);
-    return json;
+  of(schema: v.GenericSchema, mode: Mode): object {
+    const { shapes, named } = this.byMode[mode];
+    const shape = shapes.get(schema)!;
+    this.keepReferred(shape, named);
+    return shape;
+  }
+
+  private keepReferred(shape: object, named: Record<string, object>): void {
+    for (const [, name] of JSON.stringify(shape).matchAll(/"#\/components\/schemas\/(\w+)"/g)) {
+      if (this.made[name!]) continue;
+      this.made[name!] = named[name!]!;
+      this.keepReferred(named[name!]!, named);
+    }
   }
 }
 

@@ -5,9 +5,10 @@
 import express, { type Request, type RequestHandler, type Response, type Router } from "express";
 import * as v from "valibot";
 import { issueText } from "@kind-grip/core/units";
-import type { Role } from "@kind-grip/core/api";
+import type { Role, Scope } from "@kind-grip/core/api";
 import { callerOf, type Caller } from "../auth/caller";
-import { invalid, notFound } from "./problem";
+import type { TokenCaller } from "../token/tokens";
+import { invalid, notFound, Problem } from "./problem";
 
 type Schema = v.GenericSchema;
 type Out<S> = S extends Schema ? v.InferOutput<S> : undefined;
@@ -31,6 +32,8 @@ export interface RouteSpec<
   summary: string;
   /** Who may call it; trainers only when left out. `anyone` needs no sign-in. */
   roles?: readonly Role[] | "anyone";
+  /** Which API tokens may call it: those of one scope, or all; none when left out. */
+  scope?: Scope | "every";
   params?: P;
   query?: Q;
   body?: B;
@@ -48,9 +51,20 @@ export interface DeclaredRoute extends Answering {
   path: string;
   summary: string;
   roles: readonly Role[] | "anyone";
+  scope?: Scope | "every";
   params?: Schema;
   query?: Schema;
   body?: Schema;
+}
+
+/** What holds for every route. */
+export interface RouteRules {
+  /** Throws when what a session or token was opened with is no longer good. */
+  stillAllowed?: (caller: Caller, path: string) => Promise<void>;
+  /** Writes down what a token was used for. */
+  noteUse?: (tokenId: string, operation: string, answered: boolean) => Promise<void>;
+  /** Holds every answer against its schema; for tests: a running server answers rather than being strict. */
+  checkAnswers?: boolean;
 }
 
 /** Collects the routes of the application on one router. */
@@ -60,14 +74,7 @@ export class Routes {
 
   private tag = "";
 
-  /**
-   * @param stillAllowed throws when what a session was opened with is no longer good
-   * @param checkAnswers holds every answer against its schema; for tests: a running server answers rather than being strict
-   */
-  constructor(
-    private readonly stillAllowed: (caller: Caller, path: string) => Promise<void> = async () => undefined,
-    private readonly checkAnswers = false,
-  ) {}
+  constructor(private readonly rules: RouteRules = {}) {}
 
   /** Routes added from here on belong to a subject. */
   under(tag: string): this {
@@ -88,26 +95,52 @@ export class Routes {
       path: spec.path,
       summary: spec.summary,
       roles,
+      scope: spec.scope,
       params: spec.params,
       query: spec.query,
       body: spec.body,
     });
     const handlers: RequestHandler[] = spec.body ? [express.json({ limit: spec.bodyLimit ?? "256kb" })] : [];
-    this.router[spec.method](spec.path, ...handlers, async (request, response) => {
-      if (roles !== "anyone") await this.stillAllowed(callerOf(request, roles), spec.path);
+    const answered = async (request: Request, response: Response) => {
+      if (request.byToken) refuseOutOfScope(request.byToken, spec.scope);
       const caller = roles === "anyone" ? (undefined as unknown as Caller) : callerOf(request, roles);
+      if (roles !== "anyone") await this.rules.stillAllowed?.(caller, spec.path);
       const call = {
         params: parse(spec.params, request.params, "params") as Out<P>,
         query: parse(spec.query, request.query, "query") as Out<Q>,
         body: parse(spec.body, request.body, "") as Out<B>,
       };
       const answer = await spec.handle({ ...call, caller, request, response });
+      if (this.rules.checkAnswers && !response.headersSent) refuseUndeclared(spec, answer);
+      return answer;
+    };
+    this.router[spec.method](spec.path, ...handlers, async (request, response) => {
+      const answer = await this.noted(request.byToken, spec.id, () => answered(request, response));
       if (response.headersSent) return;
-      if (this.checkAnswers) refuseUndeclared(spec, answer);
       if (answer === undefined) response.status(204).end();
       else response.json(answer);
     });
   }
+
+  /** Of a call with a token it is written down whether it was answered. */
+  private async noted<Answer>(byToken: TokenCaller | undefined, operation: string, work: () => Promise<Answer>): Promise<Answer> {
+    const tokenId = byToken?.caller.token?.id;
+    if (tokenId === undefined) return work();
+    let isAnswered = false;
+    try {
+      const answer = await work();
+      isAnswered = true;
+      return answer;
+    } finally {
+      await this.rules.noteUse?.(tokenId, operation, isAnswered);
+    }
+  }
+}
+
+/** @throws Problem 403 for what a token is not for */
+function refuseOutOfScope({ scopes }: TokenCaller, scope: Scope | "every" | undefined): void {
+  if (scope === undefined) throw new Problem(403, "notForTokens", "No API token may do this. Sign in for it.");
+  if (scope !== "every" && !scopes.includes(scope)) throw new Problem(403, "outOfScope", `This token is not for ${scope}.`);
 }
 
 /** @throws Error when an answer is not what its route declares; a field nobody declared may be one nobody should see */

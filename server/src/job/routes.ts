@@ -1,6 +1,6 @@
 /** Files that take a while: asked for, watched, taken back, fetched; or waited for at an address of their own. */
 import * as v from "valibot";
-import { Job, NewPaper } from "@kind-grip/core/api";
+import { HandOut, Job, NewPaper } from "@kind-grip/core/api";
 import { Language } from "@kind-grip/core/language";
 import { Id } from "@kind-grip/core/units";
 import type { Response } from "express";
@@ -140,6 +140,7 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
   routes.add({
     id: "handOut",
     method: "get",
+    scope: "programs.read",
     path: "/api/programs/:programId/hand-out.pdf",
     summary: "The program on paper, one page a session",
     file: "application/pdf",
@@ -147,6 +148,28 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     query: InLanguage,
     handle: async ({ caller, params, query, response }) =>
       answerWhenMade(caller, await paper(caller, params.programId, "handOut", query.language), response),
+  });
+  routes.add({
+    id: "handOutContent",
+    method: "get",
+    scope: "programs.read",
+    path: "/api/programs/:programId/hand-out",
+    summary: "What stands on the hand-out, for a page that is read aloud, enlarged or printed by the browser",
+    answer: HandOut,
+    params: ProgramParams,
+    query: InLanguage,
+    async handle({ caller, params, query }) {
+      const { task } = await paper(caller, params.programId, "handOut", query.language);
+      if (task.kind !== "handOut") throw new Error("a hand-out is no other paper");
+      const { crewName, program, language, names } = task;
+      return {
+        crewName,
+        programName: program.name,
+        language,
+        sessions: program.sessions.filter(({ items }) => items.length > 0),
+        people: names.map(([id, name]) => ({ id, name })),
+      };
+    },
   });
   routes.add({
     id: "exportCrew",
@@ -160,6 +183,7 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
   routes.add({
     id: "reportPaper",
     method: "get",
+    scope: "reports.read",
     path: "/api/crews/:crewId/report.pdf",
     summary: "The crew report on paper",
     file: "application/pdf",

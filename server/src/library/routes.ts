@@ -17,6 +17,7 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     id: "movements",
     method: "get",
+    scope: "programs.read",
     path: "/api/movements",
     summary: "The custom movements of the practice, removed ones marked",
     answer: v.array(CustomMovementEntry),
@@ -36,6 +37,7 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     id: "importMovement",
     method: "post",
+    scope: "programs.write",
     path: "/api/movements/:movementId/import",
     summary: "Make a custom movement from a movement file",
     answer: CustomMovementEntry,
@@ -51,6 +53,7 @@ export function addLibraryRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     id: "movementFile",
     method: "get",
+    scope: "programs.read",
     path: "/api/movements/:movementId/file",
     summary: "A custom movement as an open file (docs/formats/movement.md)",
     file: "application/json",

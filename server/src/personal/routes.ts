@@ -43,6 +43,7 @@ export function addPersonalRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "everythingOfPerson",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/people/:personId/everything.json",
     summary: "Everything that is kept of a person, to be handed to them (docs/formats/person.md)",
     file: "application/json",

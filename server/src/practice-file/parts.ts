@@ -75,6 +75,8 @@ export const PRACTICE_PARTS: readonly PracticePart[] = [
 /** What stays where it is, and why. */
 export const LEFT_BEHIND: Partial<Record<keyof Models, string>> = {
   OneTimeLink: "opens this server alone",
+  ApiToken: "opens this server alone",
+  ApiTokenUse: "is what a token of this server was used for",
   Passkey: "is bound to this server's name",
   AnsweredQuestion: "is a question of this server",
   KnownDevice: "is a browser this server knows",

@@ -81,6 +81,7 @@ export function addPracticeRoutes(routes: Routes, { db, now, mail, addressOf }: 
   routes.add({
     id: "ownTexts",
     method: "get",
+    scope: "programs.read",
     path: "/api/practice/texts",
     summary: "Texts the practice says in its own words, and who read which language through",
     answer: OwnTexts,
@@ -90,6 +91,7 @@ export function addPracticeRoutes(routes: Routes, { db, now, mail, addressOf }: 
   routes.add({
     id: "ownTextsFile",
     method: "get",
+    scope: "programs.read",
     path: "/api/practice/texts/file",
     summary: "The practice's own texts as an open file (docs/formats/texts.md)",
     file: "application/json",

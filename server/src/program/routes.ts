@@ -19,6 +19,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "programs",
     method: "get",
+    scope: "programs.read",
     path: "/api/crews/:crewId/programs",
     summary: "The programs of a crew, last changed first",
     answer: v.array(ProgramEntry),
@@ -29,6 +30,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "createProgram",
     method: "post",
+    scope: "programs.write",
     path: "/api/crews/:crewId/programs",
     summary: "Make a program",
     answer: ProgramEntry,
@@ -40,6 +42,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "importProgram",
     method: "post",
+    scope: "programs.write",
     path: "/api/crews/:crewId/programs/import",
     summary: "Make a program from a program file",
     answer: ProgramEntry,
@@ -56,6 +59,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "program",
     method: "get",
+    scope: "programs.read",
     path: "/api/programs/:programId",
     summary: "One program",
     answer: ProgramEntry,
@@ -66,6 +70,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "saveProgram",
     method: "put",
+    scope: "programs.write",
     path: "/api/programs/:programId",
     summary: "Save a program; 409 with the newer one when somebody else saved in between",
     answer: ProgramEntry,
@@ -94,6 +99,7 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
   routes.add({
     id: "programFile",
     method: "get",
+    scope: "programs.read",
     path: "/api/programs/:programId/file",
     summary: "The program as an open file (docs/formats/program.md)",
     file: "application/json",

@@ -15,6 +15,7 @@ export function addRecordRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "personRecord",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/people/:personId/record",
     summary: "Everything that is kept of one person, newest first",
     answer: PersonRecordPage,
@@ -43,6 +44,7 @@ export function addRecordRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "fileOfNote",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/people/:personId/notes/:noteId/file",
     summary: "The photo or PDF of a note",
     file: "application/octet-stream",

@@ -12,6 +12,7 @@ export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "decisions",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/decisions",
     summary: "What waits for a decision, most urgent first; with all=yes, holds too",
     answer: v.array(WaitingDecision),
@@ -37,6 +38,7 @@ export function addResponseRoutes(routes: Routes, { db, now }: AppContext): void
   routes.add({
     id: "decisionHistory",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/decisions/history",
     summary: "Decisions taken, newest first, a page at a time",
     answer: DecisionPage,

@@ -36,6 +36,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "runs",
     method: "get",
+    scope: "sessions.read",
     path: "/api/crews/:crewId/runs",
     summary: "Runs of a crew, newest first, a page at a time",
     answer: RunPage,
@@ -46,6 +47,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "lastPresence",
     method: "get",
+    scope: "sessions.read",
     path: "/api/crews/:crewId/last-presence",
     summary: "Who was not there when the crew was last led; no marks, no efforts",
     answer: LastPresence,
@@ -56,6 +58,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "quickTestRule",
     method: "get",
+    scope: "sessions.read",
     path: "/api/crews/:crewId/quick-test",
     summary: "What a crew is asked before and after its runs; null for nothing",
     answer: QuickTestRule,
@@ -79,6 +82,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "quickTests",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/quick-tests",
     summary: "Before and after the runs of the last twelve weeks, person by person and over the crew",
     answer: QuickTestsEntry,
@@ -129,6 +133,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "run",
     method: "get",
+    scope: "sessions.read",
     path: "/api/runs/:runId",
     summary: "One run, whole",
     answer: RunRecord,
@@ -174,6 +179,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "runsCsv",
     method: "get",
+    scope: "sessions.read",
     path: "/api/crews/:crewId/runs.csv",
     summary: "Runs of a crew as CSV, one row a person and run",
     file: "text/csv",

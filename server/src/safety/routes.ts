@@ -19,6 +19,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "participation",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/participation",
     summary: "Who cannot do everything, and what; no health answers, no reasons",
     answer: v.array(ParticipationEntry),
@@ -33,6 +34,7 @@ export function addSafetyRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "heldOut",
     method: "get",
+    scope: "health.read",
     path: "/api/crews/:crewId/held-out",
     summary: "Restrictions and clearances of a crew with their reasons",
     answer: HeldOut,

@@ -126,6 +126,9 @@ describe("somebody held out of everything", () => {
       { personId: world.people[0]!.id, name: "Person 1" },
     ]);
     expect(JSON.stringify(answer)).not.toMatch(/injury/i);
+    const handOut = (await trainer.get(`/api/programs/${world.programId}/hand-out`)).body as { people: { id: string }[] };
+    expect(handOut.people.map(({ id }) => id)).toEqual(world.people.slice(1).map(({ id }) => id));
+    expect((await trainer.get(`${crew()}/calendar.ics`)).text).toContain("BEGIN:VEVENT");
   });
 });
 
@@ -145,6 +148,10 @@ it("an own form given before stays in the program, unused: no run, calendar or p
   const before = await seconds();
   const { id } = await restriction(0, "freshInjury");
   const held = await seconds();
+  // Nor is it on the hand-out, which the rest of the crew is given.
+  const handOut = JSON.stringify((await trainer.get(`/api/programs/${world.programId}/hand-out`)).body);
+  expect(handOut).toContain(world.people[1]!.id);
+  expect(handOut).not.toContain(world.people[0]!.id);
   expect(held[0]).toBeLessThan(before[0]! - 500);
   expect(held[1]).toBeLessThan(before[1]! - 480);
   expect(

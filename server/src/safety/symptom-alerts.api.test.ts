@@ -131,6 +131,7 @@ describe("a report", () => {
     expect((await store(run)).body).toMatchObject({ code: "heldOut", detail: { withoutPeople: [me()] } });
     const may = (await trainer.get(`${crew()}/participation`)).body as { personId: string; heldOut: boolean }[];
     expect(may).toMatchObject([{ personId: me(), heldOut: true }]);
+    expect(JSON.stringify((await trainer.get(`/api/programs/${world.programId}/hand-out`)).body)).not.toContain(me());
     const monday = new Date(Date.now() - ((new Date().getUTCDay() + 6) % 7) * 86_400_000).toISOString().slice(0, 10);
     const placement = {
       id: uuid(),

@@ -11,6 +11,7 @@ export function addSchemaRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     id: "schemas",
     method: "get",
+    scope: "every",
     path: "/api/schemas",
     summary: "Names of the files that have a JSON Schema here",
     answer: v.array(v.string()),
@@ -20,6 +21,7 @@ export function addSchemaRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     id: "schema",
     method: "get",
+    scope: "every",
     path: "/api/schemas/:name",
     summary: "The JSON Schema of a file (docs/formats/schemas)",
     answer: v.record(v.string(), v.unknown()),

@@ -50,6 +50,7 @@ export const SETTINGS = {
     about: "What a monitoring server sends as bearer token to read /metrics; not there without it.",
     secret: true,
   },
+  API_CALLS_A_MINUTE: { usual: "120", about: "How often an API token may call each server." },
   LOG_LEVEL: { usual: "warn", about: "trace, debug, info, warn, error or silent." },
   METER_PORT: { usual: "", about: "Of the simulated meter; the port after PORT without it." },
   GATEWAY_PORT: { usual: "", about: "Of the gateway stand-in; two after PORT without it." },

@@ -12,6 +12,7 @@ export function addTemplateRoutes(routes: Routes, { db }: AppContext): void {
   routes.add({
     id: "templates",
     method: "get",
+    scope: "programs.read",
     path: "/api/templates",
     summary: "The templates the practice keeps, by name",
     answer: v.array(TemplateEntry),

@@ -15,6 +15,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "work",
     method: "get",
+    scope: "work.read",
     path: "/api/crews/:crewId/work",
     summary: "What the hands of a crew do in a shift",
     answer: WorkEntry,
@@ -24,6 +25,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "saveWork",
     method: "put",
+    scope: "work.write",
     path: "/api/crews/:crewId/work",
     summary: "Save it; 400 for answers that contradict each other, 409 with the newer one when somebody else saved in between",
     answer: WorkEntry,
@@ -34,6 +36,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "observations",
     method: "get",
+    scope: "work.read",
     path: "/api/crews/:crewId/observations",
     summary: "What was watched of the crew's tasks, newest first",
     answer: v.array(ObservationEntry),
@@ -43,6 +46,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "storeObservation",
     method: "put",
+    scope: "work.write",
     path: "/api/observations/:observationId",
     summary: "Store an observation and make the figures of its task from it; sending it again changes nothing",
     answer: StoredObservation,
@@ -58,6 +62,7 @@ export function addWorkRoutes(routes: Routes, { db, now }: AppContext): void {
   routes.add({
     id: "countObservation",
     method: "put",
+    scope: "work.write",
     path: "/api/crews/:crewId/observations/:observationId/counts",
     summary: "Whether an observation counts for the figures of its task",
     answer: StoredObservation,

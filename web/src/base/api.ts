@@ -56,6 +56,7 @@ export const TAGS = [
   "Practice",
   "Access",
   "Sessions",
+  "Tokens",
 ] as const;
 
 export const serverApi = createApi({

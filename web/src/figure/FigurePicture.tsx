@@ -2,6 +2,7 @@
 import { Box, type SxProps } from "@mui/material";
 import { useEffect, useRef, useState } from "react";
 import type { Pose } from "@kind-grip/core/figure";
+import { useWords } from "../base/library";
 import { stillOf } from "./drawer";
 import { FigureSheet } from "./FigureSheet";
 import type { FigureRequest } from "./request";
@@ -13,14 +14,17 @@ interface FigurePictureProps {
   poseKey?: string;
   /** Beside its own name the picture says nothing new to whoever listens. */
   silent?: boolean;
+  /** Drawn wherever it stands on the page: it may be printed. Told once it is there. */
+  onDrawn?(): void;
   sx?: SxProps;
 }
 
 const AGAIN_AFTER_MS = 3000;
 
-export function FigurePicture({ request, pose, poseKey = "", silent = false, sx }: FigurePictureProps) {
+export function FigurePicture({ request, pose, poseKey = "", silent = false, onDrawn, sx }: FigurePictureProps) {
+  const words = useWords();
   const place = useRef<HTMLDivElement>(null);
-  const [near, setNear] = useState(false);
+  const [near, setNear] = useState(onDrawn !== undefined);
   const [svg, setSvg] = useState("");
   useEffect(() => {
     if (near || !place.current) return;
@@ -41,7 +45,11 @@ export function FigurePicture({ request, pose, poseKey = "", silent = false, sx 
         (drawer) => (pose ? drawer.pose(request.figure, request.options, pose) : drawer.still(request.figure, request.options)),
         pose ? undefined : request.still,
       ).then(
-        (picture) => gone || setSvg(picture),
+        (picture) => {
+          if (gone) return;
+          setSvg(picture);
+          onDrawn?.();
+        },
         () => {
           // The drawer could not be loaded: perhaps it can in a moment.
           if (!gone) later = setTimeout(draw, AGAIN_AFTER_MS);
@@ -52,12 +60,12 @@ export function FigurePicture({ request, pose, poseKey = "", silent = false, sx 
       gone = true;
       clearTimeout(later);
     };
-    // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request and the pose hold
+    // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request and the pose hold; who is told of it is told once
   }, [near, key]);
   if (!request) return null;
   return (
     <Box ref={place} sx={sx}>
-      <FigureSheet svg={svg} aspect={request.options.width! / request.options.height!} title={silent ? undefined : request.title()} />
+      <FigureSheet svg={svg} aspect={request.options.width! / request.options.height!} title={silent ? undefined : request.title(words)} />
     </Box>
   );
 }

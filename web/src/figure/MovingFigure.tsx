@@ -2,6 +2,7 @@
 import { Box, type SxProps } from "@mui/material";
 import { useEffect, useMemo, useRef } from "react";
 import type { FigurePlace } from "@kind-grip/core/run";
+import { useWords } from "../base/library";
 import { motionDrawer } from "./drawer";
 import { FigureSheet } from "./FigureSheet";
 import type { FigureRequest } from "./request";
@@ -63,8 +64,9 @@ export function MovingFigure({ request, placeAt, moving, sx }: MovingFigureProps
     };
     // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request holds
   }, [request.key, moving]);
+  const words = useWords();
   // oxlint-disable-next-line react/exhaustive-deps -- the key says all that the request holds
-  const title = useMemo(() => request.title(), [request.key]);
+  const title = useMemo(() => request.title(words), [request.key, words]);
   return (
     <Box ref={sheet} sx={sx}>
       <FigureSheet svg="" title={title} aspect={request.options.width! / request.options.height!} />

@@ -1,6 +1,6 @@
 /** What is to be drawn: a movement in one of its forms, from one side. */
 import type { Figure, PictureOptions, Pose, SideName, ViewName } from "@kind-grip/core/figure";
-import { wordsOf } from "@kind-grip/core/language";
+import type { Words } from "@kind-grip/core/language";
 import { lookOf, type Library } from "@kind-grip/core/library";
 import type { Side } from "@kind-grip/core/units";
 
@@ -8,8 +8,8 @@ export interface FigureRequest {
   key: string;
   figure: Figure;
   options: PictureOptions;
-  /** The figure in words; worked out only when somebody needs it. */
-  title(): string;
+  /** The figure in words, in the language of the words; worked out only when somebody needs it. */
+  title(words: Words): string;
   /** The file of this still among those that were drawn when the application was built. */
   still?: string;
 }
@@ -38,7 +38,6 @@ export function figureRequest(
   const figure = library.figure(movementId, formId);
   if (!figure) return undefined;
   const small = width < 400;
-  const words = wordsOf(library);
   return {
     key: JSON.stringify([
       movementId,
@@ -52,7 +51,7 @@ export function figureRequest(
       alsoShown?.length ?? 0,
     ]),
     figure,
-    title: () => words.figure(figure, sideName(side), words.movementName(movementId)),
+    title: (words) => words.figure(figure, sideName(side), words.movementName(movementId)),
     options: {
       side: sideName(side),
       ...(view && { view }),

@@ -11,6 +11,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { CustomsForm, OwnMeasuresForm } from "./CustomsForm";
 import { DemoDoor } from "./DemoDoor";
 import { FilesOfCrews } from "./FilesOfCrews";
+import { OtherPrograms } from "./OtherPrograms";
 import { OwnAccount } from "./OwnAccount";
 import { Password } from "./Password";
 import { PasskeyList } from "./PasskeyList";
@@ -53,6 +54,7 @@ export default function PracticePage() {
             <SignInRules />
             <RetentionForm />
             <FilesOfCrews />
+            <OtherPrograms />
             {!account.demo && <DemoDoor />}
           </Box>
         )}

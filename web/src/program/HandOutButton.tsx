@@ -1,7 +1,8 @@
 /** The program on paper: in what the crew reads, or in another language for those who read that. */
-import { IconButton, Menu, MenuItem } from "@mui/material";
-import { Languages, Printer } from "lucide-react";
+import { Button, IconButton, Menu, MenuItem } from "@mui/material";
+import { FileText, Languages, Printer } from "lucide-react";
 import { useState } from "react";
+import { Link } from "react-router";
 import { LANGUAGE_FACTS, LANGUAGES, languageOf, type Language } from "@kind-grip/core/language";
 import { serverApi } from "../base/api";
 import { t } from "../base/words";
@@ -27,6 +28,14 @@ export function HandOutButton({ programId }: { programId: string }) {
       <IconButton aria-label={t("Language of the hand-out")} aria-haspopup="menu" onClick={(event) => setMenuAt(event.currentTarget)}>
         <Languages size={20} />
       </IconButton>
+      <Button
+        component={Link}
+        to={`/crews/${crew.id}/program/${programId}/hand-out${other ? `?language=${language}` : ""}`}
+        aria-label={t("The hand-out as a page")}
+        startIcon={<FileText size={20} />}
+      >
+        {t("As a page")}
+      </Button>
       <Menu anchorEl={menuAt} open={menuAt !== null} onClose={() => setMenuAt(null)}>
         {LANGUAGES.map((each) => (
           <MenuItem

@@ -1,5 +1,6 @@
 /** Programs. */
-import type { ProgramEntry } from "@kind-grip/core/api";
+import type { HandOut, ProgramEntry } from "@kind-grip/core/api";
+import type { Language } from "@kind-grip/core/language";
 import type { Program } from "@kind-grip/core/program";
 import { serverApi } from "../base/api";
 
@@ -9,6 +10,11 @@ export const programApi = serverApi.injectEndpoints({
     program: make.query<ProgramEntry, string>({
       query: (id) => `/programs/${id}`,
       providesTags: (_, __, id) => [{ type: "Programs", id }],
+      keepUnusedDataFor: 0,
+    }),
+    // Somebody may be held out since: it is asked for each time.
+    handOut: make.query<HandOut, { programId: string; language: Language | null }>({
+      query: ({ programId, language }) => `/programs/${programId}/hand-out${language ? `?language=${language}` : ""}`,
       keepUnusedDataFor: 0,
     }),
     createProgram: make.mutation<ProgramEntry, { crewId: string; id: string; program: Program }>({
