@@ -20,6 +20,7 @@ const LOOKED_AT = new Set([
 const ONE_BY_ONE = {
   mariadb: "LGPL-2.1-or-later: used as it is published, as a package of its own on the server",
   "ical.js": "MPL-2.0: used as it is published; changes of its own files would have to be open",
+  "web-push": "MPL-2.0: as ical.js",
   pako: "MIT, with parts under Zlib, which asks no more",
   jstat: "MIT by the text in its folder",
   "png-js": "MIT by the text in its folder",

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
-import { defineConfig, type Plugin, type Rolldown } from "vite";
+import { defineConfig, transformWithOxc, type Plugin, type Rolldown } from "vite";
 import { constants } from "node:zlib";
 import { compression, defineAlgorithm } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
@@ -29,6 +29,16 @@ const phoneFiles: Plugin = {
     };
     for (const { fileName, isEntry, moduleIds } of chunks)
       if (isEntry || moduleIds.some((id) => /\/src\/member\/.*Page\.tsx$|\/src\/member\/Phone/.test(id))) take(fileName);
+  },
+};
+
+/** What the phone's worker does with messages: a file of its own, for the worker that is made below takes it in by name. */
+const pushWorker: Plugin = {
+  name: "push-worker",
+  async generateBundle() {
+    const file = path.join(import.meta.dirname, "src/member/push-worker.ts");
+    const { code } = await transformWithOxc(readFileSync(file, "utf8"), file);
+    this.emitFile({ type: "asset", fileName: "push.js", source: code });
   },
 };
 
@@ -65,6 +75,7 @@ export default defineConfig({
   plugins: [
     react(),
     phoneFiles,
+    pushWorker,
     drawnStills(),
     // The crew member's own page works without a connection. Only that page asks for the worker (member/keep-page.ts).
     VitePWA({
@@ -112,6 +123,7 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: 3_000_000,
         navigateFallback: "/index.html",
         navigateFallbackAllowlist: [/^\/me(\/|$)/],
+        importScripts: ["/push.js"],
         clientsClaim: true,
         skipWaiting: true,
       },

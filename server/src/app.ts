@@ -37,6 +37,7 @@ import { addDemoRoutes } from "./demo/routes";
 import { addLinkRoutes } from "./auth/link-routes";
 import { addMemberRoutes } from "./member/routes";
 import type { Mailer } from "./message/mail";
+import type { Push } from "./message/push";
 import { addCalendarLinkRoutes, addOwnCalendarRoutes } from "./dayplan/calendar-links";
 import { addFirstAidRoutes } from "./followup/first-aid";
 import { addReportRoutes } from "./followup/report-routes";
@@ -62,6 +63,7 @@ export interface OutsideServices {
   /** Where the message gateway is; the stand-in has a page there. */
   gatewayAddress?: string;
   mail?: Mailer;
+  push?: Push;
   /** Where the stand-in of a mail server shows what it took. */
   inboxAddress?: string;
 }
@@ -217,6 +219,7 @@ export function createApp({
     secret,
     insideCalendars,
     mail: () => outsides.mail,
+    push: () => outsides.push,
     ways: () => Object.keys(waysOf(outsides)) as ContactWay[],
     addressOf: (request) => publicAddress ?? `${request.protocol}://${request.get("host")}`,
   };

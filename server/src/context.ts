@@ -6,6 +6,7 @@ import type { Db } from "./db/connection";
 import type { Request } from "express";
 import type { JobWorker } from "./job/worker";
 import type { Mailer } from "./message/mail";
+import type { Push } from "./message/push";
 
 export interface AppContext {
   db: Db;
@@ -19,6 +20,8 @@ export interface AppContext {
   worker: JobWorker;
   /** Undefined where no mail server was named. */
   mail(): Mailer | undefined;
+  /** Undefined where phones cannot be reached. */
+  push(): Push | undefined;
   /** The ways this server can reach people by. */
   ways(): ContactWay[];
   /** What pages of the interface begin with, as it is passed on: PUBLIC_ADDRESS, else what the browser asked for. */

@@ -6,6 +6,7 @@
 import { appendFileSync, existsSync, readFileSync } from "node:fs";
 import { createServer, type IncomingMessage, type ServerResponse } from "node:http";
 import { parseArgs } from "node:util";
+import { answer, showPage, tablePage } from "./page";
 import { endWithStarter } from "./starter";
 
 const { values } = parseArgs({
@@ -34,40 +35,33 @@ async function take(request: IncomingMessage, response: ServerResponse): Promise
   const id = request.headers["idempotency-key"];
   let body = "";
   for await (const part of request) body += String(part);
-  if (typeof id !== "string" || body.length > 4000) return end(response, 400, { problem: "needs an idempotency-key and a short body" });
-  if (Math.random() < Number(values.refuse)) return end(response, 503, { problem: "busy" });
+  if (typeof id !== "string" || body.length > 4000) return answer(response, 400, { problem: "needs an idempotency-key and a short body" });
+  if (Math.random() < Number(values.refuse)) return answer(response, 503, { problem: "busy" });
   if (!inbox.has(id)) {
     const { to, text } = JSON.parse(body) as { to: string; text: string };
     const taken = { id, to: String(to), text: String(text), at: new Date().toISOString() };
     inbox.set(id, taken);
     if (values.keep) appendFileSync(values.keep, `${JSON.stringify(taken)}\n`);
   }
-  end(response, 202, { id });
+  answer(response, 202, { id });
 }
-
-function end(response: ServerResponse, status: number, body: object): void {
-  response.writeHead(status, { "content-type": "application/json" }).end(JSON.stringify(body));
-}
-
-const escaped = (text: string) => text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
 
 function page(): string {
-  const rows = [...inbox.values()]
-    .reverse()
-    .map(({ to, text, at }) => `<tr><td>${escaped(to)}</td><td>${escaped(text)}</td><td>${at}</td></tr>`);
-  return `<!doctype html><html lang="en"><meta charset="utf-8"><title>Message gateway stand-in</title>
-<style>body{font:18px/1.5 system-ui;margin:2rem;background:#F6F2E9;color:#1D2B2A}td,th{text-align:left;padding:.4rem 1rem .4rem 0;border-bottom:1px solid #D9D2C3}</style>
-<h1>Messages taken: ${inbox.size}</h1><p>This gateway delivers nothing. It stands in for a real one.</p>
-<table><tr><th>To</th><th>Message</th><th>Taken at</th></tr>${rows.join("")}</table></html>`;
+  return tablePage({
+    title: "Message gateway stand-in",
+    heading: `Messages taken: ${inbox.size}`,
+    about: "This gateway delivers nothing. It stands in for a real one.",
+    head: ["To", "Message", "Taken at"],
+    rows: [...inbox.values()].reverse().map(({ to, text, at }) => [to, text, at]),
+  });
 }
 
 const server = createServer((request, response) => {
   if (request.method === "POST" && request.url === "/messages")
-    return void take(request, response).catch(() => end(response, 400, { problem: "that was not understood" }));
-  if (request.method === "GET" && request.url === "/messages") return end(response, 200, { messages: [...inbox.values()] });
-  if (request.method === "GET" && request.url === "/")
-    return void response.writeHead(200, { "content-type": "text/html; charset=utf-8" }).end(page());
-  return end(response, 404, { problem: "nothing here" });
+    return void take(request, response).catch(() => answer(response, 400, { problem: "that was not understood" }));
+  if (request.method === "GET" && request.url === "/messages") return answer(response, 200, { messages: [...inbox.values()] });
+  if (request.method === "GET" && request.url === "/") return showPage(response, page());
+  return answer(response, 404, { problem: "nothing here" });
 });
 server.on("error", (error: NodeJS.ErrnoException) => {
   process.stderr.write(`The message gateway stand-in could not start: ${error.code ?? error.message}\n`);

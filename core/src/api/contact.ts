@@ -7,7 +7,7 @@ export const ContactEntry = v.strictObject({
   id: Id,
   personId: Id,
   way: v.picklist(CONTACT_WAYS),
-  /** Empty once it was withdrawn: then only that there was a consent is kept. */
+  /** Of a phone how it is called. Empty once it was withdrawn: then only that there was a consent is kept. */
   address: v.string(),
   givenAt: IsoInstant,
   /** Who wrote down that the person agreed; null for the person. */
@@ -18,5 +18,10 @@ export const ContactEntry = v.strictObject({
 export type ContactEntry = v.InferOutput<typeof ContactEntry>;
 
 /** What a crew member has given, and which ways this server has. */
-export const OwnContacts = v.strictObject({ contacts: v.array(ContactEntry), ways: v.array(v.picklist(CONTACT_WAYS)) });
+export const OwnContacts = v.strictObject({
+  contacts: v.array(ContactEntry),
+  ways: v.array(v.picklist(CONTACT_WAYS)),
+  /** By which a browser knows that messages are this server's (RFC 8292). */
+  pushKey: v.nullable(v.string()),
+});
 export type OwnContacts = v.InferOutput<typeof OwnContacts>;

@@ -1,6 +1,7 @@
 import { createServer, type RequestListener, type Server } from "node:http";
 import type { AddressInfo } from "node:net";
-import { fetchCalendar, insideFrom, isOutside } from "./fetch-calendar";
+import { isOutside } from "../http/outside";
+import { fetchCalendar, insideFrom } from "./fetch-calendar";
 
 const servers: Server[] = [];
 afterEach(() => servers.splice(0).forEach((server) => server.close()));

@@ -1,13 +1,6 @@
-/**
- * Fetches a calendar somebody gave the address of: with limits of size, time and redirects, and from no machine of the inside network
- * unless whoever runs the server allows it. What a name stands for is looked at when the connection is made, so that it cannot be
- * another machine by then.
- */
-import { lookup } from "node:dns";
-import { request as plainRequest, type IncomingMessage } from "node:http";
-import { request as secureRequest } from "node:https";
-import { isIP, type LookupFunction } from "node:net";
-import ipaddr from "ipaddr.js";
+/** Fetches a calendar somebody gave the address of: with limits of size, time and redirects, and from no machine of the inside network. */
+import type { IncomingMessage } from "node:http";
+import { callOutside, InsideAddress } from "../http/outside";
 
 export const MOST_BYTES = 2 * 1024 * 1024;
 export const PATIENCE_MS = 8000;
@@ -44,53 +37,20 @@ export async function fetchCalendar(address: string, limits: FetchLimits): Promi
   throw new CalendarProblem("The address leads from one place to another without end.");
 }
 
-function ask(url: URL, { inside }: FetchLimits, signal: AbortSignal): Promise<IncomingMessage> {
+async function ask(url: URL, { inside }: FetchLimits, signal: AbortSignal): Promise<IncomingMessage> {
   if (url.protocol !== "http:" && url.protocol !== "https:") throw new CalendarProblem("The address must begin with https:.");
-  const isAllowed = inside.has(`${url.hostname}:${url.port || (url.protocol === "https:" ? "443" : "80")}`);
-  const host = url.hostname.replace(/^\[|\]$/g, "");
-  if (!isAllowed && isIP(host) && !isOutside(host)) throw insideProblem();
-  const send = url.protocol === "https:" ? secureRequest : plainRequest;
-  return new Promise((resolve, reject) => {
-    send(
-      url,
-      {
-        signal,
-        lookup: isAllowed ? lookup : lookupOutside,
-        headers: { accept: "text/calendar", "accept-encoding": "identity" },
-        // No connection of before is used again: each is looked at.
-        agent: false,
-      },
-      resolve,
-    )
-      .on("error", (error) => reject(problemOf(error, signal)))
-      .end();
-  });
+  try {
+    return await callOutside(url, { inside, signal, headers: { accept: "text/calendar", "accept-encoding": "identity" } });
+  } catch (error) {
+    throw problemOf(error as Error, signal);
+  }
 }
-
-const insideProblem = () =>
-  new CalendarProblem("The address is inside the own network. Whoever runs the server can allow it (docs/operating.md).");
 
 function problemOf(error: Error, signal: AbortSignal): CalendarProblem {
   if (error instanceof CalendarProblem) return error;
+  if (error instanceof InsideAddress)
+    return new CalendarProblem("The address is inside the own network. Whoever runs the server can allow it (docs/operating.md).");
   return new CalendarProblem(signal.aborted ? "The calendar did not answer in time." : "The calendar could not be reached.");
-}
-
-/** Like the usual lookup, but of addresses outside only: one inside among them, and there is none. */
-const lookupOutside: LookupFunction = (hostname, options, done) => {
-  lookup(hostname, { ...options, all: true }, (error, addresses) => {
-    if (error) return done(error, "", 4);
-    if (addresses.length === 0 || !addresses.every(({ address }) => isOutside(address))) return done(insideProblem(), "", 4);
-    return options.all ? done(null, addresses) : done(null, addresses[0]!.address, addresses[0]!.family);
-  });
-};
-
-/** Whether an address is of the open network: no loopback, no private network, nothing reserved, in no disguise. */
-export function isOutside(address: string): boolean {
-  try {
-    return ipaddr.process(address).range() === "unicast";
-  } catch {
-    return false;
-  }
 }
 
 async function textOf(response: IncomingMessage, mostBytes: number, signal: AbortSignal): Promise<string> {

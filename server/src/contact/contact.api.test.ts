@@ -22,7 +22,7 @@ const ofCrew = async () => (await trainer.get(`/api/crews/${world.crewId}/contac
 const forPerson = (person = 0) => `/api/crews/${world.crewId}/people/${world.people[person]!.id}/contacts`;
 
 it("given on the own phone it is there with when and by whom; the ways are those of the server", async () => {
-  expect(await own()).toEqual({ contacts: [], ways: ["email"] });
+  expect(await own()).toEqual({ contacts: [], ways: ["email"], pushKey: null });
   const { body } = await member.send("put", "/api/member/contacts", MAIL);
   expect(body.contacts).toMatchObject([{ way: "email", address: "ann@crew.example", givenBy: null, withdrawnAt: null }]);
   expect(await ofCrew()).toMatchObject([{ personId: world.people[0]!.id, givenBy: null }]);

@@ -1,11 +1,12 @@
 /** How people can be reached: their own page, and the trainer's. */
 import { ContactEntry, OwnContacts } from "@kind-grip/core/api";
-import { Contact } from "@kind-grip/core/contact";
+import { Contact, OwnContact } from "@kind-grip/core/contact";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
 import type { AppContext } from "../context";
 import { crewOf } from "../crew/crews";
+import { invalid } from "../http/problem";
 import type { Routes } from "../http/route";
 import { CrewParams } from "../http/params";
 import { contactsOf, giveContact, withdrawContact } from "./contacts";
@@ -14,11 +15,12 @@ const Own = { roles: ["member"] as const };
 const OneOf = v.object({ contactId: Id });
 const PersonParams = v.object({ ...CrewParams.entries, personId: Id });
 
-export function addContactRoutes(routes: Routes, { db, now, ways }: AppContext): void {
+export function addContactRoutes(routes: Routes, { db, now, ways, push }: AppContext): void {
   const ofMember = ({ accountId, crewId }: Caller) => ({ personId: accountId, crewId: crewId! });
   const own = async (caller: Caller): Promise<OwnContacts> => ({
     contacts: (await contactsOf(db, ofMember(caller))).filter(({ withdrawnAt }) => withdrawnAt === null),
     ways: ways(),
+    pushKey: (await push()?.key()) ?? null,
   });
   const nameOf = async ({ accountId }: Caller) => (await db.models.Account.findByPk(accountId))!.get().name;
   routes.add({
@@ -37,8 +39,10 @@ export function addContactRoutes(routes: Routes, { db, now, ways }: AppContext):
     summary: "Agree to be reminded at an address; another of the same way takes its place",
     answer: OwnContacts,
     ...Own,
-    body: Contact,
+    body: OwnContact,
     async handle({ caller, body }) {
+      if (body.way === "push" && !push()?.mayCall(new URL(body.address.endpoint)))
+        throw invalid([{ path: "address.endpoint", message: "is no address of a push service" }]);
       await giveContact(db, ofMember(caller), body, null, await now(caller));
       return own(caller);
     },

@@ -3,6 +3,8 @@ import type { WhereOptions } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import { inOneMoment } from "../db/transaction";
+import { withoutPhoneKeys } from "../contact/contacts";
+import type { ContactRow } from "../contact/tables";
 import { calendarsOf } from "../booking/bookings";
 import { crewAnswer, crewOf } from "./crews";
 
@@ -41,7 +43,7 @@ export async function exportCrew(db: Db, caller: Caller, at: Date, crewId: strin
       bookedSessions: await all(models.BookedSession),
       placementLeaders: await all(models.PlacementLeader),
       leadApprovals: await all(models.LeadApproval),
-      contacts: await all(models.Contact),
+      contacts: ((await all(models.Contact)) as ContactRow[]).map(withoutPhoneKeys),
       reminderRule: (await all(models.ReminderRule))[0] ?? null,
       reminderWishes: await all(models.ReminderWish),
       quickTestRule: (await all(models.QuickTestRule))[0] ?? null,

@@ -36,6 +36,7 @@ import { oneTimeLinks } from "./migrations/0032-one-time-links";
 import { contacts } from "./migrations/0033-contacts";
 import { personalData } from "./migrations/0035-personal-data";
 import { apiTokens } from "./migrations/0036-api-tokens";
+import { pushKeys } from "./migrations/0037-push-keys";
 import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
@@ -77,6 +78,7 @@ const MIGRATIONS = {
   "0034-encrypted": encryptedColumns,
   "0035-personal-data": personalData,
   "0036-api-tokens": apiTokens,
+  "0037-push-keys": pushKeys,
 };
 
 function migrations({ sequelize, keys }: Db) {

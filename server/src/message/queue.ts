@@ -196,19 +196,26 @@ async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow, wa
   return queued;
 }
 
-/** Whether a reminder is still one as it is sent: the session is in the plan and has not begun, and the person may do some of it. */
-export async function isStillDue(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<boolean> {
-  if (placementId === null) return true;
+/** Of what reminds of nothing in the plan. */
+const A_DAY_SEC = 86_400;
+
+/**
+ * For how long a reminder is one still, as it is sent: the session is in the plan and has not begun, and the person may do some of it.
+ * @returns seconds, 0 for one that is none any more
+ */
+export async function goodForSec(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<number> {
+  if (placementId === null) return A_DAY_SEC;
   const crew = (await db.models.Crew.findByPk(crewId))?.get();
   const placement = crew && (await placementById(db, crew, placementId));
   const session = placement && (await sessionOf(db, placement));
-  if (!session || placement.startsAt <= at || !isMeantFor(placement, personId)) return false;
+  if (!session || placement.startsAt <= at || !isMeantFor(placement, personId)) return 0;
   const { timeZone } = crew.detail;
   const [library, participations] = await Promise.all([
     practiceLibrary(db, practiceId),
     participationsIn(db, { id: crewId, timeZone }, at),
   ]);
-  return hasAnyItem(library, session, participations.get(personId));
+  if (!hasAnyItem(library, session, participations.get(personId))) return 0;
+  return Math.ceil((placement.startsAt.getTime() - at.getTime()) / 1000);
 }
 
 /** Why a person gets it and how they end it, in their language. */

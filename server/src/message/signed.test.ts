@@ -25,7 +25,7 @@ async function takes(secret: string | undefined, check: (headers: IncomingHttpHe
   const { taken } = await gatewayWay(
     `http://127.0.0.1:${port}`,
     secret,
-  )({ id: "key-1", why: () => Promise.resolve(""), to: "Ada", text: "Ridge break at 12:15" });
+  )({ id: "key-1", why: () => Promise.resolve(""), to: "Ada", text: "Ridge break at 12:15", goodForSec: 60 });
   await new Promise((done) => server.close(done));
   return taken;
 }
@@ -51,7 +51,7 @@ it("without a secret nothing is signed", async () => {
 });
 
 it("a way that takes however long step by step is given up, so that nobody else sends the same meanwhile", async () => {
-  const message = { id: "key-1", to: "Ada", text: "Ridge break", why: () => Promise.resolve("") };
+  const message = { id: "key-1", to: "Ada", text: "Ridge break", why: () => Promise.resolve(""), goodForSec: 60 };
   await expect(bounded(() => new Promise(() => undefined), 20)(message)).rejects.toBeInstanceOf(TimeoutError);
   expect(await bounded(async () => ({ taken: true }), 20)(message)).toEqual({ taken: true });
 });

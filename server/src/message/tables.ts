@@ -1,7 +1,8 @@
 /** Reminders, as they are stored. */
 import type { ContactWay } from "@kind-grip/core/contact";
 import type { Sequelize } from "sequelize";
-import { id, longText, moment, text, uuid, whole, type Table } from "../db/columns";
+import { id, longText, moment, shortPart, text, uuid, whole, type Table } from "../db/columns";
+import { encrypted } from "../db/encrypted";
 
 export interface MessageRow {
   id: string;
@@ -33,8 +34,22 @@ export interface ReminderWishRow {
   minutesBefore: number | null;
 }
 
+/** By which phones know this server; the private one never leaves it. */
+export interface PushKeyRow {
+  id: string;
+  publicKey: string;
+  privateKey: string;
+  madeAt: Date;
+}
+
 export function defineMessageTables(sequelize: Sequelize) {
   return {
+    PushKey: sequelize.define("push_keys", {
+      id: { ...shortPart },
+      publicKey: text,
+      ...encrypted("privateKey"),
+      madeAt: moment,
+    }) as Table<PushKeyRow>,
     Message: sequelize.define("messages", {
       id: { ...id },
       practiceId: uuid,

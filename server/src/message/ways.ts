@@ -1,7 +1,8 @@
-/** The ways a reminder can take out of this server, each with what it carries: as e-mail, or to a message gateway by telephone number. */
+/** The ways a reminder can take out of this server, each with what it carries: to a phone, as e-mail, or to a gateway by telephone number. */
 import type { ContactWay } from "@kind-grip/core/contact";
 import { withTimeout } from "es-toolkit";
 import type { Mailer } from "./mail";
+import type { Push } from "./push";
 import { signatureOf } from "./signed";
 
 export interface Outgoing {
@@ -11,10 +12,20 @@ export interface Outgoing {
   text: string;
   /** Why they get it and how it is ended, in their language; worked out only where there is room for it. */
   why(): Promise<string>;
+  /** Nobody is to be told after that. */
+  goodForSec: number;
 }
 
-/** @returns whether it was taken; rejects when who takes it could not be reached */
-export type Way = (message: Outgoing) => Promise<{ taken: boolean; problem?: string }>;
+/** What became of it. */
+interface Answered {
+  taken: boolean;
+  problem?: string;
+  /** The address does not exist any more. */
+  gone?: true;
+}
+
+/** @returns what became of it; rejects when who takes it could not be reached */
+export type Way = (message: Outgoing) => Promise<Answered>;
 export type Ways = Partial<Record<ContactWay, Way>>;
 
 const GATEWAY_PATIENCE_MS = 5000;
@@ -30,6 +41,7 @@ export const bounded =
 interface Outside {
   mail?: Mailer;
   gatewayAddress?: string;
+  push?: Push;
 }
 
 /**
@@ -37,8 +49,9 @@ interface Outside {
  * @param ownPage where a crew member ends it; left out where the server does not know how it is called outside
  * @param secret what requests to the gateway are signed with
  */
-export function waysOf({ mail, gatewayAddress }: Outside, { ownPage, secret }: { ownPage?: string; secret?: string } = {}): Ways {
+export function waysOf({ mail, gatewayAddress, push }: Outside, { ownPage, secret }: { ownPage?: string; secret?: string } = {}): Ways {
   return {
+    ...(push ? { push: push.way } : {}),
     ...(mail ? { email: mailWay(mail, ownPage) } : {}),
     ...(gatewayAddress ? { telephone: gatewayWay(gatewayAddress, secret) } : {}),
   };

@@ -8,9 +8,9 @@ import { TimeoutError } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
-import { addressOf } from "../contact/contacts";
+import { addressOf, forgetAddress } from "../contact/contacts";
 import type { MessageRow } from "./tables";
-import { isStillDue, queueWanted, whyFor } from "./queue";
+import { goodForSec, queueWanted, whyFor } from "./queue";
 import { bounded, WAY_PATIENCE_MS, type Outgoing, type Way, type Ways } from "./ways";
 
 const AT_ONCE = 20;
@@ -29,11 +29,19 @@ export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppCo
   const taken = await takeDue(db, now);
   for (const message of taken) {
     const to = await addressOf(db, message.personId, message.way);
-    if (to === undefined || !(await isStillDue(db, message, await clock(message)))) {
-      await db.models.Message.update({ state: "dropped" }, { where: { id: message.id } });
+    const at = await clock(message);
+    const seconds = to === undefined ? 0 : await goodForSec(db, message, at);
+    if (to === undefined || seconds === 0) {
+      await drop(db, message);
       continue;
     }
-    const result = await send(ways, message, { to, why: () => whyFor(db, message) });
+    const result = await send(ways, message, { to, why: () => whyFor(db, message), goodForSec: seconds });
+    if (result.gone) {
+      // The phone takes nothing any more: its owner took the permission away there, or the page is gone from it.
+      await forgetAddress(db, message, to, at);
+      await drop(db, message);
+      continue;
+    }
     const tries = message.tries + 1;
     await db.models.Message.update(
       result.taken
@@ -45,13 +53,15 @@ export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppCo
   return taken.length;
 }
 
-const NAMES = { email: "the mail server", telephone: "the gateway" } as const;
+const drop = ({ models }: Db, { id }: MessageRow) => models.Message.update({ state: "dropped" }, { where: { id } });
 
-async function send(ways: Ways, { id, text, way }: MessageRow, { to, why }: Pick<Outgoing, "to" | "why">): ReturnType<Way> {
+const NAMES = { push: "the push service", email: "the mail server", telephone: "the gateway" } as const;
+
+async function send(ways: Ways, { id, text, way }: MessageRow, more: Omit<Outgoing, "id" | "text">): ReturnType<Way> {
   const name = NAMES[way];
   const take = ways[way];
   if (!take) return { taken: false, problem: `this server does not know ${name} any more` };
-  return bounded(take)({ id, to, text, why }).catch((error: Error) => ({
+  return bounded(take)({ id, text, ...more }).catch((error: Error) => ({
     taken: false,
     problem: error instanceof TimeoutError || error.name === "TimeoutError" ? `${name} did not answer` : `${name} could not be reached`,
   }));

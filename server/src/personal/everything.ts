@@ -2,6 +2,8 @@
 import type { KeptKind, KeptOfPerson } from "@kind-grip/core/api";
 import type { Session } from "@kind-grip/core/session";
 import { Op, type Transaction, type Model, type ModelStatic, type WhereOptions } from "sequelize";
+import { withoutPhoneKeys } from "../contact/contacts";
+import type { ContactRow } from "../contact/tables";
 import type { Db } from "../db/connection";
 import { inOneMoment } from "../db/transaction";
 import { notFound } from "../http/problem";
@@ -31,7 +33,7 @@ async function rowsOf(db: Db, { crewId, personId }: OfPerson, transaction: Trans
   }));
   return {
     absences: await all(models.Absence),
-    contacts: await all(models.Contact),
+    contacts: (await all(models.Contact)).map((row) => ({ ...withoutPhoneKeys(row as unknown as ContactRow) })),
     choices: [...(await all(models.ReminderWish)), ...(await all(models.QuickTestWish))],
     rounds: records.map((record) => ({ ...record, round: rounds.get(record.roundId)?.name, at: rounds.get(record.roundId)?.startedOn })),
     restrictions: await all(models.Restriction),

@@ -30,7 +30,8 @@ export const PRACTICE_PARTS: readonly PracticePart[] = [
   { model: "CrewColleague", by: "crewId" },
   { model: "Person", by: "crewId" },
   { model: "Absence", by: "crewId" },
-  { model: "Contact", by: "crewId" },
+  // A phone takes messages of the server it knows.
+  { model: "Contact", by: "crewId", only: { way: { [Op.ne]: "push" } } },
   { model: "ReminderRule", by: "crewId" },
   { model: "ReminderWish", by: "crewId" },
   { model: "QuickTestRule", by: "crewId" },
@@ -84,6 +85,7 @@ export const LEFT_BEHIND: Partial<Record<keyof Models, string>> = {
   SignInAttempt: "is an attempt at this server",
   MemberAccess: "is a card for this server's address",
   CalendarLink: "is an address of this server",
+  PushKey: "is how phones know this server",
   Job: "can be made anew",
 };
 

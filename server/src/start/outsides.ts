@@ -10,6 +10,7 @@ import { practiceClock } from "../context";
 import type { Db } from "../db/connection";
 import { pointDemoCalendar } from "../demo/bookings";
 import { smtpMailer } from "../message/mail";
+import { pushOf } from "../message/push";
 import { waysOf } from "../message/ways";
 import { startWorker } from "../message/worker";
 import { setting, wholeSetting } from "./settings";
@@ -49,6 +50,9 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
   const insideCalendars = new Set([...insideFrom(setting("INSIDE_CALENDARS")), calendarHost]);
   const services = servicesOfEnvironment();
   const publicAddress = setting("PUBLIC_ADDRESS");
+  const pushPort = wholeSetting("PUSH_PORT", { usual: port + 6 });
+  const insidePush = new Set<string>();
+  services.push = pushOf(db, { subject: pushSubject(publicAddress, setting("MAIL_FROM")), inside: insidePush });
   const told = { ownPage: publicAddress && `${publicAddress}/me/progress`, secret: setting("GATEWAY_SECRET") || undefined };
   const stops = [
     startReading(db, { inside: insideCalendars }, everyMs, clock),
@@ -78,6 +82,8 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
         services.mail = smtpMailer(`smtp://127.0.0.1:${mailPort}`, setting("MAIL_FROM"));
         services.inboxAddress = `http://127.0.0.1:${inboxPort}`;
       }
+      startOne("push", pushPort);
+      insidePush.add(`127.0.0.1:${pushPort}`);
       await pointDemoCalendar(db, calendarHost);
     },
     stop() {
@@ -85,6 +91,11 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
       for (const standIn of standIns) standIn.kill();
     },
   };
+}
+
+/** Whom a push service can ask: the site, else whoever its e-mails are from. */
+function pushSubject(publicAddress: string, mailFrom: string): string {
+  return publicAddress.startsWith("https:") ? publicAddress : `mailto:${/<([^>]+)>/.exec(mailFrom)?.[1] ?? mailFrom}`;
 }
 
 function servicesOfEnvironment(): OutsideServices {

@@ -57,6 +57,7 @@ export const SETTINGS = {
   STAND_INS: { usual: "no", about: "yes: simulated devices and services without the demo too; they always come with it." },
   MAIL_PORT: { usual: "", about: "Of the mail server stand-in; four after PORT without it." },
   INBOX_PORT: { usual: "", about: "Of the page with what it took; five after PORT without it." },
+  PUSH_PORT: { usual: "", about: "Of the push service stand-in; six after PORT without it." },
   BOOKING_CALENDAR_PORT: { usual: "", about: "Of the booking calendar stand-in; three after PORT without it." },
 } as const satisfies Record<string, Setting>;
 export type SettingName = keyof typeof SETTINGS;

@@ -29,7 +29,7 @@ import { MadeAddress } from "./MadeAddress";
 
 const STATE = { waiting: t("waiting"), sent: t("sent"), failed: t("not sent"), dropped: t("not needed") } as const;
 
-const WAY = { email: t("by e-mail"), telephone: t("by telephone") } as const;
+const WAY = { push: t("to their phone"), email: t("by e-mail"), telephone: t("by telephone") } as const;
 
 export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose(): void }) {
   const messages = dayPlanApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });

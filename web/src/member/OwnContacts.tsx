@@ -3,13 +3,17 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { useRef, useState } from "react";
 import * as v from "valibot";
 import type { ContactEntry } from "@kind-grip/core/api";
-import { Contact, type ContactWay } from "@kind-grip/core/contact";
+import { Contact, type ContactWay, type WrittenWay } from "@kind-grip/core/contact";
 import { useWords } from "../base/library";
 import { memberApi } from "./api";
+import { Away } from "./Away";
+import { AskForPhone } from "./AskForPhone";
+import { endPush } from "./push";
 
+const LABEL = { push: "contactPush", email: "contactEmail", telephone: "contactTelephone" } as const satisfies Record<ContactWay, string>;
 const FIELD = {
-  email: { label: "contactEmail", wrong: "contactWrongEmail", type: "email", autoComplete: "email" },
-  telephone: { label: "contactTelephone", wrong: "contactWrongTelephone", type: "tel", autoComplete: "tel" },
+  email: { wrong: "contactWrongEmail", type: "email", autoComplete: "email" },
+  telephone: { wrong: "contactWrongTelephone", type: "tel", autoComplete: "tel" },
 } as const;
 
 export function OwnContacts() {
@@ -27,7 +31,9 @@ export function OwnContacts() {
       <Typography sx={{ color: "text.secondary", mb: 2, maxWidth: "34em" }}>{words.member("contactWhy")}</Typography>
       {data.ways.map((way) => {
         const given = data.contacts.find((each) => each.way === way);
-        return given ? <Given key={way} contact={given} onDone={goOn} /> : <Ask key={way} way={way} onDone={goOn} />;
+        if (given) return <Given key={way} contact={given} onDone={goOn} />;
+        if (way !== "push") return <Ask key={way} way={way} onDone={goOn} />;
+        return data.pushKey && <AskForPhone key={way} serverKey={data.pushKey} onDone={goOn} />;
       })}
     </Box>
   );
@@ -42,11 +48,17 @@ function Given({ contact: { id, way, address, givenAt, givenBy }, onDone }: Give
   const words = useWords();
   const [takeBack, { isLoading, error }] = memberApi.useWithdrawOwnContactMutation();
   const day = words.dayName(givenAt.slice(0, 10));
+  const end = async () => {
+    const { error: refused } = await takeBack(id);
+    if (refused) return;
+    if (way === "push") await endPush();
+    onDone();
+  };
   return (
     <Box sx={{ borderTop: "1px solid", borderColor: "line", py: 1.25 }}>
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "center", flexWrap: "wrap" }}>
         <Box sx={{ flex: "1 1 200px", minWidth: 0 }}>
-          <Typography sx={{ color: "text.secondary" }}>{words.member(FIELD[way].label)}</Typography>
+          <Typography sx={{ color: "text.secondary" }}>{words.member(LABEL[way])}</Typography>
           {/* Numbers and addresses are read from left to right in every language. */}
           <Typography sx={{ fontWeight: 650, overflowWrap: "anywhere" }}>
             <bdi dir="ltr">{address}</bdi>
@@ -55,7 +67,12 @@ function Given({ contact: { id, way, address, givenAt, givenBy }, onDone }: Give
             {givenBy === null ? words.member("contactSince", { day }) : words.member("contactSinceBy", { day, name: givenBy })}
           </Typography>
         </Box>
-        <Button variant="outlined" disabled={isLoading} onClick={() => void takeBack(id).then(({ error: refused }) => refused ?? onDone())}>
+        <Button
+          variant="outlined"
+          disabled={isLoading}
+          aria-label={`${words.member("contactBack")}: ${words.member(LABEL[way])}`}
+          onClick={() => void end()}
+        >
           {words.member("contactBack")}
         </Button>
       </Box>
@@ -64,12 +81,12 @@ function Given({ contact: { id, way, address, givenAt, givenBy }, onDone }: Give
   );
 }
 
-function Ask({ way, onDone }: { way: ContactWay; onDone(): void }) {
+function Ask({ way, onDone }: { way: WrittenWay; onDone(): void }) {
   const words = useWords();
   const [give, { isLoading, error }] = memberApi.useGiveOwnContactMutation();
   const [address, setAddress] = useState("");
   const [wrong, setWrong] = useState(false);
-  const { label, wrong: wrongText, ...field } = FIELD[way];
+  const { wrong: wrongText, ...field } = FIELD[way];
   const agree = () => {
     const contact = v.safeParse(Contact, { way, address });
     setWrong(!contact.success);
@@ -88,7 +105,7 @@ function Ask({ way, onDone }: { way: ContactWay; onDone(): void }) {
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "flex-start" }}>
         <TextField
           {...field}
-          label={words.member(label)}
+          label={words.member(LABEL[way])}
           value={address}
           onChange={({ target }) => setAddress(target.value)}
           error={wrong}
@@ -102,14 +119,5 @@ function Ask({ way, onDone }: { way: ContactWay; onDone(): void }) {
       </Box>
       {error && <Away />}
     </Box>
-  );
-}
-
-function Away() {
-  const words = useWords();
-  return (
-    <Typography role="alert" sx={{ color: "error.main", mt: 1 }}>
-      {words.member("away")}
-    </Typography>
   );
 }

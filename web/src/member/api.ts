@@ -1,6 +1,6 @@
 /** A crew member's own page. */
 import type { KeptOfPerson, MemberDay, MemberProgress, MemberPulse, OwnContacts, ReminderRule, RunningLate } from "@kind-grip/core/api";
-import type { Contact } from "@kind-grip/core/contact";
+import type { OwnContact } from "@kind-grip/core/contact";
 import type { OwnQuickTest } from "@kind-grip/core/quicktest";
 import type { Language } from "@kind-grip/core/language";
 import type { Sending } from "./phone-store";
@@ -27,7 +27,7 @@ export const memberApi = serverApi.injectEndpoints({
       query: (own) => ({ url: "/member/reminder", method: "PUT", body: { own } }),
     }),
     ownContacts: make.query<OwnContacts, void>({ query: () => "/member/contacts", providesTags: ["People"] }),
-    giveOwnContact: make.mutation<OwnContacts, Contact>({
+    giveOwnContact: make.mutation<OwnContacts, OwnContact>({
       query: (body) => ({ url: "/member/contacts", method: "PUT", body }),
       invalidatesTags: (done) => (done ? ["People"] : []),
     }),

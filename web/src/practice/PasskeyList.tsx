@@ -9,7 +9,7 @@ import { problemOf } from "../base/api";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
-import { deviceName } from "./device-name";
+import { deviceName } from "../base/device-name";
 
 const day = (iso: string) => dateText(DateTime.fromISO(iso), "d LLL yyyy");
 

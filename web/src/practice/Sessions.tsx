@@ -10,7 +10,7 @@ import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
-import { deviceName } from "./device-name";
+import { deviceName } from "../base/device-name";
 
 export function Sessions() {
   const query = authApi.useSessionsQuery(undefined, { refetchOnMountOrArgChange: true });

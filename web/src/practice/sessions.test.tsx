@@ -2,7 +2,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import { NoticeBar } from "../base/NoticeBar";
 import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
-import { deviceName } from "./device-name";
+import { deviceName } from "../base/device-name";
 import { Sessions } from "./Sessions";
 
 const session = (change: object) => ({

@@ -2,7 +2,7 @@
 import { Alert, Box, Button, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from "@mui/material";
 import { useState } from "react";
 import type { ContactEntry } from "@kind-grip/core/api";
-import { CONTACT_WAYS, type ContactWay } from "@kind-grip/core/contact";
+import { WRITTEN_WAYS, type ContactWay, type WrittenWay } from "@kind-grip/core/contact";
 import { DateTime } from "luxon";
 import { problemOf } from "../base/api";
 import { dateText } from "../base/dates";
@@ -10,7 +10,7 @@ import { t } from "../base/words";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { recordApi } from "./api";
 
-const NAMES: Record<ContactWay, string> = { email: t("E-mail"), telephone: t("Telephone") };
+const NAMES: Record<ContactWay, string> = { push: t("Their phone"), email: t("E-mail"), telephone: t("Telephone") };
 
 interface PersonContactsProps {
   crewId: string;
@@ -98,7 +98,7 @@ export function PersonContacts({ crewId, personId, name, timeZone }: PersonConta
 
 function Ask({ crewId, personId, name, onDone }: { crewId: string; personId: string; name: string; onDone(): void }) {
   const [give, { isLoading, error }] = recordApi.useGiveContactMutation();
-  const [way, setWay] = useState<ContactWay>("email");
+  const [way, setWay] = useState<WrittenWay>("email");
   const [address, setAddress] = useState("");
   const [agreed, setAgreed] = useState(false);
   const problem = error ? problemOf(error) : undefined;
@@ -123,8 +123,8 @@ function Ask({ crewId, personId, name, onDone }: { crewId: string; personId: str
         </Alert>
       )}
       <Box sx={{ display: "flex", gap: 1.5, flexWrap: "wrap" }}>
-        <TextField select label={t("Way")} value={way} onChange={({ target }) => setWay(target.value as ContactWay)} sx={{ width: 160 }}>
-          {CONTACT_WAYS.map((each) => (
+        <TextField select label={t("Way")} value={way} onChange={({ target }) => setWay(target.value as WrittenWay)} sx={{ width: 160 }}>
+          {WRITTEN_WAYS.map((each) => (
             <MenuItem key={each} value={each}>
               {NAMES[each]}
             </MenuItem>
