@@ -1,3 +1,5 @@
+import { testFiles } from "./scripts/alone.mjs";
+
 /** Three projects: unit tests of pure code, component tests in jsdom, and API tests against a real, throwaway MariaDB. */
 const shared = {
   transform: {
@@ -16,6 +18,10 @@ const shared = {
   // What is asked of a sandbox's globals is slow; this one is handed to every file, and what computes takes half the time.
   sandboxInjectedGlobals: ["Math"],
 };
+
+/** Set for complete runs; whoever names a file runs that file. */
+const isTogether = process.env.TESTS_TOGETHER === "1";
+const api = testFiles("server/src", ".api.test.ts", 3);
 
 export default {
   projects: [
@@ -45,7 +51,12 @@ export default {
     {
       ...shared,
       displayName: "api",
-      testMatch: ["<rootDir>/server/src/**/*.api.test.ts"],
+      ...(isTogether
+        ? {
+            testMatch: ["<rootDir>/server/src/test/together/{first,second,third}.ts", ...api.alone],
+            globals: { testFileGroups: api.groups },
+          }
+        : { testMatch: ["<rootDir>/server/src/**/*.api.test.ts"] }),
       globalSetup: "<rootDir>/server/src/test/start-database.ts",
       globalTeardown: "<rootDir>/server/src/test/stop-database.ts",
     },

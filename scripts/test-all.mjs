@@ -92,7 +92,7 @@ const waiting = [
       names: suites.flatMap(failedJourneys),
     }));
   },
-  () => counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api") }, jestCounts),
+  () => counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api"), TESTS_TOGETHER: "1" }, jestCounts),
   () => counted("Component tests", "test:web", jest("web"), { JEST_RESULTS: jest("web") }, jestCounts),
   () => counted("Unit tests", "test:unit", jest("unit"), { JEST_RESULTS: jest("unit") }, jestCounts),
   () => check("Lint", "lint", { LINT_QUICKLY: "1" }),

@@ -1,6 +1,6 @@
 /**
  * For whoever runs the server, while it runs: who can sign in, a way back for who cannot, the first day, settings.
- * bin/admin help | practices | people | practice … | trainer … | password E-MAIL | first | leave … | come FILE | keys | new-key | reencrypt | migrations | settings [--data DIR] [--address URL]
+ * bin/admin help | health | practices | people | practice … | trainer … | password E-MAIL | first | leave … | come FILE | keys | new-key | reencrypt | migrations | settings [--data DIR] [--address URL]
  */
 import { appendFileSync, existsSync, readFileSync } from "node:fs";
 import path from "node:path";
@@ -19,7 +19,9 @@ import { ranMigrations } from "./db/migrate";
 import { bringPractice } from "./practice-file/read";
 import { writePractice } from "./practice-file/write";
 import { dataKeysOf, keysFileIn, runCommand } from "./start/command";
+import { healthByPart } from "./health/parts";
 import { setting, settingLines } from "./start/settings";
+import { surroundingsOf } from "./start/surroundings";
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "../..");
 
@@ -43,6 +45,14 @@ async function invited({ db, words, address }: Asked, isNew: boolean): Promise<s
 
 /** @returns what is printed; rejects with what is to be said where it cannot be done */
 const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Promise<string[]> }>> = {
+  health: {
+    about: "how each part is: database, disk, what waits, mail, backups; ends with 1 where one is not well",
+    async run({ db, data }) {
+      const parts = await healthByPart(db, surroundingsOf(setting("DATABASE_URL") ? undefined : data));
+      if (!parts.every(({ isWell }) => isWell)) process.exitCode = 1;
+      return parts.map(({ part, isWell, says }) => `${isWell ? "well    " : "NOT WELL"}  ${part}: ${says}`);
+    },
+  },
   practices: {
     about: "the practices here, with their trainers and crews counted",
     async run({ db: { models } }) {

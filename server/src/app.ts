@@ -47,7 +47,8 @@ import { addMessageRoutes } from "./message/routes";
 import { waysOf } from "./message/ways";
 import { addResponseRoutes } from "./response/routes";
 import { metricsOf } from "./http/metrics";
-import { Routes } from "./http/route";
+import { Routes, type DeclaredRoute } from "./http/route";
+import type { Surroundings } from "./health/parts";
 import { addPracticeRoutes } from "./practice/routes";
 import { addBaselineRoutes } from "./baseline/routes";
 import { addProgramRoutes } from "./program/routes";
@@ -89,6 +90,10 @@ export interface AppOptions {
   publicAddress?: string;
   /** What a monitoring server sends to read the metrics; none without it. */
   metricsToken?: string;
+  /** What whoever has that token is told of besides the database. */
+  surroundings?: Surroundings;
+  /** What this process is for; everything when left out. */
+  role?: "all" | "answers" | "works";
   /** How often an API token may call in a minute. */
   apiCallsAMinute?: number;
   /** Loads the demo practice beside what is there; none where it may not be. */
@@ -122,6 +127,8 @@ export function createApp({
   insideCalendars = new Set(),
   publicAddress,
   metricsToken,
+  surroundings,
+  role = "all",
   loadDemo,
   apiCallsAMinute = 120,
 }: AppOptions) {
@@ -167,9 +174,10 @@ export function createApp({
   );
 
   if (metricsToken) {
-    const metrics = metricsOf(db, metricsToken);
+    const metrics = metricsOf(db, metricsToken, surroundings);
     app.use("/api", metrics.time);
     app.get("/metrics", metrics.page);
+    app.get("/healthz/parts", metrics.parts);
   }
   app.get("/healthz", (_request, response) => void response.json({ alive: true }));
   app.get("/readyz", async (_request, response) => {
@@ -179,6 +187,16 @@ export function createApp({
     const nodes = await db.nodes.all();
     response.json({ ready: true, ...(nodes.length > 1 ? { nodes } : {}) });
   });
+
+  const worker = new JobWorker(db, role !== "answers");
+  // Nobody comes here but whoever looks whether it lives.
+  if (role === "works") {
+    app.use(() => {
+      throw notFound("address");
+    });
+    app.use(errorHandler);
+    return Object.assign(app, { declared: [] as DeclaredRoute[], stop: () => worker.stop() });
+  }
 
   if (webRoot)
     app.use(
@@ -211,7 +229,6 @@ export function createApp({
     ...(freeBytes ? [refuseWithoutRoom(freeBytes)] : []),
   );
 
-  const worker = new JobWorker(db);
   const context: AppContext = {
     db,
     now: practiceClock(db),
@@ -316,5 +333,5 @@ export function createApp({
     sessions.stop();
     await worker.stop();
   };
-  return Object.assign(app, { declared: routes.declared, stop });
+  return Object.assign(app, { declared: routes.declared as readonly DeclaredRoute[], stop });
 }

@@ -18,7 +18,8 @@ import { withStartLock } from "./db/start-lock";
 import { dataKeysOf, startOwnDatabase } from "./start/command";
 import { openDataFolder } from "./start/data-folder";
 import { openOutsides, type KeptCalendar, type Outsides } from "./start/outsides";
-import { setting, wholeSetting } from "./start/settings";
+import { roleSetting, setting, wholeSetting } from "./start/settings";
+import { surroundingsOf } from "./start/surroundings";
 import { freeBytesOf } from "./http/disk";
 import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
 import { DEMO_MEMBER, DEMO_STAFF } from "./demo/staff";
@@ -38,6 +39,7 @@ async function start(): Promise<void> {
     },
   });
   const port = Number(options.port);
+  const role = roleSetting();
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`--port takes a number from 1 to 65535, not "${options.port}"`);
   const outside = setting("DATABASE_URL") || undefined;
   const publicAddress = setting("PUBLIC_ADDRESS").replace(/\/$/, "") || undefined;
@@ -73,6 +75,7 @@ async function start(): Promise<void> {
       async () => {
         const ran = await migrate(db);
         if (ran.length > 0) say(`Brought the database up to date: ${ran.join(", ")}`);
+        if (role === "works") return { lines: ["Works for the servers beside it."], withDemo: false };
         return signInsFor(db, options.empty, kept, publicAddress ?? `http://127.0.0.1:${port}`);
       },
       { onWait: () => say("Another server is bringing the database up to date; waiting for it …") },
@@ -83,6 +86,7 @@ async function start(): Promise<void> {
       port,
       data: options.data,
       kept,
+      isAtWork: role !== "answers",
       everyMs: 1000 * wholeSetting("READ_CALENDARS_EVERY_SEC", { least: 1, most: 86_400 }),
     });
     if (withDemo || setting("STAND_INS") === "yes") await outsides.startStandIns();
@@ -100,6 +104,8 @@ async function start(): Promise<void> {
       logLevel: setting("LOG_LEVEL"),
       proxies: wholeSetting("PROXIES", { most: 20 }),
       ...(publicAddress ? { publicAddress } : {}),
+      role,
+      surroundings: surroundingsOf(outside ? undefined : options.data),
       apiCallsAMinute: wholeSetting("API_CALLS_A_MINUTE", { least: 1 }),
       ...(setting("METRICS_TOKEN") ? { metricsToken: setting("METRICS_TOKEN") } : {}),
       // Its passwords are known to everybody: not where others can reach it.

@@ -30,7 +30,11 @@ async function restored(file: string): Promise<string> {
 /** Columns that are encrypted and hold something that is not. */
 async function plainValues({ sequelize, models }: Db): Promise<string[]> {
   const found: string[] = [];
-  for (const { table, columns } of encryptedTables(Object.values(models) as ModelStatic<Model>[]))
+  const tables = "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE()";
+  const there = (await sequelize.query<{ name: string }>(tables, { type: QueryTypes.SELECT })).map(({ name }) => name);
+  for (const { table, columns } of encryptedTables(Object.values(models) as ModelStatic<Model>[]).filter(({ table }) =>
+    there.includes(table),
+  ))
     for (const column of columns) {
       const sql = `SELECT \`${column}\` AS value FROM \`${table}\` WHERE \`${column}\` NOT REGEXP '^[0-9a-f]{8}[.]' LIMIT 1`;
       if ((await sequelize.query(sql, { type: QueryTypes.SELECT })).length > 0) found.push(`${table}.${column}`);

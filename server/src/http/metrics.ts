@@ -7,6 +7,7 @@ import { timingSafeEqual } from "node:crypto";
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from "prom-client";
 import { QueryTypes } from "sequelize";
 import type { Db } from "../db/connection";
+import { healthByPart, type Surroundings } from "../health/parts";
 
 /** Sign-ins that failed are counted over so long, minutes. */
 const FAILED_WITHIN_MIN = 15;
@@ -16,10 +17,12 @@ export interface Metrics {
   time: RequestHandler;
   /** Answers whoever has the token; to everybody else there is no such address. */
   page: RequestHandler;
+  /** How each part is, for the same; 503 where one is not well. */
+  parts: RequestHandler;
 }
 
 /** @param token what a monitoring server sends as `Authorization: Bearer …` */
-export function metricsOf(db: Db, token: string): Metrics {
+export function metricsOf(db: Db, token: string, surroundings: Surroundings = {}): Metrics {
   const registry = new Registry();
   collectDefaultMetrics({ register: registry });
   const registers = [registry];
@@ -73,6 +76,11 @@ export function metricsOf(db: Db, token: string): Metrics {
     async page(request, response, next) {
       if (!isToken(request.get("authorization") ?? "", token)) return next();
       response.type(registry.contentType).send(await registry.metrics());
+    },
+    async parts(request, response, next) {
+      if (!isToken(request.get("authorization") ?? "", token)) return next();
+      const parts = await healthByPart(db, surroundings);
+      response.status(parts.every(({ isWell }) => isWell) ? 200 : 503).json({ parts });
     },
   };
 }

@@ -31,13 +31,18 @@ export class JobWorker {
   private stopped = false;
   private lookedForOld = 0;
 
-  constructor(private readonly db: Db) {
+  /** @param isAtWork false where another process makes what is asked for here */
+  constructor(
+    private readonly db: Db,
+    private readonly isAtWork = true,
+  ) {
     this.timer = setInterval(() => this.wake(), LOOK_MS);
     this.timer.unref();
   }
 
   /** Looks for work now instead of within a second. */
   wake(): void {
+    if (!this.isAtWork) return;
     // A database that is away is asked again the next time.
     this.round ??= this.doAll()
       .catch(() => undefined)

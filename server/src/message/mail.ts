@@ -14,9 +14,8 @@ export type Mailer = (mail: Mail) => Promise<void>;
 
 const PATIENCE_MS = 8000;
 
-/** @param from an address, or `Name <address>` */
-export function smtpMailer(url: string, from: string): Mailer {
-  const transport = createTransport(
+const transportTo = (url: string, from?: string) =>
+  createTransport(
     {
       url,
       connectionTimeout: PATIENCE_MS,
@@ -27,6 +26,13 @@ export function smtpMailer(url: string, from: string): Mailer {
     },
     { from },
   );
+
+/** Resolves when the server is there and takes whoever the address names; sends nothing. */
+export const askMailServer = (url: string): Promise<unknown> => transportTo(url).verify();
+
+/** @param from an address, or `Name <address>` */
+export function smtpMailer(url: string, from: string): Mailer {
+  const transport = transportTo(url, from);
   return async ({ id, to, subject, text }) => {
     // One person, whatever is written in an address.
     await transport.sendMail({ to: { name: "", address: to }, subject, text, ...(id ? { messageId: `<${id}@kind-grip>` } : {}) });

@@ -31,6 +31,8 @@ interface OutsidesOptions {
   kept: KeptCalendar;
   /** How often booking calendars are read. */
   everyMs: number;
+  /** Whether this process reads, seals, forgets and sends. */
+  isAtWork: boolean;
 }
 
 export interface Outsides {
@@ -42,7 +44,7 @@ export interface Outsides {
   stop(): void;
 }
 
-export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOptions): Outsides {
+export function openOutsides({ db, root, port, data, kept, everyMs, isAtWork }: OutsidesOptions): Outsides {
   const clock = practiceClock(db);
   const standIns: ChildProcess[] = [];
   const calendarPort = wholeSetting("BOOKING_CALENDAR_PORT", { usual: port + 3 });
@@ -54,12 +56,14 @@ export function openOutsides({ db, root, port, data, kept, everyMs }: OutsidesOp
   const insidePush = new Set<string>();
   services.push = pushOf(db, { subject: pushSubject(publicAddress, setting("MAIL_FROM")), inside: insidePush });
   const told = { ownPage: publicAddress && `${publicAddress}/me/progress`, secret: setting("GATEWAY_SECRET") || undefined };
-  const stops = [
-    startReading(db, { inside: insideCalendars }, everyMs, clock),
-    startSealing(db),
-    startRetention(db, clock),
-    startWorker(db, () => waysOf(services, told), clock),
-  ];
+  const stops = isAtWork
+    ? [
+        startReading(db, { inside: insideCalendars }, everyMs, clock),
+        startSealing(db),
+        startRetention(db, clock),
+        startWorker(db, () => waysOf(services, told), clock),
+      ]
+    : [];
   const startOne = (name: string, ownPort: number, ...more: string[]) => standIns.push(startStandIn(root, name, ownPort, ...more));
   return {
     services,

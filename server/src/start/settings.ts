@@ -17,6 +17,11 @@ export const SETTINGS = {
   PORT: { usual: "4100", about: "Where it listens; --port goes before it." },
   HOST: { usual: "127.0.0.1", about: "On which address of this machine; 0.0.0.0 for all." },
   PUBLIC_ADDRESS: { usual: "", about: "What links in e-mails begin with, https://hands.example; without it what the browser asked for." },
+  ROLE: {
+    usual: "all",
+    about:
+      "all; answers: leaves long work, sending and upkeep to another process; works: does only that, and answers /healthz and /readyz.",
+  },
   PROXIES: { usual: "0", about: "How many proxies stand in front whose X-Forwarded-* is believed." },
   COOKIE_SECRET: {
     usual: "",
@@ -78,6 +83,14 @@ export function wholeSetting(
   if (!Number.isInteger(value) || value < least || value > most)
     throw new Error(`${name} takes a whole number from ${least} to ${most}, not "${text}"`);
   return value;
+}
+
+export const ROLES = ["all", "answers", "works"] as const;
+/** What a process is for. @throws Error that names the setting */
+export function roleSetting(env: NodeJS.ProcessEnv = process.env): (typeof ROLES)[number] {
+  const role = ROLES.find((each) => each === setting("ROLE", env));
+  if (!role) throw new Error(`ROLE takes ${ROLES.join(", ")}, not "${setting("ROLE", env)}"`);
+  return role;
 }
 
 /** One line each: name, value, where from, what it is for. Secrets are not printed. */

@@ -1,0 +1,23 @@
+/**
+ * Which test files share what they load. Jest loads every module anew for each file, which takes longer than most files' tests; those that
+ * change nothing but what they put back are run many in one.
+ */
+import { readdirSync, readFileSync } from "node:fs";
+import path from "node:path";
+
+/** What changes modules, clocks or the surroundings for whoever comes after, or is kept under the file's own name. */
+const ALONE = /jest\.(mock|useFakeTimers|spyOn|isolateModules|resetModules|requireActual)|process\.env\.\w+ =|toMatch\w*Snapshot/;
+
+/** @param ending of the files' names @returns absolute paths: each by itself, and in groups of about the same length */
+export function testFiles(folder, ending, groups) {
+  const files = readdirSync(folder, { recursive: true })
+    .filter((name) => name.endsWith(ending) && !name.includes("node_modules"))
+    .map((name) => path.resolve(folder, name))
+    .sort();
+  const isAlone = (file) => ALONE.test(readFileSync(file, "utf8"));
+  const together = files.filter((file) => !isAlone(file));
+  return {
+    alone: files.filter(isAlone),
+    groups: Array.from({ length: groups }, (_, group) => together.filter((_file, i) => i % groups === group)),
+  };
+}
