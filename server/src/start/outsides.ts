@@ -53,7 +53,7 @@ export function openOutsides({ db, root, port, data, kept, everyMs, isAtWork }: 
   const services = servicesOfEnvironment();
   const publicAddress = setting("PUBLIC_ADDRESS");
   const pushPort = wholeSetting("PUSH_PORT", { usual: port + 6 });
-  const insidePush = new Set<string>();
+  const insidePush = new Set(insideFrom(setting("INSIDE_PUSH")));
   services.push = pushOf(db, { subject: pushSubject(publicAddress, setting("MAIL_FROM")), inside: insidePush });
   const told = { ownPage: publicAddress && `${publicAddress}/me/progress`, secret: setting("GATEWAY_SECRET") || undefined };
   const stops = isAtWork

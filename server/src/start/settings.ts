@@ -36,6 +36,7 @@ export const SETTINGS = {
     usual: "",
     about: "host:port of machines of the inside network that booking calendars may be read from, with commas.",
   },
+  INSIDE_PUSH: { usual: "", about: "host:port of push services of the inside network, with commas; those of the browsers need none." },
   READ_CALENDARS_EVERY_SEC: { usual: "60", about: "How often booking calendars are read." },
   DATA_KEYS: {
     usual: "",
