@@ -13,7 +13,7 @@ export const NewProgram = v.strictObject({ id: Id, program: Program });
 export const ImportedProgram = v.strictObject({ id: Id, text: FileText(1_000_000, "program") });
 export const ChangedProgram = v.strictObject({ version: Version, program: Program });
 
-/** What stands on a hand-out: without what everybody is out of, and without whoever is held out. */
+/** What stands on a hand-out: without what everybody is out of, and without whoever is held out. For one person it is their own sheet. */
 export const HandOut = v.strictObject({
   crewName: v.string(),
   programName: v.string(),

@@ -3,13 +3,15 @@ import { dateAt } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
 import { languageOf, type Language } from "@kind-grip/core/language";
 import type { Library } from "@kind-grip/core/library";
-import { notHeldOut, sessionWithin } from "@kind-grip/core/safety";
+import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
+import type { HandOut } from "@kind-grip/core/api";
 import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import { listPeople } from "../crew/people";
 import type { Db } from "../db/connection";
 import { customsOf } from "../practice/customs";
 import { practiceLibrary } from "../library/practice-library";
+import { Problem } from "../http/problem";
 import { programOf } from "../program/programs";
 import { participationsIn } from "../safety/participations";
 import type { AskedWork } from "./jobs";
@@ -53,6 +55,33 @@ export async function paperWork(
   }));
   const task = { kind, ...common, program, people: sheets };
   return { crewId, subjectId: programId, fileName: `${program.name} sheets.pdf`, language, task };
+}
+
+/**
+ * Somebody's own sheet: in their forms and their language, without what they leave out.
+ * @throws Problem 404 for whoever is held out, or not here
+ */
+export async function sheetOf(
+  db: Db,
+  caller: Caller,
+  at: Date,
+  programId: string,
+  personId: string,
+  language?: Language,
+): Promise<HandOut> {
+  const { task } = await paperWork(db, caller, at, programId, "personalSheets", language);
+  if (task.kind !== "personalSheets") throw new Error("a sheet is no other paper");
+  const person = task.people.find(({ id }) => id === personId);
+  if (!person) throw new Problem(404, "notFound", "There is no sheet for them today: they are held out of everything, or not here.");
+  const library = await practiceLibrary(db, caller.practiceId);
+  const sessions = task.program.sessions.map((session) => personalSession(library, session, personId, person.participation));
+  return {
+    crewName: task.crewName,
+    programName: task.program.name,
+    language: person.language,
+    sessions: sessions.filter(({ items }) => items.length > 0),
+    people: [{ id: personId, name: person.name }],
+  };
 }
 
 function customMovementsOf(library: Library) {

@@ -13,7 +13,7 @@ import { sendFile } from "../http/file";
 import { Problem } from "../http/problem";
 import type { Routes } from "../http/route";
 import { ask, contentKeyOf, fileOf, jobOf, leave, told, type AskedWork } from "./jobs";
-import { paperWork } from "./papers";
+import { paperWork, sheetOf } from "./papers";
 
 /** Between two looks at work that is waited for. */
 const LOOK_MS = 150;
@@ -154,11 +154,12 @@ export function addJobRoutes(routes: Routes, { db, now, worker }: AppContext): v
     method: "get",
     scope: "programs.read",
     path: "/api/programs/:programId/hand-out",
-    summary: "What stands on the hand-out, for a page that is read aloud, enlarged or printed by the browser",
+    summary: "What stands on the hand-out or on somebody's own sheet, for a page that is read aloud, enlarged or printed by the browser",
     answer: HandOut,
     params: ProgramParams,
-    query: InLanguage,
+    query: v.object({ ...InLanguage.entries, personId: v.optional(Id) }),
     async handle({ caller, params, query }) {
+      if (query.personId) return sheetOf(db, caller, await now(caller), params.programId, query.personId, query.language);
       const { task } = await paper(caller, params.programId, "handOut", query.language);
       if (task.kind !== "handOut") throw new Error("a hand-out is no other paper");
       const { crewName, program, language, names } = task;

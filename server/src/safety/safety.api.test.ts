@@ -128,6 +128,9 @@ describe("somebody held out of everything", () => {
     expect(JSON.stringify(answer)).not.toMatch(/injury/i);
     const handOut = (await trainer.get(`/api/programs/${world.programId}/hand-out`)).body as { people: { id: string }[] };
     expect(handOut.people.map(({ id }) => id)).toEqual(world.people.slice(1).map(({ id }) => id));
+    const sheet = (person: number) => trainer.get(`/api/programs/${world.programId}/hand-out?personId=${world.people[person]!.id}`);
+    expect((await sheet(0)).status).toBe(404);
+    expect((await sheet(1)).body.people).toEqual([{ id: world.people[1]!.id, name: "Person 2" }]);
     expect((await trainer.get(`${crew()}/calendar.ics`)).text).toContain("BEGIN:VEVENT");
   });
 });

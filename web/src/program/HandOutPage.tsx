@@ -1,5 +1,5 @@
 /** The hand-out as a page: what stands on the paper, for whoever has it read aloud or enlarges it; printed, the browser keeps its structure. */
-import { Box, Button, GlobalStyles, Typography } from "@mui/material";
+import { Box, Button, GlobalStyles, MenuItem, TextField, Typography } from "@mui/material";
 import { ArrowLeft, Printer } from "lucide-react";
 import { useCallback, useMemo, useState, type ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
@@ -11,6 +11,7 @@ import { WithLanguage } from "../base/language";
 import { useLibrary, useWords } from "../base/library";
 import { MEASURES } from "../base/measures";
 import { t } from "../base/words";
+import { crewApi } from "../crew/api";
 import { useCrew } from "../crew/CrewFrame";
 import { FigurePicture } from "../figure/FigurePicture";
 import { figureRequest } from "../figure/request";
@@ -20,62 +21,113 @@ import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { programApi } from "./api";
 
+/** For everybody. */
+const CREW = "crew";
+
 export default function HandOutPage() {
   const { programId } = useParams();
   const crew = useCrew();
+  const people = crewApi.usePeopleQuery(crew.id).data ?? [];
   const [asked, setAsked] = useSearchParams();
   const wanted = asked.get("language");
   const language = isLanguage(wanted) ? wanted : null;
-  const query = programApi.useHandOutQuery({ programId: programId!, language }, { refetchOnMountOrArgChange: true });
+  const personId = asked.get("person");
+  const query = programApi.useHandOutQuery({ programId: programId!, language, personId }, { refetchOnMountOrArgChange: true });
+  const handOut = query.currentData;
+  const ask = (change: Record<string, string | null>) => {
+    const next = { language, person: personId, ...change };
+    setAsked(Object.entries(next).flatMap(([name, value]) => (value === null ? [] : [[name, value]])) as [string, string][], {
+      replace: true,
+    });
+  };
+  const { isDrawn, noteDrawn } = useDrawn(handOut);
+  return (
+    <>
+      <GlobalStyles styles={{ "@page": { size: "A4", margin: "14mm" } }} />
+      <Box sx={{ "@media print": { display: "none" } }}>
+        <PageTitle
+          title={handOut ? t("Hand-out: {{program}}", { program: handOut.programName }) : t("Hand-out")}
+          lead={t("As on paper, to be read aloud or enlarged. Printed from here, its headings, lists and pictures stay what they are.")}
+        >
+          <Button component={Link} to={`/crews/${crew.id}/program/${programId}`} startIcon={<ArrowLeft size={20} />}>
+            {t("Back to the program")}
+          </Button>
+          <Button variant="outlined" startIcon={<Printer size={20} />} disabled={!isDrawn} onClick={() => window.print()}>
+            {t("Print")}
+          </Button>
+        </PageTitle>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "flex-end", mb: 3 }}>
+          <TextField
+            select
+            label={t("For")}
+            value={people.some(({ id }) => id === personId) ? personId : CREW}
+            // Their own language again: the one that was chosen was for somebody else.
+            onChange={({ target }) => ask({ person: target.value === CREW ? null : target.value, language: null })}
+            sx={{ flex: "1 1 220px", maxWidth: 320 }}
+          >
+            <MenuItem value={CREW}>{t("the whole crew")}</MenuItem>
+            {people
+              .filter(({ leftOn }) => leftOn === null)
+              .map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+          </TextField>
+          <Choice<Language>
+            label={t("Language of the hand-out")}
+            value={handOut?.language ?? language}
+            onChange={(chosen) => ask({ language: chosen })}
+            options={LANGUAGES.map((each) => ({ value: each, label: LANGUAGE_FACTS[each].ownName, lang: each }))}
+          />
+        </Box>
+      </Box>
+      <Loaded query={query}>
+        {(loaded) => (
+          <WithLanguage language={loaded.language} measures={MEASURES}>
+            <Sheets handOut={loaded} isOnePersons={personId !== null} onDrawn={noteDrawn} />
+          </WithLanguage>
+        )}
+      </Loaded>
+    </>
+  );
+}
+
+/** Whether every picture of what is shown is there. */
+function useDrawn(handOut: HandOut | undefined) {
   const library = useLibrary();
   const [drawn, setDrawn] = useState<ReadonlySet<string>>(new Set());
   const noteDrawn = useCallback((itemId: string) => setDrawn((before) => new Set([...before, itemId])), []);
-  const items = query.data?.sessions.flatMap((session) => session.items) ?? [];
-  const pictures = items.filter(({ movementId, formId }) => library.figure(movementId, formId)).length;
-  return (
-    <Loaded query={query} keepShown>
-      {(handOut) => (
-        <>
-          <GlobalStyles styles={{ "@page": { size: "A4", margin: "14mm" } }} />
-          <Box sx={{ "@media print": { display: "none" } }}>
-            <PageTitle
-              title={t("Hand-out: {{program}}", { program: handOut.programName })}
-              lead={t("As on paper, to be read aloud or enlarged. Printed from here, its headings, lists and pictures stay what they are.")}
-            >
-              <Button component={Link} to={`/crews/${crew.id}/program/${programId}`} startIcon={<ArrowLeft size={20} />}>
-                {t("Back to the program")}
-              </Button>
-              <Button variant="outlined" startIcon={<Printer size={20} />} disabled={drawn.size < pictures} onClick={() => window.print()}>
-                {t("Print")}
-              </Button>
-            </PageTitle>
-            <Choice<Language>
-              label={t("Language of the hand-out")}
-              value={handOut.language}
-              onChange={(chosen) => setAsked({ language: chosen }, { replace: true })}
-              options={LANGUAGES.map((each) => ({ value: each, label: LANGUAGE_FACTS[each].ownName, lang: each }))}
-            />
-          </Box>
-          <WithLanguage language={handOut.language} measures={MEASURES}>
-            <Sheets handOut={handOut} onDrawn={noteDrawn} />
-          </WithLanguage>
-        </>
-      )}
-    </Loaded>
-  );
+  const items = handOut?.sessions.flatMap((session) => session.items) ?? [];
+  const isDrawn =
+    handOut !== undefined && items.every(({ id, movementId, formId }) => drawn.has(id) || !library.figure(movementId, formId));
+  return { isDrawn, noteDrawn };
 }
 
 /** Hears of each picture that is there. */
 type OnDrawn = (itemId: string) => void;
 
-function Sheets({ handOut: { sessions, crewName, people, language }, onDrawn }: { handOut: HandOut; onDrawn: OnDrawn }) {
+interface SheetsProps {
+  handOut: HandOut;
+  /** Their name stands on it. */
+  isOnePersons: boolean;
+  onDrawn: OnDrawn;
+}
+
+function Sheets({ handOut: { sessions, crewName, people, language }, isOnePersons, onDrawn }: SheetsProps) {
   const words = useWords();
   const names = useMemo(() => new Map(people.map(({ id, name }) => [id, name])), [people]);
   return (
     <Box lang={language} dir={LANGUAGE_FACTS[language].direction} sx={{ maxWidth: 980 }}>
-      {sessions.length === 0 && <Empty title={words.paper("noSession")} />}
+      {sessions.length === 0 && <Empty title={words.paper(isOnePersons ? "noSheet" : "noSession")} />}
       {sessions.map((session) => (
-        <Sheet key={session.id} session={session} crewName={crewName} names={names} onDrawn={onDrawn} />
+        <Sheet
+          key={session.id}
+          session={session}
+          whose={isOnePersons ? `${people[0]!.name} · ${crewName}` : crewName}
+          names={names}
+          onDrawn={onDrawn}
+        />
       ))}
     </Box>
   );
@@ -83,12 +135,13 @@ function Sheets({ handOut: { sessions, crewName, people, language }, onDrawn }: 
 
 interface SheetProps {
   session: Session;
-  crewName: string;
+  /** Under the session's name. */
+  whose: string;
   names: ReadonlyMap<string, string>;
   onDrawn: OnDrawn;
 }
 
-function Sheet({ session, crewName, names, onDrawn }: SheetProps) {
+function Sheet({ session, whose, names, onDrawn }: SheetProps) {
   const library = useLibrary();
   const words = useWords();
   const { totalSec } = useMemo(() => compileGroup(session, library.timings, [...names.keys()]), [session, library, names]);
@@ -111,7 +164,7 @@ function Sheet({ session, crewName, names, onDrawn }: SheetProps) {
         </Typography>
       </Box>
       <Typography sx={{ color: "text.secondary" }}>
-        {words.label("slot", session.slot)} · {crewName}
+        {words.label("slot", session.slot)} · {whose}
       </Typography>
       <Typography sx={{ fontSize: "1.15rem", my: 1 }}>{words.paper("mildPull")}</Typography>
       <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>

@@ -13,8 +13,11 @@ export const programApi = serverApi.injectEndpoints({
       keepUnusedDataFor: 0,
     }),
     // Somebody may be held out since: it is asked for each time.
-    handOut: make.query<HandOut, { programId: string; language: Language | null }>({
-      query: ({ programId, language }) => `/programs/${programId}/hand-out${language ? `?language=${language}` : ""}`,
+    handOut: make.query<HandOut, { programId: string; language: Language | null; personId: string | null }>({
+      query: ({ programId, language, personId }) => ({
+        url: `/programs/${programId}/hand-out`,
+        params: { ...(language && { language }), ...(personId && { personId }) },
+      }),
       keepUnusedDataFor: 0,
     }),
     createProgram: make.mutation<ProgramEntry, { crewId: string; id: string; program: Program }>({

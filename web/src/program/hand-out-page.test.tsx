@@ -2,7 +2,8 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import type { HandOut } from "@kind-grip/core/api";
 import { showCrewPage } from "../testing/crew-page";
-import { sampleCrew, sampleId, sampleSession } from "../testing/sample";
+import { sampleCrew, sampleId, samplePerson, sampleSession } from "../testing/sample";
+import { refusal } from "../testing/screen";
 import HandOutPage from "./HandOutPage";
 
 jest.mock("../figure/drawer", () => ({ stillOf: jest.fn(async () => "<svg><path/></svg>") }));
@@ -61,6 +62,34 @@ it("another language is asked for, with its direction, its digits and its words 
   expect(heading.closest("[lang]")).toHaveAttribute("lang", "ar");
   const figures = within(heading.closest("section")!).getAllByRole("img");
   expect(figures[0]!.getAttribute("aria-label")).not.toMatch(/[a-z]{3}/i);
+});
+
+it("somebody's own sheet is asked for in their language, with their name; one who is held out has none, and nothing else is shown", async () => {
+  const own = handOut({ people: [{ id: ada, name: "Ada Quill" }] });
+  const away = sampleId();
+  const message = "There is no sheet for them today: they are held out of everything, or not here.";
+  const { server, user } = open(
+    {
+      [address]: handOut(),
+      [`GET /crews/${crew.id}/people`]: [samplePerson({ id: ada, name: "Ada Quill" }), samplePerson({ id: away, name: "Olmo Reed" })],
+      [`${address}?language=pl`]: handOut(),
+      [`${address}?personId=${ada}`]: own,
+      [`${address}?personId=${away}`]: refusal(404, "notFound", message),
+    },
+    "?language=pl",
+  );
+  await screen.findByRole("region", { name: "Warm-up" });
+  const choose = async (name: string) => {
+    await user.click(screen.getByRole("combobox", { name: "For" }));
+    await user.click(screen.getByRole("option", { name }));
+  };
+  await choose("Ada Quill");
+  expect(await screen.findByText(/Ada Quill · Slate crew/)).toBeVisible();
+  expect(server.calls(`${address}?personId=${ada}`)).toHaveLength(1);
+  await choose("Olmo Reed");
+  expect(await screen.findByText(message)).toBeVisible();
+  expect(screen.queryByRole("region", { name: "Warm-up" })).toBeNull();
+  expect(screen.getByRole("button", { name: "Print" })).toBeDisabled();
 });
 
 it("a program without items says so", async () => {
