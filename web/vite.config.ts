@@ -80,7 +80,8 @@ export default defineConfig({
     // The crew member's own page works without a connection. Only that page asks for the worker (member/keep-page.ts).
     VitePWA({
       injectRegister: null,
-      registerType: "autoUpdate",
+      // One that is new waits until it is taken (member/new-version.ts).
+      registerType: "prompt",
       scope: "/me",
       manifest: {
         name: "Kind Grip – my day",
@@ -125,7 +126,6 @@ export default defineConfig({
         navigateFallbackAllowlist: [/^\/me(\/|$)/],
         importScripts: ["/push.js"],
         clientsClaim: true,
-        skipWaiting: true,
       },
     }),
     // Made once here, not at every request; the server gives each browser what it takes. Tests need no smallest files.

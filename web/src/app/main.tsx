@@ -8,6 +8,9 @@ import { RouterProvider } from "react-router/dom";
 import { router } from "./router";
 import { store } from "../base/store";
 import { theme } from "../base/theme";
+import { reloadForLostCode } from "../base/lost-code";
+
+reloadForLostCode();
 
 createRoot(document.getElementById("root")!).render(
   <StrictMode>

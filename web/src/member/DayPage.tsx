@@ -16,6 +16,8 @@ import { EffortCard, QuestionCard } from "./AskedCards";
 import { phoneDay } from "./paused";
 import { BookingLine, RunningLate } from "./OwnBookings";
 import { MovementThumb } from "../figure/MovementThumb";
+import { InstallHint } from "./InstallHint";
+import { useNewVersions } from "./new-version";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
 import { sessionAddress } from "./session-address";
@@ -25,6 +27,7 @@ export default function DayPage() {
   const library = useLibrary();
   const words = useWords();
   const phone = useDay();
+  useNewVersions();
   const { day, done, checkedIn, answered, waiting } = phone;
   const { alerts, out, shortOfEndDeg, sessions, anyTime, home } = phoneDay(library, day, waiting);
   const zone = day.crew.timeZone;
@@ -94,6 +97,7 @@ export default function DayPage() {
           <List title={words.member("anyTime")} entries={anyTime} zone={zone} isDone={isDone} />
         </>
       )}
+      <InstallHint />
       {/* What a browser takes away from such an address is missed when it is needed. */}
       {window.isSecureContext === false && <Typography sx={{ mt: 3, color: "warm.dark" }}>{words.member("notSecure")}</Typography>}
     </>
