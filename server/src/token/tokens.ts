@@ -134,21 +134,18 @@ export async function callerWith({ sequelize }: Db, token: string, at: Date): Pr
   };
 }
 
-/** Counts a call; on several servers at once too. */
-export async function noteUse({ sequelize }: Db, tokenId: string, operation: string, answered: boolean, at: Date): Promise<void> {
-  await sequelize.query(
-    `INSERT INTO api_token_uses (tokenId, day, operation, answered, refused, lastAt) VALUES (:tokenId, :day, :operation, :answered, :refused, :at)
-     ON DUPLICATE KEY UPDATE answered = answered + VALUES(answered), refused = refused + VALUES(refused), lastAt = VALUES(lastAt)`,
-    {
-      replacements: {
-        tokenId,
-        day: at.toISOString().slice(0, 10),
-        operation,
-        answered: Number(answered),
-        refused: Number(!answered),
-        at,
+/** Counts a call; on several servers and database nodes at once too. */
+export async function noteUse(db: Db, tokenId: string, operation: string, answered: boolean, at: Date): Promise<void> {
+  const day = at.toISOString().slice(0, 10);
+  await inTransaction(db, (transaction) =>
+    db.sequelize.query(
+      `INSERT INTO api_token_uses (tokenId, day, operation, answered, refused, lastAt) VALUES (:tokenId, :day, :operation, :answered, :refused, :at)
+       ON DUPLICATE KEY UPDATE answered = answered + VALUES(answered), refused = refused + VALUES(refused), lastAt = VALUES(lastAt)`,
+      {
+        replacements: { tokenId, day, operation, answered: Number(answered), refused: Number(!answered), at },
+        type: QueryTypes.INSERT,
+        transaction,
       },
-      type: QueryTypes.INSERT,
-    },
+    ),
   );
 }
