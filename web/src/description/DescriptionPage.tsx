@@ -46,7 +46,10 @@ function Operations({ description }: { description: Description }) {
   const operations = useMemo(() => operationsOf(description), [description]);
   const wanted = useDeferredValue(words);
   const shown = useMemo(() => found(operations, wanted, scope === ALL ? undefined : scope), [operations, wanted, scope]);
-  const subjects = [...new Set(shown.map(({ subject }) => subject))];
+  // What a program can call comes first: whoever reads this writes one.
+  const isCalled = (subject: string) => shown.some((each) => each.subject === subject && each.scope !== undefined);
+  const named = [...new Set(shown.map(({ subject }) => subject))];
+  const subjects = [...named.filter(isCalled), ...named.filter((each) => !isCalled(each))];
   return (
     <ShapesContext value={description.components.schemas}>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mb: 1, "@media print": { display: "none" } }}>

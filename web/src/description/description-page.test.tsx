@@ -8,18 +8,19 @@ import { typeText } from "./type-text";
 const open = async () => {
   new TestServer({ ...SIGNED_IN, "GET /openapi.json": sampleDescription() });
   const shown = showPage(<DescriptionPage />);
-  await screen.findByText("3 calls");
+  await screen.findByText("4 calls");
   return shown;
 };
 const calls = () => screen.getAllByRole("button", { name: /\/api\// }).map((each) => each.textContent);
 
-it("stands by subject, with the scope a token needs", async () => {
+it("stands by subject, those a token may call first, with the scope it needs", async () => {
   await open();
-  expect(screen.getAllByRole("heading", { level: 2 }).map((each) => each.textContent)).toEqual(["crew", "report"]);
+  expect(screen.getAllByRole("heading", { level: 2 }).map((each) => each.textContent)).toEqual(["crew", "report", "auth"]);
   expect(calls()).toEqual([
     "GET /api/crewsCrews of the trainercrews.read",
     "POST /api/crewsMake a crewno token",
     "GET /api/crews/{crewId}/report.pdfThe report on paperevery token",
+    "POST /api/sign-outSign outno token",
   ]);
 });
 
@@ -56,7 +57,7 @@ it("opened it tells address, what is sent and answered, and refusals; a shape op
 it("a file, an answer with nothing, and what goes in the address", async () => {
   const { user } = await open();
   await user.click(screen.getByRole("button", { name: /report\.pdf/ }));
-  await user.click(screen.getByRole("button", { name: /^POST/ }));
+  await user.click(screen.getByRole("button", { name: /^POST \/api\/crews/ }));
   expect(screen.getByRole("heading", { name: "Answered, 200: a file, application/pdf" })).toBeVisible();
   expect(screen.getByRole("heading", { name: "Answered, 204, with nothing" })).toBeVisible();
   const report = within(screen.getByRole("region", { name: "report" }));

@@ -3,6 +3,17 @@ import type { Description } from "./operations";
 
 export const sampleDescription = (): Description => ({
   paths: {
+    "/api/sign-out": {
+      post: {
+        operationId: "signOut",
+        tags: ["auth"],
+        summary: "Sign out",
+        description: "Needs no sign-in.",
+        security: [],
+        parameters: [],
+        responses: { 204: { description: "Done" } },
+      },
+    },
     "/api/crews": {
       get: {
         operationId: "crews",
