@@ -5,57 +5,31 @@ import type { ContactWay } from "@kind-grip/core/contact";
 import path from "node:path";
 import express from "express";
 import staticFiles from "express-static-gzip";
-import helmet from "helmet";
 import { pino, type DestinationStream } from "pino";
 import { pinoHttp } from "pino-http";
-import { addAuthRoutes } from "./auth/routes";
-import { addPasskeyRoutes } from "./auth/passkey-routes";
 import type { Caller } from "./auth/caller";
 import { needsSecondStep, standingOf } from "./auth/standing";
 import { csrfProtection, sessionMiddleware } from "./auth/session";
+import { SUBJECTS } from "./subjects";
 import { practiceClock, type AppContext } from "./context";
-import { addCrewRoutes } from "./crew/routes";
-import { addOwnWeekRoutes } from "./dayplan/own-week-routes";
-import { addBookingRoutes } from "./booking/routes";
-import { addDayPlanRoutes } from "./dayplan/routes";
 import type { Db } from "./db/connection";
-import { addFollowUpRoutes } from "./followup/routes";
-import { addLibraryRoutes } from "./library/routes";
-import { addTokenRoutes } from "./token/routes";
 import { tokenGate, withoutToken } from "./token/gate";
 import { noteUse } from "./token/tokens";
-import { addTemplateRoutes } from "./template/routes";
 import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from "./http/disk";
-import { addJobRoutes } from "./job/routes";
 import { JobWorker } from "./job/worker";
 import { errorHandler } from "./http/errors";
+import { securityHeaders } from "./http/headers";
 import { addSchemaRoutes } from "./schema/routes";
 import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
 import { isStillGood } from "./member/access";
 import { addDemoRoutes } from "./demo/routes";
-import { addLinkRoutes } from "./auth/link-routes";
-import { addMemberRoutes } from "./member/routes";
 import type { Mailer } from "./message/mail";
 import type { Push } from "./message/push";
-import { addCalendarLinkRoutes, addOwnCalendarRoutes } from "./dayplan/calendar-links";
-import { addFirstAidRoutes } from "./followup/first-aid";
-import { addReportRoutes } from "./followup/report-routes";
-import { addContactRoutes } from "./contact/routes";
-import { addPersonalRoutes } from "./personal/routes";
-import { addMessageRoutes } from "./message/routes";
 import { waysOf } from "./message/ways";
-import { addResponseRoutes } from "./response/routes";
 import { metricsOf } from "./http/metrics";
 import { Routes, type DeclaredRoute } from "./http/route";
 import type { Surroundings } from "./health/parts";
-import { addPracticeRoutes } from "./practice/routes";
-import { addBaselineRoutes } from "./baseline/routes";
-import { addProgramRoutes } from "./program/routes";
-import { addRunRoutes } from "./run/routes";
-import { addRecordRoutes } from "./record/routes";
-import { addSafetyRoutes } from "./safety/routes";
-import { addWorkRoutes } from "./work/routes";
 
 /** Devices and services outside the application, as far as there are any. */
 export interface OutsideServices {
@@ -147,31 +121,7 @@ export function createApp({
       },
     }),
   );
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          // The solver that composes programs is WebAssembly; this allows that and no text made into code.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", "data:", "blob:"],
-          // A film that is watched stays on the device.
-          mediaSrc: ["'self'", "blob:"],
-          fontSrc: ["'self'"],
-          // Meters are programs on the machine the interface runs on.
-          connectSrc: ["'self'", "ws://127.0.0.1:*", "ws://localhost:*"],
-          workerSrc: ["'self'", "blob:"],
-          objectSrc: ["'none'"],
-          baseUri: ["'self'"],
-          formAction: ["'self'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(securityHeaders());
 
   if (metricsToken) {
     const metrics = metricsOf(db, metricsToken, surroundings);
@@ -257,38 +207,7 @@ export function createApp({
     noteUse: (tokenId, operation, answered) => noteUse(db, tokenId, operation, answered, new Date()),
     checkAnswers,
   });
-  const subjects = {
-    auth: addAuthRoutes,
-    link: addLinkRoutes,
-    passkey: addPasskeyRoutes,
-    practice: addPracticeRoutes,
-    "API token": addTokenRoutes,
-    crew: addCrewRoutes,
-    work: addWorkRoutes,
-    baseline: addBaselineRoutes,
-    safety: addSafetyRoutes,
-    library: addLibraryRoutes,
-    template: addTemplateRoutes,
-    program: addProgramRoutes,
-    file: addJobRoutes,
-    "day plan": addDayPlanRoutes,
-    booking: addBookingRoutes,
-    // Before the week, whose address would take its name for a day.
-    "own calendar": addOwnCalendarRoutes,
-    "own week": addOwnWeekRoutes,
-    run: addRunRoutes,
-    "follow-up": addFollowUpRoutes,
-    response: addResponseRoutes,
-    record: addRecordRoutes,
-    member: addMemberRoutes,
-    report: addReportRoutes,
-    firstAid: addFirstAidRoutes,
-    message: addMessageRoutes,
-    contact: addContactRoutes,
-    personal: addPersonalRoutes,
-    calendar: addCalendarLinkRoutes,
-  };
-  for (const [tag, add] of Object.entries(subjects)) add(routes.under(tag), context);
+  for (const [tag, add] of Object.entries(SUBJECTS)) add(routes.under(tag), context);
   routes.under("service");
   routes.add({
     id: "meter",
