@@ -70,33 +70,67 @@ export function reach(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: strin
     const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal);
     const settled = distance(shoulderPlace(next.arm), shoulderPlace(result.arm)) < 0.2;
     result = next;
+    if (settled) return plainOf(result);
+  }
+  // Two ways that are as good, each from where the other leaves the shoulder: the last one is kept to.
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const { shoulderFlexion, shoulderAbduction } = result.arm;
+    const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal, result.choice);
+    const settled = distance(shoulderPlace(next.arm), shoulderPlace(result.arm)) < 1e-3;
+    result = next;
     if (settled) break;
   }
-  return result;
+  return plainOf(result);
+}
+
+const plainOf = ({ arm, problems }: Reached) => ({ arm, problems });
+
+/** What was free to choose, in degrees: how far the hand is turned about its contact, and the elbow about its line. */
+interface Choice {
+  turn: number;
+  swivel: number;
+}
+interface Reached {
+  arm: ArmPose;
+  problems: string[];
+  choice: Choice;
 }
 
 const MOST_ROUNDS = 6;
 
-function reachFrom(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
+/** @param held what was chosen before, which is kept to */
+function reachFrom(arm: ArmPose, goal: Goal, held?: Choice): Reached {
+  const lever = subtract(goal.hand.o, goal.contact);
+  const turnedHand = (degrees: number): Frame => {
+    const turned = turnZ(goal.hand, degrees);
+    return { ...turned, o: add(goal.contact, along(turned, [dot(lever, goal.hand.x), dot(lever, goal.hand.y), dot(lever, goal.hand.z)])) };
+  };
+  if (held) {
+    const { arm: found, problems } = reachWith(arm, held.turn === 0 ? goal.hand : turnedHand(held.turn), goal.elbow, held.swivel);
+    return { arm: found, problems, choice: held };
+  }
   let best = reachWith(arm, goal.hand, goal.elbow);
   let turnedBy = 0;
   const cost = ({ strain, problems }: typeof best) => strain + 100 * problems.length;
-  const lever = subtract(goal.hand.o, goal.contact);
   const tryTurns = (turns: readonly number[]) => {
     for (const degrees of turns) {
       if (cost(best) < EASY) return;
-      const turned = turnZ(goal.hand, degrees);
-      const swung = add(goal.contact, along(turned, [dot(lever, goal.hand.x), dot(lever, goal.hand.y), dot(lever, goal.hand.z)]));
-      const tried = reachWith(arm, { ...turned, o: swung }, goal.elbow);
+      const tried = reachWith(arm, turnedHand(degrees), goal.elbow);
       if (cost(tried) < cost(best) - 1e-9) [best, turnedBy] = [tried, degrees];
     }
   };
   tryTurns(TURNS.coarse);
   tryTurns(TURNS.fine.map((degrees) => turnedBy + degrees));
-  return best;
+  return { arm: best.arm, problems: best.problems, choice: { turn: turnedBy, swivel: best.swivel } };
 }
 
-function reachWith(arm: ArmPose, hand: Frame, elbow: Vector): { arm: ArmPose; problems: string[]; strain: number } {
+/** @param held how far the elbow is swivelled; tried where it is left out */
+function reachWith(
+  arm: ArmPose,
+  hand: Frame,
+  elbow: Vector,
+  held?: number,
+): { arm: ArmPose; problems: string[]; strain: number; swivel: number } {
   const shoulder = shoulderPlace(arm);
   const way = subtract(hand.o, shoulder);
   const wanted = length(way);
@@ -130,10 +164,12 @@ function reachWith(arm: ArmPose, hand: Frame, elbow: Vector): { arm: ArmPose; pr
       }
     }
   };
-  trySwivels([0]);
-  trySwivels(SWIVELS.coarse);
-  trySwivels(SWIVELS.fine.map((degrees) => swivelled + degrees));
-  return { arm: best, problems, strain: least };
+  if (held === undefined) {
+    trySwivels([0]);
+    trySwivels(SWIVELS.coarse);
+    trySwivels(SWIVELS.fine.map((degrees) => swivelled + degrees));
+  } else trySwivels([held]);
+  return { arm: best, problems, strain: least, swivel: swivelled };
 }
 
 /** Half widths of the trunk at heights below the shoulders; its front and back are round with its radius. */
