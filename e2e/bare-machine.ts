@@ -6,7 +6,7 @@
 import { execFile, execFileSync, spawn, type ChildProcess } from "node:child_process";
 import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer, type AddressInfo } from "node:net";
-import { tmpdir } from "node:os";
+import { tmpdir, userInfo } from "node:os";
 import path from "node:path";
 import { promisify } from "node:util";
 
@@ -190,11 +190,12 @@ export class BareMachine {
   /** Debian's service, as its package leaves it: root comes in by the socket. */
   private async startMariadb(): Promise<void> {
     const data = path.join(this.folder, "mariadb");
+    const user = userInfo().username;
     mkdirSync(data);
-    const own = ["--no-defaults", `--datadir=${data}/tables`, "--user=root"];
+    const own = ["--no-defaults", `--datadir=${data}/tables`, `--user=${user}`];
     execFileSync(
       "mariadb-install-db",
-      [...own, "--auth-root-authentication-method=socket", "--auth-root-socket-user=root", "--skip-test-db"],
+      [...own, "--auth-root-authentication-method=socket", `--auth-root-socket-user=${user}`, "--skip-test-db"],
       { stdio: "ignore" },
     );
     const listens = [`--socket=${data}/socket`, `--port=${this.ports["3306"]}`, "--bind-address=127.0.0.1", "--skip-log-bin"];
