@@ -24,7 +24,7 @@ export function MakeTokenDialog({ onClose }: { onClose(): void }) {
   };
   if (data)
     return (
-      <Dialog open aria-labelledby="token-title" fullWidth maxWidth="sm">
+      <Dialog key="made" open aria-labelledby="token-title" fullWidth maxWidth="sm">
         <DialogTitle id="token-title">{t("The token “{{name}}”", { name: name.trim() })}</DialogTitle>
         <DialogContent sx={{ display: "grid", gap: 2 }}>
           <Typography>

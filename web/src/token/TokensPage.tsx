@@ -2,7 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, BookOpen } from "lucide-react";
 import { DateTime } from "luxon";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Link } from "react-router";
 import type { ApiTokenEntry } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
@@ -26,8 +26,14 @@ const SOON_DAYS = 14;
 export default function TokensPage() {
   const query = tokenApi.useApiTokensQuery();
   const [making, setMaking] = useState(false);
+  // The first token takes the place of what said that there is none, and the button is another one then.
+  const makeButton = useRef<HTMLButtonElement>(null);
+  const closed = () => {
+    setMaking(false);
+    setTimeout(() => makeButton.current?.focus());
+  };
   const make = (
-    <Button variant="contained" onClick={() => setMaking(true)}>
+    <Button ref={makeButton} variant="contained" onClick={() => setMaking(true)}>
       {t("Make a token")}
     </Button>
   );
@@ -69,7 +75,7 @@ export default function TokensPage() {
           )
         }
       </Loaded>
-      {making && <MakeTokenDialog onClose={() => setMaking(false)} />}
+      {making && <MakeTokenDialog onClose={closed} />}
     </>
   );
 }
@@ -96,16 +102,24 @@ function Token({ token }: { token: ApiTokenEntry }) {
   const [asking, setAsking] = useState(false);
   const [showsUses, setShowsUses] = useState(false);
   const dispatch = useAppDispatch();
+  const title = useRef<HTMLHeadingElement>(null);
   const { text, isGood, isSoon } = standing(token);
   const withdrawIt = async () => {
     setAsking(false);
     const { error } = await withdraw(id);
+    // What was pressed is gone with it.
+    if (!error) title.current?.focus();
     dispatch(notify({ text: error ? problemOf(error).message : t("{{name}} calls no more.", { name }) }));
   };
   return (
     <Box component="li" sx={{ borderTop: "2px solid", borderColor: "line", py: 2 }}>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, alignItems: "baseline" }}>
-        <Typography variant="h2" sx={{ overflowWrap: "anywhere", color: isGood ? "text.primary" : "text.secondary" }}>
+        <Typography
+          ref={title}
+          tabIndex={-1}
+          variant="h2"
+          sx={{ overflowWrap: "anywhere", color: isGood ? "text.primary" : "text.secondary" }}
+        >
           {name}
         </Typography>
         <Typography component="code" sx={{ fontFamily: "monospace", color: "text.secondary" }}>

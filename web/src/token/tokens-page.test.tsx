@@ -51,8 +51,12 @@ describe("making one", () => {
     expect(server.calls("POST")[0]!.body).toEqual({ name: "Wall display", scopes: ["plan.read"], days: 30, password: "copper kettle" });
     await user.keyboard("{Escape}");
     expect(screen.getByLabelText("Token")).toBeVisible();
+    // The keyboard's place is in it, and not on what would close it.
+    expect(screen.getByRole("dialog")).toContainElement(document.activeElement as HTMLElement);
+    expect(screen.getByRole("button", { name: "I have it" })).not.toHaveFocus();
     await user.click(screen.getByRole("button", { name: "I have it" }));
     await waitFor(() => expect(screen.queryByLabelText("Token")).toBeNull());
+    await waitFor(() => expect(screen.getByRole("button", { name: "Make a token" })).toHaveFocus());
     expect(server.calls("GET /practice/tokens").length).toBeGreaterThan(1);
   });
   it("what is wrong stands at its field, and what was typed stays", async () => {
@@ -105,6 +109,7 @@ it("is withdrawn after a question, and a refusal is said", async () => {
   };
   await withdraw();
   expect(await screen.findByText("Pay-roll calls no more.")).toBeInTheDocument();
+  await waitFor(() => expect(screen.getByRole("heading", { name: "Pay-roll" })).toHaveFocus());
   server.away = true;
   await withdraw();
   await waitFor(() => expect(screen.queryByText("Pay-roll calls no more.")).toBeNull());
