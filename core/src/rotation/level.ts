@@ -1,14 +1,25 @@
 /** The rotation of a crew whose hardest hand has it as easy as can be, with its proof. */
-import { chanceFrom, columnName, type Solver } from "../solver";
+import { chanceFrom, type Solver } from "../solver";
 import { exchanged, type Share } from "./exchange";
 import { countPatterns, patternsOf, type Patterns } from "./patterns";
-import { isFor, kindsOf, MOST_PATTERNS, MOST_TURNS, type Kind, type NoRotation, type Rotation, type RotationProblem } from "./problem";
-import { leastMissing, NOTHING, sharesOf, type Column, type Shares } from "./shares";
+import {
+  gapOfRotation,
+  kindsOf,
+  MOST_PATTERNS,
+  MOST_TURNS,
+  type Kind,
+  type NoRotation,
+  type Rotation,
+  type RotationProblem,
+} from "./problem";
+import { sharesOf, type Column, type Shares } from "./shares";
 import { fewestChanges, matching, turnByTurn } from "./turns";
+import { columnsWithin, fullest, wholeIn } from "./whole";
 
-/** With no more columns than this whole people are tried with every pattern there is, which is a proof; with more, with those of use. */
-const ALL_COLUMNS = 900;
-const SOLVE_SEC = 1;
+/** With no more columns needed than this whole people are tried with all of them, which is a proof; with more, with those of use. */
+const ALL_COLUMNS = 1100;
+/** With no more than this the very best is looked for; with more, what is near enough will do. */
+const FEW_COLUMNS = 300;
 /** Near enough to the bound to stop, as a share of it; as much again in every later round. */
 const NEAR = 0.003;
 const ROUNDS = 3;
@@ -38,11 +49,8 @@ export async function levelRotation(problem: RotationProblem, solve: Solver): Pr
   const steps = [...new Set(list.map(({ strain }) => strain))];
   const fractions = sharesOf(kinds, list, wanted, solve);
   const bound = steps[await firstThat(steps, 0, steps.indexOf(hardestOf(first)), (most) => fractions.cover(most))]!;
-  const columns = kinds.flatMap((kind, k) =>
-    list.filter((pattern) => pattern.strain <= hardestOf(first) && isFor(kind, pattern.turns)).map((pattern) => ({ kind: k, pattern })),
-  );
   const question = { kinds, patterns, steps, wanted, solve, bound };
-  const found = columns.length <= ALL_COLUMNS ? await bestOfAll(question, first, columns) : await nearBound(question, first, fractions);
+  const found = await nearestTo(question, first, fractions);
   return { ...rowsOf(problem, found.shares, places), bound: Math.min(found.bound, hardestOf(found.shares)) };
 }
 
@@ -61,26 +69,52 @@ interface Found {
   bound: number;
 }
 
-/** Every pattern is tried: a strain at which it was proven that whole people do not raises the bound; one that was left open does not. */
-async function bestOfAll(question: Question, first: readonly Share[], columns: readonly Column[]): Promise<Found> {
-  const { steps, patterns } = question;
+/** Among the columns that were of use, until few enough are left below what was found to try them all. */
+async function nearestTo(question: Question, first: readonly Share[], fractions: Shares): Promise<Found> {
+  if (columnsBelow(question, first) <= FEW_COLUMNS) return bestOfAll(question, first, 0);
+  const shares = await nearBound(question, first, fractions);
+  return columnsBelow(question, shares) <= ALL_COLUMNS ? bestOfAll(question, shares, NEAR) : { shares, bound: question.bound };
+}
+
+const gapIn = ({ shares, bound }: Found) => gapOfRotation({ hardest: hardestOf(shares), bound });
+
+/** How many columns an easier rotation could be of. */
+function columnsBelow({ kinds, patterns, wanted, steps }: Question, shares: readonly Share[]): number {
+  const below = steps[steps.indexOf(hardestOf(shares)) - 1];
+  return below === undefined ? 0 : columnsWithin(kinds, patterns, wanted, below).length;
+}
+
+/**
+ * Every pattern is tried: a strain at which it was proven that whole people do not raises the bound; one that was left open does not.
+ * @param near ends as soon as the bound is within this share of the hardest
+ */
+async function bestOfAll(question: Question, first: readonly Share[], near: number): Promise<Found> {
+  const { patterns, steps } = question;
   const from = steps.indexOf(question.bound);
-  let shares = first;
-  let bound = from;
+  let found: Found = { shares: first, bound: question.bound };
   await firstThat(steps, from, steps.indexOf(hardestOf(first)), async (most) => {
-    const taken = await wholeWithin(question, columns, most);
-    if (taken === "none") bound = Math.max(bound, steps.indexOf(most) + 1);
+    if (gapIn(found) <= near) return true;
+    const taken = await wholeOfAll(question, most);
+    if (taken === "none") found = { ...found, bound: Math.max(found.bound, steps[steps.indexOf(most) + 1]!) };
     if (typeof taken === "string") return false;
     const better = exchanged(taken, patterns);
-    if (hardestOf(better) < hardestOf(shares)) shares = better;
+    if (hardestOf(better) < hardestOf(found.shares)) found = { ...found, shares: better };
     return true;
   });
-  return { shares, bound: steps[bound]! };
+  return found;
+}
+
+/** Whole people in all the columns up to a strain; that there are none is often seen sooner in the fullest. */
+async function wholeOfAll({ kinds, patterns, wanted, solve }: Question, most: number) {
+  const columns = columnsWithin(kinds, patterns, wanted, most);
+  const noTurnsAtNothing = wanted.at(-1) === 0;
+  const none = !noTurnsAtNothing && (await wholeIn(kinds, fullest(kinds, patterns, columns, most), wanted, "atLeast", solve)) === "none";
+  return none ? "none" : wholeIn(kinds, columns, wanted, "just", solve);
 }
 
 /** Among the patterns that were of use or nearly so, and by beginning again from a rotation shaken a little, until it is near enough. */
-async function nearBound(question: Question, first: readonly Share[], fractions: Shares): Promise<Found> {
-  const { kinds, patterns, bound } = question;
+async function nearBound(question: Question, first: readonly Share[], fractions: Shares): Promise<readonly Share[]> {
+  const { kinds, patterns, wanted, bound, solve } = question;
   let shares = first;
   const seen: Column[] = [];
   const take = (made: readonly Share[]) => {
@@ -92,28 +126,14 @@ async function nearBound(question: Question, first: readonly Share[], fractions:
   for (let round = 0; round < ROUNDS; round++) {
     // What cannot be had that near may be had a little farther off.
     const most = bound * (1 + NEAR * (1 + round));
-    if (hardestOf(shares) <= most) break;
+    if (hardestOf(shares) <= most || columnsBelow(question, shares) <= ALL_COLUMNS) break;
     const columns = unique([...fractions.columns(), ...fractions.nearlyOfUse(most), ...seen]);
-    const taken = await wholeWithin(question, columns, most);
+    const within = columns.filter(({ pattern }) => pattern.strain <= most);
+    const taken = await wholeIn(kinds, within, wanted, "just", solve);
     if (typeof taken !== "string") take(taken);
     for (let shake = 0; shake < SHAKES && hardestOf(shares) > most; shake++) take(shaken(shares, patterns, round * SHAKES + shake));
   }
-  return { shares, bound };
-}
-
-/** Whole people in the columns up to a strain; none where there is proof that there are none among them, unknown where the time was too short. */
-async function wholeWithin(
-  { kinds, wanted, solve }: Question,
-  all: readonly Column[],
-  most: number,
-): Promise<Share[] | "none" | "unknown"> {
-  const columns = all.filter(({ pattern }) => pattern.strain <= most);
-  const solved = await solve(leastMissing(kinds, columns, wanted, true), { timeLimitSec: SOLVE_SEC, gap: 0 });
-  if (!solved) return "unknown";
-  if (solved.objective > 0.5) return solved.bound > NOTHING ? "none" : "unknown";
-  return columns.flatMap(({ kind, pattern }, c) =>
-    Array.from({ length: Math.round(solved.columns.get(columnName("y", c)) ?? 0) }, (): Share => ({ kind: kinds[kind]!, pattern })),
-  );
+  return shares;
 }
 
 const hardestOf = (shares: readonly Share[]) => Math.max(...shares.map(({ pattern }) => pattern.strain));

@@ -109,8 +109,16 @@ function mostWorth(patterns: readonly Pattern[], worthOfOne: (pattern: Pattern) 
   return best.map(({ pattern }) => pattern);
 }
 
-/** People of each kind shared out among the columns, so that the turns without anybody are few. */
-export function leastMissing(kinds: readonly Kind[], columns: readonly Column[], wanted: readonly number[], whole = false): string {
+/**
+ * People of each kind shared out among the columns, so that the turns without anybody are few.
+ * @param senseOfTask whether a task has just its turns, or may have too many
+ */
+export function leastMissing(
+  kinds: readonly Kind[],
+  columns: readonly Column[],
+  wanted: readonly number[],
+  { whole = false, senseOfTask = "=" }: { whole?: boolean; senseOfTask?: "=" | ">=" } = {},
+): string {
   const missing = wanted.map((_, t) => columnName("missing", t));
   const names = columns.map((_, c) => columnName("y", c));
   const rows: Row[] = [
@@ -120,7 +128,7 @@ export function leastMissing(kinds: readonly Kind[], columns: readonly Column[],
         ...columns.flatMap(({ pattern }, c): Term[] => (pattern.turns[t]! > 0 ? [[pattern.turns[t]!, names[c]!]] : [])),
         [1, missing[t]!] as const,
       ],
-      sense: "=" as const,
+      sense: senseOfTask,
       bound: turns,
     })),
     ...kinds.flatMap(({ members }, k): Row[] => {
