@@ -7,6 +7,7 @@ import { defineConfig, transformWithOxc, type Plugin, type Rolldown } from "vite
 import { constants } from "node:zlib";
 import { compression, defineAlgorithm } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
+import { letters } from "./letters";
 
 const api = `http://127.0.0.1:${process.env.PORT ?? "4100"}`;
 
@@ -77,6 +78,7 @@ export default defineConfig({
     phoneFiles,
     pushWorker,
     drawnStills(),
+    letters,
     // The crew member's own page works without a connection. Only that page asks for the worker (member/keep-page.ts).
     VitePWA({
       injectRegister: null,

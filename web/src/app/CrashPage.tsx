@@ -1,13 +1,53 @@
-/** What shows when a page breaks. */
-import { Box, Button, Typography } from "@mui/material";
+/** What shows when a page breaks, or when its code could not be fetched. */
+import { Box, Button, CircularProgress, Typography } from "@mui/material";
+import { useEffect } from "react";
 import { useRouteError } from "react-router";
+import { CodeNotFetched } from "../base/lost-code";
 import { t } from "../base/words";
 import { PageTitle } from "../parts/PageTitle";
+
+const EVERY_MS = 2000;
 
 export function CrashPage() {
   const error = useRouteError();
   return (
-    <Box role="alert" sx={{ p: 6, maxWidth: 640 }}>
+    <Box component="main" role={error instanceof CodeNotFetched ? undefined : "alert"} sx={{ p: { xs: 3, md: 6 }, maxWidth: 640 }}>
+      {error instanceof CodeNotFetched ? <NotFetched /> : <Broken message={error instanceof Error ? error.message : ""} />}
+    </Box>
+  );
+}
+
+/** Calm: nothing is broken, and it goes on by itself. @param reload for tests */
+export function NotFetched({ reload = () => location.reload() }: { reload?: () => void }) {
+  useEffect(() => {
+    const timer = setInterval(async () => {
+      const ready = await fetch("/readyz").then(
+        (answer) => answer.ok,
+        () => false,
+      );
+      if (ready) reload();
+    }, EVERY_MS);
+    return () => clearInterval(timer);
+  }, [reload]);
+  return (
+    <>
+      <PageTitle title={t("This page is not on this device yet")} />
+      <Box role="status" sx={{ display: "flex", alignItems: "center", gap: 2, mb: 3 }}>
+        <CircularProgress size={22} aria-label={t("Trying again")} />
+        <Typography>
+          {t("There is no connection to fetch it. It opens by itself as soon as there is one; what you did before is kept.")}
+        </Typography>
+      </Box>
+      <Button variant="outlined" onClick={() => history.back()}>
+        {t("Back")}
+      </Button>
+    </>
+  );
+}
+
+function Broken({ message }: { message: string }) {
+  return (
+    <>
       <PageTitle title={t("This page stopped working")} />
       <Typography sx={{ mb: 3 }}>
         {t("Everything that was saved is safe. Reload the page to go on; if it stops again, go back to Today.")}
@@ -19,8 +59,8 @@ export function CrashPage() {
         {t("Today")}
       </Button>
       <Typography variant="caption" component="p" sx={{ mt: 4, color: "text.secondary" }}>
-        {error instanceof Error ? error.message : ""}
+        {message}
       </Typography>
-    </Box>
+    </>
   );
 }

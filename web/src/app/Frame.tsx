@@ -1,20 +1,22 @@
 /** What surrounds every page: the sign-in gate, the rail, the connection notice, the notice at the foot. */
 import { Box } from "@mui/material";
 import { BookOpen, Building2, Ruler, Sunrise, Users } from "lucide-react";
-import { useEffect, useMemo } from "react";
+import { lazy, Suspense, useEffect, useMemo } from "react";
 import { Navigate, NavLink, Outlet, useLocation } from "react-router";
 import { t } from "../base/words";
-import { SecondStepGate } from "../auth/SecondStepGate";
 import { WithLibrary } from "../base/library";
 import { Loading } from "../parts/Loading";
 import { WaitingRuns } from "../run/WaitingRuns";
 import { RunOutboxSender } from "../run/RunOutboxSender";
 import { serverApi } from "../base/api";
+import { fetched } from "../base/lost-code";
 import { NoticeBar, PAGE_HEIGHT } from "../base/NoticeBar";
 import { ConnectionNotice } from "../base/ConnectionNotice";
 import { libraryApi } from "../library/api";
 import { takeMeasures } from "../base/measures";
 import { practiceApi } from "../practice/api";
+
+const SecondStepGate = lazy(() => fetched(() => import("../auth/SecondStepGate")));
 
 const PLACES = [
   { to: "/today", label: t("Today"), Icon: Sunrise },
@@ -40,7 +42,13 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (!me) return isError ? <ConnectionNotice page /> : <Loading />;
   if (me.account?.role === "employer") return <Navigate to="/report" replace />;
   if (me.account?.role === "member") return <Navigate to="/me" replace />;
-  if (me.account?.needsSecondStep) return <SecondStepGate practice={me.account.practice} />;
+  if (me.account?.needsSecondStep) {
+    return (
+      <Suspense fallback={<Loading />}>
+        <SecondStepGate practice={me.account.practice} />
+      </Suspense>
+    );
+  }
   if (me.account && takeMeasures(me.account.measures)) return <Loading />;
   if (me.account && !movements.data) return movements.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;

@@ -1,5 +1,6 @@
 /** Every place has an address of its own; each loads its code when it is first visited. */
 import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
+import { fetched } from "../base/lost-code";
 import { Loading } from "../parts/Loading";
 import { LostPage } from "../parts/LostPage";
 import { CrashPage } from "./CrashPage";
@@ -9,12 +10,12 @@ type Page = () => Promise<{ default: React.ComponentType }>;
 const frame =
   (bare: boolean): RouteObject["lazy"] =>
   async () => {
-    const { Frame } = await import("./Frame");
+    const { Frame } = await fetched(() => import("./Frame"));
     return { element: <Frame bare={bare} /> };
   };
 const page =
   (load: Page): RouteObject["lazy"] =>
-  async () => ({ Component: (await load()).default });
+  async () => ({ Component: (await fetched(load)).default });
 
 export const router = createBrowserRouter([
   { path: "/sign-in", lazy: page(() => import("../auth/SignInPage")), errorElement: <CrashPage />, HydrateFallback: Loading },

@@ -8,7 +8,7 @@ import { PasskeyList } from "../practice/PasskeyList";
 import { SecondFactor } from "../practice/SecondFactor";
 import { authApi } from "./api";
 
-export function SecondStepGate({ practice }: { practice: string }) {
+export default function SecondStepGate({ practice }: { practice: string }) {
   const [signOut] = authApi.useSignOutMutation();
   const dispatch = useAppDispatch();
   const step = authApi.useSecondFactorQuery().data;

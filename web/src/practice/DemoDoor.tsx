@@ -9,7 +9,7 @@ import { practiceApi } from "./api";
 
 const ASK_EVERY_MS = 1500;
 
-export function DemoDoor() {
+export default function DemoDoor() {
   const [wanted, setWanted] = useState(false);
   const { data, refetch } = practiceApi.useDemoStateQuery(undefined, { pollingInterval: wanted ? ASK_EVERY_MS : 0 });
   const [load] = practiceApi.useLoadDemoMutation();

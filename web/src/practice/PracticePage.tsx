@@ -9,7 +9,7 @@ import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { CustomsForm, OwnMeasuresForm } from "./CustomsForm";
-import { DemoDoor } from "./DemoDoor";
+import DemoDoor from "./DemoDoor";
 import { FilesOfCrews } from "./FilesOfCrews";
 import { OtherPrograms } from "./OtherPrograms";
 import { OwnAccount } from "./OwnAccount";

@@ -1,7 +1,7 @@
 /** Passkeys in the interface: made with the password, taken out, signed in with; and what the practice asks of everybody. */
 import { screen, waitFor, within } from "@testing-library/react";
 import type { Passkey, TrailState } from "@kind-grip/core/api";
-import { SecondStepGate } from "../auth/SecondStepGate";
+import SecondStepGate from "../auth/SecondStepGate";
 import SignInPage from "../auth/SignInPage";
 import { sampleId } from "../testing/sample";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";

@@ -3,12 +3,13 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typogra
 import { ScanLine, Users } from "lucide-react";
 import { lazy, Suspense, useEffect, useState } from "react";
 import type { PersonEntry } from "@kind-grip/core/api";
+import { fetched } from "../base/lost-code";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
 import { Loading } from "../parts/Loading";
 import { Toggle } from "../parts/Toggle";
 
-const CardCamera = lazy(() => import("./CardCamera"));
+const CardCamera = lazy(() => fetched(() => import("./CardCamera")));
 
 export interface RollCallProps {
   /** Who may take part. */

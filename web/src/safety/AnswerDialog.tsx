@@ -40,7 +40,7 @@ interface AnswerDialogProps {
   onClose(): void;
 }
 
-export function AnswerDialog({ alert: { crewId, personId, name, timeZone, reports }, onClose }: AnswerDialogProps) {
+export default function AnswerDialog({ alert: { crewId, personId, name, timeZone, reports }, onClose }: AnswerDialogProps) {
   const words = useWords();
   const dispatch = useAppDispatch();
   const [answer, setAnswer] = useState<Answer | null>(null);

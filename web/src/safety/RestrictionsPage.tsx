@@ -15,7 +15,7 @@ import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
-import { AnswerDialog } from "./AnswerDialog";
+import AnswerDialog from "./AnswerDialog";
 import { AuditTrail } from "./AuditTrail";
 import { ClearanceDialog } from "./ClearanceDialog";
 import { RestrictionDialog } from "./RestrictionDialog";

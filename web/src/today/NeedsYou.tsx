@@ -2,14 +2,17 @@
 import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { ArrowUpRight, Ban } from "lucide-react";
 import { DateTime } from "luxon";
-import { Fragment, useState } from "react";
+import { Fragment, lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import type { PersonAlert, Today } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
-import { AnswerDialog } from "../safety/AnswerDialog";
+import { fetched } from "../base/lost-code";
+import { Loading } from "../parts/Loading";
 import { needsOf } from "./needs";
 import { PersonNeed } from "./PersonNeed";
+
+const AnswerDialog = lazy(() => fetched(() => import("../safety/AnswerDialog")));
 
 /** More than these are opened with a button. */
 const FIRST = 8;
@@ -81,7 +84,11 @@ export function NeedsYou({ today }: { today: Today }) {
           )}
         </Box>
       )}
-      {answering && <AnswerDialog alert={answering} onClose={() => setAnswering(null)} />}
+      {answering && (
+        <Suspense fallback={<Loading />}>
+          <AnswerDialog alert={answering} onClose={() => setAnswering(null)} />
+        </Suspense>
+      )}
     </Box>
   );
 }

@@ -2,23 +2,27 @@
 import { Box, Button, Typography } from "@mui/material";
 import { CalendarRange, Play } from "lucide-react";
 import { DateTime } from "luxon";
+import { lazy, Suspense } from "react";
 import { Link } from "react-router";
 import { durationText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText, timeText } from "../base/dates";
 import { serverApi } from "../base/api";
-import { DemoDoor } from "../practice/DemoDoor";
+import { fetched } from "../base/lost-code";
 import { todayApi } from "./api";
 import { useWords } from "../base/library";
 import { useNow } from "../base/now";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
+import { Loading } from "../parts/Loading";
 import { PageTitle } from "../parts/PageTitle";
 import { runAddress } from "../run/address";
 import { DayClock } from "./DayClock";
 import { FirstPath } from "./FirstPath";
 import { NeedsYou } from "./NeedsYou";
+
+const DemoDoor = lazy(() => fetched(() => import("../practice/DemoDoor")));
 
 export default function TodayPage() {
   const query = todayApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
@@ -58,7 +62,11 @@ function Day({ today }: { today: Today }) {
       {today.crews.length === 0 && !isTrainer && (
         <Empty title={t("No crew yet")} text={t("A trainer gives you the crews you lead; they are here from then on.")} />
       )}
-      {today.crews.length === 0 && isTrainer && <DemoDoor />}
+      {today.crews.length === 0 && isTrainer && (
+        <Suspense fallback={<Loading />}>
+          <DemoDoor />
+        </Suspense>
+      )}
       {today.crews.length > 0 && <DayClock today={today} now={now} next={next} />}
     </>
   );
