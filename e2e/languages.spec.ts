@@ -122,3 +122,16 @@ test("the screen speaks Spanish with Polish beside it; paper comes in every lang
   );
   expect(sizes).toEqual(LANGUAGES.map(() => [200, "%PDF-", true]));
 });
+
+test("a page in English fetches the first letters of the face and shows them", async ({ page }) => {
+  const asked: string[] = [];
+  page.on("request", (request) => request.resourceType() === "font" && asked.push(new URL(request.url()).pathname));
+  await page.goto("/sign-in");
+  await page.getByRole("button", { name: "Sign in", exact: true }).waitFor();
+  const shown = await page.evaluate(async () => {
+    await document.fonts.ready;
+    return [...document.fonts].filter(({ status }) => status === "loaded").map(({ family }) => family.replaceAll('"', ""));
+  });
+  expect(shown).toEqual(["Atkinson Hyperlegible Next Variable"]);
+  expect(asked).toEqual([expect.stringMatching(/^\/assets\/letters-first-/)]);
+});

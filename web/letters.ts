@@ -11,7 +11,9 @@ import type { Plugin } from "vite";
 const FACE = /atkinson-hyperlegible-next\/index\.css$/;
 const LATIN = /@font-face \{[^}]*url\(\.\/(?<file>files\/[\w-]*-latin-wght-normal\.woff2)\)[^}]*unicode-range: (?<range>[^;]*);\n\}/;
 const WEIGHTS = { min: 400, max: 800 };
-const FIRST = codesOf("U+0020-007E,U+00A0,U+00B0,U+00B1,U+00B7,U+00D7,U+2013,U+2014,U+2018,U+2019,U+201C,U+201D,U+2026,U+2212");
+const FIRST = codesOf(
+  "U+0000-007E,U+00A0,U+00B0,U+00B1,U+00B7,U+00D7,U+2009,U+200B-200F,U+202F,U+2066-2069,U+2013,U+2014,U+2018,U+2019,U+201C,U+201D,U+2026,U+2212",
+);
 
 export const letters: Plugin = {
   name: "letters",
@@ -39,14 +41,19 @@ export const letters: Plugin = {
 }`;
       }),
     );
-    return css.replace(LATIN, faces.join("\n"));
+    // Faces of other weights would not be taken together with these.
+    return css.replace(LATIN, faces.join("\n")).replaceAll(/font-weight: \d+ \d+/g, `font-weight: ${WEIGHTS.min} ${WEIGHTS.max}`);
   },
 };
 
 /** @param range as a style sheet names them: U+0041, U+0061-007A */
 function codesOf(range: string): number[] {
   return range.split(",").flatMap((part) => {
-    const [from, to] = part.trim().replace("U+", "").split("-").map((hex) => parseInt(hex, 16));
+    const [from, to] = part
+      .trim()
+      .replace("U+", "")
+      .split("-")
+      .map((hex) => parseInt(hex, 16));
     return Array.from({ length: (to ?? from!) - from! + 1 }, (_, i) => from! + i);
   });
 }

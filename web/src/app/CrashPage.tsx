@@ -20,12 +20,15 @@ export function CrashPage() {
 /** Calm: nothing is broken, and it goes on by itself. @param reload for tests */
 export function NotFetched({ reload = () => location.reload() }: { reload?: () => void }) {
   useEffect(() => {
+    // While the server answers, loading anew was tried already (base/lost-code.ts).
+    let wasAway = !navigator.onLine;
     const timer = setInterval(async () => {
       const ready = await fetch("/readyz").then(
         (answer) => answer.ok,
         () => false,
       );
-      if (ready) reload();
+      if (ready && wasAway) reload();
+      wasAway ||= !ready;
     }, EVERY_MS);
     return () => clearInterval(timer);
   }, [reload]);
@@ -38,9 +41,10 @@ export function NotFetched({ reload = () => location.reload() }: { reload?: () =
           {t("There is no connection to fetch it. It opens by itself as soon as there is one; what you did before is kept.")}
         </Typography>
       </Box>
-      <Button variant="outlined" onClick={() => history.back()}>
-        {t("Back")}
+      <Button variant="contained" onClick={reload} sx={{ mr: 2 }}>
+        {t("Reload")}
       </Button>
+      <Button onClick={() => history.back()}>{t("Back")}</Button>
     </>
   );
 }

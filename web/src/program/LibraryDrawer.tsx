@@ -2,7 +2,7 @@
 import { useDraggable } from "@dnd-kit/core";
 import { Box, IconButton, InputAdornment, MenuItem, TextField, Typography } from "@mui/material";
 import { Plus, Search } from "lucide-react";
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from "react";
 import { wordsIn } from "@kind-grip/core/language";
 import {
   doseFor,
@@ -35,6 +35,8 @@ interface LibraryDrawerProps {
   onAdd(movementId: string): void;
 }
 
+const IN_VIEW = 12;
+
 export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) {
   const offered = useOffered();
   const words = useWords();
@@ -53,6 +55,8 @@ export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) 
       ),
     [offered, text, phase, fitting, place, words],
   );
+  // The page stands with those that are in view; the others come in the time that is left.
+  const shown = useDeferredValue(found, found.slice(0, IN_VIEW));
   return (
     <Box
       component="aside"
@@ -106,9 +110,9 @@ export function LibraryDrawer({ crew, slot, style, onAdd }: LibraryDrawerProps) 
         aria-label={t("Movements")}
         sx={{ listStyle: "none", m: 0, p: 0, overflowY: "auto", minHeight: 240 }}
       >
-        {found.map((movement, i) => (
+        {shown.map((movement, i) => (
           <Box component="li" key={movement.id}>
-            {movement.phase !== found[i - 1]?.phase && (
+            {movement.phase !== shown[i - 1]?.phase && (
               <Typography component="h3" sx={{ fontSize: "0.95rem", fontWeight: 700, color: "text.secondary", pt: 1 }}>
                 {words.label("phase", movement.phase)}
               </Typography>

@@ -109,7 +109,7 @@ describe("what was reported", () => {
     const region = await screen.findByRole("region", { name: "Needs you" });
     expect(region).toHaveTextContent("Stopped and told you");
     await user.click(screen.getByRole("button", { name: "Answer Ann Early" }));
-    const dialog = screen.getByRole("dialog", { name: "Answer Ann Early" });
+    const dialog = await screen.findByRole("dialog", { name: "Answer Ann Early" });
     expect(within(dialog).getByRole("button", { name: "Answer" })).toBeDisabled();
     await user.click(within(dialog).getByRole("radio", { name: /Give back/ }));
     const reply = within(dialog).getByLabelText("Reply to Ann Early");
