@@ -18,7 +18,8 @@ import { noteUse } from "./token/tokens";
 import { diskFull, LEAST_FREE_BYTES, refuseWithoutRoom, type FreeBytes } from "./http/disk";
 import { JobWorker } from "./job/worker";
 import { errorHandler } from "./http/errors";
-import { securityHeaders } from "./http/headers";
+import { securityHeaders, withoutPageHeaders } from "./http/headers";
+import { packedAnswers } from "./http/packed";
 import { addSchemaRoutes } from "./schema/routes";
 import { openApiOf } from "./http/openapi";
 import { notFound, Problem } from "./http/problem";
@@ -157,11 +158,11 @@ export function createApp({
         index: false,
         serveStatic: {
           index: false,
-          setHeaders: (response, file) =>
-            response.setHeader(
-              "Cache-Control",
-              file.includes(`${path.sep}assets${path.sep}`) ? "public, max-age=31536000, immutable" : "no-cache",
-            ),
+          setHeaders: (response, file) => {
+            const ofThisBuild = file.includes(`${path.sep}assets${path.sep}`);
+            response.setHeader("Cache-Control", ofThisBuild ? "public, max-age=31536000, immutable" : "no-cache");
+            if (ofThisBuild) withoutPageHeaders(response, file);
+          },
         },
       }),
     );
@@ -169,6 +170,7 @@ export function createApp({
   const sessions = sessionMiddleware(db, secret);
   app.use(
     "/api",
+    packedAnswers(),
     tokenGate(db, apiCallsAMinute),
     withoutToken(sessions.middleware),
     (_request, response, next) => {

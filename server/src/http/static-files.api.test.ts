@@ -18,6 +18,8 @@ beforeAll(() => {
   writeFileSync(file, CODE);
   writeFileSync(`${file}.br`, brotliCompressSync(CODE));
   writeFileSync(`${file}.gz`, gzipSync(CODE));
+  for (const name of ["figure.worker-abc.js", "still.svg", "letters.woff2", "page.css"])
+    writeFileSync(path.join(webRoot, "assets", name), "/* nothing */");
   writeFileSync(path.join(webRoot, "index.html"), "<!doctype html><title>Kind Grip</title>");
   db = connect(process.env.TEST_DATABASE_URL!, TEST_KEYS);
   app = createApp({ db, secret: "test", webRoot, logLevel: "silent" });
@@ -46,6 +48,23 @@ it("what is unpacked is what was packed", async () => {
   expect((await ask("gzip")).text).toBe(CODE);
   expect((await ask("identity")).text).toBe(CODE);
   expect(Number((await ask("br").buffer(false)).headers["content-length"])).toBeLessThan(CODE.length / 5);
+});
+
+it.each([
+  ["a page", "/crews/1/program", true],
+  // A worker's rights are those of its own answer, and a picture can be opened as a page.
+  ["a worker's code", "/assets/figure.worker-abc.js", true],
+  ["a picture", "/assets/still.svg", true],
+  ["what is not there", "/api/nothing", true],
+  ["a page's code", "/assets/page-abc.js", false],
+  ["letters", "/assets/letters.woff2", false],
+  ["a style sheet", "/assets/page.css", false],
+])("%s says what it may load: %s, %s", async (_, address, does) => {
+  const { headers } = await ask("br", address);
+  expect("content-security-policy" in headers).toBe(does);
+  expect("x-frame-options" in headers).toBe(does);
+  expect(headers["x-content-type-options"]).toBe("nosniff");
+  expect(headers["cross-origin-resource-policy"]).toBe("same-origin");
 });
 
 it("any address of the interface is its one page, never kept", async () => {
