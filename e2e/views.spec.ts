@@ -159,7 +159,9 @@ async function look(page: Page, address: string, dim: boolean): Promise<void> {
   await floor("light");
 }
 
-const NARROW = [390, 320] as const;
+/** A large screen, a small one, one at twice the size, and two telephones. */
+const WIDTHS = [1920, 1024, 640, 390, 320] as const;
+const TELEPHONE = 390;
 const TALL = 7000;
 /** What a width can change: everything else was looked at in the wide window. */
 const NARROW_RULES: RunOnly = { type: "rule", values: ["target-size", "color-contrast", "scrollable-region-focusable"] };
@@ -183,17 +185,17 @@ const stickingOut = (page: Page): Promise<string[]> =>
     return parts.slice(0, 8).map((part) => `${part.outerHTML.slice(0, 90)} to ${Math.round(part.getBoundingClientRect().right)} px`);
   });
 
-/** On the telephone of a trainer on the floor: nothing runs out of the page sideways, and what is pressed is large enough. */
+/** In every width, down to the telephone of a trainer on the floor: nothing runs out of the page sideways, and what is pressed is large enough. */
 async function narrow(page: Page, address: string): Promise<void> {
   const wide = page.viewportSize()!;
-  if (wide.width <= NARROW[0]) return;
-  for (const width of NARROW) {
+  if (wide.width <= TELEPHONE) return;
+  for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: wide.height });
     await matchWidthAnew(page);
     await expect
       .soft(async () => expect([address, width, ...(await stickingOut(page))]).toEqual([address, width]))
       .toPass({ timeout: 3000 });
-    if (width !== NARROW[0]) continue;
+    if (width !== TELEPHONE) continue;
     // So tall that nothing lies under the bar at its foot; a run fills whatever window there is.
     if (!address.includes("/run/")) await page.setViewportSize({ width, height: TALL });
     const problems = await axeViolationsOn(page, NARROW_RULES, true);

@@ -1,11 +1,13 @@
 /** Sessions of one group, or of everybody, along a shift: tabs to drag, the length of each under its name, what lies between them. */
 import { Box } from "@mui/material";
 import { Lock } from "lucide-react";
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { Shift } from "@kind-grip/core/calendar";
-import { GRID_MIN, onGrid, type Clash, type Placed } from "@kind-grip/core/dayplan";
+import { onGrid, type Clash, type Placed } from "@kind-grip/core/dayplan";
 import { timeText } from "../base/dates";
 import { t } from "../base/words";
+import { placedName, placeKeys } from "./place-keys";
+import { gapText } from "./ribbon-shape";
 
 export const LANE_HEIGHT = 38;
 const TAB_HEIGHT = 27;
@@ -129,14 +131,6 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
     pull.current = null;
     setShiftMs(0);
   };
-  const key = (event: KeyboardEvent) => {
-    const by = kept ? undefined : { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    if (by !== undefined) onMove(placed.startMs + by * GRID_MIN * minute * (event.shiftKey ? 12 : 1));
-    else if ((event.key === "Delete" || event.key === "Backspace") && !kept) onRemove();
-    else if (event.key === "Enter" || event.key === " ") onChoose();
-    else return;
-    event.preventDefault();
-  };
   const tone = clashing ? "warm.main" : "primary.main";
   const hangsLeft = left > NEAR_END;
   return (
@@ -160,20 +154,12 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
         role="button"
         tabIndex={0}
         aria-pressed={chosen}
-        aria-label={
-          kept
-            ? t("{{name}} at {{label}}, was led.", { name: placed.session.name, label })
-            : t("{{name}} at {{label}}{{what}}. Arrow keys move it.", {
-                name: placed.session.name,
-                label,
-                what: clashing ? t(", clashes") : "",
-              })
-        }
+        aria-label={placedName(placed.session.name, label, { kept, clashing })}
         onPointerDown={start}
         onPointerMove={move}
         onPointerUp={stop}
         onPointerCancel={stop}
-        onKeyDown={key}
+        onKeyDown={placeKeys(placed, { kept, onMove, onChoose, onRemove })}
         sx={{
           pointerEvents: "auto",
           cursor: kept ? "pointer" : "grab",
@@ -192,8 +178,6 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
           fontWeight: 650,
           outline: chosen ? "3px solid" : "none",
           outlineColor: "var(--mui-palette-text-primary)",
-          // Where there is no room for names, they stand in a list below.
-          "@media (max-width: 599.95px)": { width: 12, px: 0, fontSize: 0, "& svg": { display: "none" } },
         }}
       >
         {kept && <Lock size={14} aria-hidden style={{ flex: "none" }} />}
@@ -270,9 +254,7 @@ function Tethers({ placed, isStopped, x }: TethersProps) {
             fontWeight: warm ? 700 : 400,
           }}
         >
-          {gapMin >= 60
-            ? `${Math.floor(gapMin / 60)} h${gapMin % 60 ? ` ${t("{{gapMin}} min", { gapMin: gapMin % 60 })}` : ""}`
-            : t("{{gapMin}} min", { gapMin })}
+          {gapText(gapMin)}
         </Box>
       </Box>
     );

@@ -1,16 +1,12 @@
 /** The work of a shift as a ribbon: as thick as its strain, warm where that is raised, its tasks by name, breaks as gaps, hours below. */
 import { Box } from "@mui/material";
-import { DateTime } from "luxon";
 import { ribbonOf, type RibbonPart, type RibbonPiece } from "@kind-grip/core/dayplan";
 import type { Shift } from "@kind-grip/core/calendar";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
-import { dateText, timeText } from "../base/dates";
+import { timeText } from "../base/dates";
 import { t } from "../base/words";
+import { hoursIn, namedRuns, thicknessOf } from "./ribbon-shape";
 
-/** Thickness of the ribbon, px, and the strain index it is thickest at. */
-const THINNEST = 5;
-const THICKEST = 26;
-const THICKEST_AT = 25;
 /** Middle of the ribbon from the top, px; names stand above it. */
 const MIDDLE = 33;
 export const RIBBON_HEIGHT = 70;
@@ -49,7 +45,6 @@ export function Ribbon({ shift, parts, timeZone, x }: RibbonProps) {
                 overflow: "hidden",
                 textOverflow: "ellipsis",
                 whiteSpace: "nowrap",
-                "@media (max-width: 599.95px)": { display: "none" },
               }}
             >
               {name}
@@ -58,7 +53,7 @@ export function Ribbon({ shift, parts, timeZone, x }: RibbonProps) {
         );
       })}
       <Gaps shift={shift} timeZone={timeZone} x={x} />
-      {hours(shift, timeZone).map(({ ms, label }) => (
+      {hoursIn(shift, timeZone).map(({ ms, label }) => (
         <Box
           key={ms}
           aria-hidden
@@ -121,7 +116,7 @@ function Work({ shift, pieces, x }: { shift: Shift; pieces: readonly RibbonPiece
     <>
       <Box aria-hidden sx={{ ...wholeShift, top: MIDDLE - 1, height: 2, bgcolor: "line" }} />
       {pieces.map((piece, i) => {
-        const thick = THINNEST + Math.min(1, piece.strain / THICKEST_AT) * (THICKEST - THINNEST);
+        const thick = thicknessOf(piece.strain);
         return (
           <Box
             className="keeps-colour"
@@ -142,21 +137,4 @@ function Work({ shift, pieces, x }: { shift: Shift; pieces: readonly RibbonPiece
       })}
     </>
   );
-}
-
-/** Pieces of one task after another as one: it is named once. */
-function namedRuns(pieces: readonly RibbonPiece[]): RibbonPiece[] {
-  return pieces.reduce<RibbonPiece[]>((runs, piece) => {
-    const last = runs.at(-1);
-    return last?.name === piece.name ? [...runs.slice(0, -1), { ...last, endMs: piece.endMs }] : [...runs, piece];
-  }, []);
-}
-
-/** Full hours of the wall clock inside a shift. */
-function hours(shift: Shift, timeZone: string): { ms: number; label: string }[] {
-  const list: { ms: number; label: string }[] = [];
-  let time = DateTime.fromMillis(shift.startMs, { zone: timeZone }).startOf("hour");
-  if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
-  for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: dateText(time, "H") });
-  return list;
 }

@@ -2,7 +2,7 @@
 import { Box, Button, IconButton, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { DateTime } from "luxon";
-import { Fragment, useState } from "react";
+import { Fragment, useState, type ReactNode } from "react";
 import type { Shift } from "@kind-grip/core/calendar";
 import type { Clash, LaidPlacement, Placed, RibbonPart } from "@kind-grip/core/dayplan";
 import { grouped } from "@kind-grip/core/units";
@@ -12,6 +12,7 @@ import { Lane } from "./Lane";
 import type { PlaceableSession } from "./placed";
 import { PlaceMenu } from "./PlaceMenu";
 import { Ribbon, RIBBON_HEIGHT } from "./Ribbon";
+import { UprightDay } from "./UprightDay";
 
 interface ShiftRowProps {
   date: string;
@@ -30,6 +31,10 @@ interface ShiftRowProps {
   /** Minutes the whole row shows, the same for every day so that lengths compare. */
   widestMin: number;
   now: number;
+  /** On a narrow page: from top to bottom instead of from left to right. */
+  upright: boolean;
+  /** Of what is chosen on this day, where it stands with the day. */
+  chosenPanel: ReactNode;
   /** Whether what is placed is placed on every shift of its kind. */
   every: boolean;
   onEvery(every: boolean): void;
@@ -43,42 +48,84 @@ const BEFORE_MIN = 75;
 const minute = 60_000;
 
 export function ShiftRow(props: ShiftRowProps) {
-  const { date, shift, parts, placed, stranded, laidById, sessions, clashes, chosenId, timeZone, widestMin, now } = props;
+  const { date, shift, parts, placed, stranded, laidById, sessions, clashes, chosenId, timeZone, widestMin, now, upright, chosenPanel } =
+    props;
   const { every, onEvery, onPlace, onMove, onChoose, onRemove } = props;
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const day = DateTime.fromISO(date, { zone: timeZone });
   const fromMs = shift ? shift.startMs - BEFORE_MIN * minute : 0;
   const x = (ms: number) => ((ms - fromMs) / minute / widestMin) * 100;
-  const isToday = shift !== undefined && now >= fromMs && now < shift.endMs + BEFORE_MIN * minute;
   const lanes = lanesOf(placed, laidById);
+  const isToday = shift !== undefined && now >= fromMs && now < shift.endMs + BEFORE_MIN * minute;
+  const stray = stranded.length > 0 && (
+    <Stranded stranded={stranded} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
+  );
+  const add = shift && (
+    <>
+      <IconButton
+        aria-label={t("Place a session on {{date}}", { date: dateText(day, "cccc") })}
+        aria-haspopup="menu"
+        onClick={(event) => setMenuAt(event.currentTarget)}
+      >
+        <Plus size={22} />
+      </IconButton>
+      <PlaceMenu
+        anchor={menuAt}
+        sessions={sessions}
+        shiftName={shift.kind.name}
+        every={every}
+        onEvery={onEvery}
+        onPlace={(session) => {
+          setMenuAt(null);
+          onPlace(session, date);
+        }}
+        onClose={() => setMenuAt(null)}
+      />
+    </>
+  );
+  const row = { columnGap: 1.5, borderTop: "2px solid", borderColor: "line", alignItems: "center", py: 0.5 };
+  const label = dateText(day, "cccc d LLLL");
+  if (upright) {
+    return (
+      <Box component="section" aria-label={label} sx={{ ...row, display: "grid", gridTemplateColumns: "minmax(0, 1fr) 44px" }}>
+        <DayHead day={day} shift={shift} timeZone={timeZone} />
+        {add}
+        <Box sx={{ gridColumn: "1 / -1" }}>
+          {shift && (
+            <UprightDay
+              shift={shift}
+              parts={parts}
+              placed={placed}
+              laidById={laidById}
+              clashes={clashes}
+              chosenId={chosenId}
+              timeZone={timeZone}
+              now={isToday ? now : undefined}
+              onMove={onMove}
+              onChoose={onChoose}
+              onRemove={onRemove}
+            />
+          )}
+          {stray}
+          {chosenPanel}
+        </Box>
+      </Box>
+    );
+  }
   return (
     <Box
       component="section"
-      aria-label={dateText(day, "cccc d LLLL")}
+      aria-label={label}
       sx={{
+        ...row,
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0, 1fr) 44px", sm: "112px minmax(0, 1fr) 44px", xl: "176px minmax(0, 1fr) 44px" },
-        columnGap: 1.5,
-        borderTop: "2px solid",
-        borderColor: "line",
-        alignItems: "center",
+        gridTemplateColumns: { xs: "112px minmax(0, 1fr) 44px", xl: "176px minmax(0, 1fr) 44px" },
         minHeight: shift ? 76 : 40,
-        py: 0.5,
       }}
     >
       <DayHead day={day} shift={shift} timeZone={timeZone} />
-      {!shift && stranded.length > 0 && (
-        <Stranded stranded={stranded} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
-      )}
-      <Box
-        sx={{
-          position: "relative",
-          height: shift ? RIBBON_HEIGHT : 0,
-          gridColumn: { xs: "1 / -1", sm: "auto" },
-          order: { xs: 1, sm: 0 },
-          overflowX: { xs: "clip", md: "visible" },
-        }}
-      >
+      {!shift && stray}
+      <Box sx={{ position: "relative", height: shift ? RIBBON_HEIGHT : 0 }}>
         {shift && <Ribbon shift={shift} parts={parts} timeZone={timeZone} x={x} />}
         {isToday && (
           <Box
@@ -90,40 +137,17 @@ export function ShiftRow(props: ShiftRowProps) {
       </Box>
       {shift && (
         <>
-          <IconButton
-            aria-label={t("Place a session on {{date}}", { date: dateText(day, "cccc") })}
-            aria-haspopup="menu"
-            onClick={(event) => setMenuAt(event.currentTarget)}
-          >
-            <Plus size={22} />
-          </IconButton>
-          <PlaceMenu
-            anchor={menuAt}
-            sessions={sessions}
-            shiftName={shift.kind.name}
-            every={every}
-            onEvery={onEvery}
-            onPlace={(session) => {
-              setMenuAt(null);
-              onPlace(session, date);
-            }}
-            onClose={() => setMenuAt(null)}
-          />
+          {add}
           {lanes.map(([group, own]) => (
             <Fragment key={group ?? ""}>
               <Typography
                 noWrap
                 title={group ?? undefined}
-                sx={{
-                  display: { xs: "none", sm: "block" },
-                  fontSize: "0.9rem",
-                  fontWeight: 600,
-                  color: group === null ? "text.secondary" : "text.primary",
-                }}
+                sx={{ fontSize: "0.9rem", fontWeight: 600, color: group === null ? "text.secondary" : "text.primary" }}
               >
                 {group ?? (lanes.length > 1 ? t("everybody") : "")}
               </Typography>
-              <Box sx={{ gridColumn: { xs: "1 / -1", sm: "2" }, order: { xs: 1, sm: 0 }, overflowX: { xs: "clip", md: "visible" } }}>
+              <Box sx={{ gridColumn: "2" }}>
                 <Lane
                   shift={shift}
                   placed={own}
@@ -138,19 +162,12 @@ export function ShiftRow(props: ShiftRowProps) {
                   onRemove={onRemove}
                 />
               </Box>
-              <Box sx={{ display: { xs: "none", sm: "block" } }} />
+              <Box />
             </Fragment>
           ))}
         </>
       )}
-      {shift && stranded.length > 0 && (
-        <Box sx={{ gridColumn: { xs: "1 / -1", sm: "2 / -1" }, order: 3 }}>
-          <Stranded stranded={stranded} timeZone={timeZone} chosenId={chosenId} onChoose={onChoose} onRemove={onRemove} />
-        </Box>
-      )}
-      {shift && placed.length > 0 && (
-        <ByName placed={placed} laidById={laidById} chosenId={chosenId} timeZone={timeZone} onChoose={onChoose} />
-      )}
+      {shift && stray && <Box sx={{ gridColumn: "2 / -1" }}>{stray}</Box>}
     </Box>
   );
 }
@@ -186,41 +203,6 @@ function DayHead({ day, shift, timeZone }: { day: DateTime; shift: Shift | undef
       ) : (
         <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>{t("off")}</Typography>
       )}
-    </Box>
-  );
-}
-
-/** Where the ribbon has no room for names: its sessions as a list. */
-function ByName({
-  placed,
-  laidById,
-  chosenId,
-  timeZone,
-  onChoose,
-}: Pick<ShiftRowProps, "placed" | "laidById" | "chosenId" | "timeZone" | "onChoose">) {
-  return (
-    <Box
-      component="ul"
-      sx={{ listStyle: "none", m: 0, p: 0, pb: 1, gridColumn: "1 / -1", order: 2, display: { xs: "grid", sm: "none" }, gap: 0.5 }}
-    >
-      {[...placed]
-        .sort((a, b) => a.startMs - b.startMs)
-        .map(({ id, startMs, session }) => (
-          <li key={id}>
-            <Button
-              fullWidth
-              variant="outlined"
-              aria-pressed={id === chosenId}
-              onClick={() => onChoose(id)}
-              sx={{ justifyContent: "start", textAlign: "start", ...(id === chosenId && { bgcolor: "primary.light" }) }}
-            >
-              <Box component="strong" sx={{ minWidth: 72 }}>
-                {timeText(startMs, timeZone)}
-              </Box>
-              {[session.name, laidById.get(id)?.groupName].filter(Boolean).join(" · ")}
-            </Button>
-          </li>
-        ))}
     </Box>
   );
 }

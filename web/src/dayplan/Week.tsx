@@ -1,5 +1,5 @@
 /** The week that is shown: its shifts with what is on them, what is chosen, what clashes, and what does not work out in weeks ahead. */
-import { Alert, Box, Button } from "@mui/material";
+import { Alert, Box, Button, useMediaQuery } from "@mui/material";
 import { BellRing, CopyPlus, Users, UsersRound } from "lucide-react";
 import { DateTime } from "luxon";
 import { useCallback, useMemo, useState } from "react";
@@ -27,6 +27,9 @@ import { usePlan } from "./use-plan";
 import { useWeekActs } from "./use-week-acts";
 import { WeekTitle } from "./WeekTitle";
 import { ribbonParts } from "./work-ribbon";
+
+/** Px of the window: narrower, and the names along a day that lies are cut. */
+const UPRIGHT_BELOW = 760;
 
 interface WeekProps {
   /** Who may take part today. */
@@ -70,9 +73,27 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
       ? `${each.session.name} (${dateText(DateTime.fromMillis(each.startMs, { zone: crew.timeZone }), "ccc HH:mm")})`
       : t("a session");
   };
+  const upright = useMediaQuery(`(max-width: ${UPRIGHT_BELOW - 0.05}px)`);
   const days = Array.from({ length: 7 }, (_, i) => addDays(weekStart, i));
   const widestMin = Math.max(...shifts.map((shift) => (shift.endMs - shift.startMs) / 60_000), 240) + 150;
   const text = (clash: (typeof clashes)[number]) => clashText(clash, nameOf, (region) => words.label("region", region));
+  const chosenPanel = chosen && chosenLaid && (
+    <PlacementPanel
+      crew={crew}
+      plan={plan}
+      placed={chosen}
+      laid={chosenLaid}
+      shift={shiftAt(chosen.startMs)}
+      stored={document.status === "saved"}
+      reach={reach}
+      onReach={setReach}
+      onChange={changeChosen}
+      onMove={(startMs) => move(chosen.id, startMs)}
+      onRepeat={() => toSeries(chosenLaid)}
+      onRemove={() => remove(chosen.id)}
+      onClose={() => choose(null)}
+    />
+  );
 
   return (
     <>
@@ -181,6 +202,8 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
                 timeZone={crew.timeZone}
                 widestMin={widestMin}
                 now={now}
+                upright={upright}
+                chosenPanel={chosenLaid?.date === date && chosenPanel}
                 every={every}
                 onEvery={setEvery}
                 onPlace={place}
@@ -192,23 +215,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
           })}
         </Box>
         <Box sx={{ display: "grid", gap: 3, position: "sticky", top: 16 }}>
-          {chosen && chosenLaid && (
-            <PlacementPanel
-              crew={crew}
-              plan={plan}
-              placed={chosen}
-              laid={chosenLaid}
-              shift={shiftAt(chosen.startMs)}
-              stored={document.status === "saved"}
-              reach={reach}
-              onReach={setReach}
-              onChange={changeChosen}
-              onMove={(startMs) => move(chosen.id, startMs)}
-              onRepeat={() => toSeries(chosenLaid)}
-              onRemove={() => remove(chosen.id)}
-              onClose={() => choose(null)}
-            />
-          )}
+          {!upright && chosenPanel}
           <ClashList
             clashes={[...clashes]}
             text={text}
