@@ -2,12 +2,12 @@
  * The letters of the application's face in two files instead of one: those of an English page first, and the rest of the Latin letters for
  * whoever has a name or a language with more of them. Only the weights that are used. A browser fetches what it meets.
  */
-import { createHash } from "node:crypto";
-import { readFileSync } from "node:fs";
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import subsetFont from "subset-font";
 import type { Plugin } from "vite";
 
+const INTO = path.join(import.meta.dirname, ".letters");
 const FACE = /atkinson-hyperlegible-next\/index\.css$/;
 const LATIN = /@font-face \{[^}]*url\(\.\/(?<file>files\/[\w-]*-latin-wght-normal\.woff2)\)[^}]*unicode-range: (?<range>[^;]*);\n\}/;
 const WEIGHTS = { min: 400, max: 800 };
@@ -22,21 +22,21 @@ export const letters: Plugin = {
   async transform(css, id) {
     if (!FACE.test(id)) return undefined;
     const { file, range } = LATIN.exec(css)!.groups!;
+    mkdirSync(INTO, { recursive: true });
     const whole = readFileSync(path.join(path.dirname(id), file!));
     const rest = codesOf(range!).filter((code) => !FIRST.includes(code));
     const faces = await Promise.all(
       [FIRST, rest].map(async (codes, i) => {
         const text = String.fromCodePoint(...codes);
         const source = await subsetFont(whole, text, { targetFormat: "woff2", variationAxes: { wght: WEIGHTS } });
-        const hash = createHash("sha256").update(source).digest("hex").slice(0, 8);
-        const fileName = `assets/letters-${["first", "rest"][i]}-${hash}.woff2`;
-        this.emitFile({ type: "asset", fileName, source });
+        const into = path.join(INTO, `letters-${["first", "rest"][i]}.woff2`);
+        writeFileSync(into, source);
         return `@font-face {
   font-family: 'Atkinson Hyperlegible Next Variable';
   font-style: normal;
   font-display: swap;
   font-weight: ${WEIGHTS.min} ${WEIGHTS.max};
-  src: url(/${fileName}) format('woff2-variations');
+  src: url(${path.relative(path.dirname(id), into)}) format('woff2-variations');
   unicode-range: ${rangeOf(codes)};
 }`;
       }),

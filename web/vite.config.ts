@@ -7,7 +7,7 @@ import { defineConfig, transformWithOxc, type Plugin, type Rolldown } from "vite
 import { constants } from "node:zlib";
 import { compression, defineAlgorithm } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
-import { letters } from "./letters";
+import { letters } from "./letters.ts";
 
 const api = `http://127.0.0.1:${process.env.PORT ?? "4100"}`;
 

@@ -128,7 +128,15 @@ export const theme = createTheme({
     },
     MuiIconButton: { styleOverrides: { root: { width: 44, height: 44, borderRadius: 8, color: "inherit" } } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: "none" } } },
-    MuiDialog: { styleOverrides: { paper: { borderRadius: 14 } } },
+    MuiDialog: {
+      styleOverrides: {
+        paper: {
+          borderRadius: 14,
+          // A telephone has no room to give away.
+          "@media (max-width: 599.95px)": { margin: 10, width: "calc(100% - 20px)", maxHeight: "calc(100% - 20px)" },
+        },
+      },
+    },
     MuiDialogTitle: { styleOverrides: { root: { fontSize: "1.4rem", fontWeight: 700, paddingBottom: 4 } } },
     MuiDialogActions: { styleOverrides: { root: { padding: "8px 24px 20px" } } },
     MuiOutlinedInput: {

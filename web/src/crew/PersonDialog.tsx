@@ -93,7 +93,7 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
             </Alert>
           )}
           <TextField label={t("Name")} autoFocus {...register("name")} error={!!message("name")} helperText={message("name")} />
-          <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
+          <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, gap: 2 }}>
             <TextField
               label={t("Badge")}
               {...register("badge", { setValueAs: emptyToNull })}

@@ -1,5 +1,5 @@
 /** The crew's groups: who is off the job with whom. People are dragged, or moved by arrow keys; series of a group follow. */
-import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
+import { DndContext, useDraggable, useDroppable, type DragEndEvent } from "@dnd-kit/core";
 import {
   Box,
   Button,
@@ -18,6 +18,7 @@ import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { formGroups, groupNamed, inGroup, withGroup, withoutGroup, type WeekPlanned } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { t } from "../base/words";
+import { useDragSensors } from "../parts/use-drag-sensors";
 
 interface GroupsDialogProps {
   crew: CrewEntry;
@@ -35,7 +36,7 @@ const NO_GROUP = "none";
 export function GroupsDialog({ crew, plan, people, today, onChange, onClose }: GroupsDialogProps) {
   const { groups } = plan.standing;
   const [said, setSaid] = useState("");
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const sensors = useDragSensors();
   const named = new Set(groups.flatMap((group) => group.people));
   const columns = [
     ...groups.map(({ id, name, people: own }) => ({ id, name, people: people.filter((person) => own.includes(person.id)) })),
@@ -181,7 +182,8 @@ function PersonChip({ person, groupName, onStep }: { person: PersonEntry; groupN
       ref={setNodeRef}
       id={chipId(person.id)}
       aria-label={t("{{name}}, {{group}}. Arrow keys move to another group.", { name: person.name, group: groupName })}
-      onPointerDown={listeners?.onPointerDown as never}
+      onMouseDown={listeners?.onMouseDown as never}
+      onTouchStart={listeners?.onTouchStart as never}
       onKeyDown={onKey}
       sx={{
         justifyContent: "start",
@@ -195,7 +197,8 @@ function PersonChip({ person, groupName, onStep }: { person: PersonEntry; groupN
         fontSize: "1rem",
         textAlign: "start",
         cursor: "grab",
-        touchAction: "none",
+        touchAction: "manipulation",
+        userSelect: "none",
         zIndex: isDragging ? 2 : undefined,
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
       }}

@@ -155,7 +155,8 @@ const DrawerEntry = memo(function DrawerEntry({ movement, style, misfit, onAdd }
         columnGap: 1,
         alignItems: "center",
         cursor: "grab",
-        touchAction: "none",
+        touchAction: "manipulation",
+        userSelect: "none",
         position: "relative",
         zIndex: isDragging ? 10 : 0,
         bgcolor: isDragging ? "background.paper" : undefined,
@@ -173,7 +174,8 @@ const DrawerEntry = memo(function DrawerEntry({ movement, style, misfit, onAdd }
       <IconButton
         aria-label={t("Add {{name}}", { name })}
         onClick={() => onAdd(movement.id)}
-        onPointerDown={(event) => event.stopPropagation()}
+        onMouseDown={(event) => event.stopPropagation()}
+        onTouchStart={(event) => event.stopPropagation()}
       >
         <Plus size={20} />
       </IconButton>

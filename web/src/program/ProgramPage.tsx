@@ -1,5 +1,5 @@
 /** One program in the editor. */
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from "@dnd-kit/core";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
 import { Box, Button, MenuItem, TextField, Typography } from "@mui/material";
 import { FoldHorizontal, TrendingUp, UserRoundCheck } from "lucide-react";
 import { useEffect, useMemo, useState, type ComponentProps, type ReactNode } from "react";
@@ -24,6 +24,7 @@ import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { useTabTitle } from "../parts/PageTitle";
+import { useDragSensors } from "../parts/use-drag-sensors";
 import { useParticipations } from "../safety/use-participations";
 import { FitDialog } from "./FitDialog";
 import { Inspector } from "./Inspector";
@@ -65,7 +66,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
   const dispatch = useAppDispatch();
   // Lists are told when the editor closes: its own copy is ahead of any answer.
   useEffect(() => () => void dispatch(serverApi.util.invalidateTags(["Programs"])), [dispatch]);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useDragSensors();
   const today = dateAt(useNow(), crew.timeZone);
   const participations = useParticipations(crew.id);
   const here = notHeldOut(
@@ -111,7 +112,7 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
           ) : session.items.length === 0 ? (
             <Empty
               title={t("{{name}} is empty", { name: session.name })}
-              text={t("Take movements from the library on the right: press + or drag them here. Start with one that gets ready.")}
+              text={t("Take movements from the library: press + or drag them here. Start with one that gets ready.")}
             />
           ) : (
             <SessionScore session={session} crew={crew} people={here} />

@@ -73,7 +73,7 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
               short: words.safety(restriction.question).short,
             })}
           </Typography>
-          <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
+          <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr" }, gap: 2 }}>
             {field("givenBy", t("Name of the clinician"))}
             {field("profession", t("Profession"))}
             {field("from", t("First day"), "date")}

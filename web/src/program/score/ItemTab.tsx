@@ -65,7 +65,7 @@ export function ItemTab({ item, number, width, chosen, approached, paired, easie
           zIndex: isDragging ? 3 : 0,
           position: "relative",
           userSelect: "none",
-          touchAction: "none",
+          touchAction: "manipulation",
           fontSize: "0.9rem",
           lineHeight: 1.15,
         }}
