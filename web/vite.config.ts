@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import react from "@vitejs/plugin-react";
-import { defineConfig, transformWithOxc, type Plugin, type Rolldown } from "vite";
+import { build, defineConfig, type Plugin, type Rolldown } from "vite";
 import { constants } from "node:zlib";
 import { compression, defineAlgorithm } from "vite-plugin-compression2";
 import { VitePWA } from "vite-plugin-pwa";
@@ -33,13 +33,21 @@ const phoneFiles: Plugin = {
   },
 };
 
-/** What the phone's worker does with messages: a file of its own, for the worker that is made below takes it in by name. */
-const pushWorker: Plugin = {
-  name: "push-worker",
+/** What the phone's worker does with messages and with what waits to be sent: one file, which the worker made below takes in by name. */
+const phoneWorker: Plugin = {
+  name: "phone-worker",
   async generateBundle() {
-    const file = path.join(import.meta.dirname, "src/member/push-worker.ts");
-    const { code } = await transformWithOxc(readFileSync(file, "utf8"), file);
-    this.emitFile({ type: "asset", fileName: "push.js", source: code });
+    const built = await build({
+      configFile: false,
+      logLevel: "warn",
+      define: { "process.env.NODE_ENV": '"production"' },
+      build: {
+        write: false,
+        lib: { entry: path.join(import.meta.dirname, "src/member/phone-worker.ts"), formats: ["iife"], name: "phoneWorker" },
+      },
+    });
+    const [{ output }] = built as [Rolldown.RolldownOutput];
+    this.emitFile({ type: "asset", fileName: "phone-worker.js", source: output[0].code });
   },
 };
 
@@ -76,7 +84,7 @@ export default defineConfig({
   plugins: [
     react(),
     phoneFiles,
-    pushWorker,
+    phoneWorker,
     drawnStills(),
     letters,
     // The crew member's own page works without a connection. Only that page asks for the worker (member/keep-page.ts).
@@ -126,7 +134,7 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: 3_000_000,
         navigateFallback: "/index.html",
         navigateFallbackAllowlist: [/^\/me(\/|$)/],
-        importScripts: ["/push.js"],
+        importScripts: ["/phone-worker.js"],
         clientsClaim: true,
       },
     }),

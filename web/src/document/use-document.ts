@@ -5,7 +5,8 @@
  */
 import { isEqual } from "es-toolkit";
 import { useCallback, useEffect, useReducer, useRef } from "react";
-import { isFinal, problemOf } from "../base/api";
+import { problemOf } from "../base/api";
+import { isFinal } from "../base/final";
 import { useAppSelector } from "../base/store";
 import { documentReducer, openedDocument, type DocumentState, type FieldProblem, type Versioned } from "./document-state";
 import { dropDraft, keepDraft, readDraft, type DraftPlace } from "./draft";

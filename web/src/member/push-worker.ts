@@ -1,7 +1,4 @@
-/**
- * What the phone's worker does with a message: shows it, and opens the page when it is pressed. The built worker takes this file in as it
- * is, so it stands alone: nothing is imported into it.
- */
+/** What the phone's worker does with a message: shows it, and opens the page when it is pressed. */
 interface PushMessage extends Event {
   data: { json(): { id: string; text: string } } | null;
   waitUntil(done: Promise<unknown>): void;
@@ -14,15 +11,14 @@ interface OpenPage {
   url: string;
   focus(): Promise<unknown>;
 }
-interface PhoneWorker {
+export interface PushWorker {
   addEventListener(type: "push", listener: (event: PushMessage) => void): void;
   addEventListener(type: "notificationclick", listener: (event: Pressed) => void): void;
   registration: { showNotification(title: string, options: object): Promise<void> };
   clients: { matchAll(options: object): Promise<OpenPage[]>; openWindow(url: string): Promise<unknown> };
 }
 
-{
-  const phone = globalThis as unknown as PhoneWorker;
+export function listenForMessages(phone: PushWorker): void {
   phone.addEventListener("push", (event) => {
     if (!event.data) return;
     const { id, text } = event.data.json();

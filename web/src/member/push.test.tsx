@@ -5,6 +5,7 @@ import type { OwnContacts as Answer } from "@kind-grip/core/api";
 import { sampleContact } from "../testing/contact";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import { OwnContacts } from "./OwnContacts";
+import { listenForMessages } from "./push-worker";
 
 const ADDRESS = { endpoint: "https://push.example/1", keys: { p256dh: "p", auth: "a" } };
 const given = sampleContact({ way: "push", address: "Chrome, Android" });
@@ -98,12 +99,11 @@ describe("the phone's worker", () => {
   const openWindow = jest.fn(async () => undefined);
   let pages: { url: string; focus: jest.Mock }[] = [];
   beforeAll(() => {
-    Object.assign(globalThis, { registration: { showNotification }, clients: { matchAll: async () => pages, openWindow } });
-    const listen = jest
-      .spyOn(globalThis, "addEventListener")
-      .mockImplementation((type: string, listener: unknown) => void (listeners[type] = listener as (event: object) => void));
-    jest.requireActual("./push-worker");
-    listen.mockRestore();
+    listenForMessages({
+      registration: { showNotification },
+      clients: { matchAll: async () => pages, openWindow },
+      addEventListener: (type: string, listener: unknown) => void (listeners[type] = listener as (event: object) => void),
+    });
   });
   const done = async (type: string, event: object) => {
     const waited: Promise<unknown>[] = [];

@@ -1,4 +1,4 @@
-import { isFinal } from "../base/api";
+import { isFinal } from "../base/final";
 import { sendWaiting, type Outcome } from "./send-waiting";
 import type { Waiting } from "./phone-store";
 

@@ -4,10 +4,13 @@ import { useEffect, useState } from "react";
 import type { MemberDay } from "@kind-grip/core/api";
 import { METRIC } from "@kind-grip/core/units";
 import { memberApi } from "./api";
-import { isFinal, problemOf } from "../base/api";
+import { problemOf } from "../base/api";
+import { isFinal } from "../base/final";
 import { useAppDispatch } from "../base/store";
-import { sendWaiting, type Outcome } from "./send-waiting";
+import { sendInBackground } from "./background";
+import { sendOutbox } from "./outbox";
 import { keep, kept, phone, type Waiting } from "./phone-store";
+import type { Outcome } from "./send-waiting";
 
 export interface Phone {
   /** Undefined while the store is read, null when nobody is signed in here. */
@@ -91,20 +94,7 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
     const round = async () => {
       if (busy) return;
       busy = true;
-      // One page at a time sends, should two be open.
-      const everything = await withLock(() =>
-        sendWaiting(
-          {
-            first: async () => {
-              const person = (await kept("day"))?.person.id;
-              return (await phone.outbox.orderBy("seq").toArray()).find(({ refused, owner }) => refused === undefined && owner === person);
-            },
-            drop: (seq) => phone.outbox.delete(seq),
-            refuse: async (seq, why) => void (await phone.outbox.update(seq, { refused: why })),
-          },
-          send,
-        ),
-      );
+      const everything = await sendOutbox(send);
       const asked = await dispatch(memberApi.endpoints.memberDay.initiate(undefined, { forceRefetch: true, subscribe: false }));
       const status = (asked.error as { status?: number } | undefined)?.status;
       // A day fetched while something still waits would take back what was just done here.
@@ -125,7 +115,12 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
     };
     const timer = setInterval(() => void round(), EVERY_MS);
     const heart = setInterval(() => void pulse(), PULSE_MS);
-    const subscription = liveQuery(() => phone.outbox.count()).subscribe({ next: () => void round() });
+    const subscription = liveQuery(() => phone.outbox.count()).subscribe({
+      next: (count) => {
+        if (count > 0) void sendInBackground();
+        void round();
+      },
+    });
     addEventListener("online", round);
     return () => {
       gone = true;
@@ -136,8 +131,4 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
     };
   }, [dispatch]);
   return state;
-}
-
-function withLock<T>(run: () => Promise<T>): Promise<T> {
-  return "locks" in navigator ? navigator.locks.request("kind-grip-sender", run) : run();
 }
