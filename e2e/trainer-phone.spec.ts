@@ -131,6 +131,16 @@ test("a trainer's whole day on a telephone", async ({ page }) => {
     await page.getByRole("menuitem", { name: "Too much" }).tap();
     await expect(page.getByRole("menu")).toBeHidden();
     await fits(page);
+    await test.step("laid on its side, everything is beside each other", async () => {
+      await page.setViewportSize({ width: 844, height: 390 });
+      await fits(page);
+      const parts = [page.getByRole("heading", { name: "Wrist circle" }), page.locator(".figure").first(), button("Pause"), button("Stop")];
+      for (const part of parts) {
+        const { x, y, width, height } = (await part.boundingBox())!;
+        expect.soft([x >= 0, y >= 0, x + width <= 844, y + height <= 390, height > 20]).toEqual([true, true, true, true, true]);
+      }
+      await page.setViewportSize({ width: 390, height: 844 });
+    });
     await button("Stop").tap();
   });
 

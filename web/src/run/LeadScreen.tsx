@@ -23,13 +23,19 @@ import { useRunKeys } from "./use-run-keys";
 /** As large as the screen gives, for across a yard; on a telephone in the hand never too small to read. */
 const atLeast = (least: string, size: string) => `max(${least}, ${size})`;
 
+/** A telephone that lies on its side: everything beside each other, as on a large screen. */
+const LYING = "@media (orientation: landscape) and (max-height: 520px)";
+
 /** On a telephone three stand in one row. */
 const LESSER = {
   minHeight: { xs: 52, sm: 60 },
+  [LYING]: { minHeight: 48 },
   px: { xs: 1.25, sm: 2 },
   whiteSpace: "nowrap",
   "& .MuiButton-startIcon": { display: { xs: "none", sm: "inherit" } },
 } as const;
+
+const BESIDE_PAUSE = { width: 60, height: 60, [LYING]: { width: 48, height: 48 } } as const;
 
 export function LeadScreen({ people, participations, run, onMark, words, second, ...switches }: RunScreenProps) {
   const own = useOwnWords();
@@ -56,7 +62,15 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
       }}
     >
       <Box
-        sx={{ display: "flex", flexWrap: { xs: "wrap", md: "nowrap" }, alignItems: "center", columnGap: 2, px: { xs: 1.5, md: 3 }, py: 1 }}
+        sx={{
+          display: "flex",
+          flexWrap: { xs: "wrap", md: "nowrap" },
+          alignItems: "center",
+          columnGap: 2,
+          px: { xs: 1.5, md: 3 },
+          py: 1,
+          [LYING]: { py: 0, flexWrap: "nowrap" },
+        }}
       >
         <Typography sx={{ fontWeight: 700, fontSize: "1.15rem" }}>
           <InLanguage words={words} text={words.sessionName(session)} />
@@ -76,6 +90,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           gridTemplateColumns: { xs: "1fr", md: "minmax(110px, 12vw) minmax(0, 1.15fr) minmax(0, 1fr)" },
           gridTemplateRows: { xs: "auto minmax(0, 1fr) auto", md: "minmax(0, 1fr)" },
           minHeight: 0,
+          [LYING]: { gridTemplateColumns: "minmax(84px, 10vw) minmax(0, 1fr) minmax(0, 1fr)", gridTemplateRows: "minmax(0, 1fr)" },
         }}
       >
         <Box
@@ -84,6 +99,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
             color: "hand.on",
             display: "flex",
             flexDirection: { xs: "row", md: "column" },
+            [LYING]: { flexDirection: "column" },
             alignItems: "center",
             justifyContent: "center",
             gap: 1,
@@ -117,7 +133,15 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
         <Box
           lang={words.language}
           dir={LANGUAGE_FACTS[words.language].direction}
-          sx={{ px: 3, py: 1.5, display: "flex", flexDirection: "column", minWidth: 0, overflow: "hidden" }}
+          sx={{
+            px: 3,
+            py: 1.5,
+            display: "flex",
+            flexDirection: "column",
+            minWidth: 0,
+            overflow: "hidden",
+            [LYING]: { py: 0.5, px: 2 },
+          }}
         >
           <Typography variant="h1" sx={{ fontSize: atLeast("1.5rem", second ? "min(2.6vw, 5vh)" : "min(3.1vw, 6vh)") }}>
             {text.name}
@@ -203,20 +227,21 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           borderTop: "2px solid",
           borderColor: "line",
           flexWrap: "wrap",
+          [LYING]: { py: 0.5, gap: 1, flexWrap: "nowrap" },
         }}
       >
-        <IconButton aria-label={t("Back (left arrow)")} onClick={run.back} sx={{ width: 60, height: 60 }}>
+        <IconButton aria-label={t("Back (left arrow)")} onClick={run.back} sx={BESIDE_PAUSE}>
           <SkipBack size={30} />
         </IconButton>
         <Button
           variant="contained"
           onClick={run.toggle}
           startIcon={clock.status === "running" ? <Pause size={26} fill="currentColor" /> : <Play size={26} fill="currentColor" />}
-          sx={{ minHeight: 60, width: 190, fontSize: "1.3rem" }}
+          sx={{ minHeight: 60, width: 190, fontSize: "1.3rem", [LYING]: { minHeight: 48, width: 150, fontSize: "1.1rem" } }}
         >
           {clock.status === "running" ? t("Pause") : t("Go on")}
         </Button>
-        <IconButton aria-label={t("Skip (right arrow)")} onClick={run.skip} sx={{ width: 60, height: 60 }}>
+        <IconButton aria-label={t("Skip (right arrow)")} onClick={run.skip} sx={BESIDE_PAUSE}>
           <SkipForward size={30} />
         </IconButton>
         <Button

@@ -32,6 +32,8 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
         gap: 1,
         minHeight: 0,
         overflow: "hidden",
+        // What the hands do is seen and heard; on a telephone that lies there is no room to read it as well.
+        "@media (max-height: 520px)": { display: "none" },
         ...(isShort && { "@media (max-height: 900px)": { display: "none" } }),
       }}
     >
