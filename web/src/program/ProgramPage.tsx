@@ -22,6 +22,7 @@ import { useNow } from "../base/now";
 import { useAppDispatch } from "../base/store";
 import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
+import { Later } from "../parts/Later";
 import { Loaded } from "../parts/Loaded";
 import { useTabTitle } from "../parts/PageTitle";
 import { useDragSensors } from "../parts/use-drag-sensors";
@@ -118,7 +119,11 @@ function Editor({ crew, people }: { crew: CrewEntry; people: PersonEntry[] }) {
             <SessionScore session={session} crew={crew} people={here} />
           )}
         </Box>
-        {session && <LibraryDrawer crew={crew} slot={session.slot} style={program.style} onAdd={add} />}
+        {session && (
+          <Later meanwhile={<Box />}>
+            <LibraryDrawer crew={crew} slot={session.slot} style={program.style} onAdd={add} />
+          </Later>
+        )}
       </Box>
     </DndContext>
   );
@@ -186,8 +191,10 @@ function SessionScore({
           {personId && <Button onClick={() => setSeenFor("")}>{t("Back to the group")}</Button>}
         </Box>
       )}
-      <NewOrBack crewId={crew.id} people={people} entries={entries} />
-      <RegionBalance session={within} timeline={timeline} people={people} />
+      <Later>
+        <NewOrBack crewId={crew.id} people={people} entries={entries} />
+        <RegionBalance session={within} timeline={timeline} people={people} />
+      </Later>
     </>
   );
 }
