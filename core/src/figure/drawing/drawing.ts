@@ -41,7 +41,7 @@ export function draw(parts: readonly Part[], camera: Camera, skin: Skin, cell: n
 
 /** One path a tone. */
 function fills(surface: Surface, skin: Skin, crossings: Crossings): string {
-  const { owner, columns, cell } = surface;
+  const { owner, columns, rows, cell } = surface;
   const tones = new Map<Tone, Window & { number: number }>();
   const numberOf = surface.shapes.map((_, i) => {
     const tone = toneOf(surface, i)!;
@@ -50,17 +50,17 @@ function fills(surface: Surface, skin: Skin, crossings: Crossings): string {
     return known;
   });
   const map = new Int8Array(owner.length).fill(-1);
-  for (let i = 0; i < map.length; i++) {
-    if (owner[i]! < 0) continue;
-    const tone = numberOf[owner[i]!]!;
-    map[i] = tone.number;
-    const column = i % columns;
-    const row = (i - column) / columns;
-    if (column < tone.fromColumn) tone.fromColumn = column;
-    if (column > tone.toColumn) tone.toColumn = column;
-    if (row < tone.fromRow) tone.fromRow = row;
-    if (row > tone.toRow) tone.toRow = row;
-  }
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++) {
+      const i = row * columns + column;
+      if (owner[i]! < 0) continue;
+      const tone = numberOf[owner[i]!]!;
+      map[i] = tone.number;
+      if (column < tone.fromColumn) tone.fromColumn = column;
+      if (column > tone.toColumn) tone.toColumn = column;
+      if (row < tone.fromRow) tone.fromRow = row;
+      if (row > tone.toRow) tone.toRow = row;
+    }
   const field = new Float32Array(map.length).fill(-1);
   let svg = "";
   for (const [tone, window] of tones) {
@@ -89,17 +89,17 @@ function shade(surface: Surface): string {
 /** Light averaged over a few cells, so that the facets of flat skin do not show. Empty cells take no part. */
 function evenedLight({ owner, light, columns, rows, cell, camera }: Surface): Float32Array {
   const reach = Math.max(1, Math.round((9 * camera.scale) / cell));
-  let sum: Float32Array = new Float32Array(light.length);
-  let weight: Float32Array = new Float32Array(light.length);
+  const sum = new Float32Array(light.length);
+  const weight = new Float32Array(light.length);
   for (let i = 0; i < light.length; i++)
     if (owner[i]! >= 0) {
       sum[i] = light[i]!;
       weight[i] = 1;
     }
-  sum = boxed(boxed(sum, columns, rows, reach, 1, columns), rows, columns, reach, columns, 1);
-  weight = boxed(boxed(weight, columns, rows, reach, 1, columns), rows, columns, reach, columns, 1);
-  for (let i = 0; i < sum.length; i++) sum[i] = sum[i]! / (weight[i]! || 1);
-  return sum;
+  const even = boxed(boxed(sum, columns, rows, reach, 1, columns), rows, columns, reach, columns, 1);
+  const cells = boxed(boxed(weight, columns, rows, reach, 1, columns), rows, columns, reach, columns, 1);
+  for (let i = 0; i < even.length; i++) if (owner[i]! >= 0) even[i] = even[i]! / cells[i]!;
+  return even;
 }
 
 /** Running sums of 2 · reach + 1 values along lines of `length`; `step` to the next value, `stride` to the next line. */
@@ -109,10 +109,11 @@ function boxed(values: Float32Array, length: number, lines: number, reach: numbe
     const start = line * stride;
     let sum = 0;
     for (let i = 0; i < Math.min(reach, length); i++) sum += values[start + i * step]!;
-    for (let i = 0; i < length; i++) {
-      if (i + reach < length) sum += values[start + (i + reach) * step]!;
-      if (i - reach - 1 >= 0) sum -= values[start + (i - reach - 1) * step]!;
-      out[start + i * step] = sum;
+    let at = start;
+    for (let i = 0; i < length; i++, at += step) {
+      if (i + reach < length) sum += values[at + reach * step]!;
+      if (i > reach) sum -= values[at - (reach + 1) * step]!;
+      out[at] = sum;
     }
   }
   return out;

@@ -91,11 +91,12 @@ export function contoursOf(surface: Surface): Contours {
   const down = new Float32Array(owner.length).fill(0.5);
   // Edge 2i lies between cell i and its right neighbour, edge 2i + 1 between cell i and the one below.
   const kinds = new Uint8Array(2 * owner.length);
+  // Squares of four cells, by their first, that a line may run through.
+  const crossed = new Uint8Array(owner.length);
 
   const look = (i: number, j: number, sideways: number, x: number, y: number, dx: number, dy: number): void => {
     const a = owner[i]!;
     const b = owner[j]!;
-    if (a === b) return;
     const near = b < 0 || (a >= 0 && depth[i]! >= depth[j]!) ? a : b;
     const far = near === a ? b : a;
     const nearPart = shapes[near]!.part;
@@ -137,22 +138,32 @@ export function contoursOf(surface: Surface): Contours {
     const light = parts[nearPart]!.tone === "helper" ? LIGHT : 0;
     if (far < 0) kinds[edge] = OUTER + light;
     else if (step === 0 || nearDepth - farDepth >= step) kinds[edge] = INNER + light;
+    else return;
+    crossed[i] = 1;
+    if (i - sideways >= 0) crossed[i - sideways] = 1;
   };
   for (let row = 0; row < rows; row++) {
     const y = top + (row + 0.5) * cell;
+    const isLast = row + 1 === rows;
     for (let column = 0; column < columns; column++) {
       const i = row * columns + column;
-      const x = left + (column + 0.5) * cell;
-      if (column + 1 < columns) look(i, i + 1, columns, x, y, cell, 0);
-      if (row + 1 < rows) look(i, i + columns, 1, x, y, 0, cell);
+      const here = owner[i]!;
+      // Most cells are in the middle of something.
+      if (column + 1 < columns && owner[i + 1] !== here) look(i, i + 1, columns, left + (column + 0.5) * cell, y, cell, 0);
+      if (!isLast && owner[i + columns] !== here) look(i, i + columns, 1, left + (column + 0.5) * cell, y, 0, cell);
     }
   }
   const crossings = { across, down };
-  return { strokes: linked(surface, kinds, crossings), crossings };
+  return { strokes: linked(surface, kinds, crossed, crossings), crossings };
 }
 
 /** Crossings of neighbouring squares strung into lines. */
-function linked({ columns, rows, cell, left, top, camera }: Surface, kinds: Uint8Array, { across, down }: Crossings): Stroke[] {
+function linked(
+  { columns, rows, cell, left, top, camera }: Surface,
+  kinds: Uint8Array,
+  crossed: Uint8Array,
+  { across, down }: Crossings,
+): Stroke[] {
   const placeOf = (edge: number): Point => {
     const i = edge >> 1;
     const column = i % columns;
@@ -178,6 +189,7 @@ function linked({ columns, rows, cell, left, top, camera }: Surface, kinds: Uint
   for (let row = 0; row + 1 < rows; row++)
     for (let column = 0; column + 1 < columns; column++) {
       const i = row * columns + column;
+      if (crossed[i] === 0) continue;
       // Top, right, bottom, left.
       here[0] = 2 * i;
       here[1] = 2 * (i + 1) + 1;
@@ -219,8 +231,8 @@ function linked({ columns, rows, cell, left, top, camera }: Surface, kinds: Uint
   const shortest = SHORTEST_INNER * camera.scale;
   const strokes: Stroke[] = [];
   const done = new Uint8Array(kinds.length);
-  for (let edge = 0; edge < kinds.length; edge++) {
-    if (kinds[edge] === NONE || done[edge]) continue;
+  /** The line that an edge is part of, from end to end. */
+  const strokesFrom = (edge: number): Stroke[] => {
     const kind = isOuter(edge) ? "outer" : "inner";
     const walk = (first: number): { edges: number[]; closed: boolean } => {
       const edges: number[] = [];
@@ -252,10 +264,15 @@ function linked({ columns, rows, cell, left, top, camera }: Surface, kinds: Uint
         lights.push(lights.at(-1)!);
       }
     }
-    if (points.length < 2) continue;
-    if (kind === "inner" && pathLength(points) < shortest) continue;
-    if (lights.every((light) => light === lights[0])) strokes.push({ kind, light: lights[0]!, points, closed: forth.closed });
-    else strokes.push(...byWeight(kind, points, lights, forth.closed));
+    if (points.length < 2) return [];
+    if (kind === "inner" && pathLength(points) < shortest) return [];
+    if (lights.every((light) => light === lights[0])) return [{ kind, light: lights[0]!, points, closed: forth.closed }];
+    return byWeight(kind, points, lights, forth.closed);
+  };
+  for (let edge = 0; edge < kinds.length; edge++) {
+    // Two edges a cell, and few cells have any.
+    if (crossed[edge >> 1] === 0) edge |= 1;
+    else if (kinds[edge] !== NONE && done[edge] === 0) strokes.push(...strokesFrom(edge));
   }
   return strokes;
 }

@@ -71,14 +71,15 @@ export function rings(
   }
   next.fill(-1, 2 * wide * window.fromRow, Math.min(size, 2 * wide * (window.toRow + 3)));
   const starts: number[] = [];
-  const valueAt = (column: number, row: number) =>
-    column < 0 || row < 0 || column >= columns || row >= rows ? -1 : field[row * columns + column]!;
   for (let row = window.fromRow - 1; row <= window.toRow; row++) {
+    const [hasAbove, hasBelow] = [row >= 0, row + 1 < rows];
+    const above = row * columns;
     let topLeft = -1;
     let bottomLeft = -1;
     for (let column = window.fromColumn - 1; column <= window.toColumn; column++) {
-      const topRight = valueAt(column + 1, row);
-      const bottomRight = valueAt(column + 1, row + 1);
+      const inside = column + 1 < columns;
+      const topRight = inside && hasAbove ? field[above + column + 1]! : -1;
+      const bottomRight = inside && hasBelow ? field[above + columns + column + 1]! : -1;
       const state = (topLeft > 0 ? 8 : 0) | (topRight > 0 ? 4 : 0) | (bottomRight > 0 ? 2 : 0) | (bottomLeft > 0 ? 1 : 0);
       if (state !== 0 && state !== 15) {
         const sample = (row + 1) * wide + column + 1;
