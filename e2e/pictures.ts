@@ -20,11 +20,14 @@ const folderOf = (name: string) => values.out ?? path.join(docs, name.startsWith
 
 type Picture = (page: Page, crew: (name: string) => Promise<string>) => Promise<void>;
 
+/** The trainer's telephone, signed in as they are. */
+const telephoneOf = async (page: Page): Promise<Page> =>
+  browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, storageState: await page.context().storageState() });
+
 const PICTURES: Record<string, Picture> = {
   today: (page) => goTo(page, "/today"),
   "phone-observe": async (page, crew) => {
-    const storageState = await page.context().storageState();
-    const phone = await browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, storageState });
+    const phone = await telephoneOf(page);
     await phone.goto(`/crews/${await crew("Ridgeline")}/work/observe`);
     await phone.getByLabel("Task").click();
     await phone.getByRole("option", { name: /Nailing/ }).click();
@@ -149,9 +152,16 @@ const PICTURES: Record<string, Picture> = {
     await phone.screenshot({ path: path.join(folderOf("phone"), "phone.png") });
     await phone.close();
   },
-  measuring: async (page) => {
-    await goTo(page, "/practice/measuring");
-    await page.getByRole("region", { name: "Sittings" }).waitFor();
+  "phone-plan": async (page, crew) => {
+    const phone = await telephoneOf(page);
+    await phone.goto(`/crews/${await crew("Ridgeline")}/day-plan`);
+    const today = phone.getByRole("region", { name: /^Thursday/ });
+    await today.getByRole("button", { name: /^Yard warm-up/ }).click();
+    await phone.locator(".figure").first().waitFor();
+    await today.evaluate((day) => day.scrollIntoView());
+    await phone.waitForTimeout(1500);
+    await phone.screenshot({ path: path.join(folderOf("phone-plan"), "phone-plan.png") });
+    await phone.close();
   },
   rotation: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/work?view=shift`);

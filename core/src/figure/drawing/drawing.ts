@@ -86,37 +86,67 @@ function shade(surface: Surface): string {
   return `<path d="${d}" fill="#4a2412" fill-opacity=".17"/>`;
 }
 
-/** Light averaged over a few cells, so that the facets of flat skin do not show. Empty cells take no part. */
-function evenedLight({ owner, light, columns, rows, cell, camera }: Surface): Float32Array {
-  const reach = Math.max(1, Math.round((9 * camera.scale) / cell));
-  const sum = new Float32Array(light.length);
-  const weight = new Float32Array(light.length);
-  for (let i = 0; i < light.length; i++)
-    if (owner[i]! >= 0) {
-      sum[i] = light[i]!;
-      weight[i] = 1;
-    }
-  const even = boxed(boxed(sum, columns, rows, reach, 1, columns), rows, columns, reach, columns, 1);
-  const cells = boxed(boxed(weight, columns, rows, reach, 1, columns), rows, columns, reach, columns, 1);
-  for (let i = 0; i < even.length; i++) if (owner[i]! >= 0) even[i] = even[i]! / cells[i]!;
-  return even;
+/** Kept between calls: pictures are drawn many times a second. */
+let kept: readonly Float32Array[] = [];
+
+/** @returns four fields of numbers, of any content */
+function fourFields(length: number): readonly Float32Array[] {
+  if (kept[0]?.length !== length) kept = Array.from({ length: 4 }, () => new Float32Array(length));
+  return kept;
 }
 
-/** Running sums of 2 · reach + 1 values along lines of `length`; `step` to the next value, `stride` to the next line. */
-function boxed(values: Float32Array, length: number, lines: number, reach: number, step: number, stride: number): Float32Array {
-  const out = new Float32Array(values.length);
+/**
+ * Light averaged over a few cells, so that the facets of flat skin do not show. Empty cells take no part. The answer is only good until the
+ * next call.
+ */
+function evenedLight({ owner, light, columns, rows, cell, camera }: Surface): Float32Array {
+  const reach = Math.max(1, Math.round((9 * camera.scale) / cell));
+  const [sum, count, rowSum, rowCount] = fourFields(light.length) as [Float32Array, Float32Array, Float32Array, Float32Array];
+  for (let i = 0; i < light.length; i++) {
+    const there = owner[i]! >= 0;
+    sum[i] = there ? light[i]! : 0;
+    count[i] = there ? 1 : 0;
+  }
+  boxed(sum, count, rowSum, rowCount, columns, rows, reach, 1, columns);
+  boxed(rowSum, rowCount, sum, count, rows, columns, reach, columns, 1);
+  for (let i = 0; i < sum.length; i++) if (owner[i]! >= 0) sum[i] = sum[i]! / count[i]!;
+  return sum;
+}
+
+/** Running sums of 2 · reach + 1 values of two fields along lines of `length`; `step` to the next value, `stride` to the next line. */
+function boxed(
+  one: Float32Array,
+  other: Float32Array,
+  oneOut: Float32Array,
+  otherOut: Float32Array,
+  length: number,
+  lines: number,
+  reach: number,
+  step: number,
+  stride: number,
+): void {
   for (let line = 0; line < lines; line++) {
     const start = line * stride;
-    let sum = 0;
-    for (let i = 0; i < Math.min(reach, length); i++) sum += values[start + i * step]!;
+    let oneSum = 0;
+    let otherSum = 0;
+    for (let i = 0; i < Math.min(reach, length); i++) {
+      oneSum += one[start + i * step]!;
+      otherSum += other[start + i * step]!;
+    }
     let at = start;
     for (let i = 0; i < length; i++, at += step) {
-      if (i + reach < length) sum += values[at + reach * step]!;
-      if (i > reach) sum -= values[at - (reach + 1) * step]!;
-      out[at] = sum;
+      if (i + reach < length) {
+        oneSum += one[at + reach * step]!;
+        otherSum += other[at + reach * step]!;
+      }
+      if (i > reach) {
+        oneSum -= one[at - (reach + 1) * step]!;
+        otherSum -= other[at - (reach + 1) * step]!;
+      }
+      oneOut[at] = oneSum;
+      otherOut[at] = otherSum;
     }
   }
-  return out;
 }
 
 function marks(surface: Surface, skin: Skin, line: number): string {
