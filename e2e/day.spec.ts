@@ -78,6 +78,10 @@ test("the first day: begun once, a colleague and a lead invited, a forgotten pas
     await other.goto(practice.first);
     await expect(other.getByRole("heading", { name: "This address is not good any more" })).toBeVisible();
     await expect(practice.admin("first")).rejects.toThrow(/There is a practice already/);
+    await expect(practice.admin("leave", "Marlow Hand Works", "/no/such/folder/marlow.zip")).rejects.toThrow(
+      /\/no\/such\/folder is not here/,
+    );
+    await expect(practice.admin("come", "/no/such/marlow.zip")).rejects.toThrow(/marlow\.zip is not here/);
     expect(await practice.admin("practices")).toBe("Marlow Hand Works: 1 trainers, 0 crews\n");
     await other.context().close();
   });

@@ -107,6 +107,8 @@ const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Prom
     about: "PRACTICE FILE.zip: everything of a practice as open files, to come in again elsewhere (docs/formats/practice.md)",
     async run({ db, words: [name, file] }) {
       if (!name || !file) throw new Error('Say it so: bin/admin leave "Fernhollow Hand Works" fernhollow.zip');
+      const folder = path.dirname(path.resolve(file));
+      if (!existsSync(folder)) throw new Error(`${folder} is not here. Make it, or name a file in a folder that is.`);
       const found = await db.models.Practice.findAll({ where: { name }, attributes: ["id"] });
       if (found.length !== 1) throw new Error(`${found.length} practices are named ${name}. bin/admin practices lists them.`);
       const { tables } = await writePractice(db, found[0]!.get().id, path.resolve(file), new Date());
@@ -118,6 +120,7 @@ const COMMANDS: Readonly<Record<string, { about: string; run(asked: Asked): Prom
     about: "FILE.zip: a practice that left elsewhere; one-time addresses at which its trainers choose a password",
     async run({ db, words: [file], address }) {
       if (!file) throw new Error("Say which: bin/admin come fernhollow.zip");
+      if (!existsSync(path.resolve(file))) throw new Error(`${path.resolve(file)} is not here.`);
       const { name, rows, trainers } = await bringPractice(db, path.resolve(file));
       const lines = [`${name} is here, ${rows} rows. Each of its trainers chooses a password, once, within a day:`];
       for (const email of trainers) lines.push(`${email}  ${address}${pathOf((await makePasswordLink(db, email, new Date()))!.token)}`);
