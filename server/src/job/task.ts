@@ -14,6 +14,7 @@ import { exportCrew } from "../crew/export";
 import { exportTrail } from "../audit/seal";
 import { connect, type Db } from "../db/connection";
 import { DataKeys } from "../db/data-keys";
+import { inRow } from "../db/encrypted";
 import { reportPaper } from "../followup/report-paper";
 import { handOut, personalSheets } from "../program/hand-out";
 
@@ -33,6 +34,7 @@ export type JobTask =
   | { kind: "trailExport"; practiceId: string; at: string };
 
 export interface ThreadTask {
+  job: { id: string; takenBy: string };
   task: JobTask;
   databaseUrl: string;
   dataKeys: string;
@@ -40,30 +42,32 @@ export interface ThreadTask {
   progress: MessagePort;
 }
 
-/** The work itself. @returns the file; an export packed with gzip, as it is stored and sent */
-export default async function doTask({ task, databaseUrl, dataKeys, progress }: ThreadTask): Promise<Buffer> {
-  const open = () => connect(databaseUrl, DataKeys.read(dataKeys));
-  const tell = (share: number) => progress.postMessage(share);
+/** The work itself, and putting away what was made: megabytes, that would hold up everybody else where requests are answered. */
+export default async function doTask({ job, task, databaseUrl, dataKeys, progress }: ThreadTask): Promise<void> {
+  const db = connect(databaseUrl, DataKeys.read(dataKeys));
   try {
-    if (task.kind === "crewExport") return await packed(open, (db) => exportCrew(db, task.caller, new Date(task.at), task.crewId));
-    if (task.kind === "trailExport") return await packed(open, (db) => exportTrail(db, task.practiceId, new Date(task.at)));
-    if (task.kind === "crewReport") return await reportPaper(task.report, wordsOf(SHIPPED_LIBRARY), tell);
-    const library = libraryOf(task.customMovements, task.corrections);
-    const inLanguage = (language: Language) => wordsOf(library, language, task.measures);
-    if (task.kind === "handOut")
-      return await handOut(library, task.program, task.crewName, new Map(task.names), inLanguage(task.language), tell);
-    const people = task.people.map((person) => ({ ...person, words: inLanguage(person.language) }));
-    return await personalSheets(library, task.program, task.crewName, people, tell);
+    const file = await made(db, task, (share) => progress.postMessage(share));
+    await db.models.Job.update(
+      { state: "made", progress: 1, task: null, ...inRow(db.models.Job, [job.id], { file }, "bytes") },
+      // Taken back, or by another meanwhile: nobody waits for it.
+      { where: { ...job, state: "making" } },
+    );
   } finally {
     progress.close();
-  }
-}
-
-async function packed(open: () => Db, read: (db: Db) => Promise<object>): Promise<Buffer> {
-  const db = open();
-  try {
-    return await promisify(gzip)(JSON.stringify(await read(db)));
-  } finally {
     await db.sequelize.close();
   }
 }
+
+/** @returns the file; an export packed with gzip, as it is stored and sent */
+async function made(db: Db, task: JobTask, tell: (share: number) => void): Promise<Buffer> {
+  if (task.kind === "crewExport") return packed(await exportCrew(db, task.caller, new Date(task.at), task.crewId));
+  if (task.kind === "trailExport") return packed(await exportTrail(db, task.practiceId, new Date(task.at)));
+  if (task.kind === "crewReport") return reportPaper(task.report, wordsOf(SHIPPED_LIBRARY), tell);
+  const library = libraryOf(task.customMovements, task.corrections);
+  const inLanguage = (language: Language) => wordsOf(library, language, task.measures);
+  if (task.kind === "handOut") return handOut(library, task.program, task.crewName, new Map(task.names), inLanguage(task.language), tell);
+  const people = task.people.map((person) => ({ ...person, words: inLanguage(person.language) }));
+  return personalSheets(library, task.program, task.crewName, people, tell);
+}
+
+const packed = (content: object): Promise<Buffer> => promisify(gzip)(JSON.stringify(content));

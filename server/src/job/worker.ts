@@ -8,7 +8,6 @@ import { MessageChannel } from "node:worker_threads";
 import Piscina from "piscina";
 import { v7 as uuid } from "uuid";
 import type { Db } from "../db/connection";
-import { inRow } from "../db/encrypted";
 import type { JobRow } from "./tables";
 import type { JobTask, ThreadTask } from "./task";
 
@@ -81,8 +80,7 @@ export class JobWorker {
       void this.stillWanted(job, progress).then((wanted) => wanted || gone.abort());
     }, SIGN_OF_LIFE_MS);
     try {
-      const file = await this.run(JSON.parse(job.task!) as JobTask, gone.signal, (share) => (progress = share));
-      await this.end(job, { state: "made", progress: 1, task: null, ...inRow(this.db.models.Job, [job.id], { file }, "bytes") });
+      await this.run(job, gone.signal, (share) => (progress = share));
     } catch (error) {
       // Stopped or taken back: whoever asked begins anew, or nobody wants it.
       if (!this.stopped && !gone.signal.aborted) await this.end(job, { state: "failed", problem: (error as Error).message.slice(0, 600) });
@@ -103,7 +101,7 @@ export class JobWorker {
     await this.db.models.Job.update(change, { where: { id, takenBy, state: "making" } });
   }
 
-  private async run(task: JobTask, signal: AbortSignal, onProgress: (share: number) => void): Promise<Buffer> {
+  private async run({ id, takenBy, task }: JobRow, signal: AbortSignal, onProgress: (share: number) => void): Promise<void> {
     this.pool ??= new Piscina({
       filename: require.resolve("./task.ts"),
       execArgv: ["--import", "tsx"],
@@ -113,8 +111,14 @@ export class JobWorker {
     });
     const { port1, port2 } = new MessageChannel();
     port1.on("message", onProgress);
-    const sent: ThreadTask = { task, databaseUrl: this.db.url, dataKeys: this.db.keys.toText(), progress: port2 };
-    return Buffer.from((await this.pool.run(sent, { signal, transferList: [port2] })) as Uint8Array);
+    const sent: ThreadTask = {
+      job: { id, takenBy: takenBy! },
+      task: JSON.parse(task!) as JobTask,
+      databaseUrl: this.db.url,
+      dataKeys: this.db.keys.toText(),
+      progress: port2,
+    };
+    await this.pool.run(sent, { signal, transferList: [port2] });
   }
 
   private async forgetOld(now = Date.now()): Promise<void> {
