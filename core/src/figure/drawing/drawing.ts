@@ -2,7 +2,8 @@
 import type { ArmBones } from "../body/skeleton";
 import type { Bones } from "../body/bones";
 import { project, type Camera } from "../surface/camera";
-import { contoursOf, facesViewer, strokePath, visibleRuns, type Crossings } from "../surface/outline";
+import { contoursOf, facesViewer, strokePath, visibleRuns } from "../surface/outline";
+import type { Crossings } from "../surface/strokes";
 import { curve, number, polygon, thinned, type Point } from "../surface/svg-path";
 import { SIDE_NAMES, type SideName } from "../body/pose";
 import { regionPath, rings, type Window } from "../surface/regions";
