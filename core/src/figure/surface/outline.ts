@@ -6,7 +6,8 @@
 import { project, projectDirection } from "./camera";
 import { curve, softened, thinned, type Point } from "./svg-path";
 import { INNER, LIGHT, linked, OUTER, type Crossings, type Stroke } from "./strokes";
-import { frontOf, shapesNear, toneOf, type Surface } from "./surface";
+import { frontOf } from "./shapes";
+import { shapesNear, toneOf, type Surface } from "./surface";
 import type { Part } from "../flesh/solid";
 
 export interface Contours {
