@@ -114,6 +114,10 @@ test("a trainer's whole day on a telephone", async ({ page }) => {
     await panel.getByLabel("Starts").fill("07:20");
     await panel.getByLabel("Starts").press("Enter");
     await expect(thursday.getByRole("button", { name: /^Warm-up at 07:20/ })).toBeVisible();
+    await thursday.getByRole("button", { name: /^Warm-up at 07:20/ }).focus();
+    await page.keyboard.press("ArrowDown");
+    await expect(thursday.getByRole("button", { name: /^Warm-up at 07:25/ })).toBeFocused();
+    await page.keyboard.press("ArrowUp");
     await expect(button(/^Warm-up at 07:00/)).toHaveCount(4);
     await saved(page);
     await fits(page);

@@ -3,6 +3,7 @@ import { Box, Button, CircularProgress, Typography } from "@mui/material";
 import { useEffect } from "react";
 import { useRouteError } from "react-router";
 import { CodeNotFetched } from "../base/lost-code";
+import { isServerReady } from "../base/ready";
 import { t } from "../base/words";
 import { PageTitle } from "../parts/PageTitle";
 
@@ -23,10 +24,7 @@ export function NotFetched({ reload = () => location.reload() }: { reload?: () =
     // While the server answers, loading anew was tried already (base/lost-code.ts).
     let wasAway = !navigator.onLine;
     const timer = setInterval(async () => {
-      const ready = await fetch("/readyz").then(
-        (answer) => answer.ok,
-        () => false,
-      );
+      const ready = await isServerReady();
       if (ready && wasAway) reload();
       wasAway ||= !ready;
     }, EVERY_MS);

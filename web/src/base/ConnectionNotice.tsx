@@ -4,6 +4,7 @@ import { useEffect } from "react";
 import { t } from "./words";
 import { serverApi } from "./api";
 import { connectionFound, roomFound } from "./connection";
+import { isServerReady } from "./ready";
 import { useAppDispatch, useAppSelector } from "./store";
 
 const EVERY_MS = 2000;
@@ -15,11 +16,7 @@ export function ConnectionNotice({ page = false }: { page?: boolean }) {
   useEffect(() => {
     if (!away && !full) return;
     const timer = setInterval(async () => {
-      const ready = await fetch("/readyz").then(
-        (answer) => answer.ok,
-        () => false,
-      );
-      if (!ready) return;
+      if (!(await isServerReady())) return;
       dispatch(connectionFound());
       dispatch(roomFound());
       dispatch(serverApi.util.invalidateTags(["Me", "Crews", "People", "Programs", "Plan", "Runs"]));

@@ -7,7 +7,7 @@ import { onGrid, type Clash, type Placed } from "@kind-grip/core/dayplan";
 import { timeText } from "../base/dates";
 import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
-import { gapText } from "./ribbon-shape";
+import { gapText, stoppedBy } from "./ribbon-shape";
 
 export const LANE_HEIGHT = 38;
 const TAB_HEIGHT = 27;
@@ -36,8 +36,7 @@ export function Lane({ shift, placed, clashes, chosenId, isKept, timeZone, wides
   const strip = useRef<HTMLDivElement>(null);
   const inOrder = [...placed].sort((a, b) => a.startMs - b.startMs);
   const rooms = roomsOf(inOrder.map(({ startMs, endMs }) => ({ left: x(startMs), right: x(endMs) })));
-  const isStopped = (...ids: string[]) =>
-    clashes.some(({ weight, placementIds }) => weight === "stop" && ids.every((id) => placementIds.includes(id)));
+  const isStopped = stoppedBy(clashes);
   return (
     <Box ref={strip} sx={{ position: "relative", height: LANE_HEIGHT }}>
       {[...shift.breaks, ...shift.away].map(({ startMs, endMs }) => (

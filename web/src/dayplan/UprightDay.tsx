@@ -8,7 +8,7 @@ import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { timeText } from "../base/dates";
 import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
-import { gapText, hoursIn, namedRuns, thicknessOf, THICKEST } from "./ribbon-shape";
+import { gapText, hoursIn, namedRuns, stoppedBy, thicknessOf, THICKEST } from "./ribbon-shape";
 import { CARD_HEIGHT, roomForLine, uprightOf } from "./upright";
 
 const HOURS_WIDTH = 26;
@@ -35,8 +35,7 @@ export function UprightDay(props: UprightDayProps) {
   const upright = uprightOf(shift, placed);
   const { y, cards, height } = upright;
   const pieces = ribbonOf(shift, parts);
-  const isStopped = (...ids: string[]) =>
-    clashes.some(({ weight, placementIds }) => weight === "stop" && ids.every((id) => placementIds.includes(id)));
+  const isStopped = stoppedBy(clashes);
   const along = ({ startMs, endMs }: { startMs: number; endMs: number }, thick: number) => ({
     position: "absolute",
     top: y(startMs),
@@ -79,6 +78,11 @@ export function UprightDay(props: UprightDayProps) {
             borderRadius: 0.5,
           }}
         />
+      ))}
+      {shift.away.map((away) => (
+        <Words key={away.startMs} top={roomForLine(upright, away) ?? y(away.startMs)}>
+          {t("away")}
+        </Words>
       ))}
       {[...shift.breaks, ...shift.away].map((pause) => (
         <Box

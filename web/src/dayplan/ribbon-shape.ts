@@ -1,7 +1,7 @@
-/** What the lying and the upright ribbon of a shift have in common: how thick, what is named, which hours, the words of a gap. */
+/** What the lying and the upright ribbon of a shift have in common: how thick, what is named, which hours, what clashes, the words of a gap. */
 import { DateTime } from "luxon";
 import type { Shift } from "@kind-grip/core/calendar";
-import type { RibbonPiece } from "@kind-grip/core/dayplan";
+import type { Clash, RibbonPiece } from "@kind-grip/core/dayplan";
 import { dateText } from "../base/dates";
 import { t } from "../base/words";
 
@@ -29,6 +29,11 @@ export function hoursIn(shift: Shift, timeZone: string): { ms: number; label: st
   if (time.toMillis() < shift.startMs) time = time.plus({ hours: 1 });
   for (; time.toMillis() <= shift.endMs; time = time.plus({ hours: 1 })) list.push({ ms: time.toMillis(), label: dateText(time, "H") });
   return list;
+}
+
+/** @returns whether a rule forbids what is placed, or several together */
+export function stoppedBy(clashes: readonly Clash[]): (...ids: string[]) => boolean {
+  return (...ids) => clashes.some(({ weight, placementIds }) => weight === "stop" && ids.every((id) => placementIds.includes(id)));
 }
 
 /** Minutes between two sessions as they are said along the ribbon. */

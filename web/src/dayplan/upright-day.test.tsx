@@ -70,6 +70,11 @@ it("a press chooses; arrows move by five minutes, with Shift by an hour; Delete 
   expect(onRemove).toHaveBeenCalledWith("Warm-up");
 });
 
+it("says when nobody is there, in a shift in two halves", () => {
+  show({ shift: { ...shift, away: [{ startMs: 9 * hour, endMs: 11 * hour }] } });
+  expect(screen.getByText("away")).toBeVisible();
+});
+
 it("what was led stays", async () => {
   const { user, onMove, onRemove, onChoose } = show({ laidById: new Map([["Warm-up", laid({ kept: true })]]) });
   act(() => screen.getByRole("button", { name: "Warm-up at 07:00, was led." }).focus());

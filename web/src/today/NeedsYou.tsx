@@ -2,7 +2,7 @@
 import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { ArrowUpRight, Ban } from "lucide-react";
 import { DateTime } from "luxon";
-import { Fragment, lazy, Suspense, useState } from "react";
+import { Fragment, lazy, Suspense, useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { PersonAlert, Today } from "@kind-grip/core/api";
 import { t } from "../base/words";
@@ -12,7 +12,8 @@ import { Loading } from "../parts/Loading";
 import { needsOf } from "./needs";
 import { PersonNeed } from "./PersonNeed";
 
-const AnswerDialog = lazy(() => fetched(() => import("../safety/AnswerDialog")));
+const loadAnswer = () => fetched(() => import("../safety/AnswerDialog"));
+const AnswerDialog = lazy(loadAnswer);
 
 /** More than these are opened with a button. */
 const FIRST = 8;
@@ -22,9 +23,13 @@ export function NeedsYou({ today }: { today: Today }) {
   const [answering, setAnswering] = useState<PersonAlert | null>(null);
   const [all, setAll] = useState(false);
   const { people, progress, heldOut } = needsOf(today);
-  if (people.length + progress.length + heldOut.length === 0) return null;
   // Whoever stopped and told is never behind a button.
   const urgent = people.filter(({ alert }) => alert).length;
+  useEffect(() => {
+    // Somebody waits: what they are answered with is here before the connection may go.
+    if (urgent > 0) void loadAnswer().catch(() => undefined);
+  }, [urgent]);
+  if (people.length + progress.length + heldOut.length === 0) return null;
   const shown = all ? people : people.slice(0, Math.max(FIRST, urgent));
   return (
     <Box component="section" aria-label={t("Needs you")} sx={{ mb: 4, display: "grid", gap: 2 }}>
