@@ -16,6 +16,7 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { peopleOptions } from "../crew/people-options";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { dayPlanApi } from "./api";
@@ -60,13 +61,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
               slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
             >
               <MenuItem value="">{t("the whole crew")}</MenuItem>
-              {people
-                .filter(({ leftOn }) => leftOn === null)
-                .map(({ id, name }) => (
-                  <MenuItem key={id} value={id}>
-                    {name}
-                  </MenuItem>
-                ))}
+              {peopleOptions(people)}
             </TextField>
             <Button
               variant="outlined"

@@ -10,6 +10,7 @@ import { durationText } from "@kind-grip/core/units";
 import { WithLanguage } from "../base/language";
 import { useLibrary, useWords } from "../base/library";
 import { MEASURES } from "../base/measures";
+import { peopleOptions } from "../crew/people-options";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { useCrew } from "../crew/CrewFrame";
@@ -66,13 +67,7 @@ export default function HandOutPage() {
             sx={{ flex: "1 1 220px", maxWidth: 320 }}
           >
             <MenuItem value={CREW}>{t("the whole crew")}</MenuItem>
-            {people
-              .filter(({ leftOn }) => leftOn === null)
-              .map(({ id, name }) => (
-                <MenuItem key={id} value={id}>
-                  {name}
-                </MenuItem>
-              ))}
+            {peopleOptions(people)}
           </TextField>
           <Choice<Language>
             label={t("Language of the hand-out")}
