@@ -6,7 +6,7 @@ import { contoursOf, facesViewer, strokePath, visibleRuns } from "../surface/out
 import type { Crossings } from "../surface/strokes";
 import { curve, number, polygon, thinned, type Point } from "../surface/svg-path";
 import { SIDE_NAMES, type SideName } from "../body/pose";
-import { regionPath, rings, type Window } from "../surface/regions";
+import { emptySpans, regionPath, rings, type Spans } from "../surface/regions";
 import type { Part, Tone } from "../flesh/solid";
 import { frontAt, surfaceOf, toneOf, type Surface } from "../surface/surface";
 import { colourOf, INK, type Skin } from "../flesh/tones";
@@ -42,37 +42,34 @@ export function draw(parts: readonly Part[], camera: Camera, skin: Skin, cell: n
 
 /** One path a tone. */
 function fills(surface: Surface, skin: Skin, crossings: Crossings): string {
-  const { owner, columns, rows, cell } = surface;
-  const tones = new Map<Tone, Window & { number: number }>();
-  const numberOf = surface.shapes.map((_, i) => {
+  const { owner, columns, rows, cell, spans } = surface;
+  const tones = new Map<Tone, Spans & { number: number }>();
+  const toneAt = surface.shapes.map((_, i) => {
     const tone = toneOf(surface, i)!;
     let known = tones.get(tone);
-    if (!known) tones.set(tone, (known = { number: tones.size, fromColumn: Infinity, toColumn: -1, fromRow: Infinity, toRow: -1 }));
+    if (!known) tones.set(tone, (known = { number: tones.size, ...emptySpans(surface) }));
     return known;
   });
-  const map = new Int8Array(owner.length).fill(-1);
+  const numbers = Int16Array.from(toneAt, ({ number: each }) => each);
   for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++) {
-      const i = row * columns + column;
-      if (owner[i]! < 0) continue;
-      const tone = numberOf[owner[i]!]!;
-      map[i] = tone.number;
-      if (column < tone.fromColumn) tone.fromColumn = column;
-      if (column > tone.toColumn) tone.toColumn = column;
-      if (row < tone.fromRow) tone.fromRow = row;
-      if (row > tone.toRow) tone.toRow = row;
+    for (let column = spans.from[row]!; column <= spans.to[row]!; column++) {
+      const shape = owner[row * columns + column]!;
+      if (shape < 0) continue;
+      const { from, to } = toneAt[shape]!;
+      if (column < from[row]!) from[row] = column;
+      to[row] = column;
     }
-  const field = new Float32Array(map.length).fill(-1);
+  const field = fields(owner.length)[0].fill(-1);
   let svg = "";
-  for (const [tone, window] of tones) {
-    if (window.toRow < 0) continue;
-    for (let row = window.fromRow; row <= window.toRow; row++)
-      for (let i = row * columns + window.fromColumn; i <= row * columns + window.toColumn; i++)
-        field[i] = map[i] === window.number ? 1 : -1;
+  for (const [tone, own] of tones) {
+    for (let row = 0; row < rows; row++)
+      for (let i = row * columns + own.from[row]!; i <= row * columns + own.to[row]!; i++)
+        if (owner[i]! >= 0 && numbers[owner[i]!] === own.number) field[i] = 1;
     const colour = colourOf(tone, skin);
-    const d = regionPath(rings(surface, field, window, crossings), 0.6);
-    for (let row = window.fromRow; row <= window.toRow; row++)
-      field.fill(-1, row * columns + window.fromColumn, row * columns + window.toColumn + 1);
+    const d = regionPath(rings(surface, field, own, crossings), 0.6);
+    for (let row = 0; row < rows; row++)
+      if (own.to[row]! >= 0) field.fill(-1, row * columns + own.from[row]!, row * columns + own.to[row]! + 1);
+    if (d === "") continue;
     svg += `<path d="${d}" fill="${colour}" stroke="${colour}" stroke-width="${number(cell * 0.7)}" stroke-linejoin="round"/>`;
   }
   return svg;
@@ -80,74 +77,67 @@ function fills(surface: Surface, skin: Skin, crossings: Crossings): string {
 
 /** The side turned from the light, as one darker tone over everything. */
 function shade(surface: Surface): string {
-  const light = evenedLight(surface);
-  const field = new Float32Array(light.length);
-  for (let i = 0; i < field.length; i++) field[i] = surface.owner[i]! < 0 ? -1 : SHADE_BELOW - light[i]!;
-  const d = regionPath(rings(surface, field), 1.2, 3);
+  const d = regionPath(rings(surface, unlit(surface), surface.spans), 1.2, 3);
   return `<path d="${d}" fill="#4a2412" fill-opacity=".17"/>`;
 }
 
 /** Kept between calls: pictures are drawn many times a second. */
-let kept: readonly Float32Array[] = [];
+let kept: [Float32Array, Float32Array, Float32Array] = [new Float32Array(0), new Float32Array(0), new Float32Array(0)];
 
-/** @returns four fields of numbers, of any content */
-function fourFields(length: number): readonly Float32Array[] {
-  if (kept[0]?.length !== length) kept = Array.from({ length: 4 }, () => new Float32Array(length));
+/** @returns fields of numbers, of any content */
+function fields(length: number): typeof kept {
+  if (kept[0].length !== length) kept = [new Float32Array(length), new Float32Array(length), new Float32Array(length)];
   return kept;
 }
 
 /**
- * Light averaged over a few cells, so that the facets of flat skin do not show. Empty cells take no part. The answer is only good until the
- * next call.
+ * How far the light is below what is shade, −1 where there is nothing. It is averaged over a few cells, so that the facets of flat skin do
+ * not show; empty cells take no part. The answer is only good until the next call.
  */
-function evenedLight({ owner, light, columns, rows, cell, camera }: Surface): Float32Array {
+function unlit({ owner, light, columns, rows, cell, camera, spans }: Surface): Float32Array {
   const reach = Math.max(1, Math.round((9 * camera.scale) / cell));
-  const [sum, count, rowSum, rowCount] = fourFields(light.length) as [Float32Array, Float32Array, Float32Array, Float32Array];
-  for (let i = 0; i < light.length; i++) {
-    const there = owner[i]! >= 0;
-    sum[i] = there ? light[i]! : 0;
-    count[i] = there ? 1 : 0;
-  }
-  boxed(sum, count, rowSum, rowCount, columns, rows, reach, 1, columns);
-  boxed(rowSum, rowCount, sum, count, rows, columns, reach, columns, 1);
-  for (let i = 0; i < sum.length; i++) if (owner[i]! >= 0) sum[i] = sum[i]! / count[i]!;
-  return sum;
-}
-
-/** Running sums of 2 · reach + 1 values of two fields along lines of `length`; `step` to the next value, `stride` to the next line. */
-function boxed(
-  one: Float32Array,
-  other: Float32Array,
-  oneOut: Float32Array,
-  otherOut: Float32Array,
-  length: number,
-  lines: number,
-  reach: number,
-  step: number,
-  stride: number,
-): void {
-  for (let line = 0; line < lines; line++) {
-    const start = line * stride;
-    let oneSum = 0;
-    let otherSum = 0;
-    for (let i = 0; i < Math.min(reach, length); i++) {
-      oneSum += one[start + i * step]!;
-      otherSum += other[start + i * step]!;
-    }
-    let at = start;
-    for (let i = 0; i < length; i++, at += step) {
-      if (i + reach < length) {
-        oneSum += one[at + reach * step]!;
-        otherSum += other[at + reach * step]!;
+  const [field, sums, counts] = fields(owner.length);
+  field.fill(-1);
+  const from = spans.from.map((column) => Math.max(0, column - reach));
+  const to = spans.to.map((column) => (column < 0 ? -1 : Math.min(columns - 1, column + reach)));
+  // Sums over 2 · reach + 1 cells of each row, and then over as many rows.
+  for (let row = 0; row < rows; row++) {
+    const start = row * columns;
+    let [sum, count] = [0, 0];
+    for (let column = from[row]! - reach; column <= to[row]!; column++) {
+      const [entering, leaving] = [column + reach, column - reach - 1];
+      if (entering < columns && entering >= 0 && owner[start + entering]! >= 0) {
+        sum += light[start + entering]!;
+        count++;
       }
-      if (i > reach) {
-        oneSum -= one[at - (reach + 1) * step]!;
-        otherSum -= other[at - (reach + 1) * step]!;
+      if (column < from[row]!) continue;
+      if (leaving >= from[row]! && owner[start + leaving]! >= 0) {
+        sum -= light[start + leaving]!;
+        count--;
       }
-      oneOut[at] = oneSum;
-      otherOut[at] = otherSum;
+      sums[start + column] = sum;
+      counts[start + column] = count;
     }
   }
+  const columnSums = new Float64Array(columns);
+  const columnCounts = new Float64Array(columns);
+  for (let row = -reach; row < rows; row++) {
+    const [entering, leaving] = [row + reach, row - reach - 1];
+    if (entering < rows)
+      for (let column = from[entering]!; column <= to[entering]!; column++) {
+        columnSums[column]! += sums[entering * columns + column]!;
+        columnCounts[column]! += counts[entering * columns + column]!;
+      }
+    if (row < 0) continue;
+    if (leaving >= 0)
+      for (let column = from[leaving]!; column <= to[leaving]!; column++) {
+        columnSums[column]! -= sums[leaving * columns + column]!;
+        columnCounts[column]! -= counts[leaving * columns + column]!;
+      }
+    for (let column = spans.from[row]!; column <= spans.to[row]!; column++)
+      if (owner[row * columns + column]! >= 0) field[row * columns + column] = SHADE_BELOW - columnSums[column]! / columnCounts[column]!;
+  }
+  return field;
 }
 
 function marks(surface: Surface, skin: Skin, line: number): string {
@@ -229,7 +219,7 @@ function cuffLetter(surface: Surface, side: SideName, arm: ArmBones, taken: Poin
 
 /** The middle of what is seen of a cuff, and whether a letter of a height fits there. */
 function cuffSeen(
-  { owner, shapes, parts, columns, rows, cell, left, top }: Surface,
+  { owner, shapes, parts, columns, rows, cell, left, top, spans }: Surface,
   id: string,
 ): { x: number; y: number; holds(high: number): boolean } {
   const part = parts.findIndex((each) => each.id === id);
@@ -237,12 +227,14 @@ function cuffSeen(
   let x = 0;
   let y = 0;
   let count = 0;
-  for (let i = 0; i < owner.length; i++) {
-    if (owner[i]! < 0 || !mine[owner[i]!]) continue;
-    count += 1;
-    x += i % columns;
-    y += Math.floor(i / columns);
-  }
+  for (let row = 0; row < rows; row++)
+    for (let column = spans.from[row]!; column <= spans.to[row]!; column++) {
+      const shape = owner[row * columns + column]!;
+      if (shape < 0 || !mine[shape]) continue;
+      count += 1;
+      x += column;
+      y += row;
+    }
   const [middleX, middleY] = [left + (x / count + 0.5) * cell, top + (y / count + 0.5) * cell];
   const isCuff = (px: number, py: number) => {
     const [column, row] = [Math.floor((px - left) / cell), Math.floor((py - top) / cell)];

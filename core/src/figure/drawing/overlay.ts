@@ -5,8 +5,8 @@ import type { Figure } from "../figure";
 import { FELT_AT, landmark, pivotOf, type Landmark } from "../flesh/landmarks";
 import { poseAlong } from "../motion/motion";
 import { curve, number, softened, type Point } from "../surface/svg-path";
-import { otherSide, SIDE_NAMES, type SideName } from "../body/pose";
-import { regionPath, rings, type Window } from "../surface/regions";
+import { otherSide, SIDE_NAMES, type Pose, type SideName } from "../body/pose";
+import { regionPath, rings, spansAbove } from "../surface/regions";
 import { posedFor, type Scene } from "./scene";
 import { surfaceOf, type Surface } from "../surface/surface";
 import { ACCENT, FELT, hatchOf, type Skin } from "../flesh/tones";
@@ -60,9 +60,10 @@ export function arc(figure: Figure, camera: Camera, side: SideName, name: Landma
   const whose = figure.arcOf === "helping" ? otherSide(side) : side;
   const sides = figure.both && !["head", "nose", "clasp"].includes(name) ? SIDE_NAMES : [whose];
   const count = Math.max(14, Math.round(spans * 9));
-  const moments = Array.from({ length: count + 1 }, (_, i) =>
-    bonesOf(posedFor(poseAlong(figure.poses, (i / count) * spans, figure.way), side)),
-  );
+  const moments = Array.from({ length: count + 1 }, (_, i) => {
+    const pose = posedFor(poseAlong(figure.poses, (i / count) * spans, figure.way), side);
+    return bonesOf(name === "clasp" ? pose : withoutIdle(pose, sides));
+  });
   return sides
     .map((each) => {
       // A round is moved out from its own middle, everything else from the joint it turns about.
@@ -80,6 +81,14 @@ export function arc(figure: Figure, camera: Camera, side: SideName, name: Landma
       return arrow(softened(track, 2, false), pen);
     })
     .join("");
+}
+
+/** A pose without an arm that none of these sides rests on: it need not be solved. */
+function withoutIdle(pose: Pose, sides: readonly SideName[]): Pose {
+  const [only] = sides;
+  if (sides.length > 1 || !only || pose[only]?.touch?.part.startsWith("other")) return pose;
+  const { [otherSide(only)]: _, ...rest } = pose;
+  return rest;
 }
 
 /** Turning about a length, and the force of a hand. */
@@ -257,29 +266,17 @@ function feel(surface: Surface, bones: Bones, region: string, side: SideName, fi
 /** Three steps from pale to full, hatched where a skin is given, so that it is seen on every skin and in grey. */
 function steps(surface: Surface, field: Float32Array, opacity: number, skin?: Skin): string {
   let svg = "";
-  const window = windowOf(surface, field);
-  if (!window) return "";
+  const spans = spansAbove(surface, field, 0);
+  // Its border runs between a row that has something of it and the one beside.
+  const firstRow = spans.to.findIndex((last) => last >= 0) - 1;
+  const lastRow = spans.to.findLastIndex((last) => last >= 0) + 1;
+  const shifted = field.slice();
   for (const least of [0, 0.25, 0.5]) {
-    const shifted = least === 0 ? field : field.map((value) => value - least);
-    const d = regionPath(rings(surface, shifted, window), 1, 3);
+    for (let i = Math.max(0, firstRow * surface.columns); i < (lastRow + 1) * surface.columns; i++) shifted[i] = field[i]! - least;
+    const d = regionPath(rings(surface, shifted, spans), 1, 3);
     if (d) svg += `<path d="${d}" fill="${FELT}" fill-opacity="${number(opacity)}"/>`;
   }
   return svg && `<g class="felt">${svg}${skin ? hatching(surface, field, skin) : ""}</g>`;
-}
-
-/** The block of cells in which a field is above 0. */
-function windowOf({ columns, rows }: Surface, field: Float32Array): Window | undefined {
-  const window = { fromColumn: columns, toColumn: -1, fromRow: rows, toRow: -1 };
-  field.forEach((value, i) => {
-    if (value <= 0) return;
-    const column = i % columns;
-    const row = (i - column) / columns;
-    window.fromColumn = Math.min(window.fromColumn, column);
-    window.toColumn = Math.max(window.toColumn, column);
-    window.fromRow = Math.min(window.fromRow, row);
-    window.toRow = row;
-  });
-  return window.toRow < 0 ? undefined : window;
 }
 
 /** Slanting strokes over a field's middle. */

@@ -26,6 +26,8 @@ export interface PictureOptions {
   alsoShown?: readonly Pose[];
   /** Told to whoever cannot see it. */
   title?: string;
+  /** Scenes of this figure's poses, where they are known already. */
+  scenes?: ReadonlyMap<Pose, Scene>;
 }
 
 const MARGIN = 34;
@@ -40,7 +42,8 @@ export class StagedFigure {
   private readonly pen: number;
   private readonly camera: Camera;
   private readonly poses: readonly Pose[];
-  private readonly first: Scene;
+  /** What is shown again and again is worked out once. */
+  private readonly scenes: ReadonlyMap<Pose, Scene>;
 
   constructor(
     readonly figure: Figure,
@@ -52,21 +55,26 @@ export class StagedFigure {
     this.cell = options.cell ?? (2.4 * this.width) / 600;
     this.pen = (this.width / 600) * (options.bold ?? 1);
     this.poses = figure.poses;
-    const scenes = [...this.poses, ...(figure.slide ?? []), ...(options.alsoShown ?? [])].map((pose) => sceneOf(pose, this.staging));
-    this.first = scenes[0]!;
-    this.camera = cameraFor(this.staging, scenes, { width: this.width, height: this.height }, (MARGIN * this.width) / 600);
+    const shown = [...this.poses, ...(figure.slide ?? []), ...(options.alsoShown ?? [])];
+    this.scenes = new Map(shown.map((pose) => [pose, options.scenes?.get(pose) ?? sceneOf(pose, this.staging)]));
+    const size = { width: this.width, height: this.height };
+    this.camera = cameraFor(this.staging, [...this.scenes.values()], size, (MARGIN * this.width) / 600);
+  }
+
+  private sceneOf(pose: Pose): Scene {
+    return this.scenes.get(pose) ?? sceneOf(pose, this.staging);
   }
 
   /** Everything in one still: the last pose with the ghost of the first, the way, the signs and the felt mark; a row of steps as a strip. */
   still(): string {
     if (this.figure.strip || this.figure.slide || (this.figure.way === "steps" && this.poses.length > 2)) return this.frame(this.strip());
     const shown = this.figure.cover ?? this.poses.length - 1;
-    return this.frame(this.shownFrom(this.first, this.poses[shown]!, shown > 0));
+    return this.frame(this.shownFrom(this.sceneOf(this.poses[0]!), this.poses[shown]!, shown > 0));
   }
 
   /** A pose with what tells it from the one before. */
   private shownFrom(before: Scene, pose: Pose, moved: boolean, signed = true): string {
-    const now = sceneOf(pose, this.staging);
+    const now = this.sceneOf(pose);
     const { side } = this.staging;
     const drawn = this.drawn(now, moved ? before : undefined);
     const way = this.figure.arc && this.poses.length > 1 ? arc(this.figure, this.camera, side, this.figure.arc, this.pen) : "";
@@ -84,11 +92,11 @@ export class StagedFigure {
     const { arc: _way, slide: _slide, strip: _strip, ...rest } = figure;
     const close = figure.strip === "hand";
     const alike = { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) };
-    const scenes = shown.map((pose) => sceneOf(pose, { ...this.staging, figure: alike }));
+    const scenes = new Map(shown.map((pose) => [pose, sceneOf(pose, { ...this.staging, figure: alike })]));
     // As many columns as make the panels' pictures largest.
     const sizes = shown.map((_, i) => ({ columns: i + 1, width: width / (i + 1), height: height / Math.ceil(shown.length / (i + 1)) }));
     const scaleAt = (size: { width: number; height: number }) =>
-      cameraFor({ ...this.staging, figure: alike }, scenes, size, (MARGIN * size.width) / 600).scale;
+      cameraFor({ ...this.staging, figure: alike }, [...scenes.values()], size, (MARGIN * size.width) / 600).scale;
     const { columns, width: wide, height: high } = maxBy(sizes, scaleAt)!;
     const panel = new StagedFigure(alike, {
       ...this.options,
@@ -97,6 +105,7 @@ export class StagedFigure {
       cell: this.cell,
       bold: (this.options.bold ?? 1) * Math.sqrt(columns),
       alsoShown: [],
+      scenes,
     });
     const clip = `strip-${Math.round(wide)}-${Math.round(high)}`;
     const pen = this.pen;
@@ -104,7 +113,7 @@ export class StagedFigure {
       `<clipPath id="${clip}"><rect x="0" y="0" width="${number(wide)}" height="${number(high)}"/></clipPath>` +
       shown
         .map((pose, i) => {
-          const before = i > 0 ? scenes[i - 1]! : panel.first;
+          const before = scenes.get(shown[Math.max(0, i - 1)]!)!;
           const [x, y] = [(i % columns) * wide, Math.floor(i / columns) * high];
           return (
             `<g transform="translate(${number(x)} ${number(y)})"><g clip-path="url(#${clip})">${panel.shownFrom(before, pose, i > 0, i === shown.length - 1)}</g>` +
@@ -128,7 +137,7 @@ export class StagedFigure {
 
   /** Any pose, seen by this figure's camera. */
   at(pose: Pose): string {
-    return this.frame(this.body(sceneOf(pose, this.staging)));
+    return this.frame(this.body(this.sceneOf(pose)));
   }
 
   private body(scene: Scene): string {

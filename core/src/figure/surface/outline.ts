@@ -5,6 +5,7 @@
  */
 import { project, projectDirection } from "./camera";
 import { curve, softened, thinned, type Point } from "./svg-path";
+import { spanOfTwo } from "./regions";
 import { INNER, LIGHT, linked, OUTER, type Crossings, type Stroke } from "./strokes";
 import { frontOf } from "./shapes";
 import { shapesNear, toneOf, type Surface } from "./surface";
@@ -63,7 +64,7 @@ function frontAmong(surface: Surface, x: number, y: number): number {
 
 /** Lines of a surface and the exact places of its borders. */
 export function contoursOf(surface: Surface): Contours {
-  const { columns, rows, cell, left, top, owner, depth, shapes, parts, camera } = surface;
+  const { columns, rows, cell, left, top, owner, depth, shapes, parts, camera, spans } = surface;
   const steps = stepsBetween(parts);
   const tones = shapes.map((_, i) => toneOf(surface, i));
   const flat = parts.map((part) => part.faces.length > 0 && part.balls.length === 0);
@@ -123,7 +124,8 @@ export function contoursOf(surface: Surface): Contours {
   for (let row = 0; row < rows; row++) {
     const y = top + (row + 0.5) * cell;
     const isLast = row + 1 === rows;
-    for (let column = 0; column < columns; column++) {
+    const [first, last] = spanOfTwo(spans, row);
+    for (let column = first; column <= last; column++) {
       const i = row * columns + column;
       const here = owner[i]!;
       // Most cells are in the middle of something.
@@ -160,12 +162,15 @@ export function visibleRuns(
   lift: number,
 ): Point[][] {
   const runs: Point[][] = [];
+  const leastSlack = Math.min(lift, COVER);
   let open: Point[] | undefined;
   for (const point of refined(points.map((p) => project(surface.camera, p)))) {
     const [x, y, z] = point;
     let visible = x >= 0 && y >= 0 && x <= surface.camera.width && y <= surface.camera.height;
     for (const index of shapesNear(surface, x, y)) {
       const shape = surface.shapes[index]!;
+      // Nearest first: none of the rest can hide it.
+      if (shape.nearest <= z + leastSlack) break;
       const slack = partIds.has(surface.parts[shape.part]!.id) ? lift : COVER;
       if (frontOf(shape, x, y) > z + slack) {
         visible = false;

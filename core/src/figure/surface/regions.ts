@@ -32,14 +32,37 @@ const BORDERS: readonly (readonly number[])[] = [
   [],
 ];
 
-/** A block of cells, both ends included. */
-export interface Window {
-  fromColumn: number;
-  toColumn: number;
-  fromRow: number;
-  toRow: number;
+/** Of each row of a map, from which column to which there may be something; the first is after the last where there is nothing. */
+export interface Spans {
+  from: Int16Array;
+  to: Int16Array;
 }
-const wholeOf = ({ columns, rows }: Grid): Window => ({ fromColumn: 0, toColumn: columns - 1, fromRow: 0, toRow: rows - 1 });
+
+export function emptySpans({ columns, rows }: Pick<Grid, "columns" | "rows">): Spans {
+  return { from: new Int16Array(rows).fill(columns), to: new Int16Array(rows).fill(-1) };
+}
+
+/** From the cell before to the last one that has something in a row or in the one below: what lies between two of them is there. */
+export function spanOfTwo({ from, to }: Spans, row: number): [first: number, last: number] {
+  const below = Math.min(row + 1, from.length - 1);
+  return [Math.max(0, Math.min(from[row]!, from[below]!) - 1), Math.max(to[row]!, to[below]!)];
+}
+
+/** Where a field is above a value. */
+export function spansAbove({ columns, rows }: Pick<Grid, "columns" | "rows">, field: Float32Array | Int16Array, least: number): Spans {
+  const spans = emptySpans({ columns, rows });
+  for (let row = 0; row < rows; row++) {
+    const start = row * columns;
+    let from = 0;
+    while (from < columns && !(field[start + from]! > least)) from++;
+    if (from === columns) continue;
+    let to = columns - 1;
+    while (!(field[start + to]! > least)) to--;
+    spans.from[row] = from;
+    spans.to[row] = to;
+  }
+  return spans;
+}
 
 /** Kept between calls: pictures are drawn many times a second. */
 let next = new Int32Array(0);
@@ -51,13 +74,13 @@ let placeY = new Float32Array(0);
  * their values, so smooth fields give smooth edges. Beyond the map the field is −1.
  *
  * @param field one number a cell, row by row
- * @param window the cells outside which the field is known to be below 0
+ * @param spans the cells outside which the field is known to be below 0; looked for when left out
  * @param exact where borders cross between a cell and its right and lower neighbour, for a field that only says inside and outside
  */
 export function rings(
   grid: Grid,
   field: Float32Array,
-  window: Window = wholeOf(grid),
+  spans: Spans = spansAbove(grid, field, 0),
   exact?: { across: Float32Array; down: Float32Array },
 ): Point[][] {
   const { cell, columns, rows, left, top } = grid;
@@ -65,18 +88,21 @@ export function rings(
   const wide = columns + 2;
   const size = 2 * wide * (rows + 2);
   if (next.length < size) {
-    next = new Int32Array(size);
+    // Every ring that is followed leaves −1 behind it.
+    next = new Int32Array(size).fill(-1);
     placeX = new Float32Array(size);
     placeY = new Float32Array(size);
   }
-  next.fill(-1, 2 * wide * window.fromRow, Math.min(size, 2 * wide * (window.toRow + 3)));
   const starts: number[] = [];
-  for (let row = window.fromRow - 1; row <= window.toRow; row++) {
+  for (let row = -1; row < rows; row++) {
     const [hasAbove, hasBelow] = [row >= 0, row + 1 < rows];
+    const first = Math.min(hasAbove ? spans.from[row]! : columns, hasBelow ? spans.from[row + 1]! : columns) - 1;
+    const last = Math.max(hasAbove ? spans.to[row]! : -1, hasBelow ? spans.to[row + 1]! : -1);
+    if (last < first) continue;
     const above = row * columns;
-    let topLeft = -1;
-    let bottomLeft = -1;
-    for (let column = window.fromColumn - 1; column <= window.toColumn; column++) {
+    let topLeft = first >= 0 && hasAbove ? field[above + first]! : -1;
+    let bottomLeft = first >= 0 && hasBelow ? field[above + columns + first]! : -1;
+    for (let column = first; column <= last; column++) {
       const inside = column + 1 < columns;
       const topRight = inside && hasAbove ? field[above + column + 1]! : -1;
       const bottomRight = inside && hasBelow ? field[above + columns + column + 1]! : -1;

@@ -37,7 +37,7 @@ export interface RodShape extends Shape {
   a: number;
   k: number;
 }
-interface SheetShape extends Shape {
+export interface SheetShape extends Shape {
   kind: "sheet";
   /** Depth = z0 + zx·x + zy·y inside the triangle. */
   z0: number;

@@ -1,5 +1,6 @@
 /** From the places where the surface changes between neighbouring cells to lines. */
 import type { Surface } from "./surface";
+import { spanOfTwo } from "./regions";
 import type { Point } from "./svg-path";
 
 export interface Stroke {
@@ -36,7 +37,7 @@ const SHORTEST_INNER = 5;
 
 /** Crossings of neighbouring squares strung into lines. */
 export function linked(
-  { columns, rows, cell, left, top, camera }: Surface,
+  { columns, rows, cell, left, top, camera, spans }: Surface,
   { kinds, crossed, crossings: { across, down } }: Edges,
 ): Stroke[] {
   const placeOf = (edge: number): Point => {
@@ -61,8 +62,9 @@ export function linked(
   const isOuter = (edge: number) => (kinds[edge]! & OUTER) !== 0;
   const isInner = (edge: number) => (kinds[edge]! & INNER) !== 0;
   const here: [number, number, number, number] = [0, 0, 0, 0];
-  for (let row = 0; row + 1 < rows; row++)
-    for (let column = 0; column + 1 < columns; column++) {
+  for (let row = 0; row + 1 < rows; row++) {
+    const [first, last] = spanOfTwo(spans, row);
+    for (let column = first; column <= Math.min(last, columns - 2); column++) {
       const i = row * columns + column;
       if (crossed[i] === 0) continue;
       // Top, right, bottom, left.
@@ -103,6 +105,7 @@ export function linked(
         );
       } else if (inner === 1 && outer === 2) meets.set(firstInner, middle(firstOuter, lastOuter));
     }
+  }
   const shortest = SHORTEST_INNER * camera.scale;
   const strokes: Stroke[] = [];
   const done = new Uint8Array(kinds.length);
@@ -144,10 +147,13 @@ export function linked(
     if (lights.every((light) => light === lights[0])) return [{ kind, light: lights[0]!, points, closed: forth.closed }];
     return byWeight(kind, points, lights, forth.closed);
   };
-  for (let edge = 0; edge < kinds.length; edge++) {
-    // Two edges a cell, and few cells have any.
-    if (crossed[edge >> 1] === 0) edge |= 1;
-    else if (kinds[edge] !== NONE && done[edge] === 0) strokes.push(...strokesFrom(edge));
+  for (let row = 0; row < rows; row++) {
+    const [first, last] = spanOfTwo(spans, row);
+    for (let edge = 2 * (row * columns + first); edge < 2 * (row * columns + last + 1); edge++) {
+      // Two edges a cell, and few cells have any.
+      if (crossed[edge >> 1] === 0) edge |= 1;
+      else if (kinds[edge] !== NONE && done[edge] === 0) strokes.push(...strokesFrom(edge));
+    }
   }
   return strokes;
 }

@@ -3,7 +3,19 @@
  * sorted, so fingers may close round anything.
  */
 import { project, type Bounds, type Camera } from "./camera";
-import { cutsOf, frontOf, hitLight, LIGHT, shapesOf, type AnyShape, type Disc, type Plane, type RodShape, type Shape } from "./shapes";
+import { spansAbove, type Spans } from "./regions";
+import {
+  cutsOf,
+  frontOf,
+  LIGHT,
+  shapesOf,
+  type AnyShape,
+  type Disc,
+  type Plane,
+  type RodShape,
+  type Shape,
+  type SheetShape,
+} from "./shapes";
 import type { Part, Tone } from "../flesh/solid";
 
 const TILE = 16;
@@ -26,6 +38,8 @@ export interface Surface {
   light: Float32Array;
   /** Index into `shapes` of what is in front; −1 for nothing. */
   owner: Int16Array;
+  /** Where each row of the map has something. */
+  spans: Spans;
   tiles: readonly (readonly number[])[];
   tileColumns: number;
 }
@@ -80,7 +94,17 @@ class DepthMap {
 
   grid() {
     const { cell, columns, rows, depth, light, owner } = this;
-    return { cell, left: this.bounds.left, top: this.bounds.top, columns, rows, depth, light, owner };
+    return {
+      cell,
+      left: this.bounds.left,
+      top: this.bounds.top,
+      columns,
+      rows,
+      depth,
+      light,
+      owner,
+      spans: spansAbove({ columns, rows }, owner, -1),
+    };
   }
 
   put(shape: AnyShape, index: number): void {
@@ -92,34 +116,53 @@ class DepthMap {
     for (let row = fromRow; row <= toRow; row++) {
       const y = bounds.top + (row + 0.5) * cell;
       const start = row * columns;
-      if (shape.kind === "rod" && !shape.cuts && shape.a > 1e-6) this.putRodRow(shape, index, start, fromColumn, toColumn, y);
-      else this.putRow(shape, index, start, fromColumn, toColumn, y);
+      if (shape.kind === "rod") this.putRodRow(shape, index, start, fromColumn, toColumn, y);
+      else this.putSheetRow(shape, index, start, fromColumn, toColumn, y);
     }
   }
 
-  private putRow(shape: AnyShape, index: number, start: number, fromColumn: number, toColumn: number, y: number): void {
-    const { depth, light, owner, bounds, cell } = this;
-    for (let column = fromColumn; column <= toColumn; column++) {
+  /** As `frontOfSheet`: of a row it covers one stretch, in which depth grows evenly. */
+  private putSheetRow(sheet: SheetShape, index: number, start: number, fromColumn: number, toColumn: number, y: number): void {
+    const { depth, light, owner, cell } = this;
+    const { edges, z0, zx, zy, cuts, nearest } = sheet;
+    const left = this.bounds.left + 0.5 * cell;
+    let from = left + fromColumn * cell;
+    let to = left + toColumn * cell;
+    for (let i = 0; i < 9; i += 3) {
+      const slope = edges[i]!;
+      const rest = edges[i + 1]! * y + edges[i + 2]!;
+      if (slope > 0) from = Math.max(from, -rest / slope);
+      else if (slope < 0) to = Math.min(to, -rest / slope);
+      else if (rest < 0) return;
+    }
+    const last = Math.min(toColumn, Math.floor((to - left) / cell));
+    const row = z0 + zy * y;
+    for (let column = Math.max(fromColumn, Math.ceil((from - left) / cell)); column <= last; column++) {
       const i = start + column;
-      if (depth[i]! >= shape.nearest) continue;
-      const z = frontOf(shape, bounds.left + (column + 0.5) * cell, y);
-      if (z > depth[i]!) {
-        depth[i] = z;
-        light[i] = hitLight;
-        owner[i] = index;
-      }
+      const before = depth[i]!;
+      if (before >= nearest) continue;
+      const x = left + column * cell;
+      const z = row + zx * x;
+      if (z <= before || (cuts && isCutOff(cuts, x, y, z))) continue;
+      depth[i] = z;
+      light[i] = sheet.light;
+      owner[i] = index;
     }
   }
 
   /** As `frontOfRod`, with what does not change along a row taken out of the loop: this is where most of a picture's time goes. */
   private putRodRow(rod: RodShape, index: number, start: number, fromColumn: number, toColumn: number, y: number): void {
     const { depth, light, owner, cell } = this;
-    const { from, dx, dy, dz, dr, a, k, nearest } = rod;
+    const { from, dx, dy, dz, dr, a, k, nearest, cuts } = rod;
+    // Seen along its length it is a ball: the nearer end.
+    const end = a > 1e-6 ? -1 : dz + dr > 0 ? 1 : 0;
     const py = y - from.y;
     const c0 = from.r * from.r - py * py;
     const b0 = from.r * dr + py * dy;
     const left = this.bounds.left + 0.5 * cell - from.x;
     const perA = 1 / a;
+    // Of a row it covers one stretch: after its end nothing more comes.
+    let met = false;
     for (let column = fromColumn; column <= toColumn; column++) {
       const i = start + column;
       const before = depth[i]!;
@@ -127,20 +170,35 @@ class DepthMap {
       const px = left + column * cell;
       const c = c0 - px * px;
       const b = b0 + px * dx;
-      const most = c + b * b * perA;
-      if (most < 0) continue;
-      let t = b * perA + dz * Math.sqrt(most * k);
-      t = t < 0 ? 0 : t > 1 ? 1 : t;
+      let t = end;
+      if (t < 0) {
+        const most = c + b * b * perA;
+        if (most < 0) {
+          if (met) return;
+          continue;
+        }
+        t = b * perA + dz * Math.sqrt(most * k);
+        t = t < 0 ? 0 : t > 1 ? 1 : t;
+      }
       const inside = c + (2 * b - a * t) * t;
-      if (inside < 0) continue;
+      if (inside < 0) {
+        if (met) return;
+        continue;
+      }
+      met = true;
       const height = Math.sqrt(inside);
       const z = from.z + t * dz + height;
-      if (z <= before) continue;
+      if (z <= before || (cuts && isCutOff(cuts, px + from.x, y, z))) continue;
       depth[i] = z;
       light[i] = ((px - t * dx) * LIGHT[0] + (py - t * dy) * LIGHT[1] + height * LIGHT[2]) / (from.r + t * dr);
       owner[i] = index;
     }
   }
+}
+
+function isCutOff(cuts: readonly Plane[], x: number, y: number, z: number): boolean {
+  for (const cut of cuts) if (cut.x * x + cut.y * y + cut.z * z > cut.c) return true;
+  return false;
 }
 
 /** The part of the picture that the body covers, with an empty cell all round: that is where its outline closes. */
@@ -165,7 +223,7 @@ function inPicture(shape: Shape, { width, height }: Camera): boolean {
 }
 
 const NOTHING: readonly number[] = [];
-/** Shapes that may be at a place of the picture. */
+/** Shapes that may be at a place of the picture, the one that comes nearest to the viewer first. */
 export function shapesNear(surface: Surface, x: number, y: number): readonly number[] {
   if (x < 0 || y < 0 || x >= surface.camera.width || y >= surface.camera.height) return NOTHING;
   return surface.tiles[Math.floor(y / TILE) * surface.tileColumns + Math.floor(x / TILE)] ?? NOTHING;
@@ -182,7 +240,9 @@ export function frontAt(surface: Surface, x: number, y: number): Readonly<Front>
   front.depth = -Infinity;
   front.shape = -1;
   for (const index of shapesNear(surface, x, y)) {
-    const z = frontOf(surface.shapes[index]!, x, y);
+    const shape = surface.shapes[index]!;
+    if (shape.nearest <= front.depth) break;
+    const z = frontOf(shape, x, y);
     if (z > front.depth) {
       front.depth = z;
       front.shape = index;

@@ -44,18 +44,31 @@ export function thinned(points: readonly Point[], tolerance: number): Point[] {
 
 /** Each point moved to the middle of itself and its neighbours; ends stay. */
 export function softened(points: readonly Point[], rounds: number, closed: boolean): Point[] {
-  let now = [...points];
+  const n = points.length;
+  if (n === 0) return [];
+  // Plain numbers while it goes round and round: pictures are drawn many times a second.
+  const xs = new Float64Array(n);
+  const ys = new Float64Array(n);
+  points.forEach((p, i) => {
+    xs[i] = p[0];
+    ys[i] = p[1];
+  });
   for (let round = 0; round < rounds; round++) {
-    const before = now;
-    const n = before.length;
-    now = before.map((p, i) => {
-      if (!closed && (i === 0 || i === n - 1)) return p;
-      const a = before[(i + n - 1) % n]!;
-      const b = before[(i + 1) % n]!;
-      return [(a[0] + 2 * p[0] + b[0]) / 4, (a[1] + 2 * p[1] + b[1]) / 4];
-    });
+    let [beforeX, beforeY] = [xs[n - 1]!, ys[n - 1]!];
+    const [firstX, firstY] = [xs[0]!, ys[0]!];
+    for (let i = 0; i < n; i++) {
+      const [x, y] = [xs[i]!, ys[i]!];
+      const isEnd = i === 0 || i === n - 1;
+      if (closed || !isEnd) {
+        const [afterX, afterY] = i === n - 1 ? [firstX, firstY] : [xs[i + 1]!, ys[i + 1]!];
+        xs[i] = (beforeX + 2 * x + afterX) / 4;
+        ys[i] = (beforeY + 2 * y + afterY) / 4;
+      }
+      beforeX = x;
+      beforeY = y;
+    }
   }
-  return now;
+  return points.map((_, i): Point => [xs[i]!, ys[i]!]);
 }
 
 /** A smooth curve through the points (Catmull-Rom as cubic curves). Sharp turns stay sharp. Written relative, which is half as long. */
@@ -81,13 +94,14 @@ export function curve(points: readonly Point[], closed = false): string {
   return closed ? `${text}z` : text;
 }
 
+const MINUS = "-".charCodeAt(0);
 /** Numbers after a letter; a minus sign needs no space before it. */
 function relative(letter: string, values: readonly number[]): string {
   let text = letter;
-  values.forEach((value, i) => {
-    const written = number(value);
-    text += i === 0 || written.startsWith("-") ? written : ` ${written}`;
-  });
+  for (let i = 0; i < values.length; i++) {
+    const written = number(values[i]!);
+    text += i === 0 || written.charCodeAt(0) === MINUS ? written : ` ${written}`;
+  }
   return text;
 }
 
