@@ -2,8 +2,8 @@ import fc from "fast-check";
 import { axesOf, framing, project, VIEWS, type Camera } from "../surface/camera";
 import { draw } from "./drawing";
 import { contoursOf, strokePath } from "../surface/outline";
-import { curve, thinned, type Point } from "../surface/svg-path";
-import { regionPath, rings } from "../surface/regions";
+import { curve, thinned, thinnedCurve, type Point } from "../surface/svg-path";
+import { regionPath, rings, spansAbove } from "../surface/regions";
 import { PartBuilder, type Part } from "../flesh/solid";
 import { frontAt, surfaceOf } from "../surface/surface";
 import type { Vector } from "../vector";
@@ -61,6 +61,34 @@ describe("the surface", () => {
     const surface = surfaceOf([part], camera, 2);
     expect(frontAt(surface, 80, 80).shape).toBeGreaterThanOrEqual(0);
     expect(frontAt(surface, 120, 80).shape).toBe(-1);
+  });
+
+  it("is the same in the map as at the exact place, for rods and sheets, whole and cut", () => {
+    const coordinate = fc.double({ min: -60, max: 60, noNaN: true });
+    const place = fc.tuple(coordinate, coordinate, coordinate);
+    const radius = fc.double({ min: 6, max: 25, noNaN: true });
+    fc.assert(
+      fc.property(fc.tuple(place, place, place), fc.tuple(radius, radius, radius), fc.boolean(), (places, radii, isCut) => {
+        const builder = new PartBuilder("flesh", "skin", { step: 5 });
+        const [a, b, c] = places.map((at, i) => builder.ball(at, radii[i]!)) as [number, number, number];
+        builder.chain(a, b);
+        builder.skin(a, b, c);
+        if (isCut) builder.part.cuts.push({ at: [5, 0, 0], away: [0.8, 0.6, 0] });
+        const { depth, owner, spans, columns, rows, left, top, cell, ...surface } = surfaceOf([builder.part], camera, 4);
+        for (let row = 0; row < rows; row++)
+          for (let column = 0; column < columns; column++) {
+            const i = row * columns + column;
+            const [x, y] = [left + (column + 0.5) * cell, top + (row + 0.5) * cell];
+            if (owner[i]! >= 0) expect([spans.from[row]! <= column, column <= spans.to[row]!]).toEqual([true, true]);
+            if (x < 0 || y < 0 || x >= camera.width || y >= camera.height) continue;
+            const front = frontAt({ ...surface, depth, owner, spans, columns, rows, left, top, cell }, x, y);
+            // On the very rim one of the two may be a hair outside.
+            if (front.shape < 0 || owner[i]! < 0) continue;
+            expect(depth[i]).toBeCloseTo(front.depth, 3);
+          }
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 
@@ -144,6 +172,13 @@ describe("regions", () => {
     expect(regionPath(found, 0.4).match(/z/g)).toHaveLength(2);
   });
 
+  it("are the same where it is told which cells of each row may be inside", () => {
+    const wavy = field((x, y) => Math.sin(x / 9) + Math.cos(y / 7) - 0.4);
+    const whole = { from: new Int16Array(grid.rows), to: new Int16Array(grid.rows).fill(grid.columns - 1) };
+    expect(rings(grid, wavy, spansAbove(grid, wavy, 0))).toEqual(rings(grid, wavy, whole));
+    expect(rings(grid, wavy)).toEqual(rings(grid, wavy, whole));
+  });
+
   it("that are empty draw nothing", () =>
     expect(
       rings(
@@ -171,6 +206,50 @@ it("frames everything it is given, in the middle", () => {
       }
     }
   }
+});
+
+describe("a curve through what is left of points", () => {
+  /** Places along the cubic curves of a path, in pixels. */
+  const along = (path: string): Point[] => {
+    let [x, y] = /^M(\S+) (\S+?)c/.exec(path)!.slice(1).map(Number) as [number, number];
+    return [...path.matchAll(/c([^cz]*)/g)].flatMap(([, values]) => {
+      const [ax, ay, bx, by, dx, dy] = values!.match(/-?(?:\d+\.?\d*|\.\d+)/g)!.map(Number) as [
+        number,
+        number,
+        number,
+        number,
+        number,
+        number,
+      ];
+      const places = Array.from({ length: 9 }, (_, i): Point => {
+        const [t, u] = [i / 8, 1 - i / 8];
+        const [p, q, r] = [3 * u * u * t, 3 * u * t * t, t * t * t];
+        return [x + p * ax + q * bx + r * dx, y + p * ay + q * by + r * dy];
+      });
+      x += dx;
+      y += dy;
+      return places;
+    });
+  };
+  const edge = (from: Point, to: Point) =>
+    Array.from({ length: 40 }, (_, i): Point => [from[0] + ((to[0] - from[0]) * i) / 40, from[1] + ((to[1] - from[1]) * i) / 40]);
+
+  it("keeps an edge straight up to its corner, also where the corner is blunt", () => {
+    for (const corner of [20, 60, 90]) {
+      const turn = (corner * Math.PI) / 180;
+      const end: Point = [200 + 200 * Math.cos(turn), 200 * Math.sin(turn)];
+      const path = thinnedCurve([...edge([0, 0], [200, 0]), ...edge([200, 0], end), end], 0.3);
+      // A corner so blunt may have been a bow; it is rounded by no more than would have been thinned away.
+      for (const [x, y] of along(path)) if (x < 150) expect(Math.abs(y)).toBeLessThan(0.7);
+    }
+  });
+
+  it("still rounds a circle", () => {
+    const circle = Array.from({ length: 120 }, (_, i): Point => [100 + 80 * Math.cos(i / 19.1), 100 + 80 * Math.sin(i / 19.1)]);
+    const path = thinnedCurve(circle, 0.3, true);
+    expect(path.match(/,| |-/g)!.length).toBeLessThan(400);
+    for (const [x, y] of along(path)) expect(Math.abs(Math.hypot(x - 100, y - 100) - 80)).toBeLessThan(0.5);
+  });
 });
 
 it("draws curves without a number that is none", () => {

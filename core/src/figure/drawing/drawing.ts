@@ -4,7 +4,7 @@ import type { Bones } from "../body/bones";
 import { project, type Camera } from "../surface/camera";
 import { contoursOf, facesViewer, strokePath, visibleRuns } from "../surface/outline";
 import type { Crossings } from "../surface/strokes";
-import { curve, number, polygon, thinned, type Point } from "../surface/svg-path";
+import { number, polygon, thinnedCurve, type Point } from "../surface/svg-path";
 import { SIDE_NAMES, type SideName } from "../body/pose";
 import { emptySpans, regionPath, rings, type Spans } from "../surface/regions";
 import type { Part, Tone } from "../flesh/solid";
@@ -163,7 +163,7 @@ function marks(surface: Surface, skin: Skin, line: number): string {
         continue;
       }
       const lift = mark.kind === "seam" || mark.kind === "stripe" ? 5 * scale : mark.kind === "feature" ? 14 * scale : 4 * scale;
-      for (const run of visibleRuns(surface, mark.points, own, lift)) lines[mark.kind] += curve(thinned(run, 0.25));
+      for (const run of visibleRuns(surface, mark.points, own, lift)) lines[mark.kind] += thinnedCurve(run, 0.25);
     }
   }
   const path = (d: string, width: number, opacity: number) =>

@@ -86,24 +86,12 @@ function palmMarks(builder: PartBuilder, { hand, solved }: ArmBones): void {
   for (const name of FINGERS) {
     const bent = solved.hand[name].base;
     const [x, y, z] = FINGER_SIZES[name].knuckle;
-    // Knuckles show as a small arc when the fingers are long, as a rounder one when they bend.
-    if (bent < 50)
-      builder.mark(
-        "wrinkle",
-        [at(hand, x - 5.5, y - 2, z - 10.5), at(hand, x, y + 3, z - 11.5), at(hand, x + 5.5, y - 2, z - 10.5)],
-        backAway,
-      );
-    else
-      builder.mark(
-        "wrinkle",
-        [
-          at(hand, x - 7, y + 2, z - 9.5),
-          at(hand, x - 4, y - 5, z - 11.5),
-          at(hand, x + 4, y - 5, z - 11.5),
-          at(hand, x + 7, y + 2, z - 9.5),
-        ],
-        backAway,
-      );
+    // Knuckles show as a small arc when the fingers are long, as a rounder one, open towards the fingers, when they bend.
+    const arc =
+      bent < 50
+        ? bow((along, over) => at(hand, x + 5.5 * along, y - 1 + 2.6 * over, z - 10.5 - over))
+        : bow((along, over) => at(hand, x + 7 * along, y + 2 - 7 * over, z - 9.5 - 2 * over));
+    builder.mark("wrinkle", arc, backAway);
   }
 }
 
@@ -138,6 +126,14 @@ function fingerPart(id: string, palm: string, tone: Tone, name: FingerName, bone
     line(end, -0.5, r2, DOWN, 0.48);
   }
   return builder.part;
+}
+
+/** Points of a bow from −1 to 1 along it, which stands over its chord by 0 at the ends and 1 in the middle. */
+function bow(point: (along: number, over: number) => Vector): Vector[] {
+  return Array.from({ length: 9 }, (_, i) => {
+    const turn = ((i - 4) / 8) * Math.PI;
+    return point(Math.sin(turn), Math.cos(turn));
+  });
 }
 
 /** An oval plate let into the back of the last joint. */

@@ -4,7 +4,7 @@
  * A line against the ground is `outer`; against another surface, `inner`.
  */
 import { project, projectDirection } from "./camera";
-import { curve, softened, thinned, type Point } from "./svg-path";
+import { softened, thinnedCurve, type Point } from "./svg-path";
 import { spanOfTwo } from "./regions";
 import { INNER, LIGHT, linked, OUTER, type Crossings, type Stroke } from "./strokes";
 import { frontOf } from "./shapes";
@@ -140,12 +140,7 @@ export function contoursOf(surface: Surface): Contours {
 export function strokePath(strokes: readonly Stroke[], kind: Stroke["kind"], light: boolean): string {
   return strokes
     .filter((stroke) => stroke.kind === kind && stroke.light === light)
-    .map(({ points, closed }) => {
-      const soft = softened(points, 2, closed);
-      if (!closed) return curve(thinned(soft, 0.3));
-      const half = soft.length >> 1;
-      return curve([...thinned(soft.slice(0, half + 1), 0.3), ...thinned([...soft.slice(half), soft[0]!], 0.3).slice(1, -1)], true);
-    })
+    .map(({ points, closed }) => thinnedCurve(softened(points, 2, closed), 0.3, closed))
     .join("");
 }
 

@@ -1,5 +1,5 @@
 /** From the map of the surface to filled shapes: marching squares (Lorensen and Cline 1987, in the plane) over a field of numbers. */
-import { curve, softened, thinned, type Point } from "./svg-path";
+import { softened, thinnedCurve, type Point } from "./svg-path";
 
 export interface Grid {
   cell: number;
@@ -166,13 +166,5 @@ function crossing(
 
 /** Rings as one smooth filled path. */
 export function regionPath(outlines: readonly Point[][], tolerance: number, rounds = 2): string {
-  let d = "";
-  for (const ring of outlines) {
-    const soft = softened(ring, rounds, true);
-    // A closed ring is thinned in two halves so that its start is not special.
-    const half = soft.length >> 1;
-    const kept = [...thinned(soft.slice(0, half + 1), tolerance), ...thinned([...soft.slice(half), soft[0]!], tolerance).slice(1, -1)];
-    d += curve(kept, true);
-  }
-  return d;
+  return outlines.map((ring) => thinnedCurve(softened(ring, rounds, true), tolerance, true)).join("");
 }

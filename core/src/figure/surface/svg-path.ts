@@ -71,8 +71,24 @@ export function softened(points: readonly Point[], rounds: number, closed: boole
   return points.map((_, i): Point => [xs[i]!, ys[i]!]);
 }
 
-/** A smooth curve through the points (Catmull-Rom as cubic curves). Sharp turns stay sharp. Written relative, which is half as long. */
-export function curve(points: readonly Point[], closed = false): string {
+/**
+ * A smooth curve through what is left of points when they are thinned out. It stands no further off the way between two of them than
+ * what was taken away may have done, so that an edge stays straight up to its corner.
+ * @param tolerance pixels
+ */
+export function thinnedCurve(points: readonly Point[], tolerance: number, closed = false): string {
+  if (!closed) return curve(thinned(points, tolerance), false, tolerance);
+  // A closed line is thinned in two halves so that its start is not special.
+  const half = points.length >> 1;
+  const [forth, back] = [thinned(points.slice(0, half + 1), tolerance), thinned([...points.slice(half), points[0]!], tolerance)];
+  return curve([...forth, ...back.slice(1, -1)], true, tolerance);
+}
+
+/**
+ * A smooth curve through the points (Catmull-Rom as cubic curves). Sharp turns stay sharp. Written relative, which is half as long.
+ * @param mostBulge pixels each end may lift it off the straight way between two points
+ */
+export function curve(points: readonly Point[], closed = false, mostBulge = Infinity): string {
   if (points.length < 2) return "";
   const n = points.length;
   const at = (i: number) => (closed ? points[(i + n) % n]! : points[Math.max(0, Math.min(n - 1, i))]!);
@@ -83,8 +99,8 @@ export function curve(points: readonly Point[], closed = false): string {
   for (let i = 0; i < (closed ? n : n - 1); i++) {
     const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
     const gap = Math.hypot(c[0] - b[0], c[1] - b[1]);
-    const first = tangent(a, b, c, gap);
-    const second = tangent(b, c, d, gap);
+    const first = tangent(a, b, c, c, gap, mostBulge);
+    const second = tangent(b, c, d, b, gap, mostBulge);
     const dx = Math.round((c[0] - x) * 10) / 10;
     const dy = Math.round((c[1] - y) * 10) / 10;
     text += relative("c", [b[0] + first[0] - x, b[1] + first[1] - y, c[0] - second[0] - x, c[1] - second[1] - y, dx, dy]);
@@ -105,15 +121,24 @@ function relative(letter: string, values: readonly number[]): string {
   return text;
 }
 
-/** A third of the way from b on, along the line from a to c; nothing where the line turns back on itself. */
-function tangent(a: Point, b: Point, c: Point, gap: number): Point {
+/** What a handle at one end of a cubic curve lifts its middle by, as a share of its own height. */
+const BULGE_OF_HANDLE = 4 / 9;
+
+/**
+ * A third of the way from b on, along the line from a to c, and less where that would stand off the way between the points; nothing
+ * where the line turns back on itself.
+ */
+function tangent(a: Point, b: Point, c: Point, to: Point, gap: number, mostBulge: number): Point {
   const x = c[0] - a[0];
   const y = c[1] - a[1];
   const long = Math.hypot(x, y);
   const turn = (b[0] - a[0]) * (c[0] - b[0]) + (b[1] - a[1]) * (c[1] - b[1]);
   const both = Math.hypot(b[0] - a[0], b[1] - a[1]) * Math.hypot(c[0] - b[0], c[1] - b[1]);
-  if (long < 1e-6 || (both > 1e-6 && turn / both < 0.35)) return [0, 0];
-  return [(x / long) * (gap / 3), (y / long) * (gap / 3)];
+  if (long < 1e-6 || gap < 1e-6 || (both > 1e-6 && turn / both < 0.35)) return [0, 0];
+  const sine = Math.abs(x * (to[1] - b[1]) - y * (to[0] - b[0])) / (long * gap);
+  const third = gap / 3;
+  const handle = BULGE_OF_HANDLE * sine * third > mostBulge ? mostBulge / (BULGE_OF_HANDLE * sine) : third;
+  return [(x / long) * handle, (y / long) * handle];
 }
 
 export function polygon(points: readonly Point[]): string {

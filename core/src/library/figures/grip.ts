@@ -82,10 +82,10 @@ const inPalm: Squeeze = {
 };
 
 const fists: FigureSource = {
-  focus: "upper",
-  view: "frontRight",
+  focus: "forearm",
+  view: "above",
   both: true,
-  inset: true,
+  strip: "whole",
   arc: "fingertips",
   poses: [both(forward({ elbow: 20, hand: "open" })), both(forward({ elbow: 20, hand: "fist" }))],
 };

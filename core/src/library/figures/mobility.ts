@@ -26,8 +26,9 @@ const tilt = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = 
 });
 const circle = (pose: (arm: ArmInput) => PoseInput, more: Partial<FigureSource> = {}): FigureSource => ({
   ...close,
-  view: "front",
+  view: "highRight",
   way: "round",
+  strip: "whole",
   arc: "knuckles",
   poses: [
     pose({ pronation: 70, wristFlexion: -50, hand: "softFist" }),

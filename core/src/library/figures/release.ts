@@ -102,7 +102,7 @@ export const release: FigureSources = {
       },
     },
   },
-  "forearm-knead": { figure: { focus: "forearm", view: "highRight", strip: "whole", poses: [knead(0.3), knead(0.62)] } },
+  "forearm-knead": { figure: { focus: "forearm", view: "left", strip: "whole", poses: [knead(0.14), knead(0.56)] } },
   "palm-knuckle-circles": {
     figure: {
       focus: "arm",
