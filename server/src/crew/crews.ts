@@ -56,7 +56,7 @@ async function isTheirs({ models }: Db, { role, accountId, crewId: membersCrew }
   );
 }
 
-/** Ids of every crew of a trainer or a lead, in order. */
+/** Ids of every crew of a trainer or a lead, by name. */
 export async function crewIdsOf({ sequelize }: Db, { role, accountId }: Caller): Promise<string[]> {
   const given =
     role === "trainer"
@@ -64,7 +64,7 @@ export async function crewIdsOf({ sequelize }: Db, { role, accountId }: Caller):
       : "crew_access WHERE accountId = :accountId";
   const own = role === "trainer" ? "trainerId = :accountId OR" : "";
   const rows = await sequelize.query<{ id: string }>(
-    `SELECT id FROM crews WHERE removedAt IS NULL AND (${own} id IN (SELECT crewId FROM ${given})) ORDER BY id`,
+    `SELECT id FROM crews WHERE removedAt IS NULL AND (${own} id IN (SELECT crewId FROM ${given})) ORDER BY name, id`,
     { replacements: { accountId }, type: QueryTypes.SELECT },
   );
   return rows.map(({ id }) => id);

@@ -22,10 +22,10 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
     roles: ["trainer", "lead"],
     async handle({ caller }) {
       const at = await now(caller);
-      const answer = await today(db, caller, at);
-      for (const crewId of new Set(answer.alerts.map((alert) => alert.crewId)))
+      const written = await today(db, caller, at);
+      for (const crewId of new Set(written.answer.alerts.map((alert) => alert.crewId)))
         await noteSeen(db, caller, at, { crewId, personId: null, subject: "report", what: "symptom reports on Today" });
-      return answer;
+      return written;
     },
   });
   routes.add({

@@ -2,6 +2,7 @@
 import type { Today } from "@kind-grip/core/api";
 import { v7 as uuid } from "uuid";
 import { practiceClock } from "../context";
+import { crewIdsOf } from "../crew/crews";
 import { makeWorld, samplePeople, sampleRun, seriesFor, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { workOutToday } from "./today";
@@ -46,7 +47,8 @@ const told = async () => {
 async function workedOut(): Promise<Today> {
   const account = (await there.db.models.Account.findOne({ where: { email: trainer.email } }))!.get();
   const caller = { role: "trainer" as const, accountId: account.id, practiceId: account.practiceId };
-  const answer = await workOutToday(there.db, caller, await practiceClock(there.db)(caller));
+  const crewIds = await crewIdsOf(there.db, caller);
+  const answer = await workOutToday(there.db, caller, await practiceClock(there.db)(caller), crewIds);
   return JSON.parse(JSON.stringify({ ...answer, now: "" })) as Today;
 }
 const change = async (path: string, version: number, body: object) => trainer.send("put", path, { version, ...body });
@@ -124,12 +126,52 @@ it("a person's report, a clearance and its end show at once, also when another s
   expect((await told()).alerts).toEqual([]);
 });
 
-it("many at once get the same, and each their own moment", async () => {
+it("many at once get the same, with the moment it was worked out for", async () => {
+  const before = new Date().toISOString();
   const answers = await Promise.all(Array.from({ length: 12 }, () => trainer.get("/api/today")));
-  const bodies = answers.map(({ body }) => ({ ...(body as Today), now: "" }));
+  const bodies = answers.map(({ body }) => body as Today);
   expect(new Set(bodies.map((body) => JSON.stringify(body))).size).toBe(1);
-  const later = (await trainer.get("/api/today")).body as Today;
-  expect(later.now > (answers[0]!.body as Today).now).toBe(true);
+  expect(bodies[0]!.now.slice(0, 16) >= before.slice(0, 16)).toBe(true);
+});
+
+describe("several crews", () => {
+  const today = async () => (await trainer.get("/api/today")).body as Today;
+  let other: SampleWorld;
+  beforeEach(async () => {
+    other = await makeWorld(trainer);
+  });
+
+  it("are told as if they were worked out together, in their order, whichever changed last", async () => {
+    await told();
+    for (const [of, name] of [
+      [world, "Zinnia"],
+      [other, "Aster"],
+    ] as const) {
+      const path = `/api/crews/${of.crewId}`;
+      const { id: _id, version, ...rest } = (await trainer.get(path)).body as { id: string; version: number };
+      expect((await change(path, version, { crew: { ...rest, name } })).status).toBe(200);
+      expect(await told()).toEqual(await workedOut());
+    }
+    expect((await today()).crews.map(({ name }) => name)).toEqual(["Aster", "Zinnia"]);
+    for (const of of [other, world])
+      await trainer.send("post", `/api/crews/${of.crewId}/restrictions`, { personId: of.people[0]!.id, question: "sharpPain" });
+    expect((await today()).heldOut.map(({ crewName }) => crewName)).toEqual(["Aster", "Zinnia"]);
+    expect(await told()).toEqual(await workedOut());
+  });
+
+  it("one that changes is worked out anew, and the others are not", async () => {
+    await told();
+    const read = jest.spyOn(here.db.models.Crew, "findAll");
+    await trainer.send("post", `/api/crews/${other.crewId}/people`, {
+      people: samplePeople(1, { badge: null, name: "Newly here" } as never),
+    });
+    read.mockClear();
+    const after = await today();
+    // A minute that has ended meanwhile has everything worked out anew.
+    const asked = read.mock.calls.map(([options]) => (options?.where as { id?: string[] } | undefined)?.id).filter(Boolean);
+    expect([[[other.crewId]], [after.crews.map(({ id }) => id)]]).toContainEqual(asked);
+    read.mockRestore();
+  });
 });
 
 it("a lead of the crew is not given the trainer's answer", async () => {

@@ -1,5 +1,5 @@
 /** Today: what runs when, for which crew. */
-import type { CrewListEntry, Today, TodayEntry } from "@kind-grip/core/api";
+import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup, isShiftSession } from "@kind-grip/core/session";
@@ -7,43 +7,56 @@ import { isHere } from "@kind-grip/core/crew";
 import { KINDS_BY_URGENCY } from "@kind-grip/core/response";
 import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
+import { orderBy, sortBy } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { theirCrews, withCounts } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { PersonRow } from "../crew/tables";
+import type { CrewRow, PersonRow } from "../crew/tables";
 import type { ProposalRow } from "../response/tables";
 import type { ClearanceRow, RestrictionRow } from "../safety/tables";
-import { participationsOf } from "../safety/participations";
+import { heldOutRecords, participationsOf, type HeldOutRecords } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";
 import { bookedToday } from "../booking/bookings";
 import { placementsBetween } from "./standing";
 
-/** Every placement of the crews' working day, and of the night shift from yesterday that is still on. */
-export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<Today> {
-  const rowsOfCrews = await theirCrews(db, caller);
-  const crewIds = rowsOfCrews.map(({ id }) => id);
+/**
+ * Every placement of the crews' working day, and of the night shift from yesterday that is still on.
+ * @param crewIds the caller's, in the order they are shown in
+ */
+export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: readonly string[]): Promise<Today> {
+  const rowsOfCrews = await crewsInOrder(db, crewIds);
   const places = rowsOfCrews.map(({ id, detail }) => ({ id, timeZone: detail.timeZone }));
+  const crewId = { [Op.in]: [...crewIds] };
+  const records = heldOutRecords(db, crewIds);
   // Everything that needs to know the crews only, at once: each wait is a round trip to the database.
-  const [crews, rows, participations, people, needs] = await Promise.all([
-    withCounts(db, caller, rowsOfCrews),
+  const [programCounts, rows, participations, people, needs, library] = await Promise.all([
+    db.models.Program.count({ where: { crewId, removedAt: null }, group: ["crewId"] }),
     placementsBetween(db, rowsOfCrews, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000)),
-    participationsOf(db, places, now),
+    participationsOf(db, places, now, undefined, records),
     // Plain rows: a thousand of them as models would cost more than everything else here.
     db.models.Person.findAll({
-      where: { crewId: { [Op.in]: crewIds } },
+      where: { crewId },
       attributes: ["id", "crewId", "name", "startedOn", "leftOn"],
       raw: true,
     }) as unknown as Promise<PersonRow[]>,
-    caller.role === "lead" ? null : readNeeds(db, crewIds),
-  ]);
-  const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));
-  const [library, programs, runs, booked] = await Promise.all([
+    caller.role === "lead" ? null : readNeeds(db, crewIds, records),
     practiceLibrary(db, caller.practiceId),
+  ]);
+  const programsOf = new Map(programCounts.map((each) => [each.crewId as string, each.count]));
+  const peopleOf = grouped(people, ({ crewId: of }) => of);
+  const crews = rowsOfCrews.map(({ id, name, detail }) => ({
+    id,
+    name,
+    ...detail,
+    people: (peopleOf.get(id) ?? []).filter(({ leftOn }) => leftOn === null).length,
+    programs: programsOf.get(id) ?? 0,
+  }));
+  const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));
+  const [programs, runs, booked] = await Promise.all([
     db.models.Program.findAll({ where: { id: { [Op.in]: [...new Set(rows.map((row) => row.programId))] }, removedAt: null } }),
     db.models.Run.findAll({
-      where: { placementId: { [Op.in]: rows.map((row) => row.id) }, crewId: { [Op.in]: crewIds }, alone: false },
+      where: { placementId: { [Op.in]: rows.map((row) => row.id) }, crewId, alone: false },
       attributes: ["id", "placementId", "crewId"],
     }),
     bookedToday(db, caller.practiceId, rowsOfCrews, now),
@@ -56,7 +69,6 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
         .map((session) => [`${id} ${session.id}`, { program: document, version, session }] as const);
     }),
   );
-  const peopleOf = grouped(people, ({ crewId }) => crewId);
   const dates = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
   const ranBy = new Map(runs.map((run) => [`${run.get().crewId} ${run.get().placementId}`, run.get().id]));
   const entries = rows.flatMap((row): TodayEntry[] => {
@@ -123,6 +135,28 @@ export async function workOutToday(db: Db, caller: Caller, now: Date): Promise<T
   };
 }
 
+async function crewsInOrder({ models }: Db, crewIds: readonly string[]): Promise<CrewRow[]> {
+  const rows = await models.Crew.findAll({ where: { id: [...crewIds], removedAt: null } });
+  const byId = new Map(rows.map((row) => [row.get().id, row.get({ plain: true })]));
+  return crewIds.flatMap((id) => byId.get(id) ?? []);
+}
+
+/** The Todays of single crews, in the order the crews are shown in, as one. */
+export function todayTogether(parts: readonly Today[]): Today {
+  const all = <Key extends keyof typeof NOTHING_TO_DECIDE | "crews" | "entries">(key: Key) =>
+    parts.flatMap((part) => part[key] as never) as Today[Key];
+  return {
+    now: parts.map(({ now }) => now).reduce((one, other) => (one > other ? one : other)),
+    crews: all("crews"),
+    entries: sortBy(all("entries"), ["startsAt"]),
+    heldOut: sortBy(all("heldOut"), ["since"]),
+    endingSoon: sortBy(all("endingSoon"), ["until"]),
+    decisions: all("decisions"),
+    alerts: orderBy(all("alerts"), [({ reports }) => reports[0]?.at], ["desc"]),
+    clashes: orderBy(all("clashes"), ["startedAt"], ["desc"]).slice(0, MOST_CLASHES),
+  };
+}
+
 /** Lengths worked out before: Today is asked every minute, and a session changes once a week. */
 const lengths = new Map<string, number>();
 const LENGTHS_KEPT = 5000;
@@ -135,36 +169,37 @@ function keptLength(key: string, workOut: () => number): number {
   return length;
 }
 
+const MOST_CLASHES = 50;
 /** A crew lead leads; who is held out and what waits for a decision is the trainer's. */
 const NOTHING_TO_DECIDE = { heldOut: [], endingSoon: [], decisions: [], alerts: [], clashes: [] };
 
+type CrewOfToday = Pick<CrewRow, "id" | "name"> & { timeZone: string };
 type Needs = Awaited<ReturnType<typeof readNeeds>>;
 
-async function readNeeds(db: Db, crewIds: readonly string[]) {
+async function readNeeds(db: Db, crewIds: readonly string[], records: Promise<HeldOutRecords>) {
   const { models, sequelize } = db;
   const crewId = { [Op.in]: [...crewIds] };
-  const [restrictions, clearances, waiting, alerts, late] = await Promise.all([
-    models.Restriction.findAll({ where: { crewId, withdrawnAt: null }, order: [["since", "ASC"]] }),
-    models.Clearance.findAll({ where: { crewId }, order: [["untilDay", "ASC"]] }),
+  const [{ restrictions, clearances }, waiting, alerts, late] = await Promise.all([
+    records,
     models.Proposal.findAll({ where: { crewId }, attributes: ["crewId", "personId", "kind"], raw: true }) as unknown as Promise<
       Pick<ProposalRow, "crewId" | "personId" | "kind">[]
     >,
     reportsByPerson(db, crewIds, false),
     lateRuns(sequelize, crewIds),
   ]);
-  return { restrictions, clearances, waiting, alerts, late };
+  return { restrictions: restrictions.filter(({ withdrawnAt }) => withdrawnAt === null), clearances, waiting, alerts, late };
 }
 
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */
 function needsYou(
   { restrictions, clearances, waiting, alerts, late }: Needs,
-  crews: readonly CrewListEntry[],
+  crews: readonly CrewOfToday[],
   people: readonly PersonRow[],
   participations: ReadonlyMap<string, Participations>,
   now: Date,
 ): Pick<Today, "heldOut" | "endingSoon" | "decisions" | "alerts" | "clashes"> {
   const days = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
-  const dayIn = (crew: CrewListEntry) => days.get(crew.id)!;
+  const dayIn = (crew: CrewOfToday) => days.get(crew.id)!;
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
   const here = new Map(
     people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map((person) => [person.id, person]),
@@ -175,10 +210,10 @@ function needsYou(
   };
   const since = new Map<string, string>();
   for (const restriction of restrictions) {
-    const { personId, crewId: id, question } = restriction.get();
+    const { personId, crewId: id, question } = restriction;
     const from = heldSince(
-      restriction.get(),
-      clearances.map((row) => row.get()).filter(({ restrictionId }) => restrictionId === restriction.get().id),
+      restriction,
+      clearances.filter(({ restrictionId }) => restrictionId === restriction.id),
     );
     const out = here.has(personId) && participations.get(id)?.get(personId)?.heldOut;
     if (out && consequenceOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
@@ -186,7 +221,6 @@ function needsYou(
   return {
     heldOut: [...since].map(([personId, from]) => ({ ...named(personId), since: from })),
     endingSoon: clearances
-      .map((row) => row.get())
       .filter(({ personId, crewId: id, fromDay, untilDay, withdrawnAt }) => {
         const day = dayIn(crewsById.get(id)!);
         return !withdrawnAt && here.has(personId) && fromDay <= day && endsSoon(untilDay, day);
@@ -234,7 +268,7 @@ function lateRuns(sequelize: Db["sequelize"], crewIds: readonly string[]): Promi
   if (crewIds.length === 0) return Promise.resolve([]);
   return sequelize.query<LateRun>(
     `SELECT rp.runId, rp.personId, r.sessionName, r.startedAt, r.receivedAt, rp.clash FROM run_people rp JOIN runs r ON r.id = rp.runId
-     WHERE r.crewId IN (:crewIds) AND rp.clash IS NOT NULL AND rp.clashAnswer IS NULL ORDER BY r.startedAt DESC LIMIT 50`,
+     WHERE r.crewId IN (:crewIds) AND rp.clash IS NOT NULL AND rp.clashAnswer IS NULL ORDER BY r.startedAt DESC LIMIT ${MOST_CLASHES}`,
     { replacements: { crewIds: [...crewIds] }, type: QueryTypes.SELECT },
   );
 }

@@ -2,9 +2,9 @@
 import compression from "compression";
 
 /** Shorter ones gain nothing. */
-const FROM_BYTES = 2048;
+export const PACKED_FROM_BYTES = 2048;
 /** More work than this saves next to nothing of answers this long. */
-const GZIP_LEVEL = 4;
+export const GZIP_LEVEL = 4;
 
 /**
  * Only what is read, and not the answer with the token that sending takes: of what is packed together with a secret, the length tells
@@ -12,7 +12,7 @@ const GZIP_LEVEL = 4;
  */
 export const packedAnswers = () =>
   compression({
-    threshold: FROM_BYTES,
+    threshold: PACKED_FROM_BYTES,
     level: GZIP_LEVEL,
     filter: (request, response) =>
       request.method === "GET" && !/^\/api\/me(\?|$)/.test(request.originalUrl) && compression.filter(request, response),

@@ -9,6 +9,7 @@ import type { Role, Scope } from "@kind-grip/core/api";
 import { callerOf, type Caller } from "../auth/caller";
 import type { TokenCaller } from "../token/tokens";
 import { invalid, notFound, Problem } from "./problem";
+import { WrittenAnswer } from "./written";
 
 type Schema = v.GenericSchema;
 type Out<S> = S extends Schema ? v.InferOutput<S> : undefined;
@@ -39,7 +40,7 @@ export interface RouteSpec<
   body?: B;
   /** Larger bodies are refused with 413. */
   bodyLimit?: string;
-  /** Returns the JSON answer; undefined for 204; or answers by itself through `response`. */
+  /** Returns the JSON answer, which may be written already; undefined for 204; or answers by itself through `response`. */
   handle(call: { params: Out<P>; query: Out<Q>; body: Out<B>; caller: Caller; request: Request; response: Response }): Promise<unknown>;
 }
 
@@ -111,13 +112,15 @@ export class Routes {
         body: parse(spec.body, request.body, "") as Out<B>,
       };
       const answer = await spec.handle({ ...call, caller, request, response });
-      if (this.rules.checkAnswers && !response.headersSent) refuseUndeclared(spec, answer);
+      if (this.rules.checkAnswers && !response.headersSent)
+        refuseUndeclared(spec, answer instanceof WrittenAnswer ? answer.answer : answer);
       return answer;
     };
     this.router[spec.method](spec.path, ...handlers, async (request, response) => {
       const answer = await this.noted(request.byToken, spec.id, () => answered(request, response));
       if (response.headersSent) return;
       if (answer === undefined) response.status(204).end();
+      else if (answer instanceof WrittenAnswer) await answer.send(request, response);
       else response.json(answer);
     });
   }

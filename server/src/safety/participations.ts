@@ -34,25 +34,44 @@ export async function participationsIn(
   return (await participationsOf(db, [crew], at, transaction)).get(crew.id) ?? new Map<string, Participation>();
 }
 
-/** The same for several crews: crew id → person id → participation. */
+/** What was ever raised against somebody's taking part, the oldest first, and what was cleared, soonest over first. */
+export interface HeldOutRecords {
+  restrictions: RestrictionRow[];
+  clearances: ClearanceRow[];
+}
+
+export async function heldOutRecords({ models }: Db, crewIds: readonly string[], transaction?: Transaction): Promise<HeldOutRecords> {
+  const where = { crewId: { [Op.in]: [...crewIds] } };
+  const [restrictions, clearances] = await Promise.all([
+    models.Restriction.findAll({ where, order: [["since", "ASC"]], transaction }),
+    models.Clearance.findAll({ where, order: [["untilDay", "ASC"]], transaction }),
+  ]);
+  return {
+    restrictions: restrictions.map((row) => row.get({ plain: true })),
+    clearances: clearances.map((row) => row.get({ plain: true })),
+  };
+}
+
+/**
+ * The same for several crews: crew id → person id → participation.
+ * @param records of these crews, where they are read already
+ */
 export async function participationsOf(
   db: Db,
   crews: readonly { id: string; timeZone: string }[],
   at: Date,
   transaction?: Transaction,
+  records?: Promise<HeldOutRecords>,
 ): Promise<Map<string, Map<string, Participation>>> {
   if (crews.length === 0) return new Map();
-  const crewId = { [Op.in]: crews.map(({ id }) => id) };
   const ids = crews.map(({ id }) => id);
-  const [restrictions, clearances, felt, paused, pauses] = await Promise.all([
-    db.models.Restriction.findAll({ where: { crewId, since: { [Op.lte]: at } }, transaction }),
-    db.models.Clearance.findAll({ where: { crewId }, transaction }),
+  const [{ restrictions, clearances }, felt, paused, pauses] = await Promise.all([
+    records ?? heldOutRecords(db, ids, transaction),
     latestSymptoms(db, ids, transaction),
     pausedMovements(db, ids, at, transaction),
     symptomPauses(db, ids, at, transaction),
   ]);
-  const held = restrictions.map((row) => row.get({ plain: true }));
-  const cleared = clearances.map((row) => row.get({ plain: true }));
+  const held = restrictions.filter(({ since }) => since <= at);
   return new Map(
     crews.map((crew) => {
       const when = { instant: at.toISOString(), day: dateAt(at.getTime(), crew.timeZone) };
@@ -65,7 +84,7 @@ export async function participationsOf(
         personId,
         participationOf(
           own.filter((restriction) => restriction.personId === personId).map(restrictionFrom),
-          cleared.filter((clearance) => clearance.personId === personId).map(clearanceFrom),
+          clearances.filter((clearance) => clearance.personId === personId).map(clearanceFrom),
           symptoms.filter((each) => each.personId === personId).flatMap((each) => each.symptoms),
           when,
           paused.get(personId)?.movementIds,
