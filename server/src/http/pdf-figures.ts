@@ -3,21 +3,11 @@
  * an SVG anew wherever it stands; here it takes one where an image is named, next to the pictures it knows by itself.
  */
 import { createRequire } from "node:module";
-import type { DrawSvg, PdfDocument, PdfDocumentClass } from "./pdfmake-inside";
+import type { DrawSvg, Form, PdfDocument, PdfDocumentClass, Written } from "./pdfmake-inside";
 
 const require = createRequire(import.meta.url);
 const { default: Document } = require("pdfmake/js/PDFDocument.js") as { default: PdfDocumentClass };
 const drawSvg = require("pdfmake/js/3rd-party/svg-to-pdfkit/source.js") as DrawSvg;
-
-/** What PDFKit needs of an image to place it. */
-interface Form {
-  label: string;
-  width: number;
-  height: number;
-  /** The form in the document. */
-  obj: { end(): void };
-  embed(): void;
-}
 
 /** Width and height of a drawing, from its viewBox. */
 export function svgSize(svg: string): [width: number, height: number] {
@@ -38,6 +28,12 @@ Document.prototype.provideImage = function (this: PdfDocument, name: string) {
 function formOf(document: PdfDocument, svg: string): Form {
   const [width, height] = svgSize(svg);
   const label = `Figure${Object.keys(document._imageRegistry).length + 1}`;
+  const obj = drawnOnce(document, width, height, () => drawSvg(document, svg, 0, 0, { width, height, assumePt: true }));
+  return { label, width, height, obj, embed: () => undefined };
+}
+
+/** A form of the document, as large as said. @param draw what the document is told goes into it instead of on a page */
+export function drawnOnce(document: PdfDocument, width: number, height: number, draw: () => void): Written {
   const drawn = { fonts: {}, xobjects: {}, ext_gstates: {}, patterns: {}, colorSpaces: {} };
   const form = document.ref({
     Type: "XObject",
@@ -58,11 +54,11 @@ function formOf(document: PdfDocument, svg: string): Form {
   document.page = { width, height, ...drawn, write: (content) => form.write(content) };
   document._ctm = [1, 0, 0, 1, 0, 0];
   try {
-    drawSvg(document, svg, 0, 0, { width, height, assumePt: true });
+    draw();
   } finally {
     document.page = page;
     document._ctm = placed;
   }
   form.end();
-  return { label, width, height, obj: form, embed: () => undefined };
+  return form;
 }

@@ -152,6 +152,11 @@ function widthOf({ text, font, bold = false }: Pick<Token, "text" | "font" | "bo
   return em * fontSize;
 }
 
+/** How long a text is on one line, points. */
+export function textWidth(text: string, fontSize: number): number {
+  return inFaces([{ text }]).reduce((sum, piece) => sum + widthOf({ font: "Legible", ...piece }, fontSize), 0);
+}
+
 /** The Arabic face asks for lines of more than two ems, for marks that nothing here has. */
 const LINE_HEIGHT = 0.7;
 const MOST_WIDTHS = 20_000;

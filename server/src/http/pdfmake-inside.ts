@@ -1,5 +1,5 @@
 /** The parts of pdfmake's document that drawings on paper stand on; as of its version in the lock file. */
-interface Written {
+export interface Written {
   write(content: unknown): void;
   end(): void;
 }
@@ -15,7 +15,36 @@ interface Page {
   write(content: unknown): void;
 }
 
+/** What PDFKit needs of an image to place it. */
+export interface Form {
+  label: string;
+  width: number;
+  height: number;
+  /** The form in the document; made by `embed` where it is not there yet. */
+  obj?: Written;
+  embed(): void;
+}
+
+/** Something laid out on a page; a line knows the id of what it begins. */
+export interface LaidItem {
+  type: string;
+  item: { id?: string; image?: string };
+}
+export interface LaidPage {
+  items: LaidItem[];
+  pageSize: { width: number; height: number };
+}
+export interface PdfRenderer {
+  pdfDocument: PdfDocument;
+  renderPages(pages: LaidPage[]): void;
+}
+export interface PdfRendererClass {
+  new (document: PdfDocument): PdfRenderer;
+  prototype: PdfRenderer;
+}
+
 export interface PdfDocument {
+  addPage(options: object): PdfDocument;
   images: Readonly<Record<string, string>>;
   page: Page;
   /** Where user space is now. */

@@ -4,11 +4,12 @@ import { stage, type Library } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import { personalSession, type Participation } from "@kind-grip/core/safety";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
-import { durationText } from "@kind-grip/core/units";
+import { durationText, grouped } from "@kind-grip/core/units";
 import { mapValues } from "es-toolkit";
 import type { Content } from "pdfmake/interfaces";
 import { LINE, pdfOf, QUIET, SPRUCE, WARM, type Paper } from "../http/pdf";
-import type { Piece } from "../http/pdf-text";
+import { textWidth, type Piece } from "../http/pdf-text";
+import { ownLine, PAGE, sharedFrom, underlayName } from "../http/pdf-underlays";
 import { inkOf } from "./ink";
 
 /** A page holds about this many items at full size; with more, type shrinks so that a session stays one page. */
@@ -105,13 +106,30 @@ async function leavesOnPaper(
   // Most people's sheets differ in the name only: how far their type shrinks is found once.
   const alike = (leaf: Leaf) => JSON.stringify([leaf.words.language, { ...leaf.session, id: "" }, leaf.names.size > 1 && [...leaf.names]]);
   const fits = await fittingScales(sheet, new Map(leaves.map((leaf) => [alike(leaf), leaf])));
+  // What several people's pages have in common is laid out and drawn once, and placed under each.
+  const canShare = (leaf: Leaf) => fits.get(alike(leaf))!.pages === 1 && isOneLine(leaf);
+  const sharing = [...grouped(leaves.filter(canShare), alike)].filter(([, group]) => group.length > 1);
+  const underlays = new Map(sharing.map(([key], i) => [key, i]));
+  const below = sharing.flatMap(([key, [first]], i) => page(sheet, first!, fits.get(key)!.scale, { isFirst: i === 0, id: sharedFrom(i) }));
   const content = leaves.flatMap((leaf, i) => {
     progress(PROGRESS.fitted + (PROGRESS.written - PROGRESS.fitted) * (i / leaves.length));
-    return page(sheet, leaf, fits.get(alike(leaf))!.scale, i);
+    const underlay = canShare(leaf) ? underlays.get(alike(leaf)) : undefined;
+    const isFirst = i === 0 && underlays.size === 0;
+    if (underlay === undefined) return page(sheet, leaf, fits.get(alike(leaf))!.scale, { isFirst });
+    return [heading(sheet, leaf, isFirst), { image: underlayName(underlay), ...PAGE, absolutePosition: { x: 0, y: 0 } }];
   });
   progress(PROGRESS.written);
-  const onPages = leaves.flatMap((leaf) => Array.from({ length: fits.get(alike(leaf))!.pages }, () => leaf.words));
-  return (await render(content, onPages, title, sheet, "print", progress)).pdf;
+  const onPages = [
+    ...sharing.map(([, [first]]) => first!.words),
+    ...leaves.flatMap((leaf) => Array.from({ length: fits.get(alike(leaf))!.pages }, () => leaf.words)),
+  ];
+  return (await render(content.length > 0 ? [...below, ...content] : content, onPages, title, sheet, "print", progress, underlays.size))
+    .pdf;
+}
+
+/** Whether whose sheet it is fits on a line: where it does, what stands below begins at the same height for everybody. */
+function isOneLine({ session, whose, words }: Leaf): boolean {
+  return textWidth(underName(session, whose, words), HEADING_POINTS.whose) < WIDTH - CLOCK_POINTS - GAP;
 }
 
 /** How a leaf stands on paper: the scale of its type, and how many pages it takes. */
@@ -126,7 +144,7 @@ async function fittingScales(sheet: Sheet, leaves: ReadonlyMap<string, Leaf>): P
   let open = [...leaves];
   for (const shrink of SHRINKS) {
     const scaleOf = ({ session }: Leaf) => usualScale(session) * shrink;
-    const content = open.flatMap(([, leaf], i) => page(sheet, leaf, scaleOf(leaf), i));
+    const content = open.flatMap(([, leaf], i) => page(sheet, leaf, scaleOf(leaf), { isFirst: i === 0, id: String(i) }));
     const { pagesOf } = await render(content, [], "", sheet, "layout");
     open.forEach(([key, leaf], i) => fits.set(key, { scale: scaleOf(leaf), pages: pagesOf[i]! }));
     open = open.filter((_, i) => pagesOf[i]! > 1);
@@ -151,6 +169,7 @@ async function render(
   { library, figures }: Sheet,
   purpose: "print" | "layout" = "print",
   progress?: Progress,
+  underlays = 0,
 ): Promise<{ pdf: Buffer; pagesOf: number[] }> {
   let count = 0;
   const starts: number[] = [];
@@ -160,7 +179,10 @@ async function render(
     pageMargins: [MARGIN, 40, MARGIN, 74],
     info: { title },
     compress: purpose === "print",
-    images: purpose === "print" ? { ...figures } : mapValues(figures, blankFigure),
+    images: {
+      ...(purpose === "print" ? figures : mapValues(figures, blankFigure)),
+      ...Object.fromEntries(Array.from({ length: underlays }, (_, i) => [underlayName(i), underlayName(i)])),
+    },
     content,
     // Asked of everything but what begins a page by itself.
     pageBreakBefore({ id, startPosition }) {
@@ -185,10 +207,11 @@ async function render(
               {
                 width: 90,
                 stack: [
-                  ink.text([{ text: words.paper("page", { page: current, pages }), color: QUIET }], {
+                  ink.text([{ text: words.paper("page", { page: current - underlays, pages: pages - underlays }), color: QUIET }], {
                     fontSize: 8.5,
                     width: 90,
                     end: true,
+                    ...(underlays > 0 && { id: ownLine(current) }),
                   }),
                 ],
               },
@@ -207,35 +230,44 @@ function blankFigure(svg: string): string {
   return `${svg.slice(0, svg.indexOf(">"))}></svg>`;
 }
 
-/** @param place of the leaf among those of its paper, from 0 */
-function page(sheet: Sheet, leaf: Leaf, scale: number, place: number): Content[] {
-  const { session, words, whose, names } = leaf;
-  const timeline = compileGroup(session, sheet.library.timings, [...names.keys()]);
-  const ink = inkOf(words);
-  const [wide, narrow] = [WIDTH - CLOCK_POINTS, CLOCK_POINTS];
+/** @param id of the line below the heading */
+function page(sheet: Sheet, leaf: Leaf, scale: number, { isFirst, id }: { isFirst: boolean; id?: string }): Content[] {
+  const { session, words } = leaf;
   return [
-    {
-      columns: ink.inOrder([
-        {
-          width: wide,
-          stack: [
-            ink.text([{ text: words.sessionName(session), bold: true, color: SPRUCE }], { fontSize: 27, width: wide }),
-            ink.text([{ text: `${words.label("slot", session.slot)} · ${whose}`, color: QUIET }], { fontSize: 12, width: wide }),
-          ],
-        },
-        {
-          width: narrow,
-          stack: [
-            ink.text([{ text: words.digits(durationText(timeline.totalSec)), bold: true }], { fontSize: 27, width: narrow, end: true }),
-            ink.text([{ text: words.paper("minutesSeconds"), color: QUIET }], { fontSize: 10, width: narrow, end: true }),
-          ],
-        },
-      ]),
-      pageBreak: place > 0 ? "before" : undefined,
-    },
-    ink.text([{ text: words.paper("mildPull") }], { fontSize: 13, width: WIDTH, margin: [0, 6, 0, 8 * scale], id: String(place) }),
+    heading(sheet, leaf, isFirst),
+    inkOf(words).text([{ text: words.paper("mildPull") }], { fontSize: 13, width: WIDTH, margin: [0, 6, 0, 8 * scale], ...(id && { id }) }),
     ...session.items.map((item, i) => entry(sheet, leaf, item, i, scale)),
   ];
+}
+
+const HEADING_POINTS = { name: 27, whose: 12, unit: 10 };
+const underName = (session: Session, whose: string, words: Words) => `${words.label("slot", session.slot)} · ${whose}`;
+
+/** What the session is, how long it takes and whose sheet it is; the first thing on its page. */
+function heading({ library }: Sheet, { session, words, whose, names }: Leaf, isFirst: boolean): Content {
+  const timeline = compileGroup(session, library.timings, [...names.keys()]);
+  const ink = inkOf(words);
+  const [wide, narrow] = [WIDTH - CLOCK_POINTS, CLOCK_POINTS];
+  const at = { wide: { width: wide }, narrow: { width: narrow, end: true } };
+  return {
+    columns: ink.inOrder([
+      {
+        width: wide,
+        stack: [
+          ink.text([{ text: words.sessionName(session), bold: true, color: SPRUCE }], { fontSize: HEADING_POINTS.name, ...at.wide }),
+          ink.text([{ text: underName(session, whose, words), color: QUIET }], { fontSize: HEADING_POINTS.whose, ...at.wide }),
+        ],
+      },
+      {
+        width: narrow,
+        stack: [
+          ink.text([{ text: words.digits(durationText(timeline.totalSec)), bold: true }], { fontSize: HEADING_POINTS.name, ...at.narrow }),
+          ink.text([{ text: words.paper("minutesSeconds"), color: QUIET }], { fontSize: HEADING_POINTS.unit, ...at.narrow }),
+        ],
+      },
+    ]),
+    pageBreak: isFirst ? undefined : "before",
+  };
 }
 
 function entry(sheet: Sheet, { words, names }: Leaf, item: Item, index: number, scale: number): Content {
