@@ -1,7 +1,6 @@
 /** What shows when a page breaks, or when its code could not be fetched. */
 import { Box, Button, CircularProgress, Typography } from "@mui/material";
 import { useEffect } from "react";
-import { useRouteError } from "react-router";
 import { CodeNotFetched } from "../base/lost-code";
 import { isServerReady } from "../base/ready";
 import { t } from "../base/words";
@@ -9,8 +8,7 @@ import { PageTitle } from "../parts/PageTitle";
 
 const EVERY_MS = 2000;
 
-export function CrashPage() {
-  const error = useRouteError();
+export function CrashPage({ error }: { error: unknown }) {
   return (
     <Box component="main" role={error instanceof CodeNotFetched ? undefined : "alert"} sx={{ p: { xs: 3, md: 6 }, maxWidth: 640 }}>
       {error instanceof CodeNotFetched ? <NotFetched /> : <Broken message={error instanceof Error ? error.message : ""} />}

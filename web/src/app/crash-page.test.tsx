@@ -1,5 +1,4 @@
 import { act, render, screen } from "@testing-library/react";
-import { createMemoryRouter, RouterProvider } from "react-router";
 import { CrashPage, NotFetched } from "./CrashPage";
 import { CodeNotFetched, fetched } from "../base/lost-code";
 
@@ -9,14 +8,8 @@ afterEach(() => {
   jest.useRealTimers();
 });
 
-/** A page whose code could not be loaded, or that broke for a reason of its own. */
-function showFailing(why: Error) {
-  jest.spyOn(console, "error").mockImplementation(() => {});
-  const router = createMemoryRouter([
-    { path: "/", lazy: () => Promise.reject(why), errorElement: <CrashPage />, HydrateFallback: () => null },
-  ]);
-  render(<RouterProvider router={router} />);
-}
+/** A page that failed, for whatever reason. */
+const showFailing = (error: unknown) => render(<CrashPage error={error} />);
 
 it("a page that is not on this device yet says that nothing is broken", async () => {
   showFailing(await fetched(() => Promise.reject(new TypeError("Failed to fetch dynamically imported module"))).catch((why: Error) => why));

@@ -4,8 +4,8 @@ import { ThemeProvider } from "@mui/material/styles";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { Provider } from "react-redux";
-import { RouterProvider } from "react-router/dom";
-import { router } from "./router";
+import { BrowserRouter } from "react-router";
+import { Places } from "./Places";
 import { store } from "../base/store";
 import { theme } from "../base/theme";
 import { reloadForLostCode } from "../base/lost-code";
@@ -17,7 +17,9 @@ createRoot(document.getElementById("root")!).render(
     <Provider store={store}>
       <ThemeProvider theme={theme} defaultMode="light">
         <CssBaseline />
-        <RouterProvider router={router} />
+        <BrowserRouter>
+          <Places />
+        </BrowserRouter>
       </ThemeProvider>
     </Provider>
   </StrictMode>,

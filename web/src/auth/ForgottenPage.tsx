@@ -1,5 +1,5 @@
 /** A way back for who forgot a password: sent by e-mail where the server can, else made by whoever runs it. */
-import { Button, Link as TextLink, TextField, Typography } from "@mui/material";
+import { Button, Link as TextLink, Typography } from "@mui/material";
 import { useState } from "react";
 import { Link, useLocation } from "react-router";
 import { problemOf, serverApi } from "../base/api";
@@ -8,6 +8,7 @@ import { Loading } from "../parts/Loading";
 import { useTabTitle } from "../parts/PageTitle";
 import { authApi } from "./api";
 import { SignInFrame } from "./SignInFrame";
+import { PlainField } from "../parts/PlainField";
 import { WholeProblem } from "../parts/WholeProblem";
 
 export default function ForgottenPage() {
@@ -53,16 +54,7 @@ export default function ForgottenPage() {
       <Typography variant="h1">{t("Forgotten your password?")}</Typography>
       <Typography>{t("An address is sent to you at which you choose a new one.")}</Typography>
       <WholeProblem problem={problem} />
-      <TextField
-        label={t("E-mail")}
-        type="email"
-        autoComplete="username"
-        autoFocus
-        value={email}
-        onChange={(event) => setEmail(event.target.value)}
-        error={field !== undefined}
-        helperText={field}
-      />
+      <PlainField label={t("E-mail")} type="email" autoComplete="username" autoFocus value={email} onChange={setEmail} problem={field} />
       <Button type="submit" variant="contained" size="large" disabled={isLoading}>
         {t("Send it")}
       </Button>

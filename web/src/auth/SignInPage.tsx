@@ -1,11 +1,12 @@
 /** The sign-in: the only page without it. */
-import { Alert, Button, Link as TextLink, TextField, Typography } from "@mui/material";
+import { Alert, Button, Link as TextLink, Typography } from "@mui/material";
 import { KeyRound } from "lucide-react";
 import { useState } from "react";
 import { Link, Navigate, useSearchParams } from "react-router";
 import { t } from "../base/words";
 import { problemOf, serverApi } from "../base/api";
 import { useTabTitle } from "../parts/PageTitle";
+import { PlainField } from "../parts/PlainField";
 import { authApi } from "./api";
 import { knowsPasskeys, askPasskey } from "./passkey";
 import { SignInFrame } from "./SignInFrame";
@@ -48,36 +49,27 @@ export default function SignInPage() {
           {problem.message}
         </Alert>
       )}
-      <TextField
+      <PlainField
         label={t("E-mail")}
         type="email"
         autoComplete="username"
         autoFocus
         required
         value={email}
-        onChange={(event) => setEmail(event.target.value)}
-        error={!!fieldProblem("email")}
-        helperText={fieldProblem("email")}
+        onChange={setEmail}
+        problem={fieldProblem("email")}
       />
-      <TextField
+      <PlainField
         label={t("Password")}
         type="password"
         autoComplete="current-password"
         required
         value={password}
-        onChange={(event) => setPassword(event.target.value)}
-        error={!!fieldProblem("password")}
-        helperText={fieldProblem("password")}
+        onChange={setPassword}
+        problem={fieldProblem("password")}
       />
       {asksCode && (
-        <TextField
-          label={t("Code of the second step")}
-          autoComplete="one-time-code"
-          autoFocus
-          required
-          value={code}
-          onChange={(event) => setCode(event.target.value)}
-        />
+        <PlainField label={t("Code of the second step")} autoComplete="one-time-code" autoFocus required value={code} onChange={setCode} />
       )}
       <Button type="submit" variant="contained" size="large" disabled={isLoading || (asksCode && code.trim() === "")}>
         {isLoading ? t("Signing in …") : t("Sign in")}

@@ -1,6 +1,6 @@
 /** Signing in on a phone: crew code and PIN, or the card's own address, which carries its secret behind the #. */
 import { liveQuery } from "dexie";
-import { Alert, Box, Button, TextField, Typography } from "@mui/material";
+import { Alert, Box, Button, Typography } from "@mui/material";
 import { useEffect, useRef, useState, type FormEvent } from "react";
 import { useLocation, useNavigate } from "react-router";
 import type { Language } from "@kind-grip/core/language";
@@ -11,6 +11,7 @@ import { LanguageChoice } from "../parts/LanguageChoice";
 import { keepLanguage, phoneLanguage } from "./phone-language";
 import { problemOf, serverApi } from "../base/api";
 import { Loading } from "../parts/Loading";
+import { PlainField } from "../parts/PlainField";
 import { keepPage } from "./keep-page";
 import { phone, signedInAs, type Waiting } from "./phone-store";
 import { saveFile } from "../parts/save-file";
@@ -106,25 +107,21 @@ function SignIn({ form: { code, pin, chosen }, onChange }: { form: SignInForm; o
             </Button>
           </Box>
         )}
-        <TextField
+        <PlainField
           label={words.member("code")}
           value={code}
-          onChange={(event) => onChange({ code: event.target.value })}
-          error={!!field("code")}
-          helperText={field("code")}
-          slotProps={{
-            htmlInput: { autoCapitalize: "characters", autoComplete: "username", style: { fontSize: "1.4rem", letterSpacing: "0.1em" } },
-          }}
+          onChange={(typed) => onChange({ code: typed })}
+          problem={field("code")}
+          autoComplete="username"
+          inputProps={{ autoCapitalize: "characters", style: LARGE }}
         />
-        <TextField
+        <PlainField
           label={words.member("pin")}
           value={pin}
-          onChange={(event) => onChange({ pin: event.target.value })}
-          error={!!field("pin")}
-          helperText={field("pin")}
-          slotProps={{
-            htmlInput: { inputMode: "numeric", autoComplete: "current-password", style: { fontSize: "1.4rem", letterSpacing: "0.1em" } },
-          }}
+          onChange={(typed) => onChange({ pin: typed })}
+          problem={field("pin")}
+          autoComplete="current-password"
+          inputProps={{ inputMode: "numeric", style: LARGE }}
         />
         <Button
           type="submit"
@@ -144,6 +141,9 @@ function SignIn({ form: { code, pin, chosen }, onChange }: { form: SignInForm; o
     </Box>
   );
 }
+
+/** Copied from a card, letter by letter. */
+const LARGE = { fontSize: "1.4rem", letterSpacing: "0.1em" };
 
 const PROBLEMS = { wrongSignIn: "wrongSignIn", tooManyAttempts: "tooManyAttempts", away: "away" } as const;
 

@@ -7,6 +7,7 @@ import { Choice } from "./Choice";
 import { ConfirmDialog } from "./ConfirmDialog";
 import { FilePick } from "./FilePick";
 import { Loaded } from "./Loaded";
+import { PlainField } from "./PlainField";
 import { Stepper } from "./Stepper";
 import { Table } from "./Table";
 import { TimeField } from "./TimeField";
@@ -193,4 +194,17 @@ describe("what is waited for", () => {
     expect(await screen.findByText("There is no such thing.")).toBeInTheDocument();
     expect(screen.queryByRole("button", { name: "Try again" })).toBeNull();
   });
+});
+
+it("a plain field says what it is, what is wrong with it, and tells what is typed", async () => {
+  const typed = jest.fn();
+  const { user, rerender } = showPage(<PlainField label="E-mail" value="" onChange={typed} required />);
+  const field = screen.getByRole("textbox", { name: /^E-mail/ });
+  expect(field).toBeRequired();
+  expect(field).toHaveAccessibleDescription("");
+  await user.type(field, "a");
+  expect(typed).toHaveBeenCalledWith("a");
+  rerender(<PlainField label="E-mail" value="a" onChange={typed} problem="is no address" />);
+  expect(screen.getByRole("textbox", { name: "E-mail" })).toHaveAccessibleDescription("is no address");
+  expect(screen.getByRole("textbox")).toBeInvalid();
 });
