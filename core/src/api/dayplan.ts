@@ -103,6 +103,7 @@ export type PersonAlert = v.InferOutput<typeof PersonAlert>;
 const person = { crewId: Id, crewName: v.string(), personId: Id, name: v.string() };
 
 export const Today = v.strictObject({
+  /** The moment it was worked out for, less than a minute ago. */
   now: IsoInstant,
   crews: v.array(
     v.strictObject({

@@ -63,6 +63,7 @@ describe("the surface", () => {
     expect(frontAt(surface, 120, 80).shape).toBe(-1);
   });
 
+  const HAIRS = [-1e-6, 0, 1e-6].flatMap((dx) => [-1e-6, 0, 1e-6].map((dy) => [dx, dy] as const));
   it("is the same in the map as at the exact place, for rods and sheets, whole and cut", () => {
     const coordinate = fc.double({ min: -60, max: 60, noNaN: true });
     const place = fc.tuple(coordinate, coordinate, coordinate);
@@ -81,10 +82,11 @@ describe("the surface", () => {
             const [x, y] = [left + (column + 0.5) * cell, top + (row + 0.5) * cell];
             if (owner[i]! >= 0) expect([spans.from[row]! <= column, column <= spans.to[row]!]).toEqual([true, true]);
             if (x < 0 || y < 0 || x >= camera.width || y >= camera.height) continue;
-            const front = frontAt({ ...surface, depth, owner, spans, columns, rows, left, top, cell }, x, y);
-            // On the very rim one of the two may be a hair outside.
-            if (front.shape < 0 || owner[i]! < 0) continue;
-            expect(depth[i]).toBeCloseTo(front.depth, 3);
+            // On an edge one of the two may be a hair beside it: then the other's answer stands a hair away.
+            const exact = HAIRS.map(
+              ([dx, dy]) => frontAt({ ...surface, depth, owner, spans, columns, rows, left, top, cell }, x + dx, y + dy).depth,
+            );
+            expect(exact.some((front) => front === depth[i] || Math.abs(front - depth[i]!) < 0.05)).toBe(true);
           }
       }),
       { numRuns: 60 },

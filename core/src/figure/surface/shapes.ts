@@ -50,9 +50,6 @@ export interface SheetShape extends Shape {
 }
 export type AnyShape = RodShape | SheetShape;
 
-/** How brightly the last hit of `frontOf` is lit, −1 … 1. Kept outside so that a hit costs no allocation. */
-export let hitLight = 0;
-
 /** Depth of a shape's front surface at a place of the picture; −Infinity where it is not. */
 export function frontOf(shape: AnyShape, x: number, y: number): number {
   if (x < shape.left || x > shape.right || y < shape.top || y > shape.bottom) return -Infinity;
@@ -77,14 +74,11 @@ function frontOfRod({ from, dx, dy, dz, dr, a, k }: RodShape, x: number, y: numb
   const inside = c + 2 * b * t - a * t * t;
   if (inside < 0) return -Infinity;
   const height = Math.sqrt(inside);
-  const r = from.r + t * dr;
-  hitLight = ((px - t * dx) * LIGHT[0] + (py - t * dy) * LIGHT[1] + height * LIGHT[2]) / r;
   return from.z + t * dz + height;
 }
 
-function frontOfSheet({ edges: e, z0, zx, zy, light }: SheetShape, x: number, y: number): number {
+function frontOfSheet({ edges: e, z0, zx, zy }: SheetShape, x: number, y: number): number {
   if (e[0] * x + e[1] * y + e[2] < 0 || e[3] * x + e[4] * y + e[5] < 0 || e[6] * x + e[7] * y + e[8] < 0) return -Infinity;
-  hitLight = light;
   return z0 + zx * x + zy * y;
 }
 
