@@ -143,18 +143,18 @@ describe("several crews", () => {
 
   it("are told as if they were worked out together, in their order, whichever changed last", async () => {
     await told();
-    for (const [of, name] of [
+    for (const [{ crewId }, name] of [
       [world, "Zinnia"],
       [other, "Aster"],
     ] as const) {
-      const path = `/api/crews/${of.crewId}`;
+      const path = `/api/crews/${crewId}`;
       const { id: _id, version, ...rest } = (await trainer.get(path)).body as { id: string; version: number };
       expect((await change(path, version, { crew: { ...rest, name } })).status).toBe(200);
       expect(await told()).toEqual(await workedOut());
     }
     expect((await today()).crews.map(({ name }) => name)).toEqual(["Aster", "Zinnia"]);
-    for (const of of [other, world])
-      await trainer.send("post", `/api/crews/${of.crewId}/restrictions`, { personId: of.people[0]!.id, question: "sharpPain" });
+    for (const each of [other, world])
+      await trainer.send("post", `/api/crews/${each.crewId}/restrictions`, { personId: each.people[0]!.id, question: "sharpPain" });
     expect((await today()).heldOut.map(({ crewName }) => crewName)).toEqual(["Aster", "Zinnia"]);
     expect(await told()).toEqual(await workedOut());
   });
