@@ -18,8 +18,8 @@ const LOOK_MS = 1000;
 const MOST_TRIES = 3;
 /** What was made, and what was not, is forgotten after a day: it can be asked for again. */
 const KEPT_MS = 24 * 3600_000;
-/** A thread that has nothing to do is let go, with what it holds. */
-const IDLE_MS = 60_000;
+/** A thread that has had nothing to do for so long is let go, with what it holds. To begin anew costs several seconds of processor. */
+const IDLE_MS = 10 * 60_000;
 
 const require = createRequire(import.meta.url);
 

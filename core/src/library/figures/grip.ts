@@ -212,12 +212,16 @@ export const grip: FigureSources = {
         from: round(38, 22, 18, [39, 30, -10, 46, 56]),
         to: round(45, 27, 20, [39, 25, -10, 50, 60]),
       }),
-      fingertips: squeeze({
-        ball: 26,
-        place: [9, 91, 60],
-        from: round(32, 37, 46, [40, 54, 33, 42, 54]),
-        to: round(40, 40, 50, [37, 51, 35, 47, 60]),
-      }),
+      // The hand hardly moves: the arrow says that it works.
+      fingertips: {
+        ...squeeze({
+          ball: 26,
+          place: [9, 91, 60],
+          from: round(32, 37, 46, [40, 54, 33, 42, 54]),
+          to: round(40, 40, 50, [37, 51, 35, 47, 60]),
+        }),
+        signs: [{ kind: "press", hand: "worked", at: "fingertips", way: [-0.8, -0.1, -0.5] }],
+      },
       "palm-down": squeeze({ ...inPalm, pronation: 80, view: "right" }),
       firm: squeeze({ ...inPalm, ball: 28, to: round(42, 66, 20, [51, 16, 43, 50, 60]) }),
     },

@@ -170,7 +170,7 @@ export const release: FigureSources = {
   "thumb-support-tape": {
     figure: {
       focus: "hand",
-      view: "highLeft",
+      view: "highRight",
       props: [{ kind: "tape" }],
       poses: [{ right: atSide({ elbow: 96, pronation: 10, hand: "open" }) }],
     },
