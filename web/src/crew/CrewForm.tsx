@@ -1,9 +1,11 @@
 /** The crew's facts on one page: who and where, how they can move, how long, which shifts. */
 import { valibotResolver } from "@hookform/resolvers/valibot";
 import { Alert, Autocomplete, Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/material";
+import { isEqual } from "es-toolkit";
 import { Plus, Trash2 } from "lucide-react";
 import { type ReactNode, useMemo } from "react";
 import { Controller, useFieldArray, useForm, useWatch } from "react-hook-form";
+import * as v from "valibot";
 import { CONDITIONS, Crew } from "@kind-grip/core/crew";
 import { SLOT_KINDS } from "@kind-grip/core/session";
 import { KIT_KINDS, SETTINGS } from "@kind-grip/core/library";
@@ -15,6 +17,7 @@ import { CrewLanguage } from "./CrewLanguage";
 import { Choice } from "../parts/Choice";
 import { Stepper } from "../parts/Stepper";
 import { Toggle } from "../parts/Toggle";
+import { useFilledFrom } from "../parts/use-filled-from";
 import type { ProblemBody } from "../base/api";
 import { ShiftPatternFields } from "./ShiftPatternFields";
 
@@ -26,20 +29,30 @@ const CONDITION_NAMES: Record<(typeof CONDITIONS)[number], string> = {
   noChairs: t("No chairs"),
 };
 
+interface CrewVersion {
+  version: number;
+  crew: Crew;
+}
+
 interface CrewFormProps {
-  initial: Crew;
+  /** What the fields begin with, and follow until something is typed. */
+  from: CrewVersion;
   submitLabel: string;
   busy: boolean;
   problem?: ProblemBody;
-  onSubmit(crew: Crew): void;
+  onSubmit(crew: Crew, filledFrom: CrewVersion): void;
   extra?: ReactNode;
 }
 
-export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra }: CrewFormProps) {
+export function CrewForm({ from, submitLabel, busy, problem, onSubmit, extra }: CrewFormProps) {
   const words = useWords();
   const zones = useMemo(() => ["UTC", ...Intl.supportedValuesOf("timeZone")], []);
-  const form = useForm<Crew>({ resolver: valibotResolver(Crew), values: initial, resetOptions: { keepDirtyValues: true } });
+  const form = useForm<Crew>({ resolver: valibotResolver(Crew), defaultValues: from.crew });
   const { register, control, handleSubmit, setValue, formState } = form;
+  const filledFrom = useFilledFrom(from, {
+    isAsIn: ({ crew }) => isEqual(v.safeParse(Crew, form.getValues()).output, v.parse(Crew, crew)),
+    fill: ({ crew }) => form.reset(crew),
+  });
   const kit = useFieldArray({ control, name: "kit" });
   const { errors } = formState;
   const settings = useWatch({ control, name: "settings" });
@@ -49,7 +62,12 @@ export function CrewForm({ initial, submitLabel, busy, problem, onSubmit, extra 
   const serverMessage = (path: string) => problem?.fields.find((field) => field.path === `crew.${path}`)?.message;
 
   return (
-    <Box component="form" noValidate onSubmit={handleSubmit((crew) => onSubmit(crew))} sx={{ maxWidth: 920, display: "grid", gap: 4 }}>
+    <Box
+      component="form"
+      noValidate
+      onSubmit={handleSubmit((crew) => onSubmit(crew, filledFrom))}
+      sx={{ maxWidth: 920, display: "grid", gap: 4 }}
+    >
       {problem && (
         <Alert severity="error" variant="outlined">
           {problem.message} {problem.fields.map((field) => `${field.path.replace("crew.", "")} ${field.message}.`).join(" ")}

@@ -25,14 +25,14 @@ export default function CrewSettingsPage() {
   const [asking, setAsking] = useState(false);
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const initial = useMemo(() => crewOf(entry), [entry]);
+  const from = useMemo(() => versionOf(entry), [entry]);
   const problem = error ? problemOf(error) : undefined;
   const theirs = problem?.code === "stale" ? (problem.detail as CrewEntry) : undefined;
 
-  const save = async (crew: Crew, version = entry.version) => {
-    const saved = await change({ id: entry.id, version, crew });
+  const save = async (crew: Crew, before: { version: number; crew: Crew }) => {
+    const saved = await change({ id: entry.id, version: before.version, crew });
     if (saved.data)
-      dispatch(notify({ text: t("Saved."), undo: () => void change({ id: entry.id, version: saved.data.version, crew: crewOf(entry) }) }));
+      dispatch(notify({ text: t("Saved."), undo: () => void change({ id: entry.id, version: saved.data.version, crew: before.crew }) }));
   };
   const removeCrew = async () => {
     await remove(entry.id);
@@ -48,11 +48,11 @@ export default function CrewSettingsPage() {
         </Alert>
       )}
       <CrewForm
-        initial={initial}
+        from={from}
         submitLabel={t("Save")}
         busy={isLoading}
         problem={theirs ? undefined : problem}
-        onSubmit={(crew) => void save(crew, theirs?.version)}
+        onSubmit={(crew, filledFrom) => void save(crew, theirs ? versionOf(theirs) : filledFrom)}
         extra={
           isOwn && (
             <Button color="error" onClick={() => setAsking(true)}>
@@ -77,6 +77,4 @@ export default function CrewSettingsPage() {
   );
 }
 
-function crewOf({ id: _id, version: _version, ...crew }: CrewEntry): Crew {
-  return crew;
-}
+const versionOf = ({ id: _id, version, ...crew }: CrewEntry) => ({ version, crew });

@@ -24,9 +24,9 @@ function NewCrew({ customs }: { customs: Customs }) {
   const now = useNow(3600_000);
   // One id for as long as the page is open: pressing twice makes one crew.
   const id = useMemo(() => uuid(), []);
-  const initial = useMemo((): Crew => {
+  const from = useMemo(() => {
     const timeZone = customs.timeZone ?? (Intl.DateTimeFormat().resolvedOptions().timeZone || "UTC");
-    return {
+    const crew: Crew = {
       name: "",
       trade: "",
       place: customs.place ?? "",
@@ -39,6 +39,7 @@ function NewCrew({ customs }: { customs: Customs }) {
       language: null,
       shiftPattern: patternPreset("weekdays", mondayOf(dateAt(now, timeZone))),
     };
+    return { version: 0, crew };
     // oxlint-disable-next-line react/exhaustive-deps -- the form keeps what it started with
   }, []);
   const submit = async (crew: Crew) => {
@@ -49,7 +50,7 @@ function NewCrew({ customs }: { customs: Customs }) {
     <>
       <PageTitle title={t("New crew")} lead={t("Everything can be changed later. Only the name, trade and place are needed to go on.")} />
       <CrewForm
-        initial={initial}
+        from={from}
         submitLabel={t("Make the crew")}
         busy={isLoading}
         problem={error ? problemOf(error) : undefined}

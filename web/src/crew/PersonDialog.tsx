@@ -1,6 +1,7 @@
 /** One person: add, change, leave, come back. */
 import { valibotResolver } from "@hookform/resolvers/valibot";
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from "@mui/material";
+import { isEqual } from "es-toolkit";
 import { useMemo } from "react";
 import { Controller, useForm } from "react-hook-form";
 import { Person } from "@kind-grip/core/crew";
@@ -13,6 +14,7 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Choice } from "../parts/Choice";
 import { CrewLanguage } from "./CrewLanguage";
+import { useFilledFrom } from "../parts/use-filled-from";
 import { personOf } from "./person-of";
 import { Excused } from "./Excused";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
@@ -26,16 +28,33 @@ interface PersonDialogProps {
 
 const emptyToNull = (text: unknown) => (typeof text === "string" && text.trim() !== "" ? text : null);
 
-export function PersonDialog({ crewId, person, today, onClose }: PersonDialogProps) {
+/** How somebody new begins. */
+const emptyPerson = (today: string): Person => ({
+  name: "",
+  badge: null,
+  handedness: null,
+  startedOn: today,
+  leftOn: null,
+  language: null,
+});
+
+export function PersonDialog({ crewId, person: newest, today, onClose }: PersonDialogProps) {
   const [add, adding] = crewApi.useKeepPeopleMutation();
   const [change, changing] = crewApi.useChangePersonMutation();
   const [remove, removing] = crewApi.useRemovePersonMutation();
   const dispatch = useAppDispatch();
   const newId = useMemo(() => uuid(), []);
-  const { register, control, handleSubmit, formState } = useForm<Person>({
+  const { register, control, handleSubmit, formState, getValues, reset } = useForm<Person>({
     resolver: valibotResolver(Person),
-    defaultValues: person ? personOf(person) : { name: "", badge: null, handedness: null, startedOn: today, leftOn: null, language: null },
+    defaultValues: newest ? personOf(newest) : emptyPerson(today),
   });
+  const { person } = useFilledFrom(
+    useMemo(() => ({ person: newest }), [newest]),
+    {
+      isAsIn: ({ person: known }) => known !== null && isEqual(getValues(), personOf(known)),
+      fill: ({ person: known }) => reset(personOf(known!)),
+    },
+  );
   const error = adding.error ?? changing.error ?? removing.error;
   const problem = error ? problemOf(error) : undefined;
   const message = (field: keyof Person) =>
@@ -48,14 +67,14 @@ export function PersonDialog({ crewId, person, today, onClose }: PersonDialogPro
       if (added.data) onClose();
       return;
     }
-    // A newer version is overwritten only after its arrival was shown.
-    const version = problem?.code === "stale" ? (problem.detail as PersonEntry).version : person.version;
-    const changed = await change({ crewId, personId: person.id, version, person: next });
+    // A newer version is overwritten only after its arrival was shown, and undo brings that one back.
+    const before = problem?.code === "stale" ? (problem.detail as PersonEntry) : person;
+    const changed = await change({ crewId, personId: person.id, version: before.version, person: next });
     if (!changed.data) return;
     dispatch(
       notify({
         text: done,
-        undo: () => void change({ crewId, personId: person.id, version: changed.data.version, person: personOf(person) }),
+        undo: () => void change({ crewId, personId: person.id, version: changed.data.version, person: personOf(before) }),
       }),
     );
     onClose();

@@ -40,6 +40,13 @@ export const crewApi = serverApi.injectEndpoints({
     changePerson: make.mutation<PersonEntry, { crewId: string; personId: string; version: number; person: Person }>({
       query: ({ crewId, personId, ...body }) => ({ url: `/crews/${crewId}/people/${personId}`, method: "PUT", body }),
       invalidatesTags: (done) => (done ? ["People"] : []),
+      // Shown as it is now before the list is asked for again: whoever opens it at once would fill in what no longer holds.
+      onQueryStarted: ({ crewId, personId }, { dispatch, queryFulfilled }) =>
+        void queryFulfilled.then(
+          ({ data }) =>
+            dispatch(crewApi.util.updateQueryData("people", crewId, (list) => list.map((each) => (each.id === personId ? data : each)))),
+          () => undefined,
+        ),
     }),
     removePerson: make.mutation<void, { crewId: string; personId: string }>({
       query: ({ crewId, personId }) => ({ url: `/crews/${crewId}/people/${personId}`, method: "DELETE" }),

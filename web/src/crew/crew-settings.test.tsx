@@ -1,9 +1,10 @@
 /** What a crew is: fields that say what is wrong, a colleague's change meanwhile, undo, and taking it out. */
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import { Route, Routes } from "react-router";
 import { NoticeBar } from "../base/NoticeBar";
 import { sampleCrew, NOW } from "../testing/sample";
 import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { crewApi } from "./api";
 import CrewFrame from "./CrewFrame";
 import CrewSettingsPage from "./CrewSettingsPage";
 
@@ -113,6 +114,18 @@ it("a colleague was faster: what was typed stays, and saving again replaces thei
   await user.click(save());
   await waitFor(() => expect(sent(server)).toHaveLength(2));
   expect(sent(server)[1]).toMatchObject({ version: 7, crew: { name: "Mine" } });
+}, 30_000);
+
+it("a colleague's change arrives while something is typed: it is answered as stale, not written over", async () => {
+  const { server, store, user } = open();
+  const name = await screen.findByRole("textbox", { name: "Name of the crew" });
+  await user.type(name, " crew");
+  server.answers = { ...server.answers, [`GET /crews/${crew.id}`]: { ...crew, version: 7, trade: "Theirs" } };
+  await act(async () => void (await store.dispatch(crewApi.endpoints.crew.initiate(crew.id, { forceRefetch: true }))));
+  expect(screen.getByRole("textbox", { name: "Trade" })).toHaveValue(crew.trade);
+  await user.click(save());
+  await waitFor(() => expect(sent(server)).toHaveLength(1));
+  expect(sent(server)[0]!.version).toBe(1);
 }, 30_000);
 
 it("what the server finds wrong stands at its field", async () => {

@@ -12,6 +12,7 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Loaded } from "../parts/Loaded";
 import { Stepper } from "../parts/Stepper";
+import { useFilledFrom } from "../parts/use-filled-from";
 
 const THRESHOLDS: readonly { key: keyof ResponseThresholds; label: string; unit: string; min: number; max: number }[] = [
   { key: "progressRuns", label: t("Clean runs in a row before more"), unit: "runs", min: 2, max: 10 },
@@ -25,21 +26,29 @@ const THRESHOLDS: readonly { key: keyof ResponseThresholds; label: string; unit:
 
 export function SettingsForm() {
   const query = practiceApi.useSettingsQuery();
-  return <Loaded query={query}>{(entry) => <Form key={entry.version} entry={entry} />}</Loaded>;
+  return <Loaded query={query}>{(entry) => <Form newest={entry} />}</Loaded>;
 }
 
-function Form({ entry }: { entry: SettingsEntry }) {
+function Form({ newest }: { newest: SettingsEntry }) {
   const [save, { isLoading, error }] = practiceApi.useSaveSettingsMutation();
-  const [settings, setSettings] = useState<PracticeSettings>(entry.settings);
+  const [settings, setSettings] = useState<PracticeSettings>(newest.settings);
+  const entry = useFilledFrom(newest, {
+    isAsIn: (known) => isEqual(settings, known.settings),
+    fill: (known) => setSettings(known.settings),
+  });
   const dispatch = useAppDispatch();
   const { style, thresholds } = settings;
   const changed = !isEqual(settings, entry.settings);
+  const problem = error && problemOf(error);
+  const theirs = problem?.code === "stale" ? (problem.detail as SettingsEntry) : undefined;
   const store = async (next: PracticeSettings) => {
-    const answer = await save({ version: entry.version, settings: next });
+    // Rules of somebody else's are replaced only after it was said that there are some, and undo brings those back.
+    const before = theirs ?? entry;
+    const answer = await save({ version: before.version, settings: next });
     if (answer.data) {
       const { version } = answer.data;
       dispatch(
-        notify({ text: t("Kept as version {{version}}.", { version }), undo: () => void save({ version, settings: entry.settings }) }),
+        notify({ text: t("Kept as version {{version}}.", { version }), undo: () => void save({ version, settings: before.settings }) }),
       );
     }
   };
@@ -66,9 +75,11 @@ function Form({ entry }: { entry: SettingsEntry }) {
           />
         ))}
       </Box>
-      {error && (
-        <Alert severity="error" variant="outlined">
-          {problemOf(error).message}
+      {problem && (
+        <Alert severity={theirs ? "warning" : "error"} variant="outlined">
+          {theirs
+            ? t("Somebody else changed the rules while you were here. Yours are kept as you set them: keeping them again replaces theirs.")
+            : problem.message}
         </Alert>
       )}
       <Box sx={{ display: "flex", gap: 1 }}>

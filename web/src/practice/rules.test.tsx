@@ -1,11 +1,11 @@
 /** The rules of the practice: what was changed, kept as a version, taken back, and made usual again. */
 import { screen, waitFor } from "@testing-library/react";
 import { USUAL_SETTINGS } from "@kind-grip/core/response";
-import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import { NoticeBar } from "../base/NoticeBar";
 import { SettingsForm } from "./SettingsForm";
 
-const open = (more: Record<string, object> = {}, settings = USUAL_SETTINGS) => {
+const open = (more: Answers = {}, settings = USUAL_SETTINGS) => {
   const server = new TestServer({
     ...SIGNED_IN,
     "GET /practice/settings": { version: 3, settings },
@@ -58,6 +58,29 @@ it("the usual ones are one press away", async () => {
   await user.click(screen.getByRole("button", { name: "The usual ones" }));
   expect(field).toHaveValue(String(USUAL_SETTINGS.thresholds.noGainPercent));
   expect(keep()).toBeEnabled();
+});
+
+it("somebody else's rules meanwhile: said, nothing typed is lost, and keeping again replaces theirs", async () => {
+  const theirs = { version: 9, settings: { ...USUAL_SETTINGS, thresholds: { ...USUAL_SETTINGS.thresholds, noGainPercent: 90 } } };
+  let tries = 0;
+  const { server, user } = open({
+    "PUT /practice/settings": () =>
+      ++tries === 1 ? refusal(409, "stale", "Somebody else saved a newer version.", { detail: theirs }) : { ...theirs, version: 10 },
+  });
+  await user.click(await screen.findByRole("button", { name: "Settling-in: more" }));
+  server.answers = { ...server.answers, "GET /practice/settings": theirs };
+  await user.click(keep());
+  expect(await screen.findByText(/Somebody else changed the rules while you were here/)).toBeInTheDocument();
+  expect(screen.getByRole("textbox", { name: "Settling-in" })).toHaveValue("5");
+  await user.click(keep());
+  await user.click(await screen.findByRole("button", { name: "Undo" }));
+  await waitFor(() => expect(server.calls("PUT")).toHaveLength(3));
+  const sent = server.calls("PUT").map(({ body }) => body as { version: number; settings: typeof USUAL_SETTINGS });
+  expect(sent.map(({ version, settings }) => [version, settings.thresholds.settlingDays, settings.thresholds.noGainPercent])).toEqual([
+    [3, 5, USUAL_SETTINGS.thresholds.noGainPercent],
+    [9, 5, USUAL_SETTINGS.thresholds.noGainPercent],
+    [10, USUAL_SETTINGS.thresholds.settlingDays, 90],
+  ]);
 });
 
 it("what cannot be kept says why, and what was set stays", async () => {
