@@ -20,7 +20,7 @@ export interface EmptyServer {
 
 export async function startEmptyServer(port: number): Promise<EmptyServer> {
   const data = mkdtempSync(path.join(tmpdir(), "kind-grip-empty-"));
-  const args = ["--import", "tsx", "server/src/start.ts", "--empty", "--port", String(port), "--data", data];
+  const args = ["--enable-source-maps", "server/built/start.mjs", "--empty", "--port", String(port), "--data", data];
   const env = { ...process.env, STAND_INS: "yes" };
   const child = spawn(process.execPath, args, { cwd: root, env, stdio: ["ignore", "pipe", "pipe"] });
   let said = "";

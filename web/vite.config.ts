@@ -51,9 +51,9 @@ const phoneWorker: Plugin = {
   },
 };
 
-/** The stills that were drawn beforehand (draw-stills.ts), in a folder named after what is in them: kept by browsers for ever. */
+/** The stills that were drawn beforehand (core/draw-stills.ts), in a folder named after what is in them: kept by browsers for ever. */
 const drawnStills = (): Plugin => {
-  const from = path.join(import.meta.dirname, ".stills");
+  const from = path.join(import.meta.dirname, "../core/.stills");
   let files: { name: string; source: Buffer }[] = [];
   let folder: string;
   return {

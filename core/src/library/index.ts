@@ -6,7 +6,7 @@ export type { Form, Movement, MovementLoad } from "./movement";
 export { DEFAULT_STYLE, LOAD_SCHOOLS, STRETCH_SCHOOLS, Style, type LoadSchool, type StretchSchool } from "./style";
 export { KIT_KINDS, KitKind, PHASES, RESET_PHASES, Phase, REGIONS, Region, SETTINGS, Setting, WORK_POSTURES, WorkPosture } from "./words";
 export { figuresOf, poseProblems, type MovementFigures } from "./figures";
-export { lookOf, stage } from "./pictures";
+export { lookOf, SMALL, smallStillFile, stage } from "./pictures";
 export { CUSTOM_PREFIX, MOVEMENT_DOCUMENT, CustomMovement, customMovementProblems, type CustomProblem } from "./custom";
 export { COACHING_CARDS, type CoachingCard } from "./coaching";
 export { sampleCustomMovement } from "./custom.sample";

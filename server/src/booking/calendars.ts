@@ -1,6 +1,5 @@
 /** Calendars that bookings are read from: given, read now or by themselves, taken away. */
 import { createHash } from "node:crypto";
-import { createRequire } from "node:module";
 import type { NewBookingCalendar, ReadCalendar } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
 import { personNamed, treatmentNamed } from "@kind-grip/core/booking";
@@ -14,6 +13,7 @@ import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { invalid, notFound, Problem } from "../http/problem";
+import { threadFile } from "../built";
 import { calendarsOf } from "./bookings";
 import { CalendarProblem, fetchCalendar, type FetchLimits } from "./fetch-calendar";
 import { countChange } from "./book";
@@ -30,13 +30,11 @@ const THREAD_MB = 256;
 /** Words of bookings that were not recognised are shown so far. */
 const MOST_SHOWN = 20;
 
-const require = createRequire(import.meta.url);
 let pool: Piscina | undefined;
 
 async function bookingsIn(sent: CalendarText): Promise<CalendarBooking[]> {
   pool ??= new Piscina({
-    filename: require.resolve("./read-calendar.ts"),
-    execArgv: ["--import", "tsx"],
+    ...threadFile("./booking/read-calendar.ts"),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 30_000,

@@ -74,3 +74,10 @@ it("keeps the look of each part of a line", () => {
     ["انتبه", true, undefined],
   ]);
 });
+
+it("lines without Arabic stand as far apart as everywhere, those with it as the Arabic face asks", () => {
+  const heights = (text: string) => rightToLeft([{ text }], 10_000, 12).map((line) => (line as { lineHeight: number }).lineHeight);
+  expect(heights("Yard warm-up")).toEqual([1.15]);
+  expect(heights("قف منتصبًا")).toEqual([0.7]);
+  expect(heights("Yard قف")).toEqual([0.7]);
+});

@@ -158,7 +158,8 @@ export function textWidth(text: string, fontSize: number): number {
 }
 
 /** The Arabic face asks for lines of more than two ems, for marks that nothing here has. */
-const LINE_HEIGHT = 0.7;
+const ARABIC_LINE_HEIGHT = 0.7;
+const LINE_HEIGHT = 1.15;
 const MOST_WIDTHS = 20_000;
 /** Rounding of what is measured here against what the paper's library measures, points. */
 const SLACK = 0.5;
@@ -185,13 +186,11 @@ export function rightToLeft(pieces: readonly Piece[], width: number, fontSize: n
     if (last && lengthOf([...last, ...word]) <= width - SLACK) last.push(...word);
     else lines.push([...word]);
   }
-  return lines.map((line) => ({
-    text: asSeen(trimmed(line)).map(({ level: _level, ...token }) => token),
-    fontSize,
-    noWrap: true,
-    lineHeight: LINE_HEIGHT,
-    alignment,
-  }));
+  return lines.map((line) => {
+    const text = asSeen(trimmed(line)).map(({ level: _level, ...token }) => token);
+    const lineHeight = text.some(({ font }) => font === "Arabic") ? ARABIC_LINE_HEIGHT : LINE_HEIGHT;
+    return { text, fontSize, noWrap: true, lineHeight, alignment };
+  });
 }
 
 function trimmed(line: readonly Letter[]): Letter[] {

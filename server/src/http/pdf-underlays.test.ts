@@ -5,7 +5,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import type { Content } from "pdfmake/interfaces";
 import { pdfOf } from "./pdf";
-import { ownLine, PAGE, sharedFrom, underlayName } from "./pdf-underlays";
+import { ownLine, PAGE, underlayName } from "./pdf-underlays";
 
 /** Of each page of a paper its lines, as somebody who copies text from it gets them. */
 function pagesOf(pdf: Buffer): string[][] {
@@ -24,13 +24,14 @@ function pagesOf(pdf: Buffer): string[][] {
 }
 
 const shared = (place: number, text: string): Content[] => [
-  { text: "Somebody", pageBreak: place > 0 ? "before" : undefined },
-  { text, id: sharedFrom(place) },
+  { text, fontSize: 20, pageBreak: place > 0 ? "before" : undefined },
+  { text: "Somebody", id: ownLine("whose", `underlay${place}`) },
   { text: `${text}, more` },
 ];
+let lines = 0;
 const sheet = (name: string, place: number): Content[] => [
-  { text: name, pageBreak: "before" },
-  { image: underlayName(place), ...PAGE, absolutePosition: { x: 0, y: 0 } },
+  { image: underlayName(place), ...PAGE, absolutePosition: { x: 0, y: 0 }, pageBreak: "before" },
+  { text: name, id: ownLine("whose", ++lines) },
 ];
 const paper = (content: Content[], places: readonly number[] = [0, 1]) =>
   pdfOf({
@@ -39,15 +40,15 @@ const paper = (content: Content[], places: readonly number[] = [0, 1]) =>
     pageMargins: [40, 40, 40, 80],
     images: Object.fromEntries(places.map((place) => [underlayName(place), underlayName(place)])),
     content: [...places.flatMap((place) => shared(place, `What ${place === 0 ? "all" : "some"} do`)), ...content],
-    footer: (page) => ({ stack: [{ text: "Stop when it hurts" }, { text: `page ${page - places.length}`, id: ownLine(page) }] }),
+    footer: (page) => ({ stack: [{ text: "Stop when it hurts" }, { text: `page ${page - places.length}`, id: ownLine("page", page) }] }),
   });
 
 it("pages have their own lines and what they share, and the underlays are no pages", async () => {
   const pages = pagesOf(await paper([...sheet("Ann", 0), ...sheet("Ben", 1), ...sheet("Cem", 0), { text: "Alone", pageBreak: "before" }]));
   expect(pages).toEqual([
-    ["Ann", "What all do", "What all do, more", "Stop when it hurts", "page 1"],
-    ["Ben", "What some do", "What some do, more", "Stop when it hurts", "page 2"],
-    ["Cem", "What all do", "What all do, more", "Stop when it hurts", "page 3"],
+    ["What all do", "Ann", "What all do, more", "Stop when it hurts", "page 1"],
+    ["What some do", "Ben", "What some do, more", "Stop when it hurts", "page 2"],
+    ["What all do", "Cem", "What all do, more", "Stop when it hurts", "page 3"],
     ["Alone", "Stop when it hurts", "page 4"],
   ]);
 });

@@ -10,12 +10,13 @@ const require = createRequire(import.meta.url);
 const { default: Document } = require("pdfmake/js/PDFDocument.js") as { default: PdfDocumentClass };
 const { default: Renderer } = require("pdfmake/js/Renderer.js") as { default: PdfRendererClass };
 
-/** Id of the line from which on a page is what others share. An id stands once in a paper. */
-export const sharedFrom = (place: number): string => `shared from ${place}`;
-/** Id of a line below it that each page has for itself. */
-export const ownLine = (page: number): string => `own ${page}`;
-const isShared = ({ item }: LaidItem) => item.id?.startsWith("shared from ") ?? false;
-const isOwn = ({ item }: LaidItem) => item.id?.startsWith("own ") ?? false;
+/**
+ * Id of a line that each page has for itself: its kind, and where it stands, as an id stands once in a paper. On a page with an underlay
+ * it comes to stand as high as the line of its kind on the underlay, which is not drawn there.
+ */
+export const ownLine = (kind: string, place: string | number): string => `own ${kind} ${place}`;
+const OWN = /^own (\w+) /;
+const ownKind = ({ item }: LaidItem): string | undefined => OWN.exec(item.id ?? "")?.[1];
 
 export const underlayName = (place: number): string => `underlay ${place}`;
 const NAME = /^underlay (\d+)$/;
@@ -41,7 +42,9 @@ function underlayForm(document: WithUnderlays, place: number): Form {
     ...PAGE,
     embed() {
       const page = document.underlays![place]!;
-      form.obj = drawnOnce(document, PAGE.width, PAGE.height, () => drawAlone(document, { ...page, items: sharedItems(page) }));
+      form.obj = drawnOnce(document, PAGE.width, PAGE.height, () =>
+        drawAlone(document, { ...page, items: page.items.filter((item) => !ownKind(item)).map(nameless) }),
+      );
     },
   };
   return form;
@@ -62,7 +65,8 @@ const renderPages = Renderer.prototype.renderPages;
 Renderer.prototype.renderPages = function (this: PdfRenderer & { pdfDocument: WithUnderlays }, pages: LaidPage[]) {
   const count = Object.values(this.pdfDocument.images).filter((image) => NAME.test(image)).length;
   this.pdfDocument.underlays = pages.slice(0, count);
-  renderPages.call(this, count === 0 ? pages : pages.slice(count).map((page) => ({ ...page, items: ownItems(page) })));
+  const underlays = pages.slice(0, count);
+  renderPages.call(this, count === 0 ? pages : pages.slice(count).map((page) => ({ ...page, items: placedItems(page, underlays) })));
 };
 
 /** Without ids: they would become places of the document to go to. */
@@ -71,16 +75,15 @@ const nameless = ({ type, item }: LaidItem): LaidItem => {
   return { type, item };
 };
 
-function sharedItems({ items }: LaidPage): LaidItem[] {
-  return items
-    .slice(items.findIndex(isShared))
-    .filter((item) => !isOwn(item))
-    .map(nameless);
-}
-
-/** Of a page with an underlay what stands before it, and what is its own of the rest. */
-function ownItems({ items }: LaidPage): LaidItem[] {
-  const underlay = items.findIndex(({ type, item }) => type === "image" && NAME.test(item.image ?? ""));
-  const shown = underlay < 0 ? items : items.filter((item, i) => i <= underlay || isOwn(item));
-  return shown.map(nameless);
+/** Of a page with an underlay only that and its own lines, where the underlay has theirs. */
+function placedItems({ items }: LaidPage, underlays: readonly LaidPage[]): LaidItem[] {
+  const placeOf = ({ item }: LaidItem) => NAME.exec(item.image ?? "")?.[1];
+  const place = items.map(placeOf).find((name) => name !== undefined);
+  if (place === undefined) return items.map(nameless);
+  const heights = new Map(underlays[Number(place)]!.items.map((each) => [ownKind(each), each.item.y]));
+  return items.flatMap((each) => {
+    const kind = ownKind(each);
+    if (kind !== undefined) each.item.y = heights.get(kind) ?? each.item.y;
+    return kind === undefined && placeOf(each) === undefined ? [] : [nameless(each)];
+  });
 }

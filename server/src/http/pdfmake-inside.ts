@@ -28,7 +28,7 @@ export interface Form {
 /** Something laid out on a page; a line knows the id of what it begins. */
 export interface LaidItem {
   type: string;
-  item: { id?: string; image?: string };
+  item: { id?: string; image?: string; y?: number };
 }
 export interface LaidPage {
   items: LaidItem[];

@@ -3,11 +3,11 @@
  * Any number of server processes may run one: work is taken for a few seconds at a time, and what a process took that was killed is taken
  * by the next.
  */
-import { createRequire } from "node:module";
 import { MessageChannel } from "node:worker_threads";
 import Piscina from "piscina";
 import { v7 as uuid } from "uuid";
 import type { Db } from "../db/connection";
+import { threadFile } from "../built";
 import type { JobRow } from "./tables";
 import type { JobTask, ThreadTask } from "./task";
 
@@ -20,8 +20,6 @@ const MOST_TRIES = 3;
 const KEPT_MS = 24 * 3600_000;
 /** A thread that has had nothing to do for so long is let go, with what it holds. To begin anew costs several seconds of processor. */
 const IDLE_MS = 10 * 60_000;
-
-const require = createRequire(import.meta.url);
 
 export class JobWorker {
   private pool: Piscina | undefined;
@@ -103,8 +101,7 @@ export class JobWorker {
 
   private async run({ id, takenBy, task }: JobRow, signal: AbortSignal, onProgress: (share: number) => void): Promise<void> {
     this.pool ??= new Piscina({
-      filename: require.resolve("./task.ts"),
-      execArgv: ["--import", "tsx"],
+      ...threadFile("./job/task.ts"),
       minThreads: 0,
       maxThreads: 1,
       idleTimeout: IDLE_MS,

@@ -1,7 +1,7 @@
 /** What is to be drawn: a movement in one of its forms, from one side. */
 import type { Figure, PictureOptions, Pose, SideName, ViewName } from "@kind-grip/core/figure";
 import type { Words } from "@kind-grip/core/language";
-import { lookOf, type Library } from "@kind-grip/core/library";
+import { lookOf, SMALL, smallStillFile, type Library } from "@kind-grip/core/library";
 import type { Side } from "@kind-grip/core/units";
 
 export interface FigureRequest {
@@ -59,19 +59,14 @@ export function figureRequest(
       regions: bare ? [] : library.feltRegions(movementId),
       width,
       height: width * ratio,
-      ...(small && { cell: 1.9, bold: 1.5 }),
+      ...(small && { cell: SMALL.cell, bold: SMALL.bold }),
       ...(alsoShown && { alsoShown }),
     },
   };
 }
 
-/** Pixels a thumbnail is drawn at; it is shown at a third to all of that. */
-const THUMB_WIDTH = 300;
-
-/** A movement in a form as a small still. What ships is drawn already; forms that look like their movement share its file. */
+/** A movement in a form as a small still. What ships is drawn already. */
 export function thumbRequest(library: Library, movementId: string, formId?: string): FigureRequest | undefined {
-  const request = figureRequest(library, movementId, { formId, width: THUMB_WIDTH });
-  if (!request || library.custom(movementId)) return request;
-  const looksLikeItself = request.figure !== library.figure(movementId);
-  return { ...request, still: `${looksLikeItself ? `${movementId}.${formId}` : movementId}.svg` };
+  const request = figureRequest(library, movementId, { formId, width: SMALL.width });
+  return request && { ...request, still: smallStillFile(library, movementId, formId) };
 }

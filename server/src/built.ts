@@ -1,0 +1,22 @@
+/** What a server has that was built, and one that is run from its sources has not. */
+import { existsSync, readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import path from "node:path";
+
+const require = createRequire(import.meta.url);
+
+/** Built by scripts/build-server.mjs: everything lies in one folder, server/built. */
+const IS_BUILT = import.meta.url.endsWith(".mjs");
+
+/** Where a thread begins. @param source a source file of the server that the build makes a file of its own of, from here */
+export function threadFile(source: string): { filename: string; execArgv: string[] } {
+  if (!IS_BUILT) return { filename: require.resolve(source), execArgv: ["--import", "tsx"] };
+  return { filename: require.resolve(`./${path.basename(source, ".ts")}.mjs`), execArgv: ["--enable-source-maps"] };
+}
+
+/** A small still that was drawn when the application was built (core/draw-stills.ts), as SVG. */
+export function builtStill(file: string): string | undefined {
+  if (!IS_BUILT) return undefined;
+  const still = path.resolve(import.meta.dirname, "../../core/.stills", file);
+  return existsSync(still) ? readFileSync(still, "utf8") : undefined;
+}
