@@ -182,7 +182,7 @@ const armRaise = (raised: ArmInput, on: Partial<NonNullable<ArmInput["touch"]>>)
   signs: [{ kind: "press", hand: "helping", at: "backOfHand", way: [0, -1, 0] }],
   poses: [
     { right: { ...raised, elbow: 6, shoulderFlexion: 12, shoulderAbduction: 14, hand: "open" }, left: {} },
-    { right: { ...raised, elbow: 6, hand: "open" }, left: handContacts.holdsForearm({ ...on, grasp: false }, { girdleProtraction: 24 }) },
+    { right: { elbow: 6, ...raised, hand: "open" }, left: handContacts.holdsForearm({ ...on, grasp: false }, { girdleProtraction: 28 }) },
   ],
 });
 
@@ -253,8 +253,14 @@ export const grip: FigureSources = {
         { part: "otherForearm", at: [0, 150, 26], fingers: [0.95, -0.2, 0], palm: [0, 0, -1] },
       ),
       side: armRaise(
-        { shoulderFlexion: 16, shoulderAbduction: 70, pronation: 76 },
-        { part: "otherUpperArm", at: [46, 60, 4], fingers: [0, 0.8, -0.6], palm: [-1, 0, 0], elbow: [-0.3, -1, 1] },
+        { shoulderFlexion: 34, shoulderAbduction: 49, elbow: 10, pronation: 76 },
+        {
+          part: "otherForearm",
+          at: [37, 14, 9],
+          fingers: [-0.06, 0.41, 0.33],
+          palm: [-0.92, 0.04, 0.37],
+          elbow: [-0.27, -0.97, 0.69],
+        },
       ),
     },
     wrong: {

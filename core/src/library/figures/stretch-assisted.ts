@@ -279,13 +279,23 @@ export const stretchAssisted: FigureSources = {
     },
   },
   "knuckle-open": {
-    figure: { focus: "forearm", view: "highLeft", strip: "whole", arc: "fingertips", poses: [knuckles(64), knuckles(-18)] },
+    figure: {
+      focus: "forearm",
+      view: "right",
+      strip: "whole",
+      arc: "fingertips",
+      signs: [{ kind: "pull", hand: "worked", at: "fingertips", way: [0, 1, 0] }],
+      poses: [knuckles(64), knuckles(-18)],
+    },
   },
   "web-split": {
     figure: {
-      focus: "arm",
+      focus: "forearm",
       view: "front",
-      signs: [{ kind: "pull", hand: "worked", at: "indexTip", way: [1, 0.1, 0] }],
+      signs: [
+        { kind: "pull", hand: "worked", at: "indexTip", way: [1, 0.1, 0] },
+        { kind: "pull", hand: "worked", at: "fingertips", way: [-1, 0.1, 0] },
+      ],
       poses: [4, 16].map((apart) => ({
         right: {
           shoulderFlexion: 36,
