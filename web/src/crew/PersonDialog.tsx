@@ -16,6 +16,7 @@ import { Choice } from "../parts/Choice";
 import { CrewLanguage } from "./CrewLanguage";
 import { useFilledFrom } from "../parts/use-filled-from";
 import { personOf } from "./person-of";
+import { changesText } from "./entered-text";
 import { Excused } from "./Excused";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
 
@@ -60,6 +61,7 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
   const message = (field: keyof Person) =>
     formState.errors[field]?.message ?? problem?.fields.find(({ path }) => path.endsWith(`.${field}`))?.message;
 
+  const theirChanges = person && problem?.code === "stale" ? changesText(person, problem.detail as PersonEntry) : "";
   const asked = problem?.code === "similar" ? (problem.detail as SameQuestion[]) : undefined;
   const store = async (next: Person, done: string, answers: SameAnswer[] = []) => {
     if (!person) {
@@ -106,9 +108,13 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
           )}
           {problem && !asked && (
             <Alert severity="error" variant="outlined">
-              {problem.code === "stale"
-                ? t("Somebody else changed this person meanwhile. Saving again replaces their change.")
-                : problem.message}
+              {problem.code !== "stale"
+                ? problem.message
+                : theirChanges
+                  ? t("Somebody else changed this person meanwhile: {{theirChanges}}. Saving again replaces their change.", {
+                      theirChanges,
+                    })
+                  : t("Somebody else changed this person meanwhile, and back again. Saving again keeps yours.")}
             </Alert>
           )}
           <TextField label={t("Name")} autoFocus {...register("name")} error={!!message("name")} helperText={message("name")} />

@@ -2,14 +2,10 @@
 import { Box, Button } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { Check, CircleHelp, Equal, PencilLine, TriangleAlert, type LucideIcon } from "lucide-react";
-import type { Person, RosterField, RosterOutcome, RosterReading, RosterRow } from "@kind-grip/core/crew";
-import { LANGUAGE_FACTS } from "@kind-grip/core/language";
-import { wholeDayText } from "../base/dates";
+import type { RosterField, RosterOutcome, RosterReading, RosterRow } from "@kind-grip/core/crew";
 import { t } from "../base/words";
-import { HAND_NAMES } from "./main-hand";
+import { ENTERED, enteredText } from "./entered-text";
 import { FIELD_NAMES } from "./roster-fields";
-
-const FIELDS = ["name", "badge", "handedness", "startedOn", "leftOn", "language"] as const;
 
 const OUTCOMES: Record<Exclude<RosterOutcome, "ask">, { word: string; Icon: LucideIcon; color: string }> = {
   new: { word: t("new"), Icon: Check, color: "primary.main" },
@@ -26,7 +22,7 @@ interface RosterRowsProps {
   onAnswer(line: number, answer: "same" | "else" | null): void;
 }
 
-type GridRow = { id: number; row: RosterRow } & Record<(typeof FIELDS)[number], string>;
+type GridRow = { id: number; row: RosterRow } & Record<(typeof ENTERED)[number], string>;
 
 export function RosterRows({ rows, answers, onEdit, onAnswer }: RosterRowsProps) {
   const columns: GridColDef<GridRow>[] = [
@@ -54,7 +50,7 @@ export function RosterRows({ rows, answers, onEdit, onAnswer }: RosterRowsProps)
           </Box>
         ),
     },
-    ...FIELDS.map((field): GridColDef<GridRow> => ({
+    ...ENTERED.map((field): GridColDef<GridRow> => ({
       field,
       headerName: FIELD_NAMES[field],
       flex: field === "name" ? 1.5 : 1,
@@ -78,7 +74,7 @@ export function RosterRows({ rows, answers, onEdit, onAnswer }: RosterRowsProps)
         pageSizeOptions={[100]}
         initialState={{ pagination: { paginationModel: { pageSize: 100 } } }}
         processRowUpdate={(next, before) => {
-          for (const field of FIELDS) if (next[field] !== before[field]) onEdit(next.id, field, next[field]);
+          for (const field of ENTERED) if (next[field] !== before[field]) onEdit(next.id, field, next[field]);
           return next;
         }}
         sx={{
@@ -94,7 +90,7 @@ export function RosterRows({ rows, answers, onEdit, onAnswer }: RosterRowsProps)
 }
 
 /** The cells as they are written in the file. */
-const writtenOf = ({ given, known }: RosterRow): Record<(typeof FIELDS)[number], string> => ({
+const writtenOf = ({ given, known }: RosterRow): Record<(typeof ENTERED)[number], string> => ({
   name: given.name ?? ([given.givenName, given.familyName].filter(Boolean).join(" ") || (known?.name ?? "")),
   badge: given.badge ?? "",
   handedness: given.handedness ?? "",
@@ -103,22 +99,13 @@ const writtenOf = ({ given, known }: RosterRow): Record<(typeof FIELDS)[number],
   language: given.language ?? "",
 });
 
-/** As it was read. */
-function readText(person: Person, field: (typeof FIELDS)[number]): string {
-  const { [field]: value } = person;
-  if (value === null) return "";
-  if (field === "handedness") return HAND_NAMES[person.handedness!];
-  if (field === "language") return LANGUAGE_FACTS[person.language!].ownName;
-  return field === "startedOn" || field === "leftOn" ? wholeDayText(value) : value;
-}
-
-function Cell({ field, row }: { field: (typeof FIELDS)[number]; row: RosterRow }) {
+function Cell({ field, row }: { field: (typeof ENTERED)[number]; row: RosterRow }) {
   const problems = row.problems.filter((each) => each.field === field);
-  const was = row.known && row.changed.includes(field) ? readText(row.known, field) : "";
+  const was = row.known && row.changed.includes(field) ? enteredText(row.known, field) : "";
   return (
     <Box sx={{ lineHeight: 1.2, minWidth: 0 }}>
       <Box component="span" sx={{ fontWeight: field === "name" || row.changed.includes(field) ? 700 : 400 }}>
-        {row.person ? readText(row.person, field) : writtenOf(row)[field]}
+        {row.person ? enteredText(row.person, field) : writtenOf(row)[field]}
       </Box>
       {was && <Box sx={{ color: "text.secondary", fontSize: "0.875rem" }}>{t("was {{was}}", { was })}</Box>}
       {problems.map(({ message }) => (

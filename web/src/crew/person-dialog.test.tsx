@@ -58,7 +58,7 @@ it("something typed: it is sent as a change of what it was typed over, and the o
   expect(name).toHaveValue("Ann Early Bird");
   expect(screen.getByRole("textbox", { name: "Badge" })).toHaveValue("");
   await shown.user.click(screen.getByRole("button", { name: "Save" }));
-  expect(await screen.findByText(/Somebody else changed this person meanwhile/)).toBeInTheDocument();
+  expect(await screen.findByText(/Somebody else changed this person meanwhile: Badge: SL-9\./)).toBeInTheDocument();
   expect(name).toHaveValue("Ann Early Bird");
   await shown.user.click(screen.getByRole("button", { name: "Save" }));
   await shown.user.click(await screen.findByRole("button", { name: "Undo" }));

@@ -15,7 +15,7 @@ import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { useCrew } from "../crew/CrewFrame";
 import { FigurePicture } from "../figure/FigurePicture";
-import { figureRequest } from "../figure/request";
+import { thumbRequest } from "../figure/request";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -175,9 +175,6 @@ function Sheet({ session, whose, names, onDrawn }: SheetProps) {
   );
 }
 
-/** Of the drawing, pixels: it is shown at half of that, and printed. */
-const FIGURE_WIDTH = 420;
-
 interface EntryProps {
   item: Item;
   number: number;
@@ -191,7 +188,7 @@ function Entry({ item, number, names, onDrawn }: EntryProps) {
   const { movementId, formId } = item;
   const text = words.movement(movementId);
   const movement = library.find(movementId);
-  const request = useMemo(() => figureRequest(library, movementId, { formId, width: FIGURE_WIDTH }), [library, movementId, formId]);
+  const request = useMemo(() => thumbRequest(library, movementId, formId), [library, movementId, formId]);
   const easier = Object.entries(item.personal).flatMap(([personId, own]) => {
     const name = names.get(personId);
     return name ? [`${name}: ${words.within(words.formName(movementId, own.formId))}`] : [];
