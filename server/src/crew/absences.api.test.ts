@@ -38,6 +38,19 @@ it("sent twice is one", async () => {
   expect((await add(one)).body).toEqual([one]);
 });
 
+it("days that are excused already are not excused once more; others beside them are", async () => {
+  const week = absence();
+  await add(week);
+  for (const within of [{}, { from: "2026-03-03", until: "2026-03-03" }]) expect((await add(absence(within))).body).toEqual([week]);
+  for (const [i, more] of [{ until: "2026-03-07" }, { from: "2026-03-01" }].entries()) {
+    const { body } = await add(absence(more));
+    expect(body).toHaveLength(2 + i);
+  }
+  // Somebody else's same days are theirs.
+  const theirs = absence({ personId: world.people[1]!.id });
+  expect((await add(theirs)).body).toContainEqual(theirs);
+});
+
 it.each([
   ["until", { until: "2026-03-01" }, "is before the first day"],
   ["personId", { personId: uuid() }, "is not in this crew"],

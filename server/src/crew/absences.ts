@@ -1,5 +1,6 @@
 /** Days somebody is excused: nothing is due, and nothing is missed. */
 import type { Absence } from "@kind-grip/core/api";
+import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import { invalid, Problem } from "../http/problem";
@@ -18,6 +19,9 @@ export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, p
   await crewOf(db, caller, crewId);
   if (!(await db.models.Person.findOne({ where: { id: personId, crewId } })))
     throw invalid([{ path: "personId", message: "is not in this crew" }]);
+  // Excused already on all of these days: nothing to add.
+  const days = { fromDay: { [Op.lte]: from }, untilDay: { [Op.gte]: until } };
+  if (await db.models.Absence.findOne({ where: { crewId, personId, ...days } })) return listAbsences(db, caller, crewId);
   const [row] = await db.models.Absence.findOrCreate({ where: { id }, defaults: { id, crewId, personId, fromDay: from, untilDay: until } });
   if (row.get().crewId !== crewId) throw new Problem(409, "taken", "This id belongs to another absence.");
   return listAbsences(db, caller, crewId);

@@ -1,6 +1,7 @@
 /** Names that are known already: the same person, or somebody else? Nothing is added before each is answered. */
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 
@@ -46,7 +47,7 @@ export function SamePeople({ questions, busy, onAnswer }: SamePeopleProps) {
                 label: t("The same: {{name}}", { name: each.name }),
                 note: [
                   each.crewName,
-                  each.leftOn && t("left {{leftOn}}", { leftOn: each.leftOn }),
+                  each.leftOn && t("left {{leftOn}}", { leftOn: wholeDayText(each.leftOn) }),
                   each.limited && t("something keeps them out of items; it comes along"),
                 ]
                   .filter(Boolean)

@@ -159,6 +159,6 @@ it("an absence is taken back with its own button", async () => {
     [`DELETE /crews/${crew.id}/absences/${absence.id}`]: [],
   });
   const { user } = showPage(<Excused crewId={crew.id} personId={person.id} today="2026-03-26" />);
-  await user.click(await screen.findByRole("button", { name: "Take back 2026-03-20 to 2026-03-22" }));
+  await user.click(await screen.findByRole("button", { name: "Take back 20 Mar 2026 to 22 Mar 2026" }));
   await waitFor(() => expect(server.calls("DELETE")).toHaveLength(1));
 });

@@ -9,6 +9,7 @@ import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/langua
 import { problemOf, serverApi } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { Loaded } from "../parts/Loaded";
@@ -126,7 +127,7 @@ function Readings() {
                   </Typography>
                   <Typography sx={{ color: "text.secondary" }}>
                     {reading
-                      ? t("read through by {{who}}, {{day}}", { who: reading.readBy, day: reading.readOn })
+                      ? t("read through by {{who}}, {{day}}", { who: reading.readBy, day: wholeDayText(reading.readOn) })
                       : (readBy ?? t("not yet read by a practitioner who speaks it"))}
                     {own > 0 && `; ${t("{{count}} texts of your own", { count: own, defaultValue_one: "{{count}} text of your own" })}`}
                   </Typography>

@@ -9,6 +9,7 @@ import { problemOf } from "../base/api";
 import { FaceOf } from "../base/language";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -181,7 +182,7 @@ function Reading({ language, reading }: { language: Language; reading: OwnTexts[
   if (reading)
     return (
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center" }}>
-        <Typography>{t("Read through by {{who}}, {{day}}.", { who: reading.readBy, day: reading.readOn })}</Typography>
+        <Typography>{t("Read through by {{who}}, {{day}}.", { who: reading.readBy, day: wholeDayText(reading.readOn) })}</Typography>
         <Button onClick={() => void note({ language, readBy: null })}>{t("It was not")}</Button>
       </Box>
     );

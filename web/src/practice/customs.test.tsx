@@ -59,7 +59,7 @@ it("says which language nobody has read through yet, by whom another was, and ho
     },
   });
   const line = async (name: string) => (await screen.findByText(name, { selector: "p" })).closest("li")!;
-  expect(await line("Español")).toHaveTextContent("read through by Inés, physiotherapist, 2026-03-01");
+  expect(await line("Español")).toHaveTextContent("read through by Inés, physiotherapist, 1 Mar 2026");
   expect(await line("Polski")).toHaveTextContent("not yet read by a practitioner who speaks it; 1 text of your own");
   expect(screen.getByRole("link", { name: "Your own texts as a file" })).toBeInTheDocument();
 });

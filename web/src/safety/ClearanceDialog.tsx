@@ -3,6 +3,7 @@ import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextFie
 import { useState } from "react";
 import { addDays } from "@kind-grip/core/calendar";
 import { PHASES, type Phase } from "@kind-grip/core/library";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -42,7 +43,7 @@ export function ClearanceDialog({ crewId, restriction, name, today, onClose }: C
     };
     const answer = await enter({ crewId, clearance });
     if (!answer.data) return;
-    dispatch(notify({ text: t("{{name}} is cleared until {{until}}.", { name, until: form.until }) }));
+    dispatch(notify({ text: t("{{name}} is cleared until {{until}}.", { name, until: wholeDayText(form.until) }) }));
     onClose();
   };
   const field = (key: keyof typeof form, label: string, type = "text") => (
