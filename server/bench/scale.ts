@@ -2,9 +2,6 @@
  * How the answers hold up at scale: 1,000 people in 40 crews, a year of runs. `npm run bench:scale`. Each answer is measured beside the
  * bare SQL it needs, on a database made for this and thrown away. `CREWS=120` makes it 3,000 people.
  */
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
 import { performance } from "node:perf_hooks";
 import { patternPreset } from "@kind-grip/core/calendar";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
@@ -12,11 +9,9 @@ import type { Program } from "@kind-grip/core/program";
 import { QueryTypes } from "sequelize";
 import { createApp } from "../src/app";
 import { hashPassword } from "../src/auth/password";
-import { connect, type Db } from "../src/db/connection";
-import { DataKeys, newKey } from "../src/db/data-keys";
-import { migrate } from "../src/db/migrate";
-import { startPrivateServer } from "../src/db/private-server";
+import type { Db } from "../src/db/connection";
 import { seededRandom } from "../src/demo/seeded-random";
+import { onThrowawayDatabase } from "./throwaway";
 
 const CREWS = Number(process.env.CREWS ?? 40);
 const PEOPLE = 25;
@@ -27,19 +22,9 @@ const TIMES = 60;
 const WARM = 40;
 const NOW = new Date("2026-03-26T12:00:00Z");
 
-const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-scale-"));
-const server = await startPrivateServer({ dataDir, throwaway: true });
-// Whatever happens, the database ends with this.
-try {
-  await measure(connect(server.url, DataKeys.read(newKey())));
-} finally {
-  await server.stop();
-  rmSync(dataDir, { recursive: true, force: true });
-}
-process.exit();
+await onThrowawayDatabase(measure);
 
 async function measure(db: Db): Promise<void> {
-  await migrate(db);
   const crewIds = await fill(db);
   const app = createApp({ db, secret: "bench", logLevel: "silent" });
   const listening = app.listen(0, "127.0.0.1");

@@ -2,9 +2,6 @@
  * What personal sheets for sixty people cost, in processor seconds of the whole process: `npm run bench:sheets`. First in a thread that
  * begins, as after a start of the server, then in the same thread with a program of all other movements. `PEOPLE=20` makes it twenty.
  */
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
 import { performance } from "node:perf_hooks";
 import { setTimeout as sleep } from "node:timers/promises";
 import { DEFAULT_STYLE, newItem, SHIPPED_LIBRARY } from "@kind-grip/core/library";
@@ -12,30 +9,18 @@ import type { Program } from "@kind-grip/core/program";
 import { METRIC } from "@kind-grip/core/units";
 import type { Caller } from "../src/auth/caller";
 import { v7 as uuid } from "uuid";
-import { connect, type Db } from "../src/db/connection";
-import { DataKeys, newKey } from "../src/db/data-keys";
-import { migrate } from "../src/db/migrate";
-import { startPrivateServer } from "../src/db/private-server";
+import type { Db } from "../src/db/connection";
 import { ask } from "../src/job/jobs";
 import { JobWorker } from "../src/job/worker";
+import { onThrowawayDatabase } from "./throwaway";
 
 const PEOPLE = Number(process.env.PEOPLE ?? 60);
 const SESSIONS = 5;
 const ITEMS = 7;
 
-const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-sheets-"));
-const server = await startPrivateServer({ dataDir, throwaway: true });
-// Whatever happens, the database ends with this.
-try {
-  await measure(connect(server.url, DataKeys.read(newKey())));
-} finally {
-  await server.stop();
-  rmSync(dataDir, { recursive: true, force: true });
-}
-process.exit();
+await onThrowawayDatabase(measure);
 
 async function measure(db: Db): Promise<void> {
-  await migrate(db);
   const practice = await db.models.Practice.create({ id: uuid(), name: "Bench" });
   const caller = { practiceId: practice.get("id") } as Caller;
   const worker = new JobWorker(db);
