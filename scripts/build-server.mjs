@@ -2,7 +2,7 @@
  * `npm run build:server [-- SOURCE]`: the server in a few files that Node reads as they are, into server/built. From its sources it runs as well, by
  * tsx, as tests and scripts do; reading a thousand of them takes seconds of processor at every start, and again in every thread.
  */
-import { readFileSync, rmSync } from "node:fs";
+import { readFileSync, renameSync, rmSync } from "node:fs";
 import { build } from "esbuild";
 
 const { dependencies } = JSON.parse(readFileSync("server/package.json", "utf8"));
@@ -10,11 +10,12 @@ const { dependencies } = JSON.parse(readFileSync("server/package.json", "utf8"))
 const TAKEN_IN = /^(@kind-grip\/.*|es-toolkit|luxon|uuid|valibot)$/;
 const installed = Object.keys(dependencies).filter((name) => !TAKEN_IN.test(name));
 
-rmSync("server/built", { recursive: true, force: true });
+/** Beside what is there, and put in its place when it is whole: two that are started at once do not read half of it. */
+const outdir = `server/.built-${process.pid}`;
 await build({
   entryPoints: ["server/src/start.ts", "server/src/job/task.ts", "server/src/booking/read-calendar.ts", ...process.argv.slice(2)],
   entryNames: "[name]",
-  outdir: "server/built",
+  outdir,
   outExtension: { ".js": ".mjs" },
   bundle: true,
   splitting: true,
@@ -25,3 +26,5 @@ await build({
   external: installed.flatMap((name) => [name, `${name}/*`]),
   logLevel: "warning",
 });
+rmSync("server/built", { recursive: true, force: true });
+renameSync(outdir, "server/built");
