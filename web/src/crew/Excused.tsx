@@ -3,13 +3,10 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import type { Absence } from "@kind-grip/core/api";
 import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { crewApi } from "./api";
-
-const daysOf = ({ from, until }: Absence) => ({ from: wholeDayText(from), until: wholeDayText(until) });
 
 export function Excused({ crewId, personId, today }: { crewId: string; personId: string; today: string }) {
   const all = crewApi.useAbsencesQuery(crewId).data ?? [];
@@ -28,12 +25,14 @@ export function Excused({ crewId, personId, today }: { crewId: string; personId:
         .map((absence) => (
           <Box key={absence.id} sx={{ display: "flex", alignItems: "center", minHeight: 44 }}>
             <Typography sx={{ flex: 1 }}>
-              {absence.from === absence.until ? wholeDayText(absence.from) : t("{{from}} to {{until}}", daysOf(absence))}
+              {absence.from === absence.until
+                ? wholeDayText(absence.from)
+                : t("{{from}} to {{until}}", { from: wholeDayText(absence.from), until: wholeDayText(absence.until) })}
             </Typography>
             <Button
               type="button"
               startIcon={<Trash2 size={18} />}
-              aria-label={t("Take back {{from}} to {{until}}", daysOf(absence))}
+              aria-label={t("Take back {{from}} to {{until}}", { from: wholeDayText(absence.from), until: wholeDayText(absence.until) })}
               onClick={() => void remove({ crewId, id: absence.id })}
             >
               {t("Take back")}
