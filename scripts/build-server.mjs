@@ -1,6 +1,6 @@
 /**
- * `npm run build:server [-- SOURCE]`: the server in a few files that Node reads as they are, into server/built. From its sources it runs as well, by
- * tsx, as tests and scripts do; reading a thousand of them takes seconds of processor at every start, and again in every thread.
+ * `npm run build:server [-- SOURCE]`: the server in a few files that Node reads as they are, into server/built. From its sources it runs
+ * as well, by tsx, as tests and scripts do; reading a thousand of them takes seconds of processor at every start, and again in every thread.
  */
 import { readFileSync, renameSync, rmSync } from "node:fs";
 import { build } from "esbuild";

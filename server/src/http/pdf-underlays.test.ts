@@ -1,27 +1,8 @@
 /** What pages share is laid out and drawn once; what each has for itself stands on it alone. */
-import { execFileSync } from "node:child_process";
-import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
 import type { Content } from "pdfmake/interfaces";
+import { pagesOf } from "../test/paper-pages";
 import { pdfOf } from "./pdf";
 import { ownLine, PAGE, underlayName } from "./pdf-underlays";
-
-/** Of each page of a paper its lines, as somebody who copies text from it gets them. */
-function pagesOf(pdf: Buffer): string[][] {
-  const folder = mkdtempSync(path.join(tmpdir(), "kind-grip-underlays-"));
-  try {
-    const file = path.join(folder, "paper.pdf");
-    writeFileSync(file, pdf);
-    const text = execFileSync("pdftotext", ["-layout", file, "-"], { encoding: "utf8" });
-    return text
-      .split("\f")
-      .slice(0, -1)
-      .map((page) => page.split("\n").flatMap((line) => line.trim() || []));
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
-}
 
 const shared = (place: number, text: string): Content[] => [
   { text, fontSize: 20, pageBreak: place > 0 ? "before" : undefined },

@@ -78,29 +78,23 @@ async function heightsOf(sheet: Sheet, leaves: readonly { leaf: Leaf; scale: num
     ...page(sheet, leaf, scale, { isFirst: i === 0 }),
     { text: ".", fontSize: 1, id: String(i) },
   ]);
-  await laidOut(sheet, content, ENDLESS, (id, { top }) => void (id && ends.set(id, top)));
+  await laidOut(sheet, content, ENDLESS, ends);
   return leaves.map(({ scale }, i) => ends.get(String(i))! - MARGINS[1] - belowEntry(scale));
 }
 
 async function onSeveralPages(sheet: Sheet, leaf: Leaf): Promise<Fit> {
   const scale = ON_SEVERAL_PAGES;
-  let pages = 0;
-  await laidOut(
-    sheet,
-    page(sheet, leaf, scale, { isFirst: true }),
-    PAGE.height,
-    (_, { pageNumber }) => (pages = Math.max(pages, pageNumber)),
-  );
-  return { scale, pages };
+  return { scale, pages: await laidOut(sheet, page(sheet, leaf, scale, { isFirst: true }), PAGE.height) };
 }
 
-/** Laid out, with nothing drawn in the figures' places. @param seen hears where each part begins, and its id if it has one */
-async function laidOut(
-  { figures }: Sheet,
-  content: Content[],
-  height: number,
-  seen: (id: string | undefined, at: { top: number; pageNumber: number }) => void,
-): Promise<void> {
+/**
+ * Laid out, with nothing drawn in the figures' places.
+ *
+ * @param ends hears of each part with an id how far down it begins
+ * @returns how many pages it takes
+ */
+async function laidOut({ figures }: Sheet, content: Content[], height: number, ends?: Map<string, number>): Promise<number> {
+  let count = 0;
   await pdfOf({
     language: "en",
     info: { title: "" },
@@ -111,10 +105,15 @@ async function laidOut(
     content,
     // Asked of everything but what begins a page by itself.
     pageBreakBefore({ id, startPosition }) {
-      seen(id, startPosition);
+      if (id) ends?.set(id, startPosition.top);
       return false;
     },
+    footer: (_, pages) => {
+      count = pages;
+      return "";
+    },
   });
+  return count;
 }
 
 /** As large as the figure, with nothing on it. */

@@ -59,34 +59,39 @@ async function leavesOnPaper(
   const sheet: Sheet = { library, figures: {} };
   if (leaves.length === 0) return render([{ text: nothing }], [], title, sheet);
   // Most people's sheets differ in the name only: how far their type shrinks is found once.
-  const alike = (leaf: Leaf) => JSON.stringify([leaf.words.language, { ...leaf.session, id: "" }, leaf.names.size > 1 && [...leaf.names]]);
-  const fits = await fittingScales(sheet, new Map(leaves.map((leaf) => [alike(leaf), leaf])));
+  const keys = leaves.map((leaf) => alike(leaf));
+  const fits = await fittingScales(sheet, new Map(leaves.map((leaf, i) => [keys[i]!, leaf])));
   // What several people's pages have in common is laid out and drawn once, and placed under each.
-  const canShare = (leaf: Leaf) => fits.get(alike(leaf))!.pages === 1 && isOneLine(leaf);
-  const sharing = [...grouped(leaves.filter(canShare), alike)].filter(([, group]) => group.length > 1);
-  const underlays = new Map(sharing.map(([key], i) => [key, i]));
-  const below = sharing.flatMap(([key, [first]], i) => page(sheet, first!, fits.get(key)!.scale, { isFirst: i === 0, underlay: i }));
+  const canShare = leaves.map((leaf, i) => fits.get(keys[i]!)!.pages === 1 && isOneLine(leaf));
+  const sharing = [
+    ...grouped(
+      [...leaves.keys()].filter((i) => canShare[i]),
+      (i) => keys[i]!,
+    ),
+  ].filter(([, group]) => group.length > 1);
+  const underlays = new Map(sharing.map(([key], underlay) => [key, underlay]));
+  const below = sharing.flatMap(([key, [first]], underlay) =>
+    page(sheet, leaves[first!]!, fits.get(key)!.scale, { isFirst: underlay === 0, underlay }),
+  );
+  const feet = sharing.map(([, [first]]): Foot => ({ words: leaves[first!]!.words, isPlaced: false }));
   const content = leaves.flatMap((leaf, i): Content[] => {
     progress(PROGRESS.fitted + (PROGRESS.written - PROGRESS.fitted) * (i / leaves.length));
-    const underlay = canShare(leaf) ? underlays.get(alike(leaf)) : undefined;
-    const isFirst = i === 0 && underlays.size === 0;
-    if (underlay === undefined) return page(sheet, leaf, fits.get(alike(leaf))!.scale, { isFirst });
+    const { scale, pages } = fits.get(keys[i]!)!;
+    const underlay = canShare[i] ? underlays.get(keys[i]!) : undefined;
+    for (let each = 0; each < pages; each++) feet.push({ words: leaf.words, isPlaced: underlay !== undefined });
+    if (underlay === undefined) return page(sheet, leaf, scale, { isFirst: i === 0 && underlays.size === 0 });
     return [
       { image: underlayName(underlay), ...PAGE, absolutePosition: { x: 0, y: 0 }, pageBreak: "before" },
       whoseLine(leaf, WIDTH, String(i)),
     ];
   });
   progress(PROGRESS.written);
-  const onPages = [
-    ...sharing.map(([, [first]]): Foot => ({ words: first!.words, isPlaced: false })),
-    ...leaves.flatMap((leaf) =>
-      Array.from({ length: fits.get(alike(leaf))!.pages }, (): Foot => {
-        return { words: leaf.words, isPlaced: canShare(leaf) && underlays.has(alike(leaf)) };
-      }),
-    ),
-  ];
-  return render([...below, ...content], onPages, title, sheet, progress, underlays.size);
+  return render([...below, ...content], feet, title, sheet, progress, underlays.size);
 }
+
+/** What a page says, but for whose it is. */
+const alike = ({ session, words, names }: Leaf): string =>
+  JSON.stringify([words.language, { ...session, id: "" }, names.size > 1 && [...names]]);
 
 /** What stands at the foot of a page. */
 interface Foot {
@@ -95,10 +100,10 @@ interface Foot {
   isPlaced: boolean;
 }
 
-/** @param onPages what stands at the foot of each page */
+/** @param feet of each page */
 function render(
   content: Content[],
-  onPages: readonly Foot[],
+  feet: readonly Foot[],
   title: string,
   { library, figures }: Sheet,
   progress?: Progress,
@@ -107,7 +112,7 @@ function render(
   return pdfOf(
     {
       // Sheets of several people may be in several: the first is the paper's.
-      language: onPages[0]?.words.language ?? "en",
+      language: feet[0]?.words.language ?? "en",
       pageMargins: [...MARGINS],
       info: { title },
       images: {
@@ -116,7 +121,7 @@ function render(
       },
       content,
       footer: (current, pages) => {
-        const { words, isPlaced } = onPages[current - 1] ?? { words: wordsOf(library), isPlaced: false };
+        const { words, isPlaced } = feet[current - 1] ?? { words: wordsOf(library), isPlaced: false };
         const ink = inkOf(words);
         const pageNumber = (width: number) =>
           ink.text([{ text: words.paper("page", { page: current - underlays, pages: pages - underlays }), color: QUIET }], {

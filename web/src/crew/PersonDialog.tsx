@@ -49,13 +49,10 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
     resolver: valibotResolver(Person),
     defaultValues: newest ? personOf(newest) : emptyPerson(today),
   });
-  const { person } = useFilledFrom(
-    useMemo(() => ({ person: newest }), [newest]),
-    {
-      isAsIn: ({ person: known }) => known !== null && isEqual(getValues(), personOf(known)),
-      fill: ({ person: known }) => reset(personOf(known!)),
-    },
-  );
+  const person = useFilledFrom(newest, {
+    isAsIn: (known) => known !== null && isEqual(getValues(), personOf(known)),
+    fill: (known) => known && reset(personOf(known)),
+  });
   const error = adding.error ?? changing.error ?? removing.error;
   const problem = error ? problemOf(error) : undefined;
   const message = (field: keyof Person) =>

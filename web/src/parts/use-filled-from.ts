@@ -11,7 +11,7 @@ interface Filling<T> {
  * from then on it stays the one the typing began with, so that a change of somebody else's meanwhile is answered as stale and not
  * written over unseen.
  */
-export function useFilledFrom<T extends object>(newest: T, { isAsIn, fill }: Filling<T>): T {
+export function useFilledFrom<T>(newest: T, { isAsIn, fill }: Filling<T>): T {
   const [filledFrom, setFilledFrom] = useState(newest);
   useEffect(() => {
     if (newest === filledFrom || !(isAsIn(filledFrom) || isAsIn(newest))) return;
