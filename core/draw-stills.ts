@@ -3,7 +3,7 @@
  * (web/vite.config.ts), and paper is printed with them. Nothing is drawn again while what draws is the same.
  */
 import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { SHIPPED_LIBRARY, SMALL, smallStillFile, stage } from "./src/library";
 
@@ -17,14 +17,20 @@ for (const folder of ["figure", "library", "session"])
     if (/\.ts$/.test(file) && !/\.test\.ts$/.test(file)) hash.update(file).update(readFileSync(path.join(here, "src", folder, file)));
 const drawnFrom = hash.digest("hex");
 
-if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== drawnFrom) {
-  rmSync(into, { recursive: true, force: true });
-  mkdirSync(into);
+const isDone = () => existsSync(stamp) && readFileSync(stamp, "utf8") === drawnFrom;
+
+if (!isDone()) {
+  // Beside what is there, and put in its place when it is whole: two may be started at once.
+  const drawing = `${into}-${process.pid}`;
+  mkdirSync(drawing);
   for (const { id, forms } of SHIPPED_LIBRARY.movements)
     for (const formId of [undefined, ...forms.map((form) => form.id)]) {
       const name = smallStillFile(SHIPPED_LIBRARY, id, formId);
-      const file = name && path.join(into, name);
+      const file = name && path.join(drawing, name);
       if (file && !existsSync(file)) writeFileSync(file, stage(SHIPPED_LIBRARY, id, formId, SMALL).still());
     }
-  writeFileSync(stamp, drawnFrom);
+  writeFileSync(path.join(drawing, path.basename(stamp)), drawnFrom);
+  // Another that was as quick may be read by now.
+  rmSync(isDone() ? drawing : into, { recursive: true, force: true });
+  if (existsSync(drawing)) renameSync(drawing, into);
 }

@@ -28,7 +28,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: "reduce" },
   },
   webServer: {
-    command: `node scripts/build-server.mjs && exec node --enable-source-maps server/built/start.mjs --port ${PORT} --data ${process.env.JOURNEY_DATA}`,
+    command: `npm run --silent build:server && exec node --enable-source-maps server/built/start.mjs --port ${PORT} --data ${process.env.JOURNEY_DATA}`,
     cwd: path.resolve(import.meta.dirname, ".."),
     url: `http://127.0.0.1:${PORT}/readyz`,
     timeout: 90_000,

@@ -13,7 +13,9 @@ const installed = Object.keys(dependencies).filter((name) => !TAKEN_IN.test(name
 /** Beside what is there, and put in its place when it is whole: two that are started at once do not read half of it. */
 const outdir = `server/.built-${process.pid}`;
 await build({
-  entryPoints: ["server/src/start.ts", "server/src/job/task.ts", "server/src/booking/read-calendar.ts", ...process.argv.slice(2)],
+  entryPoints: ["start.ts", "job/make-paper.ts", "job/make-export.ts", "booking/read-calendar.ts"]
+    .map((file) => `server/src/${file}`)
+    .concat(process.argv.slice(2)),
   entryNames: "[name]",
   outdir,
   outExtension: { ".js": ".mjs" },

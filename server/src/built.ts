@@ -14,9 +14,9 @@ export function threadFile(source: string): { filename: string; execArgv: string
   return { filename: require.resolve(`./${path.basename(source, ".ts")}.mjs`), execArgv: ["--enable-source-maps"] };
 }
 
-/** A small still that was drawn when the application was built (core/draw-stills.ts), as SVG. */
-export function builtStill(file: string): string | undefined {
+/** A small still as paper takes it, which was drawn when the server was built (server/draw-forms.ts). @param still the file of it */
+export function builtForm(still: string): string | undefined {
   if (!IS_BUILT) return undefined;
-  const still = path.resolve(import.meta.dirname, "../../core/.stills", file);
-  return existsSync(still) ? readFileSync(still, "utf8") : undefined;
+  const form = path.resolve(import.meta.dirname, "../.forms", `${still}.json`);
+  return existsSync(form) ? readFileSync(form, "utf8") : undefined;
 }

@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { inflateSync } from "node:zlib";
 import { pdfOf } from "./pdf";
-import { svgSize } from "./pdf-figures";
+import { blankForm, keptForm, svgSize } from "./pdf-figures";
 import { unpackWoff } from "./woff";
 
 const RED = "1 0 0 scn";
@@ -48,6 +48,56 @@ describe("a drawing of a paper", () => {
   it("without a size is refused", () => {
     expect(svgSize(svg)).toEqual([40, 20]);
     expect(() => svgSize("<svg></svg>")).toThrow("viewBox");
+  });
+});
+
+describe("a drawing that is kept", () => {
+  const clipped = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20"><clipPath id="c"><rect x="0" y="0" width="20" height="20"/></clipPath>
+    <g clip-path="url(#c)"><path d="M2 2 L38 2 L20 18 Z" fill="#ff0000" fill-opacity="0.5"/></g><circle cx="30" cy="10" r="5" fill="#00ff00"/></svg>`;
+  const kept = keptForm(clipped);
+  const paperOf = (drawing: string) =>
+    pdfOf({ language: "de", info: { title: "Blatt" }, images: { drawing }, content: [{ image: "drawing", width: 80 }] });
+  const contents = async (drawing: string) => streams(await paperOf(drawing)).map(({ content }) => content);
+
+  it("is on paper what it is as SVG, with all that it names", async () => {
+    const [asSvg, asKept] = await Promise.all([contents(clipped), contents(kept)]);
+    expect(asKept).toEqual(asSvg);
+    expect(asKept.some((content) => content.includes(RED))).toBe(true);
+    expect((await paperOf(kept)).toString("latin1")).toMatch(/\/ca 0\.5/);
+  });
+  it("is the same in the next paper, and after it was text", async () => {
+    const again = JSON.stringify(JSON.parse(kept));
+    expect(again).toBe(kept);
+    expect(await contents(kept)).toEqual(await contents(again));
+  });
+  it("has no object twice and names none that is not there", () => {
+    const { objects } = JSON.parse(kept) as { objects: { said: object }[] };
+    const named = [...JSON.stringify(objects.map(({ said }) => said)).matchAll(/\{"object":(\d+)\}/g)].map(([, place]) => Number(place));
+    // The form itself is named by nothing, everything else by something.
+    expect([...new Set(named)].sort((a, b) => a - b)).toEqual(objects.map((_, place) => place).slice(1));
+    expect(objects.length).toBeGreaterThan(1);
+  });
+  it("is blank in the same size where paper is only measured", async () => {
+    expect(JSON.parse(blankForm(kept))).toMatchObject({ width: 40, height: 20 });
+    expect((await contents(blankForm(kept))).join("")).not.toContain(RED);
+  });
+});
+
+describe("a font that earlier papers had", () => {
+  const lettersOf = (text: string) => pdfOf({ language: "en", info: { title: "Sheet" }, content: [text] });
+  /** The largest there is on so short a paper. */
+  const fontOf = async (text: string) => streams(await lettersOf(text)).sort((a, b) => b.content.length - a.content.length)[0]!.content;
+  it("has only the letters of this one in its file", async () => {
+    const few = await fontOf("abc");
+    expect(few.length * 3).toBeLessThan((await fontOf("The quick brown fox jumps over the lazy dog, 0123456789")).length);
+    expect(await fontOf("abc")).toBe(few);
+  });
+  it("sets a word as it did", async () => {
+    const drawn = async (text: string) => streams(await lettersOf(text)).flatMap(({ content }) => content.match(/^\[.*\] TJ$/gm) ?? []);
+    const first = await drawn("Wrists, gently");
+    await lettersOf("gently does it, Wrists");
+    expect(await drawn("Wrists, gently")).toEqual(first);
+    expect(first.length).toBeGreaterThan(0);
   });
 });
 

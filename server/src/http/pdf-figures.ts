@@ -3,6 +3,7 @@
  * an SVG anew wherever it stands; here it takes one where an image is named, next to the pictures it knows by itself.
  */
 import { createRequire } from "node:module";
+import { listenTo, putInto, takeOut, type KeptForm } from "./pdf-forms";
 import type { DrawSvg, Form, PdfDocument, PdfDocumentClass, Written } from "./pdfmake-inside";
 
 const require = createRequire(import.meta.url);
@@ -16,20 +17,38 @@ export function svgSize(svg: string): [width: number, height: number] {
   return [Number(width), Number(height)];
 }
 
+/** How a drawing that is kept begins, among the images of a document. */
+const KEPT = '{"width"';
+
+/** Draws an SVG as a document takes it too, for next to nothing: `images: { name: keptForm(svg) }`. */
+export function keptForm(svg: string): string {
+  const document = new Document();
+  const heard = listenTo(document);
+  const [width, height] = svgSize(svg);
+  const form = drawnOnce(document, width, height, () => drawSvg(document, svg, 0, 0, { width, height, assumePt: true }));
+  return JSON.stringify(takeOut(form, [width, height], heard));
+}
+
+/** As large as a kept drawing, with nothing on it: for paper that is laid out to be measured. */
+export function blankForm(kept: string): string {
+  const { width, height } = JSON.parse(kept.slice(0, kept.indexOf(',"objects"')) + "}") as KeptForm;
+  return JSON.stringify({ width, height, objects: [{ said: {} }] } satisfies KeptForm);
+}
+
 const provideImage = Document.prototype.provideImage;
 
-/** Lets every document take SVG text where it takes an image: `images: { name: "<svg …>" }`, `{ image: "name" }`. */
+/** Lets every document take a drawing where it takes an image, as SVG or kept: `images: { name: "<svg …>" }`, `{ image: "name" }`. */
 Document.prototype.provideImage = function (this: PdfDocument, name: string) {
-  const svg = this.images[name];
-  if (!svg?.startsWith("<svg")) return provideImage.call(this, name);
-  return (this._imageRegistry[name] ??= formOf(this, svg));
+  const drawing = this.images[name];
+  if (drawing?.startsWith("<svg")) return (this._imageRegistry[name] ??= formOf(this, keptForm(drawing)));
+  if (drawing?.startsWith(KEPT)) return (this._imageRegistry[name] ??= formOf(this, drawing));
+  return provideImage.call(this, name);
 };
 
-function formOf(document: PdfDocument, svg: string): Form {
-  const [width, height] = svgSize(svg);
+function formOf(document: PdfDocument, kept: string): Form {
+  const form = JSON.parse(kept) as KeptForm;
   const label = `Figure${Object.keys(document._imageRegistry).length + 1}`;
-  const obj = drawnOnce(document, width, height, () => drawSvg(document, svg, 0, 0, { width, height, assumePt: true }));
-  return { label, width, height, obj, embed: () => undefined };
+  return { label, width: form.width, height: form.height, obj: putInto(document, form), embed: () => undefined };
 }
 
 /** A form of the document, as large as said. @param draw what the document is told goes into it instead of on a page */

@@ -4,6 +4,7 @@ import type { Language } from "@kind-grip/core/language";
 import pdfmake from "pdfmake";
 import type { ContextPageSize, TDocumentDefinitions } from "pdfmake/interfaces";
 import "./pdf-figures";
+import "./pdf-fonts";
 import { fontFiles, withFaces } from "./pdf-text";
 
 export const INK = "#1D2B2A";

@@ -1,5 +1,7 @@
 /** The parts of pdfmake's document that drawings on paper stand on; as of its version in the lock file. */
 export interface Written {
+  /** What the object says of itself, as a dictionary; other objects stand in it as they are. */
+  data: Record<string, unknown>;
   write(content: unknown): void;
   end(): void;
 }
@@ -43,7 +45,25 @@ export interface PdfRendererClass {
   prototype: PdfRenderer;
 }
 
+/** A font file that was read. */
+export interface Face {
+  createSubset(): object;
+}
+
+/** A font in one document. */
+export interface PdfFont {
+  font: Face;
+  /** The letters that the document has of it. */
+  subset: object;
+  /** Words as they are set. */
+  layoutCache: Record<string, object>;
+}
+
 export interface PdfDocument {
+  /** Family → style → font. */
+  fontCache: Record<string, Record<string, PdfFont> | undefined>;
+  getFontType(bold: boolean, italics: boolean): string;
+  provideFont(family: string, bold: boolean, italics: boolean): PdfFont;
   addPage(options: object): PdfDocument;
   images: Readonly<Record<string, string>>;
   page: Page;
@@ -56,6 +76,7 @@ export interface PdfDocument {
 }
 
 export interface PdfDocumentClass {
+  new (): PdfDocument;
   prototype: PdfDocument;
 }
 

@@ -9,7 +9,8 @@ import { v7 as uuid } from "uuid";
 import type { Db } from "../db/connection";
 import { threadFile } from "../built";
 import type { JobRow } from "./tables";
-import type { JobTask, ThreadTask } from "./task";
+import { putAway } from "./put-away";
+import type { JobTask, ThreadExport, ThreadPaper } from "./task";
 
 /** Without a sign of life for this long, another may take it. */
 export const LEASE_MS = 15_000;
@@ -20,6 +21,9 @@ const MOST_TRIES = 3;
 const KEPT_MS = 24 * 3600_000;
 /** A thread that has had nothing to do for so long is let go, with what it holds. To begin anew costs several seconds of processor. */
 const IDLE_MS = 10 * 60_000;
+
+const PAPER_MAKER = threadFile("./job/make-paper.ts");
+const EXPORT_MAKER = threadFile("./job/make-export.ts");
 
 export class JobWorker {
   private pool: Piscina | undefined;
@@ -101,21 +105,23 @@ export class JobWorker {
 
   private async run({ id, takenBy, task }: JobRow, signal: AbortSignal, onProgress: (share: number) => void): Promise<void> {
     this.pool ??= new Piscina({
-      ...threadFile("./job/task.ts"),
+      execArgv: PAPER_MAKER.execArgv,
       minThreads: 0,
       maxThreads: 1,
       idleTimeout: IDLE_MS,
     });
+    const job = { id, takenBy: takenBy! };
+    const asked = JSON.parse(task!) as JobTask;
+    if (asked.kind === "crewExport" || asked.kind === "trailExport") {
+      const sent: ThreadExport = { task: asked, job, databaseUrl: this.db.url, dataKeys: this.db.keys.toText() };
+      await this.pool.run(sent, { filename: EXPORT_MAKER.filename, signal });
+      return;
+    }
     const { port1, port2 } = new MessageChannel();
     port1.on("message", onProgress);
-    const sent: ThreadTask = {
-      job: { id, takenBy: takenBy! },
-      task: JSON.parse(task!) as JobTask,
-      databaseUrl: this.db.url,
-      dataKeys: this.db.keys.toText(),
-      progress: port2,
-    };
-    await this.pool.run(sent, { signal, transferList: [port2] });
+    const sent: ThreadPaper = { task: asked, progress: port2 };
+    const paper = (await this.pool.run(sent, { filename: PAPER_MAKER.filename, signal, transferList: [port2] })) as Uint8Array;
+    await putAway(this.db, job, Buffer.from(paper.buffer, paper.byteOffset, paper.byteLength));
   }
 
   private async forgetOld(now = Date.now()): Promise<void> {

@@ -3,6 +3,7 @@ import { mapValues } from "es-toolkit";
 import type { Session } from "@kind-grip/core/session";
 import type { Content } from "pdfmake/interfaces";
 import { pdfOf } from "../http/pdf";
+import { blankForm } from "../http/pdf-figures";
 import { PAGE } from "../http/pdf-underlays";
 import { belowEntry, MARGINS, page, type Leaf, type Sheet } from "./leaf";
 
@@ -101,7 +102,7 @@ async function laidOut({ figures }: Sheet, content: Content[], height: number, e
     pageSize: { width: PAGE.width, height },
     pageMargins: [...MARGINS],
     compress: false,
-    images: mapValues(figures, blankFigure),
+    images: mapValues(figures, blankForm),
     content,
     // Asked of everything but what begins a page by itself.
     pageBreakBefore({ id, startPosition }) {
@@ -114,9 +115,4 @@ async function laidOut({ figures }: Sheet, content: Content[], height: number, e
     },
   });
   return count;
-}
-
-/** As large as the figure, with nothing on it. */
-function blankFigure(svg: string): string {
-  return `${svg.slice(0, svg.indexOf(">"))}></svg>`;
 }

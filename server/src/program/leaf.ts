@@ -4,8 +4,9 @@ import { SMALL, smallStillFile, stage, type Library } from "@kind-grip/core/libr
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { durationText } from "@kind-grip/core/units";
 import type { Content } from "pdfmake/interfaces";
-import { builtStill } from "../built";
+import { builtForm } from "../built";
 import { LINE, QUIET, SPRUCE, WARM } from "../http/pdf";
+import { keptForm } from "../http/pdf-figures";
 import { textWidth, type Piece } from "../http/pdf-text";
 import { ownLine } from "../http/pdf-underlays";
 import { inkOf } from "./ink";
@@ -24,7 +25,7 @@ const FIGURE_POINTS = 112;
 /** What the pages of one paper have in common. */
 export interface Sheet {
   library: Library;
-  /** The figures its pages name, each once. */
+  /** The figures its pages name, each once, as forms that are kept. */
   figures: Record<string, string>;
 }
 
@@ -192,8 +193,8 @@ function drawn(library: Library, { movementId, formId }: Pick<Item, "movementId"
   const known = pictures.get(key);
   if (known !== undefined) return known;
   const file = smallStillFile(library, movementId, formId);
-  const svg = (file && builtStill(file)) ?? stage(library, movementId, formId, SMALL).still();
-  pictures.set(key, svg);
+  const form = (file && builtForm(file)) ?? keptForm(stage(library, movementId, formId, SMALL).still());
+  pictures.set(key, form);
   if (pictures.size > KEPT) pictures.delete(pictures.keys().next().value!);
-  return svg;
+  return form;
 }
