@@ -21,13 +21,23 @@ const shared = {
 
 /** Set for complete runs; whoever names a file runs that file. */
 const isTogether = process.env.TESTS_TOGETHER === "1";
-const api = testFiles("server/src", ".api.test.ts", 3);
+
+/** @param usual where the project's test files are, as Jest looks for them */
+function testsOf(usual, files) {
+  if (!isTogether) return { testMatch: usual };
+  return {
+    testMatch: [...files.groups.map((_, place) => `<rootDir>/scripts/together/${place + 1}.cjs`), ...files.alone],
+    globals: { testFileGroups: files.groups },
+  };
+}
 
 export default {
   projects: [
     {
       ...shared,
       displayName: "unit",
+      // More of them slow down what draws pages, and nothing else computes as much.
+      sandboxInjectedGlobals: [...shared.sandboxInjectedGlobals, "Object", "Array", "Number", "Map", "Set", "Uint8Array", "Float64Array"],
       testPathIgnorePatterns: ["/node_modules/", "\\.api\\.test\\.ts$"],
       testMatch: [
         "<rootDir>/core/src/**/*.test.ts",
@@ -39,7 +49,7 @@ export default {
     {
       ...shared,
       displayName: "web",
-      testMatch: ["<rootDir>/web/src/**/*.test.tsx"],
+      ...testsOf(["<rootDir>/web/src/**/*.test.tsx"], testFiles("web/src", ".test.tsx", 4)),
       moduleNameMapper: {
         ...shared.moduleNameMapper,
         "^\\./keep-page$": "<rootDir>/web/src/testing/no-service-worker.ts",
@@ -51,12 +61,7 @@ export default {
     {
       ...shared,
       displayName: "api",
-      ...(isTogether
-        ? {
-            testMatch: ["<rootDir>/server/src/test/together/{first,second,third}.ts", ...api.alone],
-            globals: { testFileGroups: api.groups },
-          }
-        : { testMatch: ["<rootDir>/server/src/**/*.api.test.ts"] }),
+      ...testsOf(["<rootDir>/server/src/**/*.api.test.ts"], testFiles("server/src", ".api.test.ts", 3)),
       globalSetup: "<rootDir>/server/src/test/start-database.ts",
       globalTeardown: "<rootDir>/server/src/test/stop-database.ts",
     },

@@ -6,7 +6,7 @@ import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 
 /** What changes modules, clocks or the surroundings for whoever comes after, or is kept under the file's own name. */
-const ALONE = /jest\.(mock|useFakeTimers|spyOn|isolateModules|resetModules|requireActual)|process\.env\.\w+ =|toMatch\w*Snapshot/;
+const ALONE = /jest\.(mock|useFakeTimers|spyOn|isolateModules|resetModules|requireActual)|process\.env\.\w+ =|toMatch\w*Snapshot|in-pounds/;
 
 /** @param ending of the files' names @returns absolute paths: each by itself, and in groups of about the same length */
 export function testFiles(folder, ending, groups) {

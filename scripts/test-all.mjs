@@ -93,7 +93,7 @@ const waiting = [
     }));
   },
   () => counted("API tests", "test:api", jest("api"), { JEST_RESULTS: jest("api"), TESTS_TOGETHER: "1" }, jestCounts),
-  () => counted("Component tests", "test:web", jest("web"), { JEST_RESULTS: jest("web") }, jestCounts),
+  () => counted("Component tests", "test:web", jest("web"), { JEST_RESULTS: jest("web"), TESTS_TOGETHER: "1" }, jestCounts),
   () => counted("Unit tests", "test:unit", jest("unit"), { JEST_RESULTS: jest("unit") }, jestCounts),
   () => check("Lint", "lint"),
   () => check("Types", "typecheck"),

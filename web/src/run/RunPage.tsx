@@ -227,7 +227,7 @@ function Run({
   const [sound, setSound] = useSoundChoice();
   // Whoever begins a run has led it, also when somebody else signs in in another tab meanwhile.
   const [owner] = useState(useOwner());
-  const nowAtPractice = useCallback(() => practiceNow(me?.account?.now), [me?.account?.now]);
+  const nowAtPractice = useCallback(() => practiceNow(me?.account ?? undefined), [me?.account]);
   const usual = languageOf(crew.language, me?.account?.language);
   const [languages, setLanguages] = useRunLanguages(crew.id, usual);
   const words = useWordsIn(languages.first);

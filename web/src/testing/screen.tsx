@@ -103,7 +103,7 @@ const UNSTYLED = createCache({ key: "unstyled", container: document.createElemen
 /** Shows a part on a page; the address of any other page shows as its text. */
 export function showPage(part: ReactNode, { at = "/", path = at.split("?")[0]!, custom, knowsMe = true }: PageOptions = {}) {
   const store = makeStore();
-  if (knowsMe) void store.dispatch(serverApi.util.upsertQueryData("me", undefined, { ...SIGNED_IN["GET /me"] }));
+  if (knowsMe) void store.dispatch(serverApi.util.upsertQueryData("me", undefined, structuredClone(SIGNED_IN["GET /me"])));
   const router = createMemoryRouter(
     [
       { path, element: part },

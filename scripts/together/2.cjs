@@ -1,0 +1,1 @@
+require("./group.cjs")(1);

@@ -1,3 +1,0 @@
-import { together } from "./together";
-
-together(0);
