@@ -12,7 +12,7 @@ import {
   Typography,
 } from "@mui/material";
 import { Download, Eraser, Stethoscope } from "lucide-react";
-import { useRef, useState, type FormEvent } from "react";
+import { useEffect, useRef, useState, type FormEvent } from "react";
 import { Link } from "react-router";
 import type { ErasedPerson, PersonEntry } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
@@ -31,6 +31,15 @@ export function PersonData({ crewId, person: { id, name, isErased } }: PersonDat
   const [elsewhere, setElsewhere] = useState<ErasedPerson["elsewhere"]>([]);
   // What was pressed is gone afterwards: the keyboard goes on from here.
   const title = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (!isErased) return;
+    // What stands above it is loaded anew, shorter for a moment and then longer; the notice covers the foot of the page.
+    const page = new ResizeObserver(() => {
+      if (document.activeElement === title.current) title.current?.scrollIntoView({ block: "center" });
+    });
+    page.observe(document.body);
+    return () => page.disconnect();
+  }, [isErased]);
   return (
     <Box
       component="section"

@@ -1,13 +1,14 @@
 /** A trainer hands somebody everything that is kept of them, and forgets them: by name, once, for good. */
-import { screen, waitFor, within } from "@testing-library/react";
-import type { ErasedPerson } from "@kind-grip/core/api";
+import { act, screen, waitFor, within } from "@testing-library/react";
+import { useState } from "react";
+import type { ErasedPerson, PersonEntry } from "@kind-grip/core/api";
 import { NoticeBar } from "../base/NoticeBar";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import { sampleId } from "../testing/sample";
 import { PersonData } from "./PersonData";
 
 const [crewId, personId] = [sampleId(), sampleId()];
-const PERSON = {
+const PERSON: PersonEntry = {
   id: personId,
   name: "Ann Early",
   badge: null,
@@ -20,13 +21,19 @@ const PERSON = {
 const at = `/crews/${crewId}/people/${personId}/erase`;
 const show = (answers: Answers = {}, change: object = {}) => {
   const server = new TestServer({ ...SIGNED_IN, [`POST ${at}`]: { elsewhere: [] } satisfies ErasedPerson, ...answers });
+  let showAs!: (person: PersonEntry) => void;
+  const Page = () => {
+    const [person, setPerson] = useState<PersonEntry>({ ...PERSON, ...change });
+    showAs = setPerson;
+    return <PersonData crewId={crewId} person={person} />;
+  };
   const shown = showPage(
     <>
-      <PersonData crewId={crewId} person={{ ...PERSON, ...change }} />
+      <Page />
       <NoticeBar />
     </>,
   );
-  return { server, ...shown };
+  return { server, ...shown, showAs: (person: PersonEntry) => act(() => showAs(person)) };
 };
 const begin = async ({ user }: ReturnType<typeof show>) => {
   await user.click(await screen.findByRole("button", { name: "Forget Ann Early …" }));
@@ -61,6 +68,34 @@ it("says what goes and what stays, and asks for the name; nothing is sent before
   expect(await screen.findByText("Ann Early was forgotten.")).toBeInTheDocument();
   await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
   await waitFor(() => expect(screen.getByRole("heading", { name: "Their data" })).toHaveFocus());
+});
+
+it("the keyboard's place stays in sight while the page above it is loaded anew", async () => {
+  const page = show();
+  await begin(page);
+  await page.user.type(screen.getByRole("textbox"), "Ann Early{Enter}");
+  const heading = screen.getByRole("heading", { name: "Their data", hidden: true });
+  await waitFor(() => expect(heading).toHaveFocus());
+  let scrolled = 0;
+  heading.scrollIntoView = () => void scrolled++;
+  let resized!: () => void;
+  class Watch extends ResizeObserver {
+    constructor(hears: ResizeObserverCallback) {
+      super(hears);
+      resized = () => hears([], this);
+    }
+  }
+  const usual = globalThis.ResizeObserver;
+  globalThis.ResizeObserver = Watch;
+  page.showAs({ ...PERSON, name: "Erased person 1", isErased: true });
+  globalThis.ResizeObserver = usual;
+  resized();
+  resized();
+  expect(scrolled).toBe(2);
+  // Who has gone on elsewhere is left there.
+  await page.user.tab();
+  resized();
+  expect(scrolled).toBe(2);
 });
 
 it("says where somebody of that name is besides", async () => {
