@@ -20,31 +20,8 @@ const folderOf = (name: string) => values.out ?? path.join(docs, name.startsWith
 
 type Picture = (page: Page, crew: (name: string) => Promise<string>) => Promise<void>;
 
-/** The trainer's telephone, signed in as they are. */
-const telephoneOf = async (page: Page): Promise<Page> =>
-  browser.newPage({ viewport: { width: 390, height: 844 }, baseURL: values.base, storageState: await page.context().storageState() });
-
 const PICTURES: Record<string, Picture> = {
   today: (page) => goTo(page, "/today"),
-  "phone-observe": async (page, crew) => {
-    const phone = await telephoneOf(page);
-    await phone.goto(`/crews/${await crew("Ridgeline")}/work/observe`);
-    await phone.getByLabel("Task").click();
-    await phone.getByRole("option", { name: /Nailing/ }).click();
-    await phone.getByRole("button", { name: "Watch at the line" }).click();
-    for (let i = 0; i < 24; i++) {
-      await phone.keyboard.down("j");
-      if (i % 6 === 0) await phone.keyboard.down("f");
-      await phone.waitForTimeout(420 + 40 * (i % 4));
-      await phone.keyboard.up("j");
-      if (i % 6 === 5) await phone.keyboard.up("f");
-      await phone.waitForTimeout(600 + 130 * (i % 3));
-    }
-    await phone.keyboard.down("j");
-    await phone.waitForTimeout(700);
-    await phone.screenshot({ path: path.join(folderOf("phone-observe"), "phone-observe.png") });
-    await phone.close();
-  },
   work: async (page, crew) => goTo(page, `/crews/${await crew("Ridgeline")}/work?view=opinions`),
   baseline: async (page, crew) => {
     await openRound(page, await crew("Ridgeline"), 0, "");
@@ -67,6 +44,7 @@ const PICTURES: Record<string, Picture> = {
     await page.waitForTimeout(800);
   },
   library: (page) => goTo(page, "/library"),
+  movement: (page) => goTo(page, "/library/median-glide"),
   person: async (page, crew) => {
     const crewId = await crew("Saltmarsh");
     await goTo(page, `/crews/${crewId}/people`);
@@ -152,16 +130,12 @@ const PICTURES: Record<string, Picture> = {
     await phone.screenshot({ path: path.join(folderOf("phone"), "phone.png") });
     await phone.close();
   },
-  "phone-plan": async (page, crew) => {
-    const phone = await telephoneOf(page);
-    await phone.goto(`/crews/${await crew("Ridgeline")}/day-plan`);
-    const today = phone.getByRole("region", { name: /^Thursday/ });
-    await today.getByRole("button", { name: /^Yard warm-up/ }).click();
-    await phone.locator(".figure").first().waitFor();
-    await today.evaluate((day) => day.scrollIntoView());
-    await phone.waitForTimeout(1500);
-    await phone.screenshot({ path: path.join(folderOf("phone-plan"), "phone-plan.png") });
-    await phone.close();
+  "hand-out": async (page, crew) => {
+    const crewId = await crew("Ridgeline");
+    const [program] = (await (await page.request.get(`/api/crews/${crewId}/programs`)).json()) as { id: string }[];
+    await goTo(page, `/crews/${crewId}/program/${program!.id}/hand-out`);
+    await page.getByRole("heading", { level: 3 }).first().waitFor();
+    await page.waitForTimeout(1500);
   },
   rotation: async (page, crew) => {
     await goTo(page, `/crews/${await crew("Ridgeline")}/work?view=shift`);
