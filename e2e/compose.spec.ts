@@ -35,13 +35,16 @@ test("a program argued from need, changed by the trainer, fitted and printed", a
 
   await test.step("look at what else would do side by side, take one, go back", async () => {
     const beside = page.getByRole("region", { name: "Side by side" });
-    // The best and one beside it; on a machine that has its hands full the third may not be found in its two seconds.
+    // The best and one beside it, whichever: how many are found in the time there is depends on the machine.
     await expect(beside.getByRole("listitem").nth(1)).toBeVisible();
-    const shown = () => page.getByRole("region", { name: "After the shift" }).getByRole("listitem").allInnerTexts();
+    const shown = async () => {
+      const sessions = ["Warm-up", "Stretch break", "After the shift"].map((name) => page.getByRole("region", { name, exact: true }));
+      return Promise.all(sessions.map((session) => session.getByRole("listitem").allInnerTexts()));
+    };
     const before = await shown();
     await beside
-      .getByRole("button", { name: /^Take: (Least kit|Fewest)/ })
-      .first()
+      .getByRole("button", { name: /^Take: / })
+      .nth(1)
       .click();
     await expect(page.getByText("Another program, nearly as good")).toBeVisible();
     expect(await shown()).not.toEqual(before);
