@@ -108,6 +108,17 @@ describe("laws", () => {
     putBack({ ...angles, elbow: 139.9999999999996, pronation: 42.96873014406034, wristFlexion: 0, deviation: 0 });
   });
 
+  it("a hand is where it was to a hundredth of a millimetre, also where its arm lifts the shoulder", () => {
+    const bent = { wristFlexion: -77.68134757838, deviation: 7.997269331476, pronation: 6.62418090581 };
+    putBack({
+      shoulderFlexion: 117.921476745,
+      shoulderAbduction: 16.1571586277,
+      shoulderRotation: 42.942686585,
+      elbow: 58.18675019507,
+      ...bent,
+    });
+  });
+
   it("a hand put back where it was finds the same place with the same palm, within its ranges", () => {
     fc.assert(fc.property(anyArm, putBack));
   });

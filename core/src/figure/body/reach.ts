@@ -65,25 +65,19 @@ const EASY = 0.05;
 export function reach(arm: ArmPose, goal: Goal): { arm: ArmPose; problems: string[] } {
   // A raised arm lifts its own shoulder, which moves the reach: solved again from there until it stands still.
   let result = reachFrom(arm, goal);
-  for (let round = 0; round < MOST_ROUNDS; round++) {
+  const again = (held?: Choice): number => {
     const { shoulderFlexion, shoulderAbduction } = result.arm;
-    const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal);
-    const settled = distance(shoulderPlace(next.arm), shoulderPlace(result.arm)) < 0.2;
+    const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal, held);
+    const moved = distance(shoulderPlace(next.arm), shoulderPlace(result.arm));
     result = next;
-    if (settled) return plainOf(result);
-  }
-  // Two ways that are as good, each from where the other leaves the shoulder: the last one is kept to.
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    const { shoulderFlexion, shoulderAbduction } = result.arm;
-    const next = reachFrom({ ...arm, shoulderFlexion, shoulderAbduction }, goal, result.choice);
-    const settled = distance(shoulderPlace(next.arm), shoulderPlace(result.arm)) < 1e-3;
-    result = next;
-    if (settled) break;
-  }
-  return plainOf(result);
+    return moved;
+  };
+  let moved = Infinity;
+  for (let round = 0; round < MOST_ROUNDS && moved >= NEARLY_MM; round++) moved = again();
+  // What was chosen is kept to: of two ways that are as good each would go on leaving the shoulder where the other is better.
+  for (let round = 0; round < MOST_ROUNDS && moved >= STILL_MM; round++) moved = again(result.choice);
+  return { arm: result.arm, problems: result.problems };
 }
-
-const plainOf = ({ arm, problems }: Reached) => ({ arm, problems });
 
 /** What was free to choose, in degrees: how far the hand is turned about its contact, and the elbow about its line. */
 interface Choice {
@@ -97,6 +91,9 @@ interface Reached {
 }
 
 const MOST_ROUNDS = 6;
+/** How far a shoulder may still move between two rounds for nothing else to be chosen, and for the hand to be where it should be. */
+const NEARLY_MM = 0.2;
+const STILL_MM = 1e-3;
 
 /** @param held what was chosen before, which is kept to */
 function reachFrom(arm: ArmPose, goal: Goal, held?: Choice): Reached {
