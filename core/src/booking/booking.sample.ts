@@ -1,4 +1,5 @@
 /** Days of bookings for tests. */
+import { minutesOfDay } from "../calendar";
 import { TASK_STARTERS, type Task, type Work } from "../strain";
 import type { Booking } from "./booking";
 import type { BookedDay, BookedSpan, LayRules, SessionShape } from "./lay";
@@ -8,7 +9,7 @@ const sampleId = () => `019d0000-0000-7000-a000-${String(++made).padStart(12, "0
 
 const DAY = Date.parse("2026-03-24T00:00:00Z");
 /** ms since 1970 of a time of the day, "HH:MM". */
-export const at = (time: string): number => DAY + (Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5))) * 60_000;
+export const at = (time: string): number => DAY + minutesOfDay(time) * 60_000;
 export const timeOf = (ms: number): string => new Date(ms).toISOString().slice(11, 16);
 
 /** "09:00-09:50", with "d" behind it for deep and "h" for hard work. */

@@ -1,5 +1,16 @@
 /** A plan laid on the calendar: series where their kind of shift is, with the days that differ, beside what was placed once. Pure. */
-import { addDays, dateAt, daysBetween, momentAt, shiftsFrom, wallTime, workingDay, type Shift, type ShiftPattern } from "../calendar";
+import {
+  addDays,
+  dateAt,
+  daysBetween,
+  minutesOfDay,
+  momentAt,
+  shiftsFrom,
+  wallTime,
+  workingDay,
+  type Shift,
+  type ShiftPattern,
+} from "../calendar";
 import type { SlotKind } from "../session";
 import { onGrid, type Placement } from "./placement";
 import type { Series, SeriesDays, SeriesPlace, StandingPlan } from "./standing";
@@ -158,8 +169,7 @@ export function placeIn(shift: Shift, startMs: number, slot: SlotKind, timeZone:
 
 /** From the start of a shift to a moment, as the clock on the wall shows it. */
 function wallMinutes({ date, kind }: Shift, atMs: number, timeZone: string): number {
-  const ofDay = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3, 5));
-  return daysBetween(date, dateAt(atMs, timeZone)) * 1440 + ofDay(wallTime(atMs, timeZone)) - ofDay(kind.start);
+  return daysBetween(date, dateAt(atMs, timeZone)) * 1440 + minutesOfDay(wallTime(atMs, timeZone)) - minutesOfDay(kind.start);
 }
 
 /** The id of what a series is on a day: its own, with the day written into the last 32 bits. */

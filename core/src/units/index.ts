@@ -2,6 +2,7 @@
 export { grouped } from "./grouped";
 export { durationText, spanText } from "./time-text";
 export {
+  fixedText,
   LENGTH_UNITS,
   lengthIn,
   lengthOf,

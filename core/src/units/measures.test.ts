@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { lengthIn, lengthOf, lengthText, massIn, massOf, massText, METRIC, numberText, readAmount, type Measures } from ".";
+import { fixedText, lengthIn, lengthOf, lengthText, massIn, massOf, massText, METRIC, numberText, readAmount, type Measures } from ".";
 
 const AMERICAN: Measures = { ...METRIC, mass: "lb", length: "in" };
 const GERMAN: Measures = { ...METRIC, decimal: "comma" };
@@ -16,6 +16,9 @@ it.each([
   [lengthText(0.3, GERMAN), "30 cm"],
   [numberText(1234.5, 1), "1234.5"],
   [numberText(0.25, 1, GERMAN), "0,3"],
+  [fixedText(2, 1), "2.0"],
+  [fixedText(2.346, 2, GERMAN), "2,35"],
+  [fixedText(1234.5, 0), "1235"],
 ])("is written %s", (written, expected) => expect(written).toBe(expected));
 
 it.each([

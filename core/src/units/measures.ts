@@ -65,6 +65,15 @@ export function numberText(value: number, digits: number, { decimal }: Pick<Meas
   return new Intl.NumberFormat(LOCALE_OF_MARK[decimal], { maximumFractionDigits: digits, useGrouping: false }).format(value);
 }
 
+/** @param digits digits after the mark, filled up with noughts */
+export function fixedText(value: number, digits: number, { decimal }: Pick<Measures, "decimal"> = METRIC): string {
+  return new Intl.NumberFormat(LOCALE_OF_MARK[decimal], {
+    minimumFractionDigits: digits,
+    maximumFractionDigits: digits,
+    useGrouping: false,
+  }).format(value);
+}
+
 /** A mass as it is read: `1.5 kg`, `3.3 lb`. @param kg kilograms */
 export function massText(kg: number, measures: Measures = METRIC, digits = measures.mass === "kg" ? 2 : 1): string {
   return `${numberText(massIn(kg, measures), digits, measures)} ${measures.mass}`;

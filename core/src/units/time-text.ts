@@ -1,4 +1,5 @@
 /** Seconds as people read them. */
+import { numberText, type Measures } from "./measures";
 
 /**
  * `8'16"`: minutes and seconds, rounded up to the next whole second so that a session never looks shorter than it is.
@@ -11,8 +12,8 @@ export function durationText(sec: number): string {
 }
 
 /** `45 s`, `2 min`, `2 min 30 s`; half seconds stay visible below a minute. */
-export function spanText(sec: number): string {
-  if (sec < 60) return `${Number.isInteger(sec) ? sec : sec.toFixed(1)} s`;
+export function spanText(sec: number, measures?: Measures): string {
+  if (sec < 60) return `${numberText(sec, 1, measures)} s`;
   const whole = Math.round(sec);
   const rest = whole % 60;
   return rest === 0 ? `${whole / 60} min` : `${Math.floor(whole / 60)} min ${rest} s`;

@@ -6,7 +6,8 @@ import { MEASURES } from "./measures";
 
 /** @param pattern of luxon, written for day before month and 24 hours */
 export function dateText(at: DateTime, pattern: string): string {
-  return at.toFormat(datePattern(pattern, MEASURES));
+  // Halves of the day as in times by themselves.
+  return at.toFormat(datePattern(pattern, MEASURES)).replace(/\b[AP]M\b/g, (half) => half.toLowerCase());
 }
 
 /** The time of day at a moment, where it is. */
@@ -18,3 +19,6 @@ export function timeText(atMs: number, timeZone: string): string {
 export function wholeDayText(date: string): string {
   return dateText(DateTime.fromISO(date), "d LLL yyyy");
 }
+
+/** Days along a chart's axis, as d3 writes them. */
+export const DAY_TICKS = MEASURES.dateOrder === "dayMonth" ? "%-d %b" : "%b %-d";

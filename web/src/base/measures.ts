@@ -3,6 +3,7 @@
  * drawn; what is stored stays in kilograms and metres.
  */
 import {
+  fixedText as fixedOn,
   lengthIn,
   lengthOf,
   lengthText as lengthOn,
@@ -11,6 +12,8 @@ import {
   massText as massOn,
   METRIC,
   numberText as numberOn,
+  spanText as spanOn,
+  torqueText as torqueOn,
   type Measures,
 } from "@kind-grip/core/units";
 import { isEqual } from "es-toolkit";
@@ -67,6 +70,20 @@ export function lengthText(metres: number, digits?: number): string {
 /** @param digits most digits after the mark */
 export function numberText(value: number, digits: number): string {
   return numberOn(value, digits, MEASURES);
+}
+
+/** @param digits digits after the mark, filled up with noughts: figures of a column, or one that changes in its place */
+export function fixedText(value: number, digits: number): string {
+  return fixedOn(value, digits, MEASURES);
+}
+
+export function torqueText(torqueNm: number): string {
+  return torqueOn(torqueNm, MEASURES);
+}
+
+/** `45 s`, `2 min 30 s` */
+export function spanText(sec: number): string {
+  return spanOn(sec, MEASURES);
 }
 
 /** The screens are in English. */

@@ -29,3 +29,19 @@ it("dots and colons in a text are not places to look", () => {
     "Braucht: a.b",
   );
 });
+
+it("numbers within a text have the mark of whoever reads it; a count stays whole", async () => {
+  Object.assign(globalThis, { localStorage: { getItem: () => JSON.stringify({ decimal: "comma" }) } });
+  jest.resetModules();
+  const { t } = await import("./words");
+  const { fixedText, spanText, torqueText } = await import("./measures");
+  Reflect.deleteProperty(globalThis, "localStorage");
+  expect(t("{{gap}} of {{all}}, {{text}}", { gap: 1.25, all: 3, text: "1.5" })).toBe("1,25 of 3, 1.5");
+  expect([t(...counted(2)), fixedText(2, 1), spanText(2.5), spanText(90), torqueText(1.234)]).toEqual([
+    "2 people",
+    "2,0",
+    "2,5 s",
+    "1 min 30 s",
+    "1,23 N·m",
+  ]);
+});

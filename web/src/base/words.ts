@@ -3,7 +3,9 @@
  * (docs/architecture.md, "Languages"). The language is known before the first screen is drawn, so tables of words may be built when
  * their module is read; whoever chooses another one gets the page anew.
  */
+import { mapValues } from "es-toolkit";
 import i18next from "i18next";
+import { numberText } from "./measures";
 
 export type WordValues = Readonly<Record<string, string | number>>;
 /**
@@ -12,6 +14,13 @@ export type WordValues = Readonly<Record<string, string | number>>;
  * @param values with `count`, the form for that many is taken; `defaultValue_one` is the English one for a single thing
  */
 export type Say = (text: string, values?: WordValues) => string;
+
+/** Numbers with the mark that whoever looks is used to; a count stays a number, and is whole. */
+function marked(values: WordValues): WordValues {
+  const isBroken = (value: string | number) => typeof value === "number" && !Number.isInteger(value);
+  if (!Object.values(values).some(isBroken)) return values;
+  return mapValues(values, (value) => (isBroken(value) ? numberText(value as number, 10) : value));
+}
 
 /**
  * @param language BCP 47: decides which forms count tells apart
@@ -31,7 +40,7 @@ export function sayIn(language: string, texts: Readonly<Record<string, string>> 
   // What has no values is the same each time, and said many times a second.
   const plain = new Map<string, string>();
   return (text, values) => {
-    if (values) return words.t(text, values);
+    if (values) return words.t(text, marked(values));
     const known = plain.get(text) ?? words.t(text);
     plain.set(text, known);
     return known;

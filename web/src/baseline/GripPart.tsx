@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from "react";
 import { GRIP_REST_SEC, gripOf, wantsTrial, type BaselineRecord } from "@kind-grip/core/baseline";
 import { readTrial, type GripTrial, type Reading } from "@kind-grip/core/meter";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
-import { FIELD_UNITS, massText, numberText } from "../base/measures";
+import { FIELD_UNITS, fixedText, massText, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { Trace } from "../meter/Trace";
 import { trialIsOver } from "../meter/trial-over";
@@ -121,7 +121,7 @@ export function GripPart({
           <Trace readings={readings} most={Math.max(TRACE_KG, (best(side ?? judged!.side) ?? 0) * 1.2)} side={side ?? judged!.side} />
           {side && (
             <Typography component="p" sx={{ fontSize: "3.4rem", fontWeight: 800, lineHeight: 1 }}>
-              {FIELD_UNITS.mass.shown(readings.at(-1)?.value ?? 0).toFixed(1)}{" "}
+              {fixedText(FIELD_UNITS.mass.shown(readings.at(-1)?.value ?? 0), 1)}{" "}
               <Box component="span" sx={{ fontSize: "1.4rem", fontWeight: 600 }}>
                 {FIELD_UNITS.mass.unit}
               </Box>

@@ -4,7 +4,7 @@ import type { Change } from "@kind-grip/core/baseline";
 import type { Finding } from "@kind-grip/core/baseline";
 import type { FunctionTest } from "@kind-grip/core/baseline";
 import type { Motion } from "@kind-grip/core/baseline";
-import { FIELD_UNITS } from "../base/measures";
+import { FIELD_UNITS, fixedText, massText, numberText } from "../base/measures";
 import { t } from "../base/words";
 
 export const MOTION_NAMES: Readonly<Record<Motion, string>> = {
@@ -22,7 +22,7 @@ export const FUNCTION_TEST_NAMES: Readonly<Record<FunctionTest, string>> = {
   holdTool: t("Hold the tool for 30 s"),
   stapleLever: t("Ten squeezes of the staple lever"),
   wringTowel: t("Wring a wet towel"),
-  pressThumb: t("Press 5 kg on the scale with the thumb"),
+  pressThumb: t("Press {{mass}} on the scale with the thumb", { mass: massText(5) }),
   turnKey: t("Turn a stiff key"),
 };
 
@@ -82,7 +82,7 @@ export function findingText(finding: Finding, regionName: (region: string) => st
             motionNames: MOTION_NAMES[finding.measure],
             left: finding.left,
             right: finding.right,
-            angleNoiseDeg: Number(finding.underDeg.toFixed(1)),
+            angleNoiseDeg: numberText(finding.underDeg, 1),
           });
   }
 }
@@ -114,5 +114,5 @@ function lower(motion: Motion): string {
 }
 
 function kg(value: number): string {
-  return `${FIELD_UNITS.mass.shown(value).toFixed(1)} ${FIELD_UNITS.mass.unit}`;
+  return `${fixedText(FIELD_UNITS.mass.shown(value), 1)} ${FIELD_UNITS.mass.unit}`;
 }

@@ -2,7 +2,8 @@
 import { Box, Typography } from "@mui/material";
 import { useState } from "react";
 import { shareKit, type Sharing } from "@kind-grip/core/kit";
-import { durationText, spanText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
+import { spanText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import { Choice } from "../parts/Choice";

@@ -14,8 +14,7 @@ import {
   type Step,
   type Tool,
 } from "@kind-grip/core/load";
-import { torqueText } from "@kind-grip/core/units";
-import { lengthText, massText } from "../base/measures";
+import { lengthText, massText, torqueText } from "../base/measures";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { useLibrary } from "../base/library";

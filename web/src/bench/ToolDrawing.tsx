@@ -1,12 +1,16 @@
 /** A tool to scale with its grip marks; the hand can be put on any of them. */
 import { Box } from "@mui/material";
+import { range } from "es-toolkit";
 import { gripMarks, MARK_EVERY_M, torqueNm, type LoadUse, type Tool } from "@kind-grip/core/load";
-import { lengthText, massText } from "../base/measures";
+import { FIELD_UNITS, lengthText, massText, MEASURES, torqueText } from "../base/measures";
 import { t } from "../base/words";
 
 const WIDTH = 700;
 const SHAFT_Y = 70;
 const MARGIN = 34;
+/** Whole numbers along the tool, of the unit it is measured in. */
+const TICK_STEPS = { cm: [4, 10, 20, 50, 100], in: [2, 4, 6, 12, 24, 60] } as const;
+const MOST_TICKS = 15;
 
 interface ToolDrawingProps {
   tool: Tool;
@@ -44,7 +48,9 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
   const head = tool.headKg > 0 ? 34 + 22 * Math.sqrt(tool.headKg) : 0;
   const marks = gripMarks(tool).map((at) => ({ at, nm: Math.max(0, torqueNm(tool, use, at, reachM)) }));
   const most = Math.max(...marks.map(({ nm }) => nm), 0.1);
-  const everyCm = tool.lengthM > 0.6 ? 10 : 4;
+  const { unit, shown, stored } = FIELD_UNITS.length;
+  const every = TICK_STEPS[MEASURES.length].find((step) => tool.lengthM / stored(step) <= MOST_TICKS)!;
+  const ticks = range(every, shown(tool.lengthM), every).filter((tick) => stored(tick) >= marks[0]!.at && stored(tick) <= marks.at(-1)!.at);
   return (
     <Box
       component="svg"
@@ -87,12 +93,11 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
         />
       </g>
       {marks.map(({ at, nm }) => {
-        const cm = Math.round(at * 1000) / 10;
         const height = (nm / most) * 74;
         const wide = Math.max(1, MARK_EVERY_M * pxPerM - 1);
         return (
-          <g key={cm} onClick={() => onGrip(at)} style={{ cursor: "pointer" }}>
-            <title>{t("{{cm}} cm: {{nm}} N·m", { cm, nm: nm.toFixed(2) })}</title>
+          <g key={at} onClick={() => onGrip(at)} style={{ cursor: "pointer" }}>
+            <title>{`${lengthText(at)}: ${torqueText(nm)}`}</title>
             <rect x={x(at) - wide / 2} y={110} width={wide} height={92} fill="transparent" />
             <rect
               x={x(at) - wide / 2}
@@ -103,16 +108,16 @@ export function ToolDrawing({ tool, use, reachM, gripM, onGrip }: ToolDrawingPro
               fill="var(--mui-palette-primary-main)"
               opacity={Math.abs(at - gripM) < MARK_EVERY_M / 2 ? 1 : 0.42}
             />
-            {cm % everyCm === 0 && (
-              <text x={x(at)} y={222} textAnchor="middle" fontSize={14} fill="var(--mui-palette-text-secondary)">
-                {cm}
-              </text>
-            )}
           </g>
         );
       })}
+      {ticks.map((tick) => (
+        <text key={tick} x={x(stored(tick))} y={222} textAnchor="middle" fontSize={14} fill="var(--mui-palette-text-secondary)">
+          {tick}
+        </text>
+      ))}
       <text x={WIDTH - 4} y={238} textAnchor="end" fontSize={14} fill="var(--mui-palette-text-secondary)">
-        {t("cm from the near end; bars: torque with the hand there")}
+        {t("{{unit}} from the near end; bars: torque with the hand there", { unit })}
       </text>
     </Box>
   );

@@ -6,6 +6,7 @@ import type { BookingEntry, PersonEntry } from "@kind-grip/core/api";
 import type { Booking } from "@kind-grip/core/booking";
 import { dateAt, momentAt, wallTime } from "@kind-grip/core/calendar";
 import type { Treatment } from "@kind-grip/core/strain";
+import { timeText } from "../base/dates";
 import { t } from "../base/words";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
@@ -43,7 +44,7 @@ export function BookingPanel({ booking, isNew, people, treatments, timeZone, act
     >
       <Box sx={{ display: "flex", alignItems: "start" }}>
         <Typography variant="h3" component="h2" sx={{ flex: 1 }}>
-          {isNew ? t("New booking") : t("{{name}}, {{time}}", { name, time: wallTime(Date.parse(booking.startsAt), timeZone) })}
+          {isNew ? t("New booking") : t("{{name}}, {{time}}", { name, time: timeText(Date.parse(booking.startsAt), timeZone) })}
         </Typography>
         <IconButton aria-label={t("Close")} onClick={onClose}>
           <X size={20} />

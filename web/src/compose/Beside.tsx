@@ -2,9 +2,8 @@
 import { Box, Typography } from "@mui/material";
 import type { BesideSession } from "@kind-grip/core/compose";
 import type { BesideSlot } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
 import { useWords } from "../base/library";
-import { listText } from "../base/measures";
+import { listText, spanText } from "../base/measures";
 import { t } from "../base/words";
 import { MovementThumb } from "../figure/MovementThumb";
 import { Toggle } from "../parts/Toggle";

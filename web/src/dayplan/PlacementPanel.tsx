@@ -8,6 +8,7 @@ import { durationText } from "@kind-grip/core/units";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { v7 as uuid } from "uuid";
 import { useWords } from "../base/library";
+import { timeText } from "../base/dates";
 import { t } from "../base/words";
 import { SessionFigures } from "../figure/SessionFigures";
 import { Choice } from "../parts/Choice";
@@ -80,7 +81,7 @@ export function PlacementPanel({
       {laid.kept ? (
         <Typography>
           {t("{{time}}. It was led, or is from before its series changed: it stays as it is.", {
-            time: wallTime(placed.startMs, crew.timeZone),
+            time: timeText(placed.startMs, crew.timeZone),
           })}
         </Typography>
       ) : (

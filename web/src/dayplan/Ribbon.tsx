@@ -4,6 +4,7 @@ import { ribbonOf, type RibbonPart, type RibbonPiece } from "@kind-grip/core/day
 import type { Shift } from "@kind-grip/core/calendar";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { timeText } from "../base/dates";
+import { fixedText } from "../base/measures";
 import { t } from "../base/words";
 import { hoursIn, namedRuns, thicknessOf } from "./ribbon-shape";
 
@@ -122,7 +123,7 @@ function Work({ shift, pieces, x }: { shift: Shift; pieces: readonly RibbonPiece
             className="keeps-colour"
             key={i}
             aria-hidden
-            title={t("{{name}}: strain index {{strain}}", { name: piece.name, strain: piece.strain.toFixed(1) })}
+            title={t("{{name}}: strain index {{strain}}", { name: piece.name, strain: fixedText(piece.strain, 1) })}
             sx={{
               position: "absolute",
               left: `${x(piece.startMs)}%`,

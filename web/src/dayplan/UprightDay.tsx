@@ -6,6 +6,7 @@ import type { Shift } from "@kind-grip/core/calendar";
 import { ribbonOf, type Clash, type LaidPlacement, type Placed, type RibbonPart } from "@kind-grip/core/dayplan";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { timeText } from "../base/dates";
+import { fixedText } from "../base/measures";
 import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
 import { gapText, hoursIn, namedRuns, stoppedBy, thicknessOf, THICKEST } from "./ribbon-shape";
@@ -71,7 +72,7 @@ export function UprightDay(props: UprightDayProps) {
           className="keeps-colour"
           key={piece.startMs}
           aria-hidden
-          title={t("{{name}}: strain index {{strain}}", { name: piece.name, strain: piece.strain.toFixed(1) })}
+          title={t("{{name}}: strain index {{strain}}", { name: piece.name, strain: fixedText(piece.strain, 1) })}
           sx={{
             ...along(piece, thicknessOf(piece.strain)),
             bgcolor: piece.strain > RAISED_STRAIN ? "warm.light" : "primary.light",

@@ -93,7 +93,7 @@ it("while the server is away it is kept, and sent when it is back", async () => 
   await status("Kept here, sent when the server is back");
   expect(draft()?.value).toEqual({ text: "first!" });
   server.away = false;
-  await waitFor(() => expect(state()).toHaveTextContent("Saved"), { timeout: 8000 });
+  await waitFor(() => expect(state()).toHaveTextContent("Saved"));
   expect(draft()).toBeUndefined();
 }, 15_000);
 

@@ -2,7 +2,7 @@
 import { Box, Button, Popover, TextField, Typography } from "@mui/material";
 import { Gauge, Unplug } from "lucide-react";
 import { useState } from "react";
-import { massText } from "../base/measures";
+import { fixedText, massText } from "../base/measures";
 import { t } from "../base/words";
 import { Toggle } from "../parts/Toggle";
 import { Slide } from "../work/EffortFields";
@@ -100,7 +100,7 @@ export function MeterPanel({ meter }: { meter: Meter }) {
               />
               <Slide
                 label={t("Noise")}
-                told={`± ${meter.settings.noise.toFixed(1)}`}
+                told={`± ${fixedText(meter.settings.noise, 1)}`}
                 value={meter.settings.noise}
                 min={0}
                 max={4}

@@ -116,7 +116,7 @@ it("a device whose sensor says nothing is not measured with", async () => {
   const { user } = showPage(<Page />);
   await user.click(screen.getByRole("button", { name: "This phone" }));
   expect(screen.getByText("connecting")).toBeVisible();
-  expect(await screen.findByText("lost", undefined, { timeout: 3000 })).toBeVisible();
+  expect(await screen.findByText("lost")).toBeVisible();
   lieFlat();
   expect(screen.getByText("lost")).toBeVisible();
 });

@@ -3,6 +3,7 @@ import { Box } from "@mui/material";
 import { useColorScheme } from "@mui/material/styles";
 import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useEffect, useRef } from "react";
+import { MEASURES } from "../base/measures";
 
 export interface PlotColours {
   ink: string;
@@ -61,5 +62,6 @@ function base({ ink }: PlotColours): Partial<Layout> {
     plot_bgcolor: "rgba(0,0,0,0)",
     margin: { l: 64, r: 16, t: 8, b: 36 },
     hovermode: "closest",
+    separators: MEASURES.decimal === "comma" ? ",." : ".,",
   };
 }

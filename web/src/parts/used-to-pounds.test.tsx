@@ -3,9 +3,11 @@ import { AMERICAN } from "../testing/in-pounds";
 import { screen } from "@testing-library/react";
 import { DateTime } from "luxon";
 import { useState } from "react";
+import { patternPreset } from "@kind-grip/core/calendar";
 import { METRIC } from "@kind-grip/core/units";
 import { dateText, timeText, wholeDayText } from "../base/dates";
 import { massText, MEASURES, takeMeasures } from "../base/measures";
+import { ShiftPatternFields } from "../crew/ShiftPatternFields";
 import { showPage } from "../testing/screen";
 import { AmountField } from "./AmountField";
 import { TimeField } from "./TimeField";
@@ -64,11 +66,22 @@ it("a time is shown and typed with twelve hours, and kept with 24", async () => 
   expect([kept, (field as HTMLInputElement).value]).toEqual([["19:15"], "7:15 pm"]);
 });
 
+it.each([
+  ["22:00", "ends 6:00 am the next day"],
+  ["16:00", "ends 12:00 am the next day"],
+  ["06:00", "ends 2:00 pm"],
+])("a shift of eight hours from %s %s", (start, ends) => {
+  const pattern = patternPreset("weekdays", "2026-03-02");
+  const shift = { ...pattern.shifts[0]!, start, lengthMin: 480, breaks: [] };
+  showPage(<ShiftPatternFields value={{ ...pattern, shifts: [shift] }} onChange={() => undefined} />);
+  expect(screen.getByText(ends)).toBeInTheDocument();
+});
+
 it("texts tell it their way", () => {
   const at = DateTime.fromISO("2026-03-05T14:05", { zone: "utc" });
   expect([massText(1.5), dateText(at, "cccc d LLLL, HH:mm"), wholeDayText("2026-03-05"), timeText(at.toMillis(), "utc")]).toEqual([
     "3.3 lb",
-    "Thursday March 5, 2:05 PM",
+    "Thursday March 5, 2:05 pm",
     "Mar 5 2026",
     "2:05 pm",
   ]);

@@ -15,9 +15,9 @@ import {
   type Session,
   type Sides,
 } from "@kind-grip/core/session";
-import { torqueText } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
 import type { Participations } from "@kind-grip/core/safety";
+import { torqueText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";

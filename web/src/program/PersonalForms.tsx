@@ -5,7 +5,7 @@ import { useState } from "react";
 import { easierForm, rungOf, type Movement } from "@kind-grip/core/library";
 import { refusalOf, type Participations } from "@kind-grip/core/safety";
 import { compilePerson, groupWaits, setPersonalForm, type Item, type PersonalForm, type Session } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
+import { spanText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";

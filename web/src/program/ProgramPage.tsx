@@ -10,7 +10,7 @@ import { newItem } from "@kind-grip/core/library";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
 import { withFirstLoad, withRamps } from "@kind-grip/core/program";
 import { addItem, moveItem, type Session } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
+import { spanText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";

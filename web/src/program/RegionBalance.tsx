@@ -2,7 +2,7 @@
 import { Box, Typography } from "@mui/material";
 import { torqueIn } from "@kind-grip/core/program";
 import { groupWaits, sessionTotals, type Session, type Timeline } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
+import { spanText } from "../base/measures";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { PersonEntry } from "@kind-grip/core/api";

@@ -27,7 +27,7 @@ const withProgram = (change: Partial<Program>) => {
   });
   return { ...shown, saved: () => shown.server.calls("PUT").map(({ body }) => (body as { program: Program }).program) };
 };
-const weeks = () => screen.findByRole("region", { name: "Weeks" }, { timeout: 8000 });
+const weeks = () => screen.findByRole("region", { name: "Weeks" });
 const row = async (name: string) => within(await weeks()).getByRole("row", { name: new RegExp(`^${name}`) });
 
 it("shows every item of every session by weeks with their days, and when the review is", async () => {
@@ -69,7 +69,7 @@ it("without a first day no week can be lighter and no review is named", async ()
 
 it("the way up in load is that of the crew's kit, with large steps marked", async () => {
   withProgram({ settlingFrom: "2026-03-30" });
-  const ladder = await screen.findByRole("region", { name: "The way up in load" }, { timeout: 8000 });
+  const ladder = await screen.findByRole("region", { name: "The way up in load" });
   const rungs = within(ladder)
     .getAllByRole("listitem")
     .map(({ textContent }) => textContent);
@@ -79,5 +79,5 @@ it("the way up in load is that of the crew's kit, with large steps marked", asyn
 
 it("nothing in any session says what to do", async () => {
   withProgram({ sessions: [sampleSession([])] });
-  expect(await screen.findByText("Nothing is in it yet", undefined, { timeout: 8000 })).toBeInTheDocument();
+  expect(await screen.findByText("Nothing is in it yet")).toBeInTheDocument();
 });

@@ -1,7 +1,7 @@
 /** A cut in words, with the seconds it gained. */
 import { doseText } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
 import type { Cut } from "@kind-grip/core/slot";
+import { spanText } from "../base/measures";
 import { t } from "../base/words";
 
 /** @param nameOf display name of a movement */

@@ -42,7 +42,7 @@ const open = (answers: object = {}, rest = `program/${entry.id}`) => {
   );
   return { server, ...showPage(pages, { at: `/crews/${crew.id}/${rest}`, path: "*" }) };
 };
-const score = () => screen.findByRole("listbox", { name: "Items of Warm-up" }, { timeout: 8000 });
+const score = () => screen.findByRole("listbox", { name: "Items of Warm-up" });
 const names = () => screen.getAllByRole("option").map((option) => option.textContent);
 const saved = (server: TestServer) => server.calls("PUT").map(({ body }) => body as { version: number; program: ProgramEntry["program"] });
 const status = (text: string) => waitFor(() => expect(screen.getByText(text, { selector: "[role=status]" })).toBeInTheDocument());

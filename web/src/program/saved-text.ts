@@ -1,7 +1,6 @@
 /** What taking turns saves in a session, in words; nothing where it saves nothing. */
 import type { Saved } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
-import { listText } from "../base/measures";
+import { listText, spanText } from "../base/measures";
 import { t } from "../base/words";
 
 export function savedText({ alternatingSec, pairedSec }: Saved): string | undefined {

@@ -4,7 +4,7 @@ import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
 import type { Trend } from "@kind-grip/core/followup";
 import type { Progress } from "@kind-grip/core/api";
-
+import { DAY_TICKS } from "../base/dates";
 import { t } from "../base/words";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
@@ -76,7 +76,7 @@ function layoutOf(colours: PlotColours): Partial<Layout> {
   const axis = plotAxis(colours);
   return {
     legend: { orientation: "h", x: 1, xanchor: "right", y: 1.06, yanchor: "bottom" },
-    xaxis: { ...axis, type: "date", tickformat: "%-d %b" },
+    xaxis: { ...axis, type: "date", tickformat: DAY_TICKS },
     yaxis: { ...axis, title: { text: t("Effort") }, domain: [0.36, 1], range: [0, 10], dtick: 2 },
     yaxis2: { ...axis, title: { text: t("Came, %") }, domain: [0, 0.24], range: [0, 100], dtick: 50 },
   };

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
 import { useSearchParams } from "react-router";
 import type { CrewEntry, Progress } from "@kind-grip/core/api";
+import { fixedText } from "../base/measures";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { progressApi } from "./api";
@@ -89,11 +90,11 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
         <Figure value={String(runs.length)} label={t("runs", { count: runs.length, defaultValue_one: "run" })} />
         <Figure value={`${Math.round((present / Math.max(1, expected)) * 100)} %`} label={t("came, on average")} />
         <Figure
-          value={meanEffort === null ? "–" : meanEffort.toFixed(1)}
+          value={meanEffort === null ? "–" : fixedText(meanEffort, 1)}
           label={t("effort of 10, from {{answers}} answers", { answers })}
         />
         <Figure
-          value={perWeek === undefined ? "–" : `${perWeek > 0 ? "+" : "−"}${Math.abs(perWeek).toFixed(2)}`}
+          value={perWeek === undefined ? "–" : `${perWeek > 0 ? "+" : "−"}${fixedText(Math.abs(perWeek), 2)}`}
           label={
             perWeek === undefined
               ? t("no trend under {{minAnswers}} answers", { minAnswers: MIN_ANSWERS })

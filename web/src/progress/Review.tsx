@@ -7,6 +7,7 @@ import { grouped } from "@kind-grip/core/units";
 import { DateTime } from "luxon";
 import type { LoadRise, ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
+import { fixedText } from "../base/measures";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
@@ -86,7 +87,7 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
           cells: [
             person.name,
             percent(person.adherence),
-            person.meanEffort === null ? "–" : person.meanEffort.toFixed(1),
+            person.meanEffort === null ? "–" : fixedText(person.meanEffort, 1),
             person.morningTrend === null ? t("{{answers}} answers", { answers: person.answers }) : signed(person.morningTrend),
             <Box key="d" sx={{ display: "flex", columnGap: 2, flexWrap: "wrap" }}>
               {(["pauseAndRefer", "ease", "progress", "hold"] as const).flatMap((kind) =>
@@ -115,7 +116,7 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
     const values = [...strain].flatMap(([day, value]) => (day >= weekStart && day < addDays(weekStart, 7) ? [value] : []));
     return values.length === 0
       ? ""
-      : t("; strain of the work {{max}} on {{values}} days", { max: Math.max(...values).toFixed(1), values: values.length });
+      : t("; strain of the work {{max}} on {{values}} days", { max: fixedText(Math.max(...values), 1), values: values.length });
   };
   if (rises.length === 0)
     return (
@@ -176,5 +177,5 @@ function percent(share: number | null): string {
 function signed(value: number): string {
   return Math.abs(value) < 0.05
     ? t("level")
-    : t("{{what}}{{abs}} points", { what: value > 0 ? "+" : "−", abs: Math.abs(value).toFixed(1) });
+    : t("{{what}}{{abs}} points", { what: value > 0 ? "+" : "−", abs: fixedText(Math.abs(value), 1) });
 }

@@ -2,6 +2,7 @@
 import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
 import type { ReviewAnswer } from "@kind-grip/core/followup";
+import { DAY_TICKS } from "../base/dates";
 import { t } from "../base/words";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
@@ -79,7 +80,7 @@ function layoutOf(withWork: boolean, colours: PlotColours): Partial<Layout> {
     : { work: [0.99, 1], exercise: [0.58, 0.94], felt: [0, 0.46] };
   return {
     legend: { orientation: "h", x: 1, xanchor: "right", y: 1.04, yanchor: "bottom" },
-    xaxis: { ...axis, type: "date", tickformat: "%-d %b" },
+    xaxis: { ...axis, type: "date", tickformat: DAY_TICKS },
     yaxis: { ...axis, title: { text: "0–10" }, domain: tops.felt, range: [0, 6], dtick: 2 },
     yaxis2: { ...axis, title: { text: t("min") }, domain: tops.exercise, rangemode: "tozero" },
     yaxis3: { ...axis, title: { text: t("index") }, domain: tops.work, rangemode: "tozero", visible: withWork },

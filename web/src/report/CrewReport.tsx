@@ -4,6 +4,7 @@ import { Download, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { BLOCK_DAYS, FEWEST_PEOPLE, FREEZE_AFTER_DAYS, type CrewFigures } from "@kind-grip/core/followup";
 import type { ReportEntry } from "@kind-grip/core/api";
+import { numberText } from "../base/measures";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { reportApi } from "./api";
@@ -142,7 +143,7 @@ function percent(share: number): string {
 }
 
 function minutes(sec: number): string {
-  return String(Math.round(sec / 6) / 10);
+  return numberText(sec / 60, 1);
 }
 
 function day(date: string): string {

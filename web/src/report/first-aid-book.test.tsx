@@ -36,7 +36,7 @@ it("takes several of a day at once, the day stays for the next line, and all of 
   await user.type(screen.getByLabelText("How many"), "2{Enter}");
   expect(screen.getByText("2 cases")).toBeInTheDocument();
   await user.click(screen.getByRole("button", { name: "Add" }));
-  await waitFor(() => expect(saved(server).cases).toHaveLength(3), { timeout: 4000 });
+  await waitFor(() => expect(saved(server).cases).toHaveLength(3));
   expect(saved(server).cases.map(({ day, region }) => [day, region])).toEqual(Array(3).fill(["2025-07-02", "thumbBase"]));
 });
 
@@ -78,5 +78,5 @@ it("a beginning moved past a case is said beside it, and what the server refuses
   await screen.findByText("1 case");
   setDay("The book is complete since", "2025-08-01");
   expect(screen.getByText("1 case is from before this day")).toBeInTheDocument();
-  expect(await screen.findByText(/Not saved: is before the day the book begins/, undefined, { timeout: 4000 })).toBeInTheDocument();
+  expect(await screen.findByText(/Not saved: is before the day the book begins/)).toBeInTheDocument();
 });

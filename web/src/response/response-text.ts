@@ -2,6 +2,7 @@
 import type { Words } from "@kind-grip/core/language";
 import type { AlertKind } from "@kind-grip/core/safety";
 import type { Fired, Response } from "@kind-grip/core/response";
+import { numberText } from "../base/measures";
 import { t } from "../base/words";
 
 export const DECISION_WORDS = {
@@ -126,5 +127,5 @@ function points(count: number): string {
 }
 
 function figure(value: number): string {
-  return Number.isInteger(value) ? String(value) : value.toFixed(1);
+  return numberText(value, 1);
 }

@@ -6,6 +6,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
 import { durationText } from "@kind-grip/core/units";
+import { fixedText } from "../base/measures";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { dateText } from "../base/dates";
@@ -130,7 +131,7 @@ export function EffortBar({ effort }: { effort: number | null }) {
   if (effort === null) return "–";
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
-      <Box sx={{ width: 36, fontWeight: 650 }}>{effort.toFixed(1)}</Box>
+      <Box sx={{ width: 36, fontWeight: 650 }}>{fixedText(effort, 1)}</Box>
       <Box aria-hidden sx={{ width: 110, height: 10, bgcolor: "line", borderRadius: 1 }}>
         <Box
           className="keeps-colour"

@@ -34,7 +34,7 @@ const lengths = () => screen.getAllByText(/^\d+'\d\d"$/).map(({ textContent }) =
 
 it("one tap makes it half as long, another makes it whole again; what is led is what was chosen", async () => {
   const { user } = open();
-  const short = await screen.findByRole("button", { name: /Short of time: \d'\d\d", what matters most/ }, { timeout: 8000 });
+  const short = await screen.findByRole("button", { name: /Short of time: \d'\d\d", what matters most/ });
   const [whole] = lengths();
   const wanted = /\d'\d\d"/.exec(short.textContent!)![0];
   expect(items()).toBe(6);
@@ -56,7 +56,7 @@ it("one tap makes it half as long, another makes it whole again; what is led is 
 
 it("how much the voice says is chosen before, kept in this browser, and not asked where it is mute", async () => {
   const { user } = open();
-  const choice = await screen.findByRole("radiogroup", { name: "What the voice says" }, { timeout: 8000 });
+  const choice = await screen.findByRole("radiogroup", { name: "What the voice says" });
   expect(within(choice).getByRole("radio", { name: "Coaching" })).toBeChecked();
   await user.click(within(choice).getByRole("radio", { name: "Count only" }));
   expect(JSON.parse(localStorage.getItem("kind-grip.sound")!)).toMatchObject({ voice: true, coach: "count" });
@@ -66,7 +66,7 @@ it("how much the voice says is chosen before, kept in this browser, and not aske
 
 it("opens with a line that takes none of the session's time; a second press leaves the rest of it out", async () => {
   const { user } = open();
-  await user.click(await screen.findByRole("button", { name: "Show it as text" }, { timeout: 8000 }));
+  await user.click(await screen.findByRole("button", { name: "Show it as text" }));
   await user.click(screen.getByRole("button", { name: "Start" }));
   expect(screen.getByText(/Warm-up\. \d minutes, 6 movements\./)).toBeInTheDocument();
   expect(screen.getAllByRole("listitem").length).toBeGreaterThan(0);
@@ -78,14 +78,14 @@ it("opens with a line that takes none of the session's time; a second press leav
 it("where only the count is said, it starts at once", async () => {
   localStorage.setItem("kind-grip.sound", JSON.stringify({ captions: true, coach: "count" }));
   const { user } = open();
-  await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
+  await user.click(await screen.findByRole("button", { name: "Start" }));
   expect(await screen.findByRole("progressbar", { name: "Session" })).toBeInTheDocument();
 });
 
 it("letters can be switched off: the space bar still pauses", async () => {
   localStorage.setItem("kind-grip.sound", JSON.stringify({ coach: "count" }));
   const { user } = open();
-  await user.click(await screen.findByRole("button", { name: /^Letter keys/ }, { timeout: 8000 }));
+  await user.click(await screen.findByRole("button", { name: /^Letter keys/ }));
   expect(localStorage.getItem("kind-grip.letterKeys")).toBe("off");
   await user.click(screen.getByRole("button", { name: "Start" }));
   await screen.findByRole("progressbar", { name: "Session" });
@@ -98,7 +98,7 @@ it("letters can be switched off: the space bar still pauses", async () => {
 
 it("says beforehand where the device has no voice", async () => {
   open();
-  expect(await screen.findByText("This device has no voice: it counts with sounds.", undefined, { timeout: 8000 })).toBeInTheDocument();
+  expect(await screen.findByText("This device has no voice: it counts with sounds.")).toBeInTheDocument();
 });
 
 describe("who is here", () => {
@@ -107,7 +107,7 @@ describe("who is here", () => {
 
   it("begins as it was the last time, and one tap is whoever is different today", async () => {
     const { user } = open(yesterday([people[2]!.id]), people);
-    await user.click(await screen.findByRole("button", { name: "Here: 2 of 3" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "Here: 2 of 3" }));
     expect(screen.getByText("Not here: Cy Away")).toBeInTheDocument();
     const roll = within(screen.getByRole("dialog"));
     await user.click(roll.getByRole("button", { name: "Cy Away" }));
@@ -125,13 +125,13 @@ describe("who is here", () => {
 
   it("is everybody when the last time is too long ago", async () => {
     open(yesterday([people[2]!.id], "2026-03-20T07:00:00.000Z"), people);
-    expect(await screen.findByRole("button", { name: "Here: 3 of 3" }, { timeout: 8000 })).toBeInTheDocument();
+    expect(await screen.findByRole("button", { name: "Here: 3 of 3" })).toBeInTheDocument();
   });
 
   it("of forty the row names a few and counts the others, who are marked by their name all the same", async () => {
     const forty = Array.from({ length: 40 }, (_, i) => samplePerson({ name: `Person ${i + 1}` }));
     const { user } = open(yesterday([]), forty);
-    await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "Start" }));
     const strip = await screen.findByRole("group", { name: "People" });
     const row = within(strip).getAllByRole("button");
     expect(row.length).toBeLessThanOrEqual(12);
@@ -146,7 +146,7 @@ describe("who is here", () => {
 
   it("the close is reached in one press, and not offered once it is there", async () => {
     const { user } = open(yesterday([]), people);
-    await user.click(await screen.findByRole("button", { name: "Start" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "Start" }));
     await user.click(await screen.findByRole("button", { name: "To the close" }));
     expect(await screen.findByRole("heading", { name: "Shake-out" })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "To the close" })).toBeDisabled();
@@ -168,14 +168,14 @@ describe("what was said before a run that was interrupted", () => {
   afterEach(() => localStorage.clear());
   it("is there when it goes on", async () => {
     const { user } = interrupted();
-    await user.click(await screen.findByRole("button", { name: "Go on from there" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "Go on from there" }));
     await screen.findByRole("progressbar", { name: "Session" });
     await user.keyboard("s");
     expect(await screen.findByText("Twist a tight lid: was 5")).toBeVisible();
   });
   it("is nobody's when it starts again", async () => {
     const { user } = interrupted();
-    await user.click(await screen.findByRole("button", { name: "Start again" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "Start again" }));
     expect(await screen.findByRole("button", { name: "Before and after: twist a tight lid" })).toBeVisible();
   });
 });

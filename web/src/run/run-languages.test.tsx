@@ -79,11 +79,10 @@ describe("the screen", () => {
     const path = `/crews/${crew.id}/run/${entry.id}/${session.id}`;
     return { crew, server, ...showPage(<RunPage />, { at: path, path: "/crews/:crewId/run/:programId/:sessionId" }) };
   };
-  const LATE = { timeout: 8000 };
 
   it("is in the crew's language; what whoever leads presses is in theirs", async () => {
     open({ language: "es" });
-    expect(await screen.findByText("Círculos de hombros", undefined, LATE)).toBeInTheDocument();
+    expect(await screen.findByText("Círculos de hombros")).toBeInTheDocument();
     expect(screen.getByRole("heading", { name: "Calentamiento" })).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Start" })).toBeInTheDocument();
   });
@@ -91,7 +90,7 @@ describe("the screen", () => {
   it("shows a second language beside it, through the run, and is so again the next time", async () => {
     localStorage.setItem("kind-grip.sound", JSON.stringify({ coach: "count" }));
     const { crew, user } = open({}, [samplePerson({ language: "es" }), samplePerson({ name: "Bo Late", language: "pl" })]);
-    expect(await screen.findByText("Read here: Spanish 1 and Polish 1.", undefined, LATE)).toBeInTheDocument();
+    expect(await screen.findByText("Read here: Spanish 1 and Polish 1.")).toBeInTheDocument();
     const choose = async (group: string, language: string) =>
       user.click(within(screen.getByRole("radiogroup", { name: group })).getByRole("radio", { name: language }));
     await choose("Language of the screen and the voice", "Español");
@@ -108,7 +107,7 @@ describe("the screen", () => {
   it("says beforehand that the device cannot speak it, and offers its voices where there are several", async () => {
     speak([voice("Ann", "en-GB"), voice("Bea", "en-US")]);
     const { user } = open();
-    const pick = await screen.findByRole("combobox", { name: /Voice/ }, LATE);
+    const pick = await screen.findByRole("combobox", { name: /Voice/ });
     expect(pick).toHaveTextContent("Ann");
     await user.click(screen.getByRole("radio", { name: "Slower" }));
     expect(JSON.parse(localStorage.getItem("kind-grip.sound")!)).toMatchObject({ rate: 0.85 });
@@ -116,6 +115,6 @@ describe("the screen", () => {
     await user.click(
       within(screen.getByRole("radiogroup", { name: "Language of the screen and the voice" })).getByRole("radio", { name: "Polski" }),
     );
-    await waitFor(() => expect(screen.getByText("This device has no voice: it counts with sounds.")).toBeInTheDocument(), LATE);
+    await waitFor(() => expect(screen.getByText("This device has no voice: it counts with sounds.")).toBeInTheDocument());
   }, 30_000);
 });

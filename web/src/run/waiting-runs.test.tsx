@@ -102,5 +102,5 @@ it("no connection: everything waits, and goes when there is one", async () => {
   await act(async () => putRun(run("b"), ME));
   server.answers = { ...server.answers, "PUT /runs/b": { id: "b", stored: "new" } };
   server.away = false;
-  await waitFor(() => expect(everythingWaiting()).toEqual([]), { timeout: 12_000 });
+  await waitFor(() => expect(everythingWaiting()).toEqual([]));
 }, 20_000);

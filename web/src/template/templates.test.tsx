@@ -119,7 +119,7 @@ describe("from an open program", () => {
     return { server, ...showPage(pages, { at: `/crews/${crew.id}/program/${entry.id}`, path: "*" }) };
   };
   const choose = async (user: ReturnType<typeof openProgram>["user"], item: string) => {
-    await user.click(await screen.findByRole("button", { name: "More" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "More" }));
     await user.click(screen.getByRole("menuitem", { name: item }));
   };
 
@@ -158,7 +158,7 @@ describe("from an open program", () => {
 
   it("takes in a session of another program, which is saved", async () => {
     const { server, user } = openProgram();
-    await user.click(await screen.findByRole("button", { name: "Session" }, { timeout: 8000 }));
+    await user.click(await screen.findByRole("button", { name: "Session" }));
     await user.click(screen.getByRole("menuitem", { name: "From another program or a template" }));
     await user.click(await screen.findByRole("button", { name: /Noon/ }));
     await user.click(screen.getByRole("button", { name: "Bring it in" }));

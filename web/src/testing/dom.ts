@@ -4,7 +4,8 @@ import "@testing-library/jest-dom";
 import { cleanup, configure } from "@testing-library/react";
 import * as React from "react";
 
-configure({ asyncUtilTimeout: 5000 });
+// How long something is waited for says nothing of how quick it is: a busy machine may take its time.
+configure({ asyncUtilTimeout: 20_000 });
 
 /** Draws nothing: pictures are drawn by the core, and tested there. */
 class SilentWorker extends EventTarget {

@@ -74,7 +74,7 @@ describe("a new practice", () => {
     await user.click(await screen.findByRole("button", { name: "Lay out the demo" }));
     expect(await screen.findByText("It is being laid out; half a minute.")).toBeVisible();
     server.answers = { ...server.answers, "GET /demo": { state: "ready" } };
-    await user.click(await screen.findByRole("button", { name: "Look around in the demo" }, { timeout: 4000 }));
+    await user.click(await screen.findByRole("button", { name: "Look around in the demo" }));
     await waitFor(() => expect(server.calls("POST").map(({ call }) => call)).toEqual(["POST /demo", "POST /demo/open"]));
   });
   it("shows the next step and what may wait, until a run was led", async () => {

@@ -5,6 +5,7 @@ import { MAP_VIEWS } from "@kind-grip/core/figure";
 import { ADDED_POINTS, HALVING_LOAD_MIN, type RegionNeed } from "@kind-grip/core/need";
 import { type Work } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
+import { fixedText } from "../base/measures";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { HandMapPicture } from "../figure/HandMapPicture";
@@ -154,12 +155,14 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
               intensity: part.intensity * 10,
               share: Math.round(part.share * 100),
             })}
-            {part.harder > 1 && ` ${t("× {{harder}} for cold or vibration", { harder: part.harder.toFixed(2) })}`} ={" "}
-            {part.loadMin.toFixed(1)}
+            {part.harder > 1 && ` ${t("× {{harder}} for cold or vibration", { harder: fixedText(part.harder, 2) })}`} ={" "}
+            {fixedText(part.loadMin, 1)}
           </li>
         ))}
         {need.loadMin > 0 && (
-          <li>{t("{{loadMin}} load minutes → {{fromWork}}", { loadMin: need.loadMin.toFixed(1), fromWork: Math.round(need.fromWork) })}</li>
+          <li>
+            {t("{{loadMin}} load minutes → {{fromWork}}", { loadMin: fixedText(need.loadMin, 1), fromWork: Math.round(need.fromWork) })}
+          </li>
         )}
         {need.added.map((added, i) => (
           <li key={i}>{t("+ {{points}} for {{by}}", { points: Math.round(added.points), by: BY[added.by] })}</li>

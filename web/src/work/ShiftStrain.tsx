@@ -2,6 +2,7 @@
 import { Box, Typography, useMediaQuery } from "@mui/material";
 import { RAISED_STRAIN, shiftStrain, STRAIN_SOURCE, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { HAND_SIDES } from "@kind-grip/core/units";
+import { fixedText } from "../base/measures";
 import { sideWord, t } from "../base/words";
 import { SideMark } from "../parts/SideMark";
 import { Why } from "../parts/Why";
@@ -54,15 +55,15 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
                         choose &&
                         t("{{name}} adds {{adds}} to the {{side}} hand", {
                           name: of.task.name,
-                          adds: adds.toFixed(1),
+                          adds: fixedText(adds, 1),
                           side: sideWord(side),
                         })
                       }
                       title={t("{{name}}: {{index}} by itself over {{hours}} h, adds {{adds}}", {
                         name: of.task.name,
-                        index: of.index.toFixed(1),
-                        hours: of.hours.toFixed(1),
-                        adds: adds.toFixed(1),
+                        index: fixedText(of.index, 1),
+                        hours: fixedText(of.hours, 1),
+                        adds: fixedText(adds, 1),
                       })}
                       sx={{
                         width: `${(adds / scale) * 100}%`,
@@ -135,7 +136,7 @@ export function ShiftStrain({ work, day, onTask }: { work: Work; day: WorkDay; o
               {
                 what: side === "left" ? t("Left") : t("Right"),
                 strain: strainText(strain.value),
-                steady: strain.steady.toFixed(1),
+                steady: fixedText(strain.steady, 1),
                 raisedStrain: RAISED_STRAIN,
               },
             )}

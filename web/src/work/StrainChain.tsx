@@ -5,6 +5,7 @@
 import { Box } from "@mui/material";
 import type { Factor, StrainIndex } from "@kind-grip/core/strain";
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
+import { fixedText, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { strainText } from "./strain-text";
 
@@ -17,7 +18,7 @@ const NAMES: Readonly<Record<Factor, string>> = {
 };
 
 export function givenText(factor: Factor, given: number): string {
-  const figure = Number.isInteger(given) ? String(given) : given.toFixed(1);
+  const figure = numberText(given, 1);
   switch (factor) {
     case "effort":
       return t("{{figure}} of 10", { figure });
@@ -52,7 +53,7 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
     t("{{names}} {{factor}} times {{multiplier}}", {
       names: NAMES[factor],
       factor: givenText(factor, given),
-      multiplier: multiplier.toFixed(2),
+      multiplier: fixedText(multiplier, 2),
     }),
   );
   return (
@@ -87,7 +88,7 @@ export function StrainChain({ strain, weakest, side }: StrainChainProps) {
               {givenText(factor, given)}
             </Text>
             <Text x={x + LINK.width / 2} y={66} size={15}>
-              × {multiplier.toFixed(2)}
+              × {fixedText(multiplier, 2)}
             </Text>
             <Text x={x + LINK.width / 2} y={LINK.height + 18} size={15} weight={chosen ? 750 : 500} warm={chosen}>
               {NAMES[factor]}

@@ -5,6 +5,7 @@ import { FlaskConical, Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { MAX_EFFORTS, singleChanges, taskStrain, VIBRATIONS, type Change, type Task } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
+import { fixedText } from "../base/measures";
 import { sideWord, t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { SideMark } from "../parts/SideMark";
@@ -88,7 +89,7 @@ export function TaskEditor({ task, hours, problemAt, onChange, onRemove }: TaskE
           <Box sx={{ flex: 1, minWidth: 220 }}>
             <Slide
               label={t("Hours of it in a shift")}
-              told={`${trial.hours.toFixed(1)} h`}
+              told={`${fixedText(trial.hours, 1)} h`}
               value={trial.hours}
               min={0.1}
               max={12}
@@ -214,7 +215,7 @@ function Chains({ shown, real }: { shown: Trial; real: Trial | null }) {
                 {hardest!.of.effort.name}
                 {others.length > 0 &&
                   t(", with {{others}}: {{index}} in all", {
-                    others: others.map((part) => `${part.of.effort.name} (+${part.adds.toFixed(1)})`).join(", "),
+                    others: others.map((part) => `${part.of.effort.name} (+${fixedText(part.adds, 1)})`).join(", "),
                     index: strainText(strain.index),
                   })}
               </Typography>

@@ -1,4 +1,5 @@
 /** A strain index as it is read; absurd answers do not break a drawing. */
+import { fixedText } from "../base/measures";
 export function strainText(index: number): string {
-  return index < 1000 ? index.toFixed(1) : "over 999";
+  return index < 1000 ? fixedText(index, 1) : "over 999";
 }

@@ -53,7 +53,7 @@ function open(shownWork: Work = work, answers: Answers = {}) {
 }
 type Shown = ReturnType<typeof open>;
 const saved = async ({ server }: Shown): Promise<Work> => {
-  await waitFor(() => expect(server.calls("PUT").length).toBeGreaterThan(0), { timeout: 8000 });
+  await waitFor(() => expect(server.calls("PUT").length).toBeGreaterThan(0));
   return (server.calls("PUT").at(-1)!.body as { work: Work }).work;
 };
 const rows = async () => within(await screen.findByRole("list", { name: "People, the hardest hand first" })).getAllByRole("button");
@@ -79,7 +79,7 @@ it("a levelled rotation is tried, held against how it was, kept in one step, and
   await shown.user.click(press("Level the hardest hand"));
   expect(screen.getByText("Everybody is at a task all the time.")).toBeVisible();
   await shown.user.click(press("Find the rotation"));
-  await screen.findByText(/^No rotation leaves the hardest hand below/, undefined, { timeout: 20_000 });
+  await screen.findByText(/^No rotation leaves the hardest hand below/);
   const after = (await rows()).map(figure);
   expect(Math.max(...after)).toBeLessThan(before);
   expect(screen.getByText(/^Hardest hand:/)).toHaveTextContent(`${before.toFixed(1)} → ${Math.max(...after).toFixed(1)}`);
@@ -102,7 +102,7 @@ it("whoever may not do a task is not given it, and it is known the next time", a
   await choose(shown, "Somebody may not do every task", "Bo Marsh");
   expect(press("Nailing")).toHaveAttribute("aria-pressed", "true");
   await shown.user.click(press("Find the rotation"));
-  await screen.findByText(/^No rotation leaves/, undefined, { timeout: 20_000 });
+  await screen.findByText(/^No rotation leaves/);
   const own = (await rows()).find((row) => row.getAttribute("aria-label")!.startsWith("Bo Marsh"))!;
   expect(own).not.toHaveAccessibleName(/Nailing/);
   await shown.user.click(press("Keep it so"));

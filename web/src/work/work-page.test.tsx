@@ -34,7 +34,7 @@ function open(work: Work = NOTHING, { answers = {}, search = "" }: { answers?: A
 }
 type Shown = ReturnType<typeof open>;
 const saved = async ({ server }: Shown): Promise<Work> => {
-  await waitFor(() => expect(server.calls("PUT").length).toBeGreaterThan(0), { timeout: 8000 });
+  await waitFor(() => expect(server.calls("PUT").length).toBeGreaterThan(0));
   return (server.calls("PUT").at(-1)!.body as { work: Work }).work;
 };
 const editor = (name: string) => within(screen.getByRole("region", { name: `Task ${name}` }));
@@ -109,7 +109,7 @@ it("efforts that leave no time between them are said at their place, from anywhe
   slide("Nailing", "How often", 60);
   slide("Nailing", "How long each", 5);
   expect((await editor("Nailing").findAllByText(/These cannot all be true/))[0]).toBeInTheDocument();
-  expect(await screen.findByText(/^Not saved/, {}, { timeout: 8000 })).toBeInTheDocument();
+  expect(await screen.findByText(/^Not saved/)).toBeInTheDocument();
   // From another task and another view the problem is one press away.
   await user.click(within(screen.getByRole("list", { name: "Tasks" })).getByRole("button", { name: /Rope pull/ }));
   await user.click(screen.getByRole("radio", { name: "Who does what" }));
@@ -139,7 +139,7 @@ it("a task taken out goes from every day, and comes back with one press", async 
   expect(work.days[0]!.parts.map(({ taskId }) => taskId)).toEqual([rope.id]);
   await shown.user.click(within(screen.getByRole("status", { name: "Notice" })).getByRole("button", { name: "Undo" }));
   expect(await screen.findByRole("button", { name: "Remove Nailing" })).toBeInTheDocument();
-  await waitFor(() => expect((shown.server.calls("PUT").at(-1)!.body as { work: Work }).work).toEqual(both), { timeout: 8000 });
+  await waitFor(() => expect((shown.server.calls("PUT").at(-1)!.body as { work: Work }).work).toEqual(both));
 });
 
 it("a colleague's newer work is offered beside one's own, and neither is lost", async () => {
@@ -147,7 +147,7 @@ it("a colleague's newer work is offered beside one's own, and neither is lost", 
   const { user } = open(both, { answers: { [change]: refusal(409, "stale", "Somebody changed it.", { detail: theirs }) } });
   await screen.findByRole("region", { name: "Task Nailing" });
   slide("Nailing", "How hard", 8);
-  await user.click(await screen.findByRole("button", { name: "Take theirs" }, { timeout: 8000 }));
+  await user.click(await screen.findByRole("button", { name: "Take theirs" }));
   expect(await screen.findByRole("region", { name: "Task Their rope" })).toBeInTheDocument();
   await user.click(screen.getByRole("button", { name: /^Undo/ }));
   expect(await screen.findByRole("region", { name: "Task Nailing" })).toBeInTheDocument();

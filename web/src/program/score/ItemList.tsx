@@ -1,8 +1,8 @@
 /** The items of a session in words, under the score: what is too short there for a name has one here. */
 import { Box, ButtonBase } from "@mui/material";
 import type { Session, Timeline } from "@kind-grip/core/session";
-import { spanText } from "@kind-grip/core/units";
 import { useWords } from "../../base/library";
+import { spanText } from "../../base/measures";
 import { t } from "../../base/words";
 import { useEdit, useProgramEditor } from "../program-editor";
 

@@ -15,9 +15,10 @@ import {
   type Timeline,
 } from "@kind-grip/core/session";
 import { torqueIn } from "@kind-grip/core/program";
-import { durationText, spanText } from "@kind-grip/core/units";
+import { durationText } from "@kind-grip/core/units";
 import { rulerOf } from "@kind-grip/core/slot";
 import type { Movement } from "@kind-grip/core/library";
+import { spanText } from "../../base/measures";
 import { t } from "../../base/words";
 import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
