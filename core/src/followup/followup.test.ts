@@ -48,7 +48,7 @@ describe("a trend", () => {
 describe("units", () => {
   it("read as people read them", () => {
     expect([0, 59, 60, 171, 61.2].map(durationText)).toEqual([`0'00"`, `0'59"`, `1'00"`, `2'51"`, `1'02"`]);
-    expect([45, 2.5, 120, 150].map(spanText)).toEqual(["45 s", "2.5 s", "2 min", "2 min 30 s"]);
+    expect([45, 2.5, 120, 150].map((sec) => spanText(sec))).toEqual(["45 s", "2.5 s", "2 min", "2 min 30 s"]);
     expect(torqueText(1.1772)).toBe("1.18 N·m");
   });
   it("know days and times that are none", () => {
