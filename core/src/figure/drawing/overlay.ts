@@ -53,6 +53,9 @@ export function ghost(start: Scene, now: Scene, helper: SideName | undefined, sh
   return `<path class="ghost" d="${d}" fill="#FFFDF8" fill-opacity=".07" stroke="#5f5a4d" stroke-width="${number(1.7 * pen)}" stroke-dasharray="${number(6 * pen)} ${number(4.5 * pen)}"/>`;
 }
 
+/** A round whose radius is less, in a picture 600 wide, is drawn so large. */
+const SMALL_ROUND = 44;
+
 /** The way a landmark takes through the poses, moved a little outward, with an arrow at its end. */
 export function arc(figure: Figure, camera: Camera, side: SideName, name: Landmark, pen: number): string {
   // A round is drawn a little short of closed, so that its arrow shows the way.
@@ -71,11 +74,16 @@ export function arc(figure: Figure, camera: Camera, side: SideName, name: Landma
       const centre = scale(places.reduce(add), 1 / places.length);
       const pivots =
         figure.way === "round" ? places.map(() => centre) : moments.map((bones) => project(camera, pivotOf(bones, each, name)));
+      const off = places.map(([x, y], i) => Math.hypot(x - pivots[i]![0], y - pivots[i]![1]) || 1);
+      const usual = off.reduce((sum, each) => sum + each, 0) / off.length;
+      const isSmallRound = figure.way === "round" && name !== "clasp" && usual < SMALL_ROUND * pen;
       const track = places.map(([x, y], i): Point => {
         const [px, py] = pivots[i]!;
-        const away = Math.hypot(x - px, y - py) || 1;
+        const away = off[i]!;
         // What passes close to its pivot is moved out less, or the way would break into corners.
-        const k = name === "clasp" ? 1 : (away + 26 * pen * Math.min(1, away / (60 * pen))) / away;
+        const out = away + 26 * pen * Math.min(1, away / (60 * pen));
+        // A small round would be all arrow head.
+        const k = name === "clasp" ? 1 : (isSmallRound ? (away + usual) * ((SMALL_ROUND * pen) / (2 * usual)) : out) / away;
         return [px + (x - px) * k, py + (y - py) * k];
       });
       return arrow(softened(track, 2, false), pen);

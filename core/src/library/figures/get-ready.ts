@@ -5,6 +5,7 @@ const upper = { focus: "upper", view: "front", both: true } as const;
 const shouldersAt = (girdleRaise: number, girdleProtraction: number, arm = {}) => ({ ...both({ girdleRaise, girdleProtraction, ...arm }) });
 const shoulderCircle = (size: number, arm = {}): FigureSource => ({
   ...upper,
+  focus: "bust",
   view: "frontRight",
   way: "round",
   arc: "shoulder",

@@ -130,7 +130,7 @@ const guided = (size: number): FigureSource => {
         ? handContacts.takesHand({ fingers: [0, up, 0], at: [0, 84, 16], elbow: [-1, -0.3, 0.2], grasp: false })
         : handContacts.pressesBackOfHand({ fingers: [0, up, 0], elbow: [-1, -0.3, 0.2], grasp: false }),
   });
-  return { focus: "forearm", view: "front", way: "steps", poses: [at(-1, -1), at(1, -1), at(-1, 1), at(1, 1)] };
+  return { focus: "forearm", view: "frontRight", way: "steps", poses: [at(-1, -1), at(1, -1), at(-1, 1), at(1, 1)] };
 };
 
 type Vector3 = readonly [number, number, number];
@@ -281,7 +281,7 @@ export const stretchAssisted: FigureSources = {
   "knuckle-open": {
     figure: {
       focus: "forearm",
-      view: "right",
+      view: "frontRight",
       strip: "whole",
       arc: "fingertips",
       signs: [{ kind: "pull", hand: "worked", at: "fingertips", way: [0, 1, 0] }],

@@ -125,7 +125,9 @@ export const upperBody: FigureSources = {
   "head-press": {
     figure: {
       focus: "bust",
-      view: "backRight",
+      view: "frontRight",
+      inset: true,
+      enlargement: { of: "both", view: "back", size: 0.4 },
       both: true,
       felt: ["neckBack"],
       signs: [{ kind: "press", hand: "worked", at: "nose", way: [0, 0, -1] }],
