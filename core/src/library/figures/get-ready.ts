@@ -177,7 +177,11 @@ export const getReady: FigureSources = {
   "look-over": {
     figure: { ...headTurn, poses: [{ ...both(hanging) }, { ...both(hanging), neck: { turn: 62 } }] },
     forms: {
-      hand: { ...headTurn, poses: [62, 68].map((turn) => ({ right: hanging, left: pushesChin, neck: { turn } })) },
+      hand: {
+        ...headTurn,
+        signs: [{ kind: "turn", about: "head" }],
+        poses: [62, 68].map((turn) => ({ right: hanging, left: pushesChin, neck: { turn } })),
+      },
     },
     wrong: { pose: { ...both({ girdleRaise: 18 }), neck: { turn: 50, tilt: 18 } }, watch: 0 },
   },
@@ -287,6 +291,7 @@ export const getReady: FigureSources = {
     forms: {
       hand: {
         ...headTurn,
+        signs: [{ kind: "pull", hand: "worked", at: "nose", way: [-0.2, 1, 0] }],
         poses: [
           { right: hanging, left: pushesChin, neck: { turn: 40, nod: -16 } },
           { right: hanging, left: pushesChin, neck: { turn: 42, nod: -28 } },

@@ -160,8 +160,12 @@ export const release: FigureSources = {
       ball: {
         focus: "bust",
         view: "frontRight",
+        inset: true,
+        enlargement: { of: "helping", view: "right", size: 0.42 },
         way: "round",
         felt: ["chest"],
+        arc: "fingertips",
+        arcOf: "helping",
         props: [{ kind: "ball", hand: "helping", size: [30, 0] }],
         poses: [ballOnChest(84, -60), ballOnChest(100, -46), ballOnChest(116, -60), ballOnChest(100, -74)],
       },
