@@ -63,11 +63,14 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
   const easier = open && movement && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
   return (
     <Box
-      sx={{ display: "flex", gap: 0.75, px: 2.5, py: 1, overflowX: "auto", whiteSpace: "nowrap", minWidth: 0 }}
+      sx={{ display: "flex", gap: 0.75, px: 2.5, py: 1, overflowX: "auto", whiteSpace: "nowrap", minWidth: 0, alignItems: "end" }}
       role="group"
       aria-label={t("People")}
     >
-      <Box sx={{ display: "flex", gap: 0.75, minWidth: 0, overflowX: "auto", p: "3px", m: "-3px" }}>
+      {/* Whoever does something of their own is seen without scrolling: a second row where one is too short. */}
+      <Box
+        sx={{ display: "flex", flexWrap: { md: "wrap" }, gap: 0.75, minWidth: 0, maxHeight: 100, overflow: "auto", p: "3px", m: "-3px" }}
+      >
         {inRow.map((person) => {
           const theirs = item.personal[person.id];
           const form = theirs?.formId;
