@@ -318,16 +318,16 @@ describe("a day of bookings", () => {
     const kept = booked();
     const { server } = await open(kept, { "GET /member/pulse": { changes: 7 } });
     await screen.findByText("Between two");
+    const pulses = () => server.asked.filter(({ call }) => call === "GET /member/pulse").length;
+    await waitFor(() => expect(pulses()).toBe(1));
     server.answers = {
       ...server.answers,
       "GET /member/pulse": { changes: 8 },
       "GET /member/day": { ...kept, changes: 8, sessions: [reset(1, "Moved by itself")] },
     };
-    const before = server.asked.length;
     expect(await screen.findByText("Moved by itself")).toBeInTheDocument();
-    // The first that says so brings the day; by its usual round it would be there after several.
-    const asked = server.asked.slice(before).map(({ call }) => call);
-    expect(asked.slice(0, asked.indexOf("GET /member/day") + 1)).toEqual(["GET /member/pulse", "GET /member/day"]);
+    // The first that says so brings the day; its usual round comes after six.
+    expect(pulses()).toBeLessThanOrEqual(3);
   });
 });
 
