@@ -1,6 +1,6 @@
 /** The names of those who do this item, with their own form and never a reason: others read the screen. A tap on a name eases or marks. */
-import { Box, ButtonBase, Divider, Menu, MenuItem, Typography, useMediaQuery } from "@mui/material";
-import { useState } from "react";
+import { Box, ButtonBase, Divider, Menu, MenuItem, Typography } from "@mui/material";
+import { useRef, useState } from "react";
 import { easierForm } from "@kind-grip/core/library";
 import { refusalOf } from "@kind-grip/core/safety";
 import { MARKS, type MarkKind } from "@kind-grip/core/run";
@@ -15,10 +15,15 @@ import { InLanguage } from "./InLanguage";
 import { MARK_NAMES } from "./mark-names";
 import { shortDose } from "./short-dose";
 import type { RunScreenProps } from "./BeforeRun";
+import { useWhatFits } from "./use-what-fits";
 
 /** About what a name takes: its frame and space, and each letter. */
 const CHIP_PX = 34;
 const LETTER_PX = 9;
+/** A row with the ring of what has the keyboard. */
+const ROW_PX = 50;
+/** More names than a wide screen has room for need not be laid out. */
+const MOST_ROOM_PX = 2600;
 
 type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & {
   item: Item;
@@ -32,7 +37,6 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState<{ person: PersonEntry; at: HTMLElement } | null>(null);
   const [allAt, setAllAt] = useState<HTMLElement | null>(null);
-  const [wide, medium] = [useMediaQuery("(min-width: 1500px)"), useMediaQuery("(min-width: 1200px)")];
   const movement = library.find(item.movementId);
   const taking = people.filter(({ id }) => {
     const participation = participations.get(id);
@@ -40,12 +44,21 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
   });
   const own = taking.filter((person) => item.personal[person.id]);
   const others = taking.filter((person) => !own.includes(person));
-  // One row, whatever the crew: own forms first, then as many others as there is room for; the rest is counted.
-  const room = wide ? 1300 : medium ? 1000 : 560;
-  const widths = [...own, ...others].map(({ name }) => CHIP_PX + name.length * LETTER_PX);
-  const fitting = widths.filter((_, i) => widths.slice(0, i + 1).reduce((sum, width) => sum + width, 0) <= room).length;
-  const inRow = [...own, ...others].slice(0, Math.max(own.length, fitting, 1));
-  const counted = taking.filter((person) => !inRow.includes(person));
+  const formOf = (person: PersonEntry): string | undefined => {
+    const theirs = item.personal[person.id];
+    if (!theirs) return undefined;
+    const isForm = theirs.formId !== item.formId || !theirs.dose;
+    return isForm ? theirWords.within(theirWords.formName(item.movementId, theirs.formId)) : shortDose(theirWords, theirs.dose!);
+  };
+  // One row, or two where own forms ask for it and there is room: own forms first, then others; whoever does not fit is counted.
+  const inOrder = [...own, ...others];
+  const widths = inOrder.map((person) => CHIP_PX + (person.name.length + (formOf(person)?.length ?? 0)) * LETTER_PX);
+  const offered = inOrder.filter((_, i) => i === 0 || widths.slice(0, i).reduce((sum, width) => sum + width, 0) <= MOST_ROOM_PX);
+  const row = useRef<HTMLDivElement>(null);
+  const fitting = useWhatFits(row, `${item.id} ${offered.map(({ id }) => id).join(" ")}`);
+  const inRow = offered.slice(0, fitting);
+  const counted = inOrder.filter((person) => !inRow.includes(person));
+  const countedOwn = counted.filter((person) => own.includes(person)).length;
   const choose = (person: PersonEntry, at: HTMLElement) => {
     setAllAt(null);
     setOpen({ person, at });
@@ -62,23 +75,31 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
   };
   const easier = open && movement && easierForm(movement, item.personal[open.person.id]?.formId ?? item.formId);
   return (
-    <Box
-      sx={{ display: "flex", gap: 0.75, px: 2.5, py: 1, overflowX: "auto", whiteSpace: "nowrap", minWidth: 0, alignItems: "end" }}
-      role="group"
-      aria-label={t("People")}
-    >
-      {/* Whoever does something of their own is seen without scrolling: a second row where one is too short. */}
+    <Box sx={{ display: "flex", gap: 0.75, px: 2.5, py: 1, whiteSpace: "nowrap", minWidth: 0 }} role="group" aria-label={t("People")}>
       <Box
-        sx={{ display: "flex", flexWrap: { md: "wrap" }, gap: 0.75, minWidth: 0, maxHeight: 100, overflow: "auto", p: "3px", m: "-3px" }}
+        ref={row}
+        sx={{
+          position: "relative",
+          display: "flex",
+          flexWrap: "wrap",
+          gap: 0.75,
+          minWidth: 0,
+          flex: "0 1 auto",
+          maxHeight: ROW_PX,
+          ...(own.length > 0 && { "@media (min-width: 900px) and (min-height: 700px)": { maxHeight: 2 * ROW_PX } }),
+          overflow: "hidden",
+          p: "3px",
+          m: "-3px",
+        }}
       >
-        {inRow.map((person) => {
-          const theirs = item.personal[person.id];
-          const form = theirs?.formId;
+        {offered.map((person, i) => {
+          const form = formOf(person);
           return (
             <ButtonBase
               key={person.id}
               aria-haspopup="menu"
               onClick={(event) => choose(person, event.currentTarget)}
+              style={{ visibility: i < fitting ? "visible" : "hidden" }}
               sx={{
                 px: 1.25,
                 minHeight: 44,
@@ -88,25 +109,24 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
                 bgcolor: form ? "warm.light" : "background.paper",
                 fontSize: "1.05rem",
                 gap: 0.75,
-                flex: "none",
+                maxWidth: "100%",
+                justifyContent: "start",
+                overflow: "hidden",
               }}
             >
               <Box
                 component="span"
-                sx={{ fontWeight: form ? 750 : 500, maxWidth: { xs: 150, md: "none" }, overflow: "hidden", textOverflow: "ellipsis" }}
+                sx={{
+                  fontWeight: form ? 750 : 500,
+                  maxWidth: { xs: 150, md: "none" },
+                  overflow: "hidden",
+                  textOverflow: "ellipsis",
+                  flex: "none",
+                }}
               >
                 {person.name}
               </Box>
-              {theirs && (
-                <InLanguage
-                  words={theirWords}
-                  text={
-                    form !== item.formId || !theirs.dose
-                      ? theirWords.within(theirWords.formName(item.movementId, form!))
-                      : shortDose(theirWords, theirs.dose)
-                  }
-                />
-              )}
+              {form && <InLanguage words={theirWords} text={form} />}
             </ButtonBase>
           );
         })}
@@ -120,13 +140,18 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
             minHeight: 44,
             borderRadius: 2,
             border: "2px solid",
-            borderColor: "edge",
+            borderColor: countedOwn > 0 ? "warm.main" : "edge",
+            bgcolor: countedOwn > 0 ? "warm.light" : undefined,
             fontSize: "1.05rem",
             fontWeight: 700,
             flex: "none",
+            flexDirection: "column",
+            lineHeight: 1.1,
+            alignSelf: "end",
           }}
         >
-          {t("and {{count}} others", { count: counted.length, defaultValue_one: "and {{count}} other" })}
+          <span>{t("and {{count}} others", { count: counted.length, defaultValue_one: "and {{count}} other" })}</span>{" "}
+          {countedOwn > 0 && <span>{t("{{count}} their own way", { count: countedOwn })}</span>}
         </ButtonBase>
       )}
       <Menu
@@ -138,8 +163,13 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
         slotProps={{ list: { sx: { columns: { md: counted.length > 12 ? 3 : 1 } } }, paper: { sx: { maxWidth: 900 } } }}
       >
         {counted.map((person) => (
-          <MenuItem key={person.id} onClick={() => choose(person, allAt!)}>
+          <MenuItem key={person.id} onClick={() => choose(person, allAt!)} sx={{ gap: 1 }}>
             {person.name}
+            {formOf(person) && (
+              <Box component="span" sx={{ color: "text.secondary" }}>
+                <InLanguage words={theirWords} text={formOf(person)!} />
+              </Box>
+            )}
           </MenuItem>
         ))}
       </Menu>
