@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { durationText, IsoDate, LocalTime, spanText, torqueText } from "../units";
+import { durationText, minutesAndSeconds, IsoDate, LocalTime, spanText, torqueText } from "../units";
 import * as v from "valibot";
 import { followUpByPerson, followUpByRun, MIN_ANSWERS, trendOf } from ".";
 
@@ -48,6 +48,11 @@ describe("a trend", () => {
 describe("units", () => {
   it("read as people read them", () => {
     expect([0, 59, 60, 171, 61.2].map(durationText)).toEqual([`0'00"`, `0'59"`, `1'00"`, `2'51"`, `1'02"`]);
+    expect([0, 60, 495.2].map(minutesAndSeconds)).toEqual([
+      { minutes: 0, seconds: 0 },
+      { minutes: 1, seconds: 0 },
+      { minutes: 8, seconds: 16 },
+    ]);
     expect([45, 2.5, 120, 150].map((sec) => spanText(sec))).toEqual(["45 s", "2.5 s", "2 min", "2 min 30 s"]);
     expect(torqueText(1.1772)).toBe("1.18 N·m");
   });

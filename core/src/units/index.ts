@@ -1,6 +1,6 @@
 /** Quantities and the few shared value shapes every subject uses. */
 export { grouped } from "./grouped";
-export { durationText, spanText } from "./time-text";
+export { durationText, minutesAndSeconds, spanText } from "./time-text";
 export {
   fixedText,
   LENGTH_UNITS,

@@ -6,9 +6,14 @@ import { numberText, type Measures } from "./measures";
  * Not with a colon: what has one is a time of day.
  */
 export function durationText(sec: number): string {
-  const whole = Math.ceil(sec - 1e-9);
-  const minutes = Math.floor(whole / 60);
-  return `${minutes}'${String(whole % 60).padStart(2, "0")}"`;
+  const { minutes, seconds } = minutesAndSeconds(sec);
+  return `${minutes}'${String(seconds).padStart(2, "0")}"`;
+}
+
+/** The same as numbers, to be put into words. */
+export function minutesAndSeconds(sec: number): { minutes: number; seconds: number } {
+  const whole = Math.max(0, Math.ceil(sec - 1e-9));
+  return { minutes: Math.floor(whole / 60), seconds: whole % 60 };
 }
 
 /** `45 s`, `2 min`, `2 min 30 s`; half seconds stay visible below a minute. */

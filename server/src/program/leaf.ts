@@ -2,7 +2,7 @@
 import type { Words } from "@kind-grip/core/language";
 import { SMALL, smallStillFile, stage, type Library } from "@kind-grip/core/library";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
-import { durationText } from "@kind-grip/core/units";
+import { durationText, minutesAndSeconds } from "@kind-grip/core/units";
 import type { Content } from "pdfmake/interfaces";
 import { builtForm } from "../built";
 import { LINE, QUIET, SPRUCE, WARM } from "../http/pdf";
@@ -92,7 +92,10 @@ function heading({ library }: Sheet, leaf: Leaf, isFirst: boolean, underlay?: nu
         width: narrow,
         stack: [
           ink.text([{ text: words.digits(durationText(timeline.totalSec)), bold: true }], { fontSize: HEADING_POINTS.name, ...at.narrow }),
-          ink.text([{ text: words.paper("minutesSeconds"), color: QUIET }], { fontSize: HEADING_POINTS.unit, ...at.narrow }),
+          ink.text([{ text: words.paper("minutesSeconds", minutesAndSeconds(timeline.totalSec)), color: QUIET }], {
+            fontSize: HEADING_POINTS.unit,
+            ...at.narrow,
+          }),
         ],
       },
     ]),

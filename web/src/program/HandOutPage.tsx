@@ -6,7 +6,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import type { HandOut } from "@kind-grip/core/api";
 import { isLanguage, LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
-import { durationText } from "@kind-grip/core/units";
+import { durationText, minutesAndSeconds } from "@kind-grip/core/units";
 import { WithLanguage } from "../base/language";
 import { useLibrary, useWords } from "../base/library";
 import { MEASURES } from "../base/measures";
@@ -154,7 +154,7 @@ function Sheet({ session, whose, names, onDrawn }: SheetProps) {
         <Typography sx={{ fontSize: "1.5rem", fontWeight: 700 }}>
           {words.digits(durationText(totalSec))}{" "}
           <Box component="span" sx={{ fontSize: "0.9rem", fontWeight: 400, color: "text.secondary" }}>
-            {words.paper("minutesSeconds")}
+            {words.paper("minutesSeconds", minutesAndSeconds(totalSec))}
           </Box>
         </Typography>
       </Box>

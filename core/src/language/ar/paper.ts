@@ -49,7 +49,7 @@ export const paper = {
   inIn: "{{amount}} بوصة",
   loadOf: "{{tool}}، {{load}}",
   gripAt: "{{load}}، اليد عند علامة {{length}}",
-  minutesSeconds: "دقيقة : ثانية، المجموع",
+  minutesSeconds: "المجموع {{minutes}} دقيقة و{{seconds}} ث",
   noSession: "ليس في هذا البرنامج جلسة فيها تمارين بعد.",
   noSheet: "لا شيء يوضع على ورقة.",
   reminder: "{{session}}، الساعة {{time}}، {{place}}.",

@@ -33,7 +33,7 @@ export const paper = {
   inIn: "{{amount}} in",
   loadOf: "{{tool}}, {{load}}",
   gripAt: "{{load}}, Hand an der Marke {{length}}",
-  minutesSeconds: "min : s gesamt",
+  minutesSeconds: "{{minutes}} min {{seconds}} s gesamt",
   noSession: "Dieses Programm hat noch keine Einheit mit Übungen.",
   noSheet: "Es gibt nichts, was auf ein Blatt gehört.",
   reminder: "{{session}} um {{time}}, {{place}}.",

@@ -33,7 +33,7 @@ export const paper = {
   inIn: "{{amount}} in",
   loadOf: "{{tool}}, {{load}}",
   gripAt: "{{load}}, hand at the {{length}} mark",
-  minutesSeconds: "min : s in all",
+  minutesSeconds: "{{minutes}} min {{seconds}} s in all",
   noSession: "This program has no session with items yet.",
   noSheet: "There is nothing to put on a sheet.",
   reminder: "{{session}} at {{time}}, {{place}}.",

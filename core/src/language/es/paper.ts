@@ -33,7 +33,7 @@ export const paper = {
   inIn: "{{amount}} in",
   loadOf: "{{tool}}, {{load}}",
   gripAt: "{{load}}, mano en la marca de {{length}}",
-  minutesSeconds: "min : s en total",
+  minutesSeconds: "{{minutes}} min {{seconds}} s en total",
   noSession: "Este programa aún no tiene ninguna sesión con ejercicios.",
   noSheet: "No hay nada que poner en una hoja.",
   reminder: "{{session}} a las {{time}}, {{place}}.",

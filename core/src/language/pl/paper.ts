@@ -41,7 +41,7 @@ export const paper = {
   inIn: "{{amount}} in",
   loadOf: "{{tool}}, {{load}}",
   gripAt: "{{load}}, dłoń przy znaku {{length}}",
-  minutesSeconds: "min : s razem",
+  minutesSeconds: "{{minutes}} min {{seconds}} s razem",
   noSession: "Ten program nie ma jeszcze żadnej sesji z ćwiczeniami.",
   noSheet: "Nie ma nic do wydrukowania na arkuszu.",
   reminder: "{{session}}, godz. {{time}}, {{place}}.",
