@@ -6,7 +6,7 @@ import { Link2, UserRound } from "lucide-react";
 import type { Item } from "@kind-grip/core/session";
 import { useState } from "react";
 import { useWords } from "../../base/library";
-import { NARROW_TAB } from "./geometry";
+import { LEAST_PICTURE_PX, NARROW_TAB } from "./geometry";
 import { MovementThumb } from "../../figure/MovementThumb";
 
 interface ItemTabProps {
@@ -27,11 +27,13 @@ export function ItemTab({ item, number, width, chosen, approached, paired, easie
   const name = words.movementName(item.movementId);
   const dose = words.dose(item.dose);
   const narrow = width <= NARROW_TAB;
+  // A smaller picture shows nothing.
+  const pictured = width - 14 >= LEAST_PICTURE_PX;
   const [near, setNear] = useState(false);
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: item.id });
   return (
     <Tooltip
-      open={narrow && !isDragging && (near || approached)}
+      open={!pictured && !isDragging && (near || approached)}
       placement="top"
       describeChild
       title={
@@ -80,7 +82,7 @@ export function ItemTab({ item, number, width, chosen, approached, paired, easie
             </>
           )}
         </Box>
-        {!narrow && <MovementThumb movementId={item.movementId} formId={item.formId} sx={{ width: Math.min(96, width - 14), my: 0.25 }} />}
+        {pictured && <MovementThumb movementId={item.movementId} formId={item.formId} sx={{ width: Math.min(96, width - 14), my: 0.25 }} />}
         {!narrow && (
           <Box
             sx={{ display: "-webkit-box", WebkitLineClamp: 2, WebkitBoxOrient: "vertical", overflow: "hidden", overflowWrap: "anywhere" }}

@@ -21,6 +21,8 @@ const LEAST_SCALE_SEC = 40;
 
 /** Narrower than this a tab holds its number only, px. */
 export const NARROW_TAB = 56;
+/** The narrowest picture in which anything is seen, px. */
+export const LEAST_PICTURE_PX = 56;
 
 export interface Block {
   itemIds: string[];
