@@ -1,7 +1,9 @@
 /** What to do, in short, and the commonest slip: the step that is on now stands out, a second language beside each. */
 import { Box, Typography } from "@mui/material";
 import type { Words } from "@kind-grip/core/language";
+import { useRef } from "react";
 import { InLanguage } from "./InLanguage";
+import { useFittingType } from "./use-fitting-type";
 
 interface RunStepsProps {
   /** The caption says them; on a low screen there is no room for both. */
@@ -21,11 +23,16 @@ const SIZES = [
   { most: Infinity, steps: "min(1.5vw, 2.9vh)", watch: "min(1.3vw, 2.5vh)" },
 ];
 
+const fitting = (size: string) => `calc(${size} * var(--fit, 1))`;
+
 export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) {
   const letters = [...steps, ...(beside?.steps ?? []), ...watch].join(" ").length;
   const size = SIZES.find(({ most }) => letters <= most)!;
+  const box = useRef<HTMLDivElement>(null);
+  useFittingType(box, [...steps, ...(beside?.steps ?? []), ...watch].join(" "));
   return (
     <Box
+      ref={box}
       sx={{
         mt: 1.5,
         display: { xs: "none", md: "grid" },
@@ -37,7 +44,10 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
         ...(isShort && { "@media (max-height: 900px)": { display: "none" } }),
       }}
     >
-      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, fontSize: size.steps, lineHeight: 1.28, display: "grid", gap: "0.4vh" }}>
+      <Box
+        component="ol"
+        sx={{ listStyle: "none", m: 0, p: 0, fontSize: fitting(size.steps), lineHeight: 1.28, display: "grid", gap: "0.4vh" }}
+      >
         {steps.map((step, i) => (
           <Box
             component="li"
@@ -64,7 +74,7 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
       {watch.length > 0 && (
         <Typography
           sx={{
-            fontSize: size.watch,
+            fontSize: fitting(size.watch),
             borderInlineStart: "4px solid",
             borderColor: "warm.main",
             paddingInlineStart: 1.5,
