@@ -55,7 +55,7 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
   const widths = inOrder.map((person) => CHIP_PX + (person.name.length + (formOf(person)?.length ?? 0)) * LETTER_PX);
   const offered = inOrder.filter((_, i) => i === 0 || widths.slice(0, i).reduce((sum, width) => sum + width, 0) <= MOST_ROOM_PX);
   const row = useRef<HTMLDivElement>(null);
-  const fitting = useWhatFits(row, `${item.id} ${offered.map(({ id }) => id).join(" ")}`);
+  const fitting = useWhatFits(row, offered.map((person) => `${person.id} ${formOf(person)}`).join(" "));
   const inRow = offered.slice(0, fitting);
   const counted = inOrder.filter((person) => !inRow.includes(person));
   const countedOwn = counted.filter((person) => own.includes(person)).length;
