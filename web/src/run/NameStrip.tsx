@@ -126,7 +126,12 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
               >
                 {person.name}
               </Box>
-              {form && <InLanguage words={theirWords} text={form} />}
+              {form && (
+                <>
+                  {" "}
+                  <InLanguage words={theirWords} text={form} />
+                </>
+              )}
             </ButtonBase>
           );
         })}
@@ -167,6 +172,7 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
             {person.name}
             {formOf(person) && (
               <Box component="span" sx={{ color: "text.secondary" }}>
+                {" "}
                 <InLanguage words={theirWords} text={formOf(person)!} />
               </Box>
             )}

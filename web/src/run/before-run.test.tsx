@@ -161,12 +161,12 @@ describe("who is here", () => {
     const row = within(strip)
       .getAllByRole("button")
       .map(({ textContent }) => textContent);
-    expect(row).toEqual(["Person 1large, elbows lifted", "Person 2large, elbows lifted", "and 3 others 2 their own way"]);
+    expect(row).toEqual(["Person 1 large, elbows lifted", "Person 2 large, elbows lifted", "and 3 others 2 their own way"]);
     await user.click(within(strip).getByRole("button", { name: /^and 3 others/ }));
     const menu = await screen.findAllByRole("menuitem");
     expect(menu.map(({ textContent }) => textContent)).toEqual([
-      "Person 3large, elbows lifted",
-      "Person 4large, elbows lifted",
+      "Person 3 large, elbows lifted",
+      "Person 4 large, elbows lifted",
       "Person 5",
     ]);
     await user.click(menu[1]!);
