@@ -48,7 +48,7 @@ export interface Composer {
    * Programs nearly as good as the best, each after another taste; those that are the same as one before are left out.
    * @param effort how long the solver may think about each; asked after `best`, whose reach they keep to
    */
-  alternatives(solve: Solver, effort: Effort): Promise<Alternative[]>;
+  alternatives(solve: Solver, effort: Effort, tell?: (soFar: Alternative[]) => void): Promise<Alternative[]>;
 }
 
 export interface Alternative {
@@ -139,7 +139,7 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
       reached = { covered, light, filled: fill.objective, chosen: chosenIn(fill), answer };
       return answer;
     },
-    alternatives: async (solve, effort) => {
+    alternatives: async (solve, effort, tell) => {
       if (!reached) return [];
       const { chosen, answer, ...kept } = reached;
       const found: Alternative[] = [];
@@ -154,7 +154,9 @@ export function composer(input: ComposeInput, makeId: () => string): Composer {
         const solved = await ask(solve, { aim: taste, ...kept, known }, { ...effort, start: startFrom(chosen) });
         const proposal = solved && proposed(chosenIn(solved), Infinity);
         const others = [answer, ...found.map((other) => other.proposal)];
-        if (proposal && !others.some((other) => sameItems(other, proposal))) found.push({ taste, proposal });
+        if (!proposal || others.some((other) => sameItems(other, proposal))) continue;
+        found.push({ taste, proposal });
+        tell?.([...found]);
       }
       return found;
     },

@@ -90,7 +90,9 @@ describe("alternatives", () => {
     const ask = composer(input({ slotSec: { preShift: 300, break: 180, postShift: 360 } }), sampleId);
     expect(await ask.alternatives(solveInNode, { timeLimitSec: 5, gap: 0.05 })).toEqual([]);
     const best = (await ask.best(solveInNode, { timeLimitSec: 12, gap: 0.05 }))!;
-    const others = await ask.alternatives(solveInNode, { timeLimitSec: 5, gap: 0.05 });
+    const told: number[] = [];
+    const others = await ask.alternatives(solveInNode, { timeLimitSec: 5, gap: 0.05 }, (soFar) => told.push(soFar.length));
+    expect(told).toEqual(others.map((_, i) => i + 1));
     // With the best there are three to choose from.
     expect(others.length).toBeGreaterThanOrEqual(2);
     const counted = new Map(

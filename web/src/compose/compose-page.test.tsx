@@ -16,6 +16,8 @@ import type { Question } from "./use-proposal";
 const asked: { input: Question; first(answer?: Proposal): void; best(answer?: Proposal): void; breaks(): void }[] = [];
 let notches: NotchGain[] = [];
 let alternatives: Alternative[] = [];
+/** Whether the last alternative is looked for for ever. */
+let searchesOn = false;
 let beside: BesideSession[] = [];
 const stopped = jest.fn();
 jest.mock("./start-composer", () => ({
@@ -33,7 +35,11 @@ jest.mock("./start-composer", () => ({
       first: () => answers.first,
       best: () => answers.best,
       notches: () => Promise.resolve(notches),
-      alternatives: () => Promise.resolve(alternatives),
+      alternatives: (tell: (soFar: Alternative[]) => void) => {
+        if (!searchesOn) return Promise.resolve(alternatives);
+        tell(alternatives);
+        return new Promise(() => undefined);
+      },
       beside: () => Promise.resolve(beside),
       stop: stopped,
     };
@@ -265,6 +271,16 @@ describe("side by side", () => {
     await user.click(make());
     await waitFor(() => expect(server.calls("POST")).toHaveLength(1));
     expect(JSON.stringify(server.calls("POST")[0]!.body)).toContain("fist-and-star");
+  });
+
+  it("those that are found are there while others are looked for", async () => {
+    searchesOn = true;
+    const { user } = open();
+    await answer(1, FIRST(), BEST());
+    await screen.findByRole("region", { name: "Side by side" });
+    await user.click(column("Least kit").getByRole("button"));
+    expect(status()).toContain("Another program, nearly as good");
+    searchesOn = false;
   });
 
   it("locks of one stay when another is taken, and the next change goes back to the best", async () => {

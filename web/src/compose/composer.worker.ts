@@ -43,8 +43,8 @@ const composing = {
   async best(): Promise<Proposal | undefined> {
     return (shown = (await ask!.best(solve, BEST)) ?? shown);
   },
-  alternatives(): Promise<Alternative[]> {
-    return ask!.alternatives(solve, ALTERNATIVE);
+  alternatives(tell: (soFar: Alternative[]) => void): Promise<Alternative[]> {
+    return ask!.alternatives(solve, ALTERNATIVE, tell);
   },
   beside(slots: readonly BesideSlot[], names: Readonly<Record<BesideSlot, string>>): BesideSession[] {
     return shown ? slots.flatMap((slot) => besideSession(input!, slot, shown!, names[slot], () => uuid()) ?? []) : [];

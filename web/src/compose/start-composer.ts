@@ -1,4 +1,5 @@
 /** A composer in a worker of its own, for one question: what is being worked out for an older one ends with it. */
+import { proxy } from "comlink";
 import type { Alternative, BesideSession, NotchGain, Proposal } from "@kind-grip/core/compose";
 import type { BesideSlot } from "@kind-grip/core/session";
 import { SESSION_NAMES } from "../program/session-names";
@@ -10,8 +11,8 @@ export interface StartedComposer {
   first(): Promise<Proposal | undefined>;
   /** To be asked after the first. */
   best(): Promise<Proposal | undefined>;
-  /** To be asked after the best. */
-  alternatives(): Promise<Alternative[]>;
+  /** To be asked after the best. @param tell hears of those that are found, each time there is one more */
+  alternatives(tell: (soFar: Alternative[]) => void): Promise<Alternative[]>;
   notches(): Promise<NotchGain[]>;
   /** To be asked after the best, which it goes with. */
   beside(slots: readonly BesideSlot[]): Promise<BesideSession[]>;
@@ -36,7 +37,7 @@ export function startComposer(sent: SentQuestion): StartedComposer {
   return {
     first: () => unlessBroken(remote.first(sent)),
     best: () => unlessBroken(remote.best()),
-    alternatives: () => unlessBroken(remote.alternatives()),
+    alternatives: (tell) => unlessBroken(remote.alternatives(proxy(tell))),
     notches: () => unlessBroken(remote.notches()),
     beside: (slots) => unlessBroken(remote.beside(slots, SESSION_NAMES)),
     stop: () => {

@@ -39,6 +39,7 @@ export function useProposal(
   });
   useEffect(() => {
     let started: StartedComposer | undefined;
+    let stopped = false;
     const compose = async (composer: StartedComposer) => {
       const first = await composer.first();
       if (first) setState({ proposal: first, stage: "first", key });
@@ -49,8 +50,8 @@ export function useProposal(
       setState({ proposal: best, stage: "best", notches, key });
       const beside = await composer.beside(latest.current.slots);
       setState({ proposal: best, stage: "best", notches, beside, key });
-      const alternatives = await composer.alternatives();
-      setState({ proposal: best, stage: "best", notches, beside, alternatives, key });
+      const found = (alternatives: Alternative[]) => setState({ proposal: best, stage: "best", notches, beside, alternatives, key });
+      found(await composer.alternatives((soFar) => !stopped && found(soFar)));
     };
     const timer = setTimeout(async () => {
       const { library: all, movements: offered } = latest.current;
@@ -68,6 +69,7 @@ export function useProposal(
       started.stop();
     }, AFTER_MS);
     return () => {
+      stopped = true;
       clearTimeout(timer);
       started?.stop();
     };
