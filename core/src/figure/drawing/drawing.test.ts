@@ -86,7 +86,9 @@ describe("the surface", () => {
             const exact = HAIRS.map(
               ([dx, dy]) => frontAt({ ...surface, depth, owner, spans, columns, rows, left, top, cell }, x + dx, y + dy).depth,
             );
-            expect(exact.some((front) => front === depth[i] || Math.abs(front - depth[i]!) < 0.05)).toBe(true);
+            // On the wall of a rod that points at the viewer it may be anywhere between what a hair tells on either side.
+            expect(depth[i]).toBeGreaterThanOrEqual(Math.min(...exact) - 0.05);
+            expect(depth[i]).toBeLessThanOrEqual(Math.max(...exact) + 0.05);
           }
       }),
       { numRuns: 60 },

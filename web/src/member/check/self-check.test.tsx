@@ -87,7 +87,7 @@ it("a person without findings answers in 18 taps and sends; it is no longer aske
   expect(Object.values((waiting!.body as { safety: object }).safety)).toEqual(QUESTION_IDS.map(() => false));
   await user.click(screen.getByRole("link", { name: "Back" }));
   await screen.findByRole("heading", { name: /Hello/ });
-  expect(screen.queryByRole("link", { name: /Before you are measured/ })).toBeNull();
+  await waitFor(() => expect(screen.queryByRole("link", { name: /Before you are measured/ })).toBeNull());
 });
 
 it("a call in between loses nothing: it goes on at the question it was at", async () => {
