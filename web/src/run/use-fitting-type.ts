@@ -19,6 +19,8 @@ export function useFittingType(box: RefObject<HTMLElement | null>, of: string): 
     fit();
     const watcher = new ResizeObserver(fit);
     watcher.observe(around);
+    // What stands beside it may take more room by itself; fitted once more, the same content comes to the same size.
+    watcher.observe(shown);
     return () => watcher.disconnect();
   }, [box, of]);
 }
