@@ -36,6 +36,7 @@ export default {
     {
       ...shared,
       displayName: "unit",
+      moduleNameMapper: { ...shared.moduleNameMapper, "^fast-check$": "<rootDir>/scripts/seeded-check.cjs" },
       // More of them slow down what draws pages, and nothing else computes as much.
       sandboxInjectedGlobals: [...shared.sandboxInjectedGlobals, "Object", "Array", "Number", "Map", "Set", "Uint8Array", "Float64Array"],
       testPathIgnorePatterns: ["/node_modules/", "\\.api\\.test\\.ts$"],
