@@ -17,10 +17,18 @@ export function useFittingType(box: RefObject<HTMLElement | null>, of: string): 
       }
     };
     fit();
-    const watcher = new ResizeObserver(fit);
+    let next = 0;
+    // In the next picture: what is watched may not be resized while it is told of.
+    const watcher = new ResizeObserver(() => {
+      cancelAnimationFrame(next);
+      next = requestAnimationFrame(fit);
+    });
     watcher.observe(around);
     // What stands beside it may take more room by itself; fitted once more, the same content comes to the same size.
     watcher.observe(shown);
-    return () => watcher.disconnect();
+    return () => {
+      cancelAnimationFrame(next);
+      watcher.disconnect();
+    };
   }, [box, of]);
 }
