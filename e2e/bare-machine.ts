@@ -191,8 +191,8 @@ export class BareMachine {
   private async startMariadb(): Promise<void> {
     const data = path.join(this.folder, "mariadb");
     const user = userInfo().username;
-    mkdirSync(data);
-    const own = ["--no-defaults", `--datadir=${data}/tables`, `--user=${user}`];
+    mkdirSync(`${data}/working`, { recursive: true });
+    const own = ["--no-defaults", `--datadir=${data}/tables`, `--tmpdir=${data}/working`, `--user=${user}`];
     execFileSync(
       "mariadb-install-db",
       [...own, "--auth-root-authentication-method=socket", `--auth-root-socket-user=${user}`, "--skip-test-db"],

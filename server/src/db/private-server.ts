@@ -49,6 +49,8 @@ export async function startPrivateServer({
   const user = userInfo().username;
   const tables = path.join(dataDir, "tables");
   const socketPath = path.join(dataDir, "socket");
+  // A server that starts clears the temporary tables of all others from a folder it shares with them.
+  const ownTemporary = `--tmpdir=${path.join(dataDir, "working")}`;
   await endLeftOver(dataDir, tables);
   if (!existsSync(path.join(tables, "mysql"))) {
     // Beside its place, and moved there when it is whole: killed in the middle, it is made anew at the next start.
@@ -56,7 +58,7 @@ export async function startPrivateServer({
     rmSync(half, { recursive: true, force: true });
     execFileSync(
       "mariadb-install-db",
-      ["--no-defaults", `--datadir=${half}`, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
+      ["--no-defaults", `--datadir=${half}`, ownTemporary, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
       { stdio: ["ignore", "ignore", "pipe"] },
     );
     rmSync(tables, { recursive: true, force: true });
@@ -64,7 +66,7 @@ export async function startPrivateServer({
   }
   const port = await freePort();
   const launch = () =>
-    spawn("mariadbd", argumentsFor({ dataDir, tables, socketPath, port, user, throwaway, keepsLogDays }), {
+    spawn("mariadbd", argumentsFor({ dataDir, tables, ownTemporary, socketPath, port, user, throwaway, keepsLogDays }), {
       // Its own process group: Ctrl-C reaches the application, which then stops the database last.
       stdio: "ignore",
       detached: true,
@@ -118,6 +120,8 @@ async function endLeftOver(dataDir: string, tables: string): Promise<void> {
 interface Launch {
   dataDir: string;
   tables: string;
+  /** As the database is told. */
+  ownTemporary: string;
   socketPath: string;
   port: number;
   user: string;
@@ -125,13 +129,13 @@ interface Launch {
   keepsLogDays: number;
 }
 
-function argumentsFor({ dataDir, tables, socketPath, port, user, throwaway, keepsLogDays }: Launch): string[] {
+function argumentsFor({ dataDir, tables, ownTemporary, socketPath, port, user, throwaway, keepsLogDays }: Launch): string[] {
   return [
     "--no-defaults",
     `--datadir=${tables}`,
     `--socket=${socketPath}`,
     // Its own: a database that starts clears away what others left in a shared one, also what they are using.
-    `--tmpdir=${path.join(dataDir, "working")}`,
+    ownTemporary,
     `--pid-file=${path.join(dataDir, "pid")}`,
     "--bind-address=127.0.0.1",
     `--port=${port}`,

@@ -1,6 +1,6 @@
 /** What the server does when things break: nothing confirmed is lost, nothing is half there. */
 import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, rmSync, watch } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import request from "supertest";
@@ -35,7 +35,12 @@ it("a database that is away gives 503, with words and no detail; the process liv
 
 it("a private database that is killed comes back by itself, with everything that was confirmed", async () => {
   const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-killed-"));
+  // Another database that starts clears the temporary tables of all that share a folder with it.
+  const shared: string[] = [];
+  const watcher = watch(tmpdir(), (_, name) => void shared.push(name ?? ""));
   const server = await startPrivateServer({ dataDir });
+  watcher.close();
+  expect(shared.filter((name) => name.startsWith("#sql"))).toEqual([]);
   const own = await openTestApp(server.url);
   try {
     const trainer = await TestTrainer.make(own);

@@ -55,6 +55,7 @@ export async function startCluster(folder: string, say: (line: string) => void):
   const options = (n: number, cluster: string): string[] => [
     "--no-defaults",
     `--datadir=${path.join(place(n), "tables")}`,
+    `--tmpdir=${path.join(place(n), "working")}`,
     `--socket=${socket(n)}`,
     `--pid-file=${path.join(place(n), "pid")}`,
     `--log-error=${path.join(place(n), "mariadb.log")}`,
@@ -111,10 +112,18 @@ export async function startCluster(folder: string, say: (line: string) => void):
     await gone;
   };
 
-  mkdirSync(path.join(place(0), "tables"), { recursive: true });
+  for (let n = 0; n < 3; n++) mkdirSync(path.join(place(n), "working"), { recursive: true });
+  mkdirSync(path.join(place(0), "tables"));
   execFileSync(
     "mariadb-install-db",
-    ["--no-defaults", `--datadir=${path.join(place(0), "tables")}`, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
+    [
+      "--no-defaults",
+      `--datadir=${path.join(place(0), "tables")}`,
+      `--tmpdir=${path.join(place(0), "working")}`,
+      `--user=${user}`,
+      `--auth-root-socket-user=${user}`,
+      "--skip-test-db",
+    ],
     { stdio: "ignore" },
   );
   // The first node alone, for the database and its user; its tables are the beginning of the others too.
