@@ -1,8 +1,9 @@
 /** The cycle of a shift pattern as cells to tap: each goes from off through the kinds of shift. */
 import { Box, ButtonBase } from "@mui/material";
 import type { ShiftPattern } from "@kind-grip/core/calendar";
+import { mondayFirst, WEEKDAYS } from "../base/weekdays";
 import { t } from "../base/words";
-import { mondayFirst, SHIFT_TONES, WEEKDAYS } from "./shift-tones";
+import { SHIFT_TONES } from "./shift-tones";
 
 interface CycleDaysProps {
   value: ShiftPattern;

@@ -3,8 +3,8 @@ import { Box, Button, IconButton, MenuItem, TextField, Typography } from "@mui/m
 import { Plus, Trash2 } from "lucide-react";
 import { addDays, dateAt, type ShiftPattern } from "@kind-grip/core/calendar";
 import { useNow } from "../base/now";
+import { weekdayText } from "../base/weekdays";
 import { t } from "../base/words";
-import { mondayFirst, WEEKDAYS } from "./shift-tones";
 
 interface OtherDaysProps {
   value: ShiftPattern;
@@ -35,9 +35,7 @@ export function OtherDays({ value, onChange }: OtherDaysProps) {
             value={day.date}
             onChange={(event) => event.target.value && set(days.map((each, j) => (j === i ? { ...each, date: event.target.value } : each)))}
             error={days.some((each, j) => j < i && each.date === day.date)}
-            helperText={
-              days.some((each, j) => j < i && each.date === day.date) ? t("is named above already") : WEEKDAYS[mondayFirst(day.date)]
-            }
+            helperText={days.some((each, j) => j < i && each.date === day.date) ? t("is named above already") : weekdayText(day.date)}
             sx={{ width: 190 }}
             slotProps={{ inputLabel: { shrink: true } }}
           />

@@ -1,8 +1,8 @@
 /** What is asked of a day for groups: which day and sessions, how many groups at once, together with whom. */
 import { Box, Typography } from "@mui/material";
-import type { Shift } from "@kind-grip/core/calendar";
 import { durationText } from "@kind-grip/core/units";
 import { timeText } from "../base/dates";
+import { weekdayText } from "../base/weekdays";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { Choice } from "../parts/Choice";
@@ -25,7 +25,7 @@ export function DayQuestion({ of: { crew, shifts, sessions, people, groups: kept
         label={t("Day")}
         value={asked.date}
         onChange={plan.askDay}
-        options={shifts.map((each) => ({ value: each.date, label: `${weekdayText(each)} ${Number(each.date.slice(8))}` }))}
+        options={shifts.map((each) => ({ value: each.date, label: `${weekdayText(each.date)} ${Number(each.date.slice(8))}` }))}
       />
       <Box>
         <Typography sx={{ mb: 0.5 }}>{t("Sessions")}</Typography>
@@ -106,8 +106,4 @@ export function DayQuestion({ of: { crew, shifts, sessions, people, groups: kept
       </Typography>
     </Box>
   );
-}
-
-export function weekdayText({ date }: Shift): string {
-  return [t("Sun"), t("Mon"), t("Tue"), t("Wed"), t("Thu"), t("Fri"), t("Sat")][new Date(`${date}T00:00:00Z`).getUTCDay()]!;
 }

@@ -2,9 +2,10 @@
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
 import type { Placement, PlanGroup, Series } from "@kind-grip/core/dayplan";
 import { wholeDayText } from "../base/dates";
+import { weekdayText } from "../base/weekdays";
 import { t } from "../base/words";
 import { DayAnswer } from "./DayAnswer";
-import { DayQuestion, weekdayText } from "./DayQuestion";
+import { DayQuestion } from "./DayQuestion";
 import { patternOfDay } from "./pattern-of-day";
 import { usePlanOfDay, type PlannedCrew } from "./use-plan-of-day";
 
@@ -53,7 +54,7 @@ export function PlanDayDialog({ onUse, onUseEvery, onClose, ...planned }: PlanDa
           </Button>
         )}
         <Button variant={alone ? "outlined" : "contained"} disabled={nothing || joined.storing} onClick={() => void use()}>
-          {t("Use it for {{shift}} {{date}}", { shift: weekdayText(shift), date: Number(date.slice(8)) })}
+          {t("Use it for {{shift}} {{date}}", { shift: weekdayText(date), date: Number(date.slice(8)) })}
         </Button>
       </DialogActions>
     </Dialog>
