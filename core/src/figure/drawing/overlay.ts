@@ -129,6 +129,22 @@ export function signs(figure: Figure, start: Bones, now: Bones, camera: Camera, 
     .join("");
 }
 
+/** Degrees a shoulder blade has to sink from one step to the next to be pointed at: as an outline alone it can hardly be seen. */
+const SINKS_DEG = 6;
+/** Millimetres from the shoulder joint up to above the skin. */
+const ABOVE_SHOULDER_MM = 62;
+
+/** A short arrow down on the shoulder, where its blade sinks. */
+export function sinkingBlade(start: Bones, now: Bones, camera: Camera, side: SideName, pen: number): string {
+  const raise = ({ pose }: Bones) => pose[side]?.girdleRaise ?? 0;
+  if (raise(start) - raise(now) < SINKS_DEG) return "";
+  const [x, y] = project(camera, add(landmark(now, side, "shoulder"), [0, ABOVE_SHOULDER_MM, 0]));
+  return arrow(
+    [52, 34, 8].map((above): Point => [x, y - above * pen]),
+    pen,
+  );
+}
+
 /** Moved as a whole so that it lies inside the picture. */
 function broughtIn(track: readonly Point[], { width, height }: Camera, margin: number): Point[] {
   const off = (values: number[], most: number) =>

@@ -1,4 +1,5 @@
 /** Stills: strips of steps, enlargements, signs, the outline of the start. Read from the SVG, not from its curves. */
+import { countBy } from "es-toolkit";
 import * as v from "valibot";
 import { Figure, pose, StagedFigure, type ArmInput, type FigureInput, type PictureOptions } from "..";
 import type { Pose } from "../body/pose";
@@ -52,6 +53,28 @@ describe("a strip", () => {
     expect(svg.lastIndexOf(mark)).toBeGreaterThan(svg.indexOf(/ d="([^"]+)"/.exec(badge(2, 0, 0, 1).split('class="step"')[1]!)![1]!));
     expect(svg.split(mark).length - 1).toBe(1);
     expect(stillOf({ way: "steps", poses: steps.slice(0, 2) })).not.toContain(mark);
+  });
+
+  it.each([
+    { abduction: 0, rows: [4] },
+    { abduction: 35, rows: [2, 2] },
+    { abduction: 85, rows: [2, 2] },
+  ])("of arms $abduction degrees from the body stands in rows of $rows: no step alone in one", ({ abduction, rows }) => {
+    const wide = [20, 50, 80, 110].map((elbow) => pose({ right: arm(elbow, { shoulderAbduction: abduction }), left: arm(20) }));
+    const panels = stillOf({ way: "steps", poses: wide }).matchAll(
+      /<g transform="translate\([\d.]+ ([\d.]+)\)"><g clip-path="url\(#strip/g,
+    );
+    expect(Object.values(countBy([...panels], ([, y]) => y!))).toEqual(rows);
+  });
+
+  it.each([
+    { side: "right" as const, girdleRaise: -6, arrows: 1 },
+    { side: "left" as const, girdleRaise: -6, arrows: 1 },
+    { side: "right" as const, girdleRaise: -5, arrows: 0 },
+    { side: "right" as const, girdleRaise: 20, arrows: 0 },
+  ])("points $arrows times at the $side shoulder whose blade goes $girdleRaise degrees", ({ side, girdleRaise, arrows }) => {
+    const sunk = pose({ right: arm(110, { girdleRaise }), left: arm(20) });
+    expect(count(stillOf({ way: "steps", poses: [...steps, sunk] }, { side }), /class="arc"/g)).toBe(arrows);
   });
 
   it("numbers from one to nine, each another drawing", () => {

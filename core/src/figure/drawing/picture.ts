@@ -1,14 +1,14 @@
 /** The pictures of a figure: whole and still, one moment of its motion, or its steps side by side. SVG text, no DOM. */
-import { isEqual, maxBy, uniqWith } from "es-toolkit";
+import { isEqual, minBy, uniqWith } from "es-toolkit";
 import type { Figure } from "../figure";
 import { draw } from "./drawing";
 import { framing, type Camera, type ViewName } from "../surface/camera";
 import { eased, poseAlong, poseBetween } from "../motion/motion";
-import { arc, felt, ghost, signs } from "./overlay";
+import { arc, felt, ghost, signs, sinkingBlade } from "./overlay";
 import { badge } from "./strip";
 import { number } from "../surface/svg-path";
 import { otherSide, SIDE_NAMES, type Pose, type SideName } from "../body/pose";
-import { cameraFor, enlargementOf, helperOf, insetRadius, sceneOf, seenFrom, type Look, type Scene, type Staging } from "./scene";
+import { cameraFor, enlargementOf, helperOf, insetPlace, sceneOf, seenFrom, type Look, type Scene, type Staging } from "./scene";
 
 export interface PictureOptions {
   side?: SideName;
@@ -31,6 +31,8 @@ export interface PictureOptions {
 }
 
 const MARGIN = 34;
+/** Panels this much of the largest, and more, count as equally large. */
+const ABOUT_AS_LARGE = 0.9;
 
 /** One figure, staged once and then drawn at any moment: what does not change between moments is kept. */
 export class StagedFigure {
@@ -93,11 +95,13 @@ export class StagedFigure {
     const close = figure.strip === "hand";
     const alike = { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) };
     const scenes = new Map(shown.map((pose) => [pose, sceneOf(pose, { ...this.staging, figure: alike })]));
-    // As many columns as make the panels' pictures largest.
+    // As many columns as make the panels' pictures largest; of those that make them about as large, what leaves least paper empty.
     const sizes = shown.map((_, i) => ({ columns: i + 1, width: width / (i + 1), height: height / Math.ceil(shown.length / (i + 1)) }));
     const scaleAt = (size: { width: number; height: number }) =>
       cameraFor({ ...this.staging, figure: alike }, [...scenes.values()], size, (MARGIN * size.width) / 600).scale;
-    const { columns, width: wide, height: high } = maxBy(sizes, scaleAt)!;
+    const largest = Math.max(...sizes.map(scaleAt));
+    const about = sizes.filter((size) => scaleAt(size) >= ABOUT_AS_LARGE * largest);
+    const { columns, width: wide, height: high } = minBy(about, ({ columns }) => Math.ceil(shown.length / columns) * columns)!;
     const panel = new StagedFigure(alike, {
       ...this.options,
       width: wide,
@@ -116,7 +120,7 @@ export class StagedFigure {
           const before = scenes.get(shown[Math.max(0, i - 1)]!)!;
           const [x, y] = [(i % columns) * wide, Math.floor(i / columns) * high];
           return (
-            `<g transform="translate(${number(x)} ${number(y)})"><g clip-path="url(#${clip})">${panel.shownFrom(before, pose, i > 0, i === shown.length - 1)}</g>` +
+            `<g transform="translate(${number(x)} ${number(y)})"><g clip-path="url(#${clip})">${panel.shownFrom(before, pose, i > 0, i === shown.length - 1)}${sinkingBlade(before.bones, scenes.get(pose)!.bones, panel.camera, panel.staging.side, panel.pen)}</g>` +
             `${badge(i < steps.length ? i + 1 : "toAndFro", 20 * pen, 20 * pen, pen)}</g>`
           );
         })
@@ -174,7 +178,7 @@ export class StagedFigure {
     const hand = scene.parts.filter(
       (part) => sides.some((each) => part.id.startsWith(`${each}:`)) && /palm|index|middle|ring|little|thumb/.test(part.id),
     );
-    const radius = insetRadius(this.height, size);
+    const { x, y, radius } = insetPlace(this, size, corner);
     const camera = framing(
       seenFrom(view ?? this.staging.view, side),
       hand.flatMap((part) => part.balls),
@@ -190,8 +194,6 @@ export class StagedFigure {
       undefined,
       this.options.bold,
     );
-    const x = corner === "right" ? this.width - radius - 10 : radius + 10;
-    const y = radius + 10;
     const id = `inset-${corner}-${Math.round(x)}-${Math.round(radius)}`;
     return (
       `<clipPath id="${id}"><circle cx="${number(x)}" cy="${number(y)}" r="${number(radius)}"/></clipPath>` +

@@ -1,7 +1,7 @@
 /** A figure at one moment → the solids to draw, and the camera that shows the whole movement without moving. */
 import { bodyParts } from "../flesh/whole-body";
 import { bonesOf, type Bones } from "../body/bones";
-import { framing, MIRRORED_VIEW, VIEWS, type Camera, type ViewName } from "../surface/camera";
+import { framing, framingBeside, MIRRORED_VIEW, VIEWS, type Camera, type Size, type ViewName } from "../surface/camera";
 import type { Enlargement, Figure, Focus } from "../figure";
 import { mirrorPose } from "../motion/motion";
 import { otherSide, SIDE_NAMES, type Pose, type SideName } from "../body/pose";
@@ -78,7 +78,15 @@ const MOST_SCALE = 2.1;
 const BUST_FROM = -260;
 
 export const enlargementOf = ({ enlargement }: Pick<Figure, "enlargement">): Enlargement => enlargement ?? { of: "worked", size: 0.4 };
-export const insetRadius = (height: number, size: number): number => (height * size) / 2;
+/** Pixels. In a picture taller than four to three it goes by the width. @param share of a picture of four to three, 0 to 1 */
+export const insetRadius = ({ width, height }: Size, share: number): number => (Math.min(height, width * 0.75) * share) / 2;
+/** Pixels from a round window to the picture's edge. */
+const INSET_EDGE = 10;
+/** Where a round window stands in an upper corner: its middle and radius, in pixels. */
+export function insetPlace(size: Size, share: number, corner: "left" | "right"): { x: number; y: number; radius: number } {
+  const radius = insetRadius(size, share);
+  return { x: corner === "right" ? size.width - radius - INSET_EDGE : radius + INSET_EDGE, y: radius + INSET_EDGE, radius };
+}
 
 /** Where a view looks from, for a figure shown on a side. */
 export const seenFrom = (view: ViewName, side: SideName) => VIEWS[side === "right" ? view : MIRRORED_VIEW[view]];
@@ -91,7 +99,7 @@ function isIdle(part: Part, { pose }: Bones, worked: readonly SideName[], focus:
 }
 
 /** One camera for all poses of a figure. */
-export function cameraFor(staging: Staging, scenes: readonly Scene[], size: { width: number; height: number }, margin: number): Camera {
+export function cameraFor(staging: Staging, scenes: readonly Scene[], size: Size, margin: number): Camera {
   const { figure, side, view } = staging;
   const worked: readonly SideName[] = figure.both ? SIDE_NAMES : [side];
   const inFocus = IN_FOCUS[figure.focus];
@@ -108,20 +116,12 @@ export function cameraFor(staging: Staging, scenes: readonly Scene[], size: { wi
   if (!figure.inset) return framing(direction, balls, size, margin, most);
   if (enlargementOf(figure).of === "each") {
     // Two windows stand above a figure that is wide.
-    const band = 2 * insetRadius(size.height, enlargementOf(figure).size) - margin * 0.5;
+    const band = 2 * insetRadius(size, enlargementOf(figure).size) - margin * 0.5;
     const low = framing(direction, balls, { ...size, height: size.height - band }, margin, most);
     const rise = band / 2 / low.scale;
     const { up, centre } = low;
     return { ...low, height: size.height, centre: [centre[0] + up[0] * rise, centre[1] + up[1] * rise, centre[2] + up[2] * rise] };
   }
-  // The enlargement has a strip of its own on the side away from the working hand.
-  const strip = 2 * insetRadius(size.height, enlargementOf(figure).size) - margin;
-  const narrow = framing(direction, balls, { ...size, width: size.width - strip }, margin, most);
-  const shift = ((side === "right" ? 1 : -1) * strip) / 2 / narrow.scale;
-  const { across, centre } = narrow;
-  return {
-    ...narrow,
-    width: size.width,
-    centre: [centre[0] + across[0] * shift, centre[1] + across[1] * shift, centre[2] + across[2] * shift],
-  };
+  const corner = side === "right" ? "right" : "left";
+  return framingBeside(direction, balls, size, margin, most, insetPlace(size, enlargementOf(figure).size, corner));
 }

@@ -91,30 +91,109 @@ export interface Bounds {
   bottom: number;
 }
 
+export interface Size {
+  width: number;
+  height: number;
+}
+interface Round {
+  at: Vector;
+  radius: number;
+}
+
+/** What the balls cover as the axes see them, at one pixel a millimetre: x to the right, y down. */
+function flattened(axes: ReturnType<typeof axesOf>, balls: readonly Round[]): { discs: Disc[]; bounds: Bounds } {
+  const flat: Camera = { ...axes, centre: [0, 0, 0], scale: 1, width: 0, height: 0 };
+  const discs = balls.map(({ at, radius }) => {
+    const [x, y] = project(flat, at);
+    return { x, y, radius };
+  });
+  const bounds = {
+    left: min(discs.map(({ x, radius }) => x - radius)),
+    top: min(discs.map(({ y, radius }) => y - radius)),
+    right: max(discs.map(({ x, radius }) => x + radius)),
+    bottom: max(discs.map(({ y, radius }) => y + radius)),
+  };
+  return { discs, bounds };
+}
+interface Disc {
+  x: number;
+  y: number;
+  radius: number;
+}
+const min = (numbers: readonly number[]) => numbers.reduce((least, each) => Math.min(least, each), Infinity);
+const max = (numbers: readonly number[]) => numbers.reduce((most, each) => Math.max(most, each), -Infinity);
+
+/** The camera that has the flat place (x, y) in the middle of its picture. */
+function lookingAt(axes: ReturnType<typeof axesOf>, x: number, y: number, scale: number, { width, height }: Size): Camera {
+  const { across, up } = axes;
+  return {
+    ...axes,
+    centre: [across[0] * x - up[0] * y, across[1] * x - up[1] * y, across[2] * x - up[2] * y],
+    scale,
+    width,
+    height,
+  };
+}
+
+const fitting = ({ left, right, top, bottom }: Bounds, size: Size, margin: number, most: number) =>
+  Math.min((size.width - 2 * margin) / (right - left), (size.height - 2 * margin) / (bottom - top), most);
+
 /** A camera that shows all given balls with a margin, in a picture of the given size. `most` limits the enlargement. */
-export function framing(
+export function framing(direction: Direction, balls: readonly Round[], size: Size, margin: number, most = Infinity): Camera {
+  const axes = axesOf(direction);
+  const { bounds } = flattened(axes, balls);
+  const { left, right, top, bottom } = bounds;
+  return lookingAt(axes, (left + right) / 2, (top + bottom) / 2, fitting(bounds, size, margin, most), size);
+}
+
+/** Halvings of what is not known yet of a scale: to a thousandth. */
+const HALVINGS = 10;
+/** Places tried between the middle of the picture and as far from the window as there is room. */
+const PLACES = 12;
+
+/**
+ * A camera that shows all given balls as large as they can be with none of them behind a round window in an upper corner; as near the
+ * middle of the picture as that allows.
+ *
+ * @param window middle and radius in pixels of the picture
+ */
+export function framingBeside(
   direction: Direction,
-  balls: readonly { at: Vector; radius: number }[],
-  size: { width: number; height: number },
+  balls: readonly Round[],
+  size: Size,
   margin: number,
-  most = Infinity,
+  most: number,
+  window: Disc,
 ): Camera {
   const axes = axesOf(direction);
-  const flat: Camera = { ...axes, centre: [0, 0, 0], scale: 1, width: 0, height: 0 };
-  let left = Infinity;
-  let right = -Infinity;
-  let top = Infinity;
-  let bottom = -Infinity;
-  for (const ball of balls) {
-    const [x, y] = project(flat, ball.at);
-    left = Math.min(left, x - ball.radius);
-    right = Math.max(right, x + ball.radius);
-    top = Math.min(top, y - ball.radius);
-    bottom = Math.max(bottom, y + ball.radius);
-  }
-  const scale = Math.min((size.width - 2 * margin) / (right - left), (size.height - 2 * margin) / (bottom - top), most);
-  const x = (left + right) / 2;
-  const y = (top + bottom) / 2;
-  const { across, up } = axes;
-  return { ...axes, centre: [across[0] * x - up[0] * y, across[1] * x - up[1] * y, across[2] * x - up[2] * y], scale, ...size };
+  const { discs, bounds } = flattened(axes, balls);
+  const { left, right, top, bottom } = bounds;
+  const gap = margin / 4;
+  const away = window.x > size.width / 2 ? -1 : 1;
+  /** @param share 0: in the middle, 1: as far from the window as there is room */
+  const camera = (scale: number, share: number): Camera => {
+    const [spareX, spareY] = [size.width - 2 * margin - (right - left) * scale, size.height - 2 * margin - (bottom - top) * scale];
+    const [x, y] = [(left + right) / 2, (top + bottom) / 2];
+    return lookingAt(axes, x - (away * share * spareX) / 2 / scale, y - (share * spareY) / 2 / scale, scale, size);
+  };
+  const clear = (scale: number, share: number): boolean => {
+    const { centre } = camera(scale, share);
+    const [middleX, middleY] = project({ ...axes, centre: [0, 0, 0], scale: 1, width: 0, height: 0 }, centre);
+    return discs.every(
+      ({ x, y, radius }) =>
+        Math.hypot((x - middleX) * scale + size.width / 2 - window.x, (y - middleY) * scale + size.height / 2 - window.y) >=
+        radius * scale + window.radius + gap,
+    );
+  };
+  let large = fitting(bounds, size, margin, most);
+  let fits = 0;
+  if (clear(large, 1)) fits = large;
+  else
+    for (let i = 0; i < HALVINGS; i++) {
+      const between = (fits + large) / 2;
+      if (clear(between, 1)) fits = between;
+      else large = between;
+    }
+  const places = Array.from({ length: PLACES + 1 }, (_, i) => i / PLACES);
+  return camera(fits, places.find((share) => clear(fits, share)) ?? 1);
 }

@@ -3,7 +3,7 @@ import { both, upright, type FigureSource, type FigureSources } from "./source";
 
 const rest: ArmInput = { shoulderAbduction: 8, elbow: 12 };
 const beside = (right: ArmInput, away = 0, change: PoseInput = {}): PoseInput => ({ right, left: rest, neck: { tilt: -away }, ...change });
-const upper = { focus: "upper", view: "front", inset: true, enlargement: { of: "worked", view: "front", size: 0.34 } } as const;
+const upper = { focus: "upper", view: "front", inset: true, enlargement: { of: "worked", view: "front", size: 0.42 } } as const;
 
 const BLADE_DOWN = -10;
 const median: readonly PoseInput[] = [
