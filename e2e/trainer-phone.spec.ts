@@ -1,5 +1,6 @@
 /** A trainer's whole day with nothing but a telephone: a crew made, a program, a day, a run by touch, what came of it. */
 import { expect, test, type Page } from "@playwright/test";
+import { axeViolationsOn, WCAG } from "./axe-violations";
 import { signIn } from "./browser";
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
@@ -135,6 +136,15 @@ test("a trainer's whole day on a telephone", async ({ page }) => {
     await page.getByRole("menuitem", { name: "Too much" }).tap();
     await expect(page.getByRole("menu")).toBeHidden();
     await fits(page);
+    await test.step("the steps are read in words where the figure was", async () => {
+      await button("In words").tap();
+      const inWords = page.getByRole("region", { name: "Wrist circle" });
+      await expect(inWords.getByRole("listitem").first()).toBeInViewport();
+      await fits(page);
+      expect.soft(await axeViolationsOn(page, WCAG, true)).toEqual([]);
+      await button("The picture").tap();
+      await expect(inWords).toBeHidden();
+    });
     await test.step("laid on its side, everything is beside each other", async () => {
       await page.setViewportSize({ width: 844, height: 390 });
       await fits(page);

@@ -17,6 +17,7 @@ import { NameStrip } from "./NameStrip";
 import { PaceBar } from "./PaceBar";
 import { RunFigure } from "./RunFigure";
 import { RunSteps } from "./RunSteps";
+import { StepsOverFigure } from "./StepsOverFigure";
 import { RunSwitches } from "./RunSwitches";
 import { useRunKeys } from "./use-run-keys";
 
@@ -25,6 +26,9 @@ const atLeast = (least: string, size: string) => `max(${least}, ${size})`;
 
 /** A telephone that lies on its side: everything beside each other, as on a large screen. */
 const LYING = "@media (orientation: landscape) and (max-height: 520px)";
+
+/** The count, read from five metres. */
+const LARGE = { withSecond: "min(8vw, 16vh)", alone: "min(13vw, 27vh)" };
 
 /** On a telephone three stand in one row. */
 const LESSER = {
@@ -128,7 +132,18 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           )}
         </Box>
 
-        <RunFigure run={run} segment={segment} atSec={atSec} />
+        <Box sx={{ position: "relative", minWidth: 0, minHeight: 0, display: "grid" }}>
+          <RunFigure run={run} segment={segment} atSec={atSec} />
+          <StepsOverFigure
+            title={text.name}
+            steps={text.steps}
+            beside={second && { words: second, steps: second.movement(segment.movementId).steps }}
+            watch={text.watch}
+            now={phase === "step" ? position.count : 0}
+            words={words}
+            hasCaption={switches.sound.captions}
+          />
+        </Box>
 
         <Box
           lang={words.language}
@@ -160,7 +175,8 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
               component="p"
               aria-live="off"
               sx={{
-                fontSize: second ? "min(8vw, 16vh)" : "min(13vw, 27vh)",
+                fontSize: { xs: second ? "min(15vw, 8vh)" : "min(22vw, 11vh)", md: second ? LARGE.withSecond : LARGE.alone },
+                [LYING]: { fontSize: second ? LARGE.withSecond : LARGE.alone },
                 fontWeight: 800,
                 lineHeight: 0.95,
                 letterSpacing: "-0.04em",
@@ -194,7 +210,7 @@ export function LeadScreen({ people, participations, run, onMark, words, second,
           </Box>
           <PaceBar position={position} />
           <RunSteps
-            isShort={switches.sound.captions}
+            hasCaption={switches.sound.captions}
             steps={text.steps}
             beside={second && { words: second, steps: second.movement(segment.movementId).steps }}
             watch={second ? [] : text.watch}

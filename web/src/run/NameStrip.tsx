@@ -22,8 +22,18 @@ const CHIP_PX = 34;
 const LETTER_PX = 9;
 /** A row with the ring of what has the keyboard. */
 const ROW_PX = 50;
+/** On a telephone that stands, a name has its own form below it, in up to two lines. */
+const UPRIGHT = "@media (max-width: 899.95px) and (orientation: portrait)";
+const UPRIGHT_ROW_PX = 76;
+
 /** More names than a wide screen has room for need not be laid out. */
 const MOST_ROOM_PX = 2600;
+
+const OWN_FORM = {
+  overflow: "hidden",
+  textOverflow: "ellipsis",
+  [UPRIGHT]: { fontSize: "0.9rem", lineHeight: 1.1, whiteSpace: "normal", textAlign: "start" },
+} as const;
 
 type NameStripProps = Pick<RunScreenProps, "people" | "participations" | "run" | "onMark"> & {
   item: Item;
@@ -86,6 +96,7 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
           minWidth: 0,
           flex: "0 1 auto",
           maxHeight: ROW_PX,
+          ...(own.length > 0 && { [UPRIGHT]: { maxHeight: UPRIGHT_ROW_PX } }),
           ...(own.length > 0 && { "@media (min-width: 900px) and (min-height: 700px)": { maxHeight: 2 * ROW_PX } }),
           overflow: "hidden",
           p: "3px",
@@ -112,6 +123,7 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
                 maxWidth: "100%",
                 justifyContent: "start",
                 overflow: "hidden",
+                [UPRIGHT]: { flexDirection: "column", gap: 0, alignItems: "start", justifyContent: "center" },
               }}
             >
               <Box
@@ -129,7 +141,9 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
               {form && (
                 <>
                   {" "}
-                  <InLanguage words={theirWords} text={form} />
+                  <Box component="span" sx={OWN_FORM}>
+                    <InLanguage words={theirWords} text={form} />
+                  </Box>
                 </>
               )}
             </ButtonBase>
@@ -153,6 +167,7 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
             flexDirection: "column",
             lineHeight: 1.1,
             alignSelf: "end",
+            [UPRIGHT]: { alignSelf: "stretch" },
           }}
         >
           <span>{t("and {{count}} others", { count: counted.length, defaultValue_one: "and {{count}} other" })}</span>{" "}

@@ -5,15 +5,25 @@ import { useRef } from "react";
 import { InLanguage } from "./InLanguage";
 import { useFittingType } from "./use-fitting-type";
 
-interface RunStepsProps {
-  /** The caption says them; on a low screen there is no room for both. */
-  isShort: boolean;
+/** A telephone, upright or lying. */
+const SMALL_SCREENS = ["@media (max-width: 899.95px)", "@media (max-height: 520px)"];
+/** A caption says the steps too. */
+const WITH_A_CAPTION = "@media (max-height: 900px)";
+
+/** @param style what holds where the steps have no room beside the count, and are shown over the figure when asked for */
+export const whereStepsHaveNoRoom = (hasCaption: boolean, style: object) =>
+  Object.fromEntries([...SMALL_SCREENS, ...(hasCaption ? [WITH_A_CAPTION] : [])].map((media) => [media, style]));
+
+interface StepsProps {
   steps: readonly string[];
   /** The same steps in a second language. */
   beside: { words: Words; steps: readonly string[] } | null;
   watch: readonly string[];
   /** The step that is on now, from 1; 0 when the count is of something else. */
   now: number;
+}
+interface RunStepsProps extends StepsProps {
+  hasCaption: boolean;
 }
 
 /** Few words are written large, many as large as there is room for: read across a yard, not at a desk. */
@@ -25,29 +35,34 @@ const SIZES = [
 
 const fitting = (size: string) => `calc(${size} * var(--fit, 1))`;
 
-export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) {
-  const letters = [...steps, ...(beside?.steps ?? []), ...watch].join(" ").length;
-  const size = SIZES.find(({ most }) => letters <= most)!;
+export function RunSteps({ hasCaption, ...told }: RunStepsProps) {
+  const { steps, beside, watch } = told;
+  const all = [...steps, ...(beside?.steps ?? []), ...watch].join(" ");
+  const size = SIZES.find(({ most }) => all.length <= most)!;
   const box = useRef<HTMLDivElement>(null);
-  useFittingType(box, [...steps, ...(beside?.steps ?? []), ...watch].join(" "));
+  useFittingType(box, all);
   return (
     <Box
       ref={box}
       sx={{
         mt: 1.5,
-        display: { xs: "none", md: "grid" },
+        display: "grid",
         gap: 1,
         minHeight: 0,
         overflow: "hidden",
-        // What the hands do is seen and heard; on a telephone that lies there is no room to read it as well.
-        "@media (max-height: 520px)": { display: "none" },
-        ...(isShort && { "@media (max-height: 900px)": { display: "none" } }),
+        ...whereStepsHaveNoRoom(hasCaption, { display: "none" }),
       }}
     >
-      <Box
-        component="ol"
-        sx={{ listStyle: "none", m: 0, p: 0, fontSize: fitting(size.steps), lineHeight: 1.28, display: "grid", gap: "0.4vh" }}
-      >
+      <StepList {...told} size={fitting(size.steps)} watchSize={fitting(size.watch)} />
+    </Box>
+  );
+}
+
+/** The steps as a list, and what to watch for after them. */
+export function StepList({ steps, beside, watch, now, size, watchSize }: StepsProps & { size: string; watchSize: string }) {
+  return (
+    <>
+      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, fontSize: size, lineHeight: 1.28, display: "grid", gap: "0.4vh" }}>
         {steps.map((step, i) => (
           <Box
             component="li"
@@ -74,7 +89,7 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
       {watch.length > 0 && (
         <Typography
           sx={{
-            fontSize: fitting(size.watch),
+            fontSize: watchSize,
             borderInlineStart: "4px solid",
             borderColor: "warm.main",
             paddingInlineStart: 1.5,
@@ -84,6 +99,6 @@ export function RunSteps({ isShort, steps, beside, watch, now }: RunStepsProps) 
           {watch.join(" ")}
         </Typography>
       )}
-    </Box>
+    </>
   );
 }
