@@ -67,6 +67,8 @@ export interface Words {
   cue(key: keyof English["cues"], values?: Record<string, string | number>): string;
   /** A dose as a crew member reads it. */
   dose(dose: Dose): string;
+  /** The same as short as it can be told, for a name on a screen that is read from afar. */
+  shortDose(dose: Dose): string;
   /** What is in the hand; empty without a load. */
   load(held: { loadKg: number | null; tool?: string | null; gripM?: number | null }): string;
   /** The session's own name; one that ships, in this language. */
@@ -193,6 +195,7 @@ function wordsFrom(instance: i18n, library: Library, language: Language, measure
     label: (list, key) => text(`labels.${list}.${key}`),
     cue: (key, values) => text(`cues.${key}`, values),
     dose: (dose) => doseIn((key, values) => text(`paper.${key}`, values), dose),
+    shortDose: (dose) => shortDoseIn((key, values) => text(`paper.${key}`, values), dose),
     load: (held) => loadIn(text, held, measures),
     sessionName: ({ name, slot }) => (name === en.labels.sessionName[slot] ? text(`labels.sessionName.${slot}`) : name),
     within: (each) => (capitalNouns ? each : each.charAt(0).toLocaleLowerCase(locale) + each.slice(1)),
@@ -229,22 +232,40 @@ function loadIn(
   return text("paper.gripAt", { load, length: text(measures.length === "cm" ? "paper.inCm" : "paper.inIn", { amount }) });
 }
 
-function doseIn(paper: (key: PaperKey, values: Record<string, string | number>) => string, dose: Dose): string {
+type PaperText = (key: PaperKey, values: Record<string, string | number>) => string;
+/** What stands a number of times, in the form its number asks for. */
+type Counted = "step" | "slide" | "round" | "shape" | "time" | "set";
+
+function doseIn(paper: PaperText, dose: Dose): string {
+  const counted = (key: Counted, count: number) => paper(key, { count });
   switch (dose.kind) {
     case "holds":
       return paper(dose.reps === 1 ? "oneHold" : "holds", { ...dose });
     case "reps": {
+      const { sets, reps } = dose;
       const pace = paper(dose.tempo.endPauseSec > 0 ? "paceWithStay" : "pace", { ...dose.tempo });
-      return paper(dose.sets === 1 ? "reps" : "repsInSets", { sets: dose.sets, reps: dose.reps, pace });
+      return paper(sets === 1 ? "reps" : "repsInSets", { sets, reps, rounds: counted("set", sets), times: counted("time", reps), pace });
     }
     case "timed":
-      return paper(dose.sets === 1 ? "timed" : "timedInSets", { ...dose });
-    case "steps": {
-      const counted = (key: "step" | "slide" | "round" | "shape", count: number) => paper(key, { count });
+      return paper(dose.sets === 1 ? "timed" : "timedInSets", { ...dose, rounds: counted("set", dose.sets) });
+    case "steps":
       return dose.slides > 0
         ? paper("steps", { steps: counted("step", dose.stepsUsed), slides: counted("slide", dose.slides * dose.slideReps) })
         : paper("shapes", { rounds: counted("round", dose.rounds), shapes: counted("shape", dose.stepsUsed) });
-    }
+  }
+}
+
+/** As short as it can be told: how often, and for how long. */
+function shortDoseIn(paper: PaperText, dose: Dose): string {
+  switch (dose.kind) {
+    case "holds":
+      return paper("holdsShort", { reps: dose.reps, seconds: dose.holdSec });
+    case "timed":
+      return paper("holdsShort", { reps: dose.sets, seconds: dose.workSec });
+    case "reps":
+      return dose.sets === 1 ? paper("time", { count: dose.reps }) : paper("repsInSetsShort", { sets: dose.sets, reps: dose.reps });
+    case "steps":
+      return doseIn(paper, dose);
   }
 }
 

@@ -2,7 +2,7 @@ import { libraryOf, SHIPPED_LIBRARY, type Library } from "../library";
 import { sampleCustomMovement } from "../library/custom.sample";
 import { newItem, LOAD_SCHOOLS, STRETCH_SCHOOLS } from "../library";
 import { coachFor, cuesOf, speechSec } from "../run";
-import { compilePerson } from "../session";
+import { compilePerson, type Dose } from "../session";
 import { sampleId, sampleSession } from "../session/sample";
 import { METRIC } from "../units";
 import {
@@ -105,6 +105,67 @@ describe("every language", () => {
       const after = overlaps(cuesOf(timeline, words, coachFor(SHIPPED_LIBRARY, "full")));
       expect([movement.id, after.filter((say) => !before.includes(say))]).toEqual([movement.id, []]);
     }
+  });
+
+  const tempo = { outSec: 2, endPauseSec: 0, backSec: 3, startPauseSec: 0 };
+  const reps = (sets: number, reps: number): Dose => ({ kind: "reps", sets, reps, tempo, restSec: 30 });
+  it.each<[string, Dose, Record<Language, string>]>([
+    [
+      "one repetition",
+      reps(1, 1),
+      {
+        en: "once, 2 s out, 3 s back",
+        es: "una vez, 2 s de ida, 3 s de vuelta",
+        de: "einmal, 2 s hin, 3 s zurück",
+        pl: "raz, 2 s tam, 3 s z powrotem",
+        ar: "مرة واحدة، ٢ ث ذهابًا، ٣ ث عودة",
+      },
+    ],
+    [
+      "twelve of them",
+      reps(1, 12),
+      {
+        en: "12 times, 2 s out, 3 s back",
+        es: "12 veces, 2 s de ida, 3 s de vuelta",
+        de: "12-mal, 2 s hin, 3 s zurück",
+        pl: "12 razy, 2 s tam, 3 s z powrotem",
+        ar: "١٢ مرة، ٢ ث ذهابًا، ٣ ث عودة",
+      },
+    ],
+    [
+      "two rounds",
+      reps(2, 8),
+      {
+        en: "2 rounds of 8, 2 s out, 3 s back",
+        es: "2 series de 8, 2 s de ida, 3 s de vuelta",
+        de: "2 Runden zu 8, 2 s hin, 3 s zurück",
+        pl: "2 serie po 8, 2 s tam, 3 s z powrotem",
+        ar: "جولتان، في كل منها ٨، ٢ ث ذهابًا، ٣ ث عودة",
+      },
+    ],
+    [
+      "five rounds by time",
+      { kind: "timed", sets: 5, workSec: 20, restSec: 10 },
+      {
+        en: "5 rounds of 20 s",
+        es: "5 series de 20 s",
+        de: "5 Runden zu 20 s",
+        pl: "5 serii po 20 s",
+        ar: "٥ جولات، في كل منها ٢٠ ث",
+      },
+    ],
+  ])("a dose has the form its numbers ask for: %s", (_name, dose, told) => {
+    for (const language of LANGUAGES) expect(wordsIn(language).dose(dose)).toBe(told[language]);
+  });
+
+  it.each<[Dose, string, string, string]>([
+    [{ kind: "holds", reps: 3, holdSec: 20, restSec: 5 }, "3 × 20 s", "3 × 20 s", "٣ × ٢٠ ث"],
+    [{ kind: "timed", sets: 2, workSec: 30, restSec: 10 }, "2 × 30 s", "2 × 30 s", "٢ × ٣٠ ث"],
+    [reps(1, 10), "10 times", "10 razy", "١٠ مرات"],
+    [reps(1, 1), "once", "raz", "مرة واحدة"],
+    [reps(2, 12), "2 × 12", "2 × 12", "٢ × ١٢"],
+  ])("a dose is told short in the language of whoever reads it: %j", (dose, ...told) => {
+    expect((["en", "pl", "ar"] as const).map((language) => wordsIn(language).shortDose(dose))).toEqual(told);
   });
 
   it("numbers follow the language, loads the units asked for", () => {

@@ -47,8 +47,11 @@ export function coachFor(library: Library, level: CoachLevel, rate = 1): Coach {
 /** What is said before the clock starts; null where only the count is. @param name of the session */
 export function openingLine(name: string, timeline: Timeline, words: Words, { level }: Pick<Coach, "level">): string | null {
   if (level === "count" || timeline.items.length === 0) return null;
+  const minutes = Math.max(1, Math.round(timeline.totalSec / 60));
   const count = new Set(timeline.items.map(({ movementId }) => movementId)).size;
-  return words.cue("opening", { session: name, minutes: Math.max(1, Math.round(timeline.totalSec / 60)), count });
+  const [length, movements] = [words.paper("minute", { count: minutes }), words.paper("movement", { count })];
+  // The bare figures are for what a practice wrote in its own words before they were counted in words.
+  return words.cue("opening", { session: name, length, movements, minutes, count });
 }
 
 /** A caption stays at least so long, and a little longer than it is said. */

@@ -9,6 +9,7 @@ import { problemOf } from "../base/api";
 import { dateText } from "../base/dates";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { peopleText } from "../base/amounts";
 import { t } from "../base/words";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -142,7 +143,7 @@ function Sittings({ sittings }: { sittings: MeasuringEntry["sittings"] }) {
               secondOn: day(second.on),
             })}
             {" · "}
-            <strong>{t("{{count}} people", { count: people, defaultValue_one: "{{count}} person" })}</strong>
+            <strong>{peopleText(people)}</strong>
             {!isApart && (
               <Typography sx={{ color: "warm.dark", fontWeight: 650 }}>
                 {t("Not {{least}} to {{most}} days apart: it does not count.", { least: DAYS_BETWEEN.least, most: DAYS_BETWEEN.most })}

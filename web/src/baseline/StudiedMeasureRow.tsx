@@ -4,6 +4,7 @@ import type { MeasuringEntry } from "@kind-grip/core/api";
 import { countsFrom, LEAST_PEOPLE, USUAL_NOISE, type Measure, type OwnNoise } from "@kind-grip/core/baseline";
 import { HAND_SIDES } from "@kind-grip/core/units";
 import { numberText } from "../base/measures";
+import { peopleText } from "../base/amounts";
 import { sideWord, t } from "../base/words";
 import { PictureRow } from "../parts/PictureRow";
 import { measureName, valueText } from "./finding-text";
@@ -37,7 +38,7 @@ export function StudiedMeasureRow({ measure, studied, used }: StudiedMeasureRowP
       about={
         studied
           ? own
-            ? t("{{count}} people", { count: studied.people, defaultValue_one: "{{count}} person" })
+            ? peopleText(studied.people)
             : t("{{people}} of {{least}} people", { people: studied.people, least: LEAST_PEOPLE })
           : t("nobody twice")
       }
@@ -90,9 +91,10 @@ function Differences({ studied: { measure, values }, usual, own }: DifferencesPr
   const widest = Math.max(usual, own ?? 0, ...values.map(({ first, second }) => Math.abs(second - first))) * 1.12;
   const x = (difference: number) => MIDDLE + (difference / widest) * (MIDDLE - 10);
   const beyond = values.filter(({ first, second }) => Math.abs(second - first) >= (own ?? usual)).length;
-  const said = t("{{measure}}: {{all}} readings taken twice, {{beyond}} of them apart by {{counts}} or more.", {
+  const said = t("{{measure}}: {{count}} readings taken twice, {{beyond}} of them apart by {{counts}} or more.", {
     measure: measureName(measure),
-    all: values.length,
+    count: values.length,
+    defaultValue_one: "{{measure}}: {{count}} reading taken twice, {{beyond}} apart by {{counts}} or more.",
     beyond,
     counts: fine(measure, own ?? usual),
   });

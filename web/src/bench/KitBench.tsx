@@ -102,7 +102,10 @@ function wayText(way: Sharing, people: number, pieces: number): string {
     case "substitutes":
       return t("{{people}} of the {{people2}} take something of the same torque.", { people: way.people, people2: people });
     case "partners":
-      return t("In pairs on {{pieces}} pieces: one works, one rests.", { pieces });
+      return t("In pairs on {{count}} pieces: one works, one rests.", {
+        count: pieces,
+        defaultValue_one: "In pairs on one piece: one works, one rests.",
+      });
     case "waves":
       return t("In {{waves}} waves, one after the other.", { waves: way.waves });
   }

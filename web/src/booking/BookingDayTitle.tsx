@@ -9,6 +9,7 @@ import { inOrder } from "@kind-grip/core/booking";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import type { Treatment } from "@kind-grip/core/strain";
 import { dateText } from "../base/dates";
+import { bookingsText, resetsText } from "../base/amounts";
 import { t } from "../base/words";
 import { nearnessText } from "../parts/nearness-text";
 import { PageTitle } from "../parts/PageTitle";
@@ -38,9 +39,9 @@ export function BookingDayTitle({ crew, day, people, treatments, now, onAdd }: B
     <>
       <PageTitle
         title={dateText(DateTime.fromISO(day.date), "cccc d LLLL")}
-        lead={t("{{bookings}} bookings, {{resets}} resets between them. {{near}}", {
-          bookings: booked,
-          resets,
+        lead={t("{{bookings}}, {{resets}} between them. {{near}}", {
+          bookings: bookingsText(booked),
+          resets: resetsText(resets),
           near: booked === 0 ? "" : nearnessText(day.gap),
         })}
       >

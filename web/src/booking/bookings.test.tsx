@@ -97,7 +97,7 @@ describe("the day", () => {
     expect(own.getByText("No gap after the deep treatment that ends at 11:00.")).toBeInTheDocument();
     expect(within(await row("Bo Brook")).getByText("light day")).toBeInTheDocument();
     expect(screen.getByRole("heading", { level: 1 })).toHaveTextContent("Thursday 26 March");
-    expect(screen.getByText(/3 bookings, 1 resets between them. Proven best/)).toBeInTheDocument();
+    expect(screen.getByText(/3 bookings, 1 reset between them. Proven best/)).toBeInTheDocument();
   });
 
   it.each([

@@ -2,6 +2,7 @@
 import { Box, Button, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { Link } from "react-router";
+import { peopleText } from "../base/amounts";
 import { t } from "../base/words";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -46,7 +47,7 @@ export default function CrewsPage() {
                   >
                     <Typography
                       sx={{ fontSize: "2.4rem", fontWeight: 750, lineHeight: 1, color: "primary.main" }}
-                      aria-label={t("{{count}} people", { count: crew.people, defaultValue_one: "{{count}} person" })}
+                      aria-label={peopleText(crew.people)}
                     >
                       {crew.people}
                     </Typography>

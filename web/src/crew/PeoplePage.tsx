@@ -9,6 +9,7 @@ import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/langua
 import { dateAt } from "@kind-grip/core/calendar";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { wholeDayText } from "../base/dates";
+import { peopleText } from "../base/amounts";
 import { t } from "../base/words";
 import { crewApi } from "./api";
 import { useNow } from "../base/now";
@@ -63,7 +64,7 @@ export default function PeoplePage() {
           const heldOut = here.filter(({ id }) => participations.get(id)?.heldOut).length;
           return (
             <>
-              <PageTitle title={t("{{count}} people", { count: here.length, defaultValue_one: "{{count}} person" })}>
+              <PageTitle title={peopleText(here.length)}>
                 <Button
                   component={Link}
                   to="import"

@@ -17,6 +17,7 @@ import { useState, type KeyboardEvent, type ReactNode } from "react";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { formGroups, groupNamed, inGroup, withGroup, withoutGroup, type WeekPlanned } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
+import { peopleText } from "../base/amounts";
 import { t } from "../base/words";
 import { useDragSensors } from "../parts/use-drag-sensors";
 
@@ -141,7 +142,7 @@ function Column({ id, name, count, children }: { id: string; name: string; count
     >
       <Typography sx={{ fontSize: "0.9rem", color: "text.secondary" }}>
         {id === NO_GROUP ? `${name} · ` : ""}
-        {t("{{count}} people", { count, defaultValue_one: "{{count}} person" })}
+        {peopleText(count)}
       </Typography>
       {children}
     </Box>

@@ -144,7 +144,11 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
                       {STATE[message.state]} {WAY[message.way]}
                       {(message.state === "waiting" || message.state === "failed") &&
                         message.tries > 0 &&
-                        t(", tried {{tries}} times: {{problem}}", { tries: message.tries, problem: message.problem ?? "" })}
+                        t(", tried {{count}} times: {{problem}}", {
+                          count: message.tries,
+                          problem: message.problem ?? "",
+                          defaultValue_one: ", tried once: {{problem}}",
+                        })}
                     </Box>
                   </Box>
                 ))}

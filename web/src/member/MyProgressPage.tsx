@@ -103,7 +103,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
         {words.member("progressMinutes", { minutes })}
       </Typography>
       <Typography sx={{ mb: 2, color: "text.secondary" }}>
-        {words.member("progressDays", { days: shown.filter((each) => each.runs > 0).length })}
+        {words.member("progressDays", { count: shown.filter((each) => each.runs > 0).length })}
       </Typography>
       <Box role="list" sx={{ display: "grid", gridTemplateColumns: "repeat(7, 1fr)", gap: 0.75, mb: 4 }}>
         {days.map((date) => {

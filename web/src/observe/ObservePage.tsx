@@ -10,6 +10,7 @@ import { useOwner } from "../base/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { effortsText } from "../base/amounts";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { Empty } from "../parts/Empty";
@@ -73,8 +74,8 @@ function Observe({ crew, entry, people }: ObserveProps) {
           const efforts = observation.hands.reduce((sum, { presses }) => sum + presses.length / 2, 0);
           dispatch(
             notify({
-              text: t("Kept: {{efforts}} efforts in {{time}}. {{task}} takes its figures from them.", {
-                efforts,
+              text: t("Kept: {{efforts}} in {{time}}. {{task}} takes its figures from them.", {
+                efforts: effortsText(efforts),
                 time: durationText(observation.lengthMs / 1000),
                 task: task.name,
               }),

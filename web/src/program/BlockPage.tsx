@@ -9,6 +9,7 @@ import { placeOf } from "@kind-grip/core/crew";
 import { loadRungs, reviewDay, weeksAhead, type Program, type Week } from "@kind-grip/core/program";
 import { useLibrary, useWords } from "../base/library";
 import { numberText } from "../base/measures";
+import { weeksText } from "../base/amounts";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useCrew } from "../crew/CrewFrame";
@@ -68,8 +69,8 @@ function Block({ crew }: { crew: CrewEntry }) {
       <FirstDay />
       {review && (
         <Typography sx={{ mb: 2, fontSize: "1.15rem" }}>
-          {t("{{weeks}} weeks from {{from}}; reviewed and measured anew on", {
-            weeks: program.weeks,
+          {t("{{weeks}} from {{from}}; reviewed and measured anew on", {
+            weeks: weeksText(program.weeks),
             from: dateText(DateTime.fromISO(program.settlingFrom!), "cccc d LLLL"),
           })}{" "}
           <strong>{dateText(DateTime.fromISO(review), "cccc d LLLL yyyy")}</strong>

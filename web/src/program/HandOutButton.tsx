@@ -1,5 +1,5 @@
 /** The program on paper: in what the crew reads, or in another language for those who read that. */
-import { Button, IconButton, Menu, MenuItem } from "@mui/material";
+import { Box, Button, IconButton, Menu, MenuItem } from "@mui/material";
 import { FileText, Languages, Printer } from "lucide-react";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -17,7 +17,7 @@ export function HandOutButton({ programId }: { programId: string }) {
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const other = language !== usual;
   return (
-    <>
+    <Box sx={{ display: "flex", flexWrap: "wrap", alignItems: "center" }}>
       <FileButton
         wanted={{ kind: "handOut", programId, ...(other && { language }) }}
         what={t("Hand-out")}
@@ -51,6 +51,6 @@ export function HandOutButton({ programId }: { programId: string }) {
           </MenuItem>
         ))}
       </Menu>
-    </>
+    </Box>
   );
 }

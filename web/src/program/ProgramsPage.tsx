@@ -7,6 +7,7 @@ import { slotSecOf } from "@kind-grip/core/crew";
 import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { durationText } from "@kind-grip/core/units";
+import { weeksText } from "../base/amounts";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -134,10 +135,10 @@ export default function ProgramsPage() {
                       </Box>
                     </Typography>
                     <Typography sx={{ color: "text.secondary" }}>
-                      {t("{{word}} · {{word2}} · {{weeks}} weeks", {
+                      {t("{{word}} · {{word2}} · {{weeks}}", {
                         word: words.label("stretchSchool", program.style.stretch),
                         word2: words.label("loadSchool", program.style.load),
-                        weeks: program.weeks,
+                        weeks: weeksText(program.weeks),
                       })}
                     </Typography>
                   </Box>

@@ -13,9 +13,9 @@ export function VersionSummary({ program }: { program: Program }) {
       <Typography>{program.name}</Typography>
       {program.sessions.map((session) => (
         <Typography key={session.id} sx={{ color: "text.secondary" }}>
-          {t("{{name}}: {{items}} items, {{time}}", {
+          {t("{{name}}: {{items}}, {{time}}", {
             name: session.name,
-            items: session.items.length,
+            items: t("{{count}} items", { count: session.items.length, defaultValue_one: "{{count}} item" }),
             time: durationText(compilePerson(session, library.timings).totalSec),
           })}
         </Typography>

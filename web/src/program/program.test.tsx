@@ -92,7 +92,7 @@ it("what somebody else saved can become another program: both are kept", async (
   await user.click(screen.getByRole("option", { name: /Shake-out/ }));
   await user.click(screen.getByRole("button", { name: "Take the item out" }));
   const dialog = await screen.findByRole("dialog", { name: "Somebody else saved this program meanwhile" });
-  expect(dialog).toHaveTextContent("Warm-up: 1 items");
+  expect(dialog).toHaveTextContent("Warm-up: 1 item,");
   await user.click(within(dialog).getByRole("button", { name: "Keep both" }));
   await waitFor(() => expect(screen.getByLabelText("Name of the program")).toHaveValue("Theirs"));
   const [copy] = server.calls("POST").map(({ body }) => body as { program: ProgramEntry["program"] });

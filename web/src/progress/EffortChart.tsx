@@ -5,6 +5,7 @@ import { useCallback } from "react";
 import type { Trend } from "@kind-grip/core/followup";
 import type { Progress } from "@kind-grip/core/api";
 import { DAY_TICKS } from "../base/dates";
+import { answersText } from "../base/amounts";
 import { t } from "../base/words";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
@@ -21,7 +22,10 @@ export function EffortChart({ runs, trend, timeZone }: EffortChartProps) {
   );
   return (
     <Plot
-      label={t("Mean effort and attendance of {{runs}} runs over time; the figures are in the table of runs.", { runs: runs.length })}
+      label={t("Mean effort and attendance of {{count}} runs over time; the figures are in the table of runs.", {
+        count: runs.length,
+        defaultValue_one: "Mean effort and attendance of {{count}} run; the figures are in the table of runs.",
+      })}
       height={300}
       draw={draw}
     />
@@ -52,7 +56,7 @@ function dataOf(runs: Progress["runs"], trend: Trend | undefined, timeZone: stri
       name: t("Effort, mean of the run"),
       x: felt.map((run) => local(run.startedAtMs)),
       y: felt.map((run) => run.meanEffort),
-      text: felt.map((run) => t("{{sessionName}}, {{answers}} answers", { sessionName: run.sessionName, answers: run.answers })),
+      text: felt.map((run) => t("{{sessionName}}, {{answers}}", { sessionName: run.sessionName, answers: answersText(run.answers) })),
       marker: { color: spruce, size: 10 },
       hovertemplate: t("%{text}<br>effort %{y:.1f}<extra></extra>"),
     },

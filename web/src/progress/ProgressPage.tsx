@@ -5,6 +5,7 @@ import { MIN_ANSWERS, trendOf } from "@kind-grip/core/followup";
 import { useSearchParams } from "react-router";
 import type { CrewEntry, Progress } from "@kind-grip/core/api";
 import { fixedText } from "../base/measures";
+import { answersText, weeksText } from "../base/amounts";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { progressApi } from "./api";
@@ -24,8 +25,8 @@ import { Review } from "./Review";
 
 const SPANS = [
   { value: "7", label: t("1 week") },
-  { value: "28", label: t("{{weeks}} weeks", { weeks: 4 }) },
-  { value: "84", label: t("{{weeks}} weeks", { weeks: 12 }) },
+  { value: "28", label: weeksText(4) },
+  { value: "84", label: weeksText(12) },
 ] as const;
 
 const VIEWS = [
@@ -91,7 +92,7 @@ function Figures({ progress, timeZone }: { progress: Progress; timeZone: string 
         <Figure value={`${Math.round((present / Math.max(1, expected)) * 100)} %`} label={t("came, on average")} />
         <Figure
           value={meanEffort === null ? "–" : fixedText(meanEffort, 1)}
-          label={t("effort of 10, from {{answers}} answers", { answers })}
+          label={t("effort of 10, from {{answers}}", { answers: answersText(answers) })}
         />
         <Figure
           value={perWeek === undefined ? "–" : `${perWeek > 0 ? "+" : "−"}${fixedText(Math.abs(perWeek), 2)}`}

@@ -8,6 +8,7 @@ import { DateTime } from "luxon";
 import type { LoadRise, ReviewAnswer } from "@kind-grip/core/followup";
 import { dayOf, harderHand } from "@kind-grip/core/strain";
 import { fixedText } from "../base/measures";
+import { answersText, weeksText } from "../base/amounts";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
@@ -35,8 +36,8 @@ export function Review({ crew }: { crew: CrewEntry }) {
           value={weeks}
           onChange={setWeeks}
           options={[
-            { value: "4", label: t("{{weeks}} weeks", { weeks: 4 }) },
-            { value: "8", label: t("{{weeks}} weeks", { weeks: 8 }) },
+            { value: "4", label: weeksText(4) },
+            { value: "8", label: weeksText(8) },
           ]}
         />
       </Box>
@@ -68,7 +69,10 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
     <>
       <Box sx={{ display: "flex", gap: { xs: 3, md: 7 }, flexWrap: "wrap", mb: 2 }}>
         <Figure value={percent(review.adherence)} label={t("of the items due were done")} />
-        <Figure value={percent(review.raised)} label={t("of {{answers}} mornings above usual", { answers: review.answers })} />
+        <Figure
+          value={percent(review.raised)}
+          label={t("of {{count}} mornings above usual", { count: review.answers, defaultValue_one: "of {{count}} morning above usual" })}
+        />
         <Figure
           value={review.rounds ? `${better}` : "–"}
           label={review.rounds ? t("people better beyond noise") : t("nobody measured twice")}
@@ -88,7 +92,7 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
             person.name,
             percent(person.adherence),
             person.meanEffort === null ? "–" : fixedText(person.meanEffort, 1),
-            person.morningTrend === null ? t("{{answers}} answers", { answers: person.answers }) : signed(person.morningTrend),
+            person.morningTrend === null ? answersText(person.answers) : signed(person.morningTrend),
             <Box key="d" sx={{ display: "flex", columnGap: 2, flexWrap: "wrap" }}>
               {(["pauseAndRefer", "ease", "progress", "hold"] as const).flatMap((kind) =>
                 person.decisions[kind]
@@ -116,7 +120,11 @@ function Rises({ rises, strain }: { rises: readonly LoadRise[]; strain: Readonly
     const values = [...strain].flatMap(([day, value]) => (day >= weekStart && day < addDays(weekStart, 7) ? [value] : []));
     return values.length === 0
       ? ""
-      : t("; strain of the work {{max}} on {{values}} days", { max: fixedText(Math.max(...values), 1), values: values.length });
+      : t("; strain of the work {{max}} on {{count}} days", {
+          max: fixedText(Math.max(...values), 1),
+          count: values.length,
+          defaultValue_one: "; strain of the work {{max}} on {{count}} day",
+        });
   };
   if (rises.length === 0)
     return (
@@ -152,7 +160,7 @@ function Next({ crew, next }: { crew: CrewEntry; next: ReviewAnswer["next"] }) {
   return (
     <Box component="section" aria-label={t("Next block")} sx={{ borderLeft: "4px solid", borderColor: "warm.main", pl: 2.5, py: 1, my: 3 }}>
       <Typography variant="h2">
-        {t("Next: {{weeks}} weeks, {{what}}", { weeks: next.weeks, what: next.aim === "loadLed" ? t("load-led") : t("relief-led") })}
+        {t("Next: {{weeks}}, {{what}}", { weeks: weeksText(next.weeks), what: next.aim === "loadLed" ? t("load-led") : t("relief-led") })}
         {next.shorter && t(", shorter sessions")}
       </Typography>
       {next.reasons.map((reason) => (

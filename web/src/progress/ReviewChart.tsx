@@ -3,6 +3,7 @@ import type { Data, Layout } from "plotly.js-basic-dist-min";
 import { useCallback } from "react";
 import type { ReviewAnswer } from "@kind-grip/core/followup";
 import { DAY_TICKS } from "../base/dates";
+import { answersText } from "../base/amounts";
 import { t } from "../base/words";
 import { Plot, plotAxis, type PlotColours } from "../parts/Plot";
 
@@ -19,8 +20,9 @@ export function ReviewChart({ days, strain }: ReviewChartProps) {
   );
   return (
     <Plot
-      label={t("Day by day: strain of the work, minutes of exercise a person, mean effort and mean morning level on {{days}} days.", {
-        days: days.length,
+      label={t("Day by day: strain of the work, minutes of exercise a person, mean effort and mean morning level on {{count}} days.", {
+        count: days.length,
+        defaultValue_one: "Strain of the work, minutes of exercise a person, mean effort and mean morning level on {{count}} day.",
       })}
       height={420}
       draw={draw}
@@ -65,7 +67,7 @@ function dataOf(days: ReviewAnswer["days"], strain: ReadonlyMap<string, number>,
       name: t("Morning, mean"),
       x: days.filter(({ mornings }) => mornings > 0).map(({ day }) => day),
       y: days.filter(({ mornings }) => mornings > 0).map(({ meanMorning }) => meanMorning),
-      text: days.filter(({ mornings }) => mornings > 0).map(({ mornings }) => t("{{mornings}} answers", { mornings })),
+      text: days.filter(({ mornings }) => mornings > 0).map(({ mornings }) => answersText(mornings)),
       line: { color: warm, width: 3 },
       marker: { size: 7 },
       hovertemplate: t("%{x|%a %-d %b}<br>morning %{y:.1f}, %{text}<extra></extra>"),

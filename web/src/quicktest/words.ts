@@ -2,6 +2,7 @@
 import type { PairedAnswer } from "@kind-grip/core/api";
 import type { QuickTest } from "@kind-grip/core/quicktest";
 import { massText, numberText } from "../base/measures";
+import { peopleText, runsText } from "../base/amounts";
 import { t } from "../base/words";
 
 export const QUICK_TEST_NAMES: Readonly<Record<QuickTest, string>> = {
@@ -42,7 +43,7 @@ export function pairedText(test: QuickTest, { verdict, gain, pairs }: PairedAnsw
   const [mean, low, high] = [gain.mean, sign === 1 ? gain.low : gain.high, sign === 1 ? gain.high : gain.low].map((value) =>
     readingText(test, sign * value),
   ) as [string, string, string];
-  const counted = who === "runs" ? t("{{count}} runs", { count: pairs }) : t("{{count}} people", { count: pairs });
+  const counted = who === "runs" ? runsText(pairs) : peopleText(pairs);
   if (verdict === "same")
     return t("No difference that can be told: {{mean}} ({{low}} to {{high}}), {{counted}}.", { mean, low, high, counted });
   return verdict === "better"

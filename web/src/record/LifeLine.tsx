@@ -6,6 +6,7 @@ import { Box, useMediaQuery } from "@mui/material";
 import type { RecordEvent } from "@kind-grip/core/api";
 import { addDays, dateAt } from "@kind-grip/core/calendar";
 import { wholeDayText } from "../base/dates";
+import { weeksText } from "../base/amounts";
 import { t } from "../base/words";
 
 const WEEKS = { wide: 8, narrow: 4 };
@@ -40,9 +41,9 @@ export function LifeLine({ events, timeZone, today }: LifeLineProps) {
   const signs = within.filter(({ kind }) => ["report", "restriction", "decision", "round"].includes(kind));
   const weeks = Array.from({ length: days }, (_, i) => addDays(first, i)).filter((day) => new Date(`${day}T12:00:00Z`).getUTCDay() === 1);
   const told = t(
-    "{{weeks}} weeks at a glance. Days with a session: {{runs}}. Mornings answered: {{mornings}}. Reports, holds, decisions and measurements: {{signs}}.",
+    "{{weeks}} at a glance. Days with a session: {{runs}}. Mornings answered: {{mornings}}. Reports, holds, decisions and measurements: {{signs}}.",
     {
-      weeks: shownWeeks,
+      weeks: weeksText(shownWeeks),
       runs: efforts.size,
       mornings: mornings.length,
       signs: signs.length,

@@ -133,8 +133,8 @@ function firstAid({ firstAid: book }: ReportEntry): Line[] {
     {
       key: "first aid",
       name: t("First-aid cases by days at work"),
-      about: t("{{before}} cases in {{beforeDays}} days before, {{after}} in {{afterDays}} since {{since}}", {
-        before: both.before.cases,
+      about: t("{{before}} in {{beforeDays}} days before, {{after}} in {{afterDays}} since {{since}}", {
+        before: t("{{count}} cases", { count: both.before.cases, defaultValue_one: "{{count}} case" }),
         beforeDays: numberText(both.before.personDays, 0),
         after: both.after.cases,
         afterDays: numberText(both.after.personDays, 0),

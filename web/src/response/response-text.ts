@@ -3,6 +3,7 @@ import type { Words } from "@kind-grip/core/language";
 import type { AlertKind } from "@kind-grip/core/safety";
 import type { Fired, Response } from "@kind-grip/core/response";
 import { numberText } from "../base/measures";
+import { daysText } from "../base/amounts";
 import { t } from "../base/words";
 
 export const DECISION_WORDS = {
@@ -46,8 +47,8 @@ export function firedText(fired: Fired): string {
         : t('"Too much" {{marks}} in the last three runs.', { marks: times(fired.marks) });
     case "settling":
       return t(
-        "Mornings up by {{rise}} on day {{day}}. Up to {{allowed}} in the first {{days}} days is expected: ease the stretch, keep going.",
-        { rise: points(fired.rise), day: fired.day, allowed: fired.allowed, days: fired.days },
+        "Mornings up by {{rise}} on day {{day}}. Up to {{allowed}} in the first {{days}} is expected: ease the stretch, keep going.",
+        { rise: points(fired.rise), day: fired.day, allowed: fired.allowed, days: daysText(fired.days) },
       );
     case "morningRaised":
       if (fired.pattern === "high")
@@ -56,17 +57,17 @@ export function firedText(fired: Fired): string {
           allowed: fired.allowed,
         });
       if (fired.pattern === "often" && !fired.afterEasing)
-        return t("Mornings up on three or more of the last five, by up to {{rise}}; it should settle within {{days}} days.", {
+        return t("Mornings up on three or more of the last five, by up to {{rise}}; it should settle within {{days}}.", {
           rise: points(fired.rise),
-          days: fired.days,
+          days: daysText(fired.days),
         });
       if (fired.afterEasing) return t("Mornings up by {{rise}} again on the eased form.", { rise: points(fired.rise) });
       return fired.rise > fired.allowed
         ? t("Mornings up by {{rise}}; {{allowed}} is the most that is expected.", { rise: points(fired.rise), allowed: fired.allowed })
-        : t("Mornings still up by {{rise}} on day {{day}}; it should settle within {{days}} days.", {
+        : t("Mornings still up by {{rise}} on day {{day}}; it should settle within {{days}}.", {
             rise: points(fired.rise),
             day: fired.day,
-            days: fired.days,
+            days: daysText(fired.days),
           });
     case "reported":
       return t("Reported: {{alertNames}}.", { alertNames: ALERT_NAMES[fired.kind] });
@@ -75,8 +76,8 @@ export function firedText(fired: Fired): string {
         decisionWords: DECISION_WORDS[fired.proposed].toLowerCase(),
       });
     case "noGain":
-      return t("No better after {{days}} days with {{donePercent}} % of the sessions done: {{before}} at the start, {{now}} now.", {
-        days: fired.days,
+      return t("No better after {{days}} with {{donePercent}} % of the sessions done: {{before}} at the start, {{now}} now.", {
+        days: daysText(fired.days),
         donePercent: Math.round(fired.donePercent),
         before: figure(fired.before),
         now: figure(fired.now),

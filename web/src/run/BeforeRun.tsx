@@ -9,6 +9,7 @@ import { notHeldOut, refusalOf, type Participations } from "@kind-grip/core/safe
 import { durationText } from "@kind-grip/core/units";
 import type { Library } from "@kind-grip/core/library";
 import { listText } from "../base/measures";
+import { peopleText } from "../base/amounts";
 import { t } from "../base/words";
 import type { Language, Words } from "@kind-grip/core/language";
 import { useLibrary, useOwnWords } from "../base/library";
@@ -230,7 +231,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
 /** More than these are counted. */
 const NAMED = 8;
 const fewNames = (people: readonly PersonEntry[]): string =>
-  people.length > NAMED ? t("{{count}} people", { count: people.length }) : listText(people.map(({ name }) => name));
+  people.length > NAMED ? peopleText(people.length) : listText(people.map(({ name }) => name));
 
 function isOut(library: Library, participations: Participations, personId: string, movementId: string): boolean {
   const participation = participations.get(personId);

@@ -140,11 +140,13 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
       <PageTitle
         title={t("How hard was it?")}
         lead={t(
-          "{{name}} · {{done}} of {{items}} items done · {{time}} of work. 0 is no effort, 10 the most one can do. Tap a name that was not here.",
+          "{{name}} · {{done}} of {{count}} items done · {{time}} of work. 0 is no effort, 10 the most one can do. Tap a name that was not here.",
           {
             name: run.session.name,
             done,
-            items: items.length,
+            count: items.length,
+            defaultValue_one:
+              "{{name}} · {{done}} of {{count}} item done · {{time}} of work. 0 is no effort, 10 the most one can do. Tap a name that was not here.",
             time: durationText(items.reduce((sum, item) => sum + item.doneSec, 0)),
           },
         )}

@@ -13,7 +13,6 @@ import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { InLanguage } from "./InLanguage";
 import { MARK_NAMES } from "./mark-names";
-import { shortDose } from "./short-dose";
 import type { RunScreenProps } from "./BeforeRun";
 import { useWhatFits } from "./use-what-fits";
 
@@ -58,7 +57,7 @@ export function NameStrip({ people, participations, run, item, theirWords, onMar
     const theirs = item.personal[person.id];
     if (!theirs) return undefined;
     const isForm = theirs.formId !== item.formId || !theirs.dose;
-    return isForm ? theirWords.within(theirWords.formName(item.movementId, theirs.formId)) : shortDose(theirWords, theirs.dose!);
+    return isForm ? theirWords.within(theirWords.formName(item.movementId, theirs.formId)) : theirWords.shortDose(theirs.dose!);
   };
   // One row, or two where own forms ask for it and there is room: own forms first, then others; whoever does not fit is counted.
   const inOrder = [...own, ...others];

@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import type { RunSummary } from "@kind-grip/core/run";
 import { durationText } from "@kind-grip/core/units";
 import { fixedText } from "../base/measures";
+import { runsText } from "../base/amounts";
 import { t } from "../base/words";
 import { LIST_WHEN_NARROW } from "../parts/narrow-table";
 import { dateText } from "../base/dates";
@@ -25,7 +26,7 @@ export default function RunsPage() {
     <Loaded query={query} keepShown>
       {({ runs, total, pageSize }) => (
         <>
-          <PageTitle title={total === 0 ? t("Runs") : t("{{count}} runs", { count: total, defaultValue_one: "{{count}} run" })}>
+          <PageTitle title={total === 0 ? t("Runs") : runsText(total)}>
             {total > 0 && (
               <Button component="a" href={`/api/crews/${crew.id}/runs.csv`} startIcon={<Download size={20} />}>
                 {t("CSV")}

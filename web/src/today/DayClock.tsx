@@ -3,6 +3,7 @@ import { Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import { Link } from "react-router";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
+import { bookingsText, peopleText, resetsText } from "../base/amounts";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { serverApi } from "../base/api";
@@ -40,9 +41,7 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
                   </TextLink>
                 )}
               </Typography>
-              <Typography sx={{ color: "text.secondary" }}>
-                {t("{{count}} people", { count: crew.people, defaultValue_one: "{{count}} person" })}
-              </Typography>
+              <Typography sx={{ color: "text.secondary" }}>{peopleText(crew.people)}</Typography>
               <Typography sx={{ color: "text.secondary" }}>
                 {shift
                   ? [
@@ -96,10 +95,10 @@ function Booked({
       <Typography>
         {booked.bookings === 0
           ? t("Nothing is booked today.")
-          : t("{{bookings}} bookings of {{people}} people, {{resets}} resets between them, {{done}} done.", {
-              bookings: booked.bookings,
-              people: booked.people,
-              resets: booked.resets,
+          : t("{{bookings}} of {{people}}, {{resets}} between them, {{done}} done.", {
+              bookings: bookingsText(booked.bookings),
+              people: peopleText(booked.people),
+              resets: resetsText(booked.resets),
               done: booked.done,
             })}
         {booked.missed > 0 && (

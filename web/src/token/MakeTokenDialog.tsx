@@ -3,6 +3,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { useState, type FormEvent } from "react";
 import { TOKEN_DAYS, type NewApiToken, type Scope } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
+import { daysText } from "../base/amounts";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { CopyField } from "../parts/CopyField";
@@ -71,7 +72,7 @@ export function MakeTokenDialog({ onClose }: { onClose(): void }) {
               label={t("Good for")}
               value={`${days}`}
               onChange={(chosen) => setDays(TOKEN_DAYS.find((each) => `${each}` === chosen)!)}
-              options={TOKEN_DAYS.map((each) => ({ value: `${each}`, label: t("{{count}} days", { count: each }) }))}
+              options={TOKEN_DAYS.map((each) => ({ value: `${each}`, label: daysText(each) }))}
             />
           </Box>
           <TextField

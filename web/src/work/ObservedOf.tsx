@@ -10,6 +10,7 @@ import { wholeDayText } from "../base/dates";
 import { numberText } from "../base/measures";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { effortsText } from "../base/amounts";
 import { sideWord, t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { useCrew } from "../crew/CrewFrame";
@@ -29,9 +30,9 @@ export function ObservedFigures({ effort }: { effort: Effort }) {
       <span>
         <strong>{t("Watched, {{date}}:", { date: wholeDayText(observed.on) })}</strong>{" "}
         {t(
-          "{{efforts}} efforts, {{perMin}} a minute ± {{rate}} %, {{secEach}} s ± {{seconds}} %. Said before: {{saidPerMin}} a minute of {{saidSec}} s.",
+          "{{efforts}}, {{perMin}} a minute ± {{rate}} %, {{secEach}} s ± {{seconds}} %. Said before: {{saidPerMin}} a minute of {{saidSec}} s.",
           {
-            efforts: observed.efforts,
+            efforts: effortsText(observed.efforts),
             perMin: numberText(effort.perMin, 1),
             rate: share(observed.perMinError),
             secEach: numberText(effort.secEach, 1),
@@ -99,7 +100,13 @@ function ObservationLine({ of, task }: { of: ObservationEntry; task: Task }) {
         })
       : t("too short for figures");
     const left = forgotten > 0 ? t(", {{count}} not let go of", { count: forgotten }) : "";
-    return t("{{side}}, {{name}}: {{efforts}} efforts, {{figures}}{{left}}", { side: sideWord(side), name, efforts, figures, left });
+    return t("{{side}}, {{name}}: {{efforts}}, {{figures}}{{left}}", {
+      side: sideWord(side),
+      name,
+      efforts: effortsText(efforts),
+      figures,
+      left,
+    });
   });
   return (
     <span>

@@ -20,7 +20,7 @@ export const cues = {
   step: "الخطوة {{count}}",
   slide: "الانزلاق {{count}}",
   lastOne: "المرة الأخيرة.",
-  opening: "{{session}}. الدقائق: {{minutes}}، التمارين: {{count}}. افعلها بهدوء وتوقف إن شعرت بألم.",
+  opening: "{{session}}. {{length}}، {{movements}}. افعلها بهدوء وتوقف إن شعرت بألم.",
   toMobility: "الآن نتحرك في المدى كله.",
   toStretch: "الآن نمدّد.",
   toGlide: "الآن تنزلق الأعصاب.",

@@ -20,7 +20,7 @@ export const cues = {
   step: "Schritt {{count}}",
   slide: "Gleiten {{count}}",
   lastOne: "Das letzte Mal.",
-  opening: "{{session}}. {{minutes}} Minuten, {{count}} Übungen. Geh es ruhig an und hör auf, wenn es wehtut.",
+  opening: "{{session}}. {{length}}, {{movements}}. Geh es ruhig an und hör auf, wenn es wehtut.",
   toMobility: "Jetzt bewegen wir den ganzen Weg.",
   toStretch: "Jetzt dehnen wir.",
   toGlide: "Jetzt gleiten die Nerven.",

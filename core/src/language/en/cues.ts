@@ -20,7 +20,7 @@ export const cues = {
   step: "Step {{count}}",
   slide: "Slide {{count}}",
   lastOne: "Last one.",
-  opening: "{{session}}. {{minutes}} minutes, {{count}} movements. Go along easily, and stop if it hurts.",
+  opening: "{{session}}. {{length}}, {{movements}}. Go along easily, and stop if it hurts.",
   toMobility: "Now we move through the range.",
   toStretch: "Now we stretch.",
   toGlide: "Now the nerves glide.",

@@ -20,7 +20,7 @@ export const cues = {
   step: "Paso {{count}}",
   slide: "Deslizamiento {{count}}",
   lastOne: "La última.",
-  opening: "{{session}}. {{minutes}} minutos, {{count}} movimientos. Hazlo con calma y para si duele.",
+  opening: "{{session}}. {{length}}, {{movements}}. Hazlo con calma y para si duele.",
   toMobility: "Ahora movemos todo el recorrido.",
   toStretch: "Ahora estiramos.",
   toGlide: "Ahora se deslizan los nervios.",

@@ -20,7 +20,7 @@ export const cues = {
   step: "Krok {{count}}",
   slide: "Ślizg {{count}}",
   lastOne: "Ostatni raz.",
-  opening: "{{session}}. Czas w minutach: {{minutes}}, ćwiczenia: {{count}}. Rób to spokojnie i przerwij, jeśli zaboli.",
+  opening: "{{session}}. {{length}}, {{movements}}. Rób to spokojnie i przerwij, jeśli zaboli.",
   toMobility: "Teraz ruszamy w pełnym zakresie.",
   toStretch: "Teraz się rozciągamy.",
   toGlide: "Teraz ślizgają się nerwy.",
