@@ -8,11 +8,15 @@ import { timeText } from "../base/dates";
 import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
 import { gapText, stoppedBy } from "./ribbon-shape";
+import { nameWidth, tabPlaces, type TabPlace } from "./tab-places";
+import { useWidth } from "../parts/use-width";
 
-export const LANE_HEIGHT = 38;
 const TAB_HEIGHT = 27;
-/** Percent of the row from which a name hangs to the other side, so that it does not run out of it. */
-const NEAR_END = 84;
+/** The line on which sessions are as long as they last, under their names or over them. */
+const FOOT_HEIGHT = 7;
+const LANE_HEIGHT = TAB_HEIGHT + FOOT_HEIGHT + 4;
+/** Of a row that has no size yet. */
+const USUAL_WIDTH = 600;
 const minute = 60_000;
 
 interface LaneProps {
@@ -35,10 +39,20 @@ interface LaneProps {
 export function Lane({ shift, placed, clashes, chosenId, isKept, timeZone, widestMin, x, onMove, onChoose, onRemove }: LaneProps) {
   const strip = useRef<HTMLDivElement>(null);
   const inOrder = [...placed].sort((a, b) => a.startMs - b.startMs);
-  const rooms = roomsOf(inOrder.map(({ startMs, endMs }) => ({ left: x(startMs), right: x(endMs) })));
+  const width = useWidth(strip) || USUAL_WIDTH;
+  const px = (ms: number) => (x(ms) / 100) * width;
+  const named = inOrder.map((each) => ({ each, kept: isKept(each.id), time: timeText(each.startMs, timeZone) }));
+  const places = tabPlaces(
+    named.map(({ each, kept, time }) => ({
+      left: px(each.startMs),
+      right: px(each.endMs),
+      need: nameWidth(`${time} ${each.session.name}`, kept),
+    })),
+    width,
+  );
   const isStopped = stoppedBy(clashes);
   return (
-    <Box ref={strip} sx={{ position: "relative", height: LANE_HEIGHT }}>
+    <Box ref={strip} sx={{ position: "relative", height: LANE_HEIGHT + (places.some(({ below }) => below) ? TAB_HEIGHT : 0) }}>
       {[...shift.breaks, ...shift.away].map(({ startMs, endMs }) => (
         <Box
           key={startMs}
@@ -53,40 +67,26 @@ export function Lane({ shift, placed, clashes, chosenId, isKept, timeZone, wides
           }}
         />
       ))}
-      <Tethers placed={inOrder} isStopped={isStopped} x={x} />
-      {inOrder.map((each, i) => {
-        const left = x(each.startMs);
-        return (
-          <Tab
-            key={each.id}
-            placed={each}
-            chosen={each.id === chosenId}
-            clashing={isStopped(each.id)}
-            kept={isKept(each.id)}
-            left={left}
-            room={rooms[i]!}
-            width={x(each.endMs) - left}
-            label={timeText(each.startMs, timeZone)}
-            msPerPx={() => (widestMin * minute) / (strip.current?.clientWidth ?? 1)}
-            onMove={(startMs) => onMove(each.id, startMs)}
-            onChoose={() => onChoose(each.id)}
-            onRemove={() => onRemove(each.id)}
-          />
-        );
-      })}
+      <Tethers placed={inOrder} places={places} isStopped={isStopped} px={px} />
+      {named.map(({ each, kept, time }, i) => (
+        <Tab
+          key={each.id}
+          placed={each}
+          chosen={each.id === chosenId}
+          clashing={isStopped(each.id)}
+          kept={kept}
+          left={px(each.startMs)}
+          right={px(each.endMs)}
+          place={places[i]!}
+          label={time}
+          msPerPx={() => (widestMin * minute) / (strip.current?.clientWidth ?? 1)}
+          onMove={(startMs) => onMove(each.id, startMs)}
+          onChoose={() => onChoose(each.id)}
+          onRemove={() => onRemove(each.id)}
+        />
+      ))}
     </Box>
   );
-}
-
-/** Percent of the row each name may take: up to the next session, or where that one's name hangs back over the gap, half of it. */
-function roomsOf(spans: readonly { left: number; right: number }[]): number[] {
-  const hangs = spans.map(({ left }) => left > NEAR_END);
-  const hanging = spans.map(({ right }, i) => (i === 0 ? right : (right - spans[i - 1]!.left) / 2));
-  return spans.map(({ left }, i) => {
-    if (hangs[i]) return hanging[i]!;
-    const next = spans[i + 1];
-    return (next ? (hangs[i + 1] ? next.right - hanging[i + 1]! : next.left) : 100) - left;
-  });
 }
 
 interface TabProps {
@@ -94,11 +94,11 @@ interface TabProps {
   chosen: boolean;
   clashing: boolean;
   kept: boolean;
+  /** Pixels of the row where it begins and ends. */
   left: number;
-  /** Percent of the row its name may take. */
-  room: number;
-  /** Percent of the row it lasts. */
-  width: number;
+  right: number;
+  /** Where its name stands. */
+  place: TabPlace;
   label: string;
   msPerPx(): number;
   onMove(startMs: number): void;
@@ -107,7 +107,7 @@ interface TabProps {
 }
 
 /** A session on the ribbon: dragged along it, or moved with the arrow keys on the 5-minute grid. */
-function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx, onMove, onChoose, onRemove }: TabProps) {
+function Tab({ placed, chosen, clashing, kept, left, right, place, label, msPerPx, onMove, onChoose, onRemove }: TabProps) {
   const pull = useRef<{ fromX: number; moved: number } | null>(null);
   const [shiftMs, setShiftMs] = useState(0);
   const tab = useRef<HTMLDivElement>(null);
@@ -131,18 +131,17 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
     setShiftMs(0);
   };
   const tone = clashing ? "warm.main" : "primary.main";
-  const hangsLeft = left > NEAR_END;
+  const { below, hangsLeft } = place;
+  const from = Math.min(left, place.from);
   return (
     <Box
       sx={{
         position: "absolute",
-        ...(hangsLeft ? { right: `${100 - left - width}%` } : { left: `${left}%` }),
-        width: `max(${room}%, ${width}%, 14px)`,
+        left: from,
+        width: Math.max(right, place.until, left + 14) - from,
         insetBlock: 0,
         zIndex: chosen ? 3 : 2,
-        display: "flex",
-        justifyContent: hangsLeft ? "end" : "start",
-        // Names end where the next session begins: what is over that must not catch its presses.
+        // Names end where the next one begins: what is over that must not catch its presses.
         pointerEvents: "none",
         transform: `translateX(${shiftMs / msPerPx()}px)`,
       }}
@@ -160,11 +159,15 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
         onPointerCancel={stop}
         onKeyDown={placeKeys(placed, { kept, onMove, onChoose, onRemove })}
         sx={{
+          position: "absolute",
+          top: below ? TAB_HEIGHT + FOOT_HEIGHT : 0,
+          left: place.from - from,
+          maxWidth: place.until - place.from,
+          ...(hangsLeft && { left: "auto", right: 0 }),
           pointerEvents: "auto",
           cursor: kept ? "pointer" : "grab",
           touchAction: "none",
           height: TAB_HEIGHT,
-          maxWidth: "calc(100% - 3px)",
           minWidth: 12,
           px: 0.75,
           display: "flex",
@@ -172,7 +175,8 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
           gap: 0.5,
           bgcolor: tone,
           color: clashing ? "warm.contrastText" : "primary.contrastText",
-          borderRadius: hangsLeft ? "5px 5px 0 5px" : "5px 5px 5px 0",
+          // Square where it stands on its foot, or hangs from it.
+          borderRadius: `${below && !hangsLeft ? 0 : 5}px ${below && hangsLeft ? 0 : 5}px ${!below && hangsLeft ? 0 : 5}px ${!below && !hangsLeft ? 0 : 5}px`,
           fontSize: "0.875rem",
           fontWeight: 650,
           outline: chosen ? "3px solid" : "none",
@@ -191,48 +195,51 @@ function Tab({ placed, chosen, clashing, kept, left, room, width, label, msPerPx
         aria-hidden
         sx={{
           position: "absolute",
-          ...(hangsLeft ? { right: 0 } : { left: 0 }),
+          left: left - from,
           top: TAB_HEIGHT,
-          height: 7,
+          height: FOOT_HEIGHT,
           // As long as the session, whatever room its name takes.
-          width: `max(${(width / Math.max(room, width)) * 100}%, 6px)`,
+          width: Math.max(right - left, 6),
           bgcolor: tone,
-          borderRadius: "0 0 2px 2px",
+          borderRadius: below ? "2px 2px 0 0" : "0 0 2px 2px",
         }}
       />
     </Box>
   );
 }
 
-/** Percent of the row that a name and the words after it take where the row is narrowest with names in it. */
-function roomFor({ session }: Placed): number {
-  return 18 + 1.4 * session.name.length;
-}
+/** Pixels that the words of a gap take. */
+const GAP_TEXT = 66;
 
 interface TethersProps {
   /** In order. */
   placed: readonly Placed[];
+  places: readonly TabPlace[];
   isStopped(...ids: string[]): boolean;
-  x(ms: number): number;
+  /** Pixels of the row a moment lies at. */
+  px(ms: number): number;
 }
 
 /** Spacing between neighbours, in words where there is room; warm where a rule asks for more. */
-function Tethers({ placed, isStopped, x }: TethersProps) {
+function Tethers({ placed, places, isStopped, px }: TethersProps) {
   return placed.slice(1).map((later, i) => {
     const earlier = placed[i]!;
     const gapMin = Math.round((later.startMs - earlier.endMs) / minute);
     if (gapMin <= 0) return null;
     const warm = isStopped(earlier.id, later.id);
-    const left = x(earlier.endMs);
-    const width = x(later.startMs) - left;
+    const [left, right] = [px(earlier.endMs), px(later.startMs)];
+    // The words stand over the line, where no name above it is.
+    const above = places.filter(({ below, from, until }) => !below && from < right && until > left);
+    const free = Math.max(left, ...above.filter(({ from }) => from < right - GAP_TEXT).map(({ until }) => until));
+    const until = Math.min(right, ...above.filter(({ from }) => from >= free).map(({ from }) => from));
     return (
       <Box
         key={later.id}
         aria-hidden
         sx={{
           position: "absolute",
-          left: `${left}%`,
-          width: `${width}%`,
+          left,
+          width: right - left,
           top: TAB_HEIGHT + 3,
           borderTop: "2px dashed",
           borderColor: warm ? "warm.main" : "text.secondary",
@@ -243,18 +250,11 @@ function Tethers({ placed, isStopped, x }: TethersProps) {
           lineHeight: 1,
         }}
       >
-        <Box
-          component="span"
-          sx={{
-            position: "relative",
-            top: -19,
-            px: 0.25,
-            display: width > roomFor(earlier) ? "inline" : "none",
-            fontWeight: warm ? 700 : 400,
-          }}
-        >
-          {gapText(gapMin)}
-        </Box>
+        {until - free >= GAP_TEXT && (
+          <Box component="span" sx={{ position: "relative", top: -19, right: right - until, px: 0.25, fontWeight: warm ? 700 : 400 }}>
+            {gapText(gapMin)}
+          </Box>
+        )}
       </Box>
     );
   });

@@ -1,7 +1,7 @@
 /** The two-hand score: a session to scale in seconds, left hand above the spine, right hand below, the slot as a ruler. */
 import { SortableContext, horizontalListSortingStrategy } from "@dnd-kit/sortable";
 import { Box, Typography } from "@mui/material";
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from "react";
+import { useMemo, useRef, useState, type KeyboardEvent } from "react";
 import {
   savedIn,
   boutsOf,
@@ -23,6 +23,7 @@ import { t } from "../../base/words";
 import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
 import { SideMark } from "../../parts/SideMark";
+import { useWidth } from "../../parts/use-width";
 import { countOf, lengthOf, nudged } from "../dose-edit";
 import { savedText } from "../saved-text";
 import { useEdit, useProgramEditor } from "../program-editor";
@@ -43,6 +44,8 @@ interface ScoreProps {
 
 /** Height of the row of tabs above the lanes: number, picture, name. */
 const TABS = 132;
+/** Of a score that has no size yet. */
+const USUAL_WIDTH = 700;
 
 export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
   const library = useLibrary();
@@ -52,7 +55,7 @@ export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
   const frame = useRef<HTMLDivElement>(null);
   /** Gone along by keyboard: a tab too narrow for its name says it. */
   const [byKeyboard, setByKeyboard] = useState(false);
-  const room = useWidth(frame);
+  const room = useWidth(frame) || USUAL_WIDTH;
   const saved = useMemo(() => savedText(savedIn(session, library.timings)), [session, library]);
   const scaleSec = scaleSecOf(timeline.totalSec, slotSec);
   const pxPerSec = Math.max(0.8, (room - 14) / scaleSec);
@@ -273,16 +276,4 @@ function Patterns() {
 function nextSides(item: Item, movement: Movement | undefined): Item["sides"] {
   const modes = movement?.sideModes ?? [item.sides];
   return modes[(modes.indexOf(item.sides) + 1) % modes.length] ?? item.sides;
-}
-
-function useWidth(ref: React.RefObject<HTMLElement | null>): number {
-  const [width, setWidth] = useState(700);
-  useEffect(() => {
-    const element = ref.current;
-    if (!element) return;
-    const watch = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, [ref]);
-  return width;
 }
