@@ -1,12 +1,12 @@
 /** What waits for one person: an item is a row; several of the same kind are one row, taken together or one by one. */
 import { Box, Button, Typography } from "@mui/material";
-import { useState, type ReactNode } from "react";
+import { Fragment, useState, type ReactNode } from "react";
 import type { WaitingDecision } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { MovementThumb } from "../figure/MovementThumb";
 import { EvidenceChart } from "./EvidenceChart";
-import { changeText, firedText } from "./response-text";
+import { changeText, comesText, firedText } from "./response-text";
 
 interface DecisionRowsProps {
   /** Of one person and one kind, at least one. */
@@ -27,6 +27,13 @@ export function DecisionRows(props: DecisionRowsProps) {
   if (own.length === 1) return <ItemRow {...props} each={own[0]!} />;
   const [first] = own as [WaitingDecision, ...WaitingDecision[]];
   const name = t("{{name}}, {{own}} movements", { name: first.name, own: own.length });
+  const changes = own.map(({ response, movementId }) => ({
+    movement: words.movementName(movementId),
+    comes: response.kind === "pauseAndRefer" ? "" : comesText(response, movementId, words),
+    told: changeText(response, movementId, words),
+  }));
+  const listed = changes.filter(({ comes }) => comes !== "");
+  const others = changes.filter(({ comes }) => comes === "");
   return (
     <>
       <Box component="article" aria-label={name} sx={ROW}>
@@ -35,10 +42,23 @@ export function DecisionRows(props: DecisionRowsProps) {
         </Typography>
         <Box>
           <Typography sx={{ fontSize: "1.1rem" }}>
-            <strong>{first.name}</strong> · {own.map(({ movementId }) => words.movementName(movementId)).join(", ")}
+            <strong>{first.name}</strong>
+            {others.length > 0 && ` · ${others.map(({ movement }) => movement).join(", ")}`}
           </Typography>
           <Told lines={own.flatMap(({ response }) => response.fired.map(firedText))} />
-          <Told lines={own.map(({ response, movementId }) => changeText(response, movementId, words))} strong />
+          <Told lines={others.map(({ told }) => told)} strong />
+          {listed.length > 0 && (
+            <Box component="dl" aria-label={t("Next")} sx={NEXT}>
+              {listed.map(({ movement, comes }, i) => (
+                <Fragment key={i}>
+                  <dt>{movement}</dt>
+                  <Box component="dd" sx={{ m: 0, fontWeight: 650 }}>
+                    {comes}
+                  </Box>
+                </Fragment>
+              ))}
+            </Box>
+          )}
           <Told lines={props.overrunsOf(own).map((text) => `${text}.`)} warm />
         </Box>
         <EvidenceChart runs={first.runs} mornings={first.mornings} usualLevel={first.usualLevel} />
@@ -58,6 +78,16 @@ export function DecisionRows(props: DecisionRowsProps) {
     </>
   );
 }
+
+/** Each movement beside what comes of it; on a narrow page above it. */
+const NEXT = {
+  m: 0,
+  mt: 0.5,
+  display: "grid",
+  gridTemplateColumns: { xs: "minmax(0, 1fr)", sm: "max-content minmax(0, 1fr)" },
+  columnGap: 2,
+  lineHeight: 1.35,
+} as const;
 
 const ROW = {
   display: "grid",

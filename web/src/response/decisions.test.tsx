@@ -51,3 +51,26 @@ it("while one is on its way nothing is pressed twice", () => {
   showPage(<DecisionRows {...nothing} busy own={[sampleDecision()]} onConfirm={jest.fn()} onOther={jest.fn()} />);
   expect(screen.getAllByRole("button")[0]).toBeDisabled();
 });
+
+it("says of each movement what comes instead, and names those of which nothing does", () => {
+  const personId = sampleId();
+  const next = { formId: "elbow-90", dose: { kind: "holds", reps: 2, holdSec: 10, restSec: 5 }, loadKg: null };
+  const ease = (movementId: string, change: object) => {
+    const made = sampleDecision({ personId, movementId, itemId: sampleId() });
+    return { ...made, response: { ...made.response, kind: "ease" as const, raised: null, ...change } } as typeof made;
+  };
+  const own = [ease("palm-away", { next }), ease("wrist-nod", { next: null })];
+  showPage(<DecisionRows {...nothing} own={own} onConfirm={jest.fn()} onOther={jest.fn()} />);
+  const list = screen.getByLabelText("Next");
+  expect(
+    within(list)
+      .getAllByRole("term")
+      .map(({ textContent }) => textContent),
+  ).toEqual(["Palm-away stretch"]);
+  expect(
+    within(list)
+      .getAllByRole("definition")
+      .map(({ textContent }) => textContent),
+  ).toEqual(["elbow bent square, 2 holds of 10 s"]);
+  expect(screen.getByRole("article")).toHaveTextContent("Ann Early · Wrist nod");
+});

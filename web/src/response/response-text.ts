@@ -101,22 +101,22 @@ export function firedText(fired: Fired): string {
   }
 }
 
-/** What exactly changes; empty when nothing does. */
-export function changeText({ kind, next, raised, largeStep }: Response, movementId: string, words: Words): string {
-  if (kind === "pauseAndRefer") return t("Out of this item until you take it up again; a clinician should look at it.");
+/** What comes instead: a form with its dose, a dose or a load; empty when nothing does. */
+export function comesText({ next, raised, largeStep }: Response, movementId: string, words: Words): string {
   if (!next) return "";
-  const form = words.formName(movementId, next.formId);
-  if (raised === "load")
-    return t("Next load: {{next}}{{what}}.", {
-      next: words.load(next),
-      what: largeStep ? t(", a step over 10 %: the kit has none smaller") : "",
-    });
-  if (raised === "dose") return t("Next dose: {{dose}}.", { dose: words.dose(next.dose) });
-  return t("Next form: {{form}}, {{dose}}{{what}}.", {
-    form: form.toLowerCase(),
-    dose: words.dose(next.dose),
-    what: next.loadKg === null ? "" : `, ${words.load(next)}`,
-  });
+  if (raised === "load") return `${words.load(next)}${largeStep ? t(", a step over 10 %: the kit has none smaller") : ""}`;
+  if (raised === "dose") return words.dose(next.dose);
+  const form = words.formName(movementId, next.formId).toLowerCase();
+  return [form, words.dose(next.dose), ...(next.loadKg === null ? [] : [words.load(next)])].join(", ");
+}
+
+/** What exactly changes, as a sentence; empty when nothing does. */
+export function changeText(response: Response, movementId: string, words: Words): string {
+  if (response.kind === "pauseAndRefer") return t("Out of this item until you take it up again; a clinician should look at it.");
+  const next = comesText(response, movementId, words);
+  if (next === "") return "";
+  if (response.raised === "load") return t("Next load: {{next}}.", { next });
+  return response.raised === "dose" ? t("Next dose: {{next}}.", { next }) : t("Next form: {{next}}.", { next });
 }
 
 function times(count: number): string {

@@ -95,7 +95,7 @@ export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
 
   return (
     <>
-      <Box sx={{ display: "grid", gridTemplateColumns: "40px minmax(0, 1fr) 104px", columnGap: 1 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "36px minmax(0, 1fr)", sm: "40px minmax(0, 1fr) 104px" }, columnGap: 1 }}>
         <Box
           sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px`, justifyItems: "center", alignItems: "center" }}
         >
@@ -178,7 +178,18 @@ export function Score({ session, seen, timeline, slotSec }: ScoreProps) {
             <Ruler timeline={timeline} slotSec={slotSec} pxPerSec={pxPerSec} width={width} />
           </Box>
         </Box>
-        <Box sx={{ pt: `${TABS}px`, display: "grid", gridTemplateRows: `${LANE}px ${LANE}px auto`, alignItems: "center" }}>
+        {/* Beside the lanes; on a telephone under them, where the score has the width for itself. */}
+        <Box
+          sx={{
+            pt: { sm: `${TABS}px` },
+            mt: { xs: 1, sm: 0 },
+            gridColumn: { xs: "1 / -1", sm: "auto" },
+            display: { xs: "flex", sm: "grid" },
+            justifyContent: "space-between",
+            gridTemplateRows: `${LANE}px ${LANE}px auto`,
+            alignItems: "center",
+          }}
+        >
           <LaneTotal sec={totals.tensionSec.left} tone="hand.left" />
           <LaneTotal sec={totals.tensionSec.right} tone="hand.right" />
           <Box role="status" aria-label={t("Length")} sx={{ alignSelf: "start" }}>
