@@ -38,13 +38,19 @@ describe("ranges, on both sides of each edge", () => {
 });
 
 it("writes itself short", () => {
-  expect([holds, reps, { ...reps, sets: 1 }, timed, { ...timed, sets: 2 }, steps].map((dose) => doseText(v.parse(Dose, dose)))).toEqual([
+  const shapes = { ...steps, slides: 0, stepsUsed: 5, rounds: 1 };
+  const one = { ...steps, stepsUsed: 1, slides: 1, slideReps: 1, rounds: 2 };
+  const doses = [holds, reps, { ...reps, sets: 1 }, timed, { ...timed, sets: 2 }, steps, shapes, { ...shapes, rounds: 3 }, one];
+  expect(doses.map((dose) => doseText(v.parse(Dose, dose)))).toEqual([
     "3 × 20 s",
     "2 × 12 at 3-0-3-1",
     "12 at 3-0-3-1",
     "60 s",
     "2 × 60 s",
     "3 steps, 3 slides",
+    "5 steps",
+    "3 × 5 steps",
+    "2 × (1 step, 1 slide)",
   ]);
   expect(tempoSec(reps.tempo)).toBe(7);
 });

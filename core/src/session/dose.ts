@@ -123,8 +123,12 @@ export function doseText(dose: Dose): string {
     case "timed":
       return dose.sets === 1 ? `${dose.workSec} s` : `${dose.sets} × ${dose.workSec} s`;
     case "steps": {
-      const round = `${dose.stepsUsed} steps, ${dose.slides * dose.slideReps} slides`;
-      return dose.rounds === 1 ? round : `${dose.rounds} × (${round})`;
+      const steps = counted(dose.stepsUsed, "step");
+      const slides = dose.slides * dose.slideReps;
+      const round = slides === 0 ? steps : `${steps}, ${counted(slides, "slide")}`;
+      return dose.rounds === 1 ? round : slides === 0 ? `${dose.rounds} × ${round}` : `${dose.rounds} × (${round})`;
     }
   }
 }
+
+const counted = (count: number, thing: string) => `${count} ${thing}${count === 1 ? "" : "s"}`;
