@@ -75,6 +75,22 @@ test("from the card to session, check-in, report and progress, by Arabic words a
     await noSerious(phone, "progress");
   });
 
+  await test.step("in every language the three places stand whole in their bar", async () => {
+    for (const own of ["English", "Español", "Deutsch", "Polski", "العربية"]) {
+      await phone.getByRole("radio", { name: own }).click();
+      await expect(phone.getByRole("radio", { name: own })).toBeChecked();
+      for (const place of await phone.getByRole("navigation").getByRole("link").all()) {
+        const outside = await place.evaluate((link) => {
+          const range = document.createRange();
+          range.selectNodeContents(link);
+          const [text, bar] = [range.getBoundingClientRect(), link.getBoundingClientRect()];
+          return [bar.left - text.left, text.right - bar.right, bar.top - text.top, text.bottom - bar.bottom].some((over) => over > 0.5);
+        });
+        expect.soft([own, await place.textContent(), outside]).toEqual([own, expect.any(String), false]);
+      }
+    }
+  });
+
   await test.step("stop and tell: what is paused, and whom to turn to, in Arabic", async () => {
     await phone.getByRole("link", { name: "قف وأخبر" }).click();
     await phone.getByRole("button", { name: "ألم حاد" }).click();

@@ -123,6 +123,13 @@ function Tab({ to, icon, label, stop = false }: { to: string; icon: ReactNode; l
         display: "grid",
         placeItems: "center",
         alignContent: "center",
+        // Two lines in some languages, and on a narrow telephone: no wider than its third, and no higher than it must be.
+        minWidth: 0,
+        px: 0.5,
+        py: 0.75,
+        textAlign: "center",
+        lineHeight: 1.15,
+        overflowWrap: "anywhere",
         gap: 0.25,
         color: stop ? "error.main" : "text.secondary",
         textDecoration: "none",
