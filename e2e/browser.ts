@@ -50,3 +50,11 @@ export async function haveRead(page: Page, crewId: string, names: readonly strin
     if (!answer.ok()) throw new Error(`the language of ${person.name} could not be set: ${answer.status()}`);
   }
 }
+
+/** Types a day into its field, as a practice writes days that chose nothing else. @param date ISO @param then a key that keeps it at once */
+export async function typeDay(page: Page, label: string, date: string, then?: "Enter"): Promise<void> {
+  const [year, month, day] = date.split("-");
+  await page.getByRole("group", { name: label, exact: true }).getByRole("spinbutton").first().click();
+  await page.keyboard.type(`${day}${month}${year}`);
+  if (then) await page.keyboard.press(then);
+}

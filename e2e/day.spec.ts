@@ -11,7 +11,7 @@ import { DEFAULT_STYLE, newItem, SHIPPED_LIBRARY } from "@kind-grip/core/library
 import { v7 as uuid } from "uuid";
 import { Acts } from "./acts";
 import { axeViolationsOn, WCAG } from "./axe-violations";
-import { BROWSER, skipUntil, toStep } from "./browser";
+import { BROWSER, skipUntil, toStep, typeDay } from "./browser";
 import { writeCardVideo } from "./card-video";
 import { startEmptyServer, type EmptyServer } from "./empty-practice";
 
@@ -400,8 +400,8 @@ test("forty people in a day: in, asked, measured, led, answered, told", async ()
   await test.step("the report says when it will be there, and takes the first-aid book of before", async () => {
     await page.goto(`/crews/${crewId}/report`);
     await expect(page.getByText(/The first report is here on/)).toBeVisible();
-    await page.getByLabel("The book is complete since").fill("2025-01-01");
-    await page.getByLabel("Day", { exact: true }).fill("2025-02-03");
+    await typeDay(page, "The book is complete since", "2025-01-01", "Enter");
+    await typeDay(page, "Day", "2025-02-03");
     await button("Add").click();
     await expect(page.getByText("1 case")).toBeVisible();
     await expect(page.getByText("Saved", { exact: true })).toBeVisible();

@@ -67,6 +67,7 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
           .press("Enter"),
     ],
     [`/crews/${spa}/bookings`, async () => page.getByRole("button", { name: "Calendars" }).click()],
+    [`/crews/${spa}/bookings`, async () => page.getByRole("button", { name: /^Choose date/ }).click()],
     [`/crews/${spa}/work?view=shift`],
     [`/crews/${roof}/work?view=opinions`],
     [`/crews/${roof}/runs`],

@@ -18,6 +18,7 @@ import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
 import type { EditedRecord } from "./use-record";
 import { ZeroToTen } from "../parts/ZeroToTen";
+import { DateField } from "../parts/DateField";
 
 export function SymptomPart({ edited, today }: { edited: EditedRecord; today: string }) {
   const words = useWords();
@@ -165,13 +166,12 @@ function SymptomFields({ symptom, today, onChange }: { symptom: Draft; today: st
         <Toggle label={t("All the time")} pressed={symptom.constant} onChange={(constant) => set("constant", constant)} />
       </Box>
       <Box sx={{ display: "flex", gap: 1.5 }}>
-        <TextField
+        <DateField
           label={t("Since")}
-          type="date"
-          value={symptom.since ?? ""}
-          onChange={(event) => set("since", event.target.value || null)}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-          sx={{ width: 170, flex: "none" }}
+          value={symptom.since ?? null}
+          onChange={(date) => set("since", date)}
+          max={today}
+          sx={{ width: 200, flex: "none" }}
         />
         <TextField select label={t("Place")} value={symptom.region} onChange={(event) => set("region", event.target.value as Region)}>
           {REGIONS.map((region) => (

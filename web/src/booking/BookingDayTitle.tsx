@@ -1,5 +1,5 @@
 /** The heading of a day of bookings: the way to other days, and what is done to all of it. */
-import { Button, IconButton, TextField, Tooltip, Typography } from "@mui/material";
+import { Button, IconButton, Tooltip, Typography } from "@mui/material";
 import { CalendarSync, ChevronLeft, ChevronRight, FileUp, Plus, Printer, SlidersHorizontal } from "lucide-react";
 import { DateTime } from "luxon";
 import { useState } from "react";
@@ -16,6 +16,7 @@ import { PageTitle } from "../parts/PageTitle";
 import { BookingCalendarsDialog } from "./BookingCalendarsDialog";
 import { BookingFileDialog } from "./BookingFileDialog";
 import { BookingRulesDialog } from "./BookingRulesDialog";
+import { DateField } from "../parts/DateField";
 
 interface BookingDayTitleProps {
   crew: CrewEntry;
@@ -54,12 +55,12 @@ export function BookingDayTitle({ crew, day, people, treatments, now, onAdd }: B
         <IconButton component={Link} to={to(addDays(day.date, 1))} aria-label={t("Day after")}>
           <ChevronRight />
         </IconButton>
-        <TextField
-          type="date"
+        <DateField
+          name={t("Go to a day")}
           value={day.date}
-          onChange={({ target }) => target.value && void navigate(to(target.value))}
-          slotProps={{ htmlInput: { "aria-label": t("Go to a day") } }}
-          sx={{ width: 165 }}
+          onChange={(date) => date && void navigate(to(date))}
+          required
+          sx={{ width: 175 }}
         />
         <Button variant="contained" startIcon={<Plus size={18} />} onClick={onAdd} disabled={people.length === 0}>
           {t("Booking")}

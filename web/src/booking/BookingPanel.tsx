@@ -11,6 +11,7 @@ import { t } from "../base/words";
 import { Stepper } from "../parts/Stepper";
 import { TimeField } from "../parts/TimeField";
 import type { BookingActs } from "./use-bookings";
+import { DateField } from "../parts/DateField";
 
 interface BookingPanelProps {
   /** As it is stored, or as it is begun. */
@@ -82,13 +83,12 @@ export function BookingPanel({ booking, isNew, people, treatments, timeZone, act
             </MenuItem>
           ))}
         </TextField>
-        <TextField
-          type="date"
+        <DateField
           label={t("Day")}
           value={dateAt(startMs, timeZone)}
-          onChange={({ target }) => target.value && set({ startsAt: startOf(target.value, wallTime(startMs, timeZone)) })}
-          slotProps={{ inputLabel: { shrink: true } }}
-          sx={{ width: 165 }}
+          onChange={(date) => date && set({ startsAt: startOf(date, wallTime(startMs, timeZone)) })}
+          required
+          sx={{ width: 175 }}
         />
         <TimeField
           label={t("Starts")}

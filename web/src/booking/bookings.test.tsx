@@ -8,6 +8,7 @@ import { sampleCrew, sampleId, samplePerson, sampleProgram } from "../testing/sa
 import { refusal, type Answers } from "../testing/screen";
 import { taskFrom } from "../work/new-task";
 import BookingsPage from "./BookingsPage";
+import { typeDay } from "../testing/type-day";
 
 jest.setTimeout(30_000);
 const DATE = "2026-03-26";
@@ -171,7 +172,7 @@ describe("a booking", () => {
     const { user, sent } = show();
     (await block(/13:00/)).focus();
     await user.keyboard("{Enter}");
-    fireEvent.change(panel().getByLabelText("Day"), { target: { value: "2026-03-31" } });
+    await typeDay(user, panel().getByRole("group", { name: "Day" }), "2026-03-31", "{Enter}");
     // Summer has come by then.
     expect((await sent(1)).bookings[0]!.startsAt).toBe("2026-03-31T12:00:00.000Z");
     await waitFor(() => expect(screen.queryByRole("region", { name: "Chosen booking" })).not.toBeInTheDocument());

@@ -1,5 +1,5 @@
 /** Days somebody is excused: nothing is due then, and nothing counts as missed. */
-import { Box, Button, TextField, Typography } from "@mui/material";
+import { Box, Button, Typography } from "@mui/material";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
@@ -7,6 +7,7 @@ import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { problemOf } from "../base/api";
 import { crewApi } from "./api";
+import { DateField } from "../parts/DateField";
 
 export function Excused({ crewId, personId, today }: { crewId: string; personId: string; today: string }) {
   const all = crewApi.useAbsencesQuery(crewId).data ?? [];
@@ -40,19 +41,12 @@ export function Excused({ crewId, personId, today }: { crewId: string; personId:
           </Box>
         ))}
       <Box sx={{ display: "flex", gap: 1.5, alignItems: "flex-start" }}>
-        <TextField
-          label={t("From")}
-          type="date"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-        <TextField
+        <DateField label={t("From")} value={from} onChange={(date) => setFrom(date ?? "")} inForm />
+        <DateField
           label={t("Until")}
-          type="date"
           value={until}
-          onChange={(event) => setUntil(event.target.value)}
-          slotProps={{ inputLabel: { shrink: true } }}
+          onChange={(date) => setUntil(date ?? "")}
+          inForm
           error={!!problem}
           helperText={problem?.fields[0]?.message ?? problem?.message}
         />

@@ -5,6 +5,7 @@ import { addDays, dateAt, type ShiftPattern } from "@kind-grip/core/calendar";
 import { useNow } from "../base/now";
 import { weekdayText } from "../base/weekdays";
 import { t } from "../base/words";
+import { DateField } from "../parts/DateField";
 
 interface OtherDaysProps {
   value: ShiftPattern;
@@ -29,15 +30,14 @@ export function OtherDays({ value, onChange }: OtherDaysProps) {
       <Typography sx={{ color: "text.secondary" }}>{t("Days that differ: public holidays, swapped shifts")}</Typography>
       {days.map((day, i) => (
         <Box key={i} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "start" }}>
-          <TextField
+          <DateField
             label={t("Day {{i}} that differs", { i: i + 1 })}
-            type="date"
             value={day.date}
-            onChange={(event) => event.target.value && set(days.map((each, j) => (j === i ? { ...each, date: event.target.value } : each)))}
+            onChange={(date) => date && set(days.map((each, j) => (j === i ? { ...each, date } : each)))}
+            required
             error={days.some((each, j) => j < i && each.date === day.date)}
             helperText={days.some((each, j) => j < i && each.date === day.date) ? t("is named above already") : weekdayText(day.date)}
             sx={{ width: 190 }}
-            slotProps={{ inputLabel: { shrink: true } }}
           />
           <TextField
             select

@@ -19,6 +19,7 @@ import { personOf } from "./person-of";
 import { changesText } from "./entered-text";
 import { Excused } from "./Excused";
 import { SamePeople, type SameAnswer, type SameQuestion } from "./SamePeople";
+import { DateField } from "../parts/DateField";
 
 interface PersonDialogProps {
   crewId: string;
@@ -142,21 +143,33 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
                 )}
               />
             </Box>
-            <TextField
-              label={t("First day")}
-              type="date"
-              {...register("startedOn", { setValueAs: emptyToNull })}
-              error={!!message("startedOn")}
-              helperText={message("startedOn")}
-              slotProps={{ inputLabel: { shrink: true } }}
+            <Controller
+              control={control}
+              name="startedOn"
+              render={({ field }) => (
+                <DateField
+                  label={t("First day")}
+                  value={field.value ?? null}
+                  onChange={field.onChange}
+                  inForm
+                  error={!!message("startedOn")}
+                  helperText={message("startedOn")}
+                />
+              )}
             />
-            <TextField
-              label={t("Last day")}
-              type="date"
-              {...register("leftOn", { setValueAs: emptyToNull })}
-              error={!!message("leftOn")}
-              helperText={message("leftOn")}
-              slotProps={{ inputLabel: { shrink: true } }}
+            <Controller
+              control={control}
+              name="leftOn"
+              render={({ field }) => (
+                <DateField
+                  label={t("Last day")}
+                  value={field.value ?? null}
+                  onChange={field.onChange}
+                  inForm
+                  error={!!message("leftOn")}
+                  helperText={message("leftOn")}
+                />
+              )}
             />
           </Box>
           <Controller

@@ -15,6 +15,7 @@ import { GroupChoice } from "../dayplan/GroupChoice";
 import { Choice } from "../parts/Choice";
 import { crewApi } from "./api";
 import { personOf } from "./person-of";
+import { DateField } from "../parts/DateField";
 
 interface SetManyProps {
   crew: CrewEntry;
@@ -110,13 +111,12 @@ export function SetMany({ crew, people, onLetGo }: SetManyProps) {
       <GroupChoice crew={crew} personIds={people.map(({ id }) => id)} />
       {(["startedOn", "leftOn"] as const).map((field) => (
         <Box key={field} sx={{ display: "flex", alignItems: "end", gap: 0.5 }}>
-          <TextField
+          <DateField
             label={field === "startedOn" ? t("First day") : t("Last day")}
-            type="date"
             value={days[field]}
-            onChange={(event) => setDays({ ...days, [field]: event.target.value })}
-            slotProps={{ inputLabel: { shrink: true } }}
-            sx={{ width: 160 }}
+            onChange={(date) => setDays({ ...days, [field]: date ?? "" })}
+            inForm
+            sx={{ width: 190 }}
           />
           {days[field] !== "" && (
             <Button

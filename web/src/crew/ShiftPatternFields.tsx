@@ -1,5 +1,5 @@
 /** A shift pattern to fill in: kinds of shift with their breaks, and the cycle of days as cells to tap. */
-import { Box, Button, TextField, Typography } from "@mui/material";
+import { Box, Button, Typography } from "@mui/material";
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { patternPreset, type PatternPreset, type ShiftPattern } from "@kind-grip/core/calendar";
@@ -10,6 +10,7 @@ import { CycleDays } from "./CycleDays";
 import { OtherDays } from "./OtherDays";
 import { ShiftFields } from "./ShiftFields";
 import { SHIFT_TONES } from "./shift-tones";
+import { DateField } from "../parts/DateField";
 
 const PRESETS: readonly { value: PatternPreset; label: string }[] = [
   { value: "weekdays", label: t("Monday to Friday") },
@@ -92,13 +93,12 @@ export function ShiftPatternFields({
         </Button>
       )}
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap", alignItems: "end" }}>
-        <TextField
+        <DateField
           label={t("Cycle starts on")}
-          type="date"
           value={value.anchorDate}
-          onChange={(event) => event.target.value && onChange({ ...value, anchorDate: event.target.value })}
-          sx={{ maxWidth: 190 }}
-          slotProps={{ inputLabel: { shrink: true } }}
+          onChange={(date) => date && onChange({ ...value, anchorDate: date })}
+          required
+          sx={{ width: 190 }}
         />
         <Stepper label={t("Days in the cycle")} value={value.cycle.length} min={1} max={56} onChange={setLength} />
       </Box>

@@ -1,5 +1,5 @@
 /** What a series is on: which shifts of its kind, and until when. Changes are from the chosen day on. */
-import { Box, TextField, Typography } from "@mui/material";
+import { Box, Typography } from "@mui/material";
 import { DateTime } from "luxon";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { addDays } from "@kind-grip/core/calendar";
@@ -18,6 +18,7 @@ import { v7 as uuid } from "uuid";
 import { dateText, wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { Toggle } from "../parts/Toggle";
+import { DateField } from "../parts/DateField";
 
 interface SeriesFieldsProps {
   crew: CrewEntry;
@@ -67,15 +68,12 @@ export function SeriesFields({ crew, plan, series, laid, kindName, onChange }: S
             </Box>
           </Box>
         ))}
-      <TextField
-        type="date"
+      <DateField
         label={t("Last day")}
-        value={series.untilDate ?? ""}
-        onChange={({ target }) => {
-          if (target.value === "" || target.value >= laid.date) onChange(lasting(plan, series.id, target.value || null));
-        }}
+        value={series.untilDate}
+        onChange={(date) => onChange(lasting(plan, series.id, date))}
         helperText={series.untilDate === null ? t("Empty: it goes on") : undefined}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: laid.date } }}
+        min={laid.date}
       />
     </Box>
   );

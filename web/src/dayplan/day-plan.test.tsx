@@ -6,6 +6,7 @@ import { laidId, type Series, type StandingPlan } from "@kind-grip/core/dayplan"
 import { showCrewPage } from "../testing/crew-page";
 import { sampleCrew, sampleId, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
 import DayPlanPage from "./DayPlanPage";
+import { typeDay } from "../testing/type-day";
 
 const WEEK = "2026-03-23";
 const crew = sampleCrew();
@@ -138,8 +139,7 @@ describe("a session of a series", () => {
     const days = within(panel()).getByRole("group", { name: "Only on these days" });
     for (const name of ["Tue", "Thu"]) await user.click(within(days).getByRole("button", { name }));
     expect(await startsOf()).toEqual([["07:00"], [], ["07:00"], [], ["07:00"]]);
-    const last = within(panel()).getByLabelText("Last day");
-    await user.type(last, "2026-03-27");
+    await typeDay(user, within(panel()).getByRole("group", { name: "Last day" }), "2026-03-27", "{Enter}");
     expect(within(panel()).getByText(/to 27 Mar 2026/)).toBeVisible();
     for (const name of ["Mon", "Wed", "Fri"]) await user.click(within(panel()).getByRole("button", { name }));
     await waitFor(() => expect(saved()?.standing?.series.at(-1)?.only).toEqual({ by: "weekday", days: [5] }));

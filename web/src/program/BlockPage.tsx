@@ -1,5 +1,5 @@
 /** The whole block on one sheet: every item of every session, week by week, with its light weeks, the way up in load, and the review. */
-import { Box, Button, GlobalStyles, TextField, Typography } from "@mui/material";
+import { Box, Button, GlobalStyles, Typography } from "@mui/material";
 import { ArrowLeft, Printer } from "lucide-react";
 import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
@@ -21,6 +21,7 @@ import { programApi } from "./api";
 import { OpenProgram, useEdit, useProgramEditor } from "./program-editor";
 import { VersionSummary } from "./VersionSummary";
 import { weekText } from "./week-text";
+import { DateField } from "../parts/DateField";
 
 /** A sheet of paper holds so many; what comes later depends on what happens until then. */
 const MOST_WEEKS = 12;
@@ -94,14 +95,7 @@ function FirstDay() {
   const set = (day: string | null) => change({ ...program, settlingFrom: day });
   return (
     <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 2, flexWrap: "wrap", "@media print": { display: "none" } }}>
-      <TextField
-        label={t("Settling-in week from")}
-        type="date"
-        value={settlingFrom ?? ""}
-        onChange={(event) => set(event.target.value || null)}
-        sx={{ width: 220 }}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
+      <DateField label={t("Settling-in week from")} value={settlingFrom} onChange={set} sx={{ width: 220 }} />
       <Typography sx={{ flex: 1, minWidth: 260 }}>
         {settlingFrom
           ? t("For seven days every session of this program is led, planned and followed lighter, without load.")

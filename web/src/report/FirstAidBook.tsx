@@ -16,6 +16,7 @@ import { SaveState } from "../document/SaveState";
 import { useDocument } from "../document/use-document";
 import { Loaded } from "../parts/Loaded";
 import { reportApi } from "./api";
+import { DateField } from "../parts/DateField";
 
 export function FirstAidBook({ crew }: { crew: CrewEntry }) {
   const entry = reportApi.useFirstAidQuery(crew.id, { refetchOnMountOrArgChange: true });
@@ -56,18 +57,17 @@ function EditedBook({ crew, entry }: { crew: CrewEntry; entry: FirstAidEntry }) 
           "Cases of hands, wrists and arms out of the employer's own book: the day and the place, no names. Cases from before the program make the comparison.",
         )}
       </Typography>
-      <TextField
+      <DateField
         label={t("The book is complete since")}
-        type="date"
-        value={since ?? ""}
-        onChange={(event) => edited.change({ ...edited.value, since: event.target.value || null }, "since")}
+        value={since}
+        onChange={(date) => edited.change({ ...edited.value, since: date }, "since")}
         error={early > 0 || (since === null && cases.length > 0)}
         helperText={
           early > 0
             ? t("{{count}} cases are from before this day", { count: early, defaultValue_one: "{{count}} case is from before this day" })
             : undefined
         }
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+        max={today}
         sx={{ width: 240, mb: 2 }}
       />
       {since !== null && (
@@ -149,15 +149,16 @@ function NewCase({ since, today, onAdd }: NewCaseProps) {
   };
   return (
     <Box component="form" noValidate onSubmit={add} sx={{ display: "flex", gap: 1.5, flexWrap: "wrap", alignItems: "flex-start" }}>
-      <TextField
+      <DateField
         label={t("Day")}
-        type="date"
         value={day}
-        onChange={(event) => setDay(event.target.value)}
+        onChange={(date) => setDay(date ?? "")}
+        inForm
         error={asked && !!dayProblem}
         helperText={asked ? dayProblem : undefined}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: since, max: today } }}
-        sx={{ width: 180 }}
+        min={since}
+        max={today}
+        sx={{ width: 200 }}
       />
       <TextField
         select
