@@ -3,7 +3,7 @@ import * as v from "valibot";
 import { VIEW_NAMES } from "./surface/camera";
 import { FELT_PLACES, LANDMARKS } from "./flesh/landmarks";
 import { Pose } from "./body/pose";
-import { Prop } from "./flesh/prop";
+import { Prop } from "./flesh/prop-schema";
 
 export const FOCUSES = ["hand", "forearm", "arm", "bust", "upper", "whole"] as const;
 /** How much of the person is in the picture. */

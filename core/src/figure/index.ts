@@ -23,7 +23,7 @@ export {
   type PoseInput,
   type SideName,
 } from "./body/pose";
-export { PROP_KINDS, type PropInput, type PropKind } from "./flesh/prop";
+export { PROP_KINDS, type PropInput, type PropKind } from "./flesh/prop-schema";
 export {
   ARM_RANGES,
   armRangeProblems,

@@ -9,7 +9,7 @@ import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
 import { gapText, stoppedBy } from "./ribbon-shape";
 import { nameWidth, tabPlaces, type TabPlace } from "./tab-places";
-import { useWidth } from "../parts/use-width";
+import { useWidth } from "../parts/use-measured";
 
 const TAB_HEIGHT = 27;
 /** The line on which sessions are as long as they last, under their names or over them. */

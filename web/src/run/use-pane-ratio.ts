@@ -1,5 +1,6 @@
 /** The shape of the pane a figure is shown in, so that it is drawn to fill it: no edge of the drawing cuts through a head in mid pane. */
-import { useLayoutEffect, useState, type RefObject } from "react";
+import type { RefObject } from "react";
+import { useMeasured } from "../parts/use-measured";
 
 /** Drawn anew at every pixel a window is pulled would be a picture that never stands. */
 const STEP = 0.02;
@@ -15,16 +16,8 @@ export function paneRatio({ width, height }: { width: number; height: number }):
   return Number(Math.max(LOWEST, Math.min(HIGHEST, stepped)).toFixed(2));
 }
 
+const ratioOf = ({ clientWidth, clientHeight }: HTMLElement) => paneRatio({ width: clientWidth, height: clientHeight });
+
 export function usePaneRatio(pane: RefObject<HTMLElement | null>): number {
-  const [ratio, setRatio] = useState(USUAL);
-  useLayoutEffect(() => {
-    const shown = pane.current;
-    if (!shown) return;
-    const look = () => setRatio(paneRatio({ width: shown.clientWidth, height: shown.clientHeight }));
-    look();
-    const watcher = new ResizeObserver(look);
-    watcher.observe(shown);
-    return () => watcher.disconnect();
-  }, [pane]);
-  return ratio;
+  return useMeasured(pane, ratioOf, USUAL);
 }

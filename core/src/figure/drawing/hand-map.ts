@@ -6,7 +6,7 @@ import type { Bones } from "../body/bones";
 import { framing, type Direction } from "../surface/camera";
 import { draw } from "./drawing";
 import type { Figure } from "../figure";
-import { mark } from "./overlay";
+import { mark } from "./felt";
 import { pose, type SideName } from "../body/pose";
 import { sceneOf, type Look } from "./scene";
 import type { Part } from "../flesh/solid";

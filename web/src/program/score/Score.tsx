@@ -23,7 +23,7 @@ import { t } from "../../base/words";
 import { useLibrary, useWords } from "../../base/library";
 import { v7 as uuid } from "uuid";
 import { SideMark } from "../../parts/SideMark";
-import { useWidth } from "../../parts/use-width";
+import { useWidth } from "../../parts/use-measured";
 import { countOf, lengthOf, nudged } from "../dose-edit";
 import { savedText } from "../saved-text";
 import { useEdit, useProgramEditor } from "../program-editor";
