@@ -4,7 +4,8 @@ import { respond, type DecisionKind, type Fired } from "@kind-grip/core/response
 import { openTestApp, TestCaller, type TestApp } from "../test/test-app";
 import { itemFacts } from "../response/item-facts";
 import type { DecisionEntry, WaitingDecision } from "@kind-grip/core/api";
-import { DEMO_NOW, DEMO_PASSWORD, DEMO_SIGN_INS, seedDemo } from "./load";
+import { DEMO_PASSWORD, DEMO_SIGN_INS, seedDemo } from "./load";
+import { DEMO_NOW } from "./practice";
 import { DEMO_MEMBER } from "./staff";
 
 let test: TestApp;
