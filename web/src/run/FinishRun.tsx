@@ -1,6 +1,5 @@
 /** After a run: who was there, effort with one tap each, marks. Kept in the browser until the server has confirmed it. */
-import { Box, Button, ButtonBase, Typography } from "@mui/material";
-import { Check, Smartphone } from "lucide-react";
+import { Box, Button, Typography } from "@mui/material";
 import { useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
@@ -13,13 +12,10 @@ import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { PageTitle } from "../parts/PageTitle";
-import { Toggle } from "../parts/Toggle";
 import { MeterPanel } from "../meter/MeterPanel";
 import { useMeter } from "../meter/use-meter";
-import { QuickReading } from "../quicktest/QuickReading";
 import { quickResult, withReading, type QuickReadings } from "../quicktest/quick-readings";
-import { QUICK_TEST_NAMES, readingText } from "../quicktest/words";
-import { MARK_NAMES } from "./mark-names";
+import { FinishRow } from "./FinishRow";
 import { putRun } from "./outbox";
 import { useOwnAnswers, usePhonesAsk } from "./own-answers";
 import { dropUnderWay } from "./run-store";
@@ -48,8 +44,6 @@ const NOBODY: ReadonlySet<string> = new Set();
 /** Whoever was marked first, whoever was not here last. */
 const placeIn = (marks: readonly { personId: string }[], away: ReadonlySet<string>, { id }: PersonEntry): number =>
   away.has(id) ? 2 : marks.some(({ personId }) => personId === id) ? 0 : 1;
-
-const SHOWN_MARKS: readonly MarkKind[] = ["tooMuch", "tingling", "sharpPain"];
 
 export function FinishRun({ crew, people: all, participations, wereAway = NOBODY, takenOut, ...props }: FinishRunProps) {
   const { programId, placementId, run, owner, practiceNow, quick } = props;
@@ -178,99 +172,29 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
         </Box>
       )}
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-        {people.map((person) => {
-          const here = !away.has(person.id);
-          return (
-            <Box
-              component="li"
-              key={person.id}
-              sx={{
-                display: "grid",
-                gridTemplateColumns: { xs: "1fr", md: "210px 1fr auto" },
-                columnGap: 2,
-                rowGap: 1,
-                alignItems: "center",
-                py: 0.75,
-                borderTop: "1px solid",
-                borderColor: "line",
-              }}
-            >
-              <ButtonBase
-                aria-pressed={here}
-                aria-label={t("{{name}} was here", { name: person.name })}
-                onClick={() => setPresent(person.id, !here)}
-                sx={{
-                  justifyContent: "flex-start",
-                  textAlign: "start",
-                  gap: 1,
-                  minHeight: 44,
-                  fontSize: "1.05rem",
-                  fontWeight: 650,
-                  color: here ? "text.primary" : "text.secondary",
-                  textDecoration: here ? "none" : "line-through",
-                }}
-              >
-                <Box
-                  component="span"
-                  sx={{
-                    width: 24,
-                    height: 24,
-                    borderRadius: 1,
-                    border: "2px solid",
-                    borderColor: here ? "primary.main" : "line",
-                    bgcolor: here ? "primary.main" : "transparent",
-                    color: "primary.contrastText",
-                    display: "grid",
-                    placeItems: "center",
-                  }}
-                >
-                  {here && <Check size={17} />}
-                </Box>
-                {person.name}
-                {own[person.id] === undefined && answers.get(person.id) != null && (
-                  <Smartphone size={18} role="img" aria-label={t("said on their phone")} />
-                )}
-              </ButtonBase>
-              <Box sx={{ display: "flex", visibility: here ? "visible" : "hidden" }}>
-                <ZeroToTen
-                  label={t("Effort of {{name}}", { name: person.name })}
-                  nameOf={(effort) => `${person.name}: ${effort}`}
-                  value={effortOf(person.id)}
-                  onChange={(effort) => setOwn({ ...own, [person.id]: effort })}
-                />
-              </Box>
-              <Box sx={{ display: "flex", gap: 0.75, visibility: here ? "visible" : "hidden" }}>
-                {SHOWN_MARKS.map((kind) => (
-                  <Toggle
-                    key={kind}
-                    label={MARK_NAMES[kind]}
-                    pressed={marks.some((mark) => mark.personId === person.id && mark.kind === kind)}
-                    onChange={(on) => setMark(person.id, kind, on)}
-                  />
-                ))}
-              </Box>
-              {here && quick && quickTest && readings[person.id]?.before != null && (
-                <>
-                  <Typography sx={{ color: "text.secondary" }}>
-                    {t("{{test}}: was {{before}}", {
-                      test: QUICK_TEST_NAMES[quickTest],
-                      before: readingText(quickTest, readings[person.id]!.before!),
-                    })}
-                  </Typography>
-                  <Box sx={{ gridColumn: { md: "2 / -1" } }}>
-                    <QuickReading
-                      test={quickTest}
-                      label={t("{{name}}, after", { name: person.name })}
-                      value={readings[person.id]?.after ?? null}
-                      onChange={(value) => quick.onReadings(withReading(readings, person.id, "after", value))}
-                      meter={meter}
-                    />
-                  </Box>
-                </>
-              )}
-            </Box>
-          );
-        })}
+        {people.map((person) => (
+          <FinishRow
+            key={person.id}
+            person={person}
+            here={!away.has(person.id)}
+            onHere={(here) => setPresent(person.id, here)}
+            effort={effortOf(person.id)}
+            saidOnPhone={own[person.id] === undefined && answers.get(person.id) != null}
+            onEffort={(effort) => setOwn({ ...own, [person.id]: effort })}
+            marks={marks.flatMap(({ personId, kind }) => (personId === person.id ? [kind] : []))}
+            onMark={(kind, on) => setMark(person.id, kind, on)}
+            quick={
+              quick && quickTest && readings[person.id]
+                ? {
+                    test: quickTest,
+                    reading: readings[person.id]!,
+                    onAfter: (value) => quick.onReadings(withReading(readings, person.id, "after", value)),
+                    meter,
+                  }
+                : null
+            }
+          />
+        ))}
       </Box>
       <Box
         sx={{
