@@ -3,7 +3,7 @@ import { Box, MenuItem, TextField } from "@mui/material";
 import { type Movement } from "@kind-grip/core/library";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
-import { MovementThumb } from "../figure/MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 
 interface MovementPickProps {
   value: string;
@@ -18,7 +18,7 @@ export function MovementPick({ value, only = () => true, onChange }: MovementPic
   return (
     <Box sx={{ display: "flex", gap: 2, alignItems: "center", minWidth: 0 }}>
       <Box sx={{ width: { xs: 84, sm: 130 }, flexShrink: 0 }}>
-        <MovementThumb movementId={value} />
+        <PictureButton movementId={value} />
       </Box>
       <TextField select label={t("Movement")} value={value} onChange={(event) => onChange(event.target.value)} sx={{ maxWidth: 320 }}>
         {list.map(({ id }) => (

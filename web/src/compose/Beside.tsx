@@ -5,7 +5,7 @@ import type { BesideSlot } from "@kind-grip/core/session";
 import { useWords } from "../base/library";
 import { listText, spanText } from "../base/measures";
 import { t } from "../base/words";
-import { MovementThumb } from "../figure/MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 import { Toggle } from "../parts/Toggle";
 import { SESSION_NAMES } from "../program/session-names";
 
@@ -58,7 +58,7 @@ export function Beside({ resets, sessions, taken, onTake }: BesideProps) {
           <Box component="ul" sx={{ listStyle: "none", display: "flex", flexWrap: "wrap", gap: 1.5, m: 0, p: 0, pt: 1 }}>
             {session.items.map((item) => (
               <Box component="li" key={item.id} sx={{ width: 112 }}>
-                <MovementThumb movementId={item.movementId} formId={item.formId} />
+                <PictureButton movementId={item.movementId} formId={item.formId} />
                 <Typography sx={{ lineHeight: 1.2, fontSize: "0.95rem" }}>
                   <strong>{words.movementName(item.movementId)}</strong>, {words.dose(item.dose)}
                 </Typography>

@@ -7,7 +7,7 @@ import { savedIn, type Session, type SlotKind } from "@kind-grip/core/session";
 import type { Words } from "@kind-grip/core/language";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
-import { MovementThumb } from "../figure/MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 import { type Question } from "./use-proposal";
 import { type Editable } from "./Limits";
 import { savedText } from "../program/saved-text";
@@ -68,7 +68,7 @@ export function Sessions({
                 borderColor: "line",
               }}
             >
-              <MovementThumb movementId={item.movementId} formId={item.formId} />
+              <PictureButton movementId={item.movementId} formId={item.formId} />
               <Box>
                 <Typography>
                   <strong>{name}</strong>, {words.dose(item.dose)}

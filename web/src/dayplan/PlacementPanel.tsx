@@ -10,7 +10,7 @@ import { v7 as uuid } from "uuid";
 import { useWords } from "../base/library";
 import { timeText } from "../base/dates";
 import { t } from "../base/words";
-import { SessionFigures } from "../figure/SessionFigures";
+import { SessionFigures } from "./SessionFigures";
 import { Choice } from "../parts/Choice";
 import { TimeField } from "../parts/TimeField";
 import { runAddress } from "../run/address";

@@ -21,7 +21,7 @@ import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
-import { MovementThumb } from "../figure/MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 import { movementText } from "../library/movement-text";
 import { needsText } from "./needs-text";
 import { useOffered } from "../library/use-offered";
@@ -163,7 +163,7 @@ const DrawerEntry = memo(function DrawerEntry({ movement, style, misfit, onAdd }
         borderRadius: 1,
       }}
     >
-      <MovementThumb movementId={movement.id} />
+      <PictureButton movementId={movement.id} />
       <Box sx={{ py: 0.5 }}>
         <Typography sx={{ lineHeight: 1.2, fontWeight: 600 }}>{name}</Typography>
         <Typography sx={{ fontSize: "0.875rem", color: "text.secondary", lineHeight: 1.3 }}>

@@ -4,7 +4,7 @@ import { Fragment, useState, type ReactNode } from "react";
 import type { WaitingDecision } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
-import { MovementThumb } from "../figure/MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 import { EvidenceChart } from "./EvidenceChart";
 import { changeText, comesText, firedText } from "./response-text";
 
@@ -108,7 +108,7 @@ function ItemRow({ each, overrunsOf, ...props }: DecisionRowsProps & { each: Wai
   return (
     <Box component="article" aria-label={name} sx={ROW}>
       <Box sx={{ width: 72 }}>
-        <MovementThumb movementId={movementId} formId={was.formId} />
+        <PictureButton movementId={movementId} formId={was.formId} />
       </Box>
       <Box>
         <Typography sx={{ fontSize: "1.1rem" }}>

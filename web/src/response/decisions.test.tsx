@@ -14,7 +14,7 @@ it("one item says who, what, why and what comes of it", async () => {
   expect(row).toHaveTextContent("Ann Early");
   expect(row).toHaveTextContent("Palm-away stretch");
   expect(row).toHaveTextContent(/3 runs/);
-  await user.click(within(row).getAllByRole("button")[0]!);
+  await user.click(within(row).getByRole("button", { name: /^Confirm/ }));
   expect(onConfirm).toHaveBeenCalledWith([each]);
 });
 
@@ -28,7 +28,7 @@ it("several of one person are one row, taken together; or opened and taken one b
   await user.click(open);
   expect(screen.getAllByRole("article")).toHaveLength(4);
   const [, second] = screen.getAllByRole("article");
-  await user.click(within(second!).getAllByRole("button")[0]!);
+  await user.click(within(second!).getByRole("button", { name: /^Confirm/ }));
   expect(onConfirm).toHaveBeenLastCalledWith([own[0]]);
   await user.click(screen.getByRole("button", { name: /^One by one/ }));
   expect(screen.getAllByRole("article")).toHaveLength(1);
@@ -49,7 +49,7 @@ it("says what would no longer fit its slot", () => {
 
 it("while one is on its way nothing is pressed twice", () => {
   showPage(<DecisionRows {...nothing} busy own={[sampleDecision()]} onConfirm={jest.fn()} onOther={jest.fn()} />);
-  expect(screen.getAllByRole("button")[0]).toBeDisabled();
+  expect(screen.getByRole("button", { name: /^Confirm/ })).toBeDisabled();
 });
 
 it("says of each movement what comes instead, and names those of which nothing does", () => {

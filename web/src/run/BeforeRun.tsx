@@ -18,7 +18,7 @@ import { LanguagesOfRun } from "./LanguagesOfRun";
 import type { RunLanguages } from "./run-languages";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
-import { MovementThumb } from "../figure/MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 import { Toggle } from "../parts/Toggle";
 import { Caption } from "./Caption";
 import { useLetterKeys } from "./letter-keys";
@@ -189,7 +189,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
                 }}
               >
                 <strong>{i + 1}</strong>
-                <MovementThumb movementId={item.movementId} formId={item.formId} />
+                <PictureButton movementId={item.movementId} formId={item.formId} />
                 <Box>
                   <InLanguage words={theirs} text={theirs.movementName(item.movementId)} />
                   {second && (

@@ -3,7 +3,7 @@ import { Box } from "@mui/material";
 import type { Session } from "@kind-grip/core/session";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
-import { MovementThumb } from "./MovementThumb";
+import { PictureButton } from "../library/PictureButton";
 
 export function SessionFigures({ session }: { session: Session }) {
   const words = useWords();
@@ -15,7 +15,7 @@ export function SessionFigures({ session }: { session: Session }) {
     >
       {session.items.map((item) => (
         <Box component="li" key={item.id} sx={{ fontSize: "0.875rem", lineHeight: 1.2 }}>
-          <MovementThumb movementId={item.movementId} formId={item.formId} />
+          <PictureButton movementId={item.movementId} formId={item.formId} />
           {words.movementName(item.movementId)}
         </Box>
       ))}
