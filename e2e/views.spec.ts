@@ -43,6 +43,14 @@ async function views(page: Page): Promise<[string, (() => Promise<void>)?][]> {
     [`/crews/${roof}/baseline/${round!.id}/crew`],
     ["/practice/measuring"],
     [run, async () => page.getByRole("button", { name: /^Before and after/ }).click()],
+    [
+      run,
+      async () =>
+        page
+          .getByRole("button", { name: /, large$/ })
+          .first()
+          .click(),
+    ],
     [`/crews/${spa}/program`],
     [`/crews/${roof}/settings`],
     [`/crews/${roof}/program`],
