@@ -10,6 +10,7 @@ import { massText, MEASURES, takeMeasures } from "../base/measures";
 import { ShiftPatternFields } from "../crew/ShiftPatternFields";
 import { showPage } from "../testing/screen";
 import { AmountField } from "./AmountField";
+import { DateField } from "./DateField";
 import { TimeField } from "./TimeField";
 
 const kept: unknown[] = [];
@@ -93,4 +94,23 @@ it("somebody used to something else gets the page anew, once", () => {
   expect(takeMeasures(METRIC, reload)).toBe(true);
   expect(reload).toHaveBeenCalledTimes(1);
   expect(JSON.parse(localStorage.getItem("kind-grip-measures")!)).toEqual(METRIC);
+});
+
+describe("a day", () => {
+  const parts = () => screen.getAllByRole("spinbutton").map((part) => part.getAttribute("aria-label"));
+
+  it("is typed month first, in figures too, and kept as a day", async () => {
+    const { user } = showPage(<DateField label="First day" value={null} onChange={(day) => kept.push(day)} />);
+    expect(parts()).toEqual(["Month", "Day", "Year"]);
+    await user.click(screen.getAllByRole("spinbutton")[0]!);
+    await user.keyboard("03262026{Enter}");
+    expect(kept).toEqual(["2026-03-26"]);
+  });
+
+  it("is chosen from weeks that begin on Sunday", async () => {
+    const { user } = showPage(<DateField label="First day" value="2026-03-26" onChange={(day) => kept.push(day)} />);
+    await user.click(screen.getByRole("button", { name: /^Choose date/ }));
+    const heads = await screen.findAllByRole("columnheader");
+    expect(heads.map((head) => head.getAttribute("aria-label"))[0]).toBe("Sunday");
+  });
 });
