@@ -34,9 +34,9 @@ const LARGE = { withSecond: "min(8vw, 16vh)", alone: "min(13vw, 27vh)" };
 const LESSER = {
   minHeight: { xs: 52, sm: 60 },
   [LYING]: { minHeight: 48 },
-  px: { xs: 1.25, sm: 2 },
+  px: { xs: 1.25, md: 2 },
   whiteSpace: "nowrap",
-  "& .MuiButton-startIcon": { display: { xs: "none", sm: "inherit" } },
+  "& .MuiButton-startIcon": { display: { xs: "none", md: "inherit" } },
 } as const;
 
 const BESIDE_PAUSE = { width: 60, height: 60, [LYING]: { width: 48, height: 48 } } as const;

@@ -35,10 +35,10 @@ export function StepsOverFigure({ title, words, hasCaption, ...told }: StepsOver
             inset: 0,
             overflowY: "auto",
             bgcolor: "background.paper",
-            px: 2.5,
-            pt: 1.5,
-            // The last line may be drawn up above the button.
-            pb: 8,
+            pl: 2.5,
+            // Nothing is written where the button is, whichever way the language runs.
+            pr: 8,
+            py: 1.5,
             alignContent: "start",
             gap: 1,
             ...only("grid"),
@@ -49,14 +49,17 @@ export function StepsOverFigure({ title, words, hasCaption, ...told }: StepsOver
       )}
       <ButtonBase
         aria-expanded={shown}
+        aria-label={shown ? t("The picture") : undefined}
         aria-controls={shown ? "steps-over-figure" : undefined}
         onClick={() => setShown(!shown)}
         sx={{
           position: "absolute",
-          insetInlineEnd: 8,
+          right: 8,
           bottom: 8,
           minHeight: 44,
-          px: 1.25,
+          minWidth: 44,
+          px: shown ? 0 : 1.25,
+          justifyContent: "center",
           gap: 0.75,
           borderRadius: 2,
           border: "2px solid",
@@ -69,7 +72,7 @@ export function StepsOverFigure({ title, words, hasCaption, ...told }: StepsOver
         }}
       >
         {shown ? <Image size={20} aria-hidden /> : <ListOrdered size={20} aria-hidden />}
-        {shown ? t("The picture") : t("In words")}
+        {!shown && t("In words")}
       </ButtonBase>
     </>
   );
