@@ -133,6 +133,8 @@ export function DateField({
           }}
           slots={{ openPickerIcon: PickerIcon }}
           slotProps={{
+            // It says the day a second time, in an order of its own.
+            toolbar: { hidden: true },
             field: { clearable: !required, shouldRespectLeadingZeros: true },
             textField: {
               size: "small",
