@@ -143,34 +143,23 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
                 )}
               />
             </Box>
-            <Controller
-              control={control}
-              name="startedOn"
-              render={({ field }) => (
-                <DateField
-                  label={t("First day")}
-                  value={field.value ?? null}
-                  onChange={field.onChange}
-                  inForm
-                  error={!!message("startedOn")}
-                  helperText={message("startedOn")}
-                />
-              )}
-            />
-            <Controller
-              control={control}
-              name="leftOn"
-              render={({ field }) => (
-                <DateField
-                  label={t("Last day")}
-                  value={field.value ?? null}
-                  onChange={field.onChange}
-                  inForm
-                  error={!!message("leftOn")}
-                  helperText={message("leftOn")}
-                />
-              )}
-            />
+            {(["startedOn", "leftOn"] as const).map((day) => (
+              <Controller
+                key={day}
+                control={control}
+                name={day}
+                render={({ field }) => (
+                  <DateField
+                    label={day === "startedOn" ? t("First day") : t("Last day")}
+                    value={field.value ?? null}
+                    onChange={field.onChange}
+                    inForm
+                    error={!!message(day)}
+                    helperText={message(day)}
+                  />
+                )}
+              />
+            ))}
           </Box>
           <Controller
             control={control}

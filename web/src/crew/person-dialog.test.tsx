@@ -6,7 +6,7 @@ import PersonPage from "../record/PersonPage";
 import { showCrewPage } from "../testing/crew-page";
 import { sampleCrew, samplePerson } from "../testing/sample";
 import type { Answers } from "../testing/screen";
-import { shownDay } from "../testing/type-day";
+import { shownDay, typeDay } from "../testing/type-day";
 
 const crew = sampleCrew();
 const ann = samplePerson({ name: "Ann Early" });
@@ -84,4 +84,19 @@ it("whoever opens it again at once meets what was just stored", async () => {
   await screen.findByText("Ann Early leaves today.");
   await openDialog(shown);
   expect(shownDay(within(screen.getByRole("dialog")).getByRole("group", { name: "Last day" }))).toMatch(/^\d+ \w{3} \d{4}$/);
+}, 30_000);
+
+it("a last day that is half typed is said at its field, and nothing is sent until it is whole", async () => {
+  const shown = open({ [change]: { ...ann, version: 2 } });
+  await openDialog(shown);
+  const last = within(screen.getByRole("dialog")).getByRole("group", { name: "Last day" });
+  await shown.user.click(within(last).getAllByRole("spinbutton")[0]!);
+  await shown.user.keyboard("5");
+  await shown.user.click(screen.getByRole("button", { name: "Save" }));
+  expect(await screen.findByText("is not a whole day, e.g. 26 Mar 2026")).toBeInTheDocument();
+  expect(screen.getByRole("dialog")).toBeVisible();
+  expect(sent(shown)).toEqual([]);
+  await typeDay(shown.user, last, "2026-05-31");
+  await shown.user.click(screen.getByRole("button", { name: "Save" }));
+  await waitFor(() => expect(sent(shown).map(({ person }) => person.leftOn)).toEqual(["2026-05-31"]));
 }, 30_000);

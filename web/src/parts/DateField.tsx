@@ -19,11 +19,11 @@ interface DateFieldProps {
   name?: string;
   /** ISO; null or empty for none. */
   value: string | null;
-  /** A whole day that is in range; null where it was emptied. */
+  /** A whole day that is in range; null where it was emptied; in a form, an empty text where what is typed is no day in range. */
   onChange(date: string | null): void;
   /** It cannot be emptied. */
   required?: boolean;
-  /** A button sends it later: every change counts at once, and what is no day in range counts as none, never as the one before. */
+  /** A button sends it later: every change counts at once, and what is no day in range is told, so that it is not sent. */
   inForm?: boolean;
   /** ISO, both included. */
   min?: string;
@@ -78,36 +78,36 @@ export function DateField({
   const [asked, setAsked] = useState(false);
   const open = useRef(false);
   const [least, most] = useMemo(() => [dayOf(min) ?? FIRST_YEAR, dayOf(max) ?? undefined], [min, max]);
-  const keep = (day: DateTime | null | undefined, wrong: DateValidationError) => {
-    if (day === undefined) return;
-    const stays = wrong !== null || (day === null && required);
+  const box = useRef<HTMLDivElement>(null);
+  const keep = (day: DateTime | null | undefined, wrong: DateValidationError, half = false) => {
+    if (day === undefined && !half) return;
+    const stays = half || wrong !== null || (day === null && required);
     setAsked(stays);
-    if (stays) return;
-    setTyped(undefined);
-    tell(day);
+    if (!stays) setTyped(undefined);
+    if (!stays) tell(day?.toISODate() ?? null);
+    else if (inForm) tell("");
   };
-  const tell = (day: DateTime | null) => {
-    const date = day?.toISODate() ?? null;
-    if (date !== (value || null)) onChange(date);
+  const tell = (date: string | null) => {
+    const isNone = date === null && !value;
+    if (date !== value && !isNone) onChange(date);
   };
-  const wrong =
-    !asked || typed === undefined
-      ? undefined
-      : problem === "minDate" && min
-        ? t("must be {{day}} or later", { day: wholeDayText(min) })
-        : problem === "maxDate" && max
-          ? t("must be {{day}} or earlier", { day: wholeDayText(max) })
-          : t("is not a whole day, e.g. {{day}}", { day: wholeDayText("2026-03-26") });
+  const leave = () => keep(typed, problem, isHalfTyped(box.current!));
+  const wrong = asked ? problemText(problem, min, max, inForm ? null : value) : undefined;
   return (
     <Box
+      ref={box}
       onBlur={(event) => {
-        if (!event.currentTarget.contains(event.relatedTarget)) keep(typed, problem);
+        if (!event.currentTarget.contains(event.relatedTarget)) leave();
+      }}
+      // Before the library sends the form the field is in.
+      onKeyDownCapture={(event) => {
+        if (event.key === "Enter") leave();
       }}
       onKeyDown={(event) => {
-        if (event.key === "Enter") keep(typed, problem);
         if (event.key === "Escape" && typed !== undefined) {
           event.stopPropagation();
           setTyped(undefined);
+          setAsked(false);
         }
       }}
       sx={[LIKE_OTHER_FIELDS, ...(Array.isArray(sx) ? sx : [sx])]}
@@ -123,7 +123,7 @@ export function DateField({
             setTyped(day);
             setProblem(validationError);
             setAsked(false);
-            if (inForm) tell(validationError === null ? day : null);
+            if (inForm) tell(validationError === null ? (day?.toISODate() ?? null) : "");
           }}
           onOpen={() => (open.current = true)}
           onClose={() => (open.current = false)}
@@ -148,4 +148,22 @@ export function DateField({
       </LocalizationProvider>
     </Box>
   );
+}
+
+/** Whether some of its parts are typed and others are not: the library takes that for an empty field. */
+function isHalfTyped(field: HTMLElement): boolean {
+  const parts = [...field.querySelectorAll("[role='spinbutton']")];
+  const typed = parts.filter((part) => part.hasAttribute("aria-valuenow")).length;
+  return typed > 0 && typed < parts.length;
+}
+
+/** @param kept the day that counts until this one is right */
+function problemText(problem: DateValidationError, min: string | undefined, max: string | undefined, kept: string | null): string {
+  const text =
+    problem === "minDate" && min
+      ? t("must be {{day}} or later", { day: wholeDayText(min) })
+      : problem === "maxDate" && max
+        ? t("must be {{day}} or earlier", { day: wholeDayText(max) })
+        : t("is not a whole day, e.g. {{day}}", { day: wholeDayText("2026-03-26") });
+  return kept ? t("{{text}}. Until then {{day}} counts.", { text, day: wholeDayText(kept) }) : text;
 }

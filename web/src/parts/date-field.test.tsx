@@ -49,12 +49,21 @@ it("half typed is said, and what was there before counts until it is whole", asy
   await user.click(screen.getAllByRole("spinbutton")[0]!);
   await user.keyboard("{Backspace}");
   await user.click(screen.getByRole("button", { name: "elsewhere" }));
-  expect(screen.getByText("is not a whole day, e.g. 26 Mar 2026")).toBeInTheDocument();
+  expect(screen.getByText("is not a whole day, e.g. 26 Mar 2026. Until then 2 Mar 2026 counts.")).toBeInTheDocument();
   expect(kept).not.toHaveBeenCalled();
   await user.click(screen.getAllByRole("spinbutton")[0]!);
   await user.keyboard("{Escape}");
   expect(shown()).toBe("2 Mar 2026");
   expect(screen.queryByText(/is not a whole day/)).toBeNull();
+});
+
+it("one part of a day is not taken for an empty field, where it may be empty too", async () => {
+  const { kept, user } = show({ value: "2026-03-02" });
+  await user.click(screen.getAllByRole("spinbutton")[0]!);
+  await user.keyboard("{Backspace}");
+  await user.click(screen.getByRole("button", { name: "elsewhere" }));
+  expect(screen.getByText("is not a whole day, e.g. 26 Mar 2026. Until then 2 Mar 2026 counts.")).toBeInTheDocument();
+  expect(kept).not.toHaveBeenCalled();
 });
 
 it.each([
@@ -108,13 +117,17 @@ it("says what is wrong with the day that is kept", () => {
   expect(screen.getByText("is after the last day")).toBeInTheDocument();
 });
 
-it("in a form counts at once, and what is no day counts as none, never as the one before", async () => {
+it("in a form counts at once, and what is no day is told as none that can be sent, never as the one before", async () => {
   const { kept, user } = show({ value: "2026-03-02", inForm: true });
   await user.click(screen.getAllByRole("spinbutton")[0]!);
   await user.keyboard("{Backspace}");
-  expect(kept.mock.calls).toEqual([[null]]);
+  await user.click(screen.getByRole("button", { name: "elsewhere" }));
+  expect(kept).toHaveBeenLastCalledWith("");
+  expect(screen.getByText("is not a whole day, e.g. 26 Mar 2026")).toBeInTheDocument();
+  await user.click(screen.getAllByRole("spinbutton")[0]!);
   await user.keyboard("7");
   expect(kept).toHaveBeenLastCalledWith("2026-03-07");
   await user.click(screen.getByRole("button", { name: "elsewhere" }));
-  expect([kept.mock.calls.length, shown()]).toEqual([2, "7 Mar 2026"]);
+  expect(shown()).toBe("7 Mar 2026");
+  expect(screen.queryByText(/is not a whole day/)).toBeNull();
 });

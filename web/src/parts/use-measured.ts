@@ -4,8 +4,9 @@ import { useLayoutEffect, useState, type RefObject } from "react";
 /**
  * @param measure a function that stays the same
  * @param usual until it is laid out
+ * @param of changes when what is in it does, where that does not change its size
  */
-export function useMeasured<T>(part: RefObject<HTMLElement | null>, measure: (element: HTMLElement) => T, usual: T): T {
+export function useMeasured<T>(part: RefObject<HTMLElement | null>, measure: (element: HTMLElement) => T, usual: T, of = ""): T {
   const [measured, setMeasured] = useState(usual);
   useLayoutEffect(() => {
     const shown = part.current;
@@ -15,7 +16,7 @@ export function useMeasured<T>(part: RefObject<HTMLElement | null>, measure: (el
     const watcher = new ResizeObserver(look);
     watcher.observe(shown);
     return () => watcher.disconnect();
-  }, [part, measure]);
+  }, [part, measure, of]);
   return measured;
 }
 

@@ -18,7 +18,7 @@ interface StepsOverFigureProps {
 
 export function StepsOverFigure({ title, words, hasCaption, ...told }: StepsOverFigureProps) {
   const [shown, setShown] = useState(false);
-  const only = (display: string) => ({ display: "none", ...whereStepsHaveNoRoom(hasCaption, { display }) });
+  const whereNoRoom = (display: string) => ({ display: "none", ...whereStepsHaveNoRoom(hasCaption, { display }) });
   return (
     <>
       {shown && (
@@ -41,7 +41,7 @@ export function StepsOverFigure({ title, words, hasCaption, ...told }: StepsOver
             py: 1.5,
             alignContent: "start",
             gap: 1,
-            ...only("grid"),
+            ...whereNoRoom("grid"),
           }}
         >
           <StepList {...told} size="max(1.05rem, 2vh)" watchSize="max(1rem, 1.9vh)" />
@@ -68,7 +68,7 @@ export function StepsOverFigure({ title, words, hasCaption, ...told }: StepsOver
           color: "primary.main",
           fontWeight: 650,
           alignItems: "center",
-          ...only("inline-flex"),
+          ...whereNoRoom("inline-flex"),
         }}
       >
         {shown ? <Image size={20} aria-hidden /> : <ListOrdered size={20} aria-hidden />}

@@ -97,11 +97,13 @@ export class StagedFigure {
     const alike = { ...rest, poses: shown, inset: figure.inset && !close, ...(close && { both: false }) };
     const scenes = new Map(shown.map((pose) => [pose, sceneOf(pose, { ...this.staging, figure: alike })]));
     // As many columns as make the panels' pictures largest; of those that make them about as large, what leaves least paper empty.
-    const sizes = shown.map((_, i) => ({ columns: i + 1, width: width / (i + 1), height: height / Math.ceil(shown.length / (i + 1)) }));
-    const scaleAt = (size: { width: number; height: number }) =>
-      cameraFor({ ...this.staging, figure: alike }, [...scenes.values()], size, (MARGIN * size.width) / 600).scale;
-    const largest = Math.max(...sizes.map(scaleAt));
-    const about = sizes.filter((size) => scaleAt(size) >= ABOUT_AS_LARGE * largest);
+    const layouts = shown.map((_, i) => {
+      const size = { width: width / (i + 1), height: height / Math.ceil(shown.length / (i + 1)) };
+      const { scale } = cameraFor({ ...this.staging, figure: alike }, [...scenes.values()], size, (MARGIN * size.width) / 600);
+      return { columns: i + 1, ...size, scale };
+    });
+    const largest = Math.max(...layouts.map(({ scale }) => scale));
+    const about = layouts.filter(({ scale }) => scale >= ABOUT_AS_LARGE * largest);
     const { columns, width: wide, height: high } = minBy(about, ({ columns }) => Math.ceil(shown.length / columns) * columns)!;
     const panel = new StagedFigure(alike, {
       ...this.options,

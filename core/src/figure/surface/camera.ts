@@ -170,15 +170,13 @@ export function framingBeside(
   const { left, right, top, bottom } = bounds;
   const gap = margin / 4;
   const away = window.x > size.width / 2 ? -1 : 1;
-  /** @param share 0: in the middle, 1: as far from the window as there is room */
-  const camera = (scale: number, share: number): Camera => {
+  /** What is in the middle of the picture. @param share 0: the middle of it all, 1: that is as far from the window as there is room */
+  const middle = (scale: number, share: number): [number, number] => {
     const [spareX, spareY] = [size.width - 2 * margin - (right - left) * scale, size.height - 2 * margin - (bottom - top) * scale];
-    const [x, y] = [(left + right) / 2, (top + bottom) / 2];
-    return lookingAt(axes, x - (away * share * spareX) / 2 / scale, y - (share * spareY) / 2 / scale, scale, size);
+    return [(left + right - (away * share * spareX) / scale) / 2, (top + bottom - (share * spareY) / scale) / 2];
   };
   const clear = (scale: number, share: number): boolean => {
-    const { centre } = camera(scale, share);
-    const [middleX, middleY] = project({ ...axes, centre: [0, 0, 0], scale: 1, width: 0, height: 0 }, centre);
+    const [middleX, middleY] = middle(scale, share);
     return discs.every(
       ({ x, y, radius }) =>
         Math.hypot((x - middleX) * scale + size.width / 2 - window.x, (y - middleY) * scale + size.height / 2 - window.y) >=
@@ -195,5 +193,5 @@ export function framingBeside(
       else large = between;
     }
   const places = Array.from({ length: PLACES + 1 }, (_, i) => i / PLACES);
-  return camera(fits, places.find((share) => clear(fits, share)) ?? 1);
+  return lookingAt(axes, ...middle(fits, places.find((share) => clear(fits, share)) ?? 1), fits, size);
 }

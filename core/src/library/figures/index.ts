@@ -1,6 +1,7 @@
 /** The figures of the library: for every movement and form the poses, the camera, the things it is done with. */
 import { bonesOf, armRangeProblems, Figure, pose, rangeProblems, SIDE_NAMES, type Pose } from "../../figure";
 import * as v from "valibot";
+import { fingers } from "./fingers";
 import { getReady } from "./get-ready";
 import { glide } from "./glide";
 import { grip } from "./grip";
@@ -15,6 +16,7 @@ import { upperBody } from "./upper-body";
 const SOURCES: FigureSources = {
   ...getReady,
   ...mobility,
+  ...fingers,
   ...stretchAssisted,
   ...stretch,
   ...upperBody,
