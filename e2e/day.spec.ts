@@ -363,6 +363,8 @@ test("forty people in a day: in, asked, measured, led, answered, told", async ()
     await teller.page.getByRole("button", { name: "Base of the thumb" }).click();
     await teller.page.getByRole("button", { name: "Tell my trainer" }).click();
     await expect(teller.page.getByText(/^Paused: /)).toBeVisible();
+    // The phone pauses before it has sent: put away too early, nobody is told.
+    await expect(teller.page.getByRole("heading", { name: "Told." })).toBeVisible();
     await teller.context.close();
     const skip = button("Skip");
     await skipUntil(skip, page.getByRole("heading", { name: "How hard was it?" }));

@@ -175,7 +175,7 @@ for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
       await expect(away!.page.getByRole("button", { name: "Tell my trainer" })).toBeDisabled();
       await away!.page.getByRole("radiogroup", { name: "Is it still there now?" }).getByRole("radio", { name: "Yes" }).click();
       await away!.page.getByRole("button", { name: "Tell my trainer" }).click();
-      await expect(away!.page.getByRole("heading", { name: "Told." })).toBeVisible();
+      await expect(away!.page.getByRole("heading", { name: "Not told yet." })).toBeVisible();
       await expect(away!.page.getByText("Everything is paused for you")).toBeVisible();
       await expect(away!.page.getByRole("status").filter({ hasText: /things wait to be sent/ })).toBeVisible();
       // Away and back: the page opens from what the phone keeps, with everything that waits.

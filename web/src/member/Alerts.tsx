@@ -9,9 +9,11 @@ interface AlertsProps extends Pick<PhoneDay, "alerts" | "out"> {
   trainer: string;
   /** Names of what may still be done today. */
   still: readonly string[];
+  /** What waits could not be sent: the trainer knows nothing of it. */
+  cannotSend: boolean;
 }
 
-export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
+export function Alerts({ alerts, out, trainer, still, cannotSend }: AlertsProps) {
   const words = useWords();
   const pausing = alerts.filter(({ pauses, answer }) => pauses && answer === null);
   const answered = alerts.filter(({ answer }) => answer !== null);
@@ -31,6 +33,9 @@ export function Alerts({ alerts, out, trainer, still }: AlertsProps) {
                 ? words.member("pausedAll")
                 : words.member("pausedPlaces", { places: words.list(places) })}
           </Typography>
+          {cannotSend && pausing.some(({ unsent }) => unsent) && (
+            <Typography sx={{ mt: 1, fontWeight: 650 }}>{words.member("tellUnsentText", { trainer })}</Typography>
+          )}
           <Typography sx={{ mt: 1 }}>{words.member(out === "clinician" ? "pausedClinician" : "pausedUntil", { trainer })}</Typography>
           {!out && <Typography sx={{ mt: 1 }}>{words.member("pausedThere")}</Typography>}
           {!out && (

@@ -1,6 +1,6 @@
 /** My day: the morning's question first, then what is next, then the rest; stop-and-tell always within reach. */
 import { Box, Button, ButtonBase, Typography } from "@mui/material";
-import { Check, ChevronRight, ClipboardCheck, Hand, MapPin, Play } from "lucide-react";
+import { Check, ChevronRight, ClipboardCheck, CloudOff, Hand, MapPin, Play } from "lucide-react";
 import { Link } from "react-router";
 import { dateAt, wallTime } from "@kind-grip/core/calendar";
 import { givenNameOf } from "@kind-grip/core/crew";
@@ -28,8 +28,8 @@ export default function DayPage() {
   const words = useWords();
   const phone = useDay();
   useNewVersions();
-  const { day, done, checkedIn, answered, waiting } = phone;
-  const { alerts, out, shortOfEndDeg, sessions, anyTime, home } = phoneDay(library, day, waiting);
+  const { day, done, checkedIn, answered, waiting, sent, cannotSend } = phone;
+  const { alerts, out, shortOfEndDeg, sessions, anyTime, home } = phoneDay(library, day, waiting, sent);
   const zone = day.crew.timeZone;
   const now = practiceTime(phone);
   const today = dateAt(now, zone);
@@ -58,7 +58,7 @@ export default function DayPage() {
   return (
     <>
       <PhoneTitle title={words.member("hello", { name: givenNameOf(day.person.name) })} lead={day.crew.name} />
-      <Alerts alerts={alerts} out={out} trainer={day.trainer} still={still} />
+      <Alerts alerts={alerts} out={out} trainer={day.trainer} still={still} cannotSend={cannotSend} />
       {!checkedIn && <QuestionCard to="/me/check-in" icon={Hand} title={words.member("morningAsk")} text={words.member("morningShort")} />}
       {effort && <EffortCard asked={effort} now={() => practiceTime(phone)} />}
       {check && (
@@ -108,6 +108,7 @@ function NextCard({ entry, zone, phone }: { entry: MemberSession; zone: string; 
   const words = useWords();
   const now = practiceTime(phone);
   const counted = isCounted(phone.day, phone.answered, entry);
+  const waits = phone.waiting.some(({ kind, body }) => kind === "arrivals" && body.placementId === entry.placementId);
   const arrive = () =>
     void putAway({ kind: "arrivals", body: { id: uuid(), placementId: entry.placementId!, at: new Date(now).toISOString() } });
   return (
@@ -153,7 +154,8 @@ function NextCard({ entry, zone, phone }: { entry: MemberSession; zone: string; 
       {offersArrival(entry, now) &&
         (counted ? (
           <Typography role="status" sx={{ mt: 1.5, fontWeight: 700, display: "flex", gap: 1, alignItems: "center" }}>
-            <Check size={22} aria-hidden /> {words.member("hereSaid")}
+            {waits ? <CloudOff size={22} aria-hidden /> : <Check size={22} aria-hidden />}
+            {words.member(!waits ? "hereSaid" : phone.cannotSend ? "hereUnsent" : "tellSending")}
           </Typography>
         ) : (
           <Button

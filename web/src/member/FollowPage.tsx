@@ -36,7 +36,7 @@ export default function FollowPage() {
   const [search] = useSearchParams();
   const phone = useDay();
   // What is followed is settled as the page opens: a day fetched meanwhile does not change a session under way, but for a pause.
-  const { sessions, anyTime, home, out } = phoneDay(library, phone.day, phone.waiting);
+  const { sessions, anyTime, home, out } = phoneDay(library, phone.day, phone.waiting, phone.sent);
   const placement = search.get("placement");
   const there = [...sessions, ...anyTime, ...home].find(
     (each) => each.session.id === sessionId && (!placement || each.placementId === placement),

@@ -11,12 +11,14 @@ import { WithLanguage } from "../base/language";
 import { keepPage, keepWhatWasLoaded } from "./keep-page";
 import { keepLanguage } from "./phone-language";
 import { phone as store } from "./phone-store";
-import { usePhone, useSender, type Phone } from "./use-phone";
+import { usePhone, useSender, type Phone, type Sender } from "./use-phone";
 
-const PhoneContext = createContext<(Phone & { day: MemberDay }) | null>(null);
+type SignedPhone = Phone & Pick<Sender, "cannotSend"> & { day: MemberDay };
+
+const PhoneContext = createContext<SignedPhone | null>(null);
 
 /** The day that is kept here; pages below {@link PhoneFrame} can rely on it. */
-export function useDay(): Phone & { day: MemberDay } {
+export function useDay(): SignedPhone {
   const phone = useContext(PhoneContext);
   if (!phone) throw new Error("useDay is for pages inside PhoneFrame");
   return phone;
@@ -24,13 +26,14 @@ export function useDay(): Phone & { day: MemberDay } {
 
 export default function PhoneFrame() {
   const phone = usePhone();
+  const sender = useSender();
   useEffect(keepPage, []);
   if (phone.day === undefined) return <Loading />;
-  if (phone.day === null) return <FirstLook />;
+  if (phone.day === null) return <FirstLook sender={sender} />;
   return (
-    <PhoneContext.Provider value={{ ...phone, day: phone.day }}>
+    <PhoneContext.Provider value={{ ...phone, day: phone.day, cannotSend: sender.cannotSend }}>
       <OfPerson day={phone.day}>
-        <Signed phone={phone} />
+        <Signed phone={phone} sender={sender} />
       </OfPerson>
     </PhoneContext.Provider>
   );
@@ -55,8 +58,7 @@ function OfPerson({ day, children }: { day: MemberDay; children: ReactNode }) {
 }
 
 /** Nobody is kept here; perhaps the server knows the browser all the same. */
-function FirstLook() {
-  const { signedOut, reached } = useSender();
+function FirstLook({ sender: { signedOut, reached } }: { sender: Sender }) {
   const [tried, setTried] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => setTried(true), 4000);
@@ -66,9 +68,8 @@ function FirstLook() {
   return <Loading />;
 }
 
-function Signed({ phone }: { phone: Phone }) {
+function Signed({ phone, sender: { reached, signedOut } }: { phone: Phone; sender: Sender }) {
   const words = useWords();
-  const { reached, signedOut } = useSender();
   const { pathname } = useLocation();
   useEffect(() => {
     // Newer browsers answer with a promise, which an effect must not return.

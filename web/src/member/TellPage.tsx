@@ -26,6 +26,8 @@ export default function TellPage() {
   const [stillThere, setStillThere] = useState<boolean | null>(null);
   const [freshInjury, setFreshInjury] = useState<boolean | null>(null);
   const [own, setOwn] = useState("");
+  // Pressed twice it is one report.
+  const [id] = useState(() => uuid());
   const [sent, setSent] = useState(false);
   const asked = kind ? ASKED_AT_ONCE[kind] : [];
   const open = (asked.includes("stillThere") && stillThere === null) || (asked.includes("freshInjury") && freshInjury === null);
@@ -33,7 +35,7 @@ export default function TellPage() {
     await putAway({
       kind: "symptom-reports",
       body: {
-        id: uuid(),
+        id,
         at: new Date(practiceTime(phone)).toISOString(),
         kind: kind!,
         movementId: search.get("movement"),
@@ -46,7 +48,7 @@ export default function TellPage() {
     });
     setSent(true);
   };
-  if (sent) return <Told />;
+  if (sent) return <Told causeId={id} />;
   return (
     <>
       <PhoneTitle title={words.member("tellTitle")} />

@@ -1,5 +1,5 @@
 /** What waits on this phone to be sent as the person it is of; one at a time sends, pages and the phone's worker alike. */
-import { kept, phone } from "./phone-store";
+import { kept, phone, wasSent } from "./phone-store";
 import { sendWaiting, type Outcome } from "./send-waiting";
 import type { Waiting } from "./phone-store";
 
@@ -12,7 +12,7 @@ export function sendOutbox(send: (waiting: Waiting) => Promise<Outcome>): Promis
           const person = (await kept("day"))?.person.id;
           return (await phone.outbox.orderBy("seq").toArray()).find(({ refused, owner }) => refused === undefined && owner === person);
         },
-        drop: (seq) => phone.outbox.delete(seq),
+        drop: wasSent,
         refuse: async (seq, why) => void (await phone.outbox.update(seq, { refused: why })),
       },
       send,

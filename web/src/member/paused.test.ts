@@ -39,7 +39,7 @@ const left = (list: readonly MemberSession[]) => list.flatMap(({ session: { item
 const place = SHIPPED_LIBRARY.get("palm-away").regions.stretched[0]!;
 
 it("nothing waiting, nothing paused", () => {
-  expect(phoneDay(SHIPPED_LIBRARY, day(), [])).toEqual({
+  expect(phoneDay(SHIPPED_LIBRARY, day(), [], [])).toEqual({
     alerts: [],
     out: null,
     sessions: [],
@@ -50,12 +50,12 @@ it("nothing waiting, nothing paused", () => {
 });
 
 it("pauses itself before the server knows: everything, or what touches the place", () => {
-  expect(phoneDay(SHIPPED_LIBRARY, day(), [report()])).toMatchObject({
+  expect(phoneDay(SHIPPED_LIBRARY, day(), [report()], [])).toMatchObject({
     out: "paused",
     anyTime: [],
     alerts: [{ kind: "sharpPain", pauses: true }],
   });
-  const some = phoneDay(SHIPPED_LIBRARY, day(), [report({ regions: [place] })]);
+  const some = phoneDay(SHIPPED_LIBRARY, day(), [report({ regions: [place] })], []);
   expect([some.out, left(some.anyTime)]).toEqual([null, ["shoulder-circles"]]);
   expect(some.anyTime[0]!.totalSec).toBeLessThan(entry.totalSec);
 });
@@ -66,7 +66,7 @@ it.each([
   ["tingling that is still there", morning({ tingling: true, stillThere: true }), "paused"],
   ["something else told", report({ kind: "other" }), null],
   ["numbness that stays: a clinician first", report({ kind: "numbness", stillThere: true, freshInjury: false }), "clinician"],
-])("%s", (_, waiting, out) => expect(phoneDay(SHIPPED_LIBRARY, day(), [waiting]).out).toBe(out));
+])("%s", (_, waiting, out) => expect(phoneDay(SHIPPED_LIBRARY, day(), [waiting], []).out).toBe(out));
 
 it("what the server has is not counted twice, and its word is the last", () => {
   const waiting = report();
@@ -82,12 +82,20 @@ it("what the server has is not counted twice, and its word is the last", () => {
     reply: "Go on",
     answeredAt: "2026-03-26T06:05:00.000Z",
   };
-  const now = phoneDay(SHIPPED_LIBRARY, day({ alerts: [known] }), [waiting]);
-  expect([now.alerts, now.out, now.anyTime]).toEqual([[known], null, [entry]]);
+  const now = phoneDay(SHIPPED_LIBRARY, day({ alerts: [known] }), [waiting], []);
+  expect([now.alerts, now.out, now.anyTime]).toEqual([[{ ...known, unsent: true }], null, [entry]]);
+});
+
+it("what was sent pauses on until a day knows of it, and is no longer said to wait", () => {
+  const told = report();
+  const alertOf = (waiting: Sending[], sent: Sending[]) => phoneDay(SHIPPED_LIBRARY, day(), waiting, sent);
+  expect(alertOf([told], [])).toMatchObject({ out: "paused", anyTime: [], alerts: [{ unsent: true }] });
+  expect(alertOf([], [told])).toMatchObject({ out: "paused", anyTime: [], alerts: [{ unsent: false }] });
+  expect(alertOf([], [report({ kind: "numbness", stillThere: true, freshInjury: false })]).out).toBe("clinician");
 });
 
 it("held out by an answer is the clinician's; paused by oneself is not", () => {
-  expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, clinicianFirst: true }), []).out).toBe("clinician");
+  expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, clinicianFirst: true }), [], []).out).toBe("clinician");
   const own: MemberAlert = {
     id: uuid(),
     causeId: uuid(),
@@ -100,7 +108,7 @@ it("held out by an answer is the clinician's; paused by oneself is not", () => {
     reply: null,
     answeredAt: null,
   };
-  expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, alerts: [own] }), []).out).toBe("paused");
+  expect(phoneDay(SHIPPED_LIBRARY, day({ heldOut: true, alerts: [own] }), [], []).out).toBe("paused");
 });
 
 describe("a self-check that waits to be sent", () => {
@@ -115,7 +123,7 @@ describe("a self-check that waits to be sent", () => {
       handedness: null,
     },
   });
-  const after = (sending: Sending) => phoneDay(SHIPPED_LIBRARY, day(), [sending]);
+  const after = (sending: Sending) => phoneDay(SHIPPED_LIBRARY, day(), [sending], []);
   it("holds out of everything, of some items, or keeps short of the end, before the server knows", () => {
     expect(after(check(["growingWeakness"]))).toMatchObject({ out: "clinician", anyTime: [] });
     expect(after(check(["neckInjury"])).anyTime[0]!.session.items.map(({ movementId }) => movementId)).toEqual(["palm-away"]);

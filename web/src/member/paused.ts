@@ -20,9 +20,14 @@ import { compilePerson } from "@kind-grip/core/session";
 import type { MemberAlert, MemberDay, MemberSession } from "@kind-grip/core/api";
 import type { Sending } from "./phone-store";
 
+export interface PhoneAlert extends MemberAlert {
+  /** It waits on this phone: nobody else knows of it. */
+  unsent: boolean;
+}
+
 export interface PhoneDay {
   /** Own reports, newest first; those that wait to be sent among them. */
-  alerts: MemberAlert[];
+  alerts: PhoneAlert[];
   /** Out of everything: by a hold, or because a report named no place. */
   out: "clinician" | "paused" | null;
   /** So many degrees short of the end of each stretch; null for nobody who has to. */
@@ -32,12 +37,17 @@ export interface PhoneDay {
   home: MemberSession[];
 }
 
-/** @param waiting what is in the outbox, refused ones too: what was felt was felt */
-export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sending[]): PhoneDay {
+/**
+ * @param waiting what is in the outbox, refused ones too: what was felt was felt
+ * @param sent what the server has and this day does not know yet
+ */
+export function phoneDay(library: Library, day: MemberDay, waiting: readonly Sending[], sent: readonly Sending[]): PhoneDay {
   const known = new Set(day.alerts.map(({ causeId }) => causeId));
-  const own = waiting.flatMap((sending) => alertOf(sending, day)).filter(({ causeId }) => !known.has(causeId));
-  const alerts = [...own.reverse(), ...day.alerts];
-  const said = waiting.flatMap(restrictionsOf).map(consequenceOf);
+  const happened = [...sent, ...waiting];
+  const own = happened.flatMap((sending) => alertOf(sending, day)).filter(({ causeId }) => !known.has(causeId));
+  const unsent = new Set(waiting.map(({ body }) => body.id));
+  const alerts = [...own.reverse(), ...day.alerts].map((alert) => ({ ...alert, unsent: unsent.has(alert.causeId) }));
+  const said = happened.flatMap(restrictionsOf).map(consequenceOf);
   const held = said.some(({ kind }) => kind === "stop");
   const scopes = [
     ...alerts.filter(({ pauses }) => pauses).map(({ regions }) => pauseScope(regions)),

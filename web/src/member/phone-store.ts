@@ -72,6 +72,8 @@ interface KeptValues {
   progress: MemberProgress;
   /** Placements done here and not yet in the day. */
   done: string[];
+  /** What was sent and may pause something, until a day that knows of it is here: sent is not yet in the day. */
+  sent: Sending[];
   /** What was answered here and is not in the day yet: "check" and a round, "here" or "effort" and a placement or run. */
   answered: string[];
   /** A self-check as far as it is answered. */
@@ -90,6 +92,40 @@ export async function kept<Key extends keyof KeptValues>(key: Key): Promise<Kept
 
 export async function forget(key: keyof KeptValues): Promise<void> {
   await phone.kept.delete(key);
+}
+
+/** What happened here that a day fetched before it does not know. */
+export type NotInDay = Pick<KeptValues, "done" | "answered" | "sent">;
+
+export async function notInDay(): Promise<NotInDay> {
+  return { done: (await kept("done")) ?? [], answered: (await kept("answered")) ?? [], sent: (await kept("sent")) ?? [] };
+}
+
+/** A day has come: what had happened and was sent before it was asked for is in it; what happened since is not. */
+export async function isInDay(before: NotInDay): Promise<void> {
+  await phone.transaction("rw", phone.kept, async () => {
+    const now = await notInDay();
+    await keep("done", without(now.done, before.done));
+    await keep("answered", without(now.answered, before.answered));
+    const gone = new Set(before.sent.map(({ body }) => body.id));
+    await keep(
+      "sent",
+      now.sent.filter(({ body }) => !gone.has(body.id)),
+    );
+  });
+}
+
+const without = (list: readonly string[], gone: readonly string[]) => list.filter((each) => !gone.includes(each));
+
+/** It is with the server: it no longer waits, and what it pauses stays paused until the day says so itself. */
+export async function wasSent(seq: number): Promise<void> {
+  await phone.transaction("rw", phone.kept, phone.outbox, async () => {
+    const waited = await phone.outbox.get(seq);
+    if (!waited) return;
+    const { seq: _, owner, refused: __, ...sending } = waited;
+    await phone.outbox.delete(seq);
+    if (owner === (await kept("day"))?.person.id) await keep("sent", [...((await kept("sent")) ?? []), sending]);
+  });
 }
 
 /** What a sending answers, as the day asks it. */

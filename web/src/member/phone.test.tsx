@@ -13,7 +13,7 @@ import DayPage from "./DayPage";
 import FollowPage from "./FollowPage";
 import PhoneFrame from "./PhoneFrame";
 import PhoneSignIn from "./PhoneSignIn";
-import { kept as keptOf, phone, signedInAs, type Waiting } from "./phone-store";
+import { isInDay, kept as keptOf, notInDay, phone, signedInAs, type Waiting } from "./phone-store";
 import TellPage from "./TellPage";
 import { compilePerson, type Session } from "@kind-grip/core/session";
 import { keepUnderWay } from "../run/run-store";
@@ -104,13 +104,85 @@ it("what was told pauses at once, before the server knows, and is sent once it d
   await user.click(await screen.findByRole("button", { name: "Sharp pain" }));
   await user.click(screen.getByRole("button", { name: "Tell my trainer" }));
   expect(await screen.findByText(/Everything is paused for you/)).toBeInTheDocument();
+  // Nobody is told yet, and the page does not say so.
+  expect(await screen.findByRole("heading", { name: "Not told yet." })).toBeInTheDocument();
+  expect(screen.getByText(/Maren Holt does not know of it yet.*say it to them/)).toBeInTheDocument();
+  expect(screen.queryByText("Told.")).toBeNull();
   const [waiting] = await phone.outbox.toArray();
   expect(waiting).toMatchObject({ kind: "symptom-reports", body: { kind: "sharpPain" } });
   server.answers = { ...server.answers, [`PUT /member/symptom-reports/${waiting!.body.id}`]: { id: waiting!.body.id, stored: "new" } };
   server.away = false;
   act(() => void dispatchEvent(new Event("online")));
   await waitFor(async () => expect(await phone.outbox.count()).toBe(0));
+  expect(await screen.findByRole("heading", { name: "Told." })).toBeInTheDocument();
+  expect(screen.queryByText(/does not know of it yet/)).toBeNull();
 }, 30_000);
+
+describe("told, and not in the day yet", () => {
+  const toldNow = async (
+    server: TestServer,
+    user: Awaited<ReturnType<typeof open>>["user"],
+    day_: () => object | null | Promise<object | null>,
+  ) => {
+    server.answers = new Proxy(
+      { ...server.answers, "GET /member/day": day_ },
+      {
+        get: (given, call) =>
+          String(call).startsWith("PUT /member/symptom-reports/")
+            ? { id: String(call).split("/").at(-1), stored: "new" }
+            : given[call as keyof typeof given],
+      },
+    );
+    await user.click(screen.getByRole("link", { name: /Stop and tell/ }));
+    await user.click(await screen.findByRole("button", { name: "Sharp pain" }));
+    await user.click(screen.getByRole("button", { name: "Tell my trainer" }));
+  };
+  it("stays paused where the connection goes before the day is there, and until a day that was asked for after it", async () => {
+    const mine = day();
+    const { server, user } = await open(mine);
+    await toldNow(server, user, () => refusal(503, "busy", "busy"));
+    expect(await screen.findByRole("heading", { name: "Told." })).toBeInTheDocument();
+    expect(await phone.outbox.count()).toBe(0);
+    expect(screen.getByText(/Everything is paused for you/)).toBeInTheDocument();
+    await user.click(screen.getByRole("link", { name: "Back" }));
+    expect(await screen.findByText(/Everything is paused for you/)).toBeInTheDocument();
+    expect(screen.queryByRole("link", { name: /^Start/ })).toBeNull();
+    // The next day has it answered, and the phone's own word ends with it.
+    server.answers = { "GET /member/day": mine };
+    act(() => void dispatchEvent(new Event("online")));
+    expect(await screen.findByRole("link", { name: /^Start/ })).toBeInTheDocument();
+    expect(await keptOf("sent")).toEqual([]);
+  }, 30_000);
+  it("what is told while a day is being fetched goes out right after it, and that day does not take the pause away", async () => {
+    const mine = day();
+    const { server, user } = await open(mine);
+    await waitFor(() => expect(server.calls("GET /member/day")).toHaveLength(1));
+    let arrives: (day: MemberDay) => void = () => undefined;
+    const slow = new Promise<MemberDay>((done) => (arrives = done));
+    server.answers = { ...server.answers, "GET /member/day": () => slow };
+    act(() => void dispatchEvent(new Event("online")));
+    await waitFor(() => expect(server.calls("GET /member/day")).toHaveLength(2));
+    let days = 0;
+    await toldNow(server, user, () => (days++ === 0 ? refusal(503, "busy", "busy") : mine));
+    expect(await screen.findByText(/Everything is paused for you/)).toBeInTheDocument();
+    expect(screen.getByRole("heading", { name: "Being sent …" })).toBeInTheDocument();
+    expect(server.calls("PUT")).toEqual([]);
+    await act(async () => arrives(mine));
+    // Not at the next beat of eight seconds.
+    expect(await screen.findByRole("heading", { name: "Told." }, { timeout: 4000 })).toBeInTheDocument();
+    expect(server.calls("PUT")).toHaveLength(1);
+    expect(screen.getByText(/Everything is paused for you/)).toBeInTheDocument();
+  }, 30_000);
+  it("a day that is there takes only what was in it", async () => {
+    await signedInAs(day());
+    await phone.kept.bulkPut([
+      { key: "done", value: ["before", "since"] },
+      { key: "answered", value: ["here since"] },
+    ]);
+    await isInDay({ done: ["before"], answered: [], sent: [] });
+    expect(await notInDay()).toEqual({ done: ["since"], answered: ["here since"], sent: [] });
+  });
+});
 
 it("what the server will not take is shown with its reason, and kept until it is read", async () => {
   const id = sampleId();

@@ -2,7 +2,7 @@
 import "fake-indexeddb/auto";
 import { emptyMemberDay } from "../testing/member-day";
 import { sendInBackground, SENDING } from "./background";
-import { phone, signedInAs, type Waiting } from "./phone-store";
+import { kept, phone, signedInAs, type Waiting } from "./phone-store";
 import { listenForConnection, type SyncWorker } from "./sync-worker";
 
 const day = emptyMemberDay({ today: "2026-03-26" });
@@ -28,6 +28,7 @@ beforeEach(async () => {
     return Promise.resolve(answers[id] ?? json({ id, stored: "new" }));
   }) as never;
   await phone.outbox.clear();
+  await phone.kept.clear();
   await signedInAs(day);
 });
 afterAll(() => void (globalThis.fetch = answered));
@@ -48,6 +49,8 @@ it("sends in order, with a fresh token and whose it is; what is sent leaves", as
   expect(sent.map(({ id }) => id)).toEqual(["a", "b"]);
   expect(sent[0]!.headers).toMatchObject({ "x-csrf-token": "a token", "x-owner": day.person.id });
   expect(await waiting()).toEqual([]);
+  // The page opens with a day that does not know of them: what they pause stays paused.
+  expect(await kept("sent")).toMatchObject([{ body: { id: "a" } }, { body: { id: "b" } }]);
 });
 
 it("what somebody else made waits for them", async () => {

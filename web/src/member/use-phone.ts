@@ -9,7 +9,7 @@ import { isFinal } from "../base/final";
 import { useAppDispatch } from "../base/store";
 import { sendInBackground } from "./background";
 import { sendOutbox } from "./outbox";
-import { keep, kept, phone, type Waiting } from "./phone-store";
+import { isInDay, keep, kept, notInDay, phone, type Sending, type Waiting } from "./phone-store";
 import type { Outcome } from "./send-waiting";
 
 export interface Phone {
@@ -22,6 +22,8 @@ export interface Phone {
   /** What was answered here and is not in the day yet. */
   answered: readonly string[];
   waiting: readonly Waiting[];
+  /** What the server has and the day does not know yet. */
+  sent: readonly Sending[];
 }
 
 const LATER = {
@@ -42,7 +44,15 @@ const LATER = {
 
 /** Follows the store; every page of the phone sees the same. */
 export function usePhone(): Phone {
-  const [state, setState] = useState<Phone>({ day: undefined, fetchedMs: 0, done: [], checkedIn: false, answered: [], waiting: [] });
+  const [state, setState] = useState<Phone>({
+    day: undefined,
+    fetchedMs: 0,
+    checkedIn: false,
+    done: [],
+    answered: [],
+    sent: [],
+    waiting: [],
+  });
   useEffect(() => {
     const subscription = liveQuery(async (): Promise<Phone> => {
       const stored = await kept("day");
@@ -51,9 +61,8 @@ export function usePhone(): Phone {
       return {
         day,
         fetchedMs: (await kept("fetchedMs")) ?? 0,
-        done: (await kept("done")) ?? [],
+        ...(await notInDay()),
         checkedIn: !!day && (day.checkedIn || (await kept("checkedIn")) === day.today),
-        answered: (await kept("answered")) ?? [],
         waiting: (await phone.outbox.toArray()).filter(({ owner }) => owner === day?.person.id),
       };
     }).subscribe({ next: setState });
@@ -78,33 +87,49 @@ const EVERY_MS = 8000;
 /** Whether bookings moved is asked more often: it is one number. */
 const PULSE_MS = 1200;
 
-/** Sends what waits, then fetches the day, again and again while the page is open. @returns whether the server was reached last time */
-export function useSender(): { reached: boolean; signedOut: boolean } {
+export interface Sender {
+  /** Whether the server was reached last time. */
+  reached: boolean;
+  signedOut: boolean;
+  /** Something waits that could not be sent when it was tried last. */
+  cannotSend: boolean;
+}
+
+/** Sends what waits, then fetches the day, again and again while the page is open. */
+export function useSender(): Sender {
   const dispatch = useAppDispatch();
-  const [state, setState] = useState({ reached: true, signedOut: false });
+  const [state, setState] = useState<Sender>({ reached: true, signedOut: false, cannotSend: false });
   useEffect(() => {
     let gone = false;
     let busy = false;
+    let again = false;
     const send = async (waiting: Waiting): Promise<Outcome> => {
       const { data, error } = await dispatch(memberApi.endpoints.memberSend.initiate(waiting));
       if (data) return { done: true };
       const status = (error as { status?: number | string } | undefined)?.status;
       return { done: false, final: isFinal(status), message: problemOf(error).message };
     };
+    const once = async () => {
+      const { done, answered } = await notInDay();
+      const everything = await sendOutbox(send);
+      if (!gone) setState((before) => ({ ...before, cannotSend: !everything }));
+      const { sent } = await notInDay();
+      const asked = await dispatch(memberApi.endpoints.memberDay.initiate(undefined, { forceRefetch: true, subscribe: false }));
+      const status = (asked.error as { status?: number } | undefined)?.status;
+      // Whatever cannot be sent, what the trainer says now is shown.
+      if (asked.data) await takeDay(asked.data);
+      if (asked.data && everything) await isInDay({ done, answered, sent });
+      if (!gone)
+        setState((now) => ({ ...now, reached: asked.error === undefined || typeof status === "number", signedOut: status === 401 }));
+    };
     const round = async () => {
       if (busy) return;
       busy = true;
-      const everything = await sendOutbox(send);
-      const asked = await dispatch(memberApi.endpoints.memberDay.initiate(undefined, { forceRefetch: true, subscribe: false }));
-      const status = (asked.error as { status?: number } | undefined)?.status;
-      // A day fetched while something still waits would take back what was just done here.
-      if (asked.data && everything) {
-        await takeDay(asked.data);
-        await keep("done", []);
-        await keep("answered", []);
-      }
+      do {
+        again = false;
+        await once();
+      } while (again && !gone);
       busy = false;
-      if (!gone) setState({ reached: asked.error === undefined || typeof status === "number", signedOut: status === 401 });
     };
     void round();
     const pulse = async () => {
@@ -115,10 +140,16 @@ export function useSender(): { reached: boolean; signedOut: boolean } {
     };
     const timer = setInterval(() => void round(), EVERY_MS);
     const heart = setInterval(() => void pulse(), PULSE_MS);
+    let waited = 0;
     const subscription = liveQuery(() => phone.outbox.count()).subscribe({
       next: (count) => {
-        if (count > 0) void sendInBackground();
-        void round();
+        // Put away while a day was being fetched, it goes out right after.
+        if (count > waited) {
+          again = true;
+          void sendInBackground();
+          void round();
+        }
+        waited = count;
       },
     });
     addEventListener("online", round);

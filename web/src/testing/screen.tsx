@@ -15,7 +15,8 @@ import { makeStore } from "../base/store";
 import { theme } from "../base/theme";
 
 /** An answer: a body, or a status with a body; as a function of what was sent. */
-type Answer = object | null | ((body: unknown) => object | null);
+type Said = object | null;
+type Answer = Said | ((body: unknown) => Said | Promise<Said>);
 /** `GET /crews/1` → answer. */
 export type Answers = Readonly<Record<string, Answer>>;
 
@@ -56,7 +57,7 @@ export class TestServer {
     this.asked.push({ call, body });
     if (this.away) throw new TypeError("Failed to fetch");
     const found = this.answers[call] ?? this.answers[call.replace(/\?.*$/, "")];
-    const said = typeof found === "function" ? (found as (body: unknown) => object | null)(body) : found;
+    const said = typeof found === "function" ? await (found as (body: unknown) => Said | Promise<Said>)(body) : found;
     if (said === undefined) return json(404, { code: "notFound", message: `the test has no answer for ${call}`, fields: [] });
     if (said !== null && "status" in said && "body" in said) return json((said as Refusal).status, (said as Refusal).body);
     return said === null ? new Response(null, { status: 204 }) : json(200, said);

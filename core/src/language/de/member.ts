@@ -71,6 +71,10 @@ export const member = {
   tellWords: "Mit eigenen Worten, wenn du magst",
   tellSend: "Melden",
   tellSent: "Gemeldet.",
+  tellSending: "Wird gesendet …",
+  tellUnsent: "Noch nicht gemeldet.",
+  tellUnsentText:
+    "{{trainer}} weiß noch nichts davon. Es geht von selbst hinaus, sobald eine Verbindung da ist. Warte nicht darauf: sag es selbst.",
   pausedAll: "Alles ist für dich angehalten",
   pausedPlaces: "Angehalten: {{places}}",
   pausedThere: "Alles, was dort arbeitet, dehnt, belastet oder drückt, fällt für dich aus.",
@@ -236,6 +240,7 @@ export const member = {
   notSecure:
     "Diese Adresse ist keine sichere. Ohne Verbindung öffnet sich die Seite nicht, mit dem Telefon in der Hand wird nicht gezählt, und der Bildschirm kann dunkel werden. Dein Trainer kann das ändern.",
   hereSaid: "Du bist als anwesend gezählt",
+  hereUnsent: "Noch nicht gesendet: sag, dass du da bist",
   howHardWas: "Wie anstrengend war {{session}}?",
   keptTitle: "Alles, was über mich aufgehoben wird",
   keptWhy: "Das hebt die Praxis deines Trainers über dich auf. In der Datei steht alles, Wort für Wort.",

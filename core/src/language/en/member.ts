@@ -68,6 +68,10 @@ export const member = {
   tellWords: "In your own words, if you like",
   tellSend: "Tell my trainer",
   tellSent: "Told.",
+  tellSending: "Being sent …",
+  tellUnsent: "Not told yet.",
+  tellUnsentText:
+    "{{trainer}} does not know of it yet. It goes out by itself as soon as there is a connection. Do not wait for that: say it to them.",
   pausedAll: "Everything is paused for you",
   pausedPlaces: "Paused: {{places}}",
   pausedThere: "Everything that works, stretches, loads or presses there is out for you.",
@@ -226,6 +230,7 @@ export const member = {
   notSecure:
     "This address is not a secure one. Without a connection the page does not open, nothing is counted with the phone in the hand, and the screen may go dark. Your trainer can change that.",
   hereSaid: "You are counted as here",
+  hereUnsent: "Not sent yet: say that you are here",
   howHardWas: "How hard was {{session}}?",
   keptTitle: "Everything kept about me",
   keptWhy: "This is what the practice of your trainer keeps about you. The file has all of it, word for word.",

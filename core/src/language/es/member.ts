@@ -68,6 +68,9 @@ export const member = {
   tellWords: "Con tus palabras, si quieres",
   tellSend: "Avisar a mi entrenador",
   tellSent: "Avisado.",
+  tellSending: "Enviando…",
+  tellUnsent: "Aún no está avisado.",
+  tellUnsentText: "{{trainer}} aún no sabe nada. Sale por sí solo en cuanto haya conexión. No esperes a eso: díselo tú.",
   pausedAll: "Todo está en pausa para ti",
   pausedPlaces: "En pausa: {{places}}",
   pausedThere: "Todo lo que trabaja, estira, carga o presiona ahí queda fuera para ti.",
@@ -233,6 +236,7 @@ export const member = {
   notSecure:
     "Esta dirección no es segura. Sin conexión la página no se abre, no se cuenta con el teléfono en la mano y la pantalla puede apagarse. Tu entrenador puede cambiarlo.",
   hereSaid: "Cuentas como presente",
+  hereUnsent: "Aún no está enviado: di que estás aquí",
   howHardWas: "¿Cuánto te costó {{session}}?",
   keptTitle: "Todo lo que se guarda de mí",
   keptWhy: "Esto es lo que guarda de ti el centro de tu entrenador. En el archivo está todo, palabra por palabra.",

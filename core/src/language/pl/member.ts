@@ -75,6 +75,10 @@ export const member = {
   tellWords: "Własnymi słowami, jeśli chcesz",
   tellSend: "Zgłoś trenerowi",
   tellSent: "Zgłoszone.",
+  tellSending: "Wysyłanie…",
+  tellUnsent: "Jeszcze nie zgłoszone.",
+  tellUnsentText:
+    "{{trainer}} jeszcze o tym nie wie. Zostanie wysłane samo, gdy tylko będzie połączenie. Nie czekaj na to: powiedz o tym osobiście.",
   pausedAll: "Wszystko jest dla Ciebie wstrzymane",
   pausedPlaces: "Wstrzymane: {{places}}",
   pausedThere: "Wszystko, co tam pracuje, rozciąga, obciąża lub uciska, jest dla Ciebie wyłączone.",
@@ -252,6 +256,7 @@ export const member = {
   notSecure:
     "Ten adres nie jest bezpieczny. Bez połączenia strona się nie otworzy, telefon w ręce nie liczy, a ekran może zgasnąć. Trener może to zmienić.",
   hereSaid: "Twoja obecność jest zapisana",
+  hereUnsent: "Jeszcze nie wysłane: powiedz, że jesteś na miejscu",
   howHardWas: "Jak ciężkie było: {{session}}?",
   keptTitle: "Wszystko, co o mnie zapisano",
   keptWhy: "To przechowuje o tobie firma twojego trenera. W pliku jest wszystko, słowo w słowo.",

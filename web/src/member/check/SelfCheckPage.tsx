@@ -21,7 +21,9 @@ export default function SelfCheckPage() {
   const phone = useDay();
   const [sentId, setSentId] = useState<string>();
   const round = askedCheck(phone.day, phone.answered);
-  if (sentId || !round) return <Told causeId={sentId ?? "nothing"} />;
+  const waits = phone.waiting.find(({ kind }) => kind === "self-checks")?.body.id;
+  const toldId = sentId ?? waits ?? null;
+  if (sentId || !round) return <Told key={toldId} causeId={toldId} />;
   return <Check key={round.id} roundId={round.id} trainer={phone.day.trainer} now={() => practiceTime(phone)} onSent={setSentId} />;
 }
 

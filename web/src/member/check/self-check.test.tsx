@@ -81,7 +81,8 @@ it("a person without findings answers in 18 taps and sends; it is no longer aske
   await user.click(await screen.findByRole("button", { name: "Right" }));
   expect(await screen.findByRole("button", { name: /No to every question/ })).toBeInTheDocument();
   await user.click(screen.getByRole("button", { name: "Send to Maren Holt" }));
-  expect(await screen.findByRole("heading", { name: "Told." })).toBeInTheDocument();
+  expect(await screen.findByRole("heading", { name: "Not told yet." })).toBeInTheDocument();
+  expect(screen.getByText(/Maren Holt does not know of it yet/)).toBeInTheDocument();
   const [waiting] = await outbox();
   expect(waiting).toMatchObject({ kind: "self-checks", body: { roundId: round.id, handedness: "right", symptoms: [] } });
   expect(Object.values((waiting!.body as { safety: object }).safety)).toEqual(QUESTION_IDS.map(() => false));
@@ -183,10 +184,20 @@ describe("what a phone asks besides", () => {
   });
   it("one tap says that one is here, for a session that begins", async () => {
     const soon = placed("2026-03-26T07:20:00.000Z");
-    const { user } = await open(day({ now: NOW, selfCheck: null, sessions: [soon] }), true);
+    const given = day({ now: NOW, selfCheck: null, sessions: [soon] });
+    const { server, user } = await open(given, true);
     await user.click(await screen.findByRole("button", { name: "I am here" }));
+    // Whoever leads does not have it yet.
+    expect(await screen.findByText("Not sent yet: say that you are here")).toBeInTheDocument();
+    const [waiting] = await outbox();
+    expect(waiting).toMatchObject({ kind: "arrivals", body: { placementId: soon.placementId } });
+    server.answers = {
+      "GET /member/day": { ...given, here: [soon.placementId] },
+      [`PUT /member/arrivals/${waiting!.body.id}`]: { id: waiting!.body.id, stored: "new" },
+    };
+    server.away = false;
+    act(() => void dispatchEvent(new Event("online")));
     expect(await screen.findByText("You are counted as here")).toBeInTheDocument();
-    expect(await outbox()).toMatchObject([{ kind: "arrivals", body: { placementId: soon.placementId } }]);
   });
   it("not hours before it, and the check before a round comes first then", async () => {
     await open(day({ now: NOW, anyTime: [], sessions: [placed("2026-03-26T12:20:00.000Z")] }), true);
