@@ -2,12 +2,10 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
-import { FULL_PARTICIPATION, itemsLeftOut, type Participations } from "@kind-grip/core/safety";
 import type { QuickTest } from "@kind-grip/core/quicktest";
 import { itemsDone, type MarkKind, type RunRecord } from "@kind-grip/core/run";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
-import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
@@ -27,11 +25,10 @@ interface FinishRunProps {
   owner: string;
   crew: CrewEntry;
   people: PersonEntry[];
-  participations: Participations;
   /** Who was not here, by the roll call before it. */
   wereAway?: ReadonlySet<string>;
-  /** Person id → items they were taken out of while the run went on. */
-  takenOut: RefObject<ReadonlyMap<string, ReadonlySet<string>>>;
+  /** Person id → items they did not do. */
+  leftOut: RefObject<ReadonlyMap<string, ReadonlySet<string>>>;
   programId: string;
   placementId: string | null;
   run: ReturnType<typeof useRun>;
@@ -45,11 +42,10 @@ const NOBODY: ReadonlySet<string> = new Set();
 const placeIn = (marks: readonly { personId: string }[], away: ReadonlySet<string>, { id }: PersonEntry): number =>
   away.has(id) ? 2 : marks.some(({ personId }) => personId === id) ? 0 : 1;
 
-export function FinishRun({ crew, people: all, participations, wereAway = NOBODY, takenOut, ...props }: FinishRunProps) {
+export function FinishRun({ crew, people: all, wereAway = NOBODY, leftOut, ...props }: FinishRunProps) {
   const { programId, placementId, run, owner, practiceNow, quick } = props;
   const quickTest = quick?.test ?? null;
   const readings = quick?.readings ?? {};
-  const library = useLibrary();
   const [away, setAway] = useState(wereAway);
   const answers = useOwnAnswers(crew.id, placementId, true);
   usePhonesAsk(crew.id, placementId);
@@ -100,12 +96,7 @@ export function FinishRun({ crew, people: all, participations, wereAway = NOBODY
         forms: Object.fromEntries(
           run.session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
         ),
-        leftOut: [
-          ...new Set([
-            ...itemsLeftOut(library, participations.get(person.id) ?? FULL_PARTICIPATION, run.session),
-            ...(takenOut.current.get(person.id) ?? []),
-          ]),
-        ],
+        leftOut: run.session.items.map(({ id }) => id).filter((id) => leftOut.current.get(person.id)?.has(id)),
         counted: null,
         quick: away.has(person.id) ? null : quickResult(quickTest, readings, person.id),
       })),

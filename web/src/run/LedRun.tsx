@@ -1,13 +1,13 @@
 /** A session from before its first count to what came of it: who is there, the run itself, how hard it was. */
 import { useColorScheme } from "@mui/material/styles";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
 import { languageOf } from "@kind-grip/core/language";
 import { shortVersion } from "@kind-grip/core/run";
-import { notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
+import { FULL_PARTICIPATION, itemsLeftOut, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { compileGroup, type Session } from "@kind-grip/core/session";
 import { serverApi, useOwner } from "../base/api";
 import { useLibrary, useWordsIn } from "../base/library";
@@ -20,13 +20,14 @@ import { useParticipations } from "../safety/use-participations";
 import { BeforeRun } from "./BeforeRun";
 import { FinishRun } from "./FinishRun";
 import { LeadScreen } from "./LeadScreen";
+import { useWhoStopped } from "./outbox";
 import { useArrivals, useOwnAnswers } from "./own-answers";
 import { useRunLanguages } from "./run-languages";
 import type { RunUnderWay } from "./run-store";
 import { useSoundChoice } from "./sound-choice";
 import { useAwakeScreen } from "./use-awake-screen";
 import { useRun } from "./use-run";
-import { useTakenOut } from "./use-taken-out";
+import { useTakenOut, withoutAny, type LeftOut } from "./use-taken-out";
 
 export interface RunProps {
   crew: CrewEntry;
@@ -74,10 +75,16 @@ export function LedRun({
   const now = useNow(60_000);
   const today = dateAt(now, crew.timeZone);
   // Who takes part is settled as the screen opens, so that the clock does not jump; who is taken out since then leaves the strip at once.
-  const [participations] = useState(said);
+  const stopped = useWhoStopped(crew.id);
+  const [participations] = useState(() => withoutAny(said, stopped));
   const live = useParticipations(crew.id, WHILE_LEADING_MS);
   const crewHere = useMemo(() => people.filter((person) => isHere(person, today)), [people, today]);
-  const here = useMemo(() => notHeldOut(crewHere, participations), [crewHere, participations]);
+  // A run that goes on has everybody it had: whoever was taken out meanwhile did a part of it.
+  const had = resumed?.leftOut;
+  const here = useMemo(
+    () => (had ? people.filter(({ id }) => had[id] !== undefined) : notHeldOut(crewHere, participations)),
+    [had, people, crewHere, participations],
+  );
   const written = useMemo(
     () => sessionWithin(library, resumed?.session ?? asWritten, participations),
     [library, resumed?.session, asWritten, participations],
@@ -85,6 +92,11 @@ export function LedRun({
   const personIds = useMemo(() => here.map((person) => person.id), [here]);
   const short = useMemo(() => (resumed ? undefined : shortVersion(library, written, personIds)), [library, resumed, written, personIds]);
   const session = isShort && short ? short : written;
+  const leftOut = useRef<LeftOut>(new Map());
+  useEffect(() => {
+    const atFirst = (id: string) => had?.[id] ?? itemsLeftOut(library, participations.get(id) ?? FULL_PARTICIPATION, written);
+    for (const id of personIds) leftOut.current.set(id, new Set([...atFirst(id), ...(leftOut.current.get(id) ?? [])]));
+  }, [library, had, participations, written, personIds]);
   const [sound, setSound] = useSoundChoice();
   // Whoever begins a run has led it, also when somebody else signs in in another tab meanwhile.
   const [owner] = useState(useOwner());
@@ -100,6 +112,7 @@ export function LedRun({
     written,
     personIds,
     away: [...away],
+    leftOut,
     quick,
     participations,
     resumed,
@@ -108,7 +121,7 @@ export function LedRun({
     sound,
     words,
   });
-  const takenOut = useTakenOut(crew.id, personIds, live, run, nowAtPractice, owner);
+  const takenOut = useTakenOut({ crewId: crew.id, personIds, live, run, leftOut, practiceNow: nowAtPractice, owner });
   const placementId = search.get("placement");
   const answers = useOwnAnswers(crew.id, placementId, run.clock.status === "waiting");
   useArrivals(answers, away, onAway);
@@ -150,9 +163,8 @@ export function LedRun({
       <FinishRun
         crew={crew}
         people={here}
-        participations={participations}
         wereAway={away}
-        takenOut={takenOut.leftOut}
+        leftOut={leftOut}
         programId={programId}
         placementId={placementId}
         run={run}

@@ -1,6 +1,8 @@
 /** Sends what waits of whoever is signed in until the server confirms each; what it refuses for good stays to be read, nothing is dropped. */
 import { useEffect } from "react";
 import { problemOf, useOwner } from "../base/api";
+import { isFinal } from "../base/final";
+import { useAppDispatch } from "../base/store";
 import { everythingWaiting, drop, holdBack, isOf, onOutboxChange, refuse, type HeldOutRefusal, type Waiting } from "./outbox";
 import { observeApi } from "../observe/api";
 import { runApi } from "./api";
@@ -12,6 +14,7 @@ const FINAL = ["invalid", "notFound", "taken"];
 
 export function RunOutboxSender() {
   const owner = useOwner();
+  const dispatch = useAppDispatch();
   const [store] = runApi.useStoreRunMutation();
   const [observe] = observeApi.useStoreObservationMutation();
   const [report] = safetyApi.useReportInRunMutation();
@@ -29,8 +32,15 @@ export function RunOutboxSender() {
           return observe({ observation: waiting.observation, owner });
       }
     };
+    const askedAnew = async (crewId: string) => {
+      const { error } = await dispatch(safetyApi.endpoints.participation.initiate(crewId, { forceRefetch: true, subscribe: false }));
+      const status = (error as { status?: number | string } | undefined)?.status;
+      return error === undefined || isFinal(status);
+    };
     const sendOne = async (waiting: Waiting) => {
       const answer = await sent(waiting);
+      // What somebody felt leaves when who may do what is here that knows of it: sent twice, it is stored once.
+      if (answer.data && waiting.kind === "report" && !(await askedAnew(waiting.crewId))) return false;
       if (answer.data) {
         drop(waiting.id);
         return true;
@@ -57,6 +67,6 @@ export function RunOutboxSender() {
       clearInterval(timer);
       stop();
     };
-  }, [owner, store, observe, report]);
+  }, [owner, dispatch, store, observe, report]);
   return null;
 }

@@ -1,11 +1,17 @@
 /** Before a run: short of time is one tap, and what is led then is half as long. */
 import { screen, waitFor, within } from "@testing-library/react";
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { newClock } from "@kind-grip/core/run";
-import { startedRun } from "../testing/run";
+import { FULL_PARTICIPATION } from "@kind-grip/core/safety";
+import { compileGroup } from "@kind-grip/core/session";
+import { dosed, startedRun } from "../testing/run";
+import { everythingWaiting, putReport } from "./outbox";
 import { keepUnderWay, underWay } from "./run-store";
 import RunPage from "./RunPage";
 import { sampleCrew, samplePerson, sampleProgram, sampleSession, sampleToday } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
+
+type Person = ReturnType<typeof samplePerson>;
 
 const crew = sampleCrew();
 const session = sampleSession(["shoulder-circles", "fist-and-star", "wrist-nod", "palm-away", "hand-drop", "shake-out"]);
@@ -204,9 +210,53 @@ describe("what was said before a run that was interrupted", () => {
     await user.keyboard("s");
     expect(await screen.findByText("Twist a tight lid: was 5")).toBeVisible();
   });
+  it("has everybody it had: whoever was taken out did a part of it, and does not come back by a reload", async () => {
+    const [ann, bo, cy] = ["Ann Early", "Bo Late", "Cy Clear"].map((name) => samplePerson({ name })) as [Person, Person, Person];
+    const led = dosed(session);
+    const ids = led.items.map(({ id }) => id);
+    const at = compileGroup(led, SHIPPED_LIBRARY.timings, []).items[2]!.startSec + 1;
+    keepUnderWay(entry.id, session.id, {
+      ...startedRun({ ...led, id: session.id }, { marks: [{ personId: bo.id, kind: "sharpPain", itemId: ids[1]! }] }),
+      owner: SIGNED_IN["GET /me"].account.email,
+      clock: { ...newClock(600), status: "paused", atSec: at, played: [[0, at]] } as never,
+      leftOut: { [ann.id]: [ids[0]!], [bo.id]: ids.slice(1) },
+      keptAtMs: Date.now(),
+    });
+    const { server, user } = open(undefined, [ann, bo, cy]);
+    // The server knows by now, and Ann has been given something back.
+    server.answers = {
+      ...server.answers,
+      [`GET /crews/${crew.id}/participation`]: [{ personId: bo.id, ...FULL_PARTICIPATION, heldOut: true }],
+    };
+    await user.click(await screen.findByRole("button", { name: "Go on from there" }));
+    const strip = await screen.findByRole("group", { name: "People" });
+    expect(within(strip).queryByRole("button", { name: /Bo Late/ })).toBeNull();
+    await user.keyboard("s");
+    await user.click(await screen.findByRole("button", { name: "Keep this run" }));
+    const [kept] = everythingWaiting().flatMap((each) => (each.kind === "run" ? [each.run] : []));
+    expect(kept!.people.map(({ personId, present, leftOut }) => [personId, present, leftOut])).toEqual([
+      [ann.id, true, [ids[0]]],
+      [bo.id, true, ids.slice(1)],
+    ]);
+  }, 30_000);
   it("is nobody's when it starts again", async () => {
     const { user } = interrupted();
     await user.click(await screen.findByRole("button", { name: "Start again" }));
     expect(await screen.findByRole("button", { name: "Before and after: twist a tight lid" })).toBeVisible();
+  });
+});
+
+describe("whoever stopped, before the server knows", () => {
+  afterEach(() => localStorage.clear());
+  const [ann, bo] = ["Ann Early", "Bo Late"].map((name) => samplePerson({ name })) as [Person, Person];
+  const report = { id: "r", at: "2026-03-26T08:00:00.000Z", kind: "sharpPain", movementId: null, words: null } as never;
+  it("is on no list of the next run, and comes back when it is answered", async () => {
+    putReport({ crewId: crew.id, personId: bo.id, report }, SIGNED_IN["GET /me"].account.email);
+    const first = open({ startedAt: null, absent: [] }, [ann, bo]);
+    expect(await first.findByRole("button", { name: "Here: 1 of 1" })).toBeInTheDocument();
+    first.unmount();
+    localStorage.clear();
+    open({ startedAt: null, absent: [] }, [ann, bo]);
+    expect(await screen.findByRole("button", { name: "Here: 2 of 2" })).toBeInTheDocument();
   });
 });

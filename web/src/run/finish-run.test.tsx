@@ -5,7 +5,6 @@ import type { QuickReadings } from "../quicktest/quick-readings";
 import { dosed, startedRun } from "../testing/run";
 import { sampleCrew, samplePerson, sampleSession } from "../testing/sample";
 import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
-import { FULL_PARTICIPATION, type Participations } from "@kind-grip/core/safety";
 import { FinishRun } from "./FinishRun";
 import { everythingWaiting } from "./outbox";
 import { keepUnderWay, underWay } from "./run-store";
@@ -20,14 +19,12 @@ const outbox = () => everythingWaiting().flatMap((each) => (each.kind === "run" 
 const ENDED = Date.parse("2026-03-26T09:10:00Z");
 
 function open({
-  participations = new Map(),
-  takenOut = new Map(),
+  leftOut = new Map(),
   byPhone = {},
   before = {},
 }: {
   before?: Record<string, number>;
-  participations?: Participations;
-  takenOut?: Map<string, Set<string>>;
+  leftOut?: Map<string, Set<string>>;
   byPhone?: Record<string, number>;
 } = {}) {
   const said = Object.entries(byPhone).map(([personId, effort]) => ({ personId, effort }));
@@ -43,8 +40,7 @@ function open({
         quick={{ test: Object.keys(before).length > 0 ? "twistLid" : null, readings, onReadings: setReadings }}
         crew={crew}
         people={people}
-        participations={participations}
-        takenOut={{ current: takenOut }}
+        leftOut={{ current: leftOut }}
         programId={PROGRAM}
         placementId="placement"
         run={run as never}
@@ -98,18 +94,16 @@ it("shows a mark made while it was led, and takes it away or adds one for that p
   expect(kept()[cy]!.marks).toEqual([]);
 });
 
-it("says what somebody was left out of: held out before it, and taken out while it went on", async () => {
+it("says what somebody was left out of, in the order of the session, and nothing that it does not have", async () => {
   const [first, second] = session.items.map(({ id }) => id) as [string, string];
-  const out = { ...FULL_PARTICIPATION, outOf: [{ movements: [session.items[0]!.movementId] }] };
   const { user } = open({
-    participations: new Map([[ann, out]]),
-    takenOut: new Map([
-      [ann, new Set([second])],
+    leftOut: new Map([
+      [ann, new Set([second, "cut for want of time", first])],
       [bo, new Set([second])],
     ]),
   });
   await user.click(await screen.findByRole("button", { name: "Keep this run" }));
-  expect(kept()[ann]!.leftOut.sort()).toEqual([first, second].sort());
+  expect(kept()[ann]!.leftOut).toEqual([first, second]);
   expect(kept()[bo]!.leftOut).toEqual([second]);
   expect(kept()[cy]!.leftOut).toEqual([]);
 });

@@ -1,6 +1,6 @@
 import type { RunRecord } from "@kind-grip/core/run";
 import type { SymptomReport } from "@kind-grip/core/safety";
-import { drop, everythingWaiting, holdBack, isOf, onOutboxChange, putReport, putRun, refuse, without } from "./outbox";
+import { drop, everythingWaiting, holdBack, isOf, onOutboxChange, putReport, putRun, refuse, whoStopped, without } from "./outbox";
 
 const kept = new Map<string, string>();
 const listeners = new Map<string, Set<() => void>>();
@@ -99,4 +99,25 @@ it("without whoever was held out: not there, or without the items", () => {
   expect([partly!.present, partly!.effort, partly!.forms, partly!.leftOut]).toEqual([true, 3, { i1: "easy" }, ["i2"]]);
   expect(partly!.counted!.map(({ itemId }) => itemId)).toEqual(["i1"]);
   expect(fine).toEqual(person("fine"));
+});
+
+it("whoever stopped by what waits here is known: told or marked, in this crew, and only what pauses", () => {
+  const told = (personId: string, more: object, crewId = "c") =>
+    putReport({ crewId, personId, report: { id: personId + crewId, ...more } as SymptomReport }, ME);
+  told("pain", { kind: "sharpPain", stillThere: null });
+  told("other", { kind: "other", stillThere: null });
+  told("gone", { kind: "tingling", stillThere: false });
+  told("elsewhere", { kind: "sharpPain", stillThere: null }, "d");
+  refuse("painc", "there is no such person");
+  const marked = (personId: string, ...marks: string[]) => ({ personId, marks: marks.map((kind) => ({ kind, itemId: "i" })) });
+  putRun(
+    {
+      id: "a",
+      crewId: "c",
+      people: [marked("sharp", "sharpPain"), marked("much", "tooMuch"), marked("twice", "tingling", "tingling")],
+    } as never,
+    ME,
+  );
+  putRun({ id: "b", crewId: "d", people: [marked("there", "sharpPain")] } as never, ME);
+  expect(whoStopped(everythingWaiting(), "c")).toEqual(["pain", "sharp", "twice"]);
 });

@@ -3,10 +3,10 @@
  * it: it waits in this browser until they are signed in here, is sent as theirs, and leaves only when the server has it or its maker has
  * seen that it will never be taken.
  */
-import { useSyncExternalStore } from "react";
+import { useMemo, useSyncExternalStore } from "react";
 import type { Observation } from "@kind-grip/core/observe";
 import type { RunRecord } from "@kind-grip/core/run";
-import type { SymptomReport } from "@kind-grip/core/safety";
+import { markAlarm, reportPauses, type SymptomReport } from "@kind-grip/core/safety";
 
 /** What the server said of a run that names somebody who was held out. */
 export interface HeldOutRefusal {
@@ -81,6 +81,22 @@ export function without(run: RunRecord, { withoutPeople, withoutItems }: HeldOut
       return { ...person, forms, counted: counted.length === 0 ? null : counted, leftOut: [...new Set([...person.leftOut, ...out])] };
     }),
   };
+}
+
+/** People of a crew of whom something that pauses waits here: the server does not know of it, or has not said yet what follows. */
+export function whoStopped(waiting: readonly Waiting[], crewId: string): string[] {
+  const stopped = waiting.flatMap((each) => {
+    if (each.kind === "report" && each.crewId === crewId) return reportPauses(each.report) ? [each.personId] : [];
+    if (each.kind !== "run" || each.run.crewId !== crewId) return [];
+    return each.run.people.filter(({ marks }) => markAlarm(marks) !== null).map(({ personId }) => personId);
+  });
+  return [...new Set(stopped)].sort();
+}
+
+/** Those of {@link whoStopped}: nobody hands them anything on this device, whatever the connection. */
+export function useWhoStopped(crewId: string): ReadonlySet<string> {
+  const ids = whoStopped(useOutbox(), crewId).join(" ");
+  return useMemo(() => new Set(ids.split(" ").filter(Boolean)), [ids]);
 }
 
 /** Follows what waits; every part of the page sees the same. */

@@ -16,6 +16,8 @@ export interface RunUnderWay {
   startedAt: string | null;
   /** Who is not here, by the roll call; left out by an earlier version. */
   away?: readonly string[];
+  /** Everybody who takes part, with the items they did not do so far, by id; left out by an earlier version. */
+  leftOut?: Readonly<Record<string, readonly string[]>>;
   /** Readings of the quick test; left out by an earlier version. */
   quick?: QuickReadings;
   /** What the phone in the hand counted; left out by an earlier version. */

@@ -1,5 +1,5 @@
 /** A run under way: the clock, the timeline it goes along, what was eased and marked, and how it is kept. */
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState, type RefObject } from "react";
 import type { Words } from "@kind-grip/core/language";
 import type { CountedBout } from "@kind-grip/core/meter";
 import { easierForm } from "@kind-grip/core/library";
@@ -53,6 +53,8 @@ interface UseRunOptions {
   personIds: readonly string[];
   /** Who is not here; kept with the run. */
   away?: readonly string[];
+  /** Who did not do what so far; kept with the run. */
+  leftOut?: RefObject<ReadonlyMap<string, ReadonlySet<string>>>;
   /** Readings of the quick test; kept with the run. */
   quick?: QuickReadings;
   /** What the phone in the hand counted; kept with the run. */
@@ -76,6 +78,7 @@ export function useRun({
   written: asWritten = initial,
   personIds,
   away,
+  leftOut,
   quick,
   counted,
   participations,
@@ -174,6 +177,7 @@ export function useRun({
         written,
         marks: now.marks,
         away: now.away,
+        leftOut: leftOut && Object.fromEntries([...leftOut.current].map(([personId, items]) => [personId, [...items]])),
         quick: now.quick,
         counted: now.counted,
         startedAt: now.startedAt,
@@ -190,7 +194,7 @@ export function useRun({
       clearInterval(timer);
       removeEventListener("pagehide", keep);
     };
-  }, [programId, initial.id, runId, owner, written]);
+  }, [programId, initial.id, runId, owner, written, leftOut]);
 
   // oxlint-disable-next-line react/purity -- drawn again with every frame: what is shown is where the clock is now
   const atSec = placeAt(clock, performance.now());

@@ -1,10 +1,10 @@
 /** Who is taken out of a run while it is led: by what was marked here at once, by the server a second later; and of which items. */
-import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react";
+import { useCallback, useEffect, useMemo, useState, type RefObject } from "react";
 import type { MarkKind } from "@kind-grip/core/run";
 import { FULL_PARTICIPATION, markAlarm, refusalOf, type Participations } from "@kind-grip/core/safety";
 import { useLibrary } from "../base/library";
 import { v7 as uuid } from "uuid";
-import { putReport } from "./outbox";
+import { putReport, useWhoStopped } from "./outbox";
 import type { useRun } from "./use-run";
 
 interface TakenOut {
@@ -12,25 +12,31 @@ interface TakenOut {
   participations: Participations;
   /** Notes a mark, and takes the person out when it is one that pauses by itself. @returns whether it did */
   mark(personId: string, kind: MarkKind): boolean;
-  /** Person id → items they did not begin any more. */
-  leftOut: RefObject<ReadonlyMap<string, ReadonlySet<string>>>;
 }
 
-export function useTakenOut(
-  crewId: string,
-  personIds: readonly string[],
-  live: Participations,
-  run: ReturnType<typeof useRun>,
-  practiceNow: () => number,
-  owner: string,
-): TakenOut {
+/** Person id → items they do not do, of everybody who takes part. */
+export type LeftOut = Map<string, Set<string>>;
+
+interface TakenOutOptions {
+  crewId: string;
+  personIds: readonly string[];
+  /** Who may do what, as the server says it now. */
+  live: Participations;
+  run: ReturnType<typeof useRun>;
+  /** Added to: what they do not begin any more. */
+  leftOut: RefObject<LeftOut>;
+  practiceNow(): number;
+  owner: string;
+}
+
+export function useTakenOut({ crewId, personIds, live, run, leftOut, practiceNow, owner }: TakenOutOptions): TakenOut {
   const library = useLibrary();
-  const [reported, setReported] = useState<ReadonlySet<string>>(new Set());
-  const participations = useMemo(
-    () => new Map([...live, ...[...reported].map((id) => [id, { ...FULL_PARTICIPATION, heldOut: true }] as const)]),
-    [live, reported],
+  // Whoever was taken out before a reload stays out after it.
+  const [reported, setReported] = useState<ReadonlySet<string>>(
+    () => new Set(personIds.filter((id) => markAlarm(run.marks.filter(({ personId }) => personId === id)) !== null)),
   );
-  const leftOut = useRef(new Map<string, Set<string>>());
+  const stopped = useWhoStopped(crewId);
+  const participations = useMemo(() => withoutAny(live, [...reported, ...stopped]), [live, reported, stopped]);
   const { session, timeline, position } = run;
   useEffect(() => {
     const at = timeline.items.findIndex(({ itemId }) => itemId === position?.segment.itemId);
@@ -45,7 +51,7 @@ export function useTakenOut(
       }
     }
     // oxlint-disable-next-line react/exhaustive-deps -- the place in the run is read when somebody is taken out, not at every frame
-  }, [participations, personIds]);
+  }, [participations, personIds, leftOut]);
   const mark = useCallback(
     (personId: string, kind: MarkKind) => {
       const itemId = run.position?.segment.itemId ?? null;
@@ -75,5 +81,10 @@ export function useTakenOut(
     },
     [crewId, practiceNow, owner, reported, run],
   );
-  return { participations, mark, leftOut };
+  return { participations, mark };
+}
+
+/** Some people held out of everything, whatever else is known of them. */
+export function withoutAny(participations: Participations, personIds: Iterable<string>): Participations {
+  return new Map([...participations, ...[...personIds].map((id) => [id, { ...FULL_PARTICIPATION, heldOut: true }] as const)]);
 }

@@ -41,6 +41,21 @@ it("what somebody felt goes out first, then runs; what was confirmed leaves", as
   expect(sent(server)).toEqual(["PUT /crews/c/people/p/symptom-reports/r", "PUT /runs/a"]);
 });
 
+it("what somebody felt stays until who may do what is here that knows of it: sent again, it is stored once", async () => {
+  putReport({ crewId: "c", personId: "p", report: { id: "r" } as never }, ME);
+  let known = false;
+  const { server } = open({
+    "PUT /crews/c/people/p/symptom-reports/r": { id: "r", stored: "new" },
+    "GET /crews/c/participation": () => (known ? [] : refusal(503, "busy", "busy")),
+  });
+  await waitFor(() => expect(server.calls("GET /crews/c/participation")).toHaveLength(1));
+  expect(everythingWaiting()).toHaveLength(1);
+  known = true;
+  putReport({ crewId: "c", personId: "p", report: { id: "r" } as never }, ME);
+  await waitFor(() => expect(everythingWaiting()).toEqual([]));
+  expect(new Set(sent(server))).toEqual(new Set(["PUT /crews/c/people/p/symptom-reports/r"]));
+});
+
 it("a colleague's run is not sent, is shown as theirs and can be saved as a file", async () => {
   putRun(run("a", "Their warm-up"), OTHER);
   const saved: Blob[] = [];
