@@ -4,11 +4,13 @@ import { ShieldCheck } from "lucide-react";
 import { serverApi } from "../base/api";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { useTellFailure } from "../base/tell-failure";
 import { PasskeyList } from "../practice/PasskeyList";
 import { SecondFactor } from "../practice/SecondFactor";
 import { authApi } from "./api";
 
 export default function SecondStepGate({ practice }: { practice: string }) {
+  const told = useTellFailure();
   const [signOut] = authApi.useSignOutMutation();
   const dispatch = useAppDispatch();
   const step = authApi.useSecondFactorQuery().data;
@@ -34,7 +36,7 @@ export default function SecondStepGate({ practice }: { practice: string }) {
         <Button variant="contained" disabled={!isThere} onClick={() => dispatch(serverApi.util.invalidateTags(["Me"]))}>
           {t("Go on")}
         </Button>
-        <Button onClick={() => void signOut()}>{t("Sign out")}</Button>
+        <Button onClick={() => void told(signOut())}>{t("Sign out")}</Button>
       </Box>
     </Box>
   );

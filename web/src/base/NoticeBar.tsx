@@ -6,8 +6,10 @@ import { Box, Button, IconButton } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { t } from "./words";
-import { closeNotice } from "./notices";
+import { problemOf } from "./api";
+import { closeNotice, notify, type Notice } from "./notices";
 import { useAppDispatch, useAppSelector } from "./store";
+import { whyNot, type Outcome } from "./tell-failure";
 
 /** Long enough to read it and to reach its button. */
 const SHOWN_MS = 9000;
@@ -33,6 +35,14 @@ export function NoticeBar() {
   const close = () => {
     setLookedAt(false);
     dispatch(closeNotice());
+  };
+  const takeBack = async ({ undo }: Notice) => {
+    close();
+    const { error } = ((await undo?.()) ?? {}) as Outcome;
+    if (error === undefined) return;
+    // What may be different in a moment can be tried again.
+    const again = problemOf(error).code === "away" ? undo : undefined;
+    dispatch(notify({ text: t("Not taken back. {{why}}", { why: whyNot(error) }), undo: again }));
   };
   return (
     <Box role="status" aria-label={t("Notice")}>
@@ -61,13 +71,7 @@ export function NoticeBar() {
         >
           <Box sx={{ flex: 1 }}>{notice.text}</Box>
           {notice.undo && (
-            <Button
-              sx={{ color: "inherit", textDecoration: "underline" }}
-              onClick={() => {
-                notice.undo?.();
-                close();
-              }}
-            >
+            <Button sx={{ color: "inherit", textDecoration: "underline" }} onClick={() => void takeBack(notice)}>
               {t("Undo")}
             </Button>
           )}

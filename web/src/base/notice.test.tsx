@@ -3,11 +3,12 @@ import { act, fireEvent, screen } from "@testing-library/react";
 import { showPage } from "../testing/screen";
 import { NoticeBar } from "./NoticeBar";
 import { notify } from "./notices";
+import { useTellFailure } from "./tell-failure";
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 const height = () => document.documentElement.style.getPropertyValue("--notice-height");
-const show = (undo?: () => void) => {
+const show = (undo?: () => unknown) => {
   const { store } = showPage(<NoticeBar />);
   act(() => void store.dispatch(notify({ text: "Ann is out of the list.", undo })));
 };
@@ -38,6 +39,50 @@ it("takes back what it tells of, once", () => {
   fireEvent.click(screen.getByRole("button", { name: "Undo" }));
   expect(undo).toHaveBeenCalledTimes(1);
   expect(screen.queryByText("Ann is out of the list.")).toBeNull();
+});
+
+const NOT_REACHED = { status: "FETCH_ERROR", error: "TypeError: Failed to fetch" };
+const REFUSED = { status: 409, data: { code: "stale", message: "Somebody else changed it meanwhile.", fields: [] } };
+const press = (name: string) => act(async () => void fireEvent.click(screen.getByRole("button", { name })));
+
+it("says why it could not be taken back; where the server was not reached it can be tried again", async () => {
+  const undo = jest.fn().mockResolvedValueOnce({ error: NOT_REACHED }).mockResolvedValueOnce({ data: {} });
+  show(undo);
+  await press("Undo");
+  expect(screen.getByRole("status", { name: "Notice" })).toHaveTextContent(/Not taken back\. The server cannot be reached/);
+  await press("Undo");
+  expect(undo).toHaveBeenCalledTimes(2);
+  expect(screen.getByRole("status", { name: "Notice" })).toBeEmptyDOMElement();
+
+  show(() => Promise.resolve({ error: REFUSED }));
+  await press("Undo");
+  const notices = screen.getAllByRole("status", { name: "Notice" });
+  expect(notices.at(-1)).toHaveTextContent("Not taken back. Somebody else changed it meanwhile.");
+  expect(screen.queryByRole("button", { name: "Undo" })).toBeNull();
+});
+
+it("a change that failed is said, with every field; one that was done says nothing of itself", async () => {
+  const outcomes: unknown[] = [];
+  const answers = [
+    { error: { status: 400, data: { code: "invalid", message: "Look at this.", fields: [{ path: "a", message: "Too long." }] } } },
+    { data: 1 },
+  ];
+  function Changes() {
+    const told = useTellFailure();
+    return <button onClick={() => void told(Promise.resolve(answers.shift()!)).then((done) => outcomes.push(done))}>Do it</button>;
+  }
+  showPage(
+    <>
+      <Changes />
+      <NoticeBar />
+    </>,
+  );
+  await press("Do it");
+  expect(screen.getByRole("status", { name: "Notice" })).toHaveTextContent("Not done. Look at this. Too long.");
+  await press("Close the notice");
+  await press("Do it");
+  expect(screen.getByRole("status", { name: "Notice" })).toBeEmptyDOMElement();
+  expect(outcomes).toEqual([false, true]);
 });
 
 it("is closed by its button and by Escape", () => {

@@ -3,8 +3,8 @@ import { createSlice, type PayloadAction } from "@reduxjs/toolkit";
 
 export interface Notice {
   text: string;
-  /** Called when the person takes it back. */
-  undo?: () => void;
+  /** Called when the person takes it back; an answer with an error says that it was not. */
+  undo?: () => unknown;
 }
 
 const notice = createSlice({

@@ -9,6 +9,7 @@ import { restrictionsCalledFor, consequenceOf, type Participations } from "@kind
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
+import { useTellFailure } from "../base/tell-failure";
 import { crewApi } from "../crew/api";
 import { HAND_NAMES } from "../crew/main-hand";
 import { personOf } from "../crew/person-of";
@@ -162,6 +163,7 @@ export function PersonRecord({
 
 /** What the person answered on their own phone, and a main hand the crew's list does not have. */
 function FromPhone({ crew, person, record }: { crew: CrewEntry; person: PersonEntry; record: BaselineRecord }) {
+  const told = useTellFailure();
   const [change, { isLoading }] = crewApi.useChangePersonMutation();
   if (!record.selfCheck) return null;
   const hand = otherHandedness(record, person.handedness);
@@ -179,12 +181,14 @@ function FromPhone({ crew, person, record }: { crew: CrewEntry; person: PersonEn
           variant="outlined"
           disabled={isLoading}
           onClick={() =>
-            void change({
-              crewId: crew.id,
-              personId: person.id,
-              version: person.version,
-              person: { ...personOf(person), handedness: hand },
-            })
+            void told(
+              change({
+                crewId: crew.id,
+                personId: person.id,
+                version: person.version,
+                person: { ...personOf(person), handedness: hand },
+              }),
+            )
           }
         >
           {t("Take it over")}

@@ -13,6 +13,7 @@ import { baselineApi } from "./api";
 import { serverApi } from "../base/api";
 import { useNow } from "../base/now";
 import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { useCrew } from "../crew/CrewFrame";
 import { MeterPanel } from "../meter/MeterPanel";
 import { useMeter } from "../meter/use-meter";
@@ -101,6 +102,7 @@ function Round({ crew, round, before, everybody, entries, participations }: Omit
   const isSecond = round.repeats !== null;
   const isMeasured = (personId: string) => before?.some((each) => each.personId === personId && !isEmpty(each.record)) ?? false;
   const [search, setSearch] = useSearchParams();
+  const told = useTellFailure();
   const [changeRound] = baselineApi.useChangeRoundMutation();
   const meter = useMeter();
   useNewAnswers(round, entries);
@@ -142,7 +144,7 @@ function Round({ crew, round, before, everybody, entries, participations }: Omit
           <Toggle
             label={t("Asked on their phones first")}
             pressed={round.asksOnPhones}
-            onChange={(asksOnPhones) => void changeRound({ id: round.id, name: round.name, closed: false, asksOnPhones })}
+            onChange={(asksOnPhones) => void told(changeRound({ id: round.id, name: round.name, closed: false, asksOnPhones }))}
           />
         )}
         <MeterPanel meter={meter} />

@@ -14,9 +14,8 @@ import { dateText } from "../base/dates";
 import { crewApi } from "../crew/api";
 import { baselineApi, roundsOfCrew } from "./api";
 import { problemOf } from "../base/api";
-import { notify } from "../base/notices";
 import { useNow } from "../base/now";
-import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { useCrew } from "../crew/CrewFrame";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
@@ -87,12 +86,8 @@ function RoundLine({ round, first, people: everybody }: { round: RoundEntry; fir
   // Of a second sitting: whoever was in the first.
   const people = first ? first.begun : everybody;
   const [change] = baselineApi.useChangeRoundMutation();
+  const told = useTellFailure();
   const [remove] = baselineApi.useRemoveRoundMutation();
-  const dispatch = useAppDispatch();
-  const close = async () => {
-    const answer = await change({ id: round.id, name: round.name, closed: !round.closed });
-    if (answer.error) dispatch(notify({ text: problemOf(answer.error).message }));
-  };
   const share = Math.min(1, round.finished / Math.max(1, people));
   return (
     <Box
@@ -144,7 +139,11 @@ function RoundLine({ round, first, people: everybody }: { round: RoundEntry; fir
         >
           {t("Findings")}
         </Button>
-        <Button onClick={() => void (round.begun === 0 ? remove(round.id) : close())}>
+        <Button
+          onClick={() =>
+            void told(round.begun === 0 ? remove(round.id) : change({ id: round.id, name: round.name, closed: !round.closed }))
+          }
+        >
           {round.begun === 0 ? t("Remove") : round.closed ? t("Open again") : t("Close")}
         </Button>
       </Box>

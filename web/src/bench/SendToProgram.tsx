@@ -54,10 +54,11 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
     dispatch(
       notify({
         text: t("{{name}} has it.", { name: entry.program.name }),
-        undo: () =>
-          void save({ id: entry.id, version: data.version, program: entry.program }).then(() =>
-            dispatch(serverApi.util.invalidateTags(["Programs"])),
-          ),
+        undo: async () => {
+          const back = await save({ id: entry.id, version: data.version, program: entry.program });
+          dispatch(serverApi.util.invalidateTags(["Programs"]));
+          return back;
+        },
       }),
     );
     onClose();

@@ -37,7 +37,7 @@ function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): v
     dispatch(
       notify({
         text: t("{{name}} has it under Work.", { name: crew.name }),
-        undo: () => void save({ crewId, version: data.version, work: stored.work }),
+        undo: () => save({ crewId, version: data.version, work: stored.work }),
       }),
     );
     onClose();

@@ -21,7 +21,7 @@ interface BookingCalendarsDialogProps {
 export function BookingCalendarsDialog({ crew, day, people, onClose }: BookingCalendarsDialogProps) {
   const [add, adding] = bookingApi.useAddBookingCalendarMutation();
   const [readNow, reading] = bookingApi.useReadBookingCalendarMutation();
-  const [remove] = bookingApi.useRemoveBookingCalendarMutation();
+  const [remove, removing] = bookingApi.useRemoveBookingCalendarMutation();
   const [who, setWho] = useState("");
   const [address, setAddress] = useState("");
   const [read, setRead] = useState<ReadCalendar | null>(null);
@@ -29,6 +29,7 @@ export function BookingCalendarsDialog({ crew, day, people, onClose }: BookingCa
   const calendars = read?.calendars ?? day.calendars;
   const nameOf = (id: string | null) => people.find((person) => person.id === id)?.name ?? t("the whole team");
   const fields = adding.error ? problemOf(adding.error).fields : [];
+  const failure = (fields.length === 0 && adding.error) || reading.error || removing.error;
   const give = async () => {
     const answer = await add({ crewId: crew.id, id: uuid(), personId: who || null, name: nameOf(who || null), address });
     if (!answer.data) return;
@@ -73,9 +74,9 @@ export function BookingCalendarsDialog({ crew, day, people, onClose }: BookingCa
             {adding.isLoading ? t("Reading …") : t("Read it")}
           </Button>
         </Box>
-        {adding.error && fields.length === 0 && (
+        {failure && (
           <Alert severity="error" variant="outlined">
-            {problemOf(adding.error).message}
+            {problemOf(failure).message}
           </Alert>
         )}
         {calendars.length === 0 && <Typography sx={{ color: "text.secondary" }}>{t("None is read yet.")}</Typography>}

@@ -77,7 +77,7 @@ export function BookingFileDialog({ crew, day, people, treatments, today, onClos
     dispatch(
       notify({
         text: t("{{count}} bookings came in.", { count: ids.length, defaultValue_one: "One booking came in." }),
-        undo: () => void save({ crewId: crew.id, date: day.date, bookings: [], removed: ids }),
+        undo: () => save({ crewId: crew.id, date: day.date, bookings: [], removed: ids }),
       }),
     );
     onClose();

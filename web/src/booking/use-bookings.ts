@@ -68,7 +68,7 @@ export function useBookings(day: BookingDay): BookingActs {
     const step = { back, gone: ids.filter((id) => !known.current.has(id)) };
     if (!(await store(bookings, removed))) return false;
     setSteps((before) => [...before, step]);
-    dispatch(notify({ text: done, undo: () => void takeBack(step) }));
+    dispatch(notify({ text: done, undo: () => takeBack(step) }));
     return true;
   };
   const takeBack = async (step: Step) => {

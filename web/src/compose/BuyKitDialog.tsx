@@ -33,17 +33,15 @@ export function BuyKitDialog({ crew, kind, count: wanted, onClose }: BuyKitDialo
   const [changeCrew, { isLoading, error }] = crewApi.useChangeCrewMutation();
   const weighs = toolOf(kind, USUAL_KG) !== undefined;
   const name = words.label("kit", kind);
-  const put = async (now: CrewEntry, kit: readonly KitEntry[]) => {
+  const put = (now: CrewEntry, kit: readonly KitEntry[]) => {
     const { id, version, ...detail } = now;
-    return (await changeCrew({ id, version, crew: { ...detail, kit: [...kit] } })).data;
+    return changeCrew({ id, version, crew: { ...detail, kit: [...kit] } });
   };
   const buy = async () => {
-    const changed = await put(crew, [...crew.kit, { kind, massKg: weighs ? massKg : null, count }]);
+    const { data: changed } = await put(crew, [...crew.kit, { kind, massKg: weighs ? massKg : null, count }]);
     if (!changed) return;
     const what = weighs ? `${count} × ${name.toLowerCase()} ${massText(massKg)}` : `${count} × ${name.toLowerCase()}`;
-    dispatch(
-      notify({ text: t("{{what}} is with the kit of {{crew}}.", { what, crew: crew.name }), undo: () => void put(changed, crew.kit) }),
-    );
+    dispatch(notify({ text: t("{{what}} is with the kit of {{crew}}.", { what, crew: crew.name }), undo: () => put(changed, crew.kit) }));
     onClose();
   };
   return (

@@ -7,6 +7,7 @@ import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { useTellFailure } from "../base/tell-failure";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { crewApi } from "./api";
 
@@ -27,6 +28,7 @@ export function Colleagues({ crew }: { crew: CrewEntry }) {
 
 function OwnCrew({ crewId, sharing: { colleagues, others } }: { crewId: string; sharing: CrewColleagues }) {
   const [invite, { isLoading, error }] = crewApi.useInviteColleagueMutation();
+  const told = useTellFailure();
   const [end] = crewApi.useEndSharingMutation();
   const [chosen, setChosen] = useState("");
   const [handOver, handing] = crewApi.useHandOverCrewMutation();
@@ -51,7 +53,7 @@ function OwnCrew({ crewId, sharing: { colleagues, others } }: { crewId: string; 
             </Button>
           )}
           <Button
-            onClick={() => (colleague.accepted ? setEnding(colleague) : void end({ crewId, accountId: colleague.accountId }))}
+            onClick={() => (colleague.accepted ? setEnding(colleague) : void told(end({ crewId, accountId: colleague.accountId })))}
             aria-label={
               colleague.accepted
                 ? t("End sharing with {{name}}", { name: colleague.name })
@@ -110,7 +112,7 @@ function OwnCrew({ crewId, sharing: { colleagues, others } }: { crewId: string; 
         title={t("End sharing with {{name}}?", { name: ending?.name ?? "" })}
         confirm={t("End it")}
         onConfirm={() => {
-          void end({ crewId, accountId: ending!.accountId });
+          void told(end({ crewId, accountId: ending!.accountId }));
           setEnding(null);
         }}
         onClose={() => setEnding(null)}

@@ -8,6 +8,7 @@ import { crewApi } from "./api";
 import { problemOf } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { CrewFiles } from "../report/CrewFiles";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { PageTitle } from "../parts/PageTitle";
@@ -20,6 +21,7 @@ export default function CrewSettingsPage() {
   const entry = useCrew();
   const [change, { isLoading, error }] = crewApi.useChangeCrewMutation();
   const [remove] = crewApi.useRemoveCrewMutation();
+  const told = useTellFailure();
   const [restore] = crewApi.useRestoreCrewMutation();
   const isOwn = crewApi.useColleaguesQuery(entry.id).data?.own !== false;
   const [asking, setAsking] = useState(false);
@@ -32,11 +34,12 @@ export default function CrewSettingsPage() {
   const save = async (crew: Crew, before: { version: number; crew: Crew }) => {
     const saved = await change({ id: entry.id, version: before.version, crew });
     if (saved.data)
-      dispatch(notify({ text: t("Saved."), undo: () => void change({ id: entry.id, version: saved.data.version, crew: before.crew }) }));
+      dispatch(notify({ text: t("Saved."), undo: () => change({ id: entry.id, version: saved.data.version, crew: before.crew }) }));
   };
   const removeCrew = async () => {
-    await remove(entry.id);
-    dispatch(notify({ text: t("{{name}} is removed; its records are kept.", { name: entry.name }), undo: () => void restore(entry.id) }));
+    setAsking(false);
+    if (!(await told(remove(entry.id)))) return;
+    dispatch(notify({ text: t("{{name}} is removed; its records are kept.", { name: entry.name }), undo: () => restore(entry.id) }));
     await navigate("/crews");
   };
   return (

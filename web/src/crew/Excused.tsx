@@ -6,12 +6,14 @@ import { v7 as uuid } from "uuid";
 import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { problemOf } from "../base/api";
+import { useTellFailure } from "../base/tell-failure";
 import { crewApi } from "./api";
 import { DateField } from "../parts/DateField";
 
 export function Excused({ crewId, personId, today }: { crewId: string; personId: string; today: string }) {
   const all = crewApi.useAbsencesQuery(crewId).data ?? [];
   const [add, { error, isLoading }] = crewApi.useAddAbsenceMutation();
+  const told = useTellFailure();
   const [remove] = crewApi.useRemoveAbsenceMutation();
   const [from, setFrom] = useState(today);
   const [until, setUntil] = useState(today);
@@ -34,7 +36,7 @@ export function Excused({ crewId, personId, today }: { crewId: string; personId:
               type="button"
               startIcon={<Trash2 size={18} />}
               aria-label={t("Take back {{from}} to {{until}}", { from: wholeDayText(absence.from), until: wholeDayText(absence.until) })}
-              onClick={() => void remove({ crewId, id: absence.id })}
+              onClick={() => void told(remove({ crewId, id: absence.id }))}
             >
               {t("Take back")}
             </Button>

@@ -74,7 +74,7 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
     dispatch(
       notify({
         text: done,
-        undo: () => void change({ crewId, personId: person.id, version: changed.data.version, person: personOf(before) }),
+        undo: () => change({ crewId, personId: person.id, version: changed.data.version, person: personOf(before) }),
       }),
     );
     onClose();
@@ -85,7 +85,7 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
     dispatch(
       notify({
         text: t("{{name}} is removed.", { name: person!.name }),
-        undo: () => void add({ crewId, people: [{ id: person!.id, ...personOf(person!) }] }),
+        undo: () => add({ crewId, people: [{ id: person!.id, ...personOf(person!) }] }),
       }),
     );
     onClose();

@@ -46,7 +46,7 @@ export function SetMany({ crew, people, onLetGo }: SetManyProps) {
       notify({
         text: t("{{count}} people are changed.", { count: before.length, defaultValue_one: "{{count}} person is changed." }),
         undo: () =>
-          void keep({
+          keep({
             crewId,
             people: [],
             changes: before.map((person) => ({ id: person.id, version: versions.get(person.id)!, person: personOf(person) })),

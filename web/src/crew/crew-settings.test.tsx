@@ -146,3 +146,14 @@ it("is taken out after a question, and comes back with undo", async () => {
   await user.click(within(screen.getByRole("status", { name: "Notice" })).getByRole("button", { name: "Undo" }));
   await waitFor(() => expect(server.calls("POST").map(({ call }) => call)).toEqual([`POST /crews/${crew.id}/restore`]));
 }, 30_000);
+
+it("a crew that could not be removed is said to be there, and the page stays", async () => {
+  const { user } = open({ [`DELETE /crews/${crew.id}`]: refusal(403, "notYours", "This crew is a colleague's now.") });
+  await user.click(await screen.findByRole("button", { name: "Remove this crew" }));
+  await user.click(within(screen.getByRole("dialog")).getByRole("button", { name: /Remove/ }));
+  await waitFor(() =>
+    expect(screen.getByRole("status", { name: "Notice" })).toHaveTextContent("Not done. This crew is a colleague's now."),
+  );
+  expect(screen.getByRole("textbox", { name: "Name of the crew" })).toBeInTheDocument();
+  expect(screen.queryByText(/is removed/)).toBeNull();
+}, 30_000);

@@ -39,7 +39,7 @@ export function GroupChoice({ crew, personIds }: { crew: CrewEntry; personIds: r
           count: personIds.length,
           defaultValue_one: "{{count}} person is in another group.",
         }),
-        undo: () => void store(data, before.standing),
+        undo: () => store(data, before.standing),
       }),
     );
   };

@@ -38,7 +38,9 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
   const people = crewApi.usePeopleQuery(crew.id).data ?? [];
   const gateway = dayPlanApi.useGatewayQuery().data?.address;
   const [make, making] = dayPlanApi.useMakeCalendarLinkMutation();
-  const [withdraw] = dayPlanApi.useWithdrawCalendarLinkMutation();
+  const [withdraw, withdrawing] = dayPlanApi.useWithdrawCalendarLinkMutation();
+  const failure = making.error ?? withdrawing.error;
+  const stillGood = links.data?.some(({ id, withdrawnAt }) => id === making.originalArgs?.id && withdrawnAt === null);
   const [who, setWho] = useState("");
   const [ending, setEnding] = useState<string | null>(null);
   const nameOf = (id: string | null) =>
@@ -72,12 +74,12 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
               {t("Make a link")}
             </Button>
           </Box>
-          {making.error && (
+          {failure && (
             <Alert severity="error" variant="outlined">
-              {problemOf(making.error).message}
+              {problemOf(failure).message}
             </Alert>
           )}
-          {making.data && <MadeAddress path={making.data.path} />}
+          {making.data && stillGood && <MadeAddress path={making.data.path} />}
           <Loaded query={links}>
             {(list) => (
               <>

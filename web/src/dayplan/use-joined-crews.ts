@@ -65,7 +65,7 @@ export function useJoinedCrews(now: number) {
     dispatch(
       notify({
         text: t("Planned for {{crews}} too.", { crews: stored.map(({ before }) => before.crew.name).join(", ") }),
-        undo: () => void undo(),
+        undo: () => undo(),
       }),
     );
   };

@@ -154,7 +154,7 @@ function NextCard({ entry, zone, phone }: { entry: MemberSession; zone: string; 
       {offersArrival(entry, now) &&
         (counted ? (
           <Typography role="status" sx={{ mt: 1.5, fontWeight: 700, display: "flex", gap: 1, alignItems: "center" }}>
-            {waits ? <CloudOff size={22} aria-hidden /> : <Check size={22} aria-hidden />}
+            {waits ? <CloudOff size={22} aria-hidden style={{ flex: "none" }} /> : <Check size={22} aria-hidden style={{ flex: "none" }} />}
             {words.member(!waits ? "hereSaid" : phone.cannotSend ? "hereUnsent" : "tellSending")}
           </Typography>
         ) : (

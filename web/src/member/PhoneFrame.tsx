@@ -94,7 +94,7 @@ function Signed({ phone, sender: { reached, signedOut } }: { phone: Phone; sende
         role="status"
         sx={{ px: 2.5, m: 0, pb: 1.5, color: "text.secondary", display: "flex", gap: 1, alignItems: "center" }}
       >
-        {!reached && <CloudOff size={18} aria-hidden />}
+        {!reached && <CloudOff size={18} aria-hidden style={{ flex: "none" }} />}
         {[!reached && words.member("offline"), waiting.length > 0 && words.member("waiting", { count: waiting.length })]
           .filter(Boolean)
           .join(" ") || (reached ? words.member("allSent") : "")}

@@ -12,7 +12,9 @@ import { ownWeekApi } from "./api";
 export function OwnCalendarDialog({ onClose }: { onClose(): void }) {
   const links = ownWeekApi.useOwnCalendarsQuery();
   const [make, making] = ownWeekApi.useMakeOwnCalendarMutation();
-  const [withdraw] = ownWeekApi.useWithdrawOwnCalendarMutation();
+  const [withdraw, withdrawing] = ownWeekApi.useWithdrawOwnCalendarMutation();
+  const failure = making.error ?? withdrawing.error;
+  const stillGood = links.data?.some(({ id, withdrawnAt }) => id === making.originalArgs && withdrawnAt === null);
   const day = (at: string) => dateText(DateTime.fromISO(at), "d LLL HH:mm");
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="own-calendar">
@@ -24,12 +26,12 @@ export function OwnCalendarDialog({ onClose }: { onClose(): void }) {
         <Button variant="outlined" disabled={making.isLoading} onClick={() => void make(uuid())}>
           {t("Make a link")}
         </Button>
-        {making.error && (
+        {failure && (
           <Alert severity="error" variant="outlined">
-            {problemOf(making.error).message}
+            {problemOf(failure).message}
           </Alert>
         )}
-        {making.data && <MadeAddress path={making.data.path} />}
+        {making.data && stillGood && <MadeAddress path={making.data.path} />}
         <Loaded query={links}>
           {(list) => (
             <Box sx={{ width: "100%" }}>

@@ -34,7 +34,7 @@ function Form({ customs }: { customs: Customs }) {
     const next = { ...customs, ...part };
     if (isEqual(next, customs)) return;
     const { data } = await save(next);
-    if (data) dispatch(notify({ text: t("Saved."), undo: () => void save(customs) }));
+    if (data) dispatch(notify({ text: t("Saved."), undo: () => save(customs) }));
   };
   return (
     <>

@@ -10,11 +10,13 @@ import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { Loaded } from "../parts/Loaded";
 import { deviceName } from "../base/device-name";
+import { useTellFailure } from "../base/tell-failure";
 
 const day = (iso: string) => dateText(DateTime.fromISO(iso), "d LLL yyyy");
 
 export function PasskeyList() {
   const query = authApi.usePasskeysQuery();
+  const told = useTellFailure();
   const [remove] = authApi.useRemovePasskeyMutation();
   const [adding, setAdding] = useState(false);
   return (
@@ -42,7 +44,7 @@ export function PasskeyList() {
                 <Button
                   aria-label={t("Take out the passkey {{name}}", { name })}
                   startIcon={<Trash2 size={18} />}
-                  onClick={() => void remove(id)}
+                  onClick={() => void told(remove(id))}
                 >
                   {t("Take out")}
                 </Button>

@@ -8,6 +8,7 @@ import { dateText } from "../base/dates";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { useTellFailure } from "../base/tell-failure";
 import { practiceApi } from "./api";
 import { InvitationAddress } from "./InvitationAddress";
 import { ROLE_NAMES } from "./role-names";
@@ -40,6 +41,7 @@ export function PendingInvitations() {
 function Pending({ invitation, onRenewed }: { invitation: StaffInvitation; onRenewed(made: MadeInvitation): void }) {
   const { id, name, email, role, crewIds, by, own, until, expired } = invitation;
   const [invite, { isLoading }] = practiceApi.useInviteStaffMutation();
+  const told = useTellFailure();
   const [withdraw] = practiceApi.useWithdrawInvitationMutation();
   const dispatch = useAppDispatch();
   const renew = async () => {
@@ -69,7 +71,7 @@ function Pending({ invitation, onRenewed }: { invitation: StaffInvitation; onRen
           <Button disabled={isLoading} onClick={() => void renew()} aria-label={t("A new address for {{name}}", { name })}>
             {t("New address")}
           </Button>
-          <Button onClick={() => void withdraw(id)} aria-label={t("Take the invitation of {{name}} back", { name })}>
+          <Button onClick={() => void told(withdraw(id))} aria-label={t("Take the invitation of {{name}} back", { name })}>
             {t("Take back")}
           </Button>
         </>

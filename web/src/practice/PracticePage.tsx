@@ -6,6 +6,7 @@ import { t } from "../base/words";
 import { problemOf, serverApi } from "../base/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { Choice } from "../parts/Choice";
 import { PageTitle } from "../parts/PageTitle";
 import { CustomsForm, OwnMeasuresForm } from "./CustomsForm";
@@ -26,6 +27,7 @@ import { practiceApi } from "./api";
 
 export default function PracticePage() {
   const { data: me } = serverApi.useMeQuery();
+  const told = useTellFailure();
   const [signOut] = authApi.useSignOutMutation();
   const { mode, setMode } = useColorScheme();
   const account = me?.account;
@@ -33,7 +35,7 @@ export default function PracticePage() {
   return (
     <>
       <PageTitle title={t("Practice")} lead={t("Signed in as {{name}}, {{email}}.", { name: account.name, email: account.email })}>
-        <Button variant="outlined" onClick={() => void signOut()}>
+        <Button variant="outlined" onClick={() => void told(signOut())}>
           {t("Sign out")}
         </Button>
       </PageTitle>
@@ -93,7 +95,7 @@ function PracticeName({ name }: { name: string }) {
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     const done = await rename(typed);
-    if (!("error" in done)) dispatch(notify({ text: t("Saved."), undo: () => void rename(name) }));
+    if (!("error" in done)) dispatch(notify({ text: t("Saved."), undo: () => rename(name) }));
   };
   const problem = error ? problemOf(error) : undefined;
   return (

@@ -47,9 +47,7 @@ function Form({ newest }: { newest: SettingsEntry }) {
     const answer = await save({ version: before.version, settings: next });
     if (answer.data) {
       const { version } = answer.data;
-      dispatch(
-        notify({ text: t("Kept as version {{version}}.", { version }), undo: () => void save({ version, settings: before.settings }) }),
-      );
+      dispatch(notify({ text: t("Kept as version {{version}}.", { version }), undo: () => save({ version, settings: before.settings }) }));
     }
   };
   return (

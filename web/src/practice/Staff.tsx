@@ -4,6 +4,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { CrewListEntry, StaffEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { useTellFailure } from "../base/tell-failure";
 import { practiceApi } from "./api";
 import { crewApi } from "../crew/api";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
@@ -43,6 +44,7 @@ const ownOf = (crews: readonly CrewListEntry[]) => crews.filter(({ sharedBy }) =
 
 function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewListEntry[] }) {
   const [change] = practiceApi.useChangeStaffMutation();
+  const told = useTellFailure();
   const [remove] = practiceApi.useRemoveStaffMutation();
   const [asking, setAsking] = useState(false);
   return (
@@ -65,7 +67,7 @@ function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewLis
               label={name}
               pressed={person.crewIds.includes(id)}
               onChange={(on) =>
-                void change({ id: person.id, crewIds: on ? [...person.crewIds, id] : person.crewIds.filter((each) => each !== id) })
+                void told(change({ id: person.id, crewIds: on ? [...person.crewIds, id] : person.crewIds.filter((each) => each !== id) }))
               }
             />
           ))}
@@ -75,7 +77,10 @@ function Person({ person, crews }: { person: StaffEntry; crews: readonly CrewLis
         open={asking}
         title={t("End the sign-in of {{name}}?", { name: person.name })}
         confirm={t("End it")}
-        onConfirm={() => void remove(person.id)}
+        onConfirm={() => {
+          setAsking(false);
+          void told(remove(person.id));
+        }}
         onClose={() => setAsking(false)}
       >
         {t("They are signed out at once. What they led stays in the record.")}

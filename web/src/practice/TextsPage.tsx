@@ -132,7 +132,7 @@ function Row({ language, direction, text: { key, english, shipped }, own }: RowP
     const { data } = await correct({ language, key, text: text === shipped ? null : text });
     if (!data) return;
     setTyped(null);
-    dispatch(notify({ text: t("Saved."), undo: () => void correct({ language, key, text: own ?? null }) }));
+    dispatch(notify({ text: t("Saved."), undo: () => correct({ language, key, text: own ?? null }) }));
   };
   return (
     <Box

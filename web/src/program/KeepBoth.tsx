@@ -6,22 +6,24 @@ import { programApi } from "./api";
 import { v7 as uuid } from "uuid";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { useProgramEditor } from "./program-editor";
 
 export function KeepBoth() {
   const { crewId, edited } = useProgramEditor();
   const [create, { isLoading }] = programApi.useCreateProgramMutation();
+  const told = useTellFailure();
   const dispatch = useAppDispatch();
   const keepBoth = async () => {
     const { value } = edited;
-    const copied = await create({
+    const asked = create({
       crewId,
       id: uuid(),
       program: withNewIds({ ...value, name: t("{{name}} (my version)", { name: value.name }).slice(0, 120) }),
     });
-    if (!copied.data) return;
+    if (!(await told(asked))) return;
     edited.takeTheirs();
-    dispatch(notify({ text: t("Yours is kept as “{{name}}”.", { name: copied.data.program.name }) }));
+    dispatch(notify({ text: t("Yours is kept as “{{name}}”.", { name: (await asked.unwrap()).program.name }) }));
   };
   return (
     <Button variant="outlined" disabled={isLoading} onClick={() => void keepBoth()}>

@@ -25,16 +25,19 @@ export function NewOrBack({ crewId, people, entries }: NewOrBackProps) {
   if (shown.length === 0) return null;
   /** One after the other: each is a change of the crew. */
   const set = async (list: readonly PersonEntry[], ended: boolean) => {
-    for (const { id } of list) if ("error" in (await endRamp({ crewId, personId: id, ended }))) return false;
-    return true;
+    for (const { id } of list) {
+      const { error } = await endRamp({ crewId, personId: id, ended });
+      if (error) return { error };
+    }
+    return {};
   };
   const end = async (list: readonly PersonEntry[]) => {
-    if (!(await set(list, true))) return;
+    if ((await set(list, true)).error) return;
     const text =
       list.length === 1
         ? t("{{name}} does what is written from today on.", { name: list[0]!.name })
         : t("{{count}} people do what is written from today on.", { count: list.length });
-    dispatch(notify({ text, undo: () => void set(list, false) }));
+    dispatch(notify({ text, undo: () => set(list, false) }));
   };
   const told = shown.filter(({ entry }) => entry.why !== null);
   return (

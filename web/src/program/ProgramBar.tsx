@@ -9,6 +9,7 @@ import type { CrewEntry } from "@kind-grip/core/api";
 import { programApi } from "./api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { SaveState } from "../document/SaveState";
 import { HandOutButton } from "./HandOutButton";
 import { KeepBoth } from "./KeepBoth";
@@ -28,12 +29,13 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
   const [menuAt, setMenuAt] = useState<HTMLElement | null>(null);
   const [dialog, setDialog] = useState<"style" | "keys" | "template" | "copy" | null>(null);
   const [remove] = programApi.useRemoveProgramMutation();
+  const told = useTellFailure();
   const [restore] = programApi.useRestoreProgramMutation();
 
   const removeProgram = async () => {
     setMenuAt(null);
-    await remove(programId);
-    dispatch(notify({ text: t("{{name}} is removed.", { name: program.name }), undo: () => void restore(programId) }));
+    if (!(await told(remove(programId)))) return;
+    dispatch(notify({ text: t("{{name}} is removed.", { name: program.name }), undo: () => restore(programId) }));
     await navigate(`/crews/${crew.id}/program`);
   };
   return (

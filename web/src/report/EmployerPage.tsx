@@ -5,6 +5,7 @@ import { Navigate } from "react-router";
 import { t } from "../base/words";
 import { serverApi } from "../base/api";
 import { takeMeasures } from "../base/measures";
+import { useTellFailure } from "../base/tell-failure";
 import { Choice } from "../parts/Choice";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
@@ -19,6 +20,7 @@ import { crewApi } from "../crew/api";
 export default function EmployerPage() {
   const { data: me } = serverApi.useMeQuery();
   const crews = crewApi.useCrewsQuery(undefined, { skip: me?.account?.role !== "employer" });
+  const told = useTellFailure();
   const [signOut] = authApi.useSignOutMutation();
   const [account, setAccount] = useState(false);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -35,7 +37,7 @@ export default function EmployerPage() {
         <Button aria-pressed={account} onClick={() => setAccount(!account)}>
           {t("Password")}
         </Button>
-        <Button variant="outlined" onClick={() => void signOut()}>
+        <Button variant="outlined" onClick={() => void told(signOut())}>
           {t("Sign out")}
         </Button>
       </Box>

@@ -9,6 +9,7 @@ import { t } from "../base/words";
 import { libraryApi } from "../library/api";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { useTellFailure } from "../base/tell-failure";
 import { SaveState } from "../document/SaveState";
 import { LostPage } from "../parts/LostPage";
 import { PageTitle } from "../parts/PageTitle";
@@ -35,6 +36,7 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
   const [tried, setTried] = useState(false);
   const [saving, setSaving] = useState(false);
   const [remove] = libraryApi.useRemoveMovementMutation();
+  const told = useTellFailure();
   const [restore] = libraryApi.useRestoreMovementMutation();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
@@ -78,11 +80,11 @@ function Studio({ entry }: { entry: CustomMovementEntry | undefined }) {
             <IconButton
               aria-label={t("Take out of the library")}
               onClick={async () => {
-                await remove(givenId).unwrap();
+                if (!(await told(remove(givenId)))) return;
                 dispatch(
                   notify({
                     text: t("{{name}} was taken out of the library.", { name: custom.words.name }),
-                    undo: () => void restore(givenId),
+                    undo: () => restore(givenId),
                   }),
                 );
                 void navigate("/library");

@@ -27,7 +27,7 @@ export function KeepTemplateDialog({ program, onClose }: { program: Program; onC
   const save = async () => {
     const kept = await keep({ id, name: name.trim(), why: why.trim(), program: { ...program, name: name.trim(), sessions } });
     if (!kept.data) return;
-    dispatch(notify({ text: t("{{name}} is kept as a template of the practice.", { name: name.trim() }), undo: () => void remove(id) }));
+    dispatch(notify({ text: t("{{name}} is kept as a template of the practice.", { name: name.trim() }), undo: () => remove(id) }));
     onClose();
   };
   return (

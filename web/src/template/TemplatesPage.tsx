@@ -13,6 +13,7 @@ import { useLibrary, useWords } from "../base/library";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
+import { useTellFailure } from "../base/tell-failure";
 import { useCrew } from "../crew/CrewFrame";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
@@ -31,6 +32,7 @@ export default function TemplatesPage() {
   const navigate = useNavigate();
   const query = templateApi.useTemplatesQuery();
   const [remove] = templateApi.useRemoveTemplateMutation();
+  const told = useTellFailure();
   const [restore] = templateApi.useRestoreTemplateMutation();
   const [create, { isLoading, error, reset }] = programApi.useCreateProgramMutation();
   const [chosen, setChosen] = useState<Program | null>(null);
@@ -47,8 +49,8 @@ export default function TemplatesPage() {
     if (made.data) await navigate(`/crews/${crew.id}/program/${made.data.id}`);
   };
   const takeOut = async (id: string, name: string) => {
-    await remove(id);
-    dispatch(notify({ text: t("{{name}} is no template any more.", { name }), undo: () => void restore(id) }));
+    if (!(await told(remove(id)))) return;
+    dispatch(notify({ text: t("{{name}} is no template any more.", { name }), undo: () => restore(id) }));
   };
   return (
     <>

@@ -8,6 +8,7 @@ import type { PersonAlert } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
+import { useTellFailure } from "../base/tell-failure";
 import { DECISION_WORDS } from "../response/response-text";
 import { runApi } from "../run/api";
 import { pausedWords, reportWords } from "../safety/report-words";
@@ -17,6 +18,7 @@ const moment = (at: string) => dateText(DateTime.fromISO(at), "d LLL HH:mm");
 
 export function PersonNeed({ person, onAnswer }: { person: PersonNeeds; onAnswer(alert: PersonAlert): void }) {
   const words = useWords();
+  const told = useTellFailure();
   const [answerClash] = runApi.useAnswerClashMutation();
   const { alert, clashes, decision, heldOutSince, clearanceEnds, crewId, crewName, personId, name } = person;
   return (
@@ -97,13 +99,13 @@ export function PersonNeed({ person, onAnswer }: { person: PersonNeeds; onAnswer
           >
             <Button
               variant="outlined"
-              onClick={() => void answerClash({ runId: clash.runId, personId, answer: "before" })}
+              onClick={() => void told(answerClash({ runId: clash.runId, personId, answer: "before" }))}
               aria-label={t("It was before: {{name}}", { name })}
             >
               {t("It was before")}
             </Button>
             <Button
-              onClick={() => void answerClash({ runId: clash.runId, personId, answer: "mistake" })}
+              onClick={() => void told(answerClash({ runId: clash.runId, personId, answer: "mistake" }))}
               aria-label={t("A mistake: {{name}}", { name })}
             >
               {t("A mistake")}
