@@ -116,6 +116,8 @@ export const MemberDay = v.strictObject({
   anyTime: v.array(MemberSession),
   /** For home, and for days without a shift; both without the site's kit. */
   home: v.array(MemberSession),
+  /** Shifts around now and of the next days: after midnight in a night shift it is still the day that shift began on. */
+  shifts: v.optional(v.array(v.strictObject({ date: IsoDate, startsAt: IsoInstant, endsAt: IsoInstant })), []),
   /** Which of today and the next days are without a shift. */
   offDays: v.array(IsoDate),
   /** Custom movements among theirs: a phone has no other way to name, draw and ease them. */

@@ -14,6 +14,7 @@ import {
   shiftsFrom,
   wallTime,
   workingDay,
+  workingDayAt,
   type Shift,
 } from ".";
 
@@ -298,5 +299,18 @@ describe("the shift a moment belongs to", () => {
     const shifts = shiftsFrom(night, "UTC", "2026-03-22", 4);
     expect(workingDay(shifts, Date.parse("2026-03-24T02:00:00Z"), "UTC")).toBe("2026-03-23");
     expect(workingDay(shifts, Date.parse("2026-03-24T12:00:00Z"), "UTC")).toBe("2026-03-24");
+  });
+
+  it("by a pattern alone: to two hours after its end the shift's day, in the night the clocks go forward too", () => {
+    const day = (instant: string, zone = "UTC") => workingDayAt(night, zone, Date.parse(instant));
+    expect(["03-23T21:00", "03-24T00:10", "03-24T05:59", "03-24T08:00", "03-24T08:01"].map((time) => day(`2026-${time}:00Z`))).toEqual([
+      "2026-03-23",
+      "2026-03-23",
+      "2026-03-23",
+      "2026-03-23",
+      "2026-03-24",
+    ]);
+    // At one in the morning Dublin's clocks go to two: half past two there.
+    expect(day("2026-03-29T01:30:00Z", "Europe/Dublin")).toBe("2026-03-28");
   });
 });

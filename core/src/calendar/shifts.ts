@@ -47,8 +47,13 @@ export function shiftOf<S extends Span>(shifts: readonly S[], atMs: number): S |
 }
 
 /** The working day a moment belongs to: that of its shift, or else the day it is at the place. */
-export function workingDay(shifts: readonly Shift[], atMs: number, timeZone: string): string {
+export function workingDay(shifts: readonly (Span & { date: string })[], atMs: number, timeZone: string): string {
   return shiftOf(shifts, atMs)?.date ?? dateAt(atMs, timeZone);
+}
+
+/** The working day a moment belongs to by a pattern; after midnight in a night shift the day it began on. */
+export function workingDayAt(pattern: ShiftPattern, timeZone: string, atMs: number): string {
+  return workingDay(shiftsAround(pattern, timeZone, atMs), atMs, timeZone);
 }
 
 /** The shifts that a moment can belong to: those of its day, the day before and the day after. */

@@ -1,7 +1,7 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
 import { CalendarLink, MadeCalendarLink, NewCalendarLink } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
-import { addDays, dateAt, shiftsAround, workingDay } from "@kind-grip/core/calendar";
+import { addDays, dateAt, workingDayAt } from "@kind-grip/core/calendar";
 import { languageOf, wordsOf } from "@kind-grip/core/language";
 import { sessionOn } from "@kind-grip/core/program";
 import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
@@ -240,7 +240,7 @@ async function linksWhere({ models }: Db, where: Partial<CalendarLinkRow>): Prom
 }
 
 function workingDayOf({ detail: { shiftPattern, timeZone } }: CrewRow, startsAt: Date): string {
-  return workingDay(shiftsAround(shiftPattern, timeZone, startsAt.getTime()), startsAt.getTime(), timeZone);
+  return workingDayAt(shiftPattern, timeZone, startsAt.getTime());
 }
 
 function latest(a: Date | null | undefined, b: Date): Date {

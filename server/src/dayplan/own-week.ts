@@ -1,6 +1,6 @@
 /** The week of whoever leads, over all their crews; and the ways between their places. */
 import type { OwnWeek, OwnWeekEntry, Way } from "@kind-grip/core/api";
-import { addDays, shiftsAround, workingDay } from "@kind-grip/core/calendar";
+import { addDays, workingDayAt } from "@kind-grip/core/calendar";
 import { placeKey } from "@kind-grip/core/dayplan";
 import { isHere } from "@kind-grip/core/crew";
 import type { Library } from "@kind-grip/core/library";
@@ -93,7 +93,7 @@ export async function ledSessions(
     const planned = program?.document.sessions.filter(isShiftSession).find(({ id }) => id === row.sessionId);
     if (!program || !planned) return [];
     const { timeZone, place, shiftPattern } = crew.detail;
-    const date = workingDay(shiftsAround(shiftPattern, timeZone, row.startsAt.getTime()), row.startsAt.getTime(), timeZone);
+    const date = workingDayAt(shiftPattern, timeZone, row.startsAt.getTime());
     const session = sessionOn(library, program.document, planned, date);
     if (!session) return [];
     const may = participations.get(crew.id)!;

@@ -37,6 +37,7 @@ import { contacts } from "./migrations/0033-contacts";
 import { personalData } from "./migrations/0035-personal-data";
 import { apiTokens } from "./migrations/0036-api-tokens";
 import { pushKeys } from "./migrations/0037-push-keys";
+import { workingDays } from "./migrations/0038-working-days";
 import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
@@ -79,6 +80,7 @@ const MIGRATIONS = {
   "0035-personal-data": personalData,
   "0036-api-tokens": apiTokens,
   "0037-push-keys": pushKeys,
+  "0038-working-days": workingDays,
 };
 
 function migrations({ sequelize, keys }: Db) {

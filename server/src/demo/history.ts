@@ -1,11 +1,11 @@
 /** Eight weeks of the demo: what was placed, led, answered and excused. */
-import { addDays, dateAt, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
+import { addDays, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
 import { suggestStart } from "@kind-grip/core/dayplan";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { compileGroup, isShiftSession, type Session, type SlotKind } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
 import type { Transaction } from "sequelize";
-import { PERSON_DAY_SUMS, personDays } from "../run/person-days";
+import { dayOfRun, PERSON_DAY_SUMS, personDays } from "../run/person-days";
 import type { Db } from "../db/connection";
 import { placement } from "../dayplan/standing";
 import type { PlacementRow } from "../dayplan/tables";
@@ -53,7 +53,7 @@ export async function seedHistory(
   for (const each of past) {
     if (random.chance(0.08)) continue;
     const session = program.sessions.filter(isShiftSession).find(({ id }) => id === each.sessionId)!;
-    const run = seedRun(random, ledBy, crew, each, session, habits, demo.key);
+    const run = seedRun(random, ledBy, crew, each, session, habits, demo);
     runs.push(run.run);
     runPeople.push(...run.people);
     runItems.push(...run.items);
@@ -87,7 +87,7 @@ function rolledUp(runs: readonly RunRow[], people: readonly RunPersonRow[], item
       items: itemsOf.get(run.id) ?? [],
       people: (peopleOf.get(run.id) ?? []).map((person) => ({ ...person, marks: person.marks ?? [] })),
     };
-    for (const row of personDays(record, dateAt(run.startedAt.getTime(), TIME_ZONE), () => true)) {
+    for (const row of personDays(record, dayOfRun(run, TIME_ZONE), () => true)) {
       const known = days.get(`${row.personId} ${row.day}`);
       if (!known) days.set(`${row.personId} ${row.day}`, row);
       else for (const sum of PERSON_DAY_SUMS) known[sum] += row[sum];

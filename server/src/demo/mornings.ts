@@ -3,13 +3,14 @@
  * rules as everybody's, asked every Monday, and the trainer of the demo confirms most of them. Stories: a flare that settled, a week
  * without gain, a load step that came too soon.
  */
-import { addDays, dateAt } from "@kind-grip/core/calendar";
+import { addDays } from "@kind-grip/core/calendar";
 import type { Region } from "@kind-grip/core/library";
 import type { NewDecision } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import type { CheckInRow } from "../response/tables";
+import { dayOfRun } from "../run/person-days";
 import type { RunPersonRow, RunRow } from "../run/tables";
 import { decide, refreshProposals, waitingDecisions } from "../response/decisions";
 import { TIME_ZONE } from "./crews";
@@ -56,11 +57,11 @@ export function seedMornings(
   until: Date,
 ): CheckInRow[] {
   const names = new Map(crew.people.map((person) => [person.id, person.name]));
-  const dayOfRun = new Map(runs.map((run) => [run.id, dateAt(run.startedAt.getTime(), TIME_ZONE)]));
+  const workDays = new Map(runs.map((run) => [run.id, dayOfRun(run, TIME_ZONE)]));
   const asked = new Map<string, Set<string>>();
   for (const { runId, personId, present } of runPeople)
-    if (present) asked.set(personId, (asked.get(personId) ?? new Set()).add(addDays(dayOfRun.get(runId)!, 1)));
-  const first = [...dayOfRun.values()].sort()[0] ?? "";
+    if (present) asked.set(personId, (asked.get(personId) ?? new Set()).add(addDays(workDays.get(runId)!, 1)));
+  const first = [...workDays.values()].sort()[0] ?? "";
   return [...asked].flatMap(([personId, days]) => {
     const name = names.get(personId)!;
     for (const day of Object.keys(STORIES[name] ?? {})) days.add(day);

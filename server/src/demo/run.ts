@@ -1,5 +1,5 @@
 /** A run of the demo as it may have gone: who came, how hard it was, what was marked. */
-import { dateAt, mondayOf } from "@kind-grip/core/calendar";
+import { mondayOf, workingDayAt } from "@kind-grip/core/calendar";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { compileGroup, type ShiftSession } from "@kind-grip/core/session";
 import type { PlacementRow } from "../dayplan/tables";
@@ -16,7 +16,7 @@ export function seedRun(
   placement: PlacementRow,
   session: ShiftSession,
   habits: ReadonlyMap<string, { attends: number; effort: number }>,
-  key: DemoCrew["key"],
+  { key, crew: { shiftPattern } }: DemoCrew,
 ) {
   const runId = random.id();
   const { totalSec, segments } = compileGroup(
@@ -25,6 +25,7 @@ export function seedRun(
     crew.people.map((person) => person.id),
   );
   const startedAt = new Date(placement.startsAt.getTime() + random.whole(-60, 240) * 1000);
+  const workingDay = workingDayAt(shiftPattern, TIME_ZONE, startedAt.getTime());
   const cutShort = random.chance(0.1);
   const items = session.items.map((item, position): RunItemRow => {
     const plannedSec = segments
@@ -58,8 +59,7 @@ export function seedRun(
       session.items.flatMap((item) => (item.personal[person.id] ? [[item.id, item.personal[person.id]!.formId]] : [])),
     );
     const away = DEMO_AWAY[person.name];
-    const day = dateAt(startedAt.getTime(), TIME_ZONE);
-    if (away && away.from <= day && day <= away.until)
+    if (away && away.from <= workingDay && workingDay <= away.until)
       return {
         runId,
         personId: person.id,
@@ -97,6 +97,7 @@ export function seedRun(
     session,
     startedAt,
     endedAt: new Date(startedAt.getTime() + totalSec * 1000),
+    workingDay,
     plannedSec: totalSec,
     doneSec,
   };

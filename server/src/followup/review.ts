@@ -12,6 +12,7 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { practiceLibrary } from "../library/practice-library";
 import { raisedMornings } from "./mornings";
+import { dayOfRun } from "../run/person-days";
 
 export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string, weeks: number): Promise<ReviewAnswer> {
   const crew = await crewOf(db, caller, crewId);
@@ -118,7 +119,7 @@ async function loadedRuns(
         crewId,
         startedAt: { [Op.between]: [new Date(`${addDays(from, -1)}T00:00:00Z`), new Date(`${addDays(until, 2)}T00:00:00Z`)] },
       },
-      attributes: ["id", "startedAt", "session", "format"],
+      attributes: ["id", "startedAt", "workingDay", "session", "format"],
     })
   )
     .map((row) => row.get({ plain: true }))
@@ -136,8 +137,8 @@ async function loadedRuns(
     people.map((row) => row.get({ plain: true })),
     (each) => each.runId,
   );
-  return runs.map(({ id, startedAt, session }) => ({
-    day: dateAt(startedAt.getTime(), timeZone),
+  return runs.map(({ id, startedAt, workingDay, session }) => ({
+    day: dayOfRun({ workingDay, startedAt }, timeZone),
     session,
     items: itemsOf.get(id) ?? [],
     people: peopleOf.get(id) ?? [],

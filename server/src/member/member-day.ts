@@ -1,6 +1,6 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
 import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/api";
-import { addDays, dateAt, shiftOf, shiftsFrom } from "@kind-grip/core/calendar";
+import { addDays, dateAt, shiftOf, shiftsFrom, workingDayAt } from "@kind-grip/core/calendar";
 import { languageOf, type Language } from "@kind-grip/core/language";
 import type { CustomMovement, Library } from "@kind-grip/core/library";
 import { rampOn, sessionOn, type Program } from "@kind-grip/core/program";
@@ -36,6 +36,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
   if (!person) throw notFound("person");
   const { timeZone, place } = crew.detail;
   const today = dateAt(at.getTime(), timeZone);
+  const workday = workingDayAt(crew.detail.shiftPattern, timeZone, at.getTime());
   const [
     rows,
     programs,
@@ -60,7 +61,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null }, order: [["changedAt", "DESC"]] }),
     presencesIn(db, crew.id, today, { personId }),
     participationsIn(db, { id: crew.id, timeZone }, at),
-    db.models.CheckIn.count({ where: { personId, day: today } }),
+    db.models.CheckIn.count({ where: { personId, day: workday } }),
     donePlacements(db, crew.id, personId, new Date(at.getTime() - 2 * 24 * 3600_000)),
     alertsOf(db, personId, at),
     symptomHistory(db, { crewId: crew.id, personId }),
@@ -168,6 +169,11 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     changes: booked?.changes ?? null,
     anyTime,
     home,
+    shifts: shifts.map(({ date, startMs, endMs }) => ({
+      date,
+      startsAt: new Date(startMs).toISOString(),
+      endsAt: new Date(endMs).toISOString(),
+    })),
     offDays: Array.from({ length: DAYS_AHEAD + 1 }, (_, i) => addDays(today, i)).filter((day) =>
       booked
         ? !booked.bookings.some((each) => dateAt(Date.parse(each.startsAt), timeZone) === day)

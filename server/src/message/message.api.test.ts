@@ -85,6 +85,25 @@ it("somebody who is out by the time it is sent gets none, and one when they take
   expect(sent.at(-1)).toBe(numberOf(0));
 });
 
+it("whoever is excused on its day is not reminded, and nobody is who was excused since", async () => {
+  const week = addDays(mondayOf(new Date().toISOString().slice(0, 10)), 7);
+  const excuse = (person: number, from: string, until: string) =>
+    trainer.send("post", `/api/crews/${world.crewId}/absences`, { id: uuid(), personId: world.people[person]!.id, from, until });
+  expect((await excuse(0, week, week)).status).toBeLessThan(300);
+  expect((await excuse(1, addDays(week, 1), addDays(week, 3))).status).toBeLessThan(300);
+  const id = await place();
+  expect((await remind(id)).body).toEqual(said(2, 2));
+  expect((await excuse(2, addDays(week, -1), week)).status).toBeLessThan(300);
+  const sent: string[] = [];
+  const gateway: Way = async ({ to }) => {
+    sent.push(to);
+    return { taken: true };
+  };
+  await sendDue(test.db, { telephone: gateway }, later(1));
+  expect(sent).toEqual([numberOf(1)]);
+  expect((await messages()).map(({ state }) => state).sort()).toEqual(["dropped", "sent"]);
+});
+
 it("a session that is out of the plan is not announced", async () => {
   const id = await place();
   await remind(id);

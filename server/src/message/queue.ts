@@ -1,7 +1,7 @@
 /** Reminders: queued in the database, one for each person, placed session and way they agreed to, sent by a worker. */
 import type { ContactWay } from "@kind-grip/core/contact";
 import type { Reminded } from "@kind-grip/core/api";
-import { dateAt, shiftsAround, wallTime } from "@kind-grip/core/calendar";
+import { shiftsAround, wallTime, workingDayAt } from "@kind-grip/core/calendar";
 import { quietUntil, REMIND_MINUTES } from "@kind-grip/core/dayplan";
 import { isHere } from "@kind-grip/core/crew";
 import { languageOf, wordsOf } from "@kind-grip/core/language";
@@ -74,7 +74,7 @@ export async function remind(
   };
 }
 
-/** Who is here on the day, is meant, and may do some of it. */
+/** Who is here on the day and not excused, is meant, and may do some of it. */
 async function meantBy(
   db: Db,
   practiceId: string,
@@ -83,17 +83,37 @@ async function meantBy(
   session: Session,
   at: Date,
 ): Promise<PersonRow[]> {
-  const day = dateAt(placement.startsAt.getTime(), crew.detail.timeZone);
-  const [library, participations, people] = await Promise.all([
+  const day = dayOf(crew, placement);
+  const [library, participations, people, excused] = await Promise.all([
     practiceLibrary(db, practiceId),
     participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at),
     db.models.Person.findAll({ where: { crewId: crew.id } }),
+    excusedFrom(db, crew, placement),
   ]);
   return people
     .map((person) => person.get())
     .filter(
-      (person) => isHere(person, day) && isMeantFor(placement, person.id) && hasAnyItem(library, session, participations.get(person.id)),
+      (person) =>
+        isHere(person, day) &&
+        !excused.has(person.id) &&
+        isMeantFor(placement, person.id) &&
+        hasAnyItem(library, session, participations.get(person.id)),
     );
+}
+
+/** The working day of a placed session: at night the one the shift began on. */
+function dayOf({ detail: { shiftPattern, timeZone } }: CrewRow, { startsAt }: PlacementRow): string {
+  return workingDayAt(shiftPattern, timeZone, startsAt.getTime());
+}
+
+/** People whose days off a placed session lies in. */
+async function excusedFrom({ models }: Db, crew: CrewRow, placement: PlacementRow): Promise<Set<string>> {
+  const day = dayOf(crew, placement);
+  const rows = await models.Absence.findAll({
+    where: { crewId: crew.id, fromDay: { [Op.lte]: day }, untilDay: { [Op.gte]: day } },
+    attributes: ["personId"],
+  });
+  return new Set(rows.map((row) => row.get().personId));
 }
 
 /** @param until they wait, by the practice's clock @returns how many people have one now who had none */
@@ -200,7 +220,7 @@ async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow, wa
 const A_DAY_SEC = 86_400;
 
 /**
- * For how long a reminder is one still, as it is sent: the session is in the plan and has not begun, and the person may do some of it.
+ * For how long a reminder is one still, as it is sent: the session is in the plan and has not begun, and the person is not excused and may do some of it.
  * @returns seconds, 0 for one that is none any more
  */
 export async function goodForSec(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<number> {
@@ -210,11 +230,12 @@ export async function goodForSec(db: Db, { placementId, practiceId, crewId, pers
   const session = placement && (await sessionOf(db, placement));
   if (!session || placement.startsAt <= at || !isMeantFor(placement, personId)) return 0;
   const { timeZone } = crew.detail;
-  const [library, participations] = await Promise.all([
+  const [library, participations, excused] = await Promise.all([
     practiceLibrary(db, practiceId),
     participationsIn(db, { id: crewId, timeZone }, at),
+    excusedFrom(db, crew, placement),
   ]);
-  if (!hasAnyItem(library, session, participations.get(personId))) return 0;
+  if (excused.has(personId) || !hasAnyItem(library, session, participations.get(personId))) return 0;
   return Math.ceil((placement.startsAt.getTime() - at.getTime()) / 1000);
 }
 

@@ -1,5 +1,5 @@
 /** Next-morning check-ins, sent from phones that may be offline: stored once, in whatever order they come. A bad morning pauses by itself. */
-import { addDays, dateAt } from "@kind-grip/core/calendar";
+import { addDays, dateAt, SHIFT_REACH_MIN } from "@kind-grip/core/calendar";
 import type { CheckIn } from "@kind-grip/core/response";
 import { morningAlarm } from "@kind-grip/core/safety";
 import type { Caller } from "../auth/caller";
@@ -15,7 +15,7 @@ import { refreshProposals } from "./decisions";
 /** A phone that was off for a while still brings these; older ones are refused. */
 const OLDEST_DAYS = 14;
 
-/** One answer a day: what came first stays. @throws Problem 400 for a day that has not come yet or is long gone */
+/** One answer a working day: what came first stays. @throws Problem 400 for a day that has not come yet or is long gone */
 export async function storeCheckIn(
   db: Db,
   caller: Caller,
@@ -26,7 +26,9 @@ export async function storeCheckIn(
   return inTransaction(db, async (transaction) => {
     const crew = await lockCrew(db, caller, place.crewId, transaction);
     const today = dateAt(at.getTime(), crew.detail.timeZone);
-    if (day > today) throw invalid([{ path: "day", message: "has not come yet" }]);
+    // Before a shift that begins after midnight it is that shift's day already.
+    if (day > dateAt(at.getTime() + SHIFT_REACH_MIN * 60_000, crew.detail.timeZone))
+      throw invalid([{ path: "day", message: "has not come yet" }]);
     if (Date.parse(day) < Date.parse(today) - OLDEST_DAYS * 86_400_000) throw invalid([{ path: "day", message: "is too long ago" }]);
     const known = await db.models.CheckIn.findOne({ where: { personId: place.personId, day }, transaction });
     if (known) return { id: known.get().id, stored: "already" };

@@ -15,6 +15,7 @@ import type { CrewRow } from "../crew/tables";
 import type { DecisionRow } from "./tables";
 import { presencesIn } from "../program/ramps";
 import { participationsIn, symptomHistory, symptomsOn, type AskedSymptoms } from "../safety/participations";
+import { dayOfRun } from "../run/person-days";
 
 /** How far back evidence reaches, days: a block of eight weeks. */
 const REACH_DAYS = 56;
@@ -33,6 +34,7 @@ interface FlatRun {
   personId: string;
   itemId: string;
   startedAt: Date;
+  workingDay: string | null;
   status: ItemRun["status"];
   effort: number | null;
   present: number;
@@ -271,7 +273,7 @@ async function flatRuns(
   transaction?: Transaction,
 ): Promise<FlatRun[]> {
   const rows = await sequelize.query<Omit<FlatRun, "marks"> & { marks: string | null }>(
-    `SELECT r.id AS runId, i.movementId, rp.personId, i.itemId, r.startedAt, i.status, rp.effort, rp.present, r.alone, IF(rp.markCount > 0, rp.marks, NULL) AS marks, rp.leftOut
+    `SELECT r.id AS runId, i.movementId, rp.personId, i.itemId, r.startedAt, DATE_FORMAT(r.workingDay, '%Y-%m-%d') AS workingDay, i.status, rp.effort, rp.present, r.alone, IF(rp.markCount > 0, rp.marks, NULL) AS marks, rp.leftOut
      FROM runs r JOIN run_people rp ON rp.runId = r.id JOIN run_items i ON i.runId = r.id
      WHERE r.crewId = :crewId AND r.startedAt >= :since AND r.startedAt <= :until AND (rp.clash IS NULL OR rp.clashAnswer = 'before') ${personIds ? "AND rp.personId IN (:personIds)" : ""} ORDER BY r.startedAt, r.id`,
     { replacements: { crewId, since, until, personIds }, type: QueryTypes.SELECT, transaction },
@@ -282,7 +284,7 @@ async function flatRuns(
   const marked = new Map<string, FlatRun["marks"]>();
   return rows.map((row) => {
     const startedAt = new Date(row.startedAt);
-    if (!days.has(row.runId)) days.set(row.runId, dateAt(startedAt.getTime(), timeZone));
+    if (!days.has(row.runId)) days.set(row.runId, dayOfRun({ workingDay: row.workingDay, startedAt }, timeZone));
     if (row.marks !== null && !marked.has(row.marks))
       marked.set(row.marks, decryptedFrom(sequelize, { table: "run_people", key: [row.runId, row.personId] }, "marks", row.marks)!);
     return { ...row, startedAt, day: days.get(row.runId)!, marks: row.marks === null ? [] : marked.get(row.marks)! };

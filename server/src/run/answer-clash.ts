@@ -7,7 +7,7 @@ import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { notFound } from "../http/problem";
 import { refreshProposals } from "../response/decisions";
-import { addToPersonDays } from "./person-days";
+import { addToPersonDays, dayOfRun } from "./person-days";
 import { runOf } from "./runs";
 
 /** `before`: it was before, and counts from now on. `mistake`: it stays on record and never counts. */
@@ -26,8 +26,11 @@ export async function answerClash(
     if ((await db.models.RunPerson.count({ where, transaction })) === 0) throw notFound("clash");
     const [changed] = await db.models.RunPerson.update({ clashAnswer: answer }, { where: { ...where, clashAnswer: null }, transaction });
     if (changed === 0) return;
-    if (answer === "before")
-      await addToPersonDays(db, crew, { ...run, people: run.people.filter((person) => person.personId === personId) }, transaction);
+    if (answer === "before") {
+      const row = (await db.models.Run.findByPk(runId, { attributes: ["workingDay", "startedAt"], transaction }))!.get();
+      const theirs = { ...run, people: run.people.filter((person) => person.personId === personId) };
+      await addToPersonDays(db, theirs, dayOfRun(row, crew.detail.timeZone), transaction);
+    }
     await noteChanged(db, caller, at, { crewId: crew.id, personId, subject: "run", what: `late run: ${answer}` }, transaction);
     await refreshProposals(db, caller.practiceId, crew, at, [personId], transaction);
   });

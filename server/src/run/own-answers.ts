@@ -3,7 +3,6 @@
  * takes them over; an effort that comes after the run was kept goes into it.
  */
 import type { OwnAnswer } from "@kind-grip/core/api";
-import { dateAt } from "@kind-grip/core/calendar";
 import { EFFORT_ASKED_HOURS, type Arrival, type OwnEffort, type RunRecord } from "@kind-grip/core/run";
 import { Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
@@ -14,6 +13,7 @@ import { inTransaction } from "../db/transaction";
 import { notFound, Problem } from "../http/problem";
 import { hashOf } from "../member/access";
 import { refreshProposals } from "../response/decisions";
+import { dayOfRun } from "./person-days";
 import type { OwnAnswerRow, RunRow } from "./tables";
 
 interface Stored {
@@ -73,7 +73,7 @@ async function fillIn(db: Db, run: RunRow, personId: string, effort: number, tim
   if (!clash)
     await db.models.PersonDay.increment(
       { effortSum: effort, efforts: 1 },
-      { where: { personId, day: dateAt(run.startedAt.getTime(), timeZone) }, transaction },
+      { where: { personId, day: dayOfRun(run, timeZone) }, transaction },
     );
   return true;
 }

@@ -3,14 +3,19 @@ import { dateAt } from "@kind-grip/core/calendar";
 import type { RunRecord } from "@kind-grip/core/run";
 import { Op, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../crew/tables";
-import type { PersonDayRow } from "./tables";
+import type { PersonDayRow, RunRow } from "./tables";
 
 export const PERSON_DAY_SUMS = ["itemsDue", "itemsDone", "doneSec", "runs", "effortSum", "efforts", "marks"] as const;
 
-export async function addToPersonDays(db: Db, crew: CrewRow, run: RunRecord, transaction: Transaction): Promise<void> {
+/** The day a run counts for: its working day; for one from before that was kept, the day it began on at the place. */
+export function dayOfRun({ workingDay, startedAt }: Pick<RunRow, "workingDay" | "startedAt">, timeZone: string): string {
+  return workingDay ?? dateAt(startedAt.getTime(), timeZone);
+}
+
+/** @param day the run counts for */
+export async function addToPersonDays(db: Db, run: RunRecord, day: string, transaction: Transaction): Promise<void> {
   const counted = await dueAlready(db, run, transaction);
-  const rows = personDays(run, dateAt(Date.parse(run.startedAt), crew.detail.timeZone), (personId) => !counted.has(personId));
+  const rows = personDays(run, day, (personId) => !counted.has(personId));
   if (rows.length === 0) return;
   const sums = PERSON_DAY_SUMS;
   const columns = ["personId", "day", "crewId", ...sums] as const;

@@ -1,5 +1,6 @@
 /** Runs: stored once, whole, however often they are sent. */
 import type { LastPresence } from "@kind-grip/core/api";
+import { workingDayAt } from "@kind-grip/core/calendar";
 import type { Library } from "@kind-grip/core/library";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
@@ -97,6 +98,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
     const clashes = await clashesNow(db, library, run, await participationsIn(db, place, at, transaction), at, transaction);
     const { session } = run;
     const doneSec = run.items.reduce((sum, item) => sum + item.doneSec, 0);
+    const workingDay = workingDayAt(crew.detail.shiftPattern, crew.detail.timeZone, Date.parse(run.startedAt));
     await db.models.Run.create(
       {
         id: run.id,
@@ -109,6 +111,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
         session,
         startedAt: new Date(run.startedAt),
         endedAt: new Date(run.endedAt),
+        workingDay,
         plannedSec: run.plannedSec,
         doneSec,
         alone: run.alone,
@@ -137,7 +140,7 @@ export async function storeRun(db: Db, caller: Caller, at: Date, sent: RunRecord
       })),
       { transaction },
     );
-    await addToPersonDays(db, crew, { ...run, people: run.people.filter(({ personId }) => !clashes.has(personId)) }, transaction);
+    await addToPersonDays(db, { ...run, people: run.people.filter(({ personId }) => !clashes.has(personId)) }, workingDay, transaction);
     await pauseByMarks(db, caller, crew, at, run, transaction);
     const present = run.people.flatMap((person) => (person.present ? [person.personId] : []));
     await refreshProposals(db, caller.practiceId, crew, at, present, transaction);

@@ -5,7 +5,7 @@ import type { QuickResult } from "@kind-grip/core/quicktest";
 import type { RunRecord } from "@kind-grip/core/run";
 import { SESSION_DOCUMENT, type SessionSlot } from "@kind-grip/core/session";
 import type { Sequelize } from "sequelize";
-import { dayPart, flag, id, idPart, json, moment, real, text, uuid, whole, wholePart, type Table } from "../db/columns";
+import { day, dayPart, flag, id, idPart, json, moment, real, text, uuid, whole, wholePart, type Table } from "../db/columns";
 import { encrypted } from "../db/encrypted";
 import { storedDocument } from "../db/stored-document";
 
@@ -20,6 +20,8 @@ export interface RunRow {
   session: RunRecord["session"];
   startedAt: Date;
   endedAt: Date;
+  /** The working day it belongs to by the shifts of then; null for those from before this was kept. */
+  workingDay?: string | null;
   plannedSec: number;
   doneSec: number;
   /** Followed by one person on their own page, not led. */
@@ -100,6 +102,7 @@ export function defineRunTables(sequelize: Sequelize) {
       ...storedDocument(SESSION_DOCUMENT, "session"),
       startedAt: moment,
       endedAt: moment,
+      workingDay: day,
       plannedSec: real,
       doneSec: real,
       alone: flag,

@@ -2,7 +2,6 @@
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
 import { useNavigate } from "react-router";
-import { dateAt } from "@kind-grip/core/calendar";
 import type { Region } from "@kind-grip/core/library";
 import { useWords } from "../base/library";
 import { v7 as uuid } from "uuid";
@@ -12,6 +11,7 @@ import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
 import { Places } from "./Places";
 import { practiceTime } from "./use-phone";
+import { workdayAt } from "./workday";
 import { YesNo } from "./YesNo";
 
 export default function CheckInPage() {
@@ -23,7 +23,7 @@ export default function CheckInPage() {
   const [tingling, setTingling] = useState(false);
   const [stillThere, setStillThere] = useState<boolean | null>(null);
   const store = async () => {
-    const day = dateAt(practiceTime(phone), phone.day.crew.timeZone);
+    const day = workdayAt(phone.day, practiceTime(phone));
     await putAway({
       kind: "check-ins",
       body: { id: uuid(), day, level: level!, regions: level === 0 ? [] : regions, tingling, stillThere: tingling ? stillThere : null },

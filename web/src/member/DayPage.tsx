@@ -21,20 +21,22 @@ import { useNewVersions } from "./new-version";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { putAway } from "./phone-store";
 import { sessionAddress } from "./session-address";
-import { practiceTime } from "./use-phone";
+import { practiceTime, usePracticeTime } from "./use-phone";
+import { todayAt, workdayAt } from "./workday";
 
 export default function DayPage() {
   const library = useLibrary();
   const words = useWords();
   const phone = useDay();
   useNewVersions();
-  const { day, done, checkedIn, answered, waiting, sent, cannotSend } = phone;
+  const { day, done, answered, waiting, sent, cannotSend } = phone;
   const { alerts, out, shortOfEndDeg, sessions, anyTime, home } = phoneDay(library, day, waiting, sent);
   const zone = day.crew.timeZone;
-  const now = practiceTime(phone);
-  const today = dateAt(now, zone);
+  const now = usePracticeTime(phone);
+  const today = todayAt(day, now);
+  const checkedIn = phone.checkedInOn === workdayAt(day, now);
   const isDone = (entry: MemberSession) => entry.done || (entry.placementId !== null && done.includes(entry.placementId));
-  const dayOf = (entry: MemberSession) => dateAt(Date.parse(entry.startsAt!), zone);
+  const dayOf = (entry: MemberSession) => workdayAt(day, Date.parse(entry.startsAt!));
   const todays = sessions.filter((entry) => dayOf(entry) === today);
   const off = day.offDays.includes(today);
   // What is planned for the shift comes first: where that is all a day may have, nothing is added at home.
@@ -106,7 +108,7 @@ export default function DayPage() {
 
 function NextCard({ entry, zone, phone }: { entry: MemberSession; zone: string; phone: ReturnType<typeof useDay> }) {
   const words = useWords();
-  const now = practiceTime(phone);
+  const now = usePracticeTime(phone);
   const counted = isCounted(phone.day, phone.answered, entry);
   const waits = phone.waiting.some(({ kind, body }) => kind === "arrivals" && body.placementId === entry.placementId);
   const arrive = () =>

@@ -1,8 +1,8 @@
 /** What surrounds every page of the phone: the sender, what waits, the way between the pages. */
-import { Alert, Box, Typography } from "@mui/material";
+import { Alert, Box, Button, Typography } from "@mui/material";
 import { CalendarCheck, CloudOff, LineChart, OctagonX } from "lucide-react";
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
-import { Navigate, NavLink, Outlet, useLocation } from "react-router";
+import { Link, Navigate, NavLink, Outlet, useLocation } from "react-router";
 import type { MemberDay } from "@kind-grip/core/api";
 import { useWords, WithLibrary } from "../base/library";
 
@@ -77,11 +77,26 @@ function Signed({ phone, sender: { reached, signedOut } }: { phone: Phone; sende
   }, [pathname]);
   const waiting = phone.waiting.filter(({ refused }) => refused === undefined);
   const refused = phone.waiting.filter((each) => each.refused !== undefined);
-  if (signedOut && waiting.length === 0) return <Navigate to="/me/sign-in" replace />;
+  // A session that is followed goes on: what it leaves waits for whoever made it.
   if (pathname.startsWith("/me/session/")) return <Outlet />;
+  if (signedOut && waiting.length === 0) return <Navigate to="/me/sign-in" replace />;
   return (
     <Box sx={{ minHeight: "100dvh", display: "flex", flexDirection: "column", maxWidth: 560, mx: "auto" }}>
       <Box component="main" id="main" sx={{ flex: 1, px: 2.5, pt: 2.5, pb: 3 }}>
+        {signedOut && (
+          <Alert
+            severity="warning"
+            variant="outlined"
+            sx={{ mb: 2 }}
+            action={
+              <Button component={Link} to="/me/sign-in" color="inherit">
+                {words.member("signIn")}
+              </Button>
+            }
+          >
+            {words.member("waitsHere", { count: waiting.length })}
+          </Alert>
+        )}
         {refused.map(({ seq, refused: why }) => (
           <Alert key={seq} severity="warning" variant="outlined" sx={{ mb: 2 }} onClose={() => void store.outbox.delete(seq!)}>
             {words.member("refused", { why: why! })}

@@ -200,6 +200,95 @@ it("who is held out until a clinician has cleared it sees no sessions", async ()
   expect(screen.queryByText("Break")).toBeNull();
 });
 
+describe("which day it is", () => {
+  const at = (time: string) => `2026-03-${time}:00.000Z`;
+  const nights = ["23", "24", "25"].map((date) => ({
+    date: `2026-03-${date}`,
+    startsAt: at(`${date}T22:00`),
+    endsAt: at(`${Number(date) + 1}T06:00`),
+  }));
+  const placed = (startsAt: string, name: string) => ({
+    ...entryOf(sampleSession(["palm-away"], { name })),
+    placementId: sampleId(),
+    startsAt,
+  });
+  const asks = () => screen.queryByRole("link", { name: /How are your hands this morning/ });
+  /** Kept when it was fetched, and opened later without a connection. */
+  const openLater = async (kept: MemberDay, hours: number) => {
+    await open(kept, {}, true);
+    await act(async () => void (await phone.kept.put({ key: "fetchedMs", value: Date.now() - hours * 3600_000 })));
+  };
+  it("the morning is asked of a phone that was last reached yesterday", async () => {
+    await openLater(day({ now: at("24T12:00"), checkedIn: true }), 0);
+    expect(asks()).toBeNull();
+    await act(async () => void (await phone.kept.put({ key: "fetchedMs", value: Date.now() - 20 * 3600_000 })));
+    expect(await screen.findByRole("link", { name: /How are your hands this morning/ })).toBeInTheDocument();
+  });
+  it("what was answered here today is not asked again by a day that is of yesterday", async () => {
+    await phone.kept.put({ key: "checkedIn", value: "2026-03-25" });
+    await openLater(day({ now: at("24T12:00"), checkedIn: false }), 20);
+    await waitFor(() => expect(asks()).toBeNull());
+  });
+  it("at night it is the day the shift began on: its sessions are today's, and its morning was answered", async () => {
+    const sessions = [placed(at("23T22:10"), "Warm-up"), placed(at("24T02:00"), "Night break"), placed(at("24T22:10"), "Next night")];
+    await open(day({ now: at("24T00:10"), checkedIn: true, shifts: nights, sessions, anyTime: [] }), {}, true);
+    expect(asks()).toBeNull();
+    expect(within(screen.getByRole("region", { name: "Night break" })).getByText("02:00")).toBeInTheDocument();
+    expect(within(screen.getByRole("region", { name: "Tomorrow" })).getByText("Next night")).toBeInTheDocument();
+  });
+  it("after the shift the night to come is today's, and its morning is asked after a rest", async () => {
+    const sessions = [placed(at("24T22:10"), "Next night")];
+    const after = (time: string) => day({ now: at(time), checkedIn: false, shifts: nights, sessions, anyTime: [] });
+    await phone.kept.put({ key: "checkedIn", value: "2026-03-23" });
+    const { unmount } = await open(after("24T07:00"), {}, true);
+    expect(asks()).toBeNull();
+    expect(screen.getByRole("region", { name: "Next night" })).toBeInTheDocument();
+    unmount();
+    await open(after("24T09:00"), {}, true);
+    expect(asks()).toBeInTheDocument();
+    expect(within(screen.getByRole("region", { name: "Today" })).getByText("Next night")).toBeInTheDocument();
+  });
+});
+
+describe("a phone whose sign-in ran out", () => {
+  const signedOut = refusal(401, "signedOut", "Sign in.");
+  const pages = (
+    <Routes>
+      <Route path="me" element={<PhoneFrame />}>
+        <Route index element={<DayPage />} />
+        <Route path="session/:sessionId" element={<FollowPage />} />
+      </Route>
+      <Route path="me/sign-in" element={<p>sign in here</p>} />
+    </Routes>
+  );
+  const start = async (mine: MemberDay, at = "/me") => {
+    await takeDay(mine);
+    const server = new TestServer({ "GET /member/day": signedOut });
+    return { server, ...showPage(pages, { at, path: "*", knowsMe: false }) };
+  };
+  it("asks to sign in again", async () => {
+    await start(day());
+    expect(await screen.findByText("sign in here")).toBeInTheDocument();
+  });
+  it("with something that waits it says that this goes out only then", async () => {
+    const mine = day();
+    await phone.outbox.add(checkIn("a", mine.person.id));
+    const { server, user } = await start(mine);
+    server.answers = { ...server.answers, "PUT /member/check-ins/a": signedOut };
+    expect(await screen.findByText(/One thing was done on this phone and is not sent yet/)).toBeInTheDocument();
+    await user.click(screen.getByRole("link", { name: "Sign in" }));
+    expect(await screen.findByText("sign in here")).toBeInTheDocument();
+    expect(await phone.outbox.count()).toBe(1);
+  });
+  it("takes nobody out of a session they follow", async () => {
+    const entry = entryOf();
+    const { server } = await start(day({ anyTime: [entry] }), `/me/session/${entry.session.id}`);
+    await waitFor(() => expect(server.calls("GET /member/day").length).toBeGreaterThan(0));
+    expect(await screen.findByRole("button", { name: "Start" })).toBeInTheDocument();
+    expect(screen.queryByText("sign in here")).toBeNull();
+  });
+});
+
 describe("a phone two people use", () => {
   it("what waits of the one is not sent as the other's, not shown to them, and goes out when its maker is back", async () => {
     const [ann, bo] = [day(), day({ person: { id: sampleId(), name: "Bo Late" } })];

@@ -1,6 +1,6 @@
 /** The crew member's day on this phone: from its store at once, from the server when there is one; and the sender. */
 import { liveQuery } from "dexie";
-import { useEffect, useState } from "react";
+import { useEffect, useReducer, useState } from "react";
 import type { MemberDay } from "@kind-grip/core/api";
 import { METRIC } from "@kind-grip/core/units";
 import { memberApi } from "./api";
@@ -11,6 +11,7 @@ import { sendInBackground } from "./background";
 import { sendOutbox } from "./outbox";
 import { isInDay, keep, kept, notInDay, phone, type Sending, type Waiting } from "./phone-store";
 import type { Outcome } from "./send-waiting";
+import { workdayAt } from "./workday";
 
 export interface Phone {
   /** Undefined while the store is read, null when nobody is signed in here. */
@@ -18,7 +19,8 @@ export interface Phone {
   /** Real time of the phone when the day was fetched, ms. */
   fetchedMs: number;
   done: readonly string[];
-  checkedIn: boolean;
+  /** The last working day whose morning was answered, here or elsewhere. */
+  checkedInOn: string | null;
   /** What was answered here and is not in the day yet. */
   answered: readonly string[];
   waiting: readonly Waiting[];
@@ -28,6 +30,7 @@ export interface Phone {
 
 const LATER = {
   ramp: null,
+  shifts: [],
   home: [],
   offDays: [],
   bookings: [],
@@ -47,7 +50,7 @@ export function usePhone(): Phone {
   const [state, setState] = useState<Phone>({
     day: undefined,
     fetchedMs: 0,
-    checkedIn: false,
+    checkedInOn: null,
     done: [],
     answered: [],
     sent: [],
@@ -62,13 +65,27 @@ export function usePhone(): Phone {
         day,
         fetchedMs: (await kept("fetchedMs")) ?? 0,
         ...(await notInDay()),
-        checkedIn: !!day && (day.checkedIn || (await kept("checkedIn")) === day.today),
+        checkedInOn: later((await kept("checkedIn")) ?? null, day?.checkedIn ? workdayAt(day, Date.parse(day.now)) : null),
         waiting: (await phone.outbox.toArray()).filter(({ owner }) => owner === day?.person.id),
       };
     }).subscribe({ next: setState });
     return () => subscription.unsubscribe();
   }, []);
   return state;
+}
+
+function later(a: string | null, b: string | null): string | null {
+  return a !== null && (b === null || a > b) ? a : b;
+}
+
+/** The same as {@link practiceTime} for what is drawn: it goes on while nothing else changes. */
+export function usePracticeTime(phone: Pick<Phone, "day" | "fetchedMs">): number {
+  const [, tick] = useReducer((count: number) => count + 1, 0);
+  useEffect(() => {
+    const timer = setInterval(tick, DRAWN_EVERY_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return practiceTime(phone);
 }
 
 /** The moment it is at the practice, carried on from when the day was fetched. */
@@ -83,6 +100,7 @@ export async function takeDay(day: MemberDay): Promise<void> {
   });
 }
 
+const DRAWN_EVERY_MS = 20_000;
 const EVERY_MS = 8000;
 /** Whether bookings moved is asked more often: it is one number. */
 const PULSE_MS = 1200;
@@ -131,6 +149,11 @@ export function useSender(): Sender {
       } while (again && !gone);
       busy = false;
     };
+    /** Also where a round is under way: another follows it. */
+    const atOnce = () => {
+      again = true;
+      void round();
+    };
     void round();
     const pulse = async () => {
       const changes = (await kept("day"))?.changes ?? null;
@@ -145,20 +168,19 @@ export function useSender(): Sender {
       next: (count) => {
         // Put away while a day was being fetched, it goes out right after.
         if (count > waited) {
-          again = true;
           void sendInBackground();
-          void round();
+          atOnce();
         }
         waited = count;
       },
     });
-    addEventListener("online", round);
+    addEventListener("online", atOnce);
     return () => {
       gone = true;
       clearInterval(timer);
       clearInterval(heart);
       subscription.unsubscribe();
-      removeEventListener("online", round);
+      removeEventListener("online", atOnce);
     };
   }, [dispatch]);
   return state;

@@ -3,7 +3,7 @@ import { useColorScheme } from "@mui/material/styles";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
-import { dateAt } from "@kind-grip/core/calendar";
+import { workingDayAt } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
 import { languageOf } from "@kind-grip/core/language";
 import { shortVersion } from "@kind-grip/core/run";
@@ -73,7 +73,7 @@ export function LedRun({
   const [search] = useSearchParams();
   const { data: me } = serverApi.useMeQuery();
   const now = useNow(60_000);
-  const today = dateAt(now, crew.timeZone);
+  const today = workingDayAt(crew.shiftPattern, crew.timeZone, now);
   // Who takes part is settled as the screen opens, so that the clock does not jump; who is taken out since then leaves the strip at once.
   const stopped = useWhoStopped(crew.id);
   const [participations] = useState(() => withoutAny(said, stopped));

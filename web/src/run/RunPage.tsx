@@ -2,7 +2,7 @@
 import { Box, Button } from "@mui/material";
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import { shiftsAround, workingDay } from "@kind-grip/core/calendar";
+import { workingDayAt } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
@@ -101,7 +101,7 @@ function awayOf(presence: LastPresence | undefined, now: number): ReadonlySet<st
 
 /** The day a session is led for: in a night shift after midnight still that of the shift. */
 function workingDayNow({ shiftPattern, timeZone }: CrewEntry, now: number): string {
-  return workingDay(shiftsAround(shiftPattern, timeZone, now), now, timeZone);
+  return workingDayAt(shiftPattern, timeZone, now);
 }
 
 /** A run that was interrupted in this browser can go on where it was. */

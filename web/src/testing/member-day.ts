@@ -19,6 +19,7 @@ export const emptyMemberDay = (change: Partial<MemberDay> = {}): MemberDay => ({
   sessions: [],
   anyTime: [],
   home: [],
+  shifts: [],
   offDays: [],
   bookings: [],
   changes: null,
