@@ -64,12 +64,12 @@ for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
     const crewId = crews.find(({ name }) => name.startsWith("Saltmarsh"))!.id;
     const runsBefore = ((await (await page.request.get(`/api/crews/${crewId}/runs`)).json()) as { total: number }).total;
     let cards: { name: string; token: string }[] = [];
-    // Two who have not said yet how their hands are this morning.
+    // One who has not said how their hands are, and one who has: twenty to seven is of the night that is just over.
     const { people, checkIns } = (await (await page.request.get(`/api/crews/${crewId}/export.json`)).json()) as {
       people: { id: string; name: string }[];
       checkIns: { personId: string; day: string }[];
     };
-    const asked = new Set(checkIns.filter(({ day }) => day === "2026-03-26").map(({ personId }) => personId));
+    const asked = new Set(checkIns.filter(({ day }) => day === "2026-03-25").map(({ personId }) => personId));
     const free = people.filter(({ id, name }) => !asked.has(id) && name !== "Gethin Inskip").map(({ name }) => name);
     const other = people.find(({ id }) => asked.has(id))!.name;
     const names = [free[0]!, other] as const;
