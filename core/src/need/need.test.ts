@@ -213,7 +213,7 @@ describe("the opposite of the work", () => {
 });
 
 describe("coaching cards", () => {
-  const cards = (work: Work) => cardsFor(work, work.days[0]!).map(({ id }) => id);
+  const cards = (work: Work) => cardsFor(work, work.days).map(({ id }) => id);
   it("whoever presses down is not told to turn the palm up; whoever holds is", () => {
     const down = (grip: (typeof GRIPS)[number]) =>
       cards(workOf(sampleEffort("a", { perMin: 20, secEach: 2, flexionDeg: 0, turn: "palmDown", grip }), 240)).includes(
@@ -227,6 +227,20 @@ describe("coaching cards", () => {
     expect(cards(bent)).not.toContain("arched-thumb");
     expect(cards(workOf(sampleEffort("a", { perMin: 30, secEach: 1, flexionDeg: 0, grip: "thumbPress" }), 240))).toContain("arched-thumb");
     expect(cards(workOf(sampleEffort("a", { flexionDeg: 30 }), 10))).toEqual([]);
+  });
+  it("of several ways of a shift each is looked at by itself: what one of them pulls up is there, minutes of two are not added", () => {
+    const pressing = sampleTask("Pressing", [sampleEffort("a", { perMin: 30, secEach: 1, flexionDeg: 0, grip: "thumbPress" })]);
+    const other = sampleTask("Lifting", []);
+    const wayOf = (min: number) =>
+      sampleDay([
+        [pressing, min],
+        [other, 480 - min],
+      ]);
+    const work = (...minutes: number[]): Work => ({ tasks: [pressing, other], days: minutes.map(wayOf) });
+    expect(cards(work(1, 240))).toContain("arched-thumb");
+    expect(cards(work(30, 30))).not.toContain("arched-thumb");
+    expect(cards(work(60, 60))).toEqual(cards(work(60)));
+    expect(cardsFor(work(240), [])).toEqual([]);
   });
   it("warm hands only where it is cold, changing hands only where one hand does much more", () => {
     const both = sampleEffort("a", { perMin: 30, secEach: 1, hands: "both" });

@@ -34,8 +34,17 @@ export function oppositesFor(work: Work, day: WorkDay, place: Surroundings, move
 /** One hand does this many times as much of a posture as the other before changing hands is advised. */
 export const UNEVEN_RATIO = 1.5;
 
-/** Cards pulled up by the answers, the one for the longest posture first. */
-export function cardsFor(work: Work, day: WorkDay): CoachingCard[] {
+/** Cards pulled up by the answers, the one for the longest posture first. @param ways of the shift, each by itself: nobody works them all */
+export function cardsFor(work: Work, ways: readonly WorkDay[]): CoachingCard[] {
+  const weights = ways.map((day) => cardWeights(work, day));
+  return COACHING_CARDS.map((card, i) => ({ card, weight: Math.max(0, ...weights.map((list) => list[i]!)) }))
+    .filter(({ weight }) => weight >= LEAST_POSTURE_MIN)
+    .sort((a, b) => b.weight - a.weight)
+    .map(({ card }) => card);
+}
+
+/** Minutes of the postures each card is about, in the hand that has more of them. */
+function cardWeights(work: Work, day: WorkDay): number[] {
   const timesOf = (of: Work) => HAND_SIDES.map((side) => postureMinutes(of, day, side));
   const times = timesOf(work);
   const cold = work.tasks.some((task) => task.cold && day.parts.some((part) => part.taskId === task.id));
@@ -50,10 +59,7 @@ export function cardsFor(work: Work, day: WorkDay): CoachingCard[] {
     const fitting = grips || withTool ? timesOf(only(work, grips, withTool)) : times;
     return Math.max(0, ...counted.flatMap((posture) => fitting.map((list) => minutesOf(list, posture))));
   };
-  return COACHING_CARDS.map((card) => ({ card, weight: weightOf(card) }))
-    .filter(({ weight }) => weight >= LEAST_POSTURE_MIN)
-    .sort((a, b) => b.weight - a.weight)
-    .map(({ card }) => card);
+  return COACHING_CARDS.map(weightOf);
 }
 
 /** The work with only the efforts that a card fits. */

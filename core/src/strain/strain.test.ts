@@ -8,7 +8,10 @@ import {
   EMPTY_WORK,
   harderHand,
   hoursMultiplier,
+  hoursOfTask,
   intensityMultiplier,
+  minutesByTask,
+  minutesOverWays,
   postureMultiplier,
   RAISED_STRAIN,
   rateMultiplier,
@@ -280,6 +283,18 @@ describe("a task and a shift", () => {
     expect(dayOf(both, second.personIds[0])).toBe(second);
     expect(dayOf(both, "somebody else")).toBe(day);
     expect(dayOf(EMPTY_WORK)).toBeUndefined();
+  });
+  it("a task's hours are those of the way that is looked at, else of the one that has most of it, else one", () => {
+    const few = sampleDay([
+      [cutting, 30],
+      [cutting, 15],
+    ]);
+    const many = sampleDay([[cutting, 90]]);
+    const both = { ...work, days: [day, few, many] };
+    expect(minutesOverWays({ days: [few, many] })).toEqual(new Map([[cutting.id, { least: 45, most: 90 }]]));
+    expect([hoursOfTask(both, cutting.id, few), hoursOfTask({ days: [few, many] }, cutting.id)]).toEqual([0.75, 1.5]);
+    expect(hoursOfTask({ days: [few] }, sewing.id, few)).toBe(1);
+    expect(hoursOfTask({ days: [few, day] }, sewing.id, few)).toBe(minutesByTask(day).get(sewing.id)! / 60);
   });
 });
 

@@ -165,7 +165,22 @@ export function minutesByTask(day: WorkDay): Map<string, number> {
   return minutes;
 }
 
-/** Hours of a task in a day; one where it is in none yet, so that it can be judged at all. */
-export function hoursInDay(day: WorkDay | undefined, taskId: string): number {
-  return (day ? (minutesByTask(day).get(taskId) ?? 0) : 0) / 60 || 1;
+/** The most and the least minutes of each task in one shift, over the ways that have it; tasks in no way are left out. */
+export function minutesOverWays(work: Pick<Work, "days">): Map<string, { least: number; most: number }> {
+  const range = new Map<string, { least: number; most: number }>();
+  for (const day of work.days)
+    for (const [taskId, minutes] of minutesByTask(day)) {
+      const { least, most } = range.get(taskId) ?? { least: minutes, most: minutes };
+      range.set(taskId, { least: Math.min(least, minutes), most: Math.max(most, minutes) });
+    }
+  return range;
+}
+
+/**
+ * Hours of a task in one way of the shift, or in the one that has the most of it where this one has none; one hour where it is in no way
+ * yet, so that it can be judged at all.
+ */
+export function hoursOfTask(work: Pick<Work, "days">, taskId: string, way?: WorkDay): number {
+  const here = way ? minutesByTask(way).get(taskId) : undefined;
+  return (here ?? minutesOverWays(work).get(taskId)?.most ?? 60) / 60;
 }

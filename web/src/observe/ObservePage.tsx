@@ -4,7 +4,7 @@ import { ArrowLeft } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
-import { hoursInDay } from "@kind-grip/core/strain";
+import { hoursOfTask } from "@kind-grip/core/strain";
 import { durationText } from "@kind-grip/core/units";
 import { useOwner } from "../base/api";
 import { PAGE_HEIGHT } from "../base/NoticeBar";
@@ -61,7 +61,7 @@ function Observe({ crew, entry, people }: ObserveProps) {
         watch={underWay.watch}
         film={underWay.film}
         task={task}
-        hours={hoursInDay(workDone(entry).days[0], task.id)}
+        hours={hoursOfTask(workDone(entry), task.id)}
         onKeep={(moment) => keepWatch(owner, underWay.watch.kept(moment)!)}
         onThrowAway={() => {
           dropWatch(crew.id);

@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Printer } from "lucide-react";
 import { Link } from "react-router";
 import { cardsFor } from "@kind-grip/core/need";
-import { adviceFor, adviceOfAll, minutesByTask, RAISED_STRAIN, taskStrain, type WorkDay, type Work } from "@kind-grip/core/strain";
+import { adviceFor, adviceOfAll, minutesByTask, minutesOverWays, RAISED_STRAIN, taskStrain, type Work } from "@kind-grip/core/strain";
 import { HAND_SIDES, type HandSide } from "@kind-grip/core/units";
 import { sideWord, t } from "../base/words";
 import { workApi, workDone } from "./api";
@@ -27,7 +27,6 @@ export default function BriefingPage() {
     <Loaded query={query}>
       {(entry) => {
         const work = workDone(entry);
-        const [day] = work.days;
         return (
           <>
             <PageTitle
@@ -41,8 +40,8 @@ export default function BriefingPage() {
                 {t("Print")}
               </Button>
             </PageTitle>
-            {day && work.tasks.length > 0 ? (
-              <Sheet work={work} day={day} />
+            {work.days.length > 0 && work.tasks.length > 0 ? (
+              <Sheet work={work} />
             ) : (
               <Empty title={t("Describe the work first")} text={t("The sheet is made from the tasks.")} />
             )}
@@ -54,16 +53,25 @@ export default function BriefingPage() {
   );
 }
 
-function Sheet({ work, day }: { work: Work; day: WorkDay }) {
+/** For everybody of the crew: each task as long as whoever has the most of it does it, in whichever way of the shift that is. */
+function Sheet({ work }: { work: Work }) {
   // Each task by the hand it is harder on: a task of the other hand must not be missing.
-  const tasks = [...minutesByTask(day)]
-    .flatMap(([taskId, minutes]) => {
+  const isInAll = (taskId: string) => work.days.every((day) => minutesByTask(day).has(taskId));
+  const tasks = [...minutesOverWays(work)]
+    .flatMap(([taskId, { least, most: minutes }]) => {
       const task = work.tasks.find(({ id }) => id === taskId);
       if (!task) return [];
       const of = (side: HandSide) => ({ task, minutes, side, index: taskStrain(task, side, minutes / 60).index });
       const [left, right] = HAND_SIDES.map(of) as [ReturnType<typeof of>, ReturnType<typeof of>];
       const worse = left.index > right.index ? left : right;
-      return [{ ...worse, first: adviceOfAll(task, worse.side, minutes / 60)?.first.change, same: left.index === right.index }];
+      return [
+        {
+          ...worse,
+          first: adviceOfAll(task, worse.side, minutes / 60)?.first.change,
+          same: left.index === right.index,
+          upTo: least < minutes || !isInAll(taskId),
+        },
+      ];
     })
     .filter(({ index }) => index > 0)
     .sort((a, b) => b.index - a.index);
@@ -76,7 +84,7 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
         )}
       </Typography>
       <Box component="ol" sx={{ listStyle: "none", m: 0, mb: 4, p: 0, maxWidth: 900 }}>
-        {tasks.map(({ task, minutes, side, index, first, same }) => (
+        {tasks.map(({ task, minutes, side, index, first, same, upTo }) => (
           <Box
             component="li"
             key={task.id}
@@ -102,10 +110,9 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
             </Box>
             <Typography>
               <strong>{task.name}</strong>
-              {t(", {{minutes}} min a shift, {{what}}.", {
-                minutes,
-                what: same ? t("both hands") : t("{{side}} hand", { side: sideWord(side) }),
-              })}
+              {upTo
+                ? t(", up to {{minutes}} min a shift, {{what}}.", { minutes, what: handText(side, same) })
+                : t(", {{minutes}} min a shift, {{what}}.", { minutes, what: handText(side, same) })}
               {first && (
                 <>
                   {" "}
@@ -116,7 +123,11 @@ function Sheet({ work, day }: { work: Work; day: WorkDay }) {
           </Box>
         ))}
       </Box>
-      <CoachingCardList cards={cardsFor(work, day).slice(0, MOST_CARDS)} />
+      <CoachingCardList cards={cardsFor(work, work.days).slice(0, MOST_CARDS)} />
     </>
   );
+}
+
+function handText(side: HandSide, both: boolean): string {
+  return both ? t("both hands") : t("{{side}} hand", { side: sideWord(side) });
 }

@@ -76,7 +76,7 @@ function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; pers
   const day = dayOf(work, personId || undefined)!;
   const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
   const opposites = oppositesFor(work, day, place, offered);
-  const cards = cardsFor(work, day);
+  const cards = cardsFor(work, [day]);
   return (
     <>
       {opposites.length > 0 && (

@@ -1,22 +1,11 @@
 /** What the hands of a crew do in a shift, and what it comes to. The strain of both hands is the first thing the eye meets. */
-import { Alert, Box, Button, ButtonBase, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
+import { Alert, Box, Button, ListSubheader, Menu, MenuItem, Typography } from "@mui/material";
 import { FileText, Plus } from "lucide-react";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { dateAt, longestWorkMin } from "@kind-grip/core/calendar";
-import {
-  hoursInDay,
-  MAX_TASKS,
-  minutesByTask,
-  RAISED_STRAIN,
-  TASK_STARTERS,
-  taskStrain,
-  type Task,
-  type TaskStarter,
-  type WorkDay,
-} from "@kind-grip/core/strain";
-import { HAND_SIDES } from "@kind-grip/core/units";
+import { hoursOfTask, MAX_TASKS, TASK_STARTERS, type Task, type TaskStarter } from "@kind-grip/core/strain";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { workApi, workDone } from "./api";
@@ -34,12 +23,13 @@ import { NeedView } from "./NeedView";
 import { taskFrom, withoutTask, withTask } from "./new-task";
 import { ShiftOpinions } from "./ShiftOpinions";
 import { ShiftStrain } from "./ShiftStrain";
+import { TaskList } from "./TaskList";
 import { TaskEditor } from "./TaskEditor";
 import { Treatments } from "./Treatments";
 import { problemPlace } from "./problem-place";
 import { useWork } from "./use-work";
+import { hardestWay, WayChoice } from "./WayChoice";
 import { WorkDays } from "./WorkDays";
-import { strainText } from "./strain-text";
 
 export default function WorkPage() {
   const crew = useCrew();
@@ -77,7 +67,8 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
   const shiftMin = longestWorkMin(crew.shiftPattern);
   const task = work.tasks.find(({ id }) => id === taskId) ?? work.tasks[0];
   const done = workDone({ ...entry, work });
-  const day = done.days[0];
+  const [wayId, setWayId] = useState(() => hardestWay(done)?.id);
+  const day = done.days.find(({ id }) => id === wayId) ?? hardestWay(done);
   const add = (starter?: TaskStarter) => {
     const made = taskFrom(starter);
     edited.change(withTask(work, made, shiftMin));
@@ -136,6 +127,7 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
           {day && view !== "shift" && (
             <Box sx={{ mb: 3, maxWidth: 980 }}>
               {entry.bookedDays && <Typography sx={{ mb: 1 }}>{t("A usual day, as it is booked:")}</Typography>}
+              {done.days.length > 1 && <WayChoice ways={done.days} chosen={day} people={people} onChoose={setWayId} />}
               <ShiftStrain work={work} day={day} onTask={openTask} />
             </Box>
           )}
@@ -158,13 +150,13 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
               }}
             >
               <Box>
-                <TaskList tasks={work.tasks} day={day} chosen={task.id} onChoose={setTaskId} />
+                <TaskList work={done} day={day} chosen={task.id} onChoose={setTaskId} />
                 {work.tasks.length < MAX_TASKS && <AddTask onAdd={add} />}
               </Box>
               <TaskEditor
                 key={task.id}
                 task={task}
-                hours={hoursInDay(day, task.id)}
+                hours={hoursOfTask(done, task.id, day)}
                 problemAt={(path) => edited.problemAt(`tasks.${work.tasks.indexOf(task)}.${path}`)}
                 onChange={(next, gesture) =>
                   edited.change(
@@ -183,56 +175,6 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
         </>
       )}
     </>
-  );
-}
-
-function TaskList({ tasks, day, chosen, onChoose }: { tasks: Task[]; day?: WorkDay; chosen: string; onChoose(id: string): void }) {
-  const minutes = day ? minutesByTask(day) : new Map<string, number>();
-  return (
-    <Box component="ul" aria-label={t("Tasks")} sx={{ listStyle: "none", m: 0, p: 0, mb: 1 }}>
-      {tasks.map((task) => {
-        const min = minutes.get(task.id) ?? 0;
-        return (
-          <li key={task.id}>
-            <ButtonBase
-              aria-current={task.id === chosen}
-              onClick={() => onChoose(task.id)}
-              sx={{
-                display: "grid",
-                gridTemplateColumns: "1fr auto",
-                textAlign: "left",
-                width: "100%",
-                px: 1.5,
-                py: 1,
-                minHeight: 56,
-                borderRadius: 2,
-                bgcolor: task.id === chosen ? "primary.light" : "transparent",
-                columnGap: 1,
-              }}
-            >
-              <Box component="span">
-                <Box component="span" sx={{ display: "block", fontWeight: 700 }}>
-                  {task.name}
-                </Box>
-                <Box component="span" sx={{ color: "text.secondary", fontSize: "0.95rem" }}>
-                  {min > 0 ? t("{{min}} min a shift", { min }) : t("in no shift yet")}
-                </Box>
-              </Box>
-              <Box component="span" sx={{ display: "flex", gap: 1.25 }}>
-                {HAND_SIDES.map((side) => {
-                  const { index } = taskStrain(task, side, min / 60 || 1);
-                  return (
-                    <Box key={side} component="span" sx={{ fontWeight: index > RAISED_STRAIN ? 800 : 500 }}>
-                      {side === "left" ? "L" : "R"} {strainText(index)}
-                    </Box>
-                  );
-                })}
-              </Box>
-            </ButtonBase>
-          </li>
-        );
-      })}
-    </Box>
   );
 }
 

@@ -1,11 +1,13 @@
 /** The work of a crew as it is described: begun from a typical task, changed, tried out, contradicted, undone, saved. */
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { patternPreset } from "@kind-grip/core/calendar";
-import { TASK_STARTERS, taskStrain, type Work } from "@kind-grip/core/strain";
+import { TASK_STARTERS, taskStrain, type Task, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { showCrewPage } from "../testing/crew-page";
-import { sampleCrew, samplePerson } from "../testing/sample";
+import { sampleCrew, sampleId, samplePerson } from "../testing/sample";
 import { refusal, type Answers } from "../testing/screen";
 import { taskFrom, withoutTask, withTask } from "./new-task";
+import BriefingPage from "./BriefingPage";
+import { strainText } from "./strain-text";
 import WorkPage from "./WorkPage";
 
 jest.setTimeout(60_000);
@@ -220,5 +222,60 @@ describe("kinds of treatment of who works by bookings", () => {
       words: [],
     };
     expect(withoutTask({ ...both, treatments: [treatment] }, hammer.id).treatments![0]!.parts).toEqual([]);
+  });
+});
+
+describe("where not everybody does the same", () => {
+  const [ann, bo] = [samplePerson({ name: "Ann Early" }), samplePerson({ name: "Bo Late" })];
+  const way = (name: string, parts: [Task, number][], personIds: string[] = []): WorkDay => ({
+    id: sampleId(),
+    name,
+    parts: parts.map(([task, minutes]) => ({ taskId: task.id, minutes })),
+    personIds,
+  });
+  const light = way("Usual shift", [[rope, 30]]);
+  const hard = way("Rotation 2", [[hammer, 300]], [ann.id, bo.id]);
+  const work: Work = { tasks: [hammer, rope], days: [light, hard] };
+  const row = (name: string) => within(screen.getByRole("list", { name: "Tasks" })).getByRole("button", { name: new RegExp(name) });
+
+  it("the hardest way is looked at first, by name; another is one choice away, and no task is said to be in no shift", async () => {
+    const { user } = open(work, { answers: { [`GET /crews/${crew.id}/people`]: [ann, bo] } });
+    const whose = await screen.findByRole("combobox", { name: "Whose shift" });
+    expect(whose).toHaveTextContent("Rotation 2: Ann Early and Bo Late");
+    expect(row("Nailing")).toHaveTextContent("300 min a shift");
+    expect(row("Rope pull")).toHaveTextContent("not in this shift; up to 30 min in another");
+    await user.click(whose);
+    await user.click(screen.getByRole("option", { name: "Usual shift: whoever is in no other" }));
+    expect(row("Nailing")).toHaveTextContent("not in this shift; up to 300 min in another");
+    expect(row("Rope pull")).toHaveTextContent("30 min a shift");
+    // The strain of a task that is not in it is that of whoever does it.
+    expect(row("Nailing")).toHaveTextContent(strainText(taskStrain(hammer, "right", 5).index));
+  });
+  it("is not asked where all do the same", async () => {
+    open(both);
+    expect(await screen.findByRole("list", { name: "Tasks" })).toBeInTheDocument();
+    expect(screen.queryByRole("combobox", { name: "Whose shift" })).toBeNull();
+  });
+  it("the sheet for the board has the tasks of all ways, each as long as whoever has most of it", async () => {
+    const more = way("Rotation 3", [[hammer, 120]], [bo.id]);
+    showCrewPage(<BriefingPage />, "work/briefing", {
+      crew,
+      answers: {
+        [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 1, work: { tasks: [hammer, rope], days: [more, light, hard] } },
+      },
+    });
+    expect(await screen.findByText(/^, up to 300 min a shift/)).toBeInTheDocument();
+    expect(screen.getByText(/^, up to 30 min a shift/)).toBeInTheDocument();
+    expect(
+      screen.getByText(strainText(Math.max(...(["left", "right"] as const).map((side) => taskStrain(hammer, side, 5).index)))),
+    ).toBeInTheDocument();
+  });
+  it("with one way its minutes are said as they are; without work there is a way to it", async () => {
+    const entry = (of: Work) => ({ [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 1, work: of } });
+    const { unmount } = showCrewPage(<BriefingPage />, "work/briefing", { crew, answers: entry({ tasks: [hammer], days: [hard] }) });
+    expect(await screen.findByText(/^, 300 min a shift/)).toBeInTheDocument();
+    unmount();
+    showCrewPage(<BriefingPage />, "work/briefing", { crew, answers: entry(NOTHING) });
+    expect(await screen.findByRole("heading", { name: "Describe the work first" })).toBeInTheDocument();
   });
 });

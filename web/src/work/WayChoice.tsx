@@ -1,0 +1,47 @@
+/** Whose shift is looked at, where not everybody does the same. */
+import { MenuItem, TextField } from "@mui/material";
+import type { PersonEntry } from "@kind-grip/core/api";
+import { harderHand, type Work, type WorkDay } from "@kind-grip/core/strain";
+import { listText } from "../base/measures";
+import { t } from "../base/words";
+
+/** More than these are counted. */
+const NAMED = 3;
+
+/** The way that is hardest on a hand: whoever is looked at first. */
+export function hardestWay(work: Work): WorkDay | undefined {
+  const strain = new Map(work.days.map((day) => [day.id, harderHand(work, day).value]));
+  return [...work.days].sort((a, b) => strain.get(b.id)! - strain.get(a.id)!)[0];
+}
+
+interface WayChoiceProps {
+  ways: readonly WorkDay[];
+  chosen: WorkDay;
+  people: readonly PersonEntry[];
+  onChoose(id: string): void;
+}
+
+export function WayChoice({ ways, chosen, people, onChoose }: WayChoiceProps) {
+  const whose = ({ personIds }: WorkDay, nr: number): string => {
+    const names = personIds.flatMap((id) => people.find((person) => person.id === id)?.name ?? []);
+    if (names.length === 0) return nr === 0 ? t("whoever is in no other") : t("nobody");
+    return names.length > NAMED
+      ? t("{{first}} and {{count}} more", { first: listText(names.slice(0, NAMED)), count: names.length - NAMED })
+      : listText(names);
+  };
+  return (
+    <TextField
+      select
+      label={t("Whose shift")}
+      value={chosen.id}
+      onChange={({ target }) => onChoose(target.value)}
+      sx={{ mb: 1.5, minWidth: 280, maxWidth: 1 }}
+    >
+      {ways.map((way, i) => (
+        <MenuItem key={way.id} value={way.id}>
+          {t("{{way}}: {{people}}", { way: way.name, people: whose(way, i) })}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
