@@ -9,6 +9,14 @@ import { FileText, Version } from "./shapes";
 export const ProgramEntry = v.strictObject({ id: Id, crewId: Id, version: Version, changedAt: IsoInstant, program: Program });
 export type ProgramEntry = v.InferOutput<typeof ProgramEntry>;
 
+/** Among the programs of a crew. */
+export const ListedProgram = v.strictObject({
+  ...ProgramEntry.entries,
+  /** The one the crew works by now: phones show what is done at any time and at home from it. */
+  inUse: v.boolean(),
+});
+export type ListedProgram = v.InferOutput<typeof ListedProgram>;
+
 export const NewProgram = v.strictObject({ id: Id, program: Program });
 export const ImportedProgram = v.strictObject({ id: Id, text: FileText(1_000_000, "program") });
 export const ChangedProgram = v.strictObject({ version: Version, program: Program });

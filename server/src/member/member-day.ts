@@ -18,6 +18,7 @@ import { reminderOf } from "../message/wishes";
 import { bookingsAhead } from "../booking/own-bookings";
 import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
+import { programInUse } from "../program/in-use";
 import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
 import { customsOf } from "../practice/customs";
@@ -133,9 +134,14 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     const found = known.get(`${row.programId} ${row.sessionId}`);
     return found ? entry(row.programId, found.program, found.session, { ...row, booked: true }) : [];
   });
-  const unplaced = programs
-    .slice(0, 1)
-    .flatMap((program) => program.get().document.sessions.flatMap((session) => entry(program.get().id, program.get().document, session)));
+  const inUse = await programInUse(
+    db,
+    crew,
+    programs.map((program) => program.get()),
+    at,
+    booked ? undefined : rows,
+  );
+  const unplaced = inUse ? inUse.document.sessions.flatMap((session) => entry(inUse.id, inUse.document, session)) : [];
   const placed = [...sessions, ...between].sort((a, b) => Date.parse(a.startsAt!) - Date.parse(b.startsAt!));
   const [atWork, home] = partition(unplaced, ({ session }) => isOfShift(session.slot) || session.slot === "reset");
   // A reset has no time of its own but between two bookings.

@@ -1,5 +1,5 @@
 import type { MemberDay, PersonAlert } from "@kind-grip/core/api";
-import { mondayOf } from "@kind-grip/core/calendar";
+import { dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { LIMIT } from "../auth/attempts";
 import type { NewPerson } from "@kind-grip/core/crew";
@@ -136,7 +136,7 @@ describe("one's own page", () => {
     expect((await member.get("/api/member/day")).body.checkedIn).toBe(true);
   });
   it.each([
-    ["tomorrow", 1, "has not come yet"],
+    ["the day after tomorrow", 2, "has not come yet"],
     ["a fortnight and a day ago", -15, "is too long ago"],
   ])("a check-in of %s is refused", async (_, days, message) => {
     const member = await trainer.member(test, world.crewId, world.people[0]!.id);
@@ -156,6 +156,52 @@ describe("one's own page", () => {
     const address = `/api/crews/${world.crewId}/people/${alert!.personId}/alerts/answer`;
     expect((await trainer.send("post", address, { alertIds: alert!.reports.map(({ alertId }) => alertId), answer })).status).toBe(204);
     expect(await alerts()).toEqual([]);
+  });
+});
+
+describe("several programs", () => {
+  it("what may be done at any time is of the one that is planned, led or written last, in this order; a draft is nobody's", async () => {
+    const draftId = uuid();
+    const draft = { ...structuredClone(world.program), name: "Next block" };
+    draft.sessions = draft.sessions.map((session) => ({
+      ...session,
+      id: uuid(),
+      items: session.items.map((item) => ({ ...item, id: uuid() })),
+    }));
+    const member = await trainer.member(test, world.crewId, world.people[0]!.id);
+    const shown = async () => {
+      const day = (await member.get("/api/member/day")).body as MemberDay;
+      const listed = (await trainer.get(`/api/crews/${world.crewId}/programs`)).body as { id: string; inUse: boolean }[];
+      const inUse = listed.filter((each) => each.inUse).map(({ id }) => id);
+      expect(inUse).toEqual([day.anyTime[0]!.programId]);
+      expect(new Set(day.anyTime.map(({ programId }) => programId)).size).toBe(1);
+      return inUse[0];
+    };
+    expect(await shown()).toBe(world.programId);
+    await trainer.send("post", `/api/crews/${world.crewId}/programs`, { id: draftId, program: draft });
+    // Nothing planned, nothing led: the one that was written last.
+    expect(await shown()).toBe(draftId);
+    const run = sampleRun(world);
+    expect((await trainer.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
+    expect(await shown()).toBe(world.programId);
+    const monday = mondayOf(dateAt(Date.now() - 120_000, "Europe/Dublin"));
+    const place = (programId: string, sessionId: string, inMin: number) => ({
+      id: uuid(),
+      programId,
+      sessionId,
+      startsAt: new Date(Date.now() + inMin * 60_000).toISOString(),
+    });
+    const keep = (version: number, ...placements: object[]) =>
+      trainer.send("put", `/api/crews/${world.crewId}/plan/${monday}`, { version, placements });
+    // The next block begins: from its first session on it is theirs.
+    const old = place(world.programId, world.program.sessions[0]!.id, -2);
+    const first = await keep(0, old, place(draftId, draft.sessions[0]!.id, -1));
+    expect([first.status, first.body.fields]).toEqual([200, undefined]);
+    expect(await shown()).toBe(draftId);
+    expect((await keep(1, old)).status).toBe(200);
+    expect(await shown()).toBe(world.programId);
+    await trainer.send("delete", `/api/programs/${world.programId}`);
+    expect(await shown()).toBe(draftId);
   });
 });
 

@@ -1,5 +1,6 @@
 /** Programs of a crew, saved whole with a version: a save against an older one is refused and shows the newer. */
 import { isEqual } from "es-toolkit";
+import type { ListedProgram, ProgramEntry } from "@kind-grip/core/api";
 import type { Library } from "@kind-grip/core/library";
 import { programProblems, type Program } from "@kind-grip/core/program";
 import { refusalOf } from "@kind-grip/core/safety";
@@ -7,24 +8,19 @@ import type { Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import { crewOf, crewOfThing } from "../crew/crews";
 import type { Db } from "../db/connection";
+import { programInUse } from "./in-use";
 import type { ProgramRow } from "./tables";
 import { inTransaction } from "../db/transaction";
 import { practiceLibrary } from "../library/practice-library";
 import { invalid, notFound, stale } from "../http/problem";
 import { participationsIn } from "../safety/participations";
 
-export interface ProgramEntry {
-  id: string;
-  crewId: string;
-  version: number;
-  changedAt: string;
-  program: Program;
-}
-
-export async function listPrograms(db: Db, caller: Caller, crewId: string): Promise<ProgramEntry[]> {
-  await crewOf(db, caller, crewId);
-  const programs = await db.models.Program.findAll({ where: { crewId, removedAt: null }, order: [["changedAt", "DESC"]] });
-  return programs.map((program) => answer(program.get({ plain: true })));
+export async function listPrograms(db: Db, caller: Caller, at: Date, crewId: string): Promise<ListedProgram[]> {
+  const crew = await crewOf(db, caller, crewId);
+  const rows = await db.models.Program.findAll({ where: { crewId, removedAt: null }, order: [["changedAt", "DESC"]] });
+  const programs = rows.map((row) => row.get({ plain: true }));
+  const inUse = await programInUse(db, crew, programs, at);
+  return programs.map((program) => ({ ...answer(program), inUse: program === inUse }));
 }
 
 /** @throws Problem 404 for an unknown or foreign program; removed ones only with `removedToo` */

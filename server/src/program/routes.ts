@@ -1,5 +1,5 @@
 /** Programs, their file, and their hand-out. */
-import { ChangedProgram, ImportedProgram, NewProgram, ProgramEntry } from "@kind-grip/core/api";
+import { ChangedProgram, ImportedProgram, ListedProgram, NewProgram, ProgramEntry } from "@kind-grip/core/api";
 import { readProgramFile, writeProgramFile } from "@kind-grip/core/exchange";
 import { Id } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
@@ -21,11 +21,11 @@ export function addProgramRoutes(routes: Routes, { db, now }: AppContext): void 
     method: "get",
     scope: "programs.read",
     path: "/api/crews/:crewId/programs",
-    summary: "The programs of a crew, last changed first",
-    answer: v.array(ProgramEntry),
+    summary: "The programs of a crew, last changed first, and which of them it works by",
+    answer: v.array(ListedProgram),
     roles: ["trainer", "lead"],
     params: CrewParams,
-    handle: ({ caller, params }) => listPrograms(db, caller, params.crewId),
+    handle: async ({ caller, params }) => listPrograms(db, caller, await now(caller), params.crewId),
   });
   routes.add({
     id: "createProgram",

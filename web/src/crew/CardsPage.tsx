@@ -7,13 +7,15 @@ import { Link, useLocation } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS, languageOf, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
-import type { Card } from "@kind-grip/core/api";
+import type { Card, PersonEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { crewApi } from "./api";
 import { problemOf, serverApi } from "../base/api";
 import { FaceOf } from "../base/language";
 import { useWordsIn } from "../base/library";
+import { listText } from "../base/measures";
 import { useNow } from "../base/now";
+import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { Toggle } from "../parts/Toggle";
@@ -27,6 +29,7 @@ export default function CardsPage() {
   const [issue, { data: issued, isLoading, error }] = crewApi.useIssueCardsMutation();
   const [withdraw, withdrawing] = crewApi.useWithdrawAccessMutation();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(useLocation().state?.personIds as string[] | undefined));
+  const [asking, setAsking] = useState(false);
   const today = dateAt(useNow(), crew.timeZone);
   const problem = error ?? withdrawing.error;
   return (
@@ -97,14 +100,10 @@ export default function CardsPage() {
                       </Typography>
                       {without.length > 0 && (
                         <Button onClick={() => setChosen(new Set(without.map(({ id }) => id)))}>
-                          {t("Choose all {{without}} without one", { without: without.length })}
+                          {t("Choose all {{count}} without one", { count: without.length, defaultValue_one: "Choose the one without" })}
                         </Button>
                       )}
-                      <Button
-                        variant="outlined"
-                        disabled={!picked.some(has)}
-                        onClick={() => void withdraw({ crewId: crew.id, personIds: picked.filter(has) }).then(() => setChosen(new Set()))}
-                      >
+                      <Button variant="outlined" disabled={!picked.some(has)} onClick={() => setAsking(true)}>
                         {t("Withdraw")}
                       </Button>
                       <Button
@@ -121,6 +120,30 @@ export default function CardsPage() {
                             })}
                       </Button>
                     </Box>
+                    {picked.some(has) && (
+                      <Typography sx={{ mb: 1.5, color: "warm.dark", fontWeight: 650 }}>
+                        {t("{{names}}: a new card ends the one they have, and signs their phone out.", {
+                          names: namesOf(list, picked.filter(has)),
+                        })}
+                      </Typography>
+                    )}
+                    <ConfirmDialog
+                      open={asking}
+                      title={t("Withdraw {{count}} cards?", { count: picked.filter(has).length, defaultValue_one: "Withdraw one card?" })}
+                      confirm={t("Withdraw")}
+                      onConfirm={() => {
+                        setAsking(false);
+                        void withdraw({ crewId: crew.id, personIds: picked.filter(has) }).then(({ data }) => data && setChosen(new Set()));
+                      }}
+                      onClose={() => setAsking(false)}
+                    >
+                      {t(
+                        "{{names}}: their phones are signed out at once, and the card opens nothing any more. What waits on a phone goes out with a new card.",
+                        {
+                          names: namesOf(list, picked.filter(has)),
+                        },
+                      )}
+                    </ConfirmDialog>
                     <Box sx={{ display: "flex", gap: 0.75, flexWrap: "wrap" }}>
                       {here.map((person) => (
                         <Toggle
@@ -145,6 +168,16 @@ export default function CardsPage() {
       )}
     </>
   );
+}
+
+/** More than these are counted. */
+const NAMED = 6;
+
+function namesOf(people: readonly PersonEntry[], ids: readonly string[]): string {
+  const names = people.flatMap(({ id, name }) => (ids.includes(id) ? [name] : []));
+  return names.length > NAMED
+    ? t("{{first}} and {{count}} more", { first: names.slice(0, NAMED).join(", "), count: names.length - NAMED })
+    : listText(names);
 }
 
 interface CardFaceProps {

@@ -1,6 +1,6 @@
 /** The programs of a crew. */
 import { Alert, Box, Button, Typography } from "@mui/material";
-import { FileUp, LayoutTemplate, Plus, Scale } from "lucide-react";
+import { FileUp, LayoutTemplate, Plus, Scale, Smartphone } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { slotSecOf } from "@kind-grip/core/crew";
@@ -27,7 +27,8 @@ export default function ProgramsPage() {
   const { data: settings } = practiceApi.useSettingsQuery();
   const crew = useCrew();
   const words = useWords();
-  const query = programApi.useProgramsQuery(crew.id);
+  // Which is worked by changes with the plan and with what was led.
+  const query = programApi.useProgramsQuery(crew.id, { refetchOnMountOrArgChange: true });
   const [create, { isLoading }] = programApi.useCreateProgramMutation();
   const [bringIn] = programApi.useImportProgramMutation();
   const [problem, setProblem] = useState<ProblemBody | null>(null);
@@ -114,7 +115,7 @@ export default function ProgramsPage() {
             />
           ) : (
             <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-              {programs.map(({ id, program }) => (
+              {programs.map(({ id, program, inUse }) => (
                 <Box
                   component="li"
                   key={id}
@@ -141,6 +142,14 @@ export default function ProgramsPage() {
                         weeks: weeksText(program.weeks),
                       })}
                     </Typography>
+                    {inUse && programs.length > 1 && (
+                      <Typography
+                        sx={{ display: "flex", gap: 0.75, alignItems: "center", color: "primary.main", fontWeight: 650, mt: 0.5 }}
+                      >
+                        <Smartphone size={18} aria-hidden style={{ flex: "none" }} />
+                        {t("Worked by now: phones show what is done at any time and at home from it.")}
+                      </Typography>
+                    )}
                   </Box>
                   <Box>
                     <Lengths crew={crew} sessions={program.sessions} />

@@ -1,12 +1,12 @@
 /** Programs. */
-import type { HandOut, ProgramEntry } from "@kind-grip/core/api";
+import type { HandOut, ListedProgram, ProgramEntry } from "@kind-grip/core/api";
 import type { Language } from "@kind-grip/core/language";
 import type { Program } from "@kind-grip/core/program";
 import { serverApi } from "../base/api";
 
 export const programApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
-    programs: make.query<ProgramEntry[], string>({ query: (crewId) => `/crews/${crewId}/programs`, providesTags: ["Programs"] }),
+    programs: make.query<ListedProgram[], string>({ query: (crewId) => `/crews/${crewId}/programs`, providesTags: ["Programs"] }),
     program: make.query<ProgramEntry, string>({
       query: (id) => `/programs/${id}`,
       providesTags: (_, __, id) => [{ type: "Programs", id }],

@@ -111,6 +111,20 @@ it("an empty session says what to do; a crew without a program says what one is 
   expect(screen.getByText(/8'00" before the shift, 3'00" in a break, 14'00" after it/)).toBeInTheDocument();
 }, 30_000);
 
+it("of several programs the list says which the crew works by; of one it is plain", async () => {
+  const said = /Worked by now: phones show/;
+  const draft = { ...sampleProgram(crew.id, [sampleSession(["shake-out"])]), inUse: false };
+  draft.program = { ...draft.program, name: "Next block" };
+  const { unmount } = open({ [`GET /crews/${crew.id}/programs`]: [draft, { ...entry, inUse: true }] }, "program");
+  const line = await screen.findByText(said);
+  expect(line.closest("li")).toHaveTextContent(entry.program.name);
+  expect(screen.getAllByText(said)).toHaveLength(1);
+  unmount();
+  open({ [`GET /crews/${crew.id}/programs`]: [{ ...entry, inUse: true }] }, "program");
+  await screen.findByRole("link", { name: entry.program.name });
+  expect(screen.queryByText(said)).toBeNull();
+}, 30_000);
+
 it("a program file that is none says what is wrong with it, and where", async () => {
   const fields = [{ path: "program.sessions.0.items.2.formId", message: "is missing" }];
   const { user } = open(

@@ -9,15 +9,13 @@ import { baselineApi, roundsOfCrew } from "../baseline/api";
 import { programApi } from "../program/api";
 
 export function CrewFiles({ crew, title = t("Open files") }: { crew: Pick<CrewEntry, "id">; title?: string }) {
-  const [program] = programApi.useProgramsQuery(crew.id).data ?? [];
+  const programs = programApi.useProgramsQuery(crew.id).data ?? [];
   const [round] = roundsOfCrew(baselineApi.useRoundsQuery(crew.id).data) ?? [];
   const made: [label: string, wanted: WantedFile][] = [
-    ...(program
-      ? ([
-          [t("Hand-out of the program, a page a session (PDF)"), { kind: "handOut", programId: program.id }],
-          [t("Personal sheets, a page a person (PDF)"), { kind: "personalSheets", programId: program.id }],
-        ] as [string, WantedFile][])
-      : []),
+    ...programs.flatMap(({ id, program: { name } }): [string, WantedFile][] => [
+      [t("{{name}}: hand-out, a page a session (PDF)", { name }), { kind: "handOut", programId: id }],
+      [t("{{name}}: personal sheets, a page a person (PDF)", { name }), { kind: "personalSheets", programId: id }],
+    ]),
     [t("Everything of this crew, health answers included (JSON)"), { kind: "crewExport", crewId: crew.id }],
   ];
   const files: [label: string, href: string][] = [
@@ -35,7 +33,7 @@ export function CrewFiles({ crew, title = t("Open files") }: { crew: Pick<CrewEn
       </Typography>
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {made.map(([label, wanted]) => (
-          <li key={label}>
+          <li key={`${wanted.kind} ${"programId" in wanted ? wanted.programId : ""}`}>
             <FileButton wanted={wanted} what={label} startIcon={<Download size={20} />}>
               {label}
             </FileButton>
