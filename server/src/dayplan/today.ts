@@ -83,7 +83,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
     if (!session || (day !== date && !isOn)) return [];
     const may = participations.get(crew.id)!;
     const here = notHeldOut(
-      (peopleOf.get(crew.id) ?? []).filter((person) => isHere(person, date) && (!row.people || row.people.includes(person.id))),
+      (peopleOf.get(crew.id) ?? []).filter((person) => isHere(person, day) && (!row.people || row.people.includes(person.id))),
       may,
     );
     const ids = here.map((person) => person.id);
@@ -201,11 +201,10 @@ function needsYou(
   const days = new Map(crews.map((crew) => [crew.id, dateAt(now.getTime(), crew.timeZone)]));
   const dayIn = (crew: CrewOfToday) => days.get(crew.id)!;
   const crewsById = new Map(crews.map((crew) => [crew.id, crew]));
-  const here = new Map(
-    people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map((person) => [person.id, person]),
-  );
+  const everybody = new Map(people.map((person) => [person.id, person]));
+  const here = new Set(people.filter((person) => isHere(person, dayIn(crewsById.get(person.crewId)!))).map(({ id }) => id));
   const named = (personId: string) => {
-    const { name, crewId: id } = here.get(personId)!;
+    const { name, crewId: id } = everybody.get(personId)!;
     return { crewId: id, crewName: crewsById.get(id)!.name, personId, name };
   };
   const since = new Map<string, string>();
@@ -233,17 +232,18 @@ function needsYou(
         kind: KINDS_BY_URGENCY.find((kind) => list.some((each) => each.kind === kind))!,
         items: list.length,
       })),
+    // What somebody told waits until it is answered, also of who begins next week or had their last day.
     alerts: [...alerts]
-      .filter(([personId]) => here.has(personId))
+      .filter(([personId]) => everybody.has(personId))
       .map(([personId, reports]) => ({
         ...named(personId),
-        timeZone: crewsById.get(here.get(personId)!.crewId)!.timeZone,
+        timeZone: crewsById.get(everybody.get(personId)!.crewId)!.timeZone,
         pauses: reports.some((report) => report.pauses),
         heldOut: since.has(personId),
         reports,
       })),
     clashes: late
-      .filter(({ personId }) => here.has(personId))
+      .filter(({ personId }) => everybody.has(personId))
       .map(({ runId, personId, sessionName, startedAt, receivedAt, clash }) => ({
         runId,
         ...named(personId),

@@ -1,10 +1,11 @@
 /** The loop that closes: a report pauses by itself, everywhere; the trainer answers once; the answer reaches the person. */
 import type { MemberDay, PersonAlert } from "@kind-grip/core/api";
+import { addDays } from "@kind-grip/core/calendar";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import type { Program } from "@kind-grip/core/program";
 import type { RunRecord } from "@kind-grip/core/run";
 import { v7 as uuid } from "uuid";
-import { agreeByTelephone, BY_TELEPHONE, makeWorld, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
+import { agreeByTelephone, BY_TELEPHONE, makeWorld, sampleCrew, samplePeople, sampleRun, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp, type TestCaller } from "../test/test-app";
 
 let test: TestApp;
@@ -70,6 +71,19 @@ const runNow = (change: Partial<RunRecord> = {}): RunRecord => {
 };
 const store = (run: RunRecord) => trainer.send("put", `/api/runs/${run.id}`, run);
 const ALL = ["fist-and-star", "palm-away", "shake-out"];
+
+it.each([
+  ["begins next week", { startedOn: 7, leftOn: null }],
+  ["had their last day yesterday, after telling", { startedOn: -90, leftOn: -1 }],
+])("of somebody who %s waits on Today until it is answered", async (_, { startedOn, leftOn }) => {
+  const on = (days: number | null) => (days === null ? null : addDays(today(), days));
+  await tell();
+  await test.db.models.Person.update({ startedOn: on(startedOn), leftOn: on(leftOn) }, { where: { id: me() } });
+  await trainer.send("put", crew(), { version: 1, crew: sampleCrew({ name: "Changed" }) });
+  expect(await alerts()).toMatchObject([{ personId: me(), reports: [{ kind: "sharpPain" }] }]);
+  expect((await answer({ answer: "giveBack" })).status).toBe(204);
+  expect(await alerts()).toEqual([]);
+});
 
 describe("a report", () => {
   it.each([
