@@ -125,7 +125,10 @@ test("a trainer's whole day on a telephone", async ({ page }) => {
   });
 
   await test.step("led by touch, ended early", async () => {
-    await page.getByRole("link", { name: "Today", exact: true }).tap();
+    await page
+      .getByRole("navigation", { name: "Places" })
+      .getByRole("link", { name: /Today$/ })
+      .tap();
     await page.getByRole("link", { name: `Lead Warm-up, ${CREW}` }).tap();
     await fits(page);
     await button("Start").tap();

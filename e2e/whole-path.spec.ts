@@ -165,7 +165,10 @@ test("from a crew list to a led session and its log", async ({ page }) => {
   });
 
   await test.step("lead it; a reload in the middle goes on where it was", async () => {
-    await page.getByRole("link", { name: "Today", exact: true }).click();
+    await page
+      .getByRole("navigation", { name: "Places" })
+      .getByRole("link", { name: /Today$/ })
+      .click();
     await page.getByRole("link", { name: "Lead Warm-up, Harrow stone yard" }).click();
     await page.getByRole("button", { name: "Start" }).click();
     await expect(page.getByRole("heading", { name: "Fist and star" })).toBeVisible();

@@ -15,6 +15,7 @@ import { ConnectionNotice } from "../base/ConnectionNotice";
 import { libraryApi } from "../library/api";
 import { takeMeasures } from "../base/measures";
 import { practiceApi } from "../practice/api";
+import { useTold } from "../today/use-told";
 
 const SecondStepGate = lazy(() => fetched(() => import("../auth/SecondStepGate")));
 
@@ -93,6 +94,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
  * @param lead a crew lead has two places: today, and their own sign-in
  */
 function Rail({ lead }: { lead: boolean }) {
+  const told = useTold(!lead);
   return (
     <Box
       component="nav"
@@ -149,10 +151,47 @@ function Rail({ lead }: { lead: boolean }) {
             "&.active": { color: "primary.main", bgcolor: "primary.light" },
           }}
         >
-          <Icon size={24} aria-hidden />
+          <Box component="span" sx={{ position: "relative", display: "grid" }}>
+            <Icon size={24} aria-hidden />
+            {to === "/today" && told > 0 && <Told count={told} />}
+          </Box>
           {label}
         </Box>
       ))}
+    </Box>
+  );
+}
+
+/** Somebody waits for an answer. */
+function Told({ count }: { count: number }) {
+  const { pathname } = useLocation();
+  const text = t("{{count}} people stopped and told you", { count, defaultValue_one: "{{count}} person stopped and told you" });
+  return (
+    <Box
+      component="span"
+      role="img"
+      aria-label={text}
+      title={text}
+      sx={{
+        position: "absolute",
+        top: -8,
+        left: 14,
+        minWidth: 22,
+        height: 22,
+        px: 0.5,
+        borderRadius: 11,
+        display: "grid",
+        placeItems: "center",
+        bgcolor: "error.main",
+        color: "error.contrastText",
+        border: "2px solid",
+        borderColor: pathname === "/today" ? "primary.light" : "background.default",
+        fontSize: "0.8rem",
+        fontWeight: 800,
+        lineHeight: 1,
+      }}
+    >
+      {count}
     </Box>
   );
 }

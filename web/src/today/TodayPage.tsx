@@ -25,7 +25,7 @@ import { NeedsYou } from "./NeedsYou";
 const DemoDoor = lazy(() => fetched(() => import("../practice/DemoDoor")));
 
 export default function TodayPage() {
-  const query = todayApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
+  const query = todayApi.useTodayQuery(undefined, { refetchOnMountOrArgChange: true, pollingInterval: 30_000 });
   return <Loaded query={query}>{(today) => <Day today={today} />}</Loaded>;
 }
 
