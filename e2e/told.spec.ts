@@ -83,6 +83,13 @@ test("told on two phones, one without a connection, while a tablet leads; answer
     await expect(phone.getByRole("link", { name: /^Start/ })).toHaveCount(0);
   });
 
+  await test.step("the tablet is loaded anew: the run goes on, and whoever is out of it stays out", async () => {
+    await tablet.reload();
+    await tablet.getByRole("button", { name: "Go on from there" }).click();
+    await expect.poll(taking).toContain(second.name);
+    expect(await taking()).not.toContain(first.name);
+  });
+
   await test.step("a bad morning on the phone without a connection: it pauses itself before anybody knows", async () => {
     await away.evaluate(async () => void (await navigator.serviceWorker.ready));
     const kept = await away.evaluate(async () => {
@@ -113,6 +120,16 @@ test("told on two phones, one without a connection, while a tablet leads; answer
     await tablet.getByRole("button", { name: "Keep this run" }).click();
     await tablet.waitForURL("**/today");
     await expect(tablet.getByText("Led").first()).toBeVisible();
+    const [newest] = (await get<{ runs: { id: string }[] }>(`/api/crews/${crewId}/runs`)).runs;
+    const record = await get<{ session: { items: object[] }; people: { personId: string; present: boolean; leftOut: string[] }[] }>(
+      `/api/runs/${newest!.id}`,
+    );
+    const items = record.session.items.length;
+    for (const { id } of [first, second]) {
+      const person = record.people.find(({ personId }) => personId === id)!;
+      expect([person.present, person.leftOut.length > 0, person.leftOut.length <= items]).toEqual([true, true, true]);
+    }
+    expect(record.people.some(({ leftOut }) => leftOut.length === 0)).toBe(true);
   });
 
   await test.step("both stand on Today; each is answered once, and the answer reaches the phone", async () => {
