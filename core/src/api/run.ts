@@ -28,5 +28,12 @@ export const ShownCard = v.strictObject({ token: CardToken });
 export const CardHolder = v.strictObject({ personId: Id });
 
 /** Who was not there when the crew was last led. */
-export const LastPresence = v.strictObject({ startedAt: v.nullable(IsoInstant), absent: v.array(Id) });
+/** Of the last led run, and of the day it is now. */
+export const LastPresence = v.strictObject({
+  startedAt: v.nullable(IsoInstant),
+  /** Whoever was not there; without those who were excused then and are not now. */
+  absent: v.array(Id),
+  /** Who is excused today. */
+  excused: v.optional(v.array(Id), []),
+});
 export type LastPresence = v.InferOutput<typeof LastPresence>;

@@ -15,6 +15,13 @@ export async function listAbsences(db: Db, caller: Caller, crewId: string): Prom
   });
 }
 
+/** People of a crew who are excused on a working day. */
+export async function excusedOn({ models }: Db, crewId: string, day: string): Promise<Set<string>> {
+  const where = { crewId, fromDay: { [Op.lte]: day }, untilDay: { [Op.gte]: day } };
+  const rows = await models.Absence.findAll({ where, attributes: ["personId"] });
+  return new Set(rows.map((row) => row.get().personId));
+}
+
 export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, personId, from, until }: Absence): Promise<Absence[]> {
   await crewOf(db, caller, crewId);
   if (!(await db.models.Person.findOne({ where: { id: personId, crewId } })))

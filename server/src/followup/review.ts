@@ -11,6 +11,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { practiceLibrary } from "../library/practice-library";
+import { daysOfPeople } from "./days";
 import { raisedMornings } from "./mornings";
 import { dayOfRun } from "../run/person-days";
 
@@ -21,10 +22,9 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   // Nothing is said of weeks before anything was done.
   const asked = addDays(until, -7 * weeks + 1);
   const from = first && first > asked ? first : asked;
-  const day = { [Op.between]: [from, until] as [string, string] };
   const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
-  const [dayRows, mornings, people, decisionRows, rounds, library] = await Promise.all([
-    db.models.PersonDay.findAll({ where: { crewId, day }, order: ["day"] }),
+  const [days, mornings, people, decisionRows, rounds, library] = await Promise.all([
+    daysOfPeople(db, { crewId, from, until }),
     raisedMornings(db, crewId, from, until),
     db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
@@ -33,7 +33,6 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   ]);
   const runs = await loadedRuns(db, library, crewId, mondays[0]!, until, crew.detail.timeZone);
   await noteSeen(db, caller, at, { crewId, personId: null, subject: "decision", what: "review of a block" });
-  const days = dayRows.map((row) => row.get({ plain: true }));
   const morningsByDay = grouped(mornings, (each) => each.day);
   const daysByPerson = grouped(days, (each) => each.personId);
   const morningsByPerson = grouped(mornings, (each) => each.personId);

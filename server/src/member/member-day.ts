@@ -19,6 +19,7 @@ import { bookingsAhead } from "../booking/own-bookings";
 import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
 import { programInUse } from "../program/in-use";
+import { daysOfPeople } from "../followup/days";
 import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
 import { customsOf } from "../practice/customs";
@@ -221,17 +222,21 @@ async function donePlacements(db: Db, crewId: string, personId: string, since: D
 export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<MemberProgress> {
   const crew = await crewOf(db, caller, caller.crewId!);
   const since = addDays(dateAt(at.getTime(), crew.detail.timeZone), -PROGRESS_DAYS);
-  const where = { personId: caller.accountId, day: { [Op.gte]: since } };
+  const personId = caller.accountId;
   const [days, mornings, quick] = await Promise.all([
-    db.models.PersonDay.findAll({ where, order: ["day"] }),
-    db.models.CheckIn.findAll({ where, order: ["day"] }),
-    quickSeriesOf(db, { crewId: crew.id, personId: caller.accountId, practiceId: caller.practiceId }, at),
+    daysOfPeople(db, { crewId: crew.id, personId, from: since }),
+    db.models.CheckIn.findAll({ where: { personId, day: { [Op.gte]: since } }, order: ["day"] }),
+    quickSeriesOf(db, { crewId: crew.id, personId, practiceId: caller.practiceId }, at),
   ]);
   return {
-    days: days.map((row) => {
-      const { day, itemsDue, itemsDone, doneSec, runs, effortSum, efforts } = row.get();
-      return { day, itemsDue, itemsDone, doneSec, runs, meanEffort: efforts === 0 ? null : effortSum / efforts };
-    }),
+    days: days.map(({ day, itemsDue, itemsDone, doneSec, runs, effortSum, efforts }) => ({
+      day,
+      itemsDue,
+      itemsDone,
+      doneSec,
+      runs,
+      meanEffort: efforts === 0 ? null : effortSum / efforts,
+    })),
     mornings: mornings.map((row) => ({ day: row.get().day, level: row.get().level })),
     quick,
   };

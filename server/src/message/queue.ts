@@ -9,6 +9,7 @@ import type { Library } from "@kind-grip/core/library";
 import { FULL_PARTICIPATION, itemsLeftOut, type Participation } from "@kind-grip/core/safety";
 import type { Session } from "@kind-grip/core/session";
 import { Op } from "sequelize";
+import { excusedOn } from "../crew/absences";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import { agreedWays } from "../contact/contacts";
@@ -88,7 +89,7 @@ async function meantBy(
     practiceLibrary(db, practiceId),
     participationsIn(db, { id: crew.id, timeZone: crew.detail.timeZone }, at),
     db.models.Person.findAll({ where: { crewId: crew.id } }),
-    excusedFrom(db, crew, placement),
+    excusedOn(db, crew.id, dayOf(crew, placement)),
   ]);
   return people
     .map((person) => person.get())
@@ -104,16 +105,6 @@ async function meantBy(
 /** The working day of a placed session: at night the one the shift began on. */
 function dayOf({ detail: { shiftPattern, timeZone } }: CrewRow, { startsAt }: PlacementRow): string {
   return workingDayAt(shiftPattern, timeZone, startsAt.getTime());
-}
-
-/** People whose days off a placed session lies in. */
-async function excusedFrom({ models }: Db, crew: CrewRow, placement: PlacementRow): Promise<Set<string>> {
-  const day = dayOf(crew, placement);
-  const rows = await models.Absence.findAll({
-    where: { crewId: crew.id, fromDay: { [Op.lte]: day }, untilDay: { [Op.gte]: day } },
-    attributes: ["personId"],
-  });
-  return new Set(rows.map((row) => row.get().personId));
 }
 
 /** @param until they wait, by the practice's clock @returns how many people have one now who had none */
@@ -233,7 +224,7 @@ export async function goodForSec(db: Db, { placementId, practiceId, crewId, pers
   const [library, participations, excused] = await Promise.all([
     practiceLibrary(db, practiceId),
     participationsIn(db, { id: crewId, timeZone }, at),
-    excusedFrom(db, crew, placement),
+    excusedOn(db, crew.id, dayOf(crew, placement)),
   ]);
   if (excused.has(personId) || !hasAnyItem(library, session, participations.get(personId))) return 0;
   return Math.ceil((placement.startsAt.getTime() - at.getTime()) / 1000);

@@ -53,7 +53,7 @@ export function addRunRoutes(routes: Routes, { db, now }: AppContext): void {
     answer: LastPresence,
     roles: ["trainer", "lead"],
     params: CrewParams,
-    handle: ({ caller, params }) => lastPresence(db, caller, params.crewId),
+    handle: async ({ caller, params }) => lastPresence(db, caller, await now(caller), params.crewId),
   });
   routes.add({
     id: "quickTestRule",

@@ -1,3 +1,4 @@
+import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
@@ -37,13 +38,29 @@ it("sent twice it is stored once; what came first stays", async () => {
 
 it("says who was not there when the crew was last led, to a crew lead too, and nothing else", async () => {
   const last = async () => (await trainer.get(`/api/crews/${world.crewId}/last-presence`)).body;
-  expect(await last()).toEqual({ startedAt: null, absent: [] });
+  expect(await last()).toEqual({ startedAt: null, absent: [], excused: [] });
   const run = sampleRun(world);
   await store(run);
   const absent = run.people.filter(({ present }) => !present).map(({ personId }) => personId);
-  expect(await last()).toEqual({ startedAt: run.startedAt, absent });
+  expect(await last()).toEqual({ startedAt: run.startedAt, absent, excused: [] });
   const lead = await trainer.staff(test, "lead", [world.crewId]);
   expect((await lead.get(`/api/crews/${world.crewId}/last-presence`)).body.absent).toEqual(absent);
+});
+
+it("whoever is excused today is said to be; whoever was excused then and is not now is not away for that", async () => {
+  const last = async () => (await trainer.get(`/api/crews/${world.crewId}/last-presence`)).body;
+  const run = sampleRun(world);
+  await store(run);
+  const gone = run.people.find(({ present }) => !present)!.personId;
+  const excuse = (personId: string, day: string) =>
+    trainer.send("post", `/api/crews/${world.crewId}/absences`, { id: uuid(), personId, from: day, until: day });
+  const today = dateAt(Date.now(), "Europe/Dublin");
+  await excuse(gone, run.startedAt.slice(0, 10));
+  expect(await last()).toMatchObject({ absent: [], excused: [] });
+  await excuse(gone, today);
+  await excuse(world.people[0]!.id, today);
+  const { absent, excused } = await last();
+  expect([absent, excused.toSorted()]).toEqual([[gone], [gone, world.people[0]!.id].toSorted()]);
 });
 
 it("sent eight times at the same moment it is stored once", async () => {

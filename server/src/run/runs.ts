@@ -6,6 +6,7 @@ import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
 import { fn, col, literal, Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
+import { excusedOn } from "../crew/absences";
 import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
@@ -17,21 +18,26 @@ import { refreshProposals } from "../response/decisions";
 import { raiseAlert } from "../safety/symptom-alerts";
 import { byServerClock, clashesNow } from "./clashes";
 import { withOwnEfforts } from "./own-answers";
-import { addToPersonDays } from "./person-days";
+import { addToPersonDays, dayOfRun } from "./person-days";
 import { participationsIn } from "../safety/participations";
 
-/** Of the last run that was led, a session followed alone being nobody's roll call. */
-export async function lastPresence(db: Db, caller: Caller, crewId: string): Promise<LastPresence> {
-  await crewOf(db, caller, crewId);
+/** Of the last run that was led, a session followed alone being nobody's roll call; and who is excused today. */
+export async function lastPresence(db: Db, caller: Caller, at: Date, crewId: string): Promise<LastPresence> {
+  const { shiftPattern, timeZone } = (await crewOf(db, caller, crewId)).detail;
   const { models } = db;
+  const excused = await excusedOn(db, crewId, workingDayAt(shiftPattern, timeZone, at.getTime()));
   const run = await models.Run.findOne({
     where: { crewId, alone: false },
-    attributes: ["id", "startedAt"],
+    attributes: ["id", "startedAt", "workingDay"],
     order: [["startedAt", "DESC"]],
   });
-  if (!run) return { startedAt: null, absent: [] };
-  const away = await models.RunPerson.findAll({ where: { runId: run.get().id, present: false }, attributes: ["personId"] });
-  return { startedAt: run.get().startedAt.toISOString(), absent: away.map((row) => row.get().personId) };
+  if (!run) return { startedAt: null, absent: [], excused: [...excused] };
+  const [away, excusedThen] = await Promise.all([
+    models.RunPerson.findAll({ where: { runId: run.get().id, present: false }, attributes: ["personId"] }),
+    excusedOn(db, crewId, dayOfRun(run.get(), timeZone)),
+  ]);
+  const absent = away.map((row) => row.get().personId).filter((id) => !excusedThen.has(id) || excused.has(id));
+  return { startedAt: run.get().startedAt.toISOString(), absent, excused: [...excused] };
 }
 
 /** A placement of another crew would mark their session as led. One that was taken out of the plan meanwhile is nobody's. */

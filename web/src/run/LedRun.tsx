@@ -36,8 +36,9 @@ export interface RunProps {
   session: Session;
   /** Who may do what. */
   said: Participations;
-  /** Who was not there the last time. */
+  /** Who was not there the last time, or is excused today. */
   lastAway: ReadonlySet<string>;
+  excused: ReadonlySet<string>;
 }
 
 /** What is reported on a phone reaches the screen of a run that is being led within a second. */
@@ -65,6 +66,7 @@ export function LedRun({
   onShort,
   away,
   onAway,
+  excused,
   ...readings
 }: RunProps & RunChoices) {
   const { quick, onQuick } = readings;
@@ -147,6 +149,7 @@ export function LedRun({
       <BeforeRun
         {...screen}
         arrived={new Set(answers.keys())}
+        excused={excused}
         away={away}
         onAway={onAway}
         shortSec={short && compileGroup(short, library.timings, personIds).totalSec}

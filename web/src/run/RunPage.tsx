@@ -62,6 +62,7 @@ export default function RunPage() {
                               session={sessionOn(library, entry.program, written, workingDayNow(crewEntry, now), rampsFrom(onTheWay))}
                               said={participationsFrom(said)}
                               lastAway={awayOf(presence.data, now)}
+                              excused={new Set(presence.data?.excused)}
                             />
                           )
                         }
@@ -96,7 +97,7 @@ const SAME_DAYS_MS = 4 * 86_400_000;
 
 function awayOf(presence: LastPresence | undefined, now: number): ReadonlySet<string> {
   const recent = presence?.startedAt && now - Date.parse(presence.startedAt) < SAME_DAYS_MS;
-  return new Set(recent ? presence.absent : []);
+  return new Set([...(recent ? presence.absent : []), ...(presence?.excused ?? [])]);
 }
 
 /** The day a session is led for: in a night shift after midnight still that of the shift. */
