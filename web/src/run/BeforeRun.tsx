@@ -50,8 +50,6 @@ export interface RunScreenProps {
 interface BeforeRunProps extends RunScreenProps {
   /** Who said on their own phone that they are here. */
   arrived?: ReadonlySet<string>;
-  /** Who is excused today. */
-  excused?: ReadonlySet<string>;
   away: ReadonlySet<string>;
   onAway(away: ReadonlySet<string>): void;
   /** Length of the short version; left out where there is none. */
@@ -66,22 +64,7 @@ interface BeforeRunProps extends RunScreenProps {
 }
 
 export function BeforeRun({ crew, people, participations, run, shortSec, isShort, onShort, ...screen }: BeforeRunProps) {
-  const {
-    words: theirs,
-    second,
-    arrived,
-    excused,
-    away,
-    onAway,
-    usual,
-    languages,
-    onLanguages,
-    sound,
-    onSound,
-    dim,
-    onDim,
-    quick,
-  } = screen;
+  const { words: theirs, second, arrived, away, onAway, usual, languages, onLanguages, sound, onSound, dim, onDim, quick } = screen;
   const library = useLibrary();
   const words = useOwnWords();
   const [letterKeys, setLetterKeys] = useLetterKeys();
@@ -166,7 +149,7 @@ export function BeforeRun({ crew, people, participations, run, shortSec, isShort
             {run.opening === null ? words.member("start") : words.member("startNow")}
           </Button>
           <Box sx={{ mt: 2.5 }}>
-            <RollCall crewId={crew.id} people={taking} arrived={arrived} excused={excused} away={away} onAway={onAway} />
+            <RollCall crewId={crew.id} people={taking} arrived={arrived} away={away} onAway={onAway} />
           </Box>
           {quick && (
             <Box sx={{ mt: 1.5 }}>

@@ -38,7 +38,6 @@ export interface RunProps {
   said: Participations;
   /** Who was not there the last time, or is excused today. */
   lastAway: ReadonlySet<string>;
-  excused: ReadonlySet<string>;
 }
 
 /** What is reported on a phone reaches the screen of a run that is being led within a second. */
@@ -66,7 +65,6 @@ export function LedRun({
   onShort,
   away,
   onAway,
-  excused,
   ...readings
 }: RunProps & RunChoices) {
   const { quick, onQuick } = readings;
@@ -149,7 +147,6 @@ export function LedRun({
       <BeforeRun
         {...screen}
         arrived={new Set(answers.keys())}
-        excused={excused}
         away={away}
         onAway={onAway}
         shortSec={short && compileGroup(short, library.timings, personIds).totalSec}

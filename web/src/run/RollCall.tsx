@@ -17,8 +17,6 @@ export interface RollCallProps {
   people: readonly PersonEntry[];
   /** Who said so on their own phone. */
   arrived?: ReadonlySet<string>;
-  /** Who is excused today. */
-  excused?: ReadonlySet<string>;
   away: ReadonlySet<string>;
   onAway(away: ReadonlySet<string>): void;
 }
@@ -28,7 +26,7 @@ const NAMED = 6;
 
 const NOBODY: ReadonlySet<string> = new Set();
 
-export function RollCall({ crewId, people, arrived = NOBODY, excused = NOBODY, away, onAway }: RollCallProps) {
+export function RollCall({ crewId, people, arrived = NOBODY, away, onAway }: RollCallProps) {
   const [open, setOpen] = useState(false);
   const [scanning, setScanning] = useState(false);
   const hasCamera = useHasCamera();
@@ -79,7 +77,7 @@ export function RollCall({ crewId, people, arrived = NOBODY, excused = NOBODY, a
             {people.map(({ id, name }) => (
               <Toggle
                 key={id}
-                label={arrived.has(id) ? t("{{name}} · by phone", { name }) : excused.has(id) ? t("{{name}} · excused", { name }) : name}
+                label={arrived.has(id) ? t("{{name}} · by phone", { name }) : name}
                 pressed={!away.has(id)}
                 onChange={(isHere) => onAway(new Set([...away].filter((each) => each !== id).concat(isHere ? [] : [id])))}
               />

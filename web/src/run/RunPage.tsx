@@ -62,7 +62,6 @@ export default function RunPage() {
                               session={sessionOn(library, entry.program, written, workingDayNow(crewEntry, now), rampsFrom(onTheWay))}
                               said={participationsFrom(said)}
                               lastAway={awayOf(presence.data, now)}
-                              excused={new Set(presence.data?.excused)}
                             />
                           )
                         }
