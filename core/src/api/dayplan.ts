@@ -1,7 +1,7 @@
 /** Weeks, Today, calendars to subscribe to. */
 import * as v from "valibot";
 import { Placement, StandingPlan, WeekPlan } from "../dayplan";
-import { Region } from "../library";
+import { KitKind, Region } from "../library";
 import { DecisionKind } from "../response";
 import { AlertAnswer, AlertCause, AlertKind } from "../safety";
 import { MovementId, SlotKind } from "../session";
@@ -55,6 +55,23 @@ export const TodayEntry = v.strictObject({
   groupPeople: v.nullable(v.array(Id)),
   /** The run that delivered it, when there is one. */
   runId: v.nullable(Id),
+  /** What there are too few pieces of for everybody to do it at once, and the quickest way to share them. */
+  shortKit: v.optional(
+    v.array(
+      v.strictObject({
+        movementId: MovementId,
+        kinds: v.array(KitKind),
+        /** In each hand, kg. */
+        loadKg: v.nullable(v.number()),
+        people: v.number(),
+        pieces: v.number(),
+        way: v.picklist(["partners", "waves"]),
+        waves: v.number(),
+        costSec: v.number(),
+      }),
+    ),
+    [],
+  ),
 });
 export type TodayEntry = v.InferOutput<typeof TodayEntry>;
 

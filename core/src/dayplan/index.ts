@@ -31,7 +31,7 @@ export { SPACING } from "./rules";
 export { hasRoomFor } from "./day-room";
 export { suggestStart } from "./suggest";
 export { dayProblem, joined, REACH_MIN, type Job, type DayProblem, type WantedSession, type SessionRequest } from "./day-problem";
-export { formGroups, mostWithKit, type Group } from "./groups";
+export { formGroups, mostWithKit, shortKitOf, type Group, type ShortKit } from "./groups";
 export { optimalPlan, greedyPlan, planCost, type DayPlan } from "./plan-day";
 export { minimalRelaxations, type Relaxation } from "./relax";
 export { hardMoments, ribbonOf, workingSpans, type RibbonPart, type RibbonPiece } from "./ribbon";

@@ -14,6 +14,7 @@ import {
   mostWithKit,
   planCost,
   minimalRelaxations,
+  shortKitOf,
   type DayPlan,
   type DayProblem,
   type WantedSession,
@@ -64,6 +65,36 @@ function broken({ requests, jobs, leaders }: DayProblem, plan: DayPlan): string[
   return found;
 }
 
+describe("what a session is short of", () => {
+  const lift = { ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, sampleId()), formId: "load", loadKg: 1 };
+  const dumbbells = (count: number, massKg: number | null = 1) => ({ kind: "dumbbell" as const, massKg, count });
+  const ids = (count: number) => Array.from({ length: count }, (_, i) => `p${i}`);
+  const short = (people: readonly string[], kit: readonly ReturnType<typeof dumbbells>[], item: typeof lift = lift) =>
+    shortKitOf(SHIPPED_LIBRARY, sampleSession([item]), () => people, kit).map(({ loadKg, people: users, pieces, way }) => [
+      loadKg,
+      users,
+      pieces,
+      way.kind,
+    ]);
+  it("is told from one person too many on, with the quickest way to share", () => {
+    expect(short(ids(4), [dumbbells(4)])).toEqual([]);
+    expect(short(ids(5), [dumbbells(4)])).toEqual([[1, 5, 4, "partners"]]);
+    expect(short(ids(9), [dumbbells(4)])).toEqual([[1, 9, 4, "waves"]]);
+    expect(short(ids(3), [dumbbells(4)], { ...lift, sides: "together" })).toEqual([[1, 3, 4, "partners"]]);
+  });
+  it("counts each load by itself, and whoever does it without kit not at all", () => {
+    const own = { ...lift, personal: { p0: { formId: "load", loadKg: 2 }, p1: { formId: "load", loadKg: 2 }, p2: { formId: "unloaded" } } };
+    expect(short(ids(5), [dumbbells(2), dumbbells(1, 2)], own)).toEqual([[2, 2, 1, "partners"]]);
+    expect(short(ids(6), [dumbbells(2), dumbbells(2, 2)], own)).toEqual([[1, 3, 2, "partners"]]);
+    // Whose mass nobody wrote down serves any.
+    expect(short(ids(6), [dumbbells(9, null)], own)).toEqual([]);
+  });
+  it("kit of which there is none, and a session without kit, are not told here", () => {
+    expect(short(ids(9), [])).toEqual([]);
+    expect(shortKitOf(SHIPPED_LIBRARY, session("break"), () => ids(40), [])).toEqual([]);
+  });
+});
+
 describe("groups", () => {
   const people = Array.from({ length: 11 }, (_, i) => `p${i}`);
   it("are as few and as even as the limits allow", () => {
@@ -92,6 +123,9 @@ describe("groups", () => {
     ];
     expect(mostWithKit(SHIPPED_LIBRARY, [lift], kit)).toBe(4);
     expect(mostWithKit(SHIPPED_LIBRARY, [session("break")], kit)).toBe(Infinity);
+    // One in each hand.
+    const both = sampleSession(lift.items.map((item) => ({ ...item, sides: "together" as const })));
+    expect(mostWithKit(SHIPPED_LIBRARY, [both], kit)).toBe(2);
   });
 });
 

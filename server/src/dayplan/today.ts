@@ -2,10 +2,20 @@
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
-import { compileGroup, isShiftSession } from "@kind-grip/core/session";
-import { isHere } from "@kind-grip/core/crew";
+import { shortKitOf } from "@kind-grip/core/dayplan";
+import type { Library } from "@kind-grip/core/library";
+import { compileGroup, isShiftSession, type Item, type Session } from "@kind-grip/core/session";
+import { isHere, type Crew } from "@kind-grip/core/crew";
 import { KINDS_BY_URGENCY } from "@kind-grip/core/response";
-import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
+import {
+  consequenceOf,
+  endsSoon,
+  FULL_PARTICIPATION,
+  notHeldOut,
+  refusalOf,
+  sessionWithin,
+  type Participations,
+} from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
 import { orderBy, sortBy } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
@@ -107,6 +117,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
         totalSec,
         people: here.length,
         runId: ranBy.get(`${crew.id} ${row.id}`) ?? null,
+        shortKit: shortOf(library, sessionWithin(library, session, may), ids, may, crew.kit),
       },
     ];
   });
@@ -188,6 +199,23 @@ async function readNeeds(db: Db, crewIds: readonly string[], records: Promise<He
     lateRuns(sequelize, crewIds),
   ]);
   return { restrictions: restrictions.filter(({ withdrawnAt }) => withdrawnAt === null), clearances, waiting, alerts, late };
+}
+
+/** What there are too few pieces of for those who do an item at once. */
+function shortOf(
+  library: Library,
+  session: Session,
+  ids: readonly string[],
+  may: Participations,
+  kit: Crew["kit"],
+): TodayEntry["shortKit"] {
+  const doing = ({ movementId }: Item) => ids.filter((id) => refusalOf(library, may.get(id) ?? FULL_PARTICIPATION, movementId) === null);
+  return shortKitOf(library, session, doing, kit).flatMap(({ movementId, kinds, loadKg, people, pieces, way }) => {
+    if (way.kind !== "partners" && way.kind !== "waves") return [];
+    return [
+      { movementId, kinds, loadKg, people, pieces, way: way.kind, waves: way.kind === "waves" ? way.waves : 1, costSec: way.costSec },
+    ];
+  });
 }
 
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */

@@ -75,6 +75,7 @@ export const sampleEntry = (change: Partial<TodayEntry> = {}): TodayEntry => ({
   groupName: null,
   groupPeople: null,
   runId: null,
+  shortKit: [],
   ...change,
 });
 

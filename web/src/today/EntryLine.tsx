@@ -7,18 +7,22 @@ import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { timeText } from "../base/dates";
 import { runAddress } from "../run/address";
+import { ShortKit } from "./ShortKit";
 
 export function EntryLine({ entry, isNext, lead }: { entry: TodayEntry; isNext: boolean; lead: boolean }) {
   return (
     <Box component="li" sx={{ display: "grid", gridTemplateColumns: "64px 1fr auto", alignItems: "center", gap: 1.5, minHeight: 48 }}>
       <Typography sx={{ fontWeight: 700, fontSize: "1.1rem" }}>{timeText(Date.parse(entry.startsAt), entry.timeZone)}</Typography>
-      <Typography noWrap>
-        {entry.sessionName}
-        {entry.groupName && `, ${entry.groupName}`}{" "}
-        <Box component="span" sx={{ color: "text.secondary" }}>
-          {durationText(entry.totalSec)}
-        </Box>
-      </Typography>
+      <Box sx={{ minWidth: 0 }}>
+        <Typography noWrap>
+          {entry.sessionName}
+          {entry.groupName && `, ${entry.groupName}`}{" "}
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            {durationText(entry.totalSec)}
+          </Box>
+        </Typography>
+        {!entry.runId && <ShortKit short={entry.shortKit} />}
+      </Box>
       {entry.runId && lead ? (
         <Typography sx={{ display: "inline-flex", gap: 0.75, alignItems: "center" }}>
           <CheckCircle2 size={20} aria-hidden /> {t("Led")}

@@ -21,6 +21,7 @@ import { runAddress } from "../run/address";
 import { DayClock } from "./DayClock";
 import { FirstPath } from "./FirstPath";
 import { NeedsYou } from "./NeedsYou";
+import { ShortKit } from "./ShortKit";
 
 const DemoDoor = lazy(() => fetched(() => import("../practice/DemoDoor")));
 
@@ -129,6 +130,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
         <Typography noWrap sx={{ opacity: 0.9 }}>
           {entry.movementIds.map((id) => words.movementName(id)).join(" · ")}
         </Typography>
+        <ShortKit short={entry.shortKit} onColour />
       </Box>
       <Button
         component={Link}

@@ -47,6 +47,27 @@ it.each([
   expect(await screen.findByRole("region", { name: "Next run" })).toHaveTextContent(when);
 });
 
+it("what a session is short of is known before it, with how it is shared; what was led is not told any more", async () => {
+  const short = {
+    movementId: "lift-palm-down",
+    kinds: ["dumbbell"],
+    loadKg: 1.5,
+    people: 9,
+    pieces: 4,
+    way: "waves",
+    waves: 3,
+    costSec: 130,
+  };
+  const entry = sampleEntry({ shortKit: [short] as never });
+  const led = sampleEntry({ crewId: entry.crewId, runId: sampleId(), shortKit: [short] as never });
+  open(sampleToday({ crews: [crewOf(entry.crewId)], entries: [entry, led] }));
+  const next = await screen.findByRole("region", { name: "Next run" });
+  const said = "Lift, palm down: dumbbells 1.5 kg, 4 for 9 people, in 3 waves, 2 min 10 s more.";
+  expect(next).toHaveTextContent(said);
+  const day = screen.getByRole("region", { name: "Slate crew" });
+  expect(within(day).getAllByText(said)).toHaveLength(1);
+});
+
 it("what was led, or is long past, is not next", async () => {
   const [led, past] = [sampleEntry({ runId: sampleId() }), sampleEntry({ startsAt: "2026-03-26T08:29:00.000Z" })];
   open(sampleToday({ crews: [crewOf(led.crewId)], entries: [led, { ...past, crewId: led.crewId }] }));
