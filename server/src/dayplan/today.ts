@@ -2,20 +2,10 @@
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
-import { shortKitOf } from "@kind-grip/core/dayplan";
-import type { Library } from "@kind-grip/core/library";
-import { compileGroup, isShiftSession, type Item, type Session } from "@kind-grip/core/session";
-import { isHere, type Crew } from "@kind-grip/core/crew";
+import { compileGroup, isShiftSession } from "@kind-grip/core/session";
+import { isHere } from "@kind-grip/core/crew";
 import { KINDS_BY_URGENCY } from "@kind-grip/core/response";
-import {
-  consequenceOf,
-  endsSoon,
-  FULL_PARTICIPATION,
-  notHeldOut,
-  refusalOf,
-  sessionWithin,
-  type Participations,
-} from "@kind-grip/core/safety";
+import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
 import { orderBy, sortBy } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
@@ -28,6 +18,7 @@ import { heldOutRecords, participationsOf, type HeldOutRecords } from "../safety
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";
 import { bookedToday } from "../booking/bookings";
+import { shortOf } from "./short-kit";
 import { placementsBetween } from "./standing";
 
 /**
@@ -199,23 +190,6 @@ async function readNeeds(db: Db, crewIds: readonly string[], records: Promise<He
     lateRuns(sequelize, crewIds),
   ]);
   return { restrictions: restrictions.filter(({ withdrawnAt }) => withdrawnAt === null), clearances, waiting, alerts, late };
-}
-
-/** What there are too few pieces of for those who do an item at once. */
-function shortOf(
-  library: Library,
-  session: Session,
-  ids: readonly string[],
-  may: Participations,
-  kit: Crew["kit"],
-): TodayEntry["shortKit"] {
-  const doing = ({ movementId }: Item) => ids.filter((id) => refusalOf(library, may.get(id) ?? FULL_PARTICIPATION, movementId) === null);
-  return shortKitOf(library, session, doing, kit).flatMap(({ movementId, kinds, loadKg, people, pieces, way }) => {
-    if (way.kind !== "partners" && way.kind !== "waves") return [];
-    return [
-      { movementId, kinds, loadKg, people, pieces, way: way.kind, waves: way.kind === "waves" ? way.waves : 1, costSec: way.costSec },
-    ];
-  });
 }
 
 /** People of today who are held out, longest first, and clearances about to run out, soonest first. */
