@@ -10,7 +10,7 @@ import { refusal, showPage, TestServer } from "../testing/screen";
 import { sampleId, sampleSession } from "../testing/sample";
 import PhoneSignIn from "./PhoneSignIn";
 import { kept as keptOf, phone, signedInAs } from "./phone-store";
-import { compilePerson, type Session } from "@kind-grip/core/session";
+import { compilePerson } from "@kind-grip/core/session";
 import { keepUnderWay } from "../run/run-store";
 
 // It is the middle of the day: an hour back or on is still today, whenever the tests run.
