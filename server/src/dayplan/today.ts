@@ -108,7 +108,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
         totalSec,
         people: here.length,
         runId: ranBy.get(`${crew.id} ${row.id}`) ?? null,
-        shortKit: shortOf(library, sessionWithin(library, session, may), ids, may, crew.kit),
+        shortKit: shortOf(library, session, ids, may, crew.kit),
       },
     ];
   });

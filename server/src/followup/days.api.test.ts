@@ -4,7 +4,7 @@ import type { ReviewAnswer } from "@kind-grip/core/followup";
 import { v7 as uuid } from "uuid";
 import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
-import { daysOfPeople } from "./days";
+import { personDaysOf } from "./days";
 
 let test: TestApp;
 let trainer: TestTrainer;
@@ -50,7 +50,7 @@ it("of three who were due two came: two thirds; the third was excused: all of it
 it("who came all the same has what was done, and owes nothing; the days before and after are as they were", async () => {
   for (const day of [-3, -2, -1]) await lead(addDays(yesterday, day));
   await excuse(0, addDays(yesterday, -2), addDays(yesterday, -2));
-  const own = await daysOfPeople(test.db, { crewId: world.crewId, personId: world.people[0]!.id, from: addDays(yesterday, -9) });
+  const own = await personDaysOf(test.db, { crewId: world.crewId, personId: world.people[0]!.id, from: addDays(yesterday, -9) });
   const items = world.program.sessions[0]!.items.length;
   expect(own.map(({ itemsDue, itemsDone }) => [itemsDue, itemsDone])).toEqual([
     [items, items],
@@ -58,7 +58,7 @@ it("who came all the same has what was done, and owes nothing; the days before a
     [items, items],
   ]);
   const until = addDays(yesterday, -3);
-  const first = await daysOfPeople(test.db, { crewId: world.crewId, from: addDays(yesterday, -9), until });
+  const first = await personDaysOf(test.db, { crewId: world.crewId, from: addDays(yesterday, -9), until });
   expect(first.map(({ personId, itemsDue }) => [personId, itemsDue])).toEqual(
     expect.arrayContaining(world.people.map(({ id }) => [id, items])),
   );

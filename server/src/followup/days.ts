@@ -15,7 +15,7 @@ interface Wanted {
 }
 
 /** In order. What somebody did while they were excused stays done, and asks for nothing. */
-export async function daysOfPeople({ models }: Db, wanted: Wanted, transaction?: Transaction): Promise<PersonDay[]> {
+export async function personDaysOf({ models }: Db, wanted: Wanted, transaction?: Transaction): Promise<PersonDay[]> {
   const { crewId, from, until, personId } = wanted;
   const of = { crewId, ...(personId ? { personId } : {}) };
   const [rows, absences] = await Promise.all([

@@ -27,7 +27,7 @@ import type { RoundRow } from "../baseline/tables";
 import type { CrewRow } from "../crew/tables";
 import { inTransaction } from "../db/transaction";
 import { bookOf } from "./first-aid";
-import { daysOfPeople } from "./days";
+import { personDaysOf } from "./days";
 import { raisedMornings } from "./mornings";
 
 /** What employer contact and trainer are told. @throws Problem 404 for a crew that is not the caller's */
@@ -80,7 +80,7 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
     for (const blockStart of wanted) {
       if (frozen.some((block) => block.blockStart === blockStart)) continue;
       const until = addDays(blockStart, BLOCK_DAYS - 1);
-      const days = await daysOfPeople(db, { crewId: crew.id, from: blockStart, until }, transaction);
+      const days = await personDaysOf(db, { crewId: crew.id, from: blockStart, until }, transaction);
       const worked = blockFigures(
         blockStart,
         {

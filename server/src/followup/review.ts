@@ -11,7 +11,7 @@ import type { Caller } from "../auth/caller";
 import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { practiceLibrary } from "../library/practice-library";
-import { daysOfPeople } from "./days";
+import { personDaysOf } from "./days";
 import { raisedMornings } from "./mornings";
 import { dayOfRun } from "../run/person-days";
 
@@ -24,7 +24,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   const from = first && first > asked ? first : asked;
   const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
   const [days, mornings, people, decisionRows, rounds, library] = await Promise.all([
-    daysOfPeople(db, { crewId, from, until }),
+    personDaysOf(db, { crewId, from, until }),
     raisedMornings(db, crewId, from, until),
     db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),

@@ -19,7 +19,7 @@ import { bookingsAhead } from "../booking/own-bookings";
 import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
 import { programInUse } from "../program/in-use";
-import { daysOfPeople } from "../followup/days";
+import { personDaysOf } from "../followup/days";
 import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
 import { customsOf } from "../practice/customs";
@@ -224,7 +224,7 @@ export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<
   const since = addDays(dateAt(at.getTime(), crew.detail.timeZone), -PROGRESS_DAYS);
   const personId = caller.accountId;
   const [days, mornings, quick] = await Promise.all([
-    daysOfPeople(db, { crewId: crew.id, personId, from: since }),
+    personDaysOf(db, { crewId: crew.id, personId, from: since }),
     db.models.CheckIn.findAll({ where: { personId, day: { [Op.gte]: since } }, order: ["day"] }),
     quickSeriesOf(db, { crewId: crew.id, personId, practiceId: caller.practiceId }, at),
   ]);

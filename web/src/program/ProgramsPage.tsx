@@ -143,10 +143,8 @@ export default function ProgramsPage() {
                       })}
                     </Typography>
                     {inUse && programs.length > 1 && (
-                      <Typography
-                        sx={{ display: "flex", gap: 0.75, alignItems: "center", color: "primary.main", fontWeight: 650, mt: 0.5 }}
-                      >
-                        <Smartphone size={18} aria-hidden style={{ flex: "none" }} />
+                      <Typography sx={{ display: "flex", gap: 0.75, alignItems: "start", color: "primary.main", fontWeight: 650, mt: 0.5 }}>
+                        <Smartphone size={18} aria-hidden style={{ flex: "none", marginTop: 3 }} />
                         {t("Worked by now: phones show what is done at any time and at home from it.")}
                       </Typography>
                     )}
