@@ -202,7 +202,7 @@ async function storeRead(
 
 /** Reads what is due; any number of servers may do it, each calendar is taken by one. @returns how many were read */
 export async function readDue(db: Db, limits: FetchLimits, everyMs: number, clock: AppContext["now"], now = new Date()): Promise<number> {
-  const due = await db.sequelize.transaction(async (transaction) => {
+  const due = await inTransaction(db, async (transaction) => {
     const found = await db.sequelize.query<{ id: string; practiceId: string }>(
       `SELECT b.id, a.practiceId FROM booking_calendars b JOIN crews c ON c.id = b.crewId JOIN accounts a ON a.id = c.trainerId
        WHERE b.nextReadAt <= :now AND c.removedAt IS NULL ORDER BY b.nextReadAt LIMIT 10 FOR UPDATE SKIP LOCKED`,

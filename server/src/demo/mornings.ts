@@ -9,6 +9,7 @@ import type { NewDecision } from "@kind-grip/core/response";
 import { v7 as uuid } from "uuid";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
+import { inTransaction } from "../db/transaction";
 import type { CheckInRow } from "../response/tables";
 import { dayOfRun } from "../run/person-days";
 import type { RunPersonRow, RunRow } from "../run/tables";
@@ -103,7 +104,7 @@ export async function replayDecisions(
     if (decisions.length > 0) await decide(db, caller, at, crew.id, decisions);
   }
   const row = (await db.models.Crew.findByPk(crew.id, { rejectOnEmpty: true })).get({ plain: true });
-  await db.sequelize.transaction((transaction) =>
+  await inTransaction(db, (transaction) =>
     refreshProposals(
       db,
       caller.practiceId,

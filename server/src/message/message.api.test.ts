@@ -140,7 +140,21 @@ it("is sent by any number of workers, each message once", async () => {
   const tried = await Promise.all(Array.from({ length: 4 }, () => sendDue(test.db, { telephone: gateway }, later(1))));
   expect(tried.reduce((sum, count) => sum + count, 0)).toBe(3);
   expect(new Set(seen).size).toBe(3);
+  expect(seen).toHaveLength(3);
   expect((await messages()).map(({ state }) => state)).toEqual(["sent", "sent", "sent"]);
+});
+
+it("workers that reach for the same messages at once are never turned away by the database", async () => {
+  const now = new Date();
+  const person = { practiceId: uuid(), crewId: world.crewId, personId: world.people[0]!.id, placementId: null };
+  for (let round = 0; round < 15; round++) {
+    const waiting = { ...person, way: "telephone" as const, text: "Warm-up", queuedAt: now, nextTryAt: now, sentAt: null, problem: null };
+    await test.db.models.Message.bulkCreate(
+      Array.from({ length: 60 }, () => ({ ...waiting, id: uuid(), state: "waiting" as const, tries: 0 })),
+    );
+    const tried = await Promise.all(Array.from({ length: 8 }, () => sendDue(test.db, {}, now)));
+    expect(tried.reduce((sum, count) => sum + count, 0)).toBeLessThanOrEqual(60);
+  }
 });
 
 it("a gateway that is away is tried again, later each time, with the same key; after twelve times it has failed", async () => {

@@ -8,6 +8,7 @@ import { TimeoutError } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
+import { inTransaction } from "../db/transaction";
 import { addressOf, forgetAddress } from "../contact/contacts";
 import type { MessageRow } from "./tables";
 import { goodForSec, queueWanted, whyFor } from "./queue";
@@ -67,8 +68,9 @@ async function send(ways: Ways, { id, text, way }: MessageRow, more: Omit<Outgoi
   }));
 }
 
-async function takeDue({ sequelize, models }: Db, now: Date): Promise<MessageRow[]> {
-  return sequelize.transaction(async (transaction) => {
+async function takeDue(db: Db, now: Date): Promise<MessageRow[]> {
+  const { sequelize, models } = db;
+  return inTransaction(db, async (transaction) => {
     const due = await sequelize.query<{ id: string }>(
       "SELECT id FROM messages WHERE state = 'waiting' AND nextTryAt <= :now ORDER BY nextTryAt LIMIT :most FOR UPDATE SKIP LOCKED",
       { replacements: { now, most: AT_ONCE }, type: QueryTypes.SELECT, transaction },

@@ -8,6 +8,7 @@ import { hashPassword } from "../auth/password";
 import type { Db } from "../db/connection";
 import { EncryptedType } from "../db/encrypted";
 import { ranMigrations } from "../db/migrate";
+import { inTransaction } from "../db/transaction";
 import { columnsOf, PRACTICE_PARTS, tableOf, type PracticePart } from "./parts";
 import { PRACTICE_FILE } from "./write";
 
@@ -40,7 +41,8 @@ export async function bringPractice(db: Db, file: string): Promise<{ id: string;
   const nobodysPassword = await hashPassword(randomUUID());
   let count = 0;
   try {
-    await db.sequelize.transaction(async (transaction) => {
+    await inTransaction(db, async (transaction) => {
+      count = 0;
       for (const part of PRACTICE_PARTS) {
         const table = String(tableOf(db, part).getTableName());
         const lines = text(`tables/${table}.jsonl`).split("\n").filter(Boolean);
