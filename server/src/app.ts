@@ -195,8 +195,7 @@ export function createApp({
   const stillAllowed = async (caller: Caller, path: string) => {
     const gone = new Problem(401, "signedOut", "This sign-in is no longer good. Ask your trainer for a new one.");
     if (caller.role === "member") {
-      const today = (await context.now(caller)).toISOString().slice(0, 10);
-      if (!(await isStillGood(db, caller, today))) throw gone;
+      if (!(await isStillGood(db, caller, await context.now(caller)))) throw gone;
       return;
     }
     const standing = await standingOf(db, caller);

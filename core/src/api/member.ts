@@ -93,6 +93,8 @@ export const MemberDay = v.strictObject({
   now: IsoInstant,
   today: IsoDate,
   person: v.strictObject({ id: Id, name: v.string() }),
+  /** The day they begin on, while it is still to come: until then nothing is planned for them. */
+  firstDay: v.optional(v.nullable(IsoDate), null),
   crew: v.strictObject({ id: Id, name: v.string(), place: v.string(), timeZone: v.string() }),
   /** Whom to turn to. */
   trainer: v.string(),

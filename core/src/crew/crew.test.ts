@@ -1,10 +1,24 @@
 import * as v from "valibot";
 import { patternPreset } from "../calendar";
-import { Crew, isHere } from ".";
+import { Crew, hasLeft, isHere, isHereBetween } from ".";
 
 it("a person is here from the first day to the last, both included", () => {
   const person = { startedOn: "2024-05-02", leftOn: "2024-06-01" };
   expect(["2024-05-01", "2024-05-02", "2024-06-01", "2024-06-02"].map((day) => isHere(person, day))).toEqual([false, true, true, false]);
+});
+
+it("somebody has left on the day after their last one, and not before, nor while they have not begun", () => {
+  const person = { startedOn: "2024-05-02", leftOn: "2024-06-01" };
+  expect(["2024-05-01", "2024-05-31", "2024-06-01", "2024-06-02"].map((day) => hasLeft(person, day))).toEqual([false, false, false, true]);
+  expect(hasLeft({ leftOn: null }, "2024-06-02")).toBe(false);
+});
+
+it("somebody is here in a week when they are on any of its days", () => {
+  const person = { startedOn: "2024-05-08", leftOn: "2024-05-20" };
+  const weeks = ["2024-04-29", "2024-05-06", "2024-05-13", "2024-05-20", "2024-05-27"];
+  const sundays = ["2024-05-05", "2024-05-12", "2024-05-19", "2024-05-26", "2024-06-02"];
+  expect(weeks.map((monday, i) => isHereBetween(person, monday, sundays[i]!))).toEqual([false, true, true, true, false]);
+  expect(isHereBetween({ startedOn: null, leftOn: null }, "2024-04-29", "2024-05-05")).toBe(true);
 });
 
 describe("a crew", () => {

@@ -1,7 +1,7 @@
 /** Crews and their people, and how a roster file becomes people. */
 export { CONDITIONS, Crew, CREW_DETAIL, KitEntry, TimeZone } from "./crew";
 export { BESIDE_SEC, placeOf, slotSecOf, surroundingsOf } from "./session-place";
-export { givenNameOf, NewPerson, Person, isHere } from "./person";
+export { givenNameOf, hasLeft, NewPerson, Person, isHere, isHereBetween } from "./person";
 export { NO_WORDS, orderOfDates, plainWord, readDay, type DateOrder, type RosterWords, type WordField } from "./roster-cells";
 export {
   guessDateOrder,

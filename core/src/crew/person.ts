@@ -31,6 +31,16 @@ export function isHere(person: Pick<Person, "startedOn" | "leftOn">, date: strin
   return (!person.startedOn || person.startedOn <= date) && (!person.leftOn || date <= person.leftOn);
 }
 
+/** Whether somebody's last day is over. Who leaves next month, or begins then, has not left. */
+export function hasLeft({ leftOn }: Pick<Person, "leftOn">, date: string): boolean {
+  return leftOn !== null && leftOn < date;
+}
+
+/** Whether a person is in the crew on any day of a span, its first and last day included. */
+export function isHereBetween({ startedOn, leftOn }: Pick<Person, "startedOn" | "leftOn">, from: string, until: string): boolean {
+  return (!startedOn || startedOn <= until) && (!leftOn || from <= leftOn);
+}
+
 /** What somebody is called by: the first word, or the first after the comma where the family name stands first. */
 export function givenNameOf(name: string): string {
   const [family, given] = name.split(/,\s*/, 2);

@@ -134,6 +134,11 @@ describe("rows", () => {
     );
   });
 
+  it("of two with the same name the one who is still in the crew is meant, also when their last day is named already", () => {
+    const known = [person("Ada Moss", { id: "gone", leftOn: "2026-03-25" }), person("Ada Moss", { id: "leaving", leftOn: "2026-03-26" })];
+    expect(read("Name;Badge\nAda Moss;9", { known })[0]!.known?.id).toBe("leaving");
+  });
+
   it("2,000 of them are read whole", () => {
     const text = ["Name;Badge", ...Array.from({ length: 2000 }, (_, i) => `Person ${i};${i}`)].join("\n");
     expect(read(text).every((row) => row.outcome === "new")).toBe(true);

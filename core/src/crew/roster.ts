@@ -1,6 +1,6 @@
 /** A roster file row by row: the person it makes or changes, what has to be asked, or what is wrong with it. */
 import * as v from "valibot";
-import { Person } from "./person";
+import { hasLeft, Person } from "./person";
 import {
   orderOfDates,
   plainWord,
@@ -85,7 +85,7 @@ export function readRoster(text: RosterText, reading: RosterReading): RosterRow[
   return text.rows.map(({ line, cells }) => {
     const given = cellsOf(line, cells, reading);
     const { person, problems } = readPerson(given, reading);
-    const found = problems.length === 0 ? likeness(person, reading.known) : null;
+    const found = problems.length === 0 ? likeness(person, reading) : null;
     const badge = person.badge?.toLowerCase();
     if (badge) {
       const other = badges.get(badge);
@@ -145,13 +145,13 @@ function readPerson(given: RosterRow["given"], { dateOrder, words, today }: Rost
 }
 
 /** Who of the crew a row may be. Sure when the badge is theirs and the name is like theirs. */
-function likeness(person: Person, known: readonly KnownPerson[]): { person: KnownPerson; by: "badge" | "name"; sure: boolean } | null {
+function likeness(person: Person, { known, today }: RosterReading): { person: KnownPerson; by: "badge" | "name"; sure: boolean } | null {
   const badge = person.badge?.toLowerCase();
   const byBadge = badge ? known.find((each) => each.badge?.toLowerCase() === badge) : undefined;
   if (byBadge) return { person: byBadge, by: "badge", sure: person.name === "" || areSimilarNames(byBadge.name, person.name) };
   const named = known.filter((each) => isSameName(each.name, person.name));
   // Whoever is still here before whoever left.
-  const byName = named.find((each) => each.leftOn === null) ?? named[0];
+  const byName = named.find((each) => !hasLeft(each, today)) ?? named[0];
   return byName ? { person: byName, by: "name", sure: false } : null;
 }
 

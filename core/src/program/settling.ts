@@ -3,7 +3,7 @@
  * lighter where the trainer wishes.
  */
 import { isEqual } from "es-toolkit";
-import { addDays } from "../calendar";
+import { addDays, daysBetween } from "../calendar";
 import type { Form, Library, Movement } from "../library";
 import { doseInForm, heldIn, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
@@ -19,7 +19,7 @@ export type BlockWeeks = Pick<Program, "settlingFrom" | "lighterWeeks">;
 /** The week of the block a day is in, from 1; null before it, or where no first day is set. */
 export function weekOf({ settlingFrom }: Pick<Program, "settlingFrom">, day: string): number | null {
   if (!settlingFrom) return null;
-  const days = Math.round((Date.parse(`${day}T00:00:00Z`) - Date.parse(`${settlingFrom}T00:00:00Z`)) / 86_400_000);
+  const days = daysBetween(settlingFrom, day);
   return days < 0 ? null : Math.floor(days / WEEK_DAYS) + 1;
 }
 

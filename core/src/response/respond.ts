@@ -2,6 +2,7 @@
  * One person's answers to one item, turned into a proposal: progress, hold, ease, or pause and refer. Pure: same facts, same answer.
  * Rules 4 to 7 of docs/safety.md. What protects comes first: a rule further down is not looked at when one above it applies.
  */
+import { daysBetween } from "../calendar";
 import type { Library, Movement } from "../library";
 import { nextRaise } from "../program";
 import { capFor, refusalOf } from "../safety";
@@ -184,10 +185,6 @@ function held(fired: Fired[]): Response {
 
 function countMarks(runs: ItemFacts["runs"], kind: string): number {
   return runs.reduce((sum, { marks }) => sum + marks.filter((mark) => mark === kind).length, 0);
-}
-
-function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 }
 
 function mean(list: readonly number[]): number {

@@ -1,5 +1,6 @@
 /** A clearance as it is entered: by whom, for what, from when until when. */
 import * as v from "valibot";
+import { daysBetween } from "../calendar";
 import { Phase } from "../library";
 import { Id, IsoDate, NonEmptyText } from "../units";
 
@@ -35,8 +36,4 @@ export type NewClearance = v.InferOutput<typeof NewClearance>;
 export function endsSoon(until: string, today: string): boolean {
   const left = daysBetween(today, until);
   return left >= 0 && left < ENDS_SOON_DAYS;
-}
-
-function daysBetween(from: string, until: string): number {
-  return Math.round((Date.parse(`${until}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 }

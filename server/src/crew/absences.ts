@@ -1,5 +1,6 @@
 /** Days somebody is excused: nothing is due, and nothing is missed. */
 import type { Absence } from "@kind-grip/core/api";
+import { grouped } from "@kind-grip/core/units";
 import { Op } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
@@ -21,6 +22,19 @@ export async function excusedOn({ models }: Db, crewId: string, day: string): Pr
   const rows = await models.Absence.findAll({ where, attributes: ["personId"] });
   return new Set(rows.map((row) => row.get().personId));
 }
+
+/** Who of several crews is excused on which days. */
+export async function excusedIn({ models }: Db, crewIds: readonly string[], from: string, until: string): Promise<Excused> {
+  const where = { crewId: [...crewIds], fromDay: { [Op.lte]: until }, untilDay: { [Op.gte]: from } };
+  const absences = grouped(
+    (await models.Absence.findAll({ where })).map((row) => row.get()),
+    ({ personId }) => personId,
+  );
+  return (personId, day) => (absences.get(personId) ?? []).some(({ fromDay, untilDay }) => fromDay <= day && day <= untilDay);
+}
+
+/** Whether somebody is excused on a working day. */
+export type Excused = (personId: string, day: string) => boolean;
 
 export async function addAbsence(db: Db, caller: Caller, crewId: string, { id, personId, from, until }: Absence): Promise<Absence[]> {
   await crewOf(db, caller, crewId);

@@ -1,6 +1,7 @@
 /** Crews of a trainer. Whoever is not their trainer is told they do not exist. */
 import type { CrewListEntry } from "@kind-grip/core/api";
-import type { Crew } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/calendar";
+import { hasLeft, type Crew } from "@kind-grip/core/crew";
 import { isEqual } from "es-toolkit";
 import { Op, QueryTypes, type FindOptions, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
@@ -86,16 +87,21 @@ export function crewAnswer({ id, name, detail, version }: CrewRow): CrewEntry {
   return { id, name, ...detail, version };
 }
 
-export async function listCrews(db: Db, caller: Caller): Promise<CrewListEntry[]> {
-  return withCounts(db, caller, await theirCrews(db, caller));
+export async function listCrews(db: Db, caller: Caller, at: Date): Promise<CrewListEntry[]> {
+  return withCounts(db, caller, at, await theirCrews(db, caller));
 }
 
-/** With how many people are here, how many programs there are, and whose it is when it is shared with the caller. */
-export async function withCounts({ models }: Db, { role, accountId }: Caller, crews: readonly CrewRow[]): Promise<CrewListEntry[]> {
+/** With how many people have not left, how many programs there are, and whose it is when it is shared with the caller. */
+export async function withCounts(
+  { models }: Db,
+  { role, accountId }: Caller,
+  at: Date,
+  crews: readonly CrewRow[],
+): Promise<CrewListEntry[]> {
   const crewId = { [Op.in]: crews.map((crew) => crew.id) };
   const shared = role === "trainer" ? crews.filter(({ trainerId }) => trainerId !== accountId).map(({ trainerId }) => trainerId) : [];
   const [people, programs, trainers] = await Promise.all([
-    models.Person.count({ where: { crewId, leftOn: null }, group: ["crewId"] }),
+    models.Person.findAll({ where: { crewId }, attributes: ["crewId", "leftOn"] }),
     models.Program.count({ where: { crewId, removedAt: null }, group: ["crewId"] }),
     shared.length === 0 ? [] : models.Account.findAll({ where: { id: shared }, attributes: ["id", "name"] }),
   ]);
@@ -103,7 +109,9 @@ export async function withCounts({ models }: Db, { role, accountId }: Caller, cr
   const countIn = (counts: { crewId?: unknown; count: number }[], id: string) => counts.find((each) => each.crewId === id)?.count ?? 0;
   return crews.map((crew) => ({
     ...crewAnswer(crew),
-    people: countIn(people, crew.id),
+    people: people
+      .map((row) => row.get())
+      .filter((each) => each.crewId === crew.id && !hasLeft(each, dateAt(at.getTime(), crew.detail.timeZone))).length,
     programs: countIn(programs, crew.id),
     sharedBy: names.get(crew.trainerId) ?? null,
   }));

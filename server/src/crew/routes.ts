@@ -39,7 +39,7 @@ export function addCrewRoutes(routes: Routes, { db, now }: AppContext): void {
     summary: "The caller's crews",
     answer: v.array(CrewListEntry),
     roles: STAFF_ROLES,
-    handle: ({ caller }) => listCrews(db, caller),
+    handle: async ({ caller }) => listCrews(db, caller, await now(caller)),
   });
   routes.add({
     id: "createCrew",

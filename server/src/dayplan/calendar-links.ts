@@ -1,36 +1,20 @@
 /** Calendars to subscribe to, for a crew or one person: a long secret link, kept as a hash, that can be withdrawn. */
 import { CalendarLink, MadeCalendarLink, NewCalendarLink } from "@kind-grip/core/api";
 import { randomBytes } from "node:crypto";
-import { addDays, dateAt, workingDayAt } from "@kind-grip/core/calendar";
-import { languageOf, wordsOf } from "@kind-grip/core/language";
-import { sessionOn } from "@kind-grip/core/program";
-import { notHeldOut, personalSession, sessionWithin } from "@kind-grip/core/safety";
-import { isOfShift } from "@kind-grip/core/session";
 import { Id } from "@kind-grip/core/units";
 import type { Response } from "express";
 import * as v from "valibot";
 import type { Caller } from "../auth/caller";
-import { laidForPerson } from "../booking/laid";
 import type { AppContext } from "../context";
-import { crewOf, theirCrews } from "../crew/crews";
+import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
-import type { CrewRow } from "../crew/tables";
 import { sendFile } from "../http/file";
 import { CrewParams } from "../http/params";
 import { invalid, notFound } from "../http/problem";
 import type { Routes } from "../http/route";
-import { presencesIn, rampsOf } from "../program/ramps";
-import { customsOf } from "../practice/customs";
-import { practiceLibrary } from "../library/practice-library";
 import { hashOf } from "../member/access";
-import { participationsIn } from "../safety/participations";
-import { calendarOf } from "./calendar";
-import { ledSessions } from "./own-week";
-import { placementsBetween } from "./standing";
+import { crewCalendarText, leaderCalendarText } from "./calendar-text";
 import type { CalendarLinkRow } from "./tables";
-
-/** How far back and ahead a calendar reaches, days. */
-const CALENDAR_DAYS = { back: 14, ahead: 84 };
 
 /** Calendars of whoever is signed in: of what they lead, over all their crews. */
 export function addOwnCalendarRoutes(routes: Routes, { db, now }: AppContext): void {
@@ -96,7 +80,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
     params: CrewParams,
     async handle({ caller, params, response }) {
       const crew = await crewOf(db, caller, params.crewId);
-      sendCalendar(response, crew.name, await calendarText(db, caller.practiceId, crew, null, await now(caller)));
+      sendCalendar(response, crew.name, await crewCalendarText(db, caller.practiceId, crew, null, await now(caller)));
     },
   });
   routes.add({
@@ -168,7 +152,7 @@ export function addCalendarLinkRoutes(routes: Routes, { db, now }: AppContext): 
       if (!link || !crew || !account) throw notFound("calendar");
       const at = await now(account);
       await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
-      sendCalendar(response, crew.name, await calendarText(db, account.practiceId, crew, link.personId, at));
+      sendCalendar(response, crew.name, await crewCalendarText(db, account.practiceId, crew, link.personId, at));
     },
   });
 }
@@ -187,36 +171,6 @@ async function sendLeaderCalendar(
   await db.models.CalendarLink.update({ lastReadAt: at }, { where: { id: link.id } });
   const caller = { accountId: account.id, practiceId: account.practiceId, role: account.role };
   sendCalendar(response, account.name, await leaderCalendarText(db, caller, account.name, at));
-}
-
-/** What somebody is to lead, over all their crews. */
-async function leaderCalendarText(
-  db: Db,
-  caller: Pick<Caller, "accountId" | "practiceId" | "role">,
-  name: string,
-  at: Date,
-): Promise<string> {
-  const day = at.toISOString().slice(0, 10);
-  const crews = await theirCrews(db, caller);
-  const [from, to] = [new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))];
-  const [library, customs, sessions] = await Promise.all([
-    practiceLibrary(db, caller.practiceId),
-    customsOf(db, caller.practiceId),
-    ledSessions(db, caller.practiceId, crews, from, to, at),
-  ]);
-  const entries = sessions
-    .filter(({ entry }) => entry.leaderId === caller.accountId)
-    .map(({ entry, crew, placement, programChangedAt, session, personIds }) => ({
-      id: entry.placementId,
-      startsAt: placement.startsAt,
-      changedAt: latest(placement.changedAt, programChangedAt),
-      session,
-      place: crew.detail.place,
-      timeZone: crew.detail.timeZone,
-      personIds,
-      crewName: crew.name,
-    }));
-  return calendarOf(library, name, entries, wordsOf(library, languageOf(customs.language), customs.measures));
 }
 
 async function listLinks(db: Db, caller: Caller, crewId: string): Promise<CalendarLink[]> {
@@ -239,82 +193,8 @@ async function linksWhere({ models }: Db, where: Partial<CalendarLinkRow>): Prom
   });
 }
 
-function workingDayOf({ detail: { shiftPattern, timeZone } }: CrewRow, startsAt: Date): string {
-  return workingDayAt(shiftPattern, timeZone, startsAt.getTime());
-}
-
-function latest(a: Date | null | undefined, b: Date): Date {
-  return a && a > b ? a : b;
-}
-
 /** A calendar to keep: looked at again each time, and not sent again while it is the same. */
 function sendCalendar(response: Response, crewName: string, text: string): void {
   response.setHeader("Cache-Control", "private, no-cache");
   sendFile(response, `${crewName}.ics`, "text/calendar", text);
-}
-
-/** Days ahead that a therapist's calendar has what is laid between their bookings. */
-const BOOKED_DAYS = 14;
-
-/** For one person: their groups' sessions, and what is laid between their bookings, in their own form; nothing while they are held out. */
-async function calendarText(db: Db, practiceId: string, crew: CrewRow, personId: string | null, at: Date): Promise<string> {
-  const { timeZone, place } = crew.detail;
-  const day = at.toISOString().slice(0, 10);
-  const [library, placed, laid, participations, programs, people, presences, customs] = await Promise.all([
-    practiceLibrary(db, practiceId),
-    placementsBetween(db, [crew], new Date(addDays(day, -CALENDAR_DAYS.back)), new Date(addDays(day, CALENDAR_DAYS.ahead))),
-    personId && crew.detail.byBookings ? laidForPerson(db, practiceId, crew, personId, at, BOOKED_DAYS) : [],
-    participationsIn(db, { id: crew.id, timeZone }, at),
-    db.models.Program.findAll({ where: { crewId: crew.id, removedAt: null } }),
-    db.models.Person.findAll({ where: { crewId: crew.id, leftOn: null } }),
-    personId ? presencesIn(db, crew.id, dateAt(at.getTime(), timeZone), { personId }) : null,
-    customsOf(db, practiceId),
-  ]);
-  const theirs = people.find((person) => person.get().id === personId)?.get().language;
-  const language = languageOf(theirs, crew.detail.language, customs.language);
-  const sessions = new Map(
-    programs.flatMap((program) =>
-      program
-        .get()
-        .document.sessions.filter(({ slot }) => isOfShift(slot) || slot === "reset")
-        .map(
-          (session) =>
-            [
-              `${program.get().id} ${session.id}`,
-              { program: program.get().document, changedAt: program.get().changedAt, session },
-            ] as const,
-        ),
-    ),
-  );
-  const ids = personId
-    ? [personId]
-    : notHeldOut(
-        people.map((person) => person.get()),
-        participations,
-      ).map(({ id }) => id);
-  const own = laid.map((row) => ({ ...row, people: [row.personId], changedAt: null }));
-  const entries = [...placed, ...own].flatMap((row) => {
-    const found = sessions.get(`${row.programId} ${row.sessionId}`);
-    const workingDay = workingDayOf(crew, row.startsAt);
-    const ramps = personId ? rampsOf(presences?.get(personId), personId, workingDay) : undefined;
-    const session = found && sessionOn(library, found.program, found.session, workingDay, ramps);
-    if (!session || (personId && row.people && !row.people.includes(personId))) return [];
-    const shown = personId
-      ? personalSession(library, session, personId, participations.get(personId))
-      : sessionWithin(library, session, participations);
-    return personId && shown.items.length === 0
-      ? []
-      : [
-          {
-            id: row.id,
-            startsAt: row.startsAt,
-            changedAt: latest(row.changedAt, found.changedAt),
-            session: shown,
-            place,
-            timeZone,
-            personIds: ids,
-          },
-        ];
-  });
-  return calendarOf(library, crew.name, entries, wordsOf(library, language, customs.measures));
 }

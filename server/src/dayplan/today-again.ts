@@ -21,6 +21,7 @@ const KEPT = 300;
 const OF_CREW: readonly { from: string; columns: readonly string[] }[] = [
   { from: "people t WHERE t.crewId = c.id", columns: ["id", "version"] },
   { from: "programs t WHERE t.crewId = c.id", columns: ["id", "version", "removedAt"] },
+  { from: "absences t WHERE t.crewId = c.id", columns: ["id"] },
   { from: "booking_books t WHERE t.crewId = c.id", columns: ["changes"] },
   { from: "standing_plans t WHERE t.crewId = c.id", columns: ["version"] },
   { from: "restrictions t WHERE t.crewId = c.id", columns: ["id", "withdrawnAt"] },

@@ -1,9 +1,9 @@
 /** Today: what runs when, for which crew. */
 import type { Today, TodayEntry } from "@kind-grip/core/api";
-import { addDays, dateAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
+import { addDays, dateAt, momentAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup, isShiftSession } from "@kind-grip/core/session";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft, isHere } from "@kind-grip/core/crew";
 import { KINDS_BY_URGENCY } from "@kind-grip/core/response";
 import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
@@ -17,6 +17,7 @@ import type { ClearanceRow, RestrictionRow } from "../safety/tables";
 import { heldOutRecords, participationsOf, type HeldOutRecords } from "../safety/participations";
 import { reportsByPerson } from "../safety/person-alerts";
 import { practiceLibrary } from "../library/practice-library";
+import { excusedIn } from "../crew/absences";
 import { bookedToday } from "../booking/bookings";
 import { shortOf } from "./short-kit";
 import { placementsBetween } from "./standing";
@@ -31,7 +32,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
   const crewId = { [Op.in]: [...crewIds] };
   const records = heldOutRecords(db, crewIds);
   // Everything that needs to know the crews only, at once: each wait is a round trip to the database.
-  const [programCounts, rows, participations, people, needs, library] = await Promise.all([
+  const [programCounts, rows, participations, people, excused, needs, library] = await Promise.all([
     db.models.Program.count({ where: { crewId, removedAt: null }, group: ["crewId"] }),
     placementsBetween(db, rowsOfCrews, new Date(now.getTime() - 36 * 3600_000), new Date(now.getTime() + 36 * 3600_000)),
     participationsOf(db, places, now, undefined, records),
@@ -41,6 +42,8 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
       attributes: ["id", "crewId", "name", "startedOn", "leftOn"],
       raw: true,
     }) as unknown as Promise<PersonRow[]>,
+    // Wherever a crew works: the days around this one.
+    excusedIn(db, crewIds, addDays(dateAt(now.getTime(), "UTC"), -2), addDays(dateAt(now.getTime(), "UTC"), 2)),
     caller.role === "lead" ? null : readNeeds(db, crewIds, records),
     practiceLibrary(db, caller.practiceId),
   ]);
@@ -50,7 +53,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
     id,
     name,
     ...detail,
-    people: (peopleOf.get(id) ?? []).filter(({ leftOn }) => leftOn === null).length,
+    people: (peopleOf.get(id) ?? []).filter((person) => !hasLeft(person, dateAt(now.getTime(), detail.timeZone))).length,
     programs: programsOf.get(id) ?? 0,
   }));
   const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));
@@ -88,6 +91,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
       may,
     );
     const ids = here.map((person) => person.id);
+    const expected = ids.filter((id) => !excused(id, day));
     const key = [row.programId, found.version, library.revision, session.id, day, ...ids, JSON.stringify([...may])].join(" ");
     const totalSec = keptLength(key, () => compileGroup(sessionWithin(library, session, may), library.timings, ids).totalSec);
     return [
@@ -106,9 +110,9 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
         groupName: row.groupName ?? null,
         groupPeople: row.people ?? null,
         totalSec,
-        people: here.length,
+        people: expected.length,
         runId: ranBy.get(`${crew.id} ${row.id}`) ?? null,
-        shortKit: shortOf(library, session, ids, may, crew.kit),
+        shortKit: shortOf(library, session, expected, may, crew.kit),
       },
     ];
   });
@@ -215,6 +219,7 @@ function needsYou(
     const from = heldSince(
       restriction,
       clearances.filter(({ restrictionId }) => restrictionId === restriction.id),
+      crewsById.get(id)!.timeZone,
     );
     const out = here.has(personId) && participations.get(id)?.get(personId)?.heldOut;
     if (out && consequenceOf(question).kind === "stop" && !since.has(personId)) since.set(personId, from.toISOString());
@@ -276,9 +281,9 @@ function lateRuns(sequelize: Db["sequelize"], crewIds: readonly string[]): Promi
 }
 
 /** Since when a restriction that is on really holds: since it was raised, or since the last clearance ran out or was withdrawn. */
-function heldSince(restriction: RestrictionRow, clearances: readonly ClearanceRow[]): Date {
+function heldSince(restriction: RestrictionRow, clearances: readonly ClearanceRow[], timeZone: string): Date {
   const ends = clearances.map(({ untilDay, withdrawnAt }) =>
-    Math.min(Date.parse(`${addDays(untilDay, 1)}T00:00:00Z`), withdrawnAt?.getTime() ?? Infinity),
+    Math.min(momentAt(addDays(untilDay, 1), "00:00", 0, timeZone), withdrawnAt?.getTime() ?? Infinity),
   );
   return new Date(Math.max(restriction.since.getTime(), ...ends));
 }

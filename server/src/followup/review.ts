@@ -1,6 +1,7 @@
 /** The review of a block: for the trainer, down to the person. */
 import { changesBetween, type Change, type MeasuringNoise } from "@kind-grip/core/baseline";
-import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
+import { addDays, dateAt, momentAt, mondayOf } from "@kind-grip/core/calendar";
+import { isHere } from "@kind-grip/core/crew";
 import { adherenceOf, loadRises, MIN_ANSWERS, nextBlock, trendOf, type LoadedRun, type ReviewAnswer } from "@kind-grip/core/followup";
 import type { Library } from "@kind-grip/core/library";
 import { grouped } from "@kind-grip/core/units";
@@ -26,8 +27,8 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   const [days, mornings, people, decisionRows, rounds, library] = await Promise.all([
     personDaysOf(db, { crewId, from, until }),
     raisedMornings(db, crewId, from, until),
-    db.models.Person.findAll({ where: { crewId, leftOn: null }, order: ["name"] }),
-    db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: new Date(`${from}T00:00:00Z`) } } }),
+    db.models.Person.findAll({ where: { crewId }, order: ["name"] }),
+    db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: momentAt(from, "00:00", 0, crew.detail.timeZone) } } }),
     changesOf(db, crewId, await usedNoise(db, caller.practiceId)),
     practiceLibrary(db, caller.practiceId),
   ]);
@@ -69,28 +70,30 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
     adherence,
     raised,
     answers: mornings.length,
-    people: people.map((row) => {
-      const { id: personId, name } = row.get();
-      const own = daysByPerson.get(personId) ?? [];
-      const felt = morningsByPerson.get(personId) ?? [];
-      const trend =
-        felt.length < MIN_ANSWERS ? undefined : trendOf(felt.map((each) => ({ x: Date.parse(each.day) / 86_400_000, y: each.level })));
-      return {
-        personId,
-        name,
-        adherence: adherenceOf(own),
-        meanEffort: ratio(
-          sum(own, ({ effortSum }) => effortSum),
-          sum(own, ({ efforts }) => efforts),
-        ),
-        morningTrend: trend ? trend.slope * 7 : null,
-        answers: felt.length,
-        decisions: Object.fromEntries(
-          [...grouped(decided.get(personId) ?? [], (each) => each.decided)].map(([kind, list]) => [kind, list.length]),
-        ),
-        changes: (rounds.changes.get(personId) ?? []).filter(({ verdict }) => verdict !== "noise"),
-      };
-    }),
+    people: people
+      .filter((row) => isHere(row.get(), until))
+      .map((row) => {
+        const { id: personId, name } = row.get();
+        const own = daysByPerson.get(personId) ?? [];
+        const felt = morningsByPerson.get(personId) ?? [];
+        const trend =
+          felt.length < MIN_ANSWERS ? undefined : trendOf(felt.map((each) => ({ x: Date.parse(each.day) / 86_400_000, y: each.level })));
+        return {
+          personId,
+          name,
+          adherence: adherenceOf(own),
+          meanEffort: ratio(
+            sum(own, ({ effortSum }) => effortSum),
+            sum(own, ({ efforts }) => efforts),
+          ),
+          morningTrend: trend ? trend.slope * 7 : null,
+          answers: felt.length,
+          decisions: Object.fromEntries(
+            [...grouped(decided.get(personId) ?? [], (each) => each.decided)].map(([kind, list]) => [kind, list.length]),
+          ),
+          changes: (rounds.changes.get(personId) ?? []).filter(({ verdict }) => verdict !== "noise"),
+        };
+      }),
     rounds: rounds.names,
     rises: loadRises(library, runs, mondays, first ?? undefined),
     next: nextBlock({

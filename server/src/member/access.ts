@@ -1,5 +1,7 @@
 /** How crew members get in: a crew code and a PIN, or a card with a secret link. Secrets are shown once and kept as hashes. */
 import type { Card } from "@kind-grip/core/api";
+import { workingDayAt } from "@kind-grip/core/calendar";
+import { hasLeft } from "@kind-grip/core/crew";
 import { createHash, randomBytes, randomInt } from "node:crypto";
 import type { Request } from "express";
 import type { Transaction } from "sequelize";
@@ -113,7 +115,7 @@ export async function memberByPin(db: Db, typedCode: string, typedPin: string, r
   };
   const caller = await attempted(db, attempt, at, async () => {
     const matches = await passwordMatches(access?.pinHash, digits.slice(NUMBER_DIGITS));
-    return matches && access ? callerFor(db, access) : undefined;
+    return matches && access ? callerFor(db, access, at) : undefined;
   });
   if (!caller) throw new Problem(401, "wrongSignIn", "This code and PIN do not belong together.");
   return caller;
@@ -125,7 +127,7 @@ export async function memberByPin(db: Db, typedCode: string, typedPin: string, r
  */
 export async function memberByCard(db: Db, token: string, request: Request, at: Date): Promise<Caller> {
   const access = (await db.models.MemberAccess.findOne({ where: { cardHash: hashOf(token) } }))?.get({ plain: true });
-  const caller = access && (await callerFor(db, access));
+  const caller = access && (await callerFor(db, access, at));
   if (caller) return caller;
   const attempt = { account: `card from ${request.ip ?? "unknown"}`, addressOnly: true, address: request.ip ?? "unknown" };
   await attempted(db, attempt, at, () => Promise.resolve(undefined));
@@ -133,19 +135,30 @@ export async function memberByCard(db: Db, token: string, request: Request, at: 
 }
 
 /** Whoever has left the crew, or whose card was withdrawn, is nobody. */
-async function callerFor({ models }: Db, { personId, crewId }: MemberAccessRow): Promise<Caller | undefined> {
+async function callerFor({ models }: Db, { personId, crewId }: MemberAccessRow, at: Date): Promise<Caller | undefined> {
   const person = (await models.Person.findByPk(personId))?.get() as PersonRow | undefined;
   const crew = (await models.Crew.findOne({ where: { id: crewId, removedAt: null } }))?.get();
   const account = crew && (await models.Account.findByPk(crew.trainerId))?.get();
-  if (!person || !account) return undefined;
+  if (!person || !account || isOver(person, crew, at)) return undefined;
   return { role: "member", accountId: personId, practiceId: account.practiceId, crewId };
 }
 
-/** Still good? Asked at every call: a withdrawn card and a removed account end what they opened. */
-export async function isStillGood({ models }: Db, { accountId }: Caller, today: string): Promise<boolean> {
+/**
+ * Still good? Asked at every call: a withdrawn card and a removed account end what they opened, and so does the end of somebody's last
+ * shift, by the clock of their crew.
+ */
+export async function isStillGood({ models }: Db, { accountId }: Caller, at: Date): Promise<boolean> {
   const access = await models.MemberAccess.findByPk(accountId, { attributes: ["personId"] });
-  const person = access && (await models.Person.findByPk(accountId, { attributes: ["leftOn"] }));
-  return !!person && (person.get().leftOn === null || person.get().leftOn! >= today);
+  const person = access && (await models.Person.findByPk(accountId, { attributes: ["leftOn", "crewId"] }))?.get();
+  if (!person) return false;
+  if (person.leftOn === null) return true;
+  const crew = (await models.Crew.findByPk(person.crewId))?.get();
+  return !!crew && !isOver(person, crew, at);
+}
+
+/** Whether the shift of somebody's last day is over: at night it goes on past midnight. */
+function isOver(person: Pick<PersonRow, "leftOn">, { detail: { shiftPattern, timeZone } }: Pick<CrewRow, "detail">, at: Date): boolean {
+  return hasLeft(person, workingDayAt(shiftPattern, timeZone, at.getTime()));
 }
 
 async function newCode({ models }: Db, crew: CrewRow, transaction: Transaction): Promise<string> {

@@ -1,6 +1,7 @@
 /** What a crew member's own page shows: the sessions of these days in their own form, the check-in, what they did. */
 import type { MemberDay, MemberProgress, MemberSession } from "@kind-grip/core/api";
 import { addDays, dateAt, shiftOf, shiftsFrom, workingDayAt } from "@kind-grip/core/calendar";
+import { isHere } from "@kind-grip/core/crew";
 import { languageOf, type Language } from "@kind-grip/core/language";
 import type { CustomMovement, Library } from "@kind-grip/core/library";
 import { rampOn, sessionOn, type Program } from "@kind-grip/core/program";
@@ -126,7 +127,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     return day < addDays(today, DAYS_AHEAD) && (day >= today || (shift !== undefined && shift.endMs > at.getTime()));
   };
   const sessions = rows
-    .filter((row) => near(row.startsAt) && (!row.people || row.people.includes(personId)))
+    .filter((row) => near(row.startsAt) && isHere(person, dayOf(row.startsAt)) && (!row.people || row.people.includes(personId)))
     .flatMap((row) => {
       const found = known.get(`${row.programId} ${row.sessionId}`);
       return found && isOfShift(found.session.slot) ? entry(row.programId, found.program, found.session, row) : [];
@@ -142,7 +143,8 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     at,
     booked ? undefined : rows,
   );
-  const unplaced = inUse ? inUse.document.sessions.flatMap((session) => entry(inUse.id, inUse.document, session)) : [];
+  const unplaced =
+    inUse && isHere(person, workday) ? inUse.document.sessions.flatMap((session) => entry(inUse.id, inUse.document, session)) : [];
   const placed = [...sessions, ...between].sort((a, b) => Date.parse(a.startsAt!) - Date.parse(b.startsAt!));
   const [atWork, home] = partition(unplaced, ({ session }) => isOfShift(session.slot) || session.slot === "reset");
   // A reset has no time of its own but between two bookings.
@@ -151,6 +153,7 @@ export async function memberDay(db: Db, caller: Caller, at: Date): Promise<Membe
     now: at.toISOString(),
     today,
     person: { id: person.id, name: person.name },
+    firstDay: person.startedOn && person.startedOn > workday ? person.startedOn : null,
     crew: { id: crew.id, name: crew.name, place, timeZone },
     trainer: trainer?.get().name ?? "",
     heldOut: participation.heldOut,

@@ -6,7 +6,7 @@ import { crewIdsOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 
 const THERE = `SELECT c.id,
-    EXISTS (SELECT 1 FROM people p WHERE p.crewId = c.id AND p.leftOn IS NULL) AS people,
+    EXISTS (SELECT 1 FROM people p WHERE p.crewId = c.id AND p.erasedAt IS NULL) AS people,
     EXISTS (SELECT 1 FROM works w WHERE w.crewId = c.id) AS work,
     EXISTS (SELECT 1 FROM baseline_rounds r WHERE r.crewId = c.id) AS baseline,
     EXISTS (SELECT 1 FROM programs g WHERE g.crewId = c.id AND g.removedAt IS NULL) AS program,

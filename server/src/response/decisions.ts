@@ -1,5 +1,7 @@
 /** Decisions: proposed from the records, confirmed or overruled by the trainer, and in force with the next session. */
 import type { DecisionEntry, WaitingDecision } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
+import { hasLeft } from "@kind-grip/core/crew";
 import type { Library } from "@kind-grip/core/library";
 import {
   KINDS_BY_URGENCY,
@@ -40,8 +42,10 @@ export async function waitingDecisions(db: Db, caller: Caller, at: Date, crewId:
     db.models.Person.findAll({ where: { crewId } }),
   ]);
   const names = new Map(people.map((person) => [person.get().id, person.get()]));
+  const today = dateAt(at.getTime(), crew.detail.timeZone);
+  const gone = new Set(people.flatMap((person) => (hasLeft(person.get(), today) ? [person.get().id] : [])));
   return proposed
-    .filter(({ personId, response }) => !names.get(personId)?.leftOn && (all || response.kind !== "hold"))
+    .filter(({ personId, response }) => !gone.has(personId) && (all || response.kind !== "hold"))
     .sort((a, b) => KINDS_BY_URGENCY.indexOf(a.response.kind) - KINDS_BY_URGENCY.indexOf(b.response.kind))
     .map(({ personId, programId, itemId, facts, response }) => ({
       personId,

@@ -4,7 +4,7 @@ import { ArrowLeft, Printer } from "lucide-react";
 import { toString } from "qrcode";
 import { useEffect, useState } from "react";
 import { Link, useLocation } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS, languageOf, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { Card, PersonEntry } from "@kind-grip/core/api";
@@ -83,7 +83,7 @@ export default function CardsPage() {
           {(list) => (
             <Loaded query={access}>
               {({ code, people: withCard }) => {
-                const here = list.filter((person) => isHere(person, today));
+                const here = list.filter((person) => !hasLeft(person, today));
                 const has = (id: string) => withCard.some(({ personId }) => personId === id);
                 const without = here.filter(({ id }) => !has(id));
                 const picked = here.flatMap(({ id }) => (chosen.has(id) ? [id] : []));

@@ -4,6 +4,9 @@ import { Fragment } from "react";
 import { Check, CircleAlert, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
+import { isHere } from "@kind-grip/core/crew";
+import { useNow } from "../base/now";
 import { t } from "../base/words";
 import { workApi } from "../work/api";
 import { todayApi } from "../today/api";
@@ -72,7 +75,8 @@ const STATE_NAMES: Readonly<Record<StepState, string>> = {
   needsYou: t("needs you"),
 };
 
-function Path({ crew: { id: crewId, byBookings } }: { crew: CrewEntry }) {
+function Path({ crew: { id: crewId, byBookings, timeZone } }: { crew: CrewEntry }) {
+  const today = dateAt(useNow(60_000), timeZone);
   const people = crewApi.usePeopleQuery(crewId).data ?? [];
   const programs = programApi.useProgramsQuery(crewId).data?.length ?? 0;
   const runs = runApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
@@ -80,7 +84,7 @@ function Path({ crew: { id: crewId, byBookings } }: { crew: CrewEntry }) {
   const [round] = roundsOfCrew(baselineApi.useRoundsQuery(crewId).data) ?? [];
   const participations = useParticipations(crewId);
   const heldOut = people.filter(({ id }) => participations.get(id)?.heldOut).length;
-  const here = people.filter(({ leftOn }) => leftOn === null).length;
+  const here = people.filter((person) => isHere(person, today)).length;
   const waiting = (todayApi.useTodayQuery().data?.decisions ?? []).filter(
     (each) => each.crewId === crewId && each.kind !== "progress",
   ).length;

@@ -2,7 +2,7 @@
 import { Box, ButtonBase, Checkbox, Typography } from "@mui/material";
 import { Link } from "react-router";
 import type { PersonEntry } from "@kind-grip/core/api";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS } from "@kind-grip/core/language";
 import type { Participations } from "@kind-grip/core/safety";
 import { wholeDayText } from "../base/dates";
@@ -47,9 +47,9 @@ export function PeopleList({ rows, today, participations, chosen, onChosen }: Pe
                       person.badge,
                       person.language && LANGUAGE_FACTS[person.language].ownName,
                       person.leftOn !== null &&
-                        (isHere(person, today)
-                          ? t("until {{leftOn}}", { leftOn: wholeDayText(person.leftOn) })
-                          : wholeDayText(person.leftOn)),
+                        (hasLeft(person, today)
+                          ? wholeDayText(person.leftOn)
+                          : t("until {{leftOn}}", { leftOn: wholeDayText(person.leftOn) })),
                     ]
                       .filter(Boolean)
                       .join(" · ")}

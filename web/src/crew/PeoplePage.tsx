@@ -4,7 +4,7 @@ import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { Ban, Download, FileUp, Plus, QrCode, Search } from "lucide-react";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { PersonEntry } from "@kind-grip/core/api";
@@ -56,7 +56,7 @@ export default function PeoplePage() {
     <>
       <Loaded query={query}>
         {(people) => {
-          const left = people.filter((person) => person.leftOn !== null && person.leftOn < today);
+          const left = people.filter((person) => hasLeft(person, today));
           const here = people.filter((person) => !left.includes(person));
           const rows = shown === "left" ? left : here;
           const found = filterPeople(rows, filter, participations);
@@ -235,9 +235,9 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTab
       renderCell: ({ row }) =>
         row.leftOn === null
           ? "–"
-          : isHere(row, today)
-            ? t("until {{leftOn}}", { leftOn: wholeDayText(row.leftOn) })
-            : wholeDayText(row.leftOn),
+          : hasLeft(row, today)
+            ? wholeDayText(row.leftOn)
+            : t("until {{leftOn}}", { leftOn: wholeDayText(row.leftOn) }),
     },
   ];
   return (

@@ -4,7 +4,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { isEqual } from "es-toolkit";
 import { useMemo } from "react";
 import { Controller, useForm } from "react-hook-form";
-import { Person } from "@kind-grip/core/crew";
+import { hasLeft, Person } from "@kind-grip/core/crew";
 import { v7 as uuid } from "uuid";
 import type { PersonEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
@@ -90,7 +90,7 @@ export function PersonDialog({ crewId, person: newest, today, onClose }: PersonD
     );
     onClose();
   };
-  const leaving = person && (person.leftOn === null || person.leftOn >= today);
+  const leaving = person && !hasLeft(person, today);
 
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="person-title">

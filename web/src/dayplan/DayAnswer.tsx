@@ -13,7 +13,7 @@ interface DayAnswerProps {
 }
 
 export function DayAnswer({ of: { crew, sessions, now }, plan }: DayAnswerProps) {
-  const { asked, shift, groups, problem, joined, stage, gap, saved, relaxations } = plan;
+  const { asked, shift, groups, problem, joined, stage, gap, saved, relaxations, ungrouped } = plan;
   const { others } = joined;
   const missing = problem.requests.filter(({ id }) => !plan.plan.has(id));
   const everySession = [...sessions, ...others.flatMap((day) => day.sessions)];
@@ -44,6 +44,11 @@ export function DayAnswer({ of: { crew, sessions, now }, plan }: DayAnswerProps)
       {joined.trouble && (
         <Alert severity="error" variant="outlined" sx={{ mb: 1.5 }}>
           {joined.trouble}
+        </Alert>
+      )}
+      {ungrouped.length > 0 && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 1.5 }}>
+          {t("In no group, so nothing is planned for them: {{names}}.", { names: ungrouped.map(({ name }) => name).join(", ") })}
         </Alert>
       )}
       {missing.length > 0 && (

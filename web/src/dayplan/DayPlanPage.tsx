@@ -2,8 +2,8 @@
 import { Button } from "@mui/material";
 import { useMemo } from "react";
 import { Link, Navigate, useParams } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
-import { dateAt, mondayOf } from "@kind-grip/core/calendar";
+import { hasLeft, isHereBetween } from "@kind-grip/core/crew";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { notHeldOut } from "@kind-grip/core/safety";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
@@ -30,16 +30,18 @@ function PlanOfWeek() {
   const library = useLibrary();
   const crew = useCrew();
   const now = useNow();
-  const { weekStart = mondayOf(dateAt(now, crew.timeZone)) } = useParams();
+  const { weekStart = dateAt(now, crew.timeZone) } = useParams();
+  const monday = mondayOf(weekStart);
   const programs = programApi.useProgramsQuery(crew.id);
   const people = crewApi.usePeopleQuery(crew.id);
-  const plan = dayPlanApi.useWeekPlanQuery({ crewId: crew.id, weekStart: mondayOf(weekStart) }, { refetchOnMountOrArgChange: true });
+  const plan = dayPlanApi.useWeekPlanQuery({ crewId: crew.id, weekStart: monday }, { refetchOnMountOrArgChange: true });
   const today = dateAt(now, crew.timeZone);
   const participations = useParticipations(crew.id);
-  const here = useMemo(
+  // Plans reach ahead: whoever begins later can be in a group already.
+  const staying = useMemo(
     () =>
       notHeldOut(
-        (people.data ?? []).filter((person) => isHere(person, today)),
+        (people.data ?? []).filter((person) => !hasLeft(person, today)),
         participations,
       ),
     [people.data, today, participations],
@@ -49,12 +51,12 @@ function PlanOfWeek() {
       placeableSessions(
         library,
         programs.data ?? [],
-        here.map((person) => person.id),
+        staying.filter((person) => isHereBetween(person, monday, addDays(monday, 6))).map((person) => person.id),
         participations,
       ),
-    [library, programs.data, here, participations],
+    [library, programs.data, staying, monday, participations],
   );
-  if (plan.isFetching && plan.data?.weekStart !== mondayOf(weekStart)) return <WeekTitle crew={crew} weekStart={mondayOf(weekStart)} />;
+  if (plan.isFetching && plan.data?.weekStart !== monday) return <WeekTitle crew={crew} weekStart={monday} />;
   return (
     <Loaded query={plan}>
       {(entry) => (
@@ -73,7 +75,7 @@ function PlanOfWeek() {
                 </Empty>
               </>
             ) : (
-              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} people={here} />
+              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} people={staying} />
             )
           }
         </Loaded>

@@ -16,8 +16,8 @@ interface DayQuestionProps {
   plan: PlanOfDay;
 }
 
-export function DayQuestion({ of: { crew, shifts, sessions, people, groups: keptGroups, now }, plan }: DayQuestionProps) {
-  const { asked, ask, shift, begun, kept, groups, needed, joined } = plan;
+export function DayQuestion({ of: { crew, shifts, sessions, groups: keptGroups, now }, plan }: DayQuestionProps) {
+  const { asked, ask, shift, begun, kept, groups, needed, joined, there } = plan;
   const couldJoin = meeting(crewApi.useCrewsQuery().data ?? [], crew, shift);
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
@@ -52,7 +52,7 @@ export function DayQuestion({ of: { crew, shifts, sessions, people, groups: kept
             label={t("Groups")}
             value={groups.filter(({ day }) => day.crew.id === crew.id).length}
             min={1}
-            max={Math.max(1, people.length)}
+            max={Math.max(1, there.length)}
             onChange={(groupCount) => ask({ groupCount })}
           />
         )}
@@ -97,7 +97,7 @@ export function DayQuestion({ of: { crew, shifts, sessions, people, groups: kept
       )}
       <Typography sx={{ color: "text.secondary" }}>
         {t("{{people}} people; {{count}} groups are needed for the job and the kit.", {
-          people: people.length,
+          people: there.length,
           count: needed,
           defaultValue_one: "{{people}} people; {{count}} group is needed for the job and the kit.",
         })}

@@ -32,15 +32,18 @@ export function GroupRow({ day, axis, name, people, parts, requests, plan, pinne
   const x = (ms: number) => ((ms - axis.startMs) / (axis.endMs - axis.startMs)) * 100;
   const strip = useRef<HTMLDivElement>(null);
   const [dragged, setDragged] = useState<{ id: string; fromX: number; startMs: number; atMs: number } | null>(null);
+  /** A session is over when the shift is. */
+  const within = ({ lengthMs }: SessionRequest, startMs: number) =>
+    Math.min(shift.endMs - lengthMs, Math.max(shift.startMs, onGrid(startMs)));
   const grab = (request: SessionRequest, startMs: number) => (event: PointerEvent<HTMLElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
     setDragged({ id: request.id, fromX: event.clientX, startMs, atMs: startMs });
   };
-  const pull = (event: PointerEvent<HTMLElement>) => {
+  const pull = (request: SessionRequest) => (event: PointerEvent<HTMLElement>) => {
     if (!dragged) return;
     const msPerPx = (axis.endMs - axis.startMs) / (strip.current?.clientWidth ?? 1);
     const to = dragged.startMs + (event.clientX - dragged.fromX) * msPerPx;
-    setDragged({ ...dragged, atMs: onGrid(Math.min(shift.endMs, Math.max(shift.startMs, to))) });
+    setDragged({ ...dragged, atMs: within(request, to) });
   };
   const drop = (request: SessionRequest) => () => {
     if (dragged && dragged.atMs !== dragged.startMs) onMove(request, dragged.atMs);
@@ -101,7 +104,7 @@ export function GroupRow({ day, axis, name, people, parts, requests, plan, pinne
               key={request.id}
               title={t("{{name}}, drag to move", { name: nameOf(request.sessionId) })}
               onPointerDown={grab(request, planned)}
-              onPointerMove={pull}
+              onPointerMove={pull(request)}
               onPointerUp={drop(request)}
               onPointerCancel={() => setDragged(null)}
               sx={{
@@ -134,7 +137,7 @@ export function GroupRow({ day, axis, name, people, parts, requests, plan, pinne
                 onKeyDown={(event) => {
                   if (event.key !== "ArrowLeft" && event.key !== "ArrowRight") return;
                   event.preventDefault();
-                  onMove(request, (at ?? request.idealMs) + (event.key === "ArrowLeft" ? -1 : 1) * GRID_MIN * 60_000);
+                  onMove(request, within(request, (at ?? request.idealMs) + (event.key === "ArrowLeft" ? -1 : 1) * GRID_MIN * 60_000));
                 }}
                 sx={{
                   minHeight: 40,

@@ -18,13 +18,14 @@ import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { formGroups, groupNamed, inGroup, withGroup, withoutGroup, type WeekPlanned } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { peopleText } from "../base/amounts";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { useDragSensors } from "../parts/use-drag-sensors";
 
 interface GroupsDialogProps {
   crew: CrewEntry;
   plan: WeekPlanned;
-  /** Who is here. */
+  /** Who is in the crew or will be. */
   people: readonly PersonEntry[];
   today: string;
   onChange(plan: WeekPlanned): void;
@@ -92,7 +93,7 @@ export function GroupsDialog({ crew, plan, people, today, onChange, onClose }: G
                     </Box>
                   )}
                   {own.map((person) => (
-                    <PersonChip key={person.id} person={person} groupName={name} onStep={(by) => step(person, id, by)} />
+                    <PersonChip key={person.id} person={person} today={today} groupName={name} onStep={(by) => step(person, id, by)} />
                   ))}
                 </Column>
               ))}
@@ -170,7 +171,14 @@ function GroupName({ name, onChange }: { name: string; onChange(name: string): v
   );
 }
 
-function PersonChip({ person, groupName, onStep }: { person: PersonEntry; groupName: string; onStep(by: number): void }) {
+interface PersonChipProps {
+  person: PersonEntry;
+  today: string;
+  groupName: string;
+  onStep(by: number): void;
+}
+
+function PersonChip({ person, today, groupName, onStep }: PersonChipProps) {
   const { listeners, setNodeRef, transform, isDragging } = useDraggable({ id: person.id });
   const onKey = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 }[event.key];
@@ -206,6 +214,11 @@ function PersonChip({ person, groupName, onStep }: { person: PersonEntry; groupN
     >
       <GripVertical size={16} aria-hidden />
       {person.name}
+      {person.startedOn && person.startedOn > today && (
+        <Box component="span" sx={{ color: "text.secondary" }}>
+          {t("from {{day}}", { day: wholeDayText(person.startedOn) })}
+        </Box>
+      )}
     </ButtonBase>
   );
 }

@@ -16,7 +16,9 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
 import { peopleOptions } from "../crew/people-options";
+import { useNow } from "../base/now";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { dayPlanApi } from "./api";
@@ -36,6 +38,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
   const messages = dayPlanApi.useMessagesQuery(crew.id, { pollingInterval: 4000, refetchOnMountOrArgChange: true });
   const links = dayPlanApi.useCalendarLinksQuery(crew.id);
   const people = crewApi.usePeopleQuery(crew.id).data ?? [];
+  const today = dateAt(useNow(60_000), crew.timeZone);
   const gateway = dayPlanApi.useGatewayQuery().data?.address;
   const [make, making] = dayPlanApi.useMakeCalendarLinkMutation();
   const [withdraw, withdrawing] = dayPlanApi.useWithdrawCalendarLinkMutation();
@@ -63,7 +66,7 @@ export function RemindersDialog({ crew, onClose }: { crew: CrewEntry; onClose():
               slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
             >
               <MenuItem value="">{t("the whole crew")}</MenuItem>
-              {peopleOptions(people)}
+              {peopleOptions(people, today)}
             </TextField>
             <Button
               variant="outlined"

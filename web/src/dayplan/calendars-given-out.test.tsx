@@ -10,6 +10,30 @@ const crew = sampleCrew();
 const ann = samplePerson({ name: "Ann Early" });
 const MADE_AT = "2026-03-26T08:00:00.000Z";
 
+it("are for whoever is in the crew, leaves later or begins later, and not for who has left", async () => {
+  const people = [
+    ann,
+    samplePerson({ name: "Bo Leaving", leftOn: "2026-04-30" }),
+    samplePerson({ name: "Cy Coming", startedOn: "2026-04-06" }),
+  ];
+  new TestServer({
+    ...SIGNED_IN,
+    [`GET /crews/${crew.id}/messages`]: [],
+    [`GET /crews/${crew.id}/people`]: [...people, samplePerson({ name: "Di Gone", leftOn: "2026-03-25" })],
+    [`GET /crews/${crew.id}/reminder-rule`]: { minutesBefore: null },
+    [`GET /crews/${crew.id}/calendar-links`]: [],
+    "GET /gateway": { address: null },
+  });
+  const { user } = showPage(<RemindersDialog crew={crew} onClose={() => undefined} />);
+  await user.click(await screen.findByRole("combobox", { name: "For" }));
+  expect((await screen.findAllByRole("option")).map((each) => each.textContent)).toEqual([
+    "the whole crew",
+    "Ann Early",
+    "Bo Leaving",
+    "Cy Coming",
+  ]);
+});
+
 describe.each([
   ["of a crew", `/crews/${crew.id}/calendar-links`, () => <RemindersDialog crew={crew} onClose={() => undefined} />, true],
   ["of one's own week", "/own-week/calendar-links", () => <OwnCalendarDialog onClose={() => undefined} />, false],

@@ -1,6 +1,6 @@
 /** Everything planning a day needs of a crew, gathered once: its shift, sessions, people, work, and what is placed already. */
 import { isHere } from "@kind-grip/core/crew";
-import { addDays, dateAt, mondayOf, shiftOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
+import { addDays, mondayOf, shiftOf, shiftsFrom, type Shift } from "@kind-grip/core/calendar";
 import { layPlan, type LaidPlacement, type Placement, type RibbonPart } from "@kind-grip/core/dayplan";
 import { notHeldOut } from "@kind-grip/core/safety";
 import type { Library } from "@kind-grip/core/library";
@@ -50,7 +50,6 @@ export async function readCrewDay(
   dispatch: AppDispatch,
   crew: CrewEntry,
   shift: Shift,
-  now: number,
   { anew }: { anew: boolean },
 ): Promise<OtherDay> {
   const fresh = { forceRefetch: anew, subscribe: false } as const;
@@ -64,7 +63,7 @@ export async function readCrewDay(
   ]);
   const participations = participationsFrom(may);
   const here = notHeldOut(
-    everybody.filter((person) => isHere(person, dateAt(now, crew.timeZone))),
+    everybody.filter((person) => isHere(person, shift.date)),
     participations,
   );
   const placed = inShift(laidOf(week, crew, shift), crew, shift);

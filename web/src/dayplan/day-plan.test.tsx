@@ -30,13 +30,18 @@ const series = (change: Partial<Series> = {}): Series => ({
   ...change,
 });
 
-function show(standing: StandingPlan = { groups: [], series: [] }, more: Partial<WeekPlanEntry> = {}, programs = [program]) {
+function show(
+  standing: StandingPlan = { groups: [], series: [] },
+  more: Partial<WeekPlanEntry> = {},
+  programs = [program],
+  crewPeople = people,
+) {
   localStorage.clear();
   let entry: WeekPlanEntry = { crewId: crew.id, weekStart: WEEK, version: 1, standing, placements: [], kept: [], neighbours: [], ...more };
   const address = `/crews/${crew.id}/plan/${WEEK}`;
   const shown = showCrewPage(<DayPlanPage />, "day-plan/:weekStart?", {
     crew,
-    people,
+    people: crewPeople,
     at: `day-plan/${WEEK}`,
     answers: {
       [`GET /crews/${crew.id}/programs`]: programs,
@@ -200,6 +205,20 @@ describe("groups", () => {
     await waitFor(() => expect(saved()?.standing?.groups.map(({ people: own }) => own.length)).toEqual([1, 2]));
     await user.keyboard("{ArrowRight}");
     expect(await within(dialog).findByRole("button", { name: /^Bo Brook, In no group/ })).toBeVisible();
+  });
+
+  it("have in them whoever begins later, who is said to; not whoever has left", async () => {
+    const later = samplePerson({ name: "Di Later", startedOn: "2026-04-06" });
+    const crewThen = [...people, later, samplePerson({ name: "Ed Gone", leftOn: "2026-03-25" })];
+    const { user, saved } = show({ groups: [group("One", 0, 1, 2)], series: [series()] }, {}, [program], crewThen);
+    await user.click(await screen.findByRole("button", { name: "Groups" }));
+    const dialog = screen.getByRole("dialog");
+    expect(within(dialog).queryByRole("button", { name: /Ed Gone/ })).toBeNull();
+    const di = within(dialog).getByRole("button", { name: /^Di Later, In no group/ });
+    expect(di).toHaveTextContent("Di Laterfrom 6 Apr 2026");
+    act(() => di.focus());
+    await user.keyboard("{ArrowLeft}");
+    await waitFor(() => expect(saved()?.standing?.groups[0]?.people).toContain(later.id));
   });
 
   it("are formed for the job, renamed and removed with what is planned for them", async () => {

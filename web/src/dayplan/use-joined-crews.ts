@@ -11,7 +11,7 @@ import { t } from "../base/words";
 import { dayPlanApi } from "./api";
 import { inShift, laidOf, readCrewDay, type OtherDay } from "./crew-day";
 
-export function useJoinedCrews(now: number) {
+export function useJoinedCrews() {
   const library = useLibrary();
   const dispatch = useAppDispatch();
   const [save, { isLoading: storing }] = dayPlanApi.useSavePlanMutation();
@@ -23,7 +23,7 @@ export function useJoinedCrews(now: number) {
     setTrouble(null);
     setReading(other.crew.id);
     try {
-      const day = await readCrewDay(library, dispatch, other.crew, other.shift, now, { anew: true });
+      const day = await readCrewDay(library, dispatch, other.crew, other.shift, { anew: true });
       if (day.sessions.length === 0) setTrouble(t("{{name}} has no session to place yet.", { name: other.crew.name }));
       else setOthers((list) => [...list, day]);
     } catch (error) {

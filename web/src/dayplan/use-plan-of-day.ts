@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import type { Shift } from "@kind-grip/core/calendar";
+import { isHere } from "@kind-grip/core/crew";
 import type { Placement, PlanGroup, SessionRequest } from "@kind-grip/core/dayplan";
 import { useLibrary } from "../base/library";
 import { meantFor, type CrewDay } from "./crew-day";
@@ -15,6 +16,7 @@ export interface PlannedCrew {
   crew: CrewEntry;
   shifts: readonly Shift[];
   sessions: readonly PlaceableSession[];
+  /** Who is in the crew or will be. */
   people: readonly PersonEntry[];
   /** Groups the crew keeps. */
   groups: readonly PlanGroup[];
@@ -67,7 +69,9 @@ export function usePlanOfDay({ crew, shifts, sessions, people, groups: keptGroup
   const [pinned, setPinned] = useState<ReadonlyMap<string, number>>(new Map());
   const shift = shifts.find((each) => each.date === date)!;
 
-  const joined = useJoinedCrews(now);
+  const there = useMemo(() => people.filter((person) => isHere(person, date)), [people, date]);
+
+  const joined = useJoinedCrews();
   const { others } = joined;
   const begun = [shift, ...others.map((day) => day.shift)].some(({ startMs, endMs }) => startMs < now && now < endMs);
   // The same list as long as it says the same: the page works it out anew at every look.
@@ -78,7 +82,7 @@ export function usePlanOfDay({ crew, shifts, sessions, people, groups: keptGroup
   // The moment matters to the minute only.
   const notBeforeMs = begun && fromNow ? Math.floor(now / 60_000) * 60_000 : 0;
   const { problem, withReach, groups, needed } = useMemo(() => {
-    const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people, partsOf, kept };
+    const own = { crew, shift, sessions: sessions.filter(({ session }) => !left.has(session.id)), people: there, partsOf, kept };
     return dayOfGroups(
       library,
       [
@@ -91,7 +95,7 @@ export function usePlanOfDay({ crew, shifts, sessions, people, groups: keptGroup
     crew,
     shift,
     sessions,
-    people,
+    there,
     partsOf,
     kept,
     library,
@@ -123,6 +127,10 @@ export function usePlanOfDay({ crew, shifts, sessions, people, groups: keptGroup
       ask({ date: next, left: notMeant(next) });
     },
     shift,
+    /** Who is in the crew on that day. */
+    there,
+    /** Of those whoever is in none of the kept groups: nothing is planned for them. */
+    ungrouped: there.filter(({ id }) => !groups.some(({ day, people: inGroup }) => day.crew.id === crew.id && inGroup.includes(id))),
     begun,
     kept,
     joined,

@@ -34,7 +34,10 @@ export default function DayPage() {
   const zone = day.crew.timeZone;
   const now = usePracticeTime(phone);
   const today = todayAt(day, now);
-  const checkedIn = phone.checkedInOn === workdayAt(day, now);
+  const workday = workdayAt(day, now);
+  const notBegun = day.firstDay !== null && day.firstDay > workday;
+  // Who has not worked yet has no morning after.
+  const checkedIn = phone.checkedInOn === workday || notBegun;
   const isDone = (entry: MemberSession) => entry.done || (entry.placementId !== null && done.includes(entry.placementId));
   const dayOf = (entry: MemberSession) => workdayAt(day, Date.parse(entry.startsAt!));
   const todays = sessions.filter((entry) => dayOf(entry) === today);
@@ -92,7 +95,9 @@ export default function DayPage() {
             bookings={booked}
             zone={zone}
             isDone={isDone}
-            none={first ? undefined : words.member("nothingToday")}
+            none={
+              first ? undefined : notBegun ? words.member("notBegun", { day: words.dayName(day.firstDay!) }) : words.member("nothingToday")
+            }
           />
           <List title={words.member(off ? "offDay" : "atHome")} entries={alone} zone={zone} isDone={isDone} />
           <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />

@@ -3,11 +3,13 @@ import { Box, Button, TextField, Typography } from "@mui/material";
 import { useRef, useState } from "react";
 import * as v from "valibot";
 import type { ContactEntry } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
 import { Contact, type ContactWay, type WrittenWay } from "@kind-grip/core/contact";
 import { useWords } from "../base/library";
 import { memberApi } from "./api";
 import { Away } from "./Away";
 import { AskForPhone } from "./AskForPhone";
+import { useDay } from "./PhoneFrame";
 import { endPush } from "./push";
 
 const LABEL = { push: "contactPush", email: "contactEmail", telephone: "contactTelephone" } as const satisfies Record<ContactWay, string>;
@@ -47,7 +49,7 @@ interface GivenProps {
 function Given({ contact: { id, way, address, givenAt, givenBy }, onDone }: GivenProps) {
   const words = useWords();
   const [takeBack, { isLoading, error }] = memberApi.useWithdrawOwnContactMutation();
-  const day = words.dayName(givenAt.slice(0, 10));
+  const day = words.dayName(dateAt(Date.parse(givenAt), useDay().day.crew.timeZone));
   const end = async () => {
     const { error: refused } = await takeBack(id);
     if (refused) return;

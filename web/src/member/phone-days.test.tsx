@@ -137,6 +137,20 @@ describe("which day it is", () => {
   });
 });
 
+it("before somebody's first day it says which that is, asks for no morning, and is as any other from that day on", async () => {
+  const kept = (now: string) =>
+    day({ now, today: now.slice(0, 10), firstDay: "2026-03-25", checkedIn: false, sessions: [], anyTime: [], shifts: [] });
+  const morning = () => screen.queryByRole("link", { name: /How are your hands this morning/ });
+  const { unmount } = await open(kept("2026-03-24T09:00:00.000Z"), {}, true);
+  expect(screen.getByText("Your first day here is Wednesday 25 March. Until then nothing is planned for you.")).toBeInTheDocument();
+  expect(morning()).toBeNull();
+  unmount();
+  // Without a connection since.
+  await open(kept("2026-03-25T09:00:00.000Z"), {}, true);
+  expect(screen.getByText("Nothing is planned for you today.")).toBeInTheDocument();
+  expect(morning()).toBeInTheDocument();
+});
+
 describe("a phone whose sign-in ran out", () => {
   const signedOut = refusal(401, "signedOut", "Sign in.");
   const start = (mine: MemberDay, at = "/me") => startPhone(mine, { answers: { "GET /member/day": signedOut }, at });

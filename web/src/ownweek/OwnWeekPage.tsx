@@ -22,15 +22,22 @@ import { WaysDialog } from "./WaysDialog";
 import { clashesOfWeek, isUnled, shownEntries } from "./week-view";
 
 export default function OwnWeekPage() {
+  const crews = crewApi.useCrewsQuery();
+  return <Loaded query={crews}>{(list) => <WeekShown timeZone={list[0]?.timeZone ?? "UTC"} />}</Loaded>;
+}
+
+/** @param timeZone whose today it is: where their first crew works */
+function WeekShown({ timeZone }: { timeZone: string }) {
   const now = useNow();
-  const { weekStart = mondayOf(dateAt(now, "UTC")) } = useParams();
+  const today = dateAt(now, timeZone);
+  const { weekStart = today } = useParams();
   const query = ownWeekApi.useOwnWeekQuery(mondayOf(weekStart), { refetchOnMountOrArgChange: true, pollingInterval: 60_000 });
-  return <Loaded query={query}>{(week) => <Sheet key={week.weekStart} week={week} now={now} />}</Loaded>;
+  return <Loaded query={query}>{(week) => <Sheet key={week.weekStart} week={week} now={now} today={today} />}</Loaded>;
 }
 
 const EVERYBODY = "everybody";
 
-function Sheet({ week, now }: { week: OwnWeek; now: number }) {
+function Sheet({ week, now, today }: { week: OwnWeek; now: number; today: string }) {
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const [openId, setOpenId] = useState<string | null>(null);
@@ -133,7 +140,7 @@ function Sheet({ week, now }: { week: OwnWeek; now: number }) {
             <DayColumn
               key={date}
               date={date}
-              isToday={dateAt(now, week.entries[0]!.timeZone) === date}
+              isToday={today === date}
               entries={entries.filter((each) => each.date === date)}
               clashes={clashes}
               week={week}

@@ -1,7 +1,8 @@
 /** The week over all crews: whose it is, what clashes, handing over to somebody who was shown it, ways. */
 import { screen, waitFor, within } from "@testing-library/react";
 import type { OwnWeek, OwnWeekEntry } from "@kind-grip/core/api";
-import { sampleId } from "../testing/sample";
+import { serverApi } from "../base/api";
+import { sampleCrew, sampleId } from "../testing/sample";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import OwnWeekPage from "./OwnWeekPage";
 
@@ -47,7 +48,7 @@ const weekOf = (entries: OwnWeekEntry[], change: Partial<OwnWeek> = {}): OwnWeek
 });
 
 function show(week: OwnWeek, answers: Answers = {}, search = "") {
-  const server = new TestServer({ ...SIGNED_IN, [`GET /own-week/${WEEK}`]: week, ...answers });
+  const server = new TestServer({ ...SIGNED_IN, "GET /crews": [sampleCrew({ id: roof })], [`GET /own-week/${WEEK}`]: week, ...answers });
   return { server, ...showPage(<OwnWeekPage />, { at: `/week/${WEEK}${search}`, path: "/week/:weekStart" }) };
 }
 const day = (name: string) => screen.findByRole("region", { name: new RegExp(`^${name}`) });
@@ -183,6 +184,19 @@ it("is the week of a crew, or of a person of it: everybody's sessions and their 
       .map((card) => card.textContent!.slice(0, 5)),
   ).toEqual(["07:00", "08:00"]);
   expect(await screen.findByRole("heading", { level: 1, name: "Ann Early, week of 23 March" })).toBeVisible();
+});
+
+it("opened without a week it is the one at the place of the crews: in Auckland it is Monday while it is Sunday in Greenwich", async () => {
+  const me = structuredClone(SIGNED_IN["GET /me"]);
+  const server = new TestServer({
+    ...SIGNED_IN,
+    "GET /crews": [sampleCrew({ id: roof, timeZone: "Pacific/Auckland" })],
+    [`GET /own-week/${WEEK}`]: weekOf([]),
+  });
+  const { store } = showPage(<OwnWeekPage />, { at: "/week", path: "/week/:weekStart?" });
+  void store.dispatch(serverApi.util.upsertQueryData("me", undefined, { ...me, account: { ...me.account, now: "2026-03-22T20:00:00Z" } }));
+  expect(await screen.findByRole("heading", { level: 1 })).toHaveTextContent("My week, 23 March");
+  expect(server.calls(`GET /own-week/${WEEK}`).length).toBeGreaterThan(0);
 });
 
 it("an empty week says so", async () => {

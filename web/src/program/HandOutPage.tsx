@@ -4,6 +4,7 @@ import { ArrowLeft, Printer } from "lucide-react";
 import { useCallback, useMemo, useState, type ReactNode } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import type { HandOut } from "@kind-grip/core/api";
+import { dateAt } from "@kind-grip/core/calendar";
 import { isLanguage, LANGUAGE_FACTS, LANGUAGES, type Language } from "@kind-grip/core/language";
 import { compileGroup, type Item, type Session } from "@kind-grip/core/session";
 import { durationText, minutesAndSeconds } from "@kind-grip/core/units";
@@ -11,6 +12,7 @@ import { WithLanguage } from "../base/language";
 import { useLibrary, useWords } from "../base/library";
 import { MEASURES } from "../base/measures";
 import { peopleOptions } from "../crew/people-options";
+import { useNow } from "../base/now";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { useCrew } from "../crew/CrewFrame";
@@ -30,6 +32,7 @@ export default function HandOutPage() {
   const crew = useCrew();
   const people = crewApi.usePeopleQuery(crew.id).data ?? [];
   const [asked, setAsked] = useSearchParams();
+  const today = dateAt(useNow(60_000), crew.timeZone);
   const wanted = asked.get("language");
   const language = isLanguage(wanted) ? wanted : null;
   const personId = asked.get("person");
@@ -67,7 +70,7 @@ export default function HandOutPage() {
             sx={{ flex: "1 1 220px", maxWidth: 320 }}
           >
             <MenuItem value={CREW}>{t("the whole crew")}</MenuItem>
-            {peopleOptions(people)}
+            {peopleOptions(people, today)}
           </TextField>
           <Choice<Language>
             label={t("Language of the hand-out")}

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 import type { CrewEntry, PersonEntry, RecordEvent } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
+import { hasLeft } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS } from "@kind-grip/core/language";
 import { grouped } from "@kind-grip/core/units";
 import { DateTime } from "luxon";
@@ -62,9 +63,12 @@ function Person({ crew, person }: { crew: CrewEntry; person: PersonEntry }) {
   const limited = isLimited(participation);
   const facts = [
     person.badge,
-    person.startedOn && t("here since {{day}}", { day: wholeDayText(person.startedOn) }),
+    person.startedOn &&
+      (person.startedOn > today
+        ? t("begins {{day}}", { day: wholeDayText(person.startedOn) })
+        : t("here since {{day}}", { day: wholeDayText(person.startedOn) })),
     person.leftOn &&
-      (person.leftOn < today
+      (hasLeft(person, today)
         ? t("left {{leftOn}}", { leftOn: wholeDayText(person.leftOn) })
         : t("until {{leftOn}}", { leftOn: wholeDayText(person.leftOn) })),
     person.language && t("Reads {{language}}", { language: LANGUAGE_FACTS[person.language].ownName }),

@@ -1,10 +1,12 @@
 /** What waits for a decision, most urgent first: the proposal, the rules with their figures, what exactly changes; confirmed or overruled. */
 import { Alert, Box, Button, Typography } from "@mui/material";
 import { useCallback, useMemo, useState } from "react";
-import { slotSecOf } from "@kind-grip/core/crew";
+import { dateAt } from "@kind-grip/core/calendar";
+import { isHere, slotSecOf } from "@kind-grip/core/crew";
 import { lengthsAfter, type DecisionKind } from "@kind-grip/core/response";
 import { durationText, grouped } from "@kind-grip/core/units";
 import { v7 as uuid } from "uuid";
+import { useNow } from "../base/now";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, WaitingDecision } from "@kind-grip/core/api";
@@ -64,9 +66,10 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
   const programs = programApi.useProgramsQuery(crew.id).data;
   const people = crewApi.usePeopleQuery(crew.id).data;
   const may = useParticipations(crew.id);
+  const today = dateAt(useNow(60_000), crew.timeZone);
   return useCallback(
     (list) => {
-      const here = (people ?? []).filter(({ leftOn }) => leftOn === null).map(({ id }) => id);
+      const here = (people ?? []).filter((person) => isHere(person, today)).map(({ id }) => id);
       const changes = list.map(({ personId, itemId, response }) => ({ personId, itemId, next: response.next }));
       return (programs ?? []).flatMap(({ program }) =>
         lengthsAfter(library, program.sessions, here, may, changes)
@@ -80,7 +83,7 @@ function useOverruns(crew: CrewEntry): (list: readonly WaitingDecision[]) => str
           ),
       );
     },
-    [people, programs, library, may, crew],
+    [people, programs, library, may, crew, today],
   );
 }
 

@@ -3,7 +3,7 @@ import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft, Ban } from "lucide-react";
 import { useState, type ReactNode } from "react";
 import { Link } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -134,7 +134,7 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
         />
       )}
       {asked?.kind === "restriction" && (
-        <RestrictionDialog crewId={crew.id} people={people.filter((person) => isHere(person, today))} onClose={close} />
+        <RestrictionDialog crewId={crew.id} people={people.filter((person) => !hasLeft(person, today))} onClose={close} />
       )}
       {asked?.kind === "clear" && (
         <ClearanceDialog

@@ -7,6 +7,7 @@ export const emptyMemberDay = (change: Partial<MemberDay> = {}): MemberDay => ({
   now: "2026-03-26T06:00:00.000Z",
   today: "2026-03-26",
   person: { id: sampleId(), name: "Ann Early" },
+  firstDay: null,
   crew: { id: sampleId(), name: "Slate crew", place: "Yard", timeZone: "UTC" },
   trainer: "Maren Holt",
   heldOut: false,

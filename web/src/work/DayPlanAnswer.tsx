@@ -9,7 +9,6 @@ import type { Library } from "@kind-grip/core/library";
 import type { Work } from "@kind-grip/core/strain";
 import { dateText, timeText } from "../base/dates";
 import { useLibrary } from "../base/library";
-import { useNow } from "../base/now";
 import { useAppDispatch } from "../base/store";
 import { t } from "../base/words";
 import { readCrewDay, type CrewDay } from "../dayplan/crew-day";
@@ -29,20 +28,18 @@ const BREAKS = 2;
 export function DayPlanAnswer({ crew, shift, work, tried }: DayPlanAnswerProps) {
   const library = useLibrary();
   const dispatch = useAppDispatch();
-  const now = useNow();
   // Read once: what is tried changes the work, not the program.
-  const [readAt] = useState(now);
   const [day, setDay] = useState<CrewDay | "unread" | null>(null);
   useEffect(() => {
     let gone = false;
-    readCrewDay(library, dispatch, crew, shift, readAt, { anew: false }).then(
+    readCrewDay(library, dispatch, crew, shift, { anew: false }).then(
       (read) => !gone && setDay(read),
       () => !gone && setDay("unread"),
     );
     return () => {
       gone = true;
     };
-  }, [library, dispatch, crew, shift, readAt]);
+  }, [library, dispatch, crew, shift]);
   const [before, after] = useMemo(
     () => (day && day !== "unread" ? [planned(library, day, work), planned(library, day, tried)] : [[], []]),
     [library, day, work, tried],

@@ -3,7 +3,7 @@ import { Alert, Box, Button, ListSubheader, Menu, MenuItem, Typography } from "@
 import { FileText, Plus } from "lucide-react";
 import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft, isHere } from "@kind-grip/core/crew";
 import { dateAt, longestWorkMin } from "@kind-grip/core/calendar";
 import { hoursOfTask, MAX_TASKS, TASK_STARTERS, type Task, type TaskStarter } from "@kind-grip/core/strain";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
@@ -169,7 +169,11 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
             </Box>
           )}
           {view === "shift" &&
-            (crew.byBookings ? <Treatments edited={edited} /> : <WorkDays crew={crew} edited={edited} people={here} shiftMin={shiftMin} />)}
+            (crew.byBookings ? (
+              <Treatments edited={edited} />
+            ) : (
+              <WorkDays crew={crew} edited={edited} people={people.filter((person) => !hasLeft(person, today))} shiftMin={shiftMin} />
+            ))}
           {view === "opinions" && day && <ShiftOpinions work={done} day={day} onTask={openTask} />}
           {view === "need" && <NeedView work={done} crew={crew} people={here} />}
         </>

@@ -31,6 +31,7 @@ export const member = {
   treatment: "جلسة علاج",
   minutesLong: "{{minutes}} دقيقة",
   nothingToday: "لا شيء مخطط لك اليوم.",
+  notBegun: "يومك الأول هنا هو {{day}}. وحتى ذلك الحين لا شيء مخطط لك.",
   start: "ابدأ",
   startNow: "ابدأ الآن",
   voiceSays: "ما يقوله الصوت",

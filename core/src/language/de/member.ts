@@ -30,6 +30,7 @@ export const member = {
   treatment: "Behandlung",
   minutesLong: "{{minutes}} Min.",
   nothingToday: "Heute ist nichts für dich geplant.",
+  notBegun: "Dein erster Tag hier ist {{day}}. Bis dahin ist nichts für dich geplant.",
   start: "Start",
   startNow: "Jetzt starten",
   voiceSays: "Was die Stimme sagt",

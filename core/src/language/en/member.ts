@@ -27,6 +27,7 @@ export const member = {
   treatment: "Treatment",
   minutesLong: "{{minutes}} min",
   nothingToday: "Nothing is planned for you today.",
+  notBegun: "Your first day here is {{day}}. Until then nothing is planned for you.",
   start: "Start",
   startNow: "Start now",
   voiceSays: "What the voice says",

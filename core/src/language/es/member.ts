@@ -27,6 +27,7 @@ export const member = {
   treatment: "Tratamiento",
   minutesLong: "{{minutes}} min",
   nothingToday: "Hoy no tienes nada previsto.",
+  notBegun: "Tu primer día aquí es el {{day}}. Hasta entonces no tienes nada previsto.",
   start: "Empezar",
   startNow: "Empezar ya",
   voiceSays: "Lo que dice la voz",

@@ -32,6 +32,7 @@ export const member = {
   treatment: "Zabieg",
   minutesLong: "{{minutes}} min",
   nothingToday: "Na dziś nic dla Ciebie nie zaplanowano.",
+  notBegun: "Twój pierwszy dzień tutaj: {{day}}. Do tego czasu nic dla Ciebie nie zaplanowano.",
   start: "Start",
   startNow: "Zacznij teraz",
   voiceSays: "Co mówi głos",
