@@ -156,7 +156,8 @@ export const MemberProgress = v.strictObject({
       meanEffort: v.nullable(v.number()),
     }),
   ),
-  mornings: v.array(v.strictObject({ day: IsoDate, level: v.number() })),
+  /** `raised`: above what was usual for them then; left out by an earlier version. */
+  mornings: v.array(v.strictObject({ day: IsoDate, level: v.number(), raised: v.optional(v.boolean(), false) })),
   /** Before and after; left out by an earlier version. */
   quick: v.optional(v.array(QuickSeries), []),
 });

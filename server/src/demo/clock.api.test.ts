@@ -2,7 +2,7 @@
 import { v7 as uuid } from "uuid";
 import { practiceClock } from "../context";
 import { makeWorld } from "../test/samples";
-import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
+import { openTestApp, TestCaller, TestTrainer, type TestApp } from "../test/test-app";
 
 const DEMO_NOW = new Date("2026-03-26T05:40:00.000Z");
 const practiceId = uuid();
@@ -30,4 +30,16 @@ it("begins at the demo's own moment, and after a restart not before what was ent
   const member = await trainer.member({ ...test, app: again.app }, world.crewId, person!.id);
   expect((await member.get("/api/member/day")).body.heldOut).toBe(true);
   await again.close();
+});
+
+it("whoever leaves in the demo's next month is let in with their card: it is the demo's clock that says who is gone", async () => {
+  const trainer = await TestTrainer.make(test, practiceId);
+  const world = await makeWorld(trainer);
+  const [person] = world.people;
+  const { body } = await trainer.send("post", `/api/crews/${world.crewId}/access`, { personIds: [person!.id] });
+  const card = { token: body.cards[0].token };
+  await test.db.models.Person.update({ leftOn: "2026-04-30" }, { where: { id: person!.id } });
+  await (await TestCaller.signedIn(test, "/api/member/card", card)).get("/api/member/day").expect(200);
+  await test.db.models.Person.update({ leftOn: "2026-03-25" }, { where: { id: person!.id } });
+  await expect(TestCaller.signedIn(test, "/api/member/card", card)).rejects.toThrow("401");
 });

@@ -11,26 +11,24 @@ export interface JudgedMorning extends ReportMorning {
   level: number;
 }
 
-/** From one day to another, both included. */
+/** @param of whose: a crew's, or one person's of it; from one day to another, both included */
 export async function raisedMornings(
   db: Db,
-  crewId: string,
-  from: string,
-  until: string,
+  { from, until, ...of }: { crewId: string; personId?: string; from: string; until: string },
   transaction?: Transaction,
 ): Promise<JudgedMorning[]> {
   const [rows, history, firsts] = await Promise.all([
     // Plain rows: weeks of a crew are thousands of them.
     db.models.CheckIn.findAll({
-      where: { crewId, day: { [Op.between]: [from, until] } },
+      where: { ...of, day: { [Op.between]: [from, until] } },
       attributes: ["personId", "day", "level"],
       order: ["day"],
       raw: true,
       transaction,
     }) as unknown as Promise<Pick<CheckInRow, "personId" | "day" | "level">[]>,
-    symptomHistory(db, { crewId }, transaction),
+    symptomHistory(db, of, transaction),
     db.models.PersonDay.findAll({
-      where: { crewId, runs: { [Op.gt]: 0 } },
+      where: { ...of, runs: { [Op.gt]: 0 } },
       attributes: ["personId", [fn("MIN", col("day")), "day"]],
       group: ["personId"],
       raw: true,

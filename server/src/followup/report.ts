@@ -74,7 +74,8 @@ async function frozenBlocks(db: Db, caller: Caller, crew: CrewRow, at: Date, tod
   return inTransaction(db, async (transaction) => {
     await lockCrew(db, caller, crew.id, transaction);
     const frozen = await stored(transaction);
-    const morningsOf = (start: string) => raisedMornings(db, crew.id, start, addDays(start, BLOCK_DAYS - 1), transaction);
+    const morningsOf = (start: string) =>
+      raisedMornings(db, { crewId: crew.id, from: start, until: addDays(start, BLOCK_DAYS - 1) }, transaction);
     const firstStart = wanted[0]!;
     const firstMornings = await morningsOf(firstStart);
     for (const blockStart of wanted) {

@@ -26,7 +26,7 @@ export async function reviewOf(db: Db, caller: Caller, at: Date, crewId: string,
   const mondays = Array.from({ length: weeks }, (_, week) => addDays(mondayOf(until), 7 * (week + 1 - weeks)));
   const [days, mornings, people, decisionRows, rounds, library] = await Promise.all([
     personDaysOf(db, { crewId, from, until }),
-    raisedMornings(db, crewId, from, until),
+    raisedMornings(db, { crewId, from, until }),
     db.models.Person.findAll({ where: { crewId }, order: ["name"] }),
     db.models.Decision.findAll({ where: { crewId, decidedAt: { [Op.gte]: momentAt(from, "00:00", 0, crew.detail.timeZone) } } }),
     changesOf(db, crewId, await usedNoise(db, caller.practiceId)),

@@ -9,6 +9,7 @@ import { noteChanged } from "../audit/audit";
 import { attempted, knownDevice } from "../auth/attempts";
 import { endSessions } from "../auth/sessions";
 import type { Caller } from "../auth/caller";
+import type { AppContext } from "../context";
 import { hashPassword, passwordMatches } from "../auth/password";
 import { crewOf, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
@@ -100,8 +101,17 @@ export async function withdrawAccess(db: Db, caller: Caller, at: Date, crewId: s
   return accessOf(db, caller, crewId);
 }
 
-/** @throws Problem 401 alike for an unknown code, number and PIN; 429 after too many failures for this person or from this address */
-export async function memberByPin(db: Db, typedCode: string, typedPin: string, request: Request, at: Date): Promise<Caller> {
+/**
+ * @param at by the real clock: tries are counted by it
+ * @throws Problem 401 alike for an unknown code, number and PIN; 429 after too many failures for this person or from this address
+ */
+export async function memberByPin(
+  { db, now }: Pick<AppContext, "db" | "now">,
+  typedCode: string,
+  typedPin: string,
+  request: Request,
+  at: Date,
+): Promise<Caller> {
   const code = typedCode.toUpperCase().replace(/[^A-Z0-9]/g, "");
   const digits = typedPin.replace(/\D/g, "");
   const number = Number(digits.slice(0, NUMBER_DIGITS));
@@ -115,7 +125,7 @@ export async function memberByPin(db: Db, typedCode: string, typedPin: string, r
   };
   const caller = await attempted(db, attempt, at, async () => {
     const matches = await passwordMatches(access?.pinHash, digits.slice(NUMBER_DIGITS));
-    return matches && access ? callerFor(db, access, at) : undefined;
+    return matches && access ? callerFor({ db, now }, access) : undefined;
   });
   if (!caller) throw new Problem(401, "wrongSignIn", "This code and PIN do not belong together.");
   return caller;
@@ -125,9 +135,14 @@ export async function memberByPin(db: Db, typedCode: string, typedPin: string, r
  * A card's secret is too long to be guessed, so a good one is let in without counting: a whole crew photographs theirs in the same moment,
  * from one address. What is no card is counted.
  */
-export async function memberByCard(db: Db, token: string, request: Request, at: Date): Promise<Caller> {
+export async function memberByCard(
+  { db, now }: Pick<AppContext, "db" | "now">,
+  token: string,
+  request: Request,
+  at: Date,
+): Promise<Caller> {
   const access = (await db.models.MemberAccess.findOne({ where: { cardHash: hashOf(token) } }))?.get({ plain: true });
-  const caller = access && (await callerFor(db, access, at));
+  const caller = access && (await callerFor({ db, now }, access));
   if (caller) return caller;
   const attempt = { account: `card from ${request.ip ?? "unknown"}`, addressOnly: true, address: request.ip ?? "unknown" };
   await attempted(db, attempt, at, () => Promise.resolve(undefined));
@@ -135,12 +150,16 @@ export async function memberByCard(db: Db, token: string, request: Request, at: 
 }
 
 /** Whoever has left the crew, or whose card was withdrawn, is nobody. */
-async function callerFor({ models }: Db, { personId, crewId }: MemberAccessRow, at: Date): Promise<Caller | undefined> {
+async function callerFor(
+  { db: { models }, now }: Pick<AppContext, "db" | "now">,
+  { personId, crewId }: MemberAccessRow,
+): Promise<Caller | undefined> {
   const person = (await models.Person.findByPk(personId))?.get() as PersonRow | undefined;
   const crew = (await models.Crew.findOne({ where: { id: crewId, removedAt: null } }))?.get();
   const account = crew && (await models.Account.findByPk(crew.trainerId))?.get();
-  if (!person || !account || isOver(person, crew, at)) return undefined;
-  return { role: "member", accountId: personId, practiceId: account.practiceId, crewId };
+  if (!person || !account) return undefined;
+  const caller = { role: "member", accountId: personId, practiceId: account.practiceId, crewId } as const;
+  return isOver(person, crew, await now(caller)) ? undefined : caller;
 }
 
 /**

@@ -21,6 +21,7 @@ import { placementsBetween } from "../dayplan/standing";
 import { notFound } from "../http/problem";
 import { programInUse } from "../program/in-use";
 import { personDaysOf } from "../followup/days";
+import { raisedMornings } from "../followup/mornings";
 import { presencesIn, rampsOf } from "../program/ramps";
 import { practiceLibrary } from "../library/practice-library";
 import { customsOf } from "../practice/customs";
@@ -224,11 +225,12 @@ async function donePlacements(db: Db, crewId: string, personId: string, since: D
 /** Four weeks of the member's own. */
 export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<MemberProgress> {
   const crew = await crewOf(db, caller, caller.crewId!);
-  const since = addDays(dateAt(at.getTime(), crew.detail.timeZone), -PROGRESS_DAYS);
+  const today = dateAt(at.getTime(), crew.detail.timeZone);
+  const since = addDays(today, -PROGRESS_DAYS);
   const personId = caller.accountId;
   const [days, mornings, quick] = await Promise.all([
     personDaysOf(db, { crewId: crew.id, personId, from: since }),
-    db.models.CheckIn.findAll({ where: { personId, day: { [Op.gte]: since } }, order: ["day"] }),
+    raisedMornings(db, { crewId: crew.id, personId, from: since, until: addDays(today, 1) }),
     quickSeriesOf(db, { crewId: crew.id, personId, practiceId: caller.practiceId }, at),
   ]);
   return {
@@ -240,7 +242,7 @@ export async function memberProgress(db: Db, caller: Caller, at: Date): Promise<
       runs,
       meanEffort: efforts === 0 ? null : effortSum / efforts,
     })),
-    mornings: mornings.map((row) => ({ day: row.get().day, level: row.get().level })),
+    mornings: mornings.map(({ day, level, raised }) => ({ day, level, raised })),
     quick,
   };
 }

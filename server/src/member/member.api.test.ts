@@ -1,5 +1,5 @@
-import type { MemberDay, PersonAlert } from "@kind-grip/core/api";
-import { dateAt, mondayOf } from "@kind-grip/core/calendar";
+import type { MemberDay, MemberProgress, PersonAlert } from "@kind-grip/core/api";
+import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import { LIMIT } from "../auth/attempts";
 import type { NewPerson } from "@kind-grip/core/crew";
@@ -132,8 +132,21 @@ describe("one's own page", () => {
     expect((await send(first)).body).toEqual({ id: first.id, stored: "new" });
     expect((await send(first)).body.stored).toBe("already");
     expect((await send(checkIn({ level: 9 }))).body).toEqual({ id: first.id, stored: "already" });
-    expect((await member.get("/api/member/progress")).body.mornings).toEqual([{ day: today(), level: 3 }]);
+    expect((await member.get("/api/member/progress")).body.mornings).toEqual([{ day: today(), level: 3, raised: false }]);
     expect((await member.get("/api/member/day")).body.checkedIn).toBe(true);
+  });
+  it("of one's mornings says which are above what is usual for oneself", async () => {
+    const before = new Date(Date.now() - 10 * 86_400_000).toISOString();
+    const run = { ...sampleRun(world), startedAt: before, endedAt: before };
+    expect((await trainer.send("put", `/api/runs/${run.id}`, run)).status).toBe(200);
+    const member = await trainer.member(test, world.crewId, world.people[0]!.id);
+    const felt = [0, 3].map((level, i) => checkIn({ level, day: addDays(today(), i - 1) }));
+    for (const body of felt) expect((await member.send("put", `/api/member/check-ins/${body.id}`, body)).status).toBe(200);
+    const { mornings } = (await member.get("/api/member/progress")).body as MemberProgress;
+    expect(mornings.map(({ level, raised }) => [level, raised])).toEqual([
+      [0, false],
+      [3, true],
+    ]);
   });
   it.each([
     ["the day after tomorrow", 2, "has not come yet"],

@@ -80,7 +80,7 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: "anyone",
     body: PinSignIn,
     async handle({ body, request, response }) {
-      const caller = await memberByPin(db, body.code, body.pin, request, new Date());
+      const caller = await memberByPin({ db, now }, body.code, body.pin, request, new Date());
       await rememberDevice(db, request, response, caller.accountId, new Date());
       await freshSession(request, caller, MEMBER_DAYS);
       return memberDay(db, caller, await now(caller));
@@ -95,7 +95,7 @@ export function addMemberRoutes(routes: Routes, { db, now }: AppContext): void {
     roles: "anyone",
     body: CardSignIn,
     async handle({ body, request, response }) {
-      const caller = await memberByCard(db, body.token, request, new Date());
+      const caller = await memberByCard({ db, now }, body.token, request, new Date());
       await rememberDevice(db, request, response, caller.accountId, new Date());
       await freshSession(request, caller, MEMBER_DAYS);
       return memberDay(db, caller, await now(caller));

@@ -11,21 +11,35 @@ import { OwnContacts } from "./OwnContacts";
 import { OwnQuickSeries } from "./OwnQuickSeries";
 import { QuickChoice } from "./QuickChoice";
 import { ReminderChoice } from "./ReminderChoice";
-import { takeDay } from "./use-phone";
+import { takeDay, usePracticeTime } from "./use-phone";
+import { todayAt } from "./workday";
 import { authApi } from "../auth/api";
 import { useWords } from "../base/library";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import { forgetPerson, keep, kept } from "./phone-store";
 
 const WEEKS = 4;
+/** Over the bar of a morning above what is usual. */
+const RAISED_MARK = {
+  position: "absolute",
+  top: -14,
+  left: -4,
+  right: -4,
+  textAlign: "center",
+  fontSize: "0.75rem",
+  lineHeight: 1,
+  color: "warm.dark",
+} as const;
 
 export default function MyProgressPage() {
   const words = useWords();
   const navigate = useNavigate();
-  const { day, waiting } = useDay();
+  const phone = useDay();
+  const { day, waiting } = phone;
+  const today = todayAt(day, usePracticeTime(phone));
   const { data } = memberApi.useMemberProgressQuery();
   const [before, setBefore] = useState<MemberProgress>();
-  const [signOut] = authApi.useSignOutMutation();
+  const [signOut, { error: stays }] = authApi.useSignOutMutation();
   const [choose, { error: problem }] = memberApi.useMemberLanguageMutation();
   const speak = async (language: Language) => {
     const { data: inIt } = await choose(language);
@@ -46,7 +60,7 @@ export default function MyProgressPage() {
     <>
       <PhoneTitle title={words.member("progress")} />
       {progress && progress.days.length + progress.mornings.length > 0 ? (
-        <Figures progress={progress} today={day.today} />
+        <Figures progress={progress} today={today} />
       ) : (
         <Typography>{words.member("progressNone")}</Typography>
       )}
@@ -66,7 +80,7 @@ export default function MyProgressPage() {
         </Box>
       )}
       <Box sx={{ mt: 4 }}>
-        <OwnContacts />
+        <OwnContacts timeZone={day.crew.timeZone} />
       </Box>
       {day.quickTest && (
         <Box sx={{ mt: 4 }}>
@@ -77,7 +91,14 @@ export default function MyProgressPage() {
         {waiting.length > 0 ? (
           <Typography sx={{ color: "text.secondary" }}>{words.member("signOutWaits")}</Typography>
         ) : (
-          <Button onClick={() => void leave()}>{words.member("signOut")}</Button>
+          <>
+            <Button onClick={() => void leave()}>{words.member("signOut")}</Button>
+            {stays && (
+              <Typography role="alert" sx={{ color: "error.main" }}>
+                {words.member("away")}
+              </Typography>
+            )}
+          </>
         )}
       </Box>
       <Box sx={{ mt: 2 }}>
@@ -94,7 +115,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
   const from = addDays(firstOfWeek(today, words.measures), -7 * (WEEKS - 1));
   const days = Array.from({ length: 7 * WEEKS }, (_, i) => addDays(from, i));
   const byDay = new Map(progress.days.map((each) => [each.day, each]));
-  const morningOf = new Map(progress.mornings.map((each) => [each.day, each.level]));
+  const morningOf = new Map(progress.mornings.map((each) => [each.day, each]));
   const shown = progress.days.filter((each) => each.day >= from);
   const minutes = Math.round(shown.reduce((sum, each) => sum + each.doneSec, 0) / 60);
   return (
@@ -113,6 +134,7 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
             <Box
               key={date}
               role="listitem"
+              aria-current={date === today ? "date" : undefined}
               aria-label={words.member("dayText", { day: words.dayName(date), done: each?.itemsDone ?? 0, due: each?.itemsDue ?? 0 })}
               sx={{
                 height: 42,
@@ -152,23 +174,35 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
         sx={{ display: "flex", alignItems: "flex-end", gap: "3px", height: 96, borderBottom: "2px solid", borderColor: "line" }}
       >
         {days.map((date) => {
-          const level = morningOf.get(date);
+          const morning = morningOf.get(date);
+          const text = morning && { day: words.dayName(date), level: morning.level };
           return (
             <Box
               className="keeps-colour"
               key={date}
               role="listitem"
-              aria-label={level === undefined ? words.dayName(date) : words.member("morningText", { day: words.dayName(date), level })}
+              aria-label={text ? words.member(morning.raised ? "morningTextRaised" : "morningText", text) : words.dayName(date)}
               sx={{
                 flex: 1,
-                height: level === undefined ? 0 : `${6 + level * 9}%`,
-                bgcolor: (level ?? 0) > 2 ? "warm.main" : "primary.main",
+                height: morning ? `${6 + morning.level * 8}%` : 0,
+                bgcolor: morning?.raised ? "warm.main" : "primary.main",
                 borderRadius: "3px 3px 0 0",
+                // A raised one is told by its mark too, not by colour alone.
+                position: "relative",
+                "&::before": morning?.raised ? { content: '"▲"', ...RAISED_MARK } : undefined,
               }}
             />
           );
         })}
       </Box>
+      {days.some((date) => morningOf.get(date)?.raised) && (
+        <Typography sx={{ mt: 0.5, color: "text.secondary" }}>
+          <Box component="span" aria-hidden sx={{ color: "warm.dark" }}>
+            ▲
+          </Box>{" "}
+          {words.member("morningRaised")}
+        </Typography>
+      )}
     </>
   );
 }

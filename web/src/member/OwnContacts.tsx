@@ -9,7 +9,6 @@ import { useWords } from "../base/library";
 import { memberApi } from "./api";
 import { Away } from "./Away";
 import { AskForPhone } from "./AskForPhone";
-import { useDay } from "./PhoneFrame";
 import { endPush } from "./push";
 
 const LABEL = { push: "contactPush", email: "contactEmail", telephone: "contactTelephone" } as const satisfies Record<ContactWay, string>;
@@ -18,7 +17,8 @@ const FIELD = {
   telephone: { wrong: "contactWrongTelephone", type: "tel", autoComplete: "tel" },
 } as const;
 
-export function OwnContacts() {
+/** @param timeZone of the crew: the day they said so is the one it was there */
+export function OwnContacts({ timeZone }: { timeZone: string }) {
   const words = useWords();
   const { data } = memberApi.useOwnContactsQuery();
   // What was pressed is gone afterwards: the keyboard goes on from here, and a telephone opens none.
@@ -33,7 +33,7 @@ export function OwnContacts() {
       <Typography sx={{ color: "text.secondary", mb: 2, maxWidth: "34em" }}>{words.member("contactWhy")}</Typography>
       {data.ways.map((way) => {
         const given = data.contacts.find((each) => each.way === way);
-        if (given) return <Given key={way} contact={given} onDone={goOn} />;
+        if (given) return <Given key={way} contact={given} timeZone={timeZone} onDone={goOn} />;
         if (way !== "push") return <Ask key={way} way={way} onDone={goOn} />;
         return data.pushKey && <AskForPhone key={way} serverKey={data.pushKey} onDone={goOn} />;
       })}
@@ -43,13 +43,14 @@ export function OwnContacts() {
 
 interface GivenProps {
   contact: ContactEntry;
+  timeZone: string;
   onDone(): void;
 }
 
-function Given({ contact: { id, way, address, givenAt, givenBy }, onDone }: GivenProps) {
+function Given({ contact: { id, way, address, givenAt, givenBy }, timeZone, onDone }: GivenProps) {
   const words = useWords();
   const [takeBack, { isLoading, error }] = memberApi.useWithdrawOwnContactMutation();
-  const day = words.dayName(dateAt(Date.parse(givenAt), useDay().day.crew.timeZone));
+  const day = words.dayName(dateAt(Date.parse(givenAt), timeZone));
   const end = async () => {
     const { error: refused } = await takeBack(id);
     if (refused) return;

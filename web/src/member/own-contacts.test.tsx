@@ -12,7 +12,7 @@ const show = (answer: Partial<Answer>, answers: Answers = {}) => {
     "GET /member/contacts": { contacts: [], ways: ["email", "telephone"], ...answer },
     ...answers,
   });
-  return { server, ...showPage(<OwnContacts />) };
+  return { server, ...showPage(<OwnContacts timeZone="UTC" />) };
 };
 
 it("asks for each way the server has, and says what it is used for", async () => {

@@ -31,7 +31,7 @@ function browser({ secure = true, push = true, permission = "granted" as Notific
 }
 const show = (answers: Answers = {}, answer = here) => {
   const server = new TestServer({ ...SIGNED_IN, "GET /member/contacts": answer, ...answers });
-  return { server, ...showPage(<OwnContacts />) };
+  return { server, ...showPage(<OwnContacts timeZone="UTC" />) };
 };
 const agree = () => screen.findByRole("button", { name: "Yes, on this phone" });
 

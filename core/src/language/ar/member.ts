@@ -122,6 +122,8 @@ export const member = {
   progressNone: "هنا ستظهر جلساتك وصباحاتك.",
   dayText: "{{day}}: تم {{done}} من {{due}} تمارين",
   morningText: "{{day}}: {{level}}",
+  morningTextRaised: "{{day}}: {{level}}، أكثر من المعتاد لديك",
+  morningRaised: "أكثر من المعتاد لديك",
   waiting_zero: "لا شيء ينتظر الإرسال.",
   waiting_one: "شيء واحد ينتظر الإرسال.",
   waiting_two: "شيئان ينتظران الإرسال.",

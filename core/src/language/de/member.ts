@@ -115,6 +115,8 @@ export const member = {
   progressNone: "Hier stehen bald deine Einheiten und Morgen.",
   dayText: "{{day}}: {{done}} von {{due}} Übungen gemacht",
   morningText: "{{day}}: {{level}}",
+  morningTextRaised: "{{day}}: {{level}}, mehr als bei dir üblich",
+  morningRaised: "mehr als bei dir üblich",
   waiting_one: "{{count}} Sache wartet aufs Senden.",
   waiting_other: "{{count}} Sachen warten aufs Senden.",
   allSent: "Alles ist gesendet.",

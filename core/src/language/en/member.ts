@@ -106,6 +106,8 @@ export const member = {
   progressNone: "Your sessions and mornings will be here.",
   dayText: "{{day}}: {{done}} of {{due}} items done",
   morningText: "{{day}}: {{level}}",
+  morningTextRaised: "{{day}}: {{level}}, more than is usual for you",
+  morningRaised: "more than is usual for you",
   waiting_one: "{{count}} thing waits to be sent.",
   waiting_other: "{{count}} things wait to be sent.",
   allSent: "Everything is sent.",

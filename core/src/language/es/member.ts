@@ -111,6 +111,8 @@ export const member = {
   progressNone: "Aquí estarán tus sesiones y tus mañanas.",
   dayText: "{{day}}: {{done}} de {{due}} ejercicios hechos",
   morningText: "{{day}}: {{level}}",
+  morningTextRaised: "{{day}}: {{level}}, más de lo habitual en ti",
+  morningRaised: "más de lo habitual en ti",
   waiting_one: "{{count}} cosa espera para enviarse.",
   waiting_other: "{{count}} cosas esperan para enviarse.",
   allSent: "Todo está enviado.",

@@ -121,6 +121,8 @@ export const member = {
   progressNone: "Tu będą Twoje sesje i poranki.",
   dayText: "{{day}}: zrobione ćwiczenia: {{done}} z {{due}}",
   morningText: "{{day}}: {{level}}",
+  morningTextRaised: "{{day}}: {{level}}, więcej niż zwykle u Ciebie",
+  morningRaised: "więcej niż zwykle u Ciebie",
   waiting_one: "{{count}} rzecz czeka na wysłanie.",
   waiting_few: "{{count}} rzeczy czekają na wysłanie.",
   waiting_many: "{{count}} rzeczy czeka na wysłanie.",
