@@ -16,6 +16,8 @@ export const RecordEvent = v.variant("kind", [
   v.strictObject({
     kind: v.literal("run"),
     ...at,
+    /** The working day it counts for. */
+    day: IsoDate,
     runId: Id,
     sessionName: v.string(),
     alone: v.boolean(),
@@ -25,7 +27,16 @@ export const RecordEvent = v.variant("kind", [
     /** Items they were kept out of. */
     leftOut: v.number(),
   }),
-  v.strictObject({ kind: v.literal("morning"), ...at, id: Id, day: IsoDate, level: v.number(), tingling: v.boolean() }),
+  /** `raised`: above what was usual for them then. */
+  v.strictObject({
+    kind: v.literal("morning"),
+    ...at,
+    id: Id,
+    day: IsoDate,
+    level: v.number(),
+    raised: v.boolean(),
+    tingling: v.boolean(),
+  }),
   v.strictObject({
     kind: v.literal("round"),
     ...at,

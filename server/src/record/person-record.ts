@@ -8,7 +8,9 @@ import { crewOf } from "../crew/crews";
 import type { Db } from "../db/connection";
 import { decryptedFrom } from "../db/encrypted";
 import { notFound } from "../http/problem";
+import { raisedMornings } from "../followup/mornings";
 import { decisionEntries } from "../response/decisions";
+import { dayOfRun } from "../run/person-days";
 import type { RunPersonRow, RunRow } from "../run/tables";
 import { dated } from "../safety/restrictions";
 import { toldReports } from "../safety/person-alerts";
@@ -58,9 +60,11 @@ class Reading {
   }
 
   async runs(): Promise<RecordEvent[]> {
-    type Row = Pick<RunRow, "id" | "sessionName" | "startedAt"> & Pick<RunPersonRow, "effort"> & Record<"alone" | "present", number>;
+    type Row = Pick<RunRow, "id" | "sessionName" | "startedAt" | "workingDay"> &
+      Pick<RunPersonRow, "effort"> &
+      Record<"alone" | "present", number>;
     const rows = await this.db.sequelize.query<Row & { marks: string | null; leftOut: unknown }>(
-      `SELECT r.id, r.sessionName, r.startedAt, r.alone, p.present, p.effort, p.marks, p.leftOut
+      `SELECT r.id, r.sessionName, r.startedAt, DATE_FORMAT(r.workingDay, '%Y-%m-%d') AS workingDay, r.alone, p.present, p.effort, p.marks, p.leftOut
        FROM run_people p JOIN runs r ON r.id = p.runId
        WHERE p.personId = :personId AND r.crewId = :crewId AND r.startedAt < :until ORDER BY r.startedAt DESC LIMIT ${LIMIT}`,
       { replacements: { ...this.place, until: this.until }, type: QueryTypes.SELECT },
@@ -69,6 +73,7 @@ class Reading {
     return rows.map((row) => ({
       kind: "run",
       at: new Date(row.startedAt).toISOString(),
+      day: dayOfRun({ startedAt: new Date(row.startedAt), workingDay: row.workingDay }, this.timeZone),
       runId: row.id,
       sessionName: row.sessionName,
       alone: Boolean(row.alone),
@@ -87,11 +92,20 @@ class Reading {
   }
 
   async mornings(): Promise<RecordEvent[]> {
-    const rows = await this.db.models.CheckIn.findAll(this.newest("at"));
-    return rows.map((row) => {
-      const { id, day, level, tingling, at } = row.get();
-      return { kind: "morning", at: at.toISOString(), id, day, level, tingling: Boolean(tingling) };
-    });
+    const rows = (await this.db.models.CheckIn.findAll(this.newest("at"))).map((row) => row.get());
+    if (rows.length === 0) return [];
+    const days = rows.map(({ day }) => day).sort();
+    const judged = await raisedMornings(this.db, { ...this.place, from: days[0]!, until: days.at(-1)! });
+    const raised = new Set(judged.flatMap((each) => (each.raised ? [each.day] : [])));
+    return rows.map(({ id, day, level, tingling, at }) => ({
+      kind: "morning",
+      at: at.toISOString(),
+      id,
+      day,
+      level,
+      raised: raised.has(day),
+      tingling: Boolean(tingling),
+    }));
   }
 
   async rounds(): Promise<RecordEvent[]> {

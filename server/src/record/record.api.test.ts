@@ -44,6 +44,24 @@ it("holds everything of a person, newest first, and nothing of anybody else", as
   expect(kinds((await record(1)).events)).not.toContain("note");
 });
 
+it("says of a run the working day it counts for, and of a morning whether it is above what is usual", async () => {
+  const other = await makeWorld(trainer);
+  const day = "2026-03-03";
+  const run = { ...sampleRun(other), startedAt: `${day}T07:00:00.000Z`, endedAt: `${day}T07:05:00.000Z` };
+  await trainer.send("put", `/api/runs/${run.id}`, run);
+  await test.db.models.Run.update({ workingDay: "2026-03-02" }, { where: { id: run.id } });
+  const personId = other.people[0]!.id;
+  const morning = { crewId: other.crewId, personId, regions: [], tingling: false };
+  const felt = [0, 3].map((level, i) => ({ ...morning, id: uuid(), level, day: `2026-03-1${i}`, at: new Date(`2026-03-1${i}T06:00:00Z`) }));
+  await test.db.models.CheckIn.bulkCreate(felt);
+  const { events } = (await trainer.get(`/api/crews/${other.crewId}/people/${personId}/record`)).body as PersonRecordPage;
+  expect(events).toMatchObject([
+    { kind: "morning", level: 3, raised: true },
+    { kind: "morning", level: 0, raised: false },
+    { kind: "run", day: "2026-03-02" },
+  ]);
+});
+
 it("comes in pages that join without a gap", async () => {
   const personId = world.people[1]!.id;
   await test.db.models.CheckIn.bulkCreate(

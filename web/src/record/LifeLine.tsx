@@ -1,6 +1,6 @@
 /**
- * Eight weeks, or four where it is narrow, of one person's hands at a glance: how hard each run was as a bar upwards, how the hands were each morning as a bar
- * downwards, and above them what was reported, decided, measured, and when they were out.
+ * Eight weeks, or four where it is narrow, of one person's hands at a glance: how hard each run was as a bar upwards, on the working day
+ * it counts for, how the hands were each morning as a bar downwards, with a foot where that is more than usual, and above them what was reported, decided, measured, and when they were out.
  */
 import { Box, useMediaQuery } from "@mui/material";
 import type { RecordEvent } from "@kind-grip/core/api";
@@ -10,6 +10,8 @@ import { weeksText } from "../base/amounts";
 import { t } from "../base/words";
 
 const WEEKS = { wide: 8, narrow: 4 };
+/** What it needs to know of. */
+export const LIFE_LINE_DAYS = WEEKS.wide * 7;
 const STEP = 16;
 /** Heights of the marks, of runs above the line, of mornings below it. */
 const MARKS = 26;
@@ -30,7 +32,8 @@ export function LifeLine({ events, timeZone, today }: LifeLineProps) {
   const days = shownWeeks * 7;
   const width = days * STEP;
   const first = addDays(today, 1 - days);
-  const dayOf = (event: RecordEvent) => (event.kind === "morning" ? event.day : dateAt(Date.parse(event.at), timeZone));
+  const dayOf = (event: RecordEvent) =>
+    event.kind === "morning" || event.kind === "run" ? event.day : dateAt(Date.parse(event.at), timeZone);
   const x = (day: string) => ((Date.parse(day) - Date.parse(first)) / 86_400_000) * STEP;
   const within = events.filter((event) => dayOf(event) >= first && dayOf(event) <= today);
   const efforts = new Map<string, number[]>();
@@ -95,23 +98,27 @@ export function LifeLine({ events, timeZone, today }: LifeLineProps) {
             />
           );
         })}
-        {mornings.map(({ id, day, level, tingling }) => (
-          <rect
-            key={id}
-            className="keeps-colour"
-            x={x(day) + 4}
-            width={STEP - 8}
-            y={LINE + 1}
-            height={Math.max(2, (level / 10) * (MORNINGS - 2))}
-            rx={2}
-            fill={level >= 4 || tingling ? "var(--mui-palette-error-main)" : "var(--mui-palette-warm-main)"}
-          />
+        {mornings.map((event) => (
+          <Morning key={event.id} event={event} x={x(event.day)} />
         ))}
         {signs.map((event, i) => (
           <Sign key={i} event={event} x={x(dayOf(event)) + STEP / 2} />
         ))}
       </Box>
     </Box>
+  );
+}
+
+/** Above what is usual for the person, or with tingling, it has a foot as wide as its day. */
+function Morning({ event: { level, raised, tingling }, x }: { event: Extract<RecordEvent, { kind: "morning" }>; x: number }) {
+  const height = Math.max(2, (level / 10) * (MORNINGS - 6));
+  const told = raised || tingling;
+  const fill = told ? "var(--mui-palette-error-main)" : "var(--mui-palette-warm-main)";
+  return (
+    <g className="keeps-colour" fill={fill}>
+      <rect x={x + 4} width={STEP - 8} y={LINE + 1} height={height} rx={2} />
+      {told && <rect x={x + 1} width={STEP - 2} y={LINE + 1 + height} height={3} />}
+    </g>
   );
 }
 

@@ -1,10 +1,10 @@
 /** One person: who they are, what they may take part in, eight weeks at a glance, and everything on record in the order of time. */
 import { Alert, Box, Button, Link as TextLink, Typography } from "@mui/material";
 import { ArrowLeft, CalendarRange, PencilLine, QrCode } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { CrewEntry, PersonEntry, RecordEvent } from "@kind-grip/core/api";
-import { dateAt } from "@kind-grip/core/calendar";
+import { addDays, dateAt } from "@kind-grip/core/calendar";
 import { hasLeft } from "@kind-grip/core/crew";
 import { LANGUAGE_FACTS } from "@kind-grip/core/language";
 import { grouped } from "@kind-grip/core/units";
@@ -29,7 +29,7 @@ import { QuickTests } from "../quicktest/QuickTests";
 import { recordApi } from "./api";
 import { EventRow } from "./EventRow";
 import { EVENT_GROUPS, GROUP_NAMES, type EventGroup } from "./event-text";
-import { LifeLine } from "./LifeLine";
+import { LIFE_LINE_DAYS, LifeLine } from "./LifeLine";
 import { NoteForm } from "./NoteForm";
 import { PersonData } from "./PersonData";
 import { PersonContacts } from "./PersonContacts";
@@ -137,6 +137,13 @@ function PersonRecord({ crew, person, today }: { crew: CrewEntry; person: Person
   const [shown, setShown] = useState<Shown>("all");
   const [count, setCount] = useState(SHOWN_AT_ONCE);
   const [removing, setRemoving] = useState<string | null>(null);
+  const { hasNextPage, isFetching, isFetchNextPageError, fetchNextPage } = query;
+  const oldest = query.data?.pages.at(-1)?.events.at(-1)?.at;
+  // Who does five things a day fills a page in less than the picture shows.
+  const isShort = hasNextPage && oldest !== undefined && dateAt(Date.parse(oldest), crew.timeZone) > addDays(today, -LIFE_LINE_DAYS);
+  useEffect(() => {
+    if (isShort && !isFetching && !isFetchNextPageError) void fetchNextPage();
+  }, [isShort, isFetching, isFetchNextPageError, fetchNextPage]);
   if (query.isLoading) return <Loading />;
   if (!query.data)
     return (

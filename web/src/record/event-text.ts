@@ -32,7 +32,7 @@ export function eventWords(event: RecordEvent, words: Words, timeZone: string): 
     case "morning":
       return {
         title: t("Morning: {{level}} of 10", { level: event.level }),
-        lines: said([event.tingling && t("tingling or numbness")]),
+        lines: said([event.raised && t("above what is usual for them"), event.tingling && t("tingling or numbness")]),
       };
     case "round":
       return { title: t("Measured: {{name}}", { name: event.name }), lines: said([event.progress && PROGRESS[event.progress]]) };

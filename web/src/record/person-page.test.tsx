@@ -18,9 +18,10 @@ const open = (events: RecordEvent[], answers: Answers = {}, more = false) =>
     answers: { [`GET ${path}/record`]: { events, more }, ...answers },
   });
 const at = (day: number, time = "07:05") => `2026-03-${String(day).padStart(2, "0")}T${time}:00.000Z`;
-const run = (change: object = {}): RecordEvent => ({
+const run = (change: Partial<Extract<RecordEvent, { kind: "run" }>> = {}): RecordEvent => ({
   kind: "run",
   at: at(25),
+  day: (change.at ?? at(25)).slice(0, 10),
   runId: sampleId(),
   sessionName: "Yard warm-up",
   alone: false,
@@ -50,7 +51,7 @@ const held = {
   withdrawnWhy: null,
 };
 const EVERYTHING: RecordEvent[] = [
-  { kind: "morning", at: at(26, "06:10"), id: sampleId(), day: "2026-03-26", level: 4, tingling: true },
+  { kind: "morning", at: at(26, "06:10"), id: sampleId(), day: "2026-03-26", level: 4, raised: true, tingling: true },
   run(),
   run({ sessionName: "Ridge break", present: false, effort: null, marks: [], leftOut: 0, at: at(25, "12:00") }),
   note(),
@@ -113,7 +114,7 @@ it("has everything of a person in words, day by day, and a picture of eight week
     "2 Mar 2026",
   ]);
   for (const [i, text] of [
-    "Morning: 4 of 10 · tingling or numbness",
+    "Morning: 4 of 10 · above what is usual for them · tingling or numbness",
     "Yard warm-up · led · effort 3 of 10 · kept out of 1 item · tingling",
     "Grip tape too thick",
     "Measured: Spring · begun",
@@ -170,11 +171,34 @@ it("with nothing on record it says so", async () => {
   expect(await screen.findByText("Nothing on record yet")).toBeInTheDocument();
 });
 
+/** Fifty sessions, so many hours apart. */
+const fifty = (from: number, hours: number) =>
+  Array.from({ length: 50 }, (_, i) =>
+    run({ sessionName: `Session ${from + i}`, at: new Date(Date.parse(NOW) - (from + i) * hours * 3_600_000).toISOString() }),
+  );
+
+it("the picture of eight weeks has all of them, also of somebody who does more in that time than a page holds", async () => {
+  const { server } = open([], {
+    [`GET ${path}/record`]: () => ({
+      events: fifty(server.calls("GET").filter(({ call }) => call.includes("/record")).length * 50 - 50, 12),
+      more: true,
+    }),
+  });
+  expect(await screen.findByRole("img", { name: /^8 weeks at a glance. Days with a session: 56\./ })).toBeInTheDocument();
+  const asked = server.calls("GET").filter(({ call }) => call.includes("/record"));
+  expect(asked).toHaveLength(3);
+  // What is older still is read on a press.
+  expect(screen.getByRole("button", { name: "Older" })).toBeInTheDocument();
+});
+
+it("in the picture a run after midnight stands on the day its shift began on", async () => {
+  const night = { ...run({ at: at(25, "02:00") }), day: "2026-03-24" } as RecordEvent;
+  open([run({ at: at(24, "22:10") }), night]);
+  expect(await screen.findByRole("img", { name: /Days with a session: 1\./ })).toBeInTheDocument();
+});
+
 it("reads what is older, page after page", async () => {
-  const page = (from: number) =>
-    Array.from({ length: 50 }, (_, i) =>
-      run({ sessionName: `Session ${from + i}`, at: new Date(Date.parse(NOW) - (from + i) * 3_600_000).toISOString() }),
-    );
+  const page = (from: number) => fifty(from, 40);
   const { user, server } = open(page(0), {}, true);
   await screen.findByText("Session 0");
   server.answers = { ...server.answers, [`GET ${path}/record`]: { events: page(50), more: false } };
