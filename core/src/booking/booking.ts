@@ -17,7 +17,7 @@ export const Booking = v.strictObject({
 export type Booking = v.InferOutput<typeof Booking>;
 
 export const BookingRules = v.strictObject({
-  /** The program whose sessions are laid; null for the one that was changed last. */
+  /** The program whose sessions are laid; null for the one of which something was done last. */
   programId: v.nullable(Id),
   /** What the room takes before the next treatment. */
   turnMin: wholeMinutes(0, 60),

@@ -17,6 +17,8 @@ import { Op, type Transaction } from "sequelize";
 import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";
 import { practiceLibrary } from "../library/practice-library";
+import { programDoneLast } from "../program/last-done";
+import type { ProgramRow } from "../program/tables";
 import type { BookingBookRow, BookingRow } from "./tables";
 
 /** What a crew's bookings are laid by. */
@@ -78,7 +80,13 @@ export async function bookingBook(
     db.models.Person.findAll({ where: { crewId }, attributes: ["id", "startedOn", "leftOn"], order: ["id"], transaction }),
     practiceLibrary(db, practiceId, transaction),
   ]);
-  const program = (programs.find((each) => each.get().id === row.document.programId) ?? programs[0])?.get({ plain: true });
+  const program = await programOf(
+    db,
+    crew,
+    row.document.programId,
+    programs.map((each) => each.get({ plain: true })),
+    transaction,
+  );
   const here = people.map((person) => person.get({ plain: true })).filter((person) => isHere(person, date));
   const ids = here.map(({ id }) => id);
   const sessions = program ? bookingSessions(library, program.document) : {};
@@ -101,6 +109,27 @@ export async function bookingBook(
       ...ids,
     ].join(" "),
   };
+}
+
+/** That was chosen; else of which something was done last, or was laid last: one that is only being written takes nobody's day over. */
+async function programOf(
+  db: Db,
+  { id: crewId }: CrewRow,
+  chosenId: string | null,
+  programs: readonly ProgramRow[],
+  transaction?: Transaction,
+): Promise<ProgramRow | undefined> {
+  const byId = (id: string | null | undefined) => programs.find((each) => each.id === id);
+  if (programs.length < 2) return programs[0];
+  const known = byId(chosenId) ?? (await programDoneLast(db, crewId, programs, "any", transaction));
+  if (known) return known;
+  const laid = await db.models.BookedSession.findOne({
+    where: { crewId, programId: programs.map(({ id }) => id) },
+    attributes: ["programId"],
+    order: [["startsAt", "DESC"]],
+    transaction,
+  });
+  return byId(laid?.get().programId) ?? programs[0];
 }
 
 /** The bookings of days of a crew, at its place; cancelled ones among them. */

@@ -18,6 +18,38 @@ async function phoneOf(person: number): Promise<TestCaller> {
 }
 const ownDay = async (phone: TestCaller) => (await phone.get("/api/member/day")).body as MemberDay;
 
+describe("of several programs", () => {
+  const laidOf = async () => (await dayOf(world)).laid.map(({ name }) => name);
+  const addNext = async (): Promise<string> => {
+    const id = uuid();
+    const next = structuredClone(world.program);
+    const program = {
+      ...next,
+      name: "Next block",
+      sessions: next.sessions.map((each) => ({ ...each, id: uuid(), name: `Next ${each.name}` })),
+    };
+    expect((await world.trainer.send("post", `/api/crews/${world.crewId}/programs`, { id, program })).status).toBeLessThan(300);
+    return id;
+  };
+  it("a next block that is being written takes nobody's day over; the one that was laid, then the one that was done last stays", async () => {
+    await save(world, [bookingIn(world, "10:00")]);
+    await addNext();
+    expect(await laidOf()).toEqual(["Warm-up", "Let go", "Break"]);
+  });
+  it("the one of which something was followed last is laid, by everybody's own time; one that is chosen goes before it", async () => {
+    const nextId = await addNext();
+    expect(await laidOf()).toContain("Next Warm-up");
+    const phone = await phoneOf(0);
+    const run = sampleRun(world);
+    const alone = { ...run, startedAt: at("07:00"), endedAt: at("07:05"), alone: true, people: [{ ...run.people[0]!, marks: [] }] };
+    expect((await phone.send("put", `/api/member/runs/${run.id}`, alone)).status).toBe(200);
+    expect(await laidOf()).toEqual(["Warm-up", "Let go", "Break"]);
+    const { rules } = await dayOf(world);
+    await world.trainer.send("put", `/api/crews/${world.crewId}/booking-rules/${DATE}`, { ...rules, programId: nextId });
+    expect(await laidOf()).toContain("Next Warm-up");
+  });
+});
+
 describe("a day of bookings", () => {
   it("is empty at first, and says what would be laid", async () => {
     const day = await dayOf(world);

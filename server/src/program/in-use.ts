@@ -3,6 +3,7 @@ import { bookOf } from "../booking/book";
 import type { CrewRow } from "../crew/tables";
 import type { Db } from "../db/connection";
 import { placementsBetween } from "../dayplan/standing";
+import { programDoneLast } from "./last-done";
 import type { ProgramRow } from "./tables";
 
 const DAY_MS = 86_400_000;
@@ -32,12 +33,8 @@ export async function programInUse(
     .toSorted((a, b) => a.startsAt.getTime() - b.startsAt.getTime());
   const session = around.findLast(({ startsAt }) => startsAt <= at) ?? around[0];
   if (session) return byId.get(session.programId);
-  const led = await db.models.Run.findOne({
-    where: { crewId: crew.id, alone: false, programId: [...byId.keys()] },
-    attributes: ["programId"],
-    order: [["startedAt", "DESC"]],
-  });
-  return byId.get(led?.get().programId ?? "") ?? programs[0];
+  // What is laid between bookings is followed alone.
+  return (await programDoneLast(db, crew.id, programs, crew.detail.byBookings ? "any" : "led")) ?? programs[0];
 }
 
 /** Who works by bookings has the program that was chosen for them. */

@@ -32,7 +32,7 @@ export function BookingRulesDialog({ crew, day, onClose }: { crew: CrewEntry; da
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           sx={{ width: 320 }}
         >
-          <MenuItem value="">{t("the program that was changed last")}</MenuItem>
+          <MenuItem value="">{t("the program of which something was done last")}</MenuItem>
           {programs.map(({ id, program }) => (
             <MenuItem key={id} value={id}>
               {program.name}

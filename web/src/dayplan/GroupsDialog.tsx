@@ -13,12 +13,13 @@ import {
   Typography,
 } from "@mui/material";
 import { GripVertical, Plus, Shuffle, Trash2 } from "lucide-react";
+import { DateTime } from "luxon";
 import { useState, type KeyboardEvent, type ReactNode } from "react";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { formGroups, groupNamed, inGroup, withGroup, withoutGroup, type WeekPlanned } from "@kind-grip/core/dayplan";
 import { v7 as uuid } from "uuid";
 import { peopleText } from "../base/amounts";
-import { wholeDayText } from "../base/dates";
+import { dateText } from "../base/dates";
 import { t } from "../base/words";
 import { useDragSensors } from "../parts/use-drag-sensors";
 
@@ -216,7 +217,7 @@ function PersonChip({ person, today, groupName, onStep }: PersonChipProps) {
       {person.name}
       {person.startedOn && person.startedOn > today && (
         <Box component="span" sx={{ color: "text.secondary" }}>
-          {t("from {{day}}", { day: wholeDayText(person.startedOn) })}
+          {t("from {{day}}", { day: dateText(DateTime.fromISO(person.startedOn), "d LLL") })}
         </Box>
       )}
     </ButtonBase>

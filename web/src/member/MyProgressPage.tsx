@@ -152,12 +152,17 @@ function Figures({ progress, today }: { progress: MemberProgress; today: string 
               />
               <Box
                 component="span"
+                // On paper of its own: a square that is filled in part is dark below and light above.
                 sx={{
                   position: "relative",
-                  p: 0.5,
+                  display: "inline-block",
+                  px: 0.5,
                   fontSize: "0.9rem",
                   fontWeight: 650,
-                  color: share > 0.6 ? "primary.contrastText" : "text.secondary",
+                  lineHeight: 1.35,
+                  bgcolor: "background.paper",
+                  borderEndEndRadius: 6,
+                  color: "text.primary",
                 }}
               >
                 {words.digits(Number(date.slice(8)))}
