@@ -6,10 +6,11 @@ import { useEffect, useRef } from "react";
 import type { OwnWeek, OwnWeekEntry } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { LeaderClash } from "@kind-grip/core/dayplan";
+import { clockPlace } from "../base/clock-places";
 import { dateText, timeText } from "../base/dates";
 import { t } from "../base/words";
 import { clashText } from "./clash-text";
-import { isUnled } from "./week-view";
+import { isUnled, zonesOf } from "./week-view";
 
 /** Width of the page from which days stand beside each other, px. */
 const STACKED_BELOW = 900;
@@ -87,7 +88,13 @@ function EntryCard({
   const startMs = Date.parse(entry.startsAt);
   // In a night shift the small hours are the next day's.
   const isNextDay = dateAt(startMs, entry.timeZone) !== entry.date;
-  const time = `${timeText(startMs, entry.timeZone)}${isNextDay ? ` ${dateText(DateTime.fromMillis(startMs, { zone: entry.timeZone }), "ccc")}` : ""}`;
+  const time = [
+    timeText(startMs, entry.timeZone),
+    isNextDay && dateText(DateTime.fromMillis(startMs, { zone: entry.timeZone }), "ccc"),
+    clockPlace(entry.timeZone, zonesOf(week), startMs),
+  ]
+    .filter(Boolean)
+    .join(" ");
   return (
     <ButtonBase
       onClick={() => onOpen(entry.placementId)}

@@ -19,11 +19,13 @@ import type { Leader, OwnWeek, OwnWeekEntry } from "@kind-grip/core/api";
 import { mondayOf } from "@kind-grip/core/calendar";
 import { durationText } from "@kind-grip/core/units";
 import { problemOf } from "../base/api";
-import { dateText, timeText } from "../base/dates";
+import { timeAmong } from "../base/clock-places";
+import { dateText } from "../base/dates";
 import { t } from "../base/words";
 import { Choice } from "../parts/Choice";
 import { runAddress } from "../run/address";
 import { ownWeekApi } from "./api";
+import { zonesOf } from "./week-view";
 
 interface EntryDialogProps {
   entry: OwnWeekEntry;
@@ -56,7 +58,7 @@ export function EntryDialog({ entry, week, onClose }: EntryDialogProps) {
       <DialogTitle id="week-entry">{entry.sessionName}</DialogTitle>
       <DialogContent sx={{ display: "grid", gap: 2, justifyItems: "start" }}>
         <Typography>
-          {dateText(start, "cccc d LLLL")}, {timeText(start.toMillis(), entry.timeZone)} · {durationText(entry.totalSec)}
+          {dateText(start, "cccc d LLLL")}, {timeAmong(start.toMillis(), entry.timeZone, zonesOf(week))} · {durationText(entry.totalSec)}
           <br />
           {[entry.crewName, entry.groupName, entry.place].filter(Boolean).join(" · ")}
         </Typography>

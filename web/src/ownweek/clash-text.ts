@@ -1,12 +1,14 @@
 /** What stands in the way of leading two sessions, in words. */
 import type { OwnWeek } from "@kind-grip/core/api";
 import type { LeaderClash } from "@kind-grip/core/dayplan";
-import { timeText } from "../base/dates";
+import { timeAmong } from "../base/clock-places";
 import { t } from "../base/words";
+import { zonesOf } from "./week-view";
 
-export function clashText({ kind, ids, leaderId, found, needed }: LeaderClash, { entries, leaders, me }: OwnWeek): string {
+export function clashText({ kind, ids, leaderId, found, needed }: LeaderClash, week: OwnWeek): string {
+  const { entries, leaders, me } = week;
   const later = entries.find(({ placementId }) => placementId === ids[1])!;
-  const next = `${timeText(Date.parse(later.startsAt), later.timeZone)} ${later.sessionName}`;
+  const next = `${timeAmong(Date.parse(later.startsAt), later.timeZone, zonesOf(week))} ${later.sessionName}`;
   const who = leaderId === me ? "" : `${leaders.find(({ id }) => id === leaderId)?.name ?? ""}: `;
   switch (kind) {
     case "twoAtOnce":

@@ -199,6 +199,16 @@ it("opened without a week it is the one at the place of the crews: in Auckland i
   expect(server.calls(`GET /own-week/${WEEK}`).length).toBeGreaterThan(0);
 });
 
+it("says by which clock a time is told where the crews work in different zones, and in what clashes", async () => {
+  const at = { leaderId: maren, ...atQuay, timeZone: "America/Los_Angeles" };
+  // Ten in the morning in Los Angeles is five in the afternoon in UTC.
+  show(weekOf([entry("2026-03-27", "17:00"), { ...entry("2026-03-27", "17:02", { ...at, crewId: quay }), date: "2026-03-27" }]));
+  const friday = await day("Friday");
+  expect(within(friday).getByText("17:00 UTC")).toBeInTheDocument();
+  expect(within(friday).getByText("10:02 Los Angeles")).toBeInTheDocument();
+  expect(friday).toHaveTextContent("10:02 Los Angeles Warm-up runs at the same time for 3 min");
+});
+
 it("an empty week says so", async () => {
   show(weekOf([]));
   expect(await screen.findByText("Nothing is planned in this week")).toBeVisible();

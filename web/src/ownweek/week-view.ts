@@ -9,6 +9,9 @@ export interface WeekFilter {
   personId: string | null;
 }
 
+/** Of all places in the week, shown or not: a time is told alike whatever is looked at. */
+export const zonesOf = ({ entries }: OwnWeek): string[] => [...new Set(entries.map(({ timeZone }) => timeZone))];
+
 export function shownEntries({ entries }: OwnWeek, { leaderId, crewId, personId }: WeekFilter): OwnWeekEntry[] {
   return entries.filter(
     (each) =>

@@ -5,17 +5,20 @@ import { Link } from "react-router";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { bookingsText, peopleText, resetsText } from "../base/amounts";
 import { t } from "../base/words";
+import { nowThere } from "../base/clock-places";
 import { dateText } from "../base/dates";
 import { serverApi } from "../base/api";
 import { EntryLine } from "./EntryLine";
 
 export function DayClock({ today, now, next }: { today: Today; now: number; next?: TodayEntry }) {
   const lead = serverApi.useMeQuery().data?.account?.role === "lead";
+  const zones = today.crews.map(({ timeZone }) => timeZone);
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
       {today.crews.map((crew) => {
         const entries = today.entries.filter((entry) => entry.crewId === crew.id);
         const shift = crew.shifts.at(-1);
+        const there = nowThere(crew.timeZone, zones, now);
         return (
           <Box
             component="section"
@@ -50,6 +53,7 @@ export function DayClock({ today, now, next }: { today: Today; now: number; next
                     ].join(" ")
                   : t("No shift today")}
               </Typography>
+              {there && <Typography sx={{ color: "text.secondary" }}>{there}</Typography>}
             </Box>
             <Box sx={{ minWidth: 0 }}>
               <Ribbon crew={crew} entries={entries} now={now} />

@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import { durationText } from "@kind-grip/core/units";
 import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
+import { clockPlace } from "../base/clock-places";
 import { dateText, timeText } from "../base/dates";
 import { serverApi } from "../base/api";
 import { fetched } from "../base/lost-code";
@@ -57,7 +58,7 @@ function Day({ today }: { today: Today }) {
           </Button>
         )}
       </PageTitle>
-      {next && <NextRun entry={next} now={now} />}
+      {next && <NextRun entry={next} now={now} zones={today.crews.map(({ timeZone }) => timeZone)} />}
       <NeedsYou today={today} />
       {isTrainer && !today.entries.some(({ runId }) => runId) && <FirstPath />}
       {today.crews.length === 0 && !isTrainer && (
@@ -78,8 +79,9 @@ function nextRun(entries: readonly TodayEntry[], now: number): TodayEntry | unde
   return entries.find((entry) => !entry.runId && Date.parse(entry.startsAt) + 30 * 60_000 > now);
 }
 
-function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
+function NextRun({ entry, now, zones }: { entry: TodayEntry; now: number; zones: readonly string[] }) {
   const words = useWords();
+  const place = clockPlace(entry.timeZone, zones, Date.parse(entry.startsAt));
   const minutes = Math.round((Date.parse(entry.startsAt) - now) / 60_000);
   const when =
     minutes > 90
@@ -87,7 +89,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
       : minutes > 0
         ? t("in {{minutes}} min", { minutes })
         : minutes === 0
-          ? "now"
+          ? t("now")
           : t("{{minutes}} min ago", { minutes: -minutes });
   return (
     <Box
@@ -110,7 +112,7 @@ function NextRun({ entry, now }: { entry: TodayEntry; now: number }) {
         <Typography component="p" sx={{ fontSize: "3.6rem", fontWeight: 750, lineHeight: 1, letterSpacing: "-0.03em" }}>
           {timeText(Date.parse(entry.startsAt), entry.timeZone)}
         </Typography>
-        <Typography sx={{ mt: 0.5, fontWeight: 600 }}>{when}</Typography>
+        <Typography sx={{ mt: 0.5, fontWeight: 600 }}>{[place, when].filter(Boolean).join(", ")}</Typography>
       </Box>
       <Box sx={{ minWidth: 0 }}>
         <Typography variant="h2" sx={{ fontSize: "1.7rem" }}>

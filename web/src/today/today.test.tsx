@@ -68,6 +68,20 @@ it("what a session is short of is known before it, with how it is shared; what w
   expect(within(day).getAllByText(said)).toHaveLength(1);
 });
 
+it("where crews work by different clocks it says by which, and what it is there now; by the same ones nothing", async () => {
+  const entry = sampleEntry({ timeZone: "America/Los_Angeles", startsAt: "2026-03-26T09:11:00.000Z" });
+  const away = { ...crewOf(entry.crewId), name: "Caulkers", timeZone: "America/Los_Angeles" };
+  const { unmount } = open(sampleToday({ crews: [crewOf(sampleId()), away], entries: [entry] }));
+  const next = await screen.findByRole("region", { name: "Next run" });
+  expect(next).toHaveTextContent("02:11");
+  expect(next).toHaveTextContent("Los Angeles, in 11 min");
+  expect(screen.getByRole("region", { name: "Caulkers" })).toHaveTextContent("Los Angeles: now Thu 26 Mar, 02:00");
+  expect(screen.getByRole("region", { name: "Slate crew" })).toHaveTextContent("UTC: now Thu 26 Mar, 09:00");
+  unmount();
+  open(sampleToday({ crews: [{ ...away, timeZone: "UTC" }, crewOf(sampleId())], entries: [] }));
+  expect(await screen.findByRole("region", { name: "Caulkers" })).not.toHaveTextContent("now");
+});
+
 it("what was led, or is long past, is not next", async () => {
   const [led, past] = [sampleEntry({ runId: sampleId() }), sampleEntry({ startsAt: "2026-03-26T08:29:00.000Z" })];
   open(sampleToday({ crews: [crewOf(led.crewId)], entries: [led, { ...past, crewId: led.crewId }] }));
