@@ -29,6 +29,9 @@ export const ChangedRound = v.strictObject({ name: NonEmptyText, closed: v.boole
 
 export const RecordEntry = v.strictObject({ personId: Id, version: Version, changedAt: IsoInstant, record: BaselineRecord });
 export type RecordEntry = v.InferOutput<typeof RecordEntry>;
+/** What is known of somebody from all rounds of their crew, and on which day the newest of them began. */
+export const KnownRecord = v.strictObject({ personId: Id, measuredOn: IsoDate, record: BaselineRecord });
+export type KnownRecord = v.InferOutput<typeof KnownRecord>;
 /** How new a record is: heard often, and nothing of it is read. */
 export const RecordVersion = v.strictObject({ personId: Id, version: Version });
 export type RecordVersion = v.InferOutput<typeof RecordVersion>;

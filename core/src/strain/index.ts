@@ -1,4 +1,5 @@
 /** Work strain: the Revised Strain Index of tasks and shifts, per hand, with its working. */
+export { averageDay } from "./average-day";
 export { adviceFor, type Advice } from "./advice";
 export { compositeStrain, cumulativeStrain, type Combined } from "./combined";
 export { workProblems, type WorkProblem } from "./contradictions";
@@ -52,4 +53,4 @@ export {
 } from "./task";
 export { adviceOfAll, type Advised, type Trade, type Weighed } from "./weighed";
 export { singleChanges, type Change } from "./what-if";
-export { harderHand, shiftStrain, taskStrain, type EffortStrain, type TaskStrain } from "./work-strain";
+export { harderHand, hardestWay, shiftStrain, taskStrain, type EffortStrain, type TaskStrain } from "./work-strain";

@@ -44,3 +44,9 @@ export function harderHand(work: Work, day: WorkDay): { side: HandSide; value: n
   const [left, right] = HAND_SIDES.map((side) => ({ side, value: shiftStrain(work, day, side).decisive }));
   return left!.value > right!.value ? left! : right!;
 }
+
+/** The way of a shift that is hardest on a hand: whoever is looked at first. */
+export function hardestWay(work: Work): WorkDay | undefined {
+  const strain = new Map(work.days.map((day) => [day.id, harderHand(work, day).value]));
+  return [...work.days].sort((a, b) => strain.get(b.id)! - strain.get(a.id)!)[0];
+}

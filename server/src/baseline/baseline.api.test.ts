@@ -1,4 +1,5 @@
 import { emptyRecord, type BaselineRecord } from "@kind-grip/core/baseline";
+import type { KnownRecord } from "@kind-grip/core/api";
 import { v7 as uuid } from "uuid";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
@@ -18,6 +19,7 @@ beforeEach(async () => {
 });
 afterAll(() => test.close());
 
+const ACHE = { side: "left", region: "thumbBase", kind: "ache", level: 4, since: "2026-03-01", nights: "never", constant: false } as const;
 const save = (person: number, record: BaselineRecord, version = 0) =>
   trainer.send("put", `/api/rounds/${roundId}/people/${world.people[person]!.id}`, { version, record });
 const records = async () => (await trainer.get(`/api/rounds/${roundId}/records`)).body as { personId: string; record: BaselineRecord }[];
@@ -44,6 +46,38 @@ it("what was measured of a person goes to a therapist as FHIR, which is in the t
   expect((await trainer.get(`/api/crews/${world.crewId}/audit`)).text).toContain("measurements as FHIR");
   expect((await (await TestTrainer.make(test)).get(at)).status).toBe(404);
   expect((await trainer.get(at.replace(world.people[0]!.id, uuid()))).status).toBe(404);
+});
+
+it("what all rounds found of each: a round that was only begun takes nothing away, a second sitting adds nothing, and the look is in the trail", async () => {
+  const at = `/api/crews/${world.crewId}/known-records`;
+  const known = async () => (await trainer.get(at)).body as KnownRecord[];
+  expect(await known()).toEqual([]);
+  const spring = { ...emptyRecord(), symptomsAsked: true };
+  spring.range.wristFlexion = { left: { active: 40, assisted: null }, right: { active: 75, assisted: null } };
+  await save(0, spring);
+  await save(1, emptyRecord());
+  await test.db.models.Round.update({ startedOn: "2026-01-05" }, { where: { id: roundId } });
+  expect(await known()).toMatchObject([{ personId: world.people[0]!.id, measuredOn: "2026-01-05", record: { range: spring.range } }]);
+  const first = roundId;
+  const round = async (repeats: string | null) => {
+    roundId = uuid();
+    const { status } = await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Next", repeats });
+    expect(status).toBeLessThan(300);
+  };
+  await round(null);
+  expect(await known()).toMatchObject([{ measuredOn: "2026-01-05", record: { symptomsAsked: true, range: spring.range } }]);
+  const asked = { ...emptyRecord(), symptoms: [{ ...ACHE, id: uuid() }], symptomsAsked: true };
+  await save(0, asked);
+  const [now] = await known();
+  expect(now).toMatchObject({ record: { symptoms: [{ level: 4 }], range: spring.range } });
+  expect(now!.measuredOn > "2026-01-05").toBe(true);
+  await round(first);
+  const again = { ...emptyRecord() };
+  again.range.wristFlexion = { left: { active: 44, assisted: null }, right: { active: 71, assisted: null } };
+  expect((await save(0, again)).status).toBe(200);
+  expect(await known()).toEqual([now]);
+  expect((await trainer.get(`/api/crews/${world.crewId}/audit`)).text).toContain("what all rounds found");
+  expect((await (await TestTrainer.make(test)).get(at)).status).toBe(404);
 });
 
 describe("rounds", () => {

@@ -1,9 +1,10 @@
 /** Baseline rounds of a crew and the records in them. A record is stored together with the restrictions its answers call for. */
-import { isEqual } from "es-toolkit";
-import type { RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
-import { emptyRecord, isEmpty, isFinished, type BaselineRecord } from "@kind-grip/core/baseline";
+import { isEqual, orderBy } from "es-toolkit";
+import type { KnownRecord, RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
+import { emptyRecord, isEmpty, isFinished, knownRecord, type BaselineRecord } from "@kind-grip/core/baseline";
 import { restrictionsCalledFor } from "@kind-grip/core/safety";
 import { dateAt } from "@kind-grip/core/calendar";
+import { grouped } from "@kind-grip/core/units";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
 import type { Caller } from "../auth/caller";
@@ -111,6 +112,20 @@ export async function roundOf(db: Db, caller: Caller, roundId: string): Promise<
 
 export async function recordsOf(db: Db, roundId: string): Promise<RecordEntry[]> {
   return (await db.models.Baseline.findAll({ where: { roundId } })).map((row) => recordAnswer(row.get({ plain: true })));
+}
+
+/** Of everybody of whom anything was entered; second sittings are only held against their first. */
+export async function knownRecords({ models }: Db, crewId: string): Promise<KnownRecord[]> {
+  const rounds = (await models.Round.findAll({ where: { crewId, repeats: null } })).map((row) => row.get());
+  const startedOn = new Map(rounds.map((round) => [round.id, round.startedOn]));
+  const rows = (await models.Baseline.findAll({ where: { roundId: rounds.map(({ id }) => id) } })).map((row) => row.get({ plain: true }));
+  // Two rounds of one day in the order they were made in.
+  const newestFirst = orderBy(rows, [({ roundId }) => startedOn.get(roundId)!, ({ roundId }) => roundId], ["desc", "desc"]);
+  return [...grouped(newestFirst, ({ personId }) => personId)].flatMap(([personId, own]) => {
+    const newest = own.find(({ document }) => !isEmpty(document));
+    if (!newest) return [];
+    return [{ personId, measuredOn: startedOn.get(newest.roundId)!, record: knownRecord(own.map(({ document }) => document)) }];
+  });
 }
 
 export async function versionsOf(db: Db, roundId: string): Promise<RecordVersion[]> {

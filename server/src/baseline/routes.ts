@@ -3,6 +3,7 @@ import {
   ChangedRecord,
   ChangedRound,
   ChosenNoise,
+  KnownRecord,
   MeasuringEntry,
   NewRound,
   RecordEntry,
@@ -21,7 +22,18 @@ import type { Routes } from "../http/route";
 import { chooseNoise, measuringOf } from "./measuring";
 import { roundCsv } from "./round-csv";
 import { fhirBundle } from "./fhir";
-import { changeRound, createRound, listRounds, recordsOf, recordsOfPerson, removeRound, roundOf, saveRecord, versionsOf } from "./rounds";
+import {
+  changeRound,
+  createRound,
+  knownRecords,
+  listRounds,
+  recordsOf,
+  recordsOfPerson,
+  removeRound,
+  roundOf,
+  saveRecord,
+  versionsOf,
+} from "./rounds";
 
 const RoundParams = v.object({ roundId: Id });
 
@@ -100,6 +112,20 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
       const bundle = fhirBundle(person, await recordsOfPerson(db, personId), at);
       await noteSeen(db, caller, at, { crewId, personId, subject: "export", what: "measurements as FHIR" });
       sendFile(response, `${person.name}.fhir.json`, "application/fhir+json", Buffer.from(JSON.stringify(bundle, null, 1)));
+    },
+  });
+  routes.add({
+    id: "knownRecords",
+    method: "get",
+    scope: "health.read",
+    path: "/api/crews/:crewId/known-records",
+    summary: "What is known of each person of a crew from all rounds: of each part what was entered last",
+    answer: v.array(KnownRecord),
+    params: CrewParams,
+    async handle({ caller, params: { crewId } }) {
+      await crewOf(db, caller, crewId);
+      await noteSeen(db, caller, await now(caller), { crewId, personId: null, subject: "baseline", what: "what all rounds found" });
+      return knownRecords(db, crewId);
     },
   });
   routes.add({

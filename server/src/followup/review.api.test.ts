@@ -1,3 +1,4 @@
+import { emptyRecord } from "@kind-grip/core/baseline";
 import type { ReviewAnswer } from "@kind-grip/core/followup";
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "@kind-grip/core/library";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
@@ -88,4 +89,31 @@ it("is in the trail as seen, and is nobody else's", async () => {
   expect((await other.get(`/api/crews/${world.crewId}/review`)).status).toBe(404);
   const employer = await trainer.staff(test, "employer", [world.crewId]);
   expect((await employer.get(`/api/crews/${world.crewId}/review`)).status).toBe(403);
+});
+
+it("holds what each one's first round found against what was last found since, also while a new round is only begun", async () => {
+  const measured = async (name: string, startedOn: string, found: readonly (number | null)[]) => {
+    const id = uuid();
+    await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id, name });
+    await test.db.models.Round.update({ startedOn }, { where: { id } });
+    for (const [i, deg] of found.entries()) {
+      const record = emptyRecord();
+      record.range.wristExtension = { left: { active: deg, assisted: null }, right: { active: deg, assisted: null } };
+      const body = { version: 0, record };
+      expect((await trainer.send("put", `/api/rounds/${id}/people/${world.people[i]!.id}`, body)).status).toBe(200);
+    }
+  };
+  const told = async () => {
+    const { rounds, people } = await review();
+    return { rounds, changed: people.map(({ changes }) => [...new Set(changes.map(({ verdict }) => verdict))].join()) };
+  };
+  await measured("Spring", "2026-01-05", [40, null, null]);
+  expect(await told()).toEqual({ rounds: null, changed: ["", "", ""] });
+  // The second person came later.
+  await measured("Summer", "2026-03-02", [60, 40, null]);
+  expect(await told()).toEqual({ rounds: { first: "Spring", last: "Summer" }, changed: ["better", "", ""] });
+  await measured("Autumn", "2026-05-04", [null, 60, 50]);
+  expect(await told()).toEqual({ rounds: { first: "Spring", last: "Autumn" }, changed: ["better", "better", ""] });
+  await measured("Winter", "2026-07-06", []);
+  expect(await told()).toEqual({ rounds: { first: "Spring", last: "Autumn" }, changed: ["better", "better", ""] });
 });

@@ -1,10 +1,11 @@
 /** The review of a block: for the trainer, down to the person. */
-import { changesBetween, type Change, type MeasuringNoise } from "@kind-grip/core/baseline";
+import { changesBetween, isEmpty, knownRecord, type Change, type MeasuringNoise } from "@kind-grip/core/baseline";
 import { addDays, dateAt, momentAt, mondayOf } from "@kind-grip/core/calendar";
 import { isHere } from "@kind-grip/core/crew";
 import { adherenceOf, loadRises, MIN_ANSWERS, nextBlock, trendOf, type LoadedRun, type ReviewAnswer } from "@kind-grip/core/followup";
 import type { Library } from "@kind-grip/core/library";
 import { grouped } from "@kind-grip/core/units";
+import { sortBy } from "es-toolkit";
 import { Op } from "sequelize";
 import { noteSeen } from "../audit/audit";
 import { usedNoise } from "../baseline/measuring";
@@ -147,21 +148,36 @@ async function loadedRuns(
   }));
 }
 
-/** First round against the latest, person by person. */
+/** Of everybody what their first round found against what was last found since, whichever rounds those were; the oldest and newest of them by name. */
 async function changesOf(
   db: Db,
   crewId: string,
   noise: MeasuringNoise,
 ): Promise<{ names: { first: string; last: string } | null; changes: Map<string, Change[]> }> {
-  const rounds = (await db.models.Round.findAll({ where: { crewId, repeats: null }, order: ["startedOn"] })).map((row) => row.get());
-  const [first, last] = [rounds[0], rounds.at(-1)];
-  if (!first || !last || first.id === last.id) return { names: null, changes: new Map() };
-  const records = (await db.models.Baseline.findAll({ where: { roundId: [first.id, last.id] } })).map((row) => row.get({ plain: true }));
-  const before = new Map(records.filter(({ roundId }) => roundId === first.id).map((each) => [each.personId, each.document]));
-  const changes = new Map<string, Change[]>();
-  for (const { roundId, personId, document } of records)
-    if (roundId === last.id && before.has(personId)) changes.set(personId, changesBetween(before.get(personId)!, document, noise));
-  return { names: { first: first.name, last: last.name }, changes };
+  const rounds = (await db.models.Round.findAll({ where: { crewId, repeats: null }, order: ["startedOn", "id"] })).map((row) => row.get());
+  const placeOf = new Map(rounds.map(({ id }, place) => [id, place]));
+  const rows = (await db.models.Baseline.findAll({ where: { roundId: rounds.map(({ id }) => id) } })).map((row) =>
+    row.get({ plain: true }),
+  );
+  const measured = grouped(
+    sortBy(
+      rows.filter(({ document }) => !isEmpty(document)),
+      [({ roundId }) => placeOf.get(roundId)!],
+    ),
+    ({ personId }) => personId,
+  );
+  const twice = [...measured].filter(([, own]) => own.length > 1);
+  if (twice.length === 0) return { names: null, changes: new Map() };
+  const places = (of: (own: typeof rows) => (typeof rows)[number]) => twice.map(([, own]) => placeOf.get(of(own).roundId)!);
+  const names = {
+    first: rounds[Math.min(...places((own) => own[0]!))]!.name,
+    last: rounds[Math.max(...places((own) => own.at(-1)!))]!.name,
+  };
+  const changes = twice.map(([personId, [first, ...since]]) => {
+    const now = knownRecord(since.toReversed().map(({ document }) => document));
+    return [personId, changesBetween(first!.document, now, noise)] as const;
+  });
+  return { names, changes: new Map(changes) };
 }
 
 function count(list: readonly Change[], verdict: Change["verdict"]): number {

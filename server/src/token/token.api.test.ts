@@ -58,6 +58,7 @@ const MAY: Record<Scope | "every", string[]> = {
     "everythingOfPerson",
     "fileOfNote",
     "heldOut",
+    "knownRecords",
     "measurementsFhir",
     "measuring",
     "participation",

@@ -26,7 +26,8 @@ function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
   const [search, setSearch] = useSearchParams();
   const earlier = rounds[rounds.findIndex(({ id }) => id === roundId) + 1];
   const [otherId, setOtherId] = useState(earlier?.id ?? "");
-  const { data: others } = baselineApi.useRecordsQuery(otherId, { skip: otherId === "" });
+  const { currentData: others, error: unread } = baselineApi.useRecordsQuery(otherId, { skip: otherId === "" });
+  const other = rounds.find(({ id }) => id === otherId);
   const noise = useNoise();
   const work = useWorkDone(crew.id) ?? EMPTY_WORK;
   const may = useParticipations(crew.id);
@@ -45,7 +46,8 @@ function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
       </>
     );
   const record = entries.find((each) => each.personId === person.id)!.record;
-  const before = others?.find((each) => each.personId === person.id)?.record;
+  const found = others?.find((each) => each.personId === person.id)?.record;
+  const before = found && !isEmpty(found) ? found : undefined;
   const findings = findingsOf(record, person.handedness, noise);
   return (
     <>
@@ -145,6 +147,16 @@ function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {
               <Words findings={findings} />
               <Grip record={record} before={before} mainHand={person.handedness} />
               {before && <Changes before={before} after={record} />}
+              {other && unread && (
+                <Typography role="alert" sx={{ color: "error.main" }}>
+                  {t("{{round}} could not be read: nothing is compared.", { round: other.name })}
+                </Typography>
+              )}
+              {other && others && !before && (
+                <Typography sx={{ color: "text.secondary" }}>
+                  {t("Not measured in {{round}}: there is nothing to compare with.", { round: other.name })}
+                </Typography>
+              )}
             </Box>
             <Fans record={record} before={before} />
           </Box>

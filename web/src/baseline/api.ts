@@ -1,5 +1,5 @@
 /** Baseline rounds and records. */
-import type { MeasuringEntry, RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
+import type { KnownRecord, MeasuringEntry, RecordEntry, RecordVersion, RoundEntry } from "@kind-grip/core/api";
 import type { BaselineRecord } from "@kind-grip/core/baseline";
 import { serverApi } from "../base/api";
 
@@ -23,6 +23,12 @@ export const baselineApi = serverApi.injectEndpoints({
     records: make.query<RecordEntry[], string>({
       query: (roundId) => `/rounds/${roundId}/records`,
       providesTags: (_, __, id) => [{ type: "Rounds", id }],
+      keepUnusedDataFor: 0,
+    }),
+    /** Of each person what all rounds found; asked for anew wherever it is used. */
+    knownRecords: make.query<KnownRecord[], string>({
+      query: (crewId) => `/crews/${crewId}/known-records`,
+      providesTags: ["Rounds"],
       keepUnusedDataFor: 0,
     }),
     /** How new each record is, without a word of what is in it. */

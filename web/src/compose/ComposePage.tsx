@@ -11,16 +11,16 @@ import type { KitKind, Style } from "@kind-grip/core/library";
 import { oppositesFor, regionNeeds } from "@kind-grip/core/need";
 import { BESIDE_SLOTS, HOME_SLOTS, type BesideSlot } from "@kind-grip/core/session";
 import { notHeldOut } from "@kind-grip/core/safety";
-import { dayOf, type Work } from "@kind-grip/core/strain";
+import { averageDay, type Work } from "@kind-grip/core/strain";
 import { t } from "../base/words";
 import { useOffered } from "../library/use-offered";
 import { useWords, useLibrary } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
-import type { CrewEntry, PersonEntry, RecordEntry } from "@kind-grip/core/api";
+import type { CrewEntry, KnownRecord, PersonEntry } from "@kind-grip/core/api";
 import { workApi, workDone } from "../work/api";
 import { practiceApi } from "../practice/api";
 import { crewApi } from "../crew/api";
-import { baselineApi, roundsOfCrew } from "../baseline/api";
+import { baselineApi } from "../baseline/api";
 import { useNoise } from "../baseline/use-noise";
 import { useNow } from "../base/now";
 import { useCrew } from "../crew/CrewFrame";
@@ -48,9 +48,7 @@ export default function ComposePage() {
   const work = workApi.useWorkQuery(crew.id);
   const settings = practiceApi.useSettingsQuery();
   const people = crewApi.usePeopleQuery(crew.id);
-  const rounds = baselineApi.useRoundsQuery(crew.id);
-  const latest = roundsOfCrew(rounds.data)?.[0];
-  const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const records = baselineApi.useKnownRecordsQuery(crew.id, { refetchOnMountOrArgChange: true });
   return (
     <Loaded query={work}>
       {(entry) => {
@@ -75,7 +73,10 @@ export default function ComposePage() {
               ) : (
                 <Loaded query={settings}>
                   {({ settings: { style } }) => (
-                    <Compose crew={crew} work={described} people={list} records={records.data ?? []} usualStyle={style} />
+                    // Without what was found in people a program would start everybody alike.
+                    <Loaded query={records}>
+                      {(known) => <Compose crew={crew} work={described} people={list} records={known} usualStyle={style} />}
+                    </Loaded>
                   )}
                 </Loaded>
               )
@@ -91,7 +92,7 @@ interface ComposeProps {
   crew: CrewEntry;
   work: Work;
   people: PersonEntry[];
-  records: RecordEntry[];
+  records: KnownRecord[];
   usualStyle: Style;
 }
 
@@ -134,11 +135,16 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
   };
   const input = useMemo((): Question => {
     const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
-    const day = dayOf(work)!;
+    // Where not everybody works the same, what it comes to a person.
+    const day = averageDay(
+      work,
+      crewNow.map(({ id }) => id),
+    )!;
     // What was found in people counts for the crew as the share of people it was found in.
-    const findings = records
-      .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(people, personId), noise)))
-      .map((finding) => ({ ...finding, points: finding.points / Math.max(1, records.length) }));
+    const measured = records.filter(({ personId }) => crewNow.some(({ id }) => id === personId));
+    const findings = measured
+      .flatMap(({ personId, record }) => needFindings(findingsOf(record, mainHandOf(crewNow, personId), noise)))
+      .map((finding) => ({ ...finding, points: finding.points / Math.max(1, measured.length) }));
     return {
       needs: regionNeeds(work, day, findings),
       opposites: oppositesFor(work, day, place, offered).map(({ posture, left, right }) => ({ posture, left, right })),
@@ -148,7 +154,7 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
       name: t("{{crew}} hands", { crew: crew.name.split(" ")[0]! }),
       sessionNames: SESSION_NAMES,
     };
-  }, [crew, offered, work, people, records, noise, limits, askedLocks, excluded, here]);
+  }, [crew, offered, work, crewNow, records, noise, limits, askedLocks, excluded, here]);
   const state = useProposal(input, library, offered, crew.byBookings ? BESIDE_SLOTS : HOME_SLOTS);
   const tryNotch = (notch: Notch) => {
     const { settings: _settings, kit: _kit, people: _people, ...next } = limitsWith(input.limits, notch);
@@ -238,7 +244,14 @@ function Compose({ crew, work, people, records, usualStyle }: ComposeProps) {
           )}
           {shown && state.stage !== "failed" && <NeedsMet proposal={shown} />}
           {shown && state.stage !== "failed" && (
-            <WhoDiffers people={crewNow} starts={starts} measured={records.length > 0} declined={declined} onDecline={setDeclined} />
+            <WhoDiffers
+              people={crewNow}
+              starts={starts}
+              participations={participations}
+              measured={records.some(({ personId }) => crewNow.some(({ id }) => id === personId))}
+              declined={declined}
+              onDecline={setDeclined}
+            />
           )}
           {state.proposal && state.stage === "best" && (
             <>

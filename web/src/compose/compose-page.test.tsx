@@ -335,11 +335,9 @@ describe("making it a program", () => {
 
 describe("who starts otherwise", () => {
   const [ann, bo] = people;
-  const round = { id: sampleId(), crewId: crew.id, heldOn: "2026-03-20", note: "", closedAt: null, records: 1, version: 1 };
   const sore = { ...emptyRecord(), symptoms: [{ id: sampleId(), side: "right", region: "wristFlexors", level: 6 }] };
   const measured = (participation: object[] = []) => ({
-    [`GET /crews/${crew.id}/rounds`]: [round],
-    [`GET /rounds/${round.id}/records`]: [{ personId: ann!.id, version: 1, record: sore }],
+    [`GET /crews/${crew.id}/known-records`]: [{ personId: ann!.id, measuredOn: "2026-03-20", record: sore }],
     [`GET /crews/${crew.id}/participation`]: participation,
     [`GET /crews/${crew.id}/ramps`]: [],
   });
@@ -348,6 +346,40 @@ describe("who starts otherwise", () => {
     open();
     await answer(1, FIRST(), BEST());
     expect(await section()).toHaveTextContent("Nobody was measured yet");
+  });
+  it("while what was found cannot be read nothing is composed, as everybody would start alike", async () => {
+    let away = true;
+    const known = measured()[`GET /crews/${crew.id}/known-records`];
+    const { user } = open({
+      ...measured(),
+      [`GET /crews/${crew.id}/known-records`]: () => (away ? refusal(503, "busy", "The server is busy.") : known),
+    });
+    expect(await screen.findByText("The server is busy.")).toBeVisible();
+    expect([asked.length, screen.queryByText(/Nobody was measured/)]).toEqual([0, null]);
+    away = false;
+    await user.click(screen.getByRole("button", { name: "Try again" }));
+    await answer(1, proposal(["palm-away"], 0.3), proposal(["palm-away"], 0.8));
+    expect(within(await section()).getByRole("group", { name: "Ann Early" })).toHaveTextContent(/6 of 10/);
+  });
+  it("of whoever has left neither asks the crew for anything", async () => {
+    open({ [`GET /crews/${crew.id}/known-records`]: [{ personId: people[2]!.id, measuredOn: "2026-02-20", record: sore }] });
+    const { input } = await question(1);
+    open();
+    expect(input.needs).toEqual((await question(2)).input.needs);
+    open(measured());
+    expect(input.needs).not.toEqual((await question(3)).input.needs);
+  });
+  it("where the crew works in two ways it is asked for what that comes to a person, and not for the first way alone", async () => {
+    const [first, second] = [taskFrom(TASK_STARTERS[0]), taskFrom(TASK_STARTERS[3])];
+    const both = withTask(withTask({ tasks: [], days: [] }, first, 480), second, 480);
+    const way = (id: string, taskId: string, personIds: string[]) => ({ id, name: id, parts: [{ taskId, minutes: 300 }], personIds });
+    const asks = async (number: number, days: object[]) => {
+      open({ [`GET /crews/${crew.id}/work`]: { crewId: crew.id, version: 1, work: { ...both, days } } });
+      return (await question(number)).input.needs.map(({ need }) => Math.round(need));
+    };
+    const alone = await asks(1, [way("a", first.id, [])]);
+    expect(await asks(2, [way("a", first.id, []), way("b", second.id, [])])).toEqual(alone);
+    expect(await asks(3, [way("a", first.id, []), way("b", second.id, [bo!.id])])).not.toEqual(alone);
   });
   it("is listed with why, set when the program is made, and not where it was declined", async () => {
     const made = sampleProgram(crew.id);

@@ -1,16 +1,16 @@
 import { useMemo } from "react";
-import type { PersonEntry, RecordEntry } from "@kind-grip/core/api";
+import type { KnownRecord, PersonEntry } from "@kind-grip/core/api";
 import { personalStarts, type PersonalStart, type Program } from "@kind-grip/core/program";
 import type { Participations } from "@kind-grip/core/safety";
 import { useLibrary } from "../base/library";
 import { useNoise } from "../baseline/use-noise";
 import { mainHandOf } from "../crew/main-hand";
 
-/** Who would start a program otherwise than it is written, by the records of the latest round and by what holds now. */
+/** Who would start a program otherwise than it is written, by what their rounds found and by what holds now. */
 export function useStarts(
   program: Program | undefined,
   people: readonly PersonEntry[],
-  records: readonly RecordEntry[],
+  records: readonly KnownRecord[],
   participations: Participations,
 ): PersonalStart[] {
   const library = useLibrary();

@@ -7,7 +7,7 @@ import { slotSecOf } from "@kind-grip/core/crew";
 import { regionNeeds } from "@kind-grip/core/need";
 import type { Session } from "@kind-grip/core/session";
 import { fitToSlot, priorityOf, worthAt, type FitOptions } from "@kind-grip/core/slot";
-import { dayOf } from "@kind-grip/core/strain";
+import { averageDay } from "@kind-grip/core/strain";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
 import { useLibrary, useWords } from "../base/library";
@@ -43,7 +43,19 @@ export function FitDialog({ session, crew, people, onClose }: FitDialogProps) {
   const [fuller, setFuller] = useState(false);
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
   const work = useWorkDone(crew.id);
-  const needs = useMemo(() => (work ? regionNeeds(work, dayOf(work)) : []), [work]);
+  const needs = useMemo(
+    () =>
+      work
+        ? regionNeeds(
+            work,
+            averageDay(
+              work,
+              people.map(({ id }) => id),
+            ),
+          )
+        : [],
+    [work, people],
+  );
   const options = useMemo((): FitOptions => {
     return { personIds: people.map(({ id }) => id), library, priorityOf: (item) => priorityOf(library, item, needs), kept, fuller };
   }, [needs, people, library, kept, fuller]);

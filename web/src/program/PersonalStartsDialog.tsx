@@ -1,4 +1,4 @@
-/** One program, personal starts: who begins easier, leaves something out or stays lower, from the latest round; the trainer decides on each. */
+/** One program, personal starts: who begins easier, leaves something out or stays lower, from what was last found in each; the trainer decides on each. */
 import { Button, Dialog, DialogActions, DialogContent, DialogTitle } from "@mui/material";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -8,12 +8,12 @@ import type { Session } from "@kind-grip/core/session";
 import { t } from "../base/words";
 import { useLibrary } from "../base/library";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
-import { baselineApi, roundsOfCrew } from "../baseline/api";
+import { baselineApi } from "../baseline/api";
 import { useNoise } from "../baseline/use-noise";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
 import { Empty } from "../parts/Empty";
-import { Loading } from "../parts/Loading";
+import { Loaded } from "../parts/Loaded";
 import { useEdit } from "./program-editor";
 import { startKey, StartsList } from "./StartsList";
 
@@ -30,11 +30,9 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
   const noise = useNoise();
   const { changeSession, undo } = useEdit();
   const dispatch = useAppDispatch();
-  const rounds = baselineApi.useRoundsQuery(crew.id);
-  const latest = roundsOfCrew(rounds.data)?.[0];
-  const records = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
+  const records = baselineApi.useKnownRecordsQuery(crew.id, { refetchOnMountOrArgChange: true });
+  const measured = records.data?.some(({ personId }) => people.some(({ id }) => id === personId));
   const [declined, setDeclined] = useState<ReadonlySet<string>>(new Set());
-  const waiting = !rounds.data || (latest && !records.data);
   const starts = personalStarts(
     library,
     session,
@@ -46,7 +44,8 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
     })),
     noise,
   );
-  const own = starts.filter(({ kind }) => kind === "own");
+  // What is not known yet proposes nothing.
+  const own = records.data ? starts.filter(({ kind }) => kind === "own") : [];
   const wanted = own.filter((start) => !declined.has(startKey(start)));
   const apply = () => {
     changeSession(withStarts(session, wanted));
@@ -66,26 +65,28 @@ export function PersonalStartsDialog({ session, crew, people, participations, on
     <Dialog open onClose={onClose} aria-labelledby="starts-title" maxWidth="md" fullWidth>
       <DialogTitle id="starts-title">{t("Personal starts in {{name}}", { name: session.name })}</DialogTitle>
       <DialogContent>
-        {waiting ? (
-          <Loading />
-        ) : starts.length === 0 ? (
-          <Empty
-            title={latest ? t("Everybody starts alike") : t("Nobody was measured yet")}
-            text={
-              latest
-                ? t("Nothing that was measured or asked in the latest round calls for another start.")
-                : t("A baseline round tells who should start easier.")
-            }
-          >
-            {!latest && (
-              <Button component={Link} to={`/crews/${crew.id}/baseline`} variant="contained">
-                {t("Go to Baseline")}
-              </Button>
-            )}
-          </Empty>
-        ) : (
-          <StartsList people={people} starts={starts} declined={declined} onDecline={setDeclined} />
-        )}
+        <Loaded query={records}>
+          {() =>
+            starts.length === 0 ? (
+              <Empty
+                title={measured ? t("Everybody starts alike") : t("Nobody was measured yet")}
+                text={
+                  measured
+                    ? t("Nothing that was last measured or asked calls for another start.")
+                    : t("A baseline round tells who should start easier.")
+                }
+              >
+                {!measured && (
+                  <Button component={Link} to={`/crews/${crew.id}/baseline`} variant="contained">
+                    {t("Go to Baseline")}
+                  </Button>
+                )}
+              </Empty>
+            ) : (
+              <StartsList people={people} starts={starts} participations={participations} declined={declined} onDecline={setDeclined} />
+            )
+          }
+        </Loaded>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{own.length > 0 ? t("Leave it") : t("Close")}</Button>

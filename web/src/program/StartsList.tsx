@@ -2,6 +2,7 @@
 import { Box, Typography } from "@mui/material";
 import type { PersonalStart } from "@kind-grip/core/program";
 import type { PersonEntry } from "@kind-grip/core/api";
+import type { Participations } from "@kind-grip/core/safety";
 import { listText } from "../base/measures";
 import { useWords } from "../base/library";
 import { t } from "../base/words";
@@ -14,12 +15,12 @@ export const startKey = ({ personId, movementId }: Pick<PersonalStart, "personId
 interface StartsListProps {
   people: readonly PersonEntry[];
   starts: readonly PersonalStart[];
+  participations: Participations;
   declined: ReadonlySet<string>;
   onDecline(declined: ReadonlySet<string>): void;
 }
 
-export function StartsList({ people, starts, declined, onDecline }: StartsListProps) {
-  const movements = new Set(starts.map(({ movementId }) => movementId)).size;
+export function StartsList({ people, starts, participations, declined, onDecline }: StartsListProps) {
   return people
     .filter(({ id }) => starts.some(({ personId }) => personId === id))
     .map((person) => (
@@ -39,7 +40,7 @@ export function StartsList({ people, starts, declined, onDecline }: StartsListPr
         <Typography sx={{ fontWeight: 750 }}>{person.name}</Typography>
         <StartsOfPerson
           starts={starts.filter(({ personId }) => personId === person.id)}
-          movements={movements}
+          isOut={participations.get(person.id)?.heldOut ?? false}
           declined={declined}
           onDecline={(key, off) => onDecline(new Set(off ? [...declined, key] : [...declined].filter((each) => each !== key)))}
         />
@@ -49,13 +50,13 @@ export function StartsList({ people, starts, declined, onDecline }: StartsListPr
 
 function StartsOfPerson({
   starts,
-  movements,
+  isOut,
   declined,
   onDecline,
 }: {
   starts: readonly PersonalStart[];
-  /** How many there are for anybody. */
-  movements: number;
+  /** Of everything, not only of what is in these sessions. */
+  isOut: boolean;
   declined: ReadonlySet<string>;
   onDecline(key: string, off: boolean): void;
 }) {
@@ -70,7 +71,7 @@ function StartsOfPerson({
     <Box sx={{ display: "grid", gap: 0.5 }}>
       {leftOut.length > 0 && (
         <Typography>
-          {leftOut.length === once.length && leftOut.length >= movements
+          {isOut
             ? t("Held out of everything until cleared")
             : t("Until cleared leaves out: {{movements}}", { movements: listText(leftOut.map((start) => name(start))) })}
         </Typography>

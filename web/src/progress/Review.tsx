@@ -6,7 +6,7 @@ import { addDays, shiftsFrom } from "@kind-grip/core/calendar";
 import { grouped } from "@kind-grip/core/units";
 import { DateTime } from "luxon";
 import type { LoadRise, ReviewAnswer } from "@kind-grip/core/followup";
-import { dayOf, harderHand } from "@kind-grip/core/strain";
+import { harderHand, hardestWay } from "@kind-grip/core/strain";
 import { fixedText } from "../base/measures";
 import { answersText, weeksText } from "../base/amounts";
 import { t } from "../base/words";
@@ -57,7 +57,8 @@ export function Review({ crew }: { crew: CrewEntry }) {
 function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
   const work = useWorkDone(crew.id);
   const strain = useMemo(() => {
-    const day = work && work.tasks.length > 0 ? dayOf(work) : undefined;
+    // One bar a day: the hand it is hardest on, of the way that is.
+    const day = work && work.tasks.length > 0 ? hardestWay(work) : undefined;
     if (!work || !day) return new Map<string, number>();
     const { value } = harderHand(work, day);
     const count = Math.round((Date.parse(review.until) - Date.parse(review.from)) / 86_400_000) + 1;
@@ -83,7 +84,12 @@ function Block({ crew, review }: { crew: CrewEntry; review: ReviewAnswer }) {
       <Next crew={crew} next={review.next} />
       <Table
         caption={t("Who changed, and why{{what}}", {
-          what: review.rounds ? t(": {{first}} against {{last}}", { first: review.rounds.first, last: review.rounds.last }) : "",
+          what: review.rounds
+            ? t(": each one's first round against what was last found, {{first}} to {{last}}", {
+                first: review.rounds.first,
+                last: review.rounds.last,
+              })
+            : "",
         })}
         head={[t("Person"), t("Done"), t("Effort"), t("Mornings a week"), t("Decisions"), t("Measured, beyond noise")]}
         rows={review.people.map((person) => ({

@@ -145,7 +145,9 @@ describe("review", () => {
     expect(ann).toHaveTextContent("3 answers");
     expect(bo).toHaveTextContent("−0.6 points");
     expect(bo).toHaveTextContent("Grip R");
-    expect(screen.getByText("Who changed, and why: Spring against Autumn")).toBeInTheDocument();
+    expect(
+      screen.getByText("Who changed, and why: each one's first round against what was last found, Spring to Autumn"),
+    ).toBeInTheDocument();
   });
   it("the work's strain stands on the days of the shift pattern only", async () => {
     const work = withTask({ tasks: [], days: [] }, taskFrom(undefined), 480);

@@ -42,7 +42,7 @@ function Lists({ crew, data, people }: { crew: CrewEntry; data: HeldOut; people:
   const [asked, setAsked] = useState<Asked | null>(null);
   const [withdrawRestriction] = safetyApi.useWithdrawRestrictionMutation();
   const [withdrawClearance] = safetyApi.useWithdrawClearanceMutation();
-  const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? "somebody";
+  const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? t("somebody");
   const states = restrictionStates(data, { instant: new Date(now).toISOString(), day: today });
   const of = (...wanted: RestrictionState["state"][]) => states.filter(({ state }) => wanted.includes(state));
   const out = of("out");

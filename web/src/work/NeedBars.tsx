@@ -5,7 +5,7 @@ import { MAP_VIEWS } from "@kind-grip/core/figure";
 import { ADDED_POINTS, HALVING_LOAD_MIN, type RegionNeed } from "@kind-grip/core/need";
 import { type Work } from "@kind-grip/core/strain";
 import type { HandSide } from "@kind-grip/core/units";
-import { fixedText } from "../base/measures";
+import { fixedText, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import { HandMapPicture } from "../figure/HandMapPicture";
@@ -150,7 +150,7 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
             <strong>{task(part.taskId)?.name}</strong>
             {t(", {{name}}: {{minutes}} min × {{duty}} % of the time × {{intensity}} of 10 × {{share}} % share", {
               name: task(part.taskId)?.efforts.find(({ id }) => id === part.effortId)?.name ?? "",
-              minutes: part.minutes,
+              minutes: numberText(part.minutes, Number.isInteger(part.minutes) ? 0 : 1),
               duty: Math.round(part.duty * 100),
               intensity: part.intensity * 10,
               share: Math.round(part.share * 100),

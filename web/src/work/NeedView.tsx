@@ -4,17 +4,19 @@ import { Fragment, useState } from "react";
 import { Link } from "react-router";
 import { findingsOf, needFindings } from "@kind-grip/core/baseline";
 import { cardsFor, LEAST_POSTURE_MIN, oppositesFor, regionNeeds } from "@kind-grip/core/need";
-import { dayOf, type Work } from "@kind-grip/core/strain";
+import { averageDay, dayOf, type Work, type WorkDay } from "@kind-grip/core/strain";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { useOffered } from "../library/use-offered";
 import { useWords } from "../base/library";
 import { mainHandOf } from "../crew/main-hand";
 import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { crewApi } from "../crew/api";
-import { baselineApi, roundsOfCrew } from "../baseline/api";
+import { baselineApi } from "../baseline/api";
 import { useNoise } from "../baseline/use-noise";
 import { MovementThumb } from "../figure/MovementThumb";
 import { CoachingCardList } from "../library/CoachingCards";
+import { Loaded } from "../parts/Loaded";
 import { SideMark } from "../parts/SideMark";
 import { Needs } from "./NeedBars";
 
@@ -23,7 +25,13 @@ const PICTURED = 6;
 
 export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; people: PersonEntry[] }) {
   const [personId, setPersonId] = useState("");
-  const day = dayOf(work, personId || undefined);
+  // Of nobody in particular what it comes to a person, where not everybody works the same.
+  const day = personId
+    ? dayOf(work, personId)
+    : averageDay(
+        work,
+        people.map(({ id }) => id),
+      );
   return (
     <Box sx={{ display: "grid", gap: 4 }}>
       <TextField
@@ -46,37 +54,50 @@ export function NeedView({ work, crew, people }: { work: Work; crew: CrewEntry; 
       ) : (
         <Needs needs={regionNeeds(work, day)} work={work} />
       )}
-      {day && <Opposites work={work} crew={crew} personId={personId} />}
+      {day && <Opposites work={work} crew={crew} day={day} cardWays={personId ? [day] : work.days} />}
     </Box>
   );
 }
 
-/** The work of one person together with their latest round. */
+/** The work of one person together with what was last found in them. */
 function OfPerson({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
-  const { data: rounds } = baselineApi.useRoundsQuery(crew.id);
-  const [latest] = roundsOfCrew(rounds) ?? [];
+  const records = baselineApi.useKnownRecordsQuery(crew.id, { refetchOnMountOrArgChange: true });
   const noise = useNoise();
-  const { data: records } = baselineApi.useRecordsQuery(latest?.id ?? "", { skip: !latest });
-  const record = records?.find((each) => each.personId === personId)?.record;
   const { data: people } = crewApi.usePeopleQuery(crew.id);
-  const findings = record ? needFindings(findingsOf(record, mainHandOf(people ?? [], personId), noise)) : [];
   return (
-    <>
-      {rounds && !record && (
-        <Typography sx={{ color: "text.secondary" }}>{t("Nothing measured of them yet: this is the work alone.")}</Typography>
-      )}
-      <Needs needs={regionNeeds(work, dayOf(work, personId), findings)} work={work} />
-    </>
+    <Loaded query={records}>
+      {(list) => {
+        const known = list.find((each) => each.personId === personId);
+        const findings = known ? needFindings(findingsOf(known.record, mainHandOf(people ?? [], personId), noise)) : [];
+        return (
+          <>
+            <Typography sx={{ color: "text.secondary" }}>
+              {known
+                ? t("With what their rounds found, the newest of {{date}}.", { date: wholeDayText(known.measuredOn) })
+                : t("Nothing measured of them yet: this is the work alone.")}
+            </Typography>
+            <Needs needs={regionNeeds(work, dayOf(work, personId), findings)} work={work} />
+          </>
+        );
+      }}
+    </Loaded>
   );
 }
 
-function Opposites({ work, crew, personId }: { work: Work; crew: CrewEntry; personId: string }) {
+interface OppositesProps {
+  work: Work;
+  crew: CrewEntry;
+  day: WorkDay;
+  /** Whose advice is shown. */
+  cardWays: readonly WorkDay[];
+}
+
+function Opposites({ work, crew, day, cardWays }: OppositesProps) {
   const words = useWords();
   const offered = useOffered();
-  const day = dayOf(work, personId || undefined)!;
   const place = { settings: crew.settings, kit: crew.kit.map(({ kind }) => kind) };
   const opposites = oppositesFor(work, day, place, offered);
-  const cards = cardsFor(work, [day]);
+  const cards = cardsFor(work, cardWays);
   return (
     <>
       {opposites.length > 0 && (

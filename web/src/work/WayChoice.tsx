@@ -1,18 +1,12 @@
 /** Whose shift is looked at, where not everybody does the same. */
 import { MenuItem, TextField } from "@mui/material";
 import type { PersonEntry } from "@kind-grip/core/api";
-import { harderHand, type Work, type WorkDay } from "@kind-grip/core/strain";
+import type { WorkDay } from "@kind-grip/core/strain";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
 
 /** More than these are counted. */
 const NAMED = 3;
-
-/** The way that is hardest on a hand: whoever is looked at first. */
-export function hardestWay(work: Work): WorkDay | undefined {
-  const strain = new Map(work.days.map((day) => [day.id, harderHand(work, day).value]));
-  return [...work.days].sort((a, b) => strain.get(b.id)! - strain.get(a.id)!)[0];
-}
 
 interface WayChoiceProps {
   ways: readonly WorkDay[];

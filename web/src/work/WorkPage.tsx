@@ -5,7 +5,7 @@ import { useState } from "react";
 import { Link, useSearchParams } from "react-router";
 import { hasLeft, isHere } from "@kind-grip/core/crew";
 import { dateAt, longestWorkMin } from "@kind-grip/core/calendar";
-import { hoursOfTask, MAX_TASKS, TASK_STARTERS, type Task, type TaskStarter } from "@kind-grip/core/strain";
+import { hardestWay, hoursOfTask, MAX_TASKS, TASK_STARTERS, type Task, type TaskStarter } from "@kind-grip/core/strain";
 import type { CrewEntry, PersonEntry, WorkEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { workApi, workDone } from "./api";
@@ -28,7 +28,7 @@ import { TaskEditor } from "./TaskEditor";
 import { Treatments } from "./Treatments";
 import { problemPlace } from "./problem-place";
 import { useWork } from "./use-work";
-import { hardestWay, WayChoice } from "./WayChoice";
+import { WayChoice } from "./WayChoice";
 import { WorkDays } from "./WorkDays";
 
 export default function WorkPage() {

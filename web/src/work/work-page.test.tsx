@@ -1,5 +1,6 @@
 /** The work of a crew as it is described: begun from a typical task, changed, tried out, contradicted, undone, saved. */
 import { fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { emptyRecord } from "@kind-grip/core/baseline";
 import { patternPreset } from "@kind-grip/core/calendar";
 import { TASK_STARTERS, taskStrain, type Task, type Work, type WorkDay } from "@kind-grip/core/strain";
 import { showCrewPage } from "../testing/crew-page";
@@ -277,5 +278,28 @@ describe("where not everybody does the same", () => {
     unmount();
     showCrewPage(<BriefingPage />, "work/briefing", { crew, answers: entry(NOTHING) });
     expect(await screen.findByRole("heading", { name: "Describe the work first" })).toBeInTheDocument();
+  });
+});
+
+describe("need of one person", () => {
+  const person = samplePerson();
+  const needOf = async (answers: Answers) => {
+    const shown = open(both, { search: "?view=need", answers: { [`GET /crews/${crew.id}/people`]: [person], ...answers } });
+    await shown.user.click(await screen.findByRole("combobox", { name: "Whose" }));
+    await shown.user.click(screen.getByRole("option", { name: person.name }));
+    return shown;
+  };
+  const path = `GET /crews/${crew.id}/known-records`;
+  it("is the work with what all rounds found of them, of which day that is; without any the work alone", async () => {
+    const { unmount } = await needOf({ [path]: [{ personId: person.id, measuredOn: "2026-01-05", record: emptyRecord() }] });
+    expect(await screen.findByText("With what their rounds found, the newest of 5 Jan 2026.")).toBeVisible();
+    unmount();
+    await needOf({ [path]: [] });
+    expect(await screen.findByText("Nothing measured of them yet: this is the work alone.")).toBeVisible();
+  });
+  it("claims nothing while what was found cannot be read", async () => {
+    await needOf({ [path]: refusal(503, "busy", "The server is busy.") });
+    expect(await screen.findByText("The server is busy.")).toBeVisible();
+    expect(screen.queryByText(/Nothing measured/)).toBeNull();
   });
 });
