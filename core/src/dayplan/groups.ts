@@ -47,7 +47,10 @@ export function shortKitOf(
   kit: readonly KitEntry[],
 ): ShortKit[] {
   return session.items.flatMap((item) => {
-    const users = doing(item).map((id) => ({ ...heldIn(item, item.personal[id]), formId: item.personal[id]?.formId ?? item.formId }));
+    const users = doing(item).map((id) => ({
+      ...heldIn(item, library.timings, item.personal[id]),
+      formId: item.personal[id]?.formId ?? item.formId,
+    }));
     return [...grouped(users, ({ loadKg }) => String(loadKg)).values()].flatMap((sharing): ShortKit[] => {
       const { loadKg } = sharing[0]!;
       const withKit = sharing.filter(({ formId }) => kindsOf(library, item, formId).length > 0);

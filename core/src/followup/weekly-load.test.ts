@@ -13,6 +13,7 @@ const dose = (reps: number): Item["dose"] => ({
 });
 const lift = (loadKg: number | null, reps = 10): Item => ({
   ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, sampleId()),
+  formId: "load",
   dose: dose(reps),
   loadKg,
 });

@@ -129,7 +129,11 @@ function loadsOf(
     const share = status === "done" || plannedSec <= 0 ? 1 : Math.min(1, doneSec / plannedSec);
     const own = item.personal[personId];
     const { count, tensionSec } = boutsOf(own?.dose ?? item.dose);
-    const torque = torqueIn(library)({ movementId: item.movementId, formId: own?.formId ?? item.formId, held: heldIn(item, own) });
+    const torque = torqueIn(library)({
+      movementId: item.movementId,
+      formId: own?.formId ?? item.formId,
+      held: heldIn(item, library.timings, own),
+    });
     const regions = library.tensionRegions(item.movementId);
     if (torque > 0) return [{ kind: "torque", amount: share * count * tensionSec * torque, torque, regions }];
     return effort === null ? [] : [{ kind: "effort", amount: (share * count * tensionSec * effort) / 10, torque: 0, regions }];

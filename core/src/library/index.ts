@@ -1,5 +1,5 @@
 /** The movement library: what each movement is, as data. */
-export { SHIPPED_LIBRARY, SHIPPED_MOVEMENTS, easierForm, libraryOf, rungOf, type Corrections, type Library } from "./library";
+export { SHIPPED_LIBRARY, SHIPPED_MOVEMENTS, easierForm, holdingForm, libraryOf, rungOf, type Corrections, type Library } from "./library";
 export { doseFor, filterMovements, misfitsOf, newItem, type LibraryFilter, type Misfit, type Surroundings } from "./choose";
 export { PHASE_CAP } from "./caps";
 export type { Form, Movement, MovementLoad } from "./movement";

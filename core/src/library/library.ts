@@ -15,6 +15,7 @@ import { release } from "./movements/release";
 import { strengthen } from "./movements/strengthen";
 import { stretch } from "./movements/stretch";
 import { upperBody } from "./movements/upper-body";
+import { HELD_KINDS } from "./words";
 
 /** The movements that ship with the product, in phase order. */
 export const SHIPPED_MOVEMENTS: readonly Movement[] = v.parse(v.array(Movement), [
@@ -104,6 +105,13 @@ export function easierForm(movement: Movement, formId: string): Form | undefined
   return movement.forms[rungOf(movement, formId) - 1];
 }
 
+/** The form itself where something with a mass can be held in it, else the next one up in which it can; undefined where there is none. */
+export function holdingForm(movement: Movement, formId: string): Form | undefined {
+  return movement.forms.slice(rungOf(movement, formId)).find((form) => !isEmptyHanded(movement, form));
+}
+
+const isEmptyHanded = (movement: Movement, form: Form): boolean => ![...form.kit, ...movement.kit].some((kind) => HELD_KINDS.has(kind));
+
 function timingsOf(movement: Movement): Map<string, FormTiming> {
   return new Map(
     movement.forms.map((form) => [
@@ -112,6 +120,7 @@ function timingsOf(movement: Movement): Map<string, FormTiming> {
         readySec: movement.readySec + form.extraReadySec,
         switchSec: movement.switchSec + form.extraSwitchSec,
         stepsUsed: form.stepsUsed,
+        emptyHanded: isEmptyHanded(movement, form),
       },
     ]),
   );

@@ -45,6 +45,8 @@ export const KIT_KINDS = [
   "edge",
   "tape",
 ] as const;
+/** Kit with a mass that a hand can hold. */
+export const HELD_KINDS: ReadonlySet<(typeof KIT_KINDS)[number]> = new Set(["dumbbell", "hammer", "dowel", "plate", "bar", "bottle"]);
 export const KitKind = v.picklist(KIT_KINDS);
 export type KitKind = v.InferOutput<typeof KitKind>;
 

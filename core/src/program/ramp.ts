@@ -5,7 +5,7 @@
  */
 import { addDays, daysBetween } from "../calendar";
 import { easierForm, type Library, type Movement } from "../library";
-import { doseInForm, heldIn, type Item, type PersonalForm, type Session } from "../session";
+import { doseInForm, heldIn, NOTHING_HELD, type Item, type PersonalForm, type Session } from "../session";
 import { settlingDose, unloadedForm } from "./settling";
 
 /** Days in a row without anything done from which on somebody was away. */
@@ -140,12 +140,12 @@ export function withRamps(library: Library, session: Session, ramps: Ramps): Ses
 
 function rampForm(library: Library, item: Item, movement: Movement, own: PersonalForm | undefined, ramp: RampStep): PersonalForm {
   const theirs = own?.formId ?? item.formId;
-  const held = heldIn(item, own);
+  const held = heldIn(item, library.timings, own);
   const unloaded = ramp.loadWaits && held.loadKg !== null ? unloadedForm(movement) : undefined;
   const easier = ramp.form === "easiest" ? movement.forms[0] : ramp.form === "easier" ? easierForm(movement, theirs) : undefined;
   const formId = (unloaded ?? easier)?.id ?? theirs;
   const dose = doseInForm(settlingDose(own?.dose ?? item.dose), library.timings.get(movement.id)?.get(formId));
-  if (unloaded) return { formId, dose, loadKg: null, tool: null, gripM: null };
-  // In another rung the tool is held where that rung holds it.
-  return { formId, dose, ...held, ...(formId !== theirs && { gripM: null }) };
+  if (unloaded) return { formId, dose, ...NOTHING_HELD };
+  // In another rung the tool is held where that rung holds it, or put down.
+  return { formId, dose, ...heldIn({ ...item, ...held, formId, ...(formId !== theirs && { gripM: null }) }, library.timings) };
 }

@@ -5,7 +5,7 @@
 import { isEqual } from "es-toolkit";
 import { addDays, daysBetween } from "../calendar";
 import type { Form, Library, Movement } from "../library";
-import { doseInForm, heldIn, type Dose, type Item } from "../session";
+import { doseInForm, heldIn, NOTHING_HELD, type Dose, type Item } from "../session";
 import { doseLadder } from "../slot";
 import type { Program } from "./program";
 
@@ -58,9 +58,12 @@ export function lightened(library: Library, item: Item, unload: boolean): Item {
     ...item,
     formId,
     dose: inForm(item.dose, formId),
-    ...(unloaded ? { loadKg: null, tool: null, gripM: null } : heldIn(item)),
+    ...(unloaded ? NOTHING_HELD : heldIn(item, library.timings)),
     personal: Object.fromEntries(
-      Object.entries(item.personal).map(([personId, own]) => {
+      Object.entries(item.personal).map(([personId, theirs]) => {
+        // The load of whoever has one of their own waits as everybody's does.
+        const waits = unload && movement && heldIn(item, library.timings, theirs).loadKg !== null ? unloadedForm(movement) : undefined;
+        const own = waits ? { ...theirs, formId: waits.id, ...NOTHING_HELD } : theirs;
         // Who starts at the settling dose anyway is not made to do less still.
         const isLight = isEqual(own.dose, inForm(item.dose, own.formId));
         return [personId, own.dose && !isLight ? { ...own, dose: inForm(own.dose, own.formId) } : own];

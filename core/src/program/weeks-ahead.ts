@@ -59,7 +59,7 @@ export interface Surroundings {
 export function weeksAhead(library: Library, item: Item, weeks: number, place: Surroundings, lighter: readonly number[] = []): Week[] {
   const movement = library.find(item.movementId);
   if (!movement) return [];
-  const held = heldFrom(item, movement, place);
+  const held = heldFrom(library, item, movement, place);
   const list: Week[] = [{ week: 1, formId: item.formId, dose: settlingDose(item.dose), ...held, change: "settling" }];
   /** The last week that was none of the light ones. */
   let full: Week | undefined;
@@ -82,9 +82,9 @@ export function withFirstLoad(library: Library, item: Item, kit: readonly KitEnt
 }
 
 /** What is loaded from the start has its first load, also where none is written. */
-function heldFrom(item: Item, movement: Movement, { kit, bodyKg = null }: Surroundings): Held {
-  if (item.loadKg !== null || movement.load?.rungs === undefined || movement.load.rungs === "kit") return heldIn(item);
-  return firstHeld(movement, kit, bodyKg)?.held ?? heldIn(item);
+function heldFrom({ timings }: Library, item: Item, movement: Movement, { kit, bodyKg = null }: Surroundings): Held {
+  if (item.loadKg !== null || movement.load?.rungs === undefined || movement.load.rungs === "kit") return heldIn(item, timings);
+  return firstHeld(movement, kit, bodyKg)?.held ?? heldIn(item, timings);
 }
 
 function next(library: Library, before: Week, item: Item, place: Surroundings): Week {
@@ -129,11 +129,12 @@ export function nextRaise(
     if (!step) return stopped({ kind: "noHeavier", loadKg });
     return { next: { formId: step.formId, dose: doseIn(step.formId, item.dose), ...step.held }, change: "load", large: step.large };
   }
-  return harderForm(item, now, movement, { settings, kit, bodyKg }, doseIn, stopped);
+  return harderForm(library, item, now, movement, { settings, kit, bodyKg }, doseIn, stopped);
 }
 
 /** The next rung that can be done here; one that needs a load only when there is a first load light enough. */
 function harderForm(
+  { timings }: Library,
   item: Item,
   now: Present,
   movement: Movement,
@@ -149,7 +150,8 @@ function harderForm(
   const needsLoad = (kinds: readonly KitKind[]) => kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
   const harder = above.find(({ form, misfits }) => misfits.length === 0 && (!needsLoad(form.kit) || first !== undefined))?.form;
   if (harder) {
-    const held = needsLoad(harder.kit) ? first!.held : { loadKg: now.loadKg, tool: now.tool ?? null, gripM: now.gripM ?? null };
+    const kept = { ...item, formId: harder.id, loadKg: now.loadKg, tool: now.tool ?? null, gripM: now.gripM ?? null };
+    const held = needsLoad(harder.kit) ? first!.held : heldIn(kept, timings);
     return { next: { formId: harder.id, dose: doseIn(harder.id, item.dose), ...held }, change: "form", large: false };
   }
   const misfit = above.flatMap(({ misfits }) => misfits)[0];

@@ -18,7 +18,7 @@ export function presentOf(library: Library, item: Item, personId: string): Prese
   return {
     formId,
     dose: own?.dose ?? doseInForm(item.dose, library.timings.get(item.movementId)?.get(formId)),
-    ...heldIn(item, own),
+    ...heldIn(item, library.timings, own),
   };
 }
 

@@ -1,6 +1,6 @@
 /** The one gate between a person and an item. Everything that hands out items asks here. */
 import type { Library, Movement } from "../library";
-import type { Item, Session } from "../session";
+import { heldIn, type Item, type Session } from "../session";
 import { FULL_PARTICIPATION, type Participation } from "./participation";
 import type { ItemScope } from "./questions";
 
@@ -51,7 +51,7 @@ export function notHeldOut<P extends { id: string }>(people: readonly P[], parti
   return people.filter(({ id }) => !(participations.get(id) ?? FULL_PARTICIPATION).heldOut);
 }
 
-/** A session without own forms of whoever leaves that item out: nobody waits for them, no sheet names them. */
+/** A session without own forms of whoever leaves that item out: nobody waits for them, no sheet names them; and without a load no hand holds. */
 export function sessionWithin(library: Library, session: Session, participations: Participations): Session {
   return { ...session, items: session.items.map((item) => itemWithin(library, item, participations)) };
 }
@@ -61,5 +61,7 @@ function itemWithin(library: Library, item: Item, participations: Participations
     const participation = participations.get(personId);
     return !participation || refusalOf(library, participation, item.movementId) === null;
   });
-  return kept.length === Object.keys(item.personal).length ? item : { ...item, personal: Object.fromEntries(kept) };
+  const held = heldIn(item, library.timings);
+  const same = kept.length === Object.keys(item.personal).length && held.loadKg === item.loadKg;
+  return same ? item : { ...item, ...held, personal: Object.fromEntries(kept) };
 }

@@ -22,7 +22,7 @@ export function personalSession(
         ...item,
         formId: own?.formId ?? item.formId,
         dose: own?.dose ?? item.dose,
-        ...heldIn(item, own),
+        ...heldIn(item, library.timings, own),
         personal: {},
       };
     }),

@@ -1,6 +1,6 @@
 /** Edits of a session as pure functions; the score and its undo history are built on them. */
 import { isEqual } from "es-toolkit";
-import { heldIn, type Item, type PersonalForm, type Session } from "./item";
+import { writtenHeld, type Item, type PersonalForm, type Session } from "./item";
 
 /** Puts an item at `index` (clamped to the session). */
 export function addItem(session: Session, item: Item, index = session.items.length): Session {
@@ -39,7 +39,8 @@ export function setPersonalForm(session: Session, itemId: string, personId: stri
   const item = session.items.find((each) => each.id === itemId);
   if (!item) return session;
   const { [personId]: _before, ...others } = item.personal;
-  const same = !own || (own.formId === item.formId && !own.dose && (own.loadKg === undefined || isEqual(heldIn(item, own), heldIn(item))));
+  const same =
+    !own || (own.formId === item.formId && !own.dose && (own.loadKg === undefined || isEqual(writtenHeld(item, own), writtenHeld(item))));
   return changeItem(session, itemId, { personal: same ? others : { ...others, [personId]: own } });
 }
 

@@ -1,4 +1,4 @@
-/** What a form costs in time beyond its dose: taking up position, changing sides, and how far a glide goes. */
+/** What of a form its items need to know: its time beyond the dose, how far a glide goes, and whether anything can be in the hand. */
 import type { Dose } from "./dose";
 
 export interface FormTiming {
@@ -8,6 +8,8 @@ export interface FormTiming {
   switchSec: number;
   /** Glides: the last step this form uses. */
   stepsUsed?: number;
+  /** Nothing that has a mass is held in it: a load an item has from another form is put down. */
+  emptyHanded?: boolean;
 }
 
 /** Movement id → form id → timing. The library makes one; tests and imports may bring their own. */

@@ -16,6 +16,7 @@ export {
 export {
   FormId,
   heldIn,
+  NOTHING_HELD,
   BESIDE_SLOTS,
   HOME_SLOTS,
   isOfShift,

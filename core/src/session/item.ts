@@ -3,6 +3,7 @@ import * as v from "valibot";
 import { documentFormat } from "../document";
 import { Id, NonEmptyText } from "../units";
 import { Dose } from "./dose";
+import type { FormTimings } from "./form-timing";
 
 /** How the two hands share an item. */
 export const Sides = v.picklist(["together", "inTurn", "alternating"]);
@@ -56,8 +57,22 @@ export interface Held {
   gripM: number | null;
 }
 
-/** What a person holds in an item: their own, or the item's. Whoever has a load of their own has it with its own tool and grip. */
-export function heldIn(item: Pick<Item, "loadKg" | "tool" | "gripM">, own?: PersonalForm): Held {
+export const NOTHING_HELD: Held = { loadKg: null, tool: null, gripM: null };
+
+/**
+ * What a person holds in an item: their own, or the item's. Whoever has a load of their own has it with its own tool and grip; in a form
+ * without anything in the hand nobody holds any, also where the item's own form is a loaded one.
+ */
+export function heldIn(
+  item: Pick<Item, "movementId" | "formId" | "loadKg" | "tool" | "gripM">,
+  timings: FormTimings,
+  own?: PersonalForm,
+): Held {
+  return timings.get(item.movementId)?.get(own?.formId ?? item.formId)?.emptyHanded ? NOTHING_HELD : writtenHeld(item, own);
+}
+
+/** As it is written, whatever the form. */
+export function writtenHeld(item: Pick<Item, "loadKg" | "tool" | "gripM">, own?: PersonalForm): Held {
   const from = own?.loadKg === undefined ? item : { loadKg: own.loadKg, tool: own.tool, gripM: own.gripM };
   return { loadKg: from.loadKg, tool: from.tool ?? null, gripM: from.gripM ?? null };
 }

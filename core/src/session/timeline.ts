@@ -185,10 +185,10 @@ function unitOf(item: Item, timings: FormTimings, personIds: readonly string[], 
     timing: table?.get(formId) ?? DEFAULT_TIMING,
     lastEndSec: new Map(),
   });
-  const asWritten = variant(item.formId, item.dose, heldIn(item));
+  const asWritten = variant(item.formId, item.dose, heldIn(item, timings));
   const personal = [...new Set(personIds)].flatMap((id) => {
     const own = item.personal[id];
-    return own ? [variant(own.formId, own.dose ?? doseInForm(item.dose, table?.get(own.formId)), heldIn(item, own))] : [];
+    return own ? [variant(own.formId, own.dose ?? doseInForm(item.dose, table?.get(own.formId)), heldIn(item, timings, own))] : [];
   });
   const someoneAsWritten = withLead || personal.length < new Set(personIds).size || personIds.length === 0;
   const variants = someoneAsWritten ? [asWritten, ...personal] : personal;

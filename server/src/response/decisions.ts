@@ -241,7 +241,7 @@ async function giveForm(
   const sessions = document.sessions.map((session) => {
     const item = session.items.find((each) => each.id === itemId);
     if (!item) return session;
-    const asWritten = sameDoing(next, { formId: item.formId, dose: item.dose, ...heldIn(item) });
+    const asWritten = sameDoing(next, { formId: item.formId, dose: item.dose, ...heldIn(item, library.timings) });
     return setPersonalForm(session, itemId, personId, asWritten ? undefined : next);
   });
   await row.update({ document: { ...document, sessions }, version: version + 1, changedAt: new Date() }, { transaction });

@@ -14,6 +14,8 @@ import {
   type Step,
   type Tool,
 } from "@kind-grip/core/load";
+import { holdingForm } from "@kind-grip/core/library";
+import type { Item } from "@kind-grip/core/session";
 import { lengthText, massText, torqueText } from "../base/measures";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
@@ -37,6 +39,10 @@ const USES: Readonly<Record<UseName, LoadUse & { label: string; about: string }>
 
 export function LeverBench() {
   const library = useLibrary();
+  const formWithLoad = ({ movementId, formId }: Item) => {
+    const movement = library.find(movementId);
+    return movement?.phase === "strengthen" ? holdingForm(movement, formId) : undefined;
+  };
   const { data: crews } = crewApi.useCrewsQuery();
   const [crewId, setCrewId] = useState("");
   const [tool, setTool] = useState<Tool>(USUAL_TOOLS[0]!);
@@ -213,8 +219,14 @@ export function LeverBench() {
             <Box sx={{ my: 1.5 }}>
               <SendToProgram
                 what={massText(massKg)}
-                fits={(item) => item.loadKg !== null || library.find(item.movementId)?.phase === "strengthen"}
-                change={(item) => ({ ...item, loadKg: massKg, tool: null, gripM: tool.kind === "lever" ? gripM : null })}
+                fits={(item) => formWithLoad(item) !== undefined}
+                change={(item) => ({
+                  ...item,
+                  formId: formWithLoad(item)!.id,
+                  loadKg: massKg,
+                  tool: null,
+                  gripM: tool.kind === "lever" ? gripM : null,
+                })}
               />
             </Box>
           )}

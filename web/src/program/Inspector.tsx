@@ -46,10 +46,16 @@ export function Inspector({ session, item, people, participations }: InspectorPr
   if (!movement) return null;
   const index = session.items.findIndex((each) => each.id === item.id);
   const change = (part: Partial<Omit<Item, "id">>, gesture?: string) => changeItem(session, item.id, part, gesture);
-  const setForm = (formId: string) => change({ formId, dose: doseInForm(item.dose, library.timings.get(movement.id)?.get(formId)) });
+  const setForm = (formId: string) =>
+    // A load that no hand holds in the new form is put down, and not kept where nobody sees it.
+    change({
+      formId,
+      dose: doseInForm(item.dose, library.timings.get(movement.id)?.get(formId)),
+      ...heldIn({ ...item, formId }, library.timings),
+    });
   const form = movement.forms[rungOf(movement, item.formId)];
   const takesLoad = (form?.kit ?? []).some(isWeight) || movement.kit.some(isWeight);
-  const held = heldIn(item);
+  const held = heldIn(item, library.timings);
   const tool = toolIn(movement, held);
   const gripM = tool?.kind === "lever" ? (held.gripM ?? usualGripM(movement, item.formId, tool)) : null;
   const torque = heldTorqueNm(movement, item.formId, held);

@@ -157,17 +157,8 @@ export function PersonalForms({
           formId={suggested.id}
           onSet={(personIds, formId) =>
             changeSession(
-              personIds.reduce(
-                (now, personId) =>
-                  // Who has the item's own form without a dose of their own does what everybody does.
-                  setPersonalForm(
-                    now,
-                    item.id,
-                    personId,
-                    formId === item.formId && !item.personal[personId]?.dose ? undefined : { ...item.personal[personId], formId },
-                  ),
-                session,
-              ),
+              // Who has the item's own form, and neither a dose nor a load of their own, does what everybody does.
+              personIds.reduce((now, personId) => setPersonalForm(now, item.id, personId, { ...item.personal[personId], formId }), session),
             )
           }
           onClose={() => setMany(false)}

@@ -249,3 +249,17 @@ it("a way back that could not be ended says why, and stays", async () => {
   expect(await screen.findByRole("alert")).toHaveTextContent("The database is away.");
   expect(screen.getByRole("region", { name: "New or back" })).toHaveTextContent("Ben Later");
 });
+
+it("a load that no hand holds in another form is put down with it", async () => {
+  const lift = { ...sampleSession(["lift-palm-down"], { name: "Warm-up" }) };
+  lift.items = lift.items.map((item) => ({ ...item, formId: "load", loadKg: 1.5 }));
+  const strong = { ...entry, program: { ...entry.program, sessions: [lift] } };
+  const { server, user } = open({ [`GET /programs/${entry.id}`]: strong });
+  await score();
+  await user.click(screen.getByRole("option", { name: /Lift, palm down/ }));
+  expect(screen.getByRole("textbox", { name: "Load in each hand" })).toHaveValue("1.5");
+  await user.click(screen.getByRole("combobox", { name: "Form" }));
+  await user.click(screen.getByRole("option", { name: /no load|without|empty/i }));
+  await status("Saved");
+  expect(saved(server).at(-1)!.program.sessions[0]!.items).toMatchObject([{ formId: "unloaded", loadKg: null }]);
+}, 30_000);

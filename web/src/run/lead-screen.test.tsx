@@ -1,6 +1,7 @@
 /** While a run is led: the steps in words where there is no room beside the count, and what a tap on a name does. */
 import { screen, waitFor, within } from "@testing-library/react";
 import { wordsIn } from "@kind-grip/core/language";
+import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { NoticeBar } from "../base/NoticeBar";
 import { dosed } from "../testing/run";
 import { sampleCrew, samplePerson, sampleProgram, sampleSession, sampleToday } from "../testing/sample";
@@ -12,13 +13,27 @@ const crew = sampleCrew();
 const ada = samplePerson({ name: "Ada Early" });
 const bo = samplePerson({ name: "Bo Late" });
 
-async function lead(ownForm?: string) {
+/** A movement that is done with a dumbbell in more than one form. */
+const curl = SHIPPED_LIBRARY.movements.find(({ kit, forms }) => kit.includes("dumbbell") && forms.length > 1)!;
+
+interface LeadOptions {
+  movementIds?: string[];
+  /** What the second of them has of their own beside the form. */
+  own?: object;
+  /** What the first item is written with. */
+  item?: object;
+}
+
+async function lead(ownForm?: string, { movementIds = ["palm-away", "fist-and-star"], own = {}, item = {} }: LeadOptions = {}) {
   localStorage.setItem("kind-grip.sound", JSON.stringify({ coach: "count" }));
-  const written = dosed(sampleSession(["palm-away", "fist-and-star"]));
+  const written = dosed(sampleSession(movementIds));
   const first = written.items[0]!;
   const session = {
     ...written,
-    items: [{ ...first, personal: ownForm ? { [bo.id]: { formId: ownForm, dose: null } } : {} }, ...written.items.slice(1)],
+    items: [
+      { ...first, ...item, personal: ownForm ? { [bo.id]: { formId: ownForm, dose: null, ...own } } : {} },
+      ...written.items.slice(1),
+    ],
   };
   const entry = sampleProgram(crew.id, [session as never]);
   new TestServer({
@@ -42,9 +57,9 @@ async function lead(ownForm?: string) {
   );
   await shown.user.click(await screen.findByRole("button", { name: "Start" }));
   await screen.findByRole("progressbar", { name: "Session" });
-  const marks = () =>
-    underWay(entry.id, session.id, SIGNED_IN["GET /me"].account.email)?.marks.map(({ personId, kind }) => [personId, kind]);
-  return { ...shown, marks };
+  const kept = () => underWay(entry.id, session.id, SIGNED_IN["GET /me"].account.email);
+  const marks = () => kept()?.marks.map(({ personId, kind }) => [personId, kind]);
+  return { ...shown, kept, marks };
 }
 // Where the steps have no room is told by the screen's size, which a test of a part has none of.
 const HIDDEN = { hidden: true };
@@ -92,6 +107,18 @@ describe("a name of the strip", () => {
     await user.click(easier);
     await waitFor(() => expect(within(strip()).getByRole("button", { name: /^Ada Early/ })).toHaveTextContent(form));
     expect(within(strip()).getByRole("button", { name: /^Bo Late/ })).toHaveTextContent(/^Bo Late$/);
+  });
+
+  it("of whoever has a load of their own keeps it in the easier form: the item's is more", async () => {
+    const [easy, hard] = curl.forms.slice(0, 2);
+    const { user, kept } = await lead(hard!.id, {
+      movementIds: [curl.id, "fist-and-star"],
+      item: { formId: hard!.id, loadKg: 2 },
+      own: { dose: undefined, loadKg: 1 },
+    });
+    await user.click(within(strip()).getByRole("button", { name: /^Bo Late/ }));
+    await user.click(await screen.findByRole("menuitem", { name: /^Easier: / }));
+    await waitFor(() => expect(kept()?.session.items[0]!.personal[bo.id]).toMatchObject({ formId: easy!.id, loadKg: 1 }));
   });
 
   it("takes a mark that can be undone", async () => {

@@ -264,8 +264,11 @@ export function useRun({
       if (participation && refusalOf(library, participation, item.movementId) !== null) continue;
       const formId = easierForm(movement, item.personal[id]?.formId ?? item.formId)?.id;
       if (!formId) continue;
-      const own = item.personal[id]?.dose;
-      eased = setPersonalForm(eased, item.id, id, { formId, dose: own && doseInForm(own, library.timings.get(movement.id)?.get(formId)) });
+      const own = item.personal[id];
+      const dose = own?.dose && doseInForm(own.dose, library.timings.get(movement.id)?.get(formId));
+      // A load of their own stays theirs: the item's may be more. In another form the tool is held where that form holds it.
+      const held = own?.loadKg === undefined ? {} : { loadKg: own.loadKg, tool: own.tool ?? null, gripM: null };
+      eased = setPersonalForm(eased, item.id, id, { formId, dose, ...held });
     }
     if (eased === session) return;
     const next = compile(eased);
