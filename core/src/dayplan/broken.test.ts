@@ -61,18 +61,22 @@ describe("a day on which sessions do not go together", () => {
 });
 
 describe("a series that stands on nothing any more", () => {
-  const there = new Set([sampleSeries().sessionId]);
+  const [member, gone] = [sampleId(), sampleId()];
+  const there = { sessionIds: new Set([sampleSeries().sessionId]), memberIds: new Set([member]) };
   const group = { ...sampleGroup([]), id: sampleId() };
+  const leavers = { ...sampleGroup([gone]), id: sampleId() };
   it.each([
     ["its kind of shift is gone", { shift: "late" }, "noSuchShift"],
     ["its break is gone", { at: { from: "break", nr: 3, min: 0 } }, "noSuchBreak"],
     ["its session is gone", { sessionId: sampleId() }, "noSuchSession"],
     ["nobody is in its group", { groupId: group.id }, "emptyGroup"],
+    ["everybody of its group has left", { groupId: leavers.id }, "emptyGroup"],
   ] as const)("because %s", (_, more, why) => {
     const series = sampleSeries(more);
-    const standing = { groups: [group], series: [series, sampleSeries()] };
+    const others = { ...sampleGroup([gone, member]), id: sampleId() };
+    const standing = { groups: [group, leavers, others], series: [series, sampleSeries(), sampleSeries({ groupId: others.id })] };
     expect(brokenSeries(standing, ROTATION.shiftPattern, there, "2026-03-20")).toEqual([{ series, why }]);
-    const ended = { groups: [group], series: [{ ...series, untilDate: "2026-03-19" }] };
+    const ended = { groups: [group, leavers], series: [{ ...series, untilDate: "2026-03-19" }] };
     expect(brokenSeries(ended, ROTATION.shiftPattern, there, "2026-03-20")).toEqual([]);
   });
 });

@@ -14,17 +14,18 @@ export interface BrokenSeries {
   why: SeriesBreak;
 }
 
-/** Series that are to go on and are laid on no day: what they stand on is gone. @param sessionIds sessions there are @param today series that ended before are over */
-export function brokenSeries(
-  { groups, series }: StandingPlan,
-  { shifts }: ShiftPattern,
-  sessionIds: ReadonlySet<string>,
-  today: string,
-): BrokenSeries[] {
+/** What a plan stands on: sessions there are, and who is in the crew or will be, also while they are held out. */
+export interface StandsOn {
+  sessionIds: ReadonlySet<string>;
+  memberIds: ReadonlySet<string>;
+}
+
+/** Series that are to go on and are laid on no day, or for nobody: what they stand on is gone. @param today series that ended before are over */
+export function brokenSeries({ groups, series }: StandingPlan, { shifts }: ShiftPattern, on: StandsOn, today: string): BrokenSeries[] {
   return series
     .filter(({ untilDate }) => untilDate === null || untilDate >= today)
     .flatMap((each): BrokenSeries[] => {
-      const why = whyBroken(each, groups, shifts, sessionIds);
+      const why = whyBroken(each, groups, shifts, on);
       return why ? [{ series: each, why }] : [];
     });
 }
@@ -33,13 +34,13 @@ function whyBroken(
   { shift, at, sessionId, groupId }: Series,
   groups: readonly PlanGroup[],
   shifts: ShiftPattern["shifts"],
-  sessionIds: ReadonlySet<string>,
+  { sessionIds, memberIds }: StandsOn,
 ): SeriesBreak | null {
   const kind = shifts.find(({ id }) => id === shift);
   if (!sessionIds.has(sessionId)) return "noSuchSession";
   if (!kind) return "noSuchShift";
   if (at.from === "break" && !kind.breaks[at.nr]) return "noSuchBreak";
-  return groupId !== null && groups.find(({ id }) => id === groupId)?.people.length === 0 ? "emptyGroup" : null;
+  return groupId !== null && groups.find(({ id }) => id === groupId)?.people.every((id) => !memberIds.has(id)) ? "emptyGroup" : null;
 }
 
 /** People who are of no group while something goes on that is for groups only. */

@@ -71,6 +71,10 @@ it("what all rounds found of each: a round that was only begun takes nothing awa
   const [now] = await known();
   expect(now).toMatchObject({ record: { symptoms: [{ level: 4 }], range: spring.range } });
   expect(now!.measuredOn > "2026-01-05").toBe(true);
+  const before = async (id: string) => trainer.get(`${at}?before=${id}`);
+  expect((await before(roundId)).body).toMatchObject([{ measuredOn: "2026-01-05", record: { symptoms: [], range: spring.range } }]);
+  expect((await before(first)).body).toEqual([]);
+  expect((await before(uuid())).status).toBe(404);
   await round(first);
   const again = { ...emptyRecord() };
   again.range.wristFlexion = { left: { active: 44, assisted: null }, right: { active: 71, assisted: null } };

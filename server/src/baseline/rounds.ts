@@ -114,9 +114,16 @@ export async function recordsOf(db: Db, roundId: string): Promise<RecordEntry[]>
   return (await db.models.Baseline.findAll({ where: { roundId } })).map((row) => recordAnswer(row.get({ plain: true })));
 }
 
-/** Of everybody of whom anything was entered; second sittings are only held against their first. */
-export async function knownRecords({ models }: Db, crewId: string): Promise<KnownRecord[]> {
-  const rounds = (await models.Round.findAll({ where: { crewId, repeats: null } })).map((row) => row.get());
+/**
+ * Of everybody of whom anything was entered; second sittings are only held against their first.
+ * @param beforeId only what the rounds before this one found
+ * @throws Problem 404 for a round that is not the crew's
+ */
+export async function knownRecords({ models }: Db, crewId: string, beforeId?: string): Promise<KnownRecord[]> {
+  const all = (await models.Round.findAll({ where: { crewId, repeats: null }, order: ["startedOn", "id"] })).map((row) => row.get());
+  const end = beforeId === undefined ? all.length : all.findIndex(({ id }) => id === beforeId);
+  if (end < 0) throw notFound("round");
+  const rounds = all.slice(0, end);
   const startedOn = new Map(rounds.map((round) => [round.id, round.startedOn]));
   const rows = (await models.Baseline.findAll({ where: { roundId: rounds.map(({ id }) => id) } })).map((row) => row.get({ plain: true }));
   // Two rounds of one day in the order they were made in.

@@ -119,13 +119,15 @@ export function addBaselineRoutes(routes: Routes, { db, now }: AppContext): void
     method: "get",
     scope: "health.read",
     path: "/api/crews/:crewId/known-records",
-    summary: "What is known of each person of a crew from all rounds: of each part what was entered last",
+    summary:
+      "What is known of each person of a crew from all rounds: of each part what was entered last; with `before`, from the rounds before that one",
     answer: v.array(KnownRecord),
     params: CrewParams,
-    async handle({ caller, params: { crewId } }) {
+    query: v.object({ before: v.optional(Id) }),
+    async handle({ caller, params: { crewId }, query }) {
       await crewOf(db, caller, crewId);
       await noteSeen(db, caller, await now(caller), { crewId, personId: null, subject: "baseline", what: "what all rounds found" });
-      return knownRecords(db, crewId);
+      return knownRecords(db, crewId, query.before);
     },
   });
   routes.add({

@@ -159,6 +159,25 @@ it("who is excused is not expected at today's session, on Today neither as someb
   expect((await entry()).people).toBe(2);
 });
 
+it("who was excused was not expected at a run, unless they came all the same", async () => {
+  const run = sampleRun(world);
+  const people = run.people.map((person, i) => ({ ...person, present: i === 0, effort: null, marks: [] }));
+  expect((await trainer.send("put", `/api/runs/${run.id}`, { ...run, people })).status).toBe(200);
+  const listed = async () => {
+    const [{ present, expected }] = (await trainer.get(`${crew()}/runs`)).body.runs;
+    return [present, expected];
+  };
+  expect(await listed()).toEqual([1, 3]);
+  for (const i of [0, 1])
+    await trainer.send("post", `${crew()}/absences`, {
+      id: uuid(),
+      personId: world.people[i]!.id,
+      from: "2026-03-02",
+      until: "2026-03-03",
+    });
+  expect(await listed()).toEqual([1, 2]);
+});
+
 it("since when somebody is held out after a clearance ran out is midnight at the crew's place", async () => {
   const timeZone = "America/Los_Angeles";
   await workingAt({ timeZone });

@@ -4,9 +4,10 @@ import { workingDayAt } from "@kind-grip/core/calendar";
 import type { Library } from "@kind-grip/core/library";
 import type { RunRecord, RunSummary } from "@kind-grip/core/run";
 import { itemsLeftOut, markAlarm, type Participations } from "@kind-grip/core/safety";
+import { grouped } from "@kind-grip/core/units";
 import { fn, col, literal, Op, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
-import { excusedOn } from "../crew/absences";
+import { excusedIn, excusedOn } from "../crew/absences";
 import { crewOf, crewOfThing, lockCrew } from "../crew/crews";
 import type { Db } from "../db/connection";
 import type { CrewRow } from "../crew/tables";
@@ -20,6 +21,7 @@ import { byServerClock, clashesNow } from "./clashes";
 import { withOwnEfforts } from "./own-answers";
 import { addToPersonDays, dayOfRun } from "./person-days";
 import { participationsIn } from "../safety/participations";
+import type { RunRow } from "./tables";
 
 /** Of the last run that was led, a session followed alone being nobody's roll call; and who is excused today. */
 export async function lastPresence(db: Db, caller: Caller, at: Date, crewId: string): Promise<LastPresence> {
@@ -189,7 +191,7 @@ export async function listRuns(
   crewId: string,
   page: number,
 ): Promise<{ runs: RunSummary[]; total: number; pageSize: number }> {
-  await crewOf(db, caller, crewId);
+  const { timeZone } = (await crewOf(db, caller, crewId)).detail;
   const total = await db.models.Run.count({ where: { crewId } });
   const rows = (
     await db.models.Run.findAll({
@@ -222,6 +224,7 @@ export async function listRuns(
     marks: number | string;
   }[];
   const byRun = new Map(counts.map((count) => [count.runId, count]));
+  const excused = await excusedOfRuns(db, rows, timeZone);
   const runs = rows.map((row): RunSummary => {
     const count = byRun.get(row.id);
     return {
@@ -232,12 +235,30 @@ export async function listRuns(
       plannedSec: row.plannedSec,
       doneSec: row.doneSec,
       present: Number(count?.present ?? 0),
-      expected: Number(count?.expected ?? 0),
+      expected: Number(count?.expected ?? 0) - (excused.get(row.id) ?? 0),
       meanEffort: count?.meanEffort == null ? null : Number(count.meanEffort),
       marks: Number(count?.marks ?? 0),
     };
   });
   return { runs, total, pageSize: RUNS_PER_PAGE };
+}
+
+/** How many of those who were not there were excused on the day a run counts for: nobody expected them. */
+async function excusedOfRuns(
+  db: Db,
+  runs: readonly Pick<RunRow, "id" | "crewId" | "workingDay" | "startedAt">[],
+  timeZone: string,
+): Promise<Map<string, number>> {
+  const days = new Map(runs.map((run) => [run.id, dayOfRun(run, timeZone)]));
+  const [first] = runs;
+  if (!first) return new Map();
+  const sorted = [...days.values()].sort();
+  const [away, isExcused] = await Promise.all([
+    db.models.RunPerson.findAll({ where: { runId: [...days.keys()], present: false }, attributes: ["runId", "personId"] }),
+    excusedIn(db, [first.crewId], sorted[0]!, sorted.at(-1)!),
+  ]);
+  const of = away.map((row) => row.get()).filter(({ runId, personId }) => isExcused(personId, days.get(runId)!));
+  return new Map([...grouped(of, ({ runId }) => runId)].map(([runId, list]) => [runId, list.length]));
 }
 
 /** The whole record of one run. */

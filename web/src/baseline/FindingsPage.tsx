@@ -18,7 +18,7 @@ import { useNoise } from "./use-noise";
 import { RoundRecords, type RoundRead } from "./RoundRecords";
 
 export default function FindingsPage() {
-  return <RoundRecords>{(read) => <Findings {...read} />}</RoundRecords>;
+  return <RoundRecords>{(read) => <Findings key={read.roundId} {...read} />}</RoundRecords>;
 }
 
 function Findings({ crew, rounds, roundId, people, entries }: RoundRead) {

@@ -20,6 +20,8 @@ type Trials = BaselineRecord["grip"];
 interface Judged {
   side: HandSide;
   trial: GripTrial | null;
+  /** The meter went away in the middle of it. */
+  isLost?: boolean;
 }
 
 export function GripPart({
@@ -48,6 +50,11 @@ export function GripPart({
     setJudged(null);
   };
   const canRead = meter.state === "on" && meter.kinds.includes("grip");
+  // What a meter did not see the end of is no trial; the hand is free for another, or for a figure that is typed.
+  if (side && !canRead) {
+    setJudged({ side, trial: null, isLost: true });
+    setSide(null);
+  }
 
   const { readings } = meter;
   const finish = (hand: HandSide, list: readonly Reading[]) => {
@@ -157,7 +164,11 @@ export function GripPart({
                   )}
                 </>
               ) : (
-                <Typography>{t("Nobody squeezed. Nothing was kept.")}</Typography>
+                <Typography>
+                  {judged.isLost
+                    ? t("The meter went away in the middle of the trial. Nothing of it was kept.")
+                    : t("Nobody squeezed. Nothing was kept.")}
+                </Typography>
               )}
             </Box>
           )}

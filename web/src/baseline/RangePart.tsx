@@ -53,6 +53,10 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
       range[motion] = { ...range[motion], [side]: { ...range[motion][side], active: MOTION_FACTS[motion].referenceDeg } };
     edited.change({ ...record, range });
   };
+  const isOff = meter.isPhone && meter.calibration !== null && !canMeasure(meter.calibration);
+  const canRead = meter.state === "on" && meter.kinds.includes("angle") && !isOff;
+  // A meter that went away reads nothing any more: the field shows what is on record again.
+  if (target && !canRead) setTarget(null);
   const angle = target ? meter.readings.at(-1)?.value : undefined;
   const finish = (at: Target, deg: number) => {
     meter.stop();
@@ -78,8 +82,6 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
       about,
     );
   };
-  const isOff = meter.isPhone && meter.calibration !== null && !canMeasure(meter.calibration);
-  const canRead = meter.state === "on" && meter.kinds.includes("angle") && !isOff;
   return (
     <Box>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center", mb: 1, flexWrap: "wrap" }}>

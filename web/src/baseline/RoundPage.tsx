@@ -6,7 +6,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { isHere } from "@kind-grip/core/crew";
 import { isEmpty, isFinished, SEEN_FIRST, seenFirst, emptyRecord } from "@kind-grip/core/baseline";
 import { dateAt } from "@kind-grip/core/calendar";
-import type { CrewEntry, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
+import type { CrewEntry, KnownRecord, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { baselineApi } from "./api";
@@ -86,21 +86,28 @@ interface RoundProps {
 }
 
 function RoundOfItsOwn({ earlier, ...of }: RoundProps) {
-  const { data: before } = baselineApi.useRecordsQuery(earlier?.id ?? "", { skip: !earlier });
-  return <Round {...of} before={before} />;
+  const { data: lastTime } = baselineApi.useKnownBeforeQuery({ crewId: of.crew.id, roundId: of.round.id }, { skip: !earlier });
+  return <Round {...of} lastTime={lastTime} />;
 }
 
 /** Of whoever was in the first: nothing can begin before it is known who that is. */
 function SecondSitting({ earlier, ...of }: RoundProps) {
   const first = baselineApi.useRecordsQuery(earlier!.id);
-  return <Loaded query={first}>{(before) => <Round {...of} before={before} />}</Loaded>;
+  return <Loaded query={first}>{(sittings) => <Round {...of} first={sittings} />}</Loaded>;
 }
 
-function Round({ crew, round, before, everybody, entries, participations }: Omit<RoundProps, "earlier"> & { before?: RecordEntry[] }) {
+interface OneRoundProps extends Omit<RoundProps, "earlier"> {
+  /** What was found of each before, whichever round that was in. */
+  lastTime?: readonly KnownRecord[];
+  /** Of a second sitting the first one. */
+  first?: readonly RecordEntry[];
+}
+
+function Round({ crew, round, lastTime, first, everybody, entries, participations }: OneRoundProps) {
   const today = dateAt(useNow(), crew.timeZone);
   // A second sitting is not told what the first one read.
   const isSecond = round.repeats !== null;
-  const isMeasured = (personId: string) => before?.some((each) => each.personId === personId && !isEmpty(each.record)) ?? false;
+  const isMeasured = (personId: string) => first?.some((each) => each.personId === personId && !isEmpty(each.record)) ?? false;
   const [search, setSearch] = useSearchParams();
   const told = useTellFailure();
   const [changeRound] = baselineApi.useChangeRoundMutation();
@@ -178,8 +185,8 @@ function Round({ crew, round, before, everybody, entries, participations }: Omit
           round={round}
           person={person}
           entry={recordOf(person.id)}
-          entries={isSecond ? [...entries, ...(before ?? [])] : entries}
-          before={isSecond ? undefined : before?.find((each) => each.personId === person.id)?.record}
+          entries={isSecond ? [...entries, ...(first ?? [])] : entries}
+          before={lastTime?.find((each) => each.personId === person.id)?.record}
           participations={participations}
           meter={meter}
           today={today}

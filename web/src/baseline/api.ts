@@ -31,6 +31,12 @@ export const baselineApi = serverApi.injectEndpoints({
       providesTags: ["Rounds"],
       keepUnusedDataFor: 0,
     }),
+    /** What the rounds before one found: last time, whichever round that was. */
+    knownBefore: make.query<KnownRecord[], { crewId: string; roundId: string }>({
+      query: ({ crewId, roundId }) => `/crews/${crewId}/known-records?before=${roundId}`,
+      providesTags: ["Rounds"],
+      keepUnusedDataFor: 0,
+    }),
     /** How new each record is, without a word of what is in it. */
     recordVersions: make.query<RecordVersion[], string>({ query: (roundId) => `/rounds/${roundId}/versions`, keepUnusedDataFor: 0 }),
     saveRecord: make.mutation<RecordEntry, { roundId: string; personId: string; version: number; record: BaselineRecord }>({

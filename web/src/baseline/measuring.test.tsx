@@ -187,3 +187,21 @@ describe("a second sitting", () => {
     expect(screen.queryByText("Asked on their phones first")).toBeNull();
   });
 });
+
+it("a round of its own shows what was found of each last time, whichever round that was in", async () => {
+  const record = structuredClone(emptyRecord());
+  record.range.wristFlexion.right.active = 47;
+  const known = `GET /crews/${crew.id}/known-records?before=${second}`;
+  const { user } = showCrewPage(<RoundPage />, "baseline/:roundId", {
+    crew,
+    people,
+    at: `baseline/${second}`,
+    answers: {
+      [`GET /crews/${crew.id}/rounds`]: [round({ id: second, name: "April", begun: 0, finished: 0 }), round({})],
+      [`GET /rounds/${second}/records`]: [],
+      [known]: [{ personId: people[0]!.id, measuredOn: "2026-01-05", record }],
+    },
+  });
+  await user.click(await screen.findByRole("radio", { name: /^Range/ }));
+  expect(await screen.findByRole("img", { name: /right.*last time 47°/i })).toBeInTheDocument();
+});

@@ -1,5 +1,5 @@
 /** The parts of a measuring round: what is asked, what is felt, what is typed when no meter is there. */
-import { screen, within } from "@testing-library/react";
+import { act, screen, within } from "@testing-library/react";
 import { useState } from "react";
 import { emptyRecord, MOST_GRIP_TRIALS, MOTION_FACTS, MOTIONS, type BaselineRecord } from "@kind-grip/core/baseline";
 import { SAFETY_QUESTIONS } from "@kind-grip/core/safety";
@@ -208,5 +208,56 @@ describe("people like them", () => {
   ] as const)("what one hand lets expect of the other is always told: main hand %s", (mainHand, text) => {
     showPage(<Grip record={record({})} mainHand={mainHand} />);
     expect(screen.getByText(text)).toBeVisible();
+  });
+});
+
+describe("a meter that goes away in the middle", () => {
+  /** It reads what it is told, until it is gone. */
+  function withMeter(kind: "grip" | "angle", part: (edited: EditedRecord, meter: Meter) => React.ReactNode) {
+    let lose: () => void = () => undefined;
+    let now: BaselineRecord = emptyRecord();
+    function Page() {
+      const [value, setValue] = useState(now);
+      const [isOn, setIsOn] = useState(true);
+      const [readings, setReadings] = useState<{ atMs: number; value: number }[]>([]);
+      lose = () => setIsOn(false);
+      const change = (next: BaselineRecord) => {
+        now = next;
+        setValue(next);
+      };
+      const meter = {
+        ...NO_METER,
+        state: isOn ? "on" : "lost",
+        kinds: [kind],
+        readings,
+        settings: null,
+        calibration: null,
+        isPhone: false,
+        isUnseen: false,
+        start: () => setReadings([{ atMs: 0, value: 23 }]),
+        stop: () => undefined,
+      } as unknown as Meter;
+      return <>{part({ value, change } as unknown as EditedRecord, meter)}</>;
+    }
+    return { now: () => now, lose: () => act(() => lose()), ...showPage(<Page />) };
+  }
+  it("leaves the hand free for another trial or a typed figure, and says that nothing was kept", async () => {
+    const { user, now, lose } = withMeter("grip", (edited, meter) => <GripPart edited={edited} meter={meter} handedness="right" />);
+    await user.click(screen.getByRole("button", { name: "Squeeze right" }));
+    expect(screen.queryByRole("textbox", { name: "Right grip, kg" })).toBeNull();
+    lose();
+    expect(screen.getByRole("status")).toHaveTextContent("The meter went away in the middle of the trial. Nothing of it was kept.");
+    const field = screen.getByRole("textbox", { name: "Right grip, kg" });
+    await user.type(field, "41{Enter}");
+    expect(now().grip.right).toMatchObject([{ kg: 41, from: "typed" }]);
+  });
+  it("leaves no reading standing where a measured angle stands", async () => {
+    const { user, now, lose } = withMeter("angle", (edited, meter) => <RangePart edited={edited} meter={meter} />);
+    const field = () => screen.getByRole("textbox", { name: "Right wrist bends forward" });
+    await user.click(screen.getByRole("button", { name: "Read Right wrist bends forward from the meter" }));
+    expect(field()).toHaveValue("23");
+    lose();
+    expect(field()).toHaveValue("");
+    expect(now().range.wristFlexion.right.active).toBeNull();
   });
 });

@@ -71,7 +71,7 @@ function SendDialog({ what, fits, change, onClose }: SendToProgramProps & { onCl
         setCrewId(id);
         setItemId("");
       }}
-      error={error}
+      error={error ?? programs.error}
       ready={itemId !== "" && !isLoading}
       onSend={() => void send()}
       onClose={onClose}

@@ -24,8 +24,9 @@ export function SendToWork(props: SendToWorkProps) {
 function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): void }) {
   const [crewId, setCrewId] = useState("");
   const [name, setName] = useState("");
-  const crew = crewApi.useCrewQuery(crewId, { skip: crewId === "" }).currentData;
-  const stored = workApi.useWorkQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true }).currentData;
+  const crewQuery = crewApi.useCrewQuery(crewId, { skip: crewId === "" });
+  const workQuery = workApi.useWorkQuery(crewId, { skip: crewId === "", refetchOnMountOrArgChange: true });
+  const [crew, stored] = [crewQuery.currentData, workQuery.currentData];
   const [save, { isLoading, error }] = workApi.useSaveWorkMutation();
   const dispatch = useAppDispatch();
   const send = async () => {
@@ -36,7 +37,9 @@ function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): v
     if (!data) return;
     dispatch(
       notify({
-        text: t("{{name}} has it under Work.", { name: crew.name }),
+        text: work.days.some(({ parts }) => parts.some(({ taskId }) => taskId === made.id))
+          ? t("{{name}} has it under Work.", { name: crew.name })
+          : t("{{name}} has it under Work, in no shift: none has room for it.", { name: crew.name }),
         undo: () => save({ crewId, version: data.version, work: stored.work }),
       }),
     );
@@ -47,7 +50,7 @@ function SendDialog({ task, minutes, onClose }: SendToWorkProps & { onClose(): v
       title={t("Add it to a crew's work")}
       crewId={crewId}
       onCrew={setCrewId}
-      error={error}
+      error={error ?? crewQuery.error ?? workQuery.error}
       ready={name.trim() !== "" && crew !== undefined && stored !== undefined && !isLoading}
       onSend={() => void send()}
       onClose={onClose}

@@ -27,7 +27,7 @@ import { useCrew } from "../crew/CrewFrame";
 import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
-import { useParticipations } from "../safety/use-participations";
+import { useParticipationQuery, useParticipations } from "../safety/use-participations";
 import { useProposal, type Question } from "./use-proposal";
 import { Limits } from "./Limits";
 import { type Locks, Sessions } from "./ProposedSessions";
@@ -48,6 +48,7 @@ export default function ComposePage() {
   const work = workApi.useWorkQuery(crew.id);
   const settings = practiceApi.useSettingsQuery();
   const people = crewApi.usePeopleQuery(crew.id);
+  const participation = useParticipationQuery(crew.id);
   const records = baselineApi.useKnownRecordsQuery(crew.id, { refetchOnMountOrArgChange: true });
   return (
     <Loaded query={work}>
@@ -73,9 +74,13 @@ export default function ComposePage() {
               ) : (
                 <Loaded query={settings}>
                   {({ settings: { style } }) => (
-                    // Without what was found in people a program would start everybody alike.
+                    // Without what was found in people, and what they are held out of, a program would start everybody alike.
                     <Loaded query={records}>
-                      {(known) => <Compose crew={crew} work={described} people={list} records={known} usualStyle={style} />}
+                      {(known) => (
+                        <Loaded query={participation}>
+                          {() => <Compose crew={crew} work={described} people={list} records={known} usualStyle={style} />}
+                        </Loaded>
+                      )}
                     </Loaded>
                   )}
                 </Loaded>

@@ -13,7 +13,7 @@ import { takesPart } from "./takes-part";
 export interface PeopleTableProps {
   rows: PersonEntry[];
   today: string;
-  participations: Participations;
+  participations: Participations | undefined;
   chosen: ReadonlySet<string>;
   onChosen(chosen: ReadonlySet<string>): void;
 }
@@ -24,7 +24,7 @@ export function PeopleList({ rows, today, participations, chosen, onChosen }: Pe
       {[...rows]
         .sort((a, b) => a.name.localeCompare(b.name))
         .map((person) => {
-          const participation = participations.get(person.id);
+          const participation = participations?.get(person.id);
           return (
             <Box component="li" key={person.id} sx={{ borderTop: "1px solid", borderColor: "line", display: "flex", alignItems: "center" }}>
               <Checkbox
@@ -43,7 +43,7 @@ export function PeopleList({ rows, today, participations, chosen, onChosen }: Pe
                   <Typography sx={{ fontWeight: 700 }}>{person.name}</Typography>
                   <Typography sx={{ color: participation?.heldOut ? "error.main" : "text.secondary" }}>
                     {[
-                      takesPart(participation),
+                      takesPart(participations, person.id),
                       person.badge,
                       person.language && LANGUAGE_FACTS[person.language].ownName,
                       person.leftOn !== null &&

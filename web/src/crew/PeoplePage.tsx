@@ -18,7 +18,7 @@ import { Empty } from "../parts/Empty";
 import { Loaded } from "../parts/Loaded";
 import { PageTitle } from "../parts/PageTitle";
 import { SideMark } from "../parts/SideMark";
-import { useParticipations } from "../safety/use-participations";
+import { useParticipationsIfKnown } from "../safety/use-participations";
 import { useCrew } from "./CrewFrame";
 import { PeopleList, type PeopleTableProps } from "./PeopleList";
 import { EVERYBODY, filterPeople, type PeopleWith } from "./people-filter";
@@ -51,7 +51,7 @@ export default function PeoplePage() {
   const [filter, setFilter] = useState(EVERYBODY);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const today = dateAt(useNow(), crew.timeZone);
-  const participations = useParticipations(crew.id);
+  const participations = useParticipationsIfKnown(crew.id);
   return (
     <>
       <Loaded query={query}>
@@ -61,7 +61,7 @@ export default function PeoplePage() {
           const rows = shown === "left" ? left : here;
           const found = filterPeople(rows, filter, participations);
           const picked = rows.filter(({ id }) => chosen.has(id));
-          const heldOut = here.filter(({ id }) => participations.get(id)?.heldOut).length;
+          const heldOut = here.filter(({ id }) => participations?.get(id)?.heldOut).length;
           return (
             <>
               <PageTitle title={peopleText(here.length)}>
@@ -200,9 +200,9 @@ function PeopleGrid({ rows, today, participations, chosen, onChosen }: PeopleTab
       headerName: t("Takes part in"),
       flex: 1,
       minWidth: 180,
-      valueGetter: (_, row) => takesPart(participations.get(row.id)),
+      valueGetter: (_, row) => takesPart(participations, row.id),
       renderCell: ({ row, value }) => {
-        const heldOut = participations.get(row.id)?.heldOut;
+        const heldOut = participations?.get(row.id)?.heldOut;
         return (
           <Box
             component="span"

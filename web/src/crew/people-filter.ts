@@ -16,7 +16,11 @@ export const EVERYBODY: PeopleFilter = { text: "", with: "all" };
 
 const plain = (text: string) => text.normalize("NFD").replace(/\p{M}/gu, "").toLowerCase();
 
-export function filterPeople(people: readonly PersonEntry[], filter: PeopleFilter, participations: Participations): PersonEntry[] {
+export function filterPeople(
+  people: readonly PersonEntry[],
+  filter: PeopleFilter,
+  participations: Participations | undefined,
+): PersonEntry[] {
   const words = plain(filter.text).split(/\s+/).filter(Boolean);
   const hasWords = ({ name, badge }: PersonEntry) => {
     const own = plain(name).split(/[^\p{L}\p{N}]+/u);
@@ -35,7 +39,7 @@ export function filterPeople(people: readonly PersonEntry[], filter: PeopleFilte
       case "noFirstDay":
         return person.startedOn === null;
       case "limited":
-        return isLimited(participations.get(person.id));
+        return isLimited(participations?.get(person.id));
     }
   };
   return people.filter((person) => hasWords(person) && isWith(person));

@@ -56,6 +56,12 @@ it("with forty it counts them, says how many are held out, and keeps those who l
   expect(await screen.findByText("Gone Before")).toBeInTheDocument();
 }, 30_000);
 
+it("says of nobody that they take part in everything while that cannot be read", async () => {
+  open([samplePerson()], [], { [`GET /crews/${crew.id}/participation`]: refusal(503, "busy", "The server is busy.") });
+  expect(await screen.findByText(/not known yet/)).toBeInTheDocument();
+  expect(screen.queryByText(/everything/)).toBeNull();
+});
+
 it("puts the chosen into a group of the crew's plan, and takes it back", async () => {
   const people = ["Ann", "Bo", "Cy"].map((name) => samplePerson({ name }));
   const address = `/crews/${crew.id}/plan/2026-03-23`;

@@ -1,5 +1,5 @@
 /** What somebody may take part in, in a word or two. */
-import type { Participation } from "@kind-grip/core/safety";
+import { FULL_PARTICIPATION, type Participation, type Participations } from "@kind-grip/core/safety";
 import { t } from "../base/words";
 
 /** Whether anything keeps them out of anything. */
@@ -10,9 +10,13 @@ export const isLimited = (participation: Participation | undefined): boolean =>
     participation.shortOfEndDeg !== null ||
     participation.cappedRegions.length > 0);
 
-/** In a few words and without any reason: reasons are on the page of who is held out. */
-export function takesPart(participation: Participation | undefined): string {
-  if (!participation) return "everything";
+/**
+ * In a few words and without any reason: reasons are on the page of who is held out.
+ * @param participations undefined while nobody knows: nothing is claimed then
+ */
+export function takesPart(participations: Participations | undefined, personId: string): string {
+  if (!participations) return t("not known yet");
+  const participation = participations.get(personId) ?? FULL_PARTICIPATION;
   if (participation.heldOut) return t("held out");
   const out = participation.outOf.length > 0;
   const limited = participation.shortOfEndDeg !== null || participation.cappedRegions.length > 0;

@@ -27,6 +27,7 @@ interface AheadListProps {
   planned: Planned;
   sessions: readonly PlaceableSession[];
   people: readonly PersonEntry[];
+  memberIds: ReadonlySet<string>;
   weekStart: string;
   today: string;
   mends: Mends;
@@ -50,9 +51,14 @@ export function NextBlocks({ planned, sessions, weekStart, today }: Pick<AheadLi
   ));
 }
 
-export function AheadList({ crew, planned, sessions, people, weekStart, today, mends, text }: AheadListProps) {
+export function AheadList({ crew, planned, sessions, people, memberIds, weekStart, today, mends, text }: AheadListProps) {
   const { plan, change } = planned;
-  const broken = brokenSeries(plan.standing, crew.shiftPattern, new Set(sessions.map(({ session }) => session.id)), today);
+  const broken = brokenSeries(
+    plan.standing,
+    crew.shiftPattern,
+    { sessionIds: new Set(sessions.map(({ session }) => session.id)), memberIds },
+    today,
+  );
   const missing = withoutAGroup(
     plan.standing,
     people.map(({ id }) => id),

@@ -38,14 +38,9 @@ function PlanOfWeek() {
   const today = dateAt(now, crew.timeZone);
   const participations = useParticipations(crew.id);
   // Plans reach ahead: whoever begins later can be in a group already.
-  const staying = useMemo(
-    () =>
-      notHeldOut(
-        (people.data ?? []).filter((person) => !hasLeft(person, today)),
-        participations,
-      ),
-    [people.data, today, participations],
-  );
+  const members = useMemo(() => (people.data ?? []).filter((person) => !hasLeft(person, today)), [people.data, today]);
+  const memberIds = useMemo(() => new Set(members.map(({ id }) => id)), [members]);
+  const staying = useMemo(() => notHeldOut(members, participations), [members, participations]);
   const sessions = useMemo(
     () =>
       placeableSessions(
@@ -75,7 +70,7 @@ function PlanOfWeek() {
                 </Empty>
               </>
             ) : (
-              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} people={staying} />
+              <Week key={entry.weekStart} crew={crew} entry={entry} sessions={sessions} now={now} people={staying} memberIds={memberIds} />
             )
           }
         </Loaded>

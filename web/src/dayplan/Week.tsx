@@ -33,14 +33,17 @@ const UPRIGHT_BELOW = 760;
 
 interface WeekProps {
   /** Who may take part today. */
+  /** Who takes part, now or later. */
   people: PersonEntry[];
+  /** Those, and who is held out. */
+  memberIds: ReadonlySet<string>;
   crew: CrewEntry;
   entry: WeekPlanEntry;
   sessions: PlaceableSession[];
   now: number;
 }
 
-export function Week({ crew, entry, sessions, now, people }: WeekProps) {
+export function Week({ crew, entry, sessions, now, people, memberIds }: WeekProps) {
   const words = useWords();
   const planned = usePlan(crew, entry, sessions);
   const { document, plan, change, shifts: around, placed, clashes, laid, laidById, shiftAt } = planned;
@@ -230,6 +233,7 @@ export function Week({ crew, entry, sessions, now, people }: WeekProps) {
             planned={planned}
             sessions={sessions}
             people={people}
+            memberIds={memberIds}
             weekStart={weekStart}
             today={todaysDate}
             mends={mends}

@@ -24,7 +24,7 @@ import { Loaded } from "../parts/Loaded";
 import { Loading } from "../parts/Loading";
 import { PageTitle } from "../parts/PageTitle";
 import { SideMark } from "../parts/SideMark";
-import { useParticipations } from "../safety/use-participations";
+import { useParticipationsIfKnown } from "../safety/use-participations";
 import { QuickTests } from "../quicktest/QuickTests";
 import { recordApi } from "./api";
 import { EventRow } from "./EventRow";
@@ -59,7 +59,8 @@ export default function PersonPage() {
 function Person({ crew, person }: { crew: CrewEntry; person: PersonEntry }) {
   const [editing, setEditing] = useState(false);
   const today = dateAt(useNow(), crew.timeZone);
-  const participation = useParticipations(crew.id).get(person.id);
+  const participations = useParticipationsIfKnown(crew.id);
+  const participation = participations?.get(person.id);
   const limited = isLimited(participation);
   const facts = [
     person.badge,
@@ -87,10 +88,16 @@ function Person({ crew, person }: { crew: CrewEntry; person: PersonEntry }) {
                 to={`/crews/${crew.id}/people/held-out`}
                 sx={{ color: participation?.heldOut ? "error.main" : "warm.dark" }}
               >
-                {participation?.heldOut ? t("Held out: see why") : t("Takes part in {{what}}: see why", { what: takesPart(participation) })}
+                {participation?.heldOut
+                  ? t("Held out: see why")
+                  : t("Takes part in {{what}}: see why", { what: takesPart(participations, person.id) })}
               </TextLink>
             ) : (
-              <strong>{t("Takes part in {{what}}", { what: takesPart(participation) })}</strong>
+              <strong>
+                {participations
+                  ? t("Takes part in {{what}}", { what: takesPart(participations, person.id) })
+                  : t("What they take part in is not known yet")}
+              </strong>
             )}
           </Box>
         }

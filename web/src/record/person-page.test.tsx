@@ -166,6 +166,15 @@ it("a decision says what changed, why it was not what was proposed, and who deci
   expect(record).toHaveTextContent("Instead of progress: Wait for the roof · By Maren");
 });
 
+it("says what they take part in, and that it is not known where it cannot be read", async () => {
+  const { unmount } = open([]);
+  expect(await screen.findByText("Takes part in everything")).toBeInTheDocument();
+  unmount();
+  open([], { [`GET /crews/${crew.id}/participation`]: refusal(503, "busy", "The server is busy.") });
+  expect(await screen.findByText("What they take part in is not known yet")).toBeInTheDocument();
+  expect(screen.queryByText(/Takes part in/)).toBeNull();
+});
+
 it("with nothing on record it says so", async () => {
   open([]);
   expect(await screen.findByText("Nothing on record yet")).toBeInTheDocument();

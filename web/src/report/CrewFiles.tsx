@@ -10,7 +10,7 @@ import { programApi } from "../program/api";
 
 export function CrewFiles({ crew, title = t("Open files") }: { crew: Pick<CrewEntry, "id">; title?: string }) {
   const programs = programApi.useProgramsQuery(crew.id).data ?? [];
-  const [round] = roundsOfCrew(baselineApi.useRoundsQuery(crew.id).data) ?? [];
+  const rounds = roundsOfCrew(baselineApi.useRoundsQuery(crew.id).data) ?? [];
   const made: [label: string, wanted: WantedFile][] = [
     ...programs.flatMap(({ id, program: { name } }): [string, WantedFile][] => [
       [t("{{name}}: hand-out, a page a session (PDF)", { name }), { kind: "handOut", programId: id }],
@@ -21,9 +21,9 @@ export function CrewFiles({ crew, title = t("Open files") }: { crew: Pick<CrewEn
   const files: [label: string, href: string][] = [
     [t("People (CSV)"), `/api/crews/${crew.id}/people.csv`],
     [t("Runs, a row a person and run (CSV)"), `/api/crews/${crew.id}/runs.csv`],
-    ...(round
-      ? [[t("{{name}}, a row a person (CSV)", { name: round.name }), `/api/rounds/${round.id}/records.csv`] as [string, string]]
-      : []),
+    ...rounds
+      .filter(({ begun }) => begun > 0)
+      .map(({ id, name }): [string, string] => [t("{{name}}, a row a person (CSV)", { name }), `/api/rounds/${id}/records.csv`]),
     [t("Day plan (iCalendar)"), `/api/crews/${crew.id}/calendar.ics`],
   ];
   return (

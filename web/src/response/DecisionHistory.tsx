@@ -5,7 +5,7 @@ import { useState } from "react";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
 import { useWords } from "../base/library";
-import type { CrewEntry, DecisionEntry } from "@kind-grip/core/api";
+import type { CrewEntry, DecisionEntry, PersonEntry } from "@kind-grip/core/api";
 import { responseApi } from "./api";
 import { crewApi } from "../crew/api";
 import { problemOf } from "../base/api";
@@ -16,9 +16,14 @@ import { DecisionMark } from "./DecisionMark";
 import { changeText, DECISION_WORDS, firedText } from "./response-text";
 
 export function DecisionHistory({ crew }: { crew: CrewEntry }) {
+  const people = crewApi.usePeopleQuery(crew.id);
+  // Nobody is called gone while it is not known who is here.
+  return <Loaded query={people}>{(list) => <Pages crew={crew} people={list} />}</Loaded>;
+}
+
+function Pages({ crew, people }: { crew: CrewEntry; people: readonly PersonEntry[] }) {
   const [page, setPage] = useState(0);
   const query = responseApi.useDecisionHistoryQuery({ crewId: crew.id, page });
-  const people = crewApi.usePeopleQuery(crew.id).data ?? [];
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? t("somebody gone");
   return (
     <Loaded query={query}>

@@ -1,8 +1,11 @@
 /** The record of one run: what was done, who was there, how it felt. */
 import { Box, Button, Typography } from "@mui/material";
 import { ArrowLeft } from "lucide-react";
+import { partition } from "es-toolkit";
 import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
+import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import { workingDayAt } from "@kind-grip/core/calendar";
 import type { RunRecord } from "@kind-grip/core/run";
 import { durationText } from "@kind-grip/core/units";
 import { t } from "../base/words";
@@ -21,17 +24,26 @@ const STATUS = { done: t("done"), part: t("in part"), skipped: t("skipped") } as
 
 export default function RunRecordPage() {
   const { runId } = useParams();
+  const crew = useCrew();
   const query = runApi.useRunQuery(runId!);
-  return <Loaded query={query}>{(run) => <Sheet run={run} />}</Loaded>;
+  const people = crewApi.usePeopleQuery(crew.id);
+  // Nobody is called removed while it is not known who is there.
+  return (
+    <Loaded query={query}>{(run) => <Loaded query={people}>{(list) => <Sheet crew={crew} run={run} people={list} />}</Loaded>}</Loaded>
+  );
 }
 
-function Sheet({ run }: { run: RunRecord }) {
-  const crew = useCrew();
+function Sheet({ crew, run, people }: { crew: CrewEntry; run: RunRecord; people: readonly PersonEntry[] }) {
   const words = useWords();
-  const { data: people = [] } = crewApi.usePeopleQuery(crew.id);
   const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? t("Somebody who was removed");
   const there = run.people.filter((person) => person.present).sort((a, b) => nameOf(a.personId).localeCompare(nameOf(b.personId)));
-  const away = run.people.filter((person) => !person.present).map((person) => nameOf(person.personId));
+  const day = workingDayAt(crew.shiftPattern, crew.timeZone, Date.parse(run.startedAt));
+  const { data: absences = [] } = crewApi.useAbsencesQuery(crew.id);
+  const isExcused = (id: string) => absences.some(({ personId, from, until }) => personId === id && from <= day && day <= until);
+  const [excused, away] = partition(
+    run.people.filter((person) => !person.present),
+    ({ personId }) => isExcused(personId),
+  ).map((list) => list.map(({ personId }) => nameOf(personId))) as [string[], string[]];
   const movementAt = (itemId: string | null) => run.items.find((item) => item.itemId === itemId)?.movementId;
   return (
     <>
@@ -76,7 +88,7 @@ function Sheet({ run }: { run: RunRecord }) {
         </Box>
         <Box>
           <Typography variant="h2" sx={{ mb: 1 }}>
-            {t("Who was there: {{there}} of {{people}}", { there: there.length, people: run.people.length })}
+            {t("Who was there: {{there}} of {{people}}", { there: there.length, people: run.people.length - excused.length })}
           </Typography>
           {there.map((person) => (
             <Box
@@ -115,6 +127,9 @@ function Sheet({ run }: { run: RunRecord }) {
           )}
           {away.length > 0 && (
             <Typography sx={{ mt: 1.5, color: "text.secondary" }}>{t("Away: {{away}}", { away: away.join(", ") })}</Typography>
+          )}
+          {excused.length > 0 && (
+            <Typography sx={{ mt: 1.5, color: "text.secondary" }}>{t("Excused: {{names}}", { names: excused.join(", ") })}</Typography>
           )}
         </Box>
       </Box>

@@ -14,7 +14,13 @@ export function participationsFrom(entries: readonly ParticipationEntry[] | unde
   return new Map(entries?.map(({ personId, ...participation }) => [personId, participation]));
 }
 
-/** Empty until the answer is there: only for screens that show, not for those that hand out items. */
+/** Undefined until the answer is there: for screens that say of somebody what they may do. */
+export function useParticipationsIfKnown(crewId: string): Participations | undefined {
+  const { data } = useParticipationQuery(crewId);
+  return useMemo(() => data && participationsFrom(data), [data]);
+}
+
+/** Empty until the answer is there: only for screens that show, not for those that hand out items, nor for those that say it in words. */
 export function useParticipations(crewId: string, everyMs = EVERY_MS): Participations {
   const { data } = useParticipationQuery(crewId, everyMs);
   return useMemo(() => participationsFrom(data), [data]);
