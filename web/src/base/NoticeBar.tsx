@@ -2,7 +2,7 @@
  * One short notice at the foot of the window, with a way to take it back. It lies over nothing: while it is there the page is that much
  * shorter (`--notice-height`), so that what a full screen has at its foot stays in sight and what is further down can be scrolled to.
  */
-import { Box, Button, IconButton } from "@mui/material";
+import { Box, Button, IconButton, Portal } from "@mui/material";
 import { X } from "lucide-react";
 import { useEffect, useLayoutEffect, useRef, useState } from "react";
 import { t } from "./words";
@@ -10,6 +10,7 @@ import { problemOf } from "./api";
 import { closeNotice, notify, type Notice } from "./notices";
 import { useAppDispatch, useAppSelector } from "./store";
 import { whyNot, type Outcome } from "./tell-failure";
+import { UNSEEN } from "./unseen";
 
 /** Long enough to read it and to reach its button. */
 const SHOWN_MS = 9000;
@@ -21,10 +22,13 @@ export function NoticeBar() {
   const dispatch = useAppDispatch();
   const bar = useRef<HTMLDivElement>(null);
   const [isLookedAt, setLookedAt] = useState(false);
+  /** Behind a dialog, which hides the page from whoever listens. */
+  const [isCovered, setCovered] = useState(false);
   const shown = notice?.shown;
   useLayoutEffect(() => {
     const { style } = document.documentElement;
     if (shown !== undefined) style.setProperty("--notice-height", `${bar.current?.offsetHeight ?? 0}px`);
+    setCovered(bar.current?.closest("[aria-hidden=true]") != null);
     return () => void style.removeProperty("--notice-height");
   }, [shown]);
   useEffect(() => {
@@ -79,6 +83,14 @@ export function NoticeBar() {
             <X size={20} />
           </IconButton>
         </Box>
+      )}
+      {notice && isCovered && (
+        // Beside the dialog, read aloud at once.
+        <Portal>
+          <Box role="alert" sx={UNSEEN}>
+            {notice.text}
+          </Box>
+        </Portal>
       )}
     </Box>
   );

@@ -1,4 +1,5 @@
 /** Notices: read, taken back, gone by themselves, and over nothing. */
+import { Dialog } from "@mui/material";
 import { act, fireEvent, screen } from "@testing-library/react";
 import { showPage } from "../testing/screen";
 import { NoticeBar } from "./NoticeBar";
@@ -92,4 +93,27 @@ it("is closed by its button and by Escape", () => {
   show();
   fireEvent.keyDown(screen.getByRole("button", { name: "Close the notice" }), { key: "Escape" });
   expect(screen.queryByText("Ann is out of the list.")).toBeNull();
+});
+
+it("behind an open dialog it is read aloud all the same, once", async () => {
+  const { store } = showPage(
+    <>
+      <NoticeBar />
+      <Dialog open aria-label="Groups">
+        <button>Done</button>
+      </Dialog>
+    </>,
+  );
+  act(() => void store.dispatch(notify({ text: "Ann is out of the list." })));
+  // The page behind the dialog is hidden from whoever listens, and the notice with it.
+  expect(screen.queryByRole("status", { name: "Notice" })).toBeNull();
+  expect(screen.getByRole("alert")).toHaveTextContent("Ann is out of the list.");
+  act(() => jest.advanceTimersByTime(9001));
+  expect(screen.queryByRole("alert")).toBeNull();
+});
+
+it("with no dialog in the way it is told by its own place alone", () => {
+  show();
+  expect(screen.getByRole("status", { name: "Notice" })).toBeInTheDocument();
+  expect(screen.queryByRole("alert")).toBeNull();
 });

@@ -20,6 +20,7 @@ import { formGroups, groupNamed, inGroup, withGroup, withoutGroup, type WeekPlan
 import { v7 as uuid } from "uuid";
 import { peopleText } from "../base/amounts";
 import { dateText } from "../base/dates";
+import { UNSEEN } from "../base/unseen";
 import { t } from "../base/words";
 import { useDragSensors } from "../parts/use-drag-sensors";
 
@@ -110,7 +111,7 @@ export function GroupsDialog({ crew, plan, people, today, onChange, onClose }: G
             </Button>
           )}
         </Box>
-        <Box role="status" sx={{ position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)" }}>
+        <Box role="status" sx={UNSEEN}>
           {said}
         </Box>
       </DialogContent>

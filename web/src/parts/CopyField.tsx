@@ -2,6 +2,7 @@
 import { Box, Button, TextField } from "@mui/material";
 import { Check, Copy } from "lucide-react";
 import { useRef, useState } from "react";
+import { UNSEEN } from "../base/unseen";
 import { t } from "../base/words";
 
 export function CopyField({ label, value }: { label: string; value: string }) {
@@ -35,7 +36,7 @@ export function CopyField({ label, value }: { label: string; value: string }) {
         {copied ? t("Copied") : t("Copy")}
       </Button>
       {/* The button says it where it is seen; this says it to whoever hears the page. */}
-      <Box component="span" role="status" sx={{ position: "absolute", width: 1, height: 1, overflow: "hidden", clipPath: "inset(50%)" }}>
+      <Box component="span" role="status" sx={UNSEEN}>
         {copied && t("Copied")}
       </Box>
     </Box>

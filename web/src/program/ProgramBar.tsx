@@ -3,6 +3,7 @@ import { Box, Button, IconButton, InputBase, ListItemText, Menu, MenuItem } from
 import { Ellipsis } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
+import { UNSEEN } from "../base/unseen";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
 import type { CrewEntry } from "@kind-grip/core/api";
@@ -40,7 +41,7 @@ export function ProgramBar({ crew }: { crew: CrewEntry }) {
   };
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1, flexWrap: "wrap", mb: 1 }}>
-      <Box component="h1" sx={{ position: "absolute", width: "1px", height: "1px", m: 0, overflow: "hidden", clipPath: "inset(50%)" }}>
+      <Box component="h1" sx={UNSEEN}>
         {program.name}
       </Box>
       <NameField value={program.name} onChange={(name) => change({ ...program, name })} />
