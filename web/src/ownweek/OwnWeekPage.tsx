@@ -4,7 +4,7 @@ import { CalendarArrowDown, ChevronLeft, ChevronRight, Printer, Route } from "lu
 import { DateTime } from "luxon";
 import { useState } from "react";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import type { OwnWeek, OwnWeekEntry } from "@kind-grip/core/api";
+import type { OwnWeek, OwnWeekEntry, PersonEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import { dateText } from "../base/dates";
 import { useNow } from "../base/now";
@@ -45,11 +45,11 @@ function Sheet({ week, now, today }: { week: OwnWeek; now: number; today: string
   const crewId = search.get("crew");
   const personId = search.get("person");
   const leaderId = search.get("leader") ?? (crewId ? EVERYBODY : week.me);
-  const filter = { crewId, personId, leaderId: leaderId === EVERYBODY ? null : leaderId };
+  const person = usePerson(crewId, personId);
+  const filter = { crewId, personId, days: person, leaderId: leaderId === EVERYBODY ? null : leaderId };
   const entries = shownEntries(week, filter);
   const clashes = clashesOfWeek(week, now).filter(({ ids }) => entries.some(({ placementId }) => ids.includes(placementId)));
   const unled = entries.filter((each) => isUnled(each, now));
-  const person = usePersonName(crewId, personId);
   const crewName = week.entries.find((each) => each.crewId === crewId)?.crewName;
   const to = (days: number) => `/week/${addDays(week.weekStart, days)}?${search.toString()}`;
   const set = (key: string, value: string | null) => {
@@ -65,7 +65,7 @@ function Sheet({ week, now, today }: { week: OwnWeek; now: number; today: string
   return (
     <>
       <PageTitle
-        title={titleOf(week, person ?? crewName, leaderId)}
+        title={titleOf(week, person?.name ?? crewName, leaderId)}
         lead={week.entries.length > 0 && leadText(entries, unled.length, clashes.filter(({ kind }) => kind !== "unknownWay").length)}
       >
         <IconButton component={Link} to={to(-7)} aria-label={t("Week before")}>
@@ -170,9 +170,9 @@ function Sheet({ week, now, today }: { week: OwnWeek; now: number; today: string
 }
 
 /** Null while nobody is looked for, or it is not known who. */
-function usePersonName(crewId: string | null, personId: string | null): string | undefined {
+function usePerson(crewId: string | null, personId: string | null): PersonEntry | undefined {
   const { data } = crewApi.usePeopleQuery(crewId ?? "", { skip: !crewId || !personId });
-  return data?.find(({ id }) => id === personId)?.name;
+  return data?.find(({ id }) => id === personId);
 }
 
 /** @param whose the person's or the crew's name, where the week is theirs */

@@ -2,7 +2,7 @@
 import { screen, waitFor, within } from "@testing-library/react";
 import type { OwnWeek, OwnWeekEntry } from "@kind-grip/core/api";
 import { serverApi } from "../base/api";
-import { sampleCrew, sampleId } from "../testing/sample";
+import { sampleCrew, sampleId, samplePerson } from "../testing/sample";
 import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import OwnWeekPage from "./OwnWeekPage";
 
@@ -184,6 +184,17 @@ it("is the week of a crew, or of a person of it: everybody's sessions and their 
       .map((card) => card.textContent!.slice(0, 5)),
   ).toEqual(["07:00", "08:00"]);
   expect(await screen.findByRole("heading", { level: 1, name: "Ann Early, week of 23 March" })).toBeVisible();
+});
+
+it("of a person it has the days they are in the crew", async () => {
+  const ann = samplePerson({ name: "Ann Early", startedOn: "2026-03-26", leftOn: "2026-03-27" });
+  const entries = ["25", "26", "27", "28"].map((date) => entry(`2026-03-${date}`, "07:00"));
+  show(weekOf(entries), { [`GET /crews/${roof}/people`]: [ann] }, `?crew=${roof}&person=${ann.id}`);
+  await screen.findByRole("heading", { level: 1, name: "Ann Early, week of 23 March" });
+  const cards = await Promise.all(
+    ["Wednesday", "Thursday", "Friday", "Saturday"].map(async (name) => within(await day(name)).queryAllByRole("button").length),
+  );
+  expect(cards).toEqual([0, 1, 1, 0]);
 });
 
 it("opened without a week it is the one at the place of the crews: in Auckland it is Monday while it is Sunday in Greenwich", async () => {

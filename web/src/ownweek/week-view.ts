@@ -1,5 +1,6 @@
 /** What a week shows of whom: whose sessions, of which crew or person, and what clashes among them. Pure. */
 import type { OwnWeek, OwnWeekEntry } from "@kind-grip/core/api";
+import { isHere, type Person } from "@kind-grip/core/crew";
 import { leaderClashes, type LeaderClash } from "@kind-grip/core/dayplan";
 
 export interface WeekFilter {
@@ -7,17 +8,20 @@ export interface WeekFilter {
   leaderId: string | null;
   crewId: string | null;
   personId: string | null;
+  /** Of that person, once it is known: on days they are not in the crew nothing is theirs. */
+  days?: Pick<Person, "startedOn" | "leftOn">;
 }
 
 /** Of all places in the week, shown or not: a time is told alike whatever is looked at. */
 export const zonesOf = ({ entries }: OwnWeek): string[] => [...new Set(entries.map(({ timeZone }) => timeZone))];
 
-export function shownEntries({ entries }: OwnWeek, { leaderId, crewId, personId }: WeekFilter): OwnWeekEntry[] {
+export function shownEntries({ entries }: OwnWeek, { leaderId, crewId, personId, days }: WeekFilter): OwnWeekEntry[] {
   return entries.filter(
     (each) =>
       (leaderId === null || each.leaderId === leaderId) &&
       (crewId === null || each.crewId === crewId) &&
-      (personId === null || !each.groupPeople || each.groupPeople.includes(personId)),
+      (personId === null || !each.groupPeople || each.groupPeople.includes(personId)) &&
+      (!days || isHere(days, each.date)),
   );
 }
 
