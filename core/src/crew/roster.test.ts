@@ -239,8 +239,24 @@ describe("who is in the crew already", () => {
   it("is asked about by the name, and added once it is somebody else", () => {
     const text = "Name,Badge\nfern bo,12";
     expect(read(text, { known })[0]).toMatchObject({ outcome: "ask", by: "name", known: bo });
-    expect(read(text, { known, answers: { 2: "same" } })[0]).toMatchObject({ outcome: "change", changed: ["badge"] });
+    expect(read(text, { known, answers: { 2: "same" } })[0]).toMatchObject({ outcome: "change", changed: ["badge", "leftOn"] });
     expect(read(text, { known, answers: { 2: "else" } })[0]).toMatchObject({ outcome: "new", known: null });
+  });
+  it("and left is back on a list with last days that has none for them; one that has it changes nothing", () => {
+    const left = person("Bo Fern", { badge: "B-2", leftOn: "2025-01-01" });
+    const [back, still] = ["Name,Badge,Last day\nBo Fern,B-2,", "Name,Badge,Last day\nBo Fern,B-2,2025-01-01"].map(
+      (text) => read(text, { known: [left] })[0]!,
+    );
+    expect(back).toMatchObject({ outcome: "change", changed: ["leftOn"], person: { leftOn: null } });
+    expect(still).toMatchObject({ outcome: "same", changed: [] });
+  });
+  it("and left is asked about on a list without last days, which may be of everybody there ever was", () => {
+    const left = person("Bo Fern", { badge: "B-2", leftOn: "2025-01-01" });
+    const leaving = person("Cy Moor", { badge: "B-3", leftOn: TODAY });
+    const text = "Name,Badge\nBo Fern,B-2\nCy Moor,B-3";
+    expect(read(text, { known: [left, leaving] }).map(({ outcome }) => outcome)).toEqual(["ask", "same"]);
+    const [row] = read(text, { known: [left, leaving], answers: { 2: "same" } });
+    expect(row).toMatchObject({ outcome: "change", changed: ["leftOn"], person: { leftOn: null, badge: "B-2" } });
   });
   it("can be one row's only", () => {
     const rows = read("Name,Badge\nAda Moss,X-7\nMoss Ada,", { known, answers: { 3: "same" } });

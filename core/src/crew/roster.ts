@@ -92,7 +92,9 @@ export function readRoster(text: RosterText, reading: RosterReading): RosterRow[
       if (other) problems.push({ field: "badge", message: `also on line ${other}` });
       else badges.set(badge, line);
     }
-    const said = found?.sure ? "same" : reading.answers[line];
+    // A list without last days may be of everybody there ever was: whoever left is back only when that is said.
+    const mayBeBack = found !== null && hasLeft(found.person, reading.today) && reading.columns.leftOn === undefined;
+    const said = found?.sure && !mayBeBack ? "same" : reading.answers[line];
     const asked = found !== null && said === undefined;
     const known = found !== null && said !== "else" ? found.person : null;
     if (known && said === "same") {
@@ -101,7 +103,7 @@ export function readRoster(text: RosterText, reading: RosterReading): RosterRow[
       else taken.set(known.id, line);
     }
     if (found?.by === "badge" && said === "else") problems.push({ field: "badge", message: `already ${found.person.name}'s in this crew` });
-    const merged = known ? mergedInto(known, person) : person;
+    const merged = known ? mergedInto(known, person, reading.today) : person;
     const parsed = v.safeParse(Person, merged);
     if (!parsed.success)
       for (const issue of parsed.issues)
@@ -155,14 +157,17 @@ function likeness(person: Person, { known, today }: RosterReading): { person: Kn
   return byName ? { person: byName, by: "name", sure: false } : null;
 }
 
-/** What a file leaves empty stays as it was; what differs in the size of its letters only does too. */
-function mergedInto({ id: _id, ...known }: KnownPerson, read: Person): Person {
+/**
+ * What a file leaves empty stays as it was; what differs in the size of its letters only does too. Whoever left and is on the list again
+ * without a last day is here again.
+ */
+function mergedInto({ id: _id, ...known }: KnownPerson, read: Person, today: string): Person {
   return {
     name: read.name === "" || isSameName(known.name, read.name) ? known.name : read.name,
     badge: read.badge?.toLowerCase() === known.badge?.toLowerCase() ? known.badge : (read.badge ?? known.badge),
     handedness: read.handedness ?? known.handedness,
     startedOn: read.startedOn ?? known.startedOn,
-    leftOn: read.leftOn ?? known.leftOn,
+    leftOn: read.leftOn ?? (hasLeft(known, today) ? null : known.leftOn),
     language: read.language ?? known.language,
   };
 }

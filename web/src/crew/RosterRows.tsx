@@ -3,6 +3,7 @@ import { Box, Button } from "@mui/material";
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { Check, CircleHelp, Equal, PencilLine, TriangleAlert, type LucideIcon } from "lucide-react";
 import type { RosterField, RosterOutcome, RosterReading, RosterRow } from "@kind-grip/core/crew";
+import { wholeDayText } from "../base/dates";
 import { t } from "../base/words";
 import { ENTERED, enteredText } from "./entered-text";
 import { FIELD_NAMES } from "./roster-fields";
@@ -118,12 +119,19 @@ function Cell({ field, row }: { field: (typeof ENTERED)[number]; row: RosterRow 
 }
 
 function Asked({ row, onAnswer }: { row: RosterRow; onAnswer: RosterRowsProps["onAnswer"] }) {
-  const name = row.known!.name;
+  const { name, leftOn } = row.known!;
+  // Whoever left and is on the list without a last day.
+  const isBack = leftOn !== null && row.changed.includes("leftOn");
   return (
     <Box role="group" aria-label={t("Line {{line}}: is it {{name}}?", { line: row.line, name })} sx={{ width: "100%" }}>
       <Box sx={{ display: "flex", gap: 0.5, alignItems: "center", color: "warm.dark", fontWeight: 700, lineHeight: 1.1 }}>
         <CircleHelp size={17} aria-hidden /> {t("{{name}}?", { name })}
       </Box>
+      {isBack && (
+        <Box sx={{ color: "text.secondary", fontSize: "0.875rem", lineHeight: 1.2, whiteSpace: "normal" }}>
+          {t("left {{day}}; the same is here again", { day: wholeDayText(leftOn) })}
+        </Box>
+      )}
       <Button size="small" sx={{ minHeight: 30, px: 0.5 }} onClick={() => onAnswer(row.line, "same")}>
         {t("The same")}
       </Button>

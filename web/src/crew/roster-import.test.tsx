@@ -112,3 +112,18 @@ it("a file without a line of names is read all the same", async () => {
   await user.click(await screen.findByRole("option", { name: "column 1: Eve Lark" }));
   expect(keep(/^Keep/)).toHaveTextContent("Keep 2 new");
 });
+
+it("whoever left and is on the list again is asked about, and is here again once that is said", async () => {
+  const gone = samplePerson({ name: "Eve Gorse", badge: "21", leftOn: "2025-01-01" });
+  const { user, server } = open({ [`GET /crews/${crew.id}/people`]: [ada, bo, gone] });
+  await choose("Nummer;Name\n21;Eve Gorse");
+  const asked = await screen.findByRole("group", { name: "Line 2: is it Eve Gorse?" });
+  expect(asked).toHaveTextContent("left 1 Jan 2025; the same is here again");
+  await user.click(within(asked).getByRole("button", { name: "The same" }));
+  await user.click(keep(/^Keep/));
+  await waitFor(() => expect(server.calls("POST")).toHaveLength(1));
+  expect(server.calls("POST")[0]!.body).toMatchObject({
+    people: [],
+    changes: [{ id: gone.id, person: { name: "Eve Gorse", leftOn: null } }],
+  });
+}, 30_000);
