@@ -27,7 +27,8 @@ export function BookingCalendarsDialog({ crew, day, people, onClose }: BookingCa
   const [read, setRead] = useState<ReadCalendar | null>(null);
   const [ending, setEnding] = useState<BookingCalendar | null>(null);
   const calendars = read?.calendars ?? day.calendars;
-  const nameOf = (id: string | null) => people.find((person) => person.id === id)?.name ?? t("the whole team");
+  const nameOf = (id: string | null) =>
+    id === null ? t("the whole team") : (people.find((person) => person.id === id)?.name ?? t("somebody who has left"));
   const fields = adding.error ? problemOf(adding.error).fields : [];
   const failure = (fields.length === 0 && adding.error) || reading.error || removing.error;
   const give = async () => {

@@ -22,12 +22,13 @@ interface BookingDayTitleProps {
   crew: CrewEntry;
   day: BookingDay;
   people: readonly PersonEntry[];
+  members: readonly PersonEntry[];
   treatments: readonly Treatment[];
   now: number;
   onAdd(): void;
 }
 
-export function BookingDayTitle({ crew, day, people, treatments, now, onAdd }: BookingDayTitleProps) {
+export function BookingDayTitle({ crew, day, people, members, treatments, now, onAdd }: BookingDayTitleProps) {
   const navigate = useNavigate();
   const [open, setOpen] = useState<"calendars" | "file" | "rules" | null>(null);
   const today = dateAt(now, crew.timeZone);
@@ -93,8 +94,10 @@ export function BookingDayTitle({ crew, day, people, treatments, now, onAdd }: B
       {day.date !== today && day.date < today && (
         <Typography sx={{ color: "text.secondary", mt: -2, mb: 2 }}>{t("This day is over: what was laid stays as it was.")}</Typography>
       )}
-      {open === "calendars" && <BookingCalendarsDialog crew={crew} day={day} people={people} onClose={close} />}
-      {open === "file" && <BookingFileDialog crew={crew} day={day} people={people} treatments={treatments} today={today} onClose={close} />}
+      {open === "calendars" && <BookingCalendarsDialog crew={crew} day={day} people={members} onClose={close} />}
+      {open === "file" && (
+        <BookingFileDialog crew={crew} day={day} people={members} treatments={treatments} today={today} onClose={close} />
+      )}
       {open === "rules" && <BookingRulesDialog crew={crew} day={day} onClose={close} />}
     </>
   );

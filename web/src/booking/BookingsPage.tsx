@@ -6,7 +6,7 @@ import { v7 as uuid } from "uuid";
 import type { BookingDay, BookingEntry, CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { bookedStrain, endOf, inOrder, isDeep, type Booking } from "@kind-grip/core/booking";
 import { dateAt } from "@kind-grip/core/calendar";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft, isHere } from "@kind-grip/core/crew";
 import { EMPTY_WORK, type Work } from "@kind-grip/core/strain";
 import { timeText } from "../base/dates";
 import { useNow } from "../base/now";
@@ -43,7 +43,9 @@ export default function BookingsPage() {
               key={date}
               crew={crew}
               day={entry}
-              people={list.filter((person) => isHere(person, date))}
+              // A booking of somebody who has left, or has not begun, is seen all the same: somebody has to see to it.
+              people={list.filter((person) => isHere(person, date) || entry.bookings.some(({ personId }) => personId === person.id))}
+              members={list.filter((person) => !hasLeft(person, dateAt(now, crew.timeZone)))}
               work={work.data?.work ?? EMPTY_WORK}
               now={now}
             />
@@ -57,12 +59,15 @@ export default function BookingsPage() {
 interface DayProps {
   crew: CrewEntry;
   day: BookingDay;
+  /** Of that day. */
   people: readonly PersonEntry[];
+  /** Now, or later: a file or a calendar has days ahead. */
+  members: readonly PersonEntry[];
   work: Work;
   now: number;
 }
 
-function Day({ crew, day, people, work, now }: DayProps) {
+function Day({ crew, day, people, members, work, now }: DayProps) {
   const acts = useBookings(day);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [begun, setBegun] = useState<Booking | null>(null);
@@ -103,7 +108,15 @@ function Day({ crew, day, people, work, now }: DayProps) {
       <GlobalStyles
         styles={{ "@page": { size: "A4 landscape", margin: "10mm" }, "@media print": { main: { zoom: 0.5, printColorAdjust: "exact" } } }}
       />
-      <BookingDayTitle crew={crew} day={day} people={people} treatments={treatments} now={now} onAdd={() => begin(people[0]!.id)} />
+      <BookingDayTitle
+        crew={crew}
+        day={day}
+        people={people}
+        members={members}
+        treatments={treatments}
+        now={now}
+        onAdd={() => begin(people[0]!.id)}
+      />
       {treatments.length === 0 && (
         <Empty
           title={t("What is booked here?")}

@@ -343,3 +343,17 @@ it("rules are changed in one place", async () => {
   await user.click(dialog.getByRole("button", { name: "Lay them so" }));
   await waitFor(() => expect(server.calls("PUT").at(-1)?.body).toEqual({ version: 0, programId: null, turnMin: 4, mostInRow: 3 }));
 });
+
+it("a booking of somebody who has left, or has not begun, is seen: somebody has to see to it", async () => {
+  const [gone, later, away] = [
+    samplePerson({ name: "Cy Gone", leftOn: "2026-03-25" }),
+    samplePerson({ name: "Di Later", startedOn: "2026-04-06" }),
+    samplePerson({ name: "Ed Away", leftOn: "2026-03-20" }),
+  ];
+  const bookings = [booked("10:00", { personId: gone.id }), booked("11:00", { personId: later.id })];
+  show(bookings, {}, { [`GET /crews/${crew.id}/people`]: [ann, gone, later, away] });
+  expect(within(await row("Cy Gone")).getByRole("button", { name: /10:00/ })).toBeVisible();
+  expect(within(await row("Di Later")).getByRole("button", { name: /11:00/ })).toBeVisible();
+  expect(await row("Ann Early")).toBeVisible();
+  expect(screen.queryByRole("region", { name: "Ed Away" })).toBeNull();
+});
