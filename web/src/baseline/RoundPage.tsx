@@ -3,7 +3,7 @@ import { Box, Button } from "@mui/material";
 import { BarChart3, Download } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft } from "@kind-grip/core/crew";
 import { isEmpty, isFinished, SEEN_FIRST, seenFirst, emptyRecord } from "@kind-grip/core/baseline";
 import { dateAt } from "@kind-grip/core/calendar";
 import type { CrewEntry, KnownRecord, PersonEntry, RecordEntry, RoundEntry } from "@kind-grip/core/api";
@@ -116,9 +116,9 @@ function Round({ crew, round, lastTime, first, everybody, entries, participation
   const recordOf = (personId: string) => entries.find((each) => each.personId === personId);
   const place = ({ id }: PersonEntry) =>
     round.asksOnPhones ? SEEN_FIRST.indexOf(seenFirst(recordOf(id)?.record ?? emptyRecord(), participations.get(id)?.heldOut)) : 0;
-  // Whom to see first is who comes next, too.
+  // Whom to see first is who comes next, too. Whoever begins later is measured before they do.
   const people = everybody
-    .filter((person) => isHere(person, today) && (!isSecond || isMeasured(person.id)))
+    .filter((person) => !hasLeft(person, today) && (!isSecond || isMeasured(person.id)))
     .sort((a, b) => place(a) - place(b));
   const isDone = (personId: string) => {
     const record = recordOf(personId)?.record;

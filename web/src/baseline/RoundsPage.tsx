@@ -5,7 +5,7 @@ import { DateTime } from "luxon";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { isApart, LEAST_PEOPLE } from "@kind-grip/core/baseline";
-import { isHere } from "@kind-grip/core/crew";
+import { hasLeft } from "@kind-grip/core/crew";
 import { dateAt } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
 import type { RoundEntry } from "@kind-grip/core/api";
@@ -29,7 +29,7 @@ export default function RoundsPage() {
   const people = crewApi.usePeopleQuery(crew.id);
   const today = dateAt(useNow(), crew.timeZone);
   const [naming, setNaming] = useState(false);
-  const here = (people.data ?? []).filter((person) => isHere(person, today)).length;
+  const here = (people.data ?? []).filter((person) => !hasLeft(person, today)).length;
   return (
     <Loaded query={rounds}>
       {(list) => (

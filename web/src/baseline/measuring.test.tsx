@@ -205,3 +205,19 @@ it("a round of its own shows what was found of each last time, whichever round t
   await user.click(await screen.findByRole("radio", { name: /^Range/ }));
   expect(await screen.findByRole("img", { name: /right.*last time 47°/i })).toBeInTheDocument();
 });
+
+it("whoever begins later is in the round already, and whoever has left is not", async () => {
+  const crewThen = [
+    ...people,
+    samplePerson({ name: "Di Later", startedOn: "2026-04-06" }),
+    samplePerson({ name: "Ed Gone", leftOn: "2026-03-25" }),
+  ];
+  showCrewPage(<RoundPage />, "baseline/:roundId", {
+    crew,
+    people: crewThen,
+    at: `baseline/${first}`,
+    answers: { [`GET /crews/${crew.id}/rounds`]: [round({ begun: 0, finished: 0 })], [`GET /rounds/${first}/records`]: [] },
+  });
+  const list = within(await screen.findByRole("group", { name: "People of this round" }));
+  expect(list.getAllByRole("button").map(({ textContent }) => textContent)).toEqual(["Ada Fenn", "Bo Marsh", "Cy Rill", "Di Later"]);
+});
