@@ -10,7 +10,6 @@ import { problemOf } from "./api";
 import { closeNotice, notify, type Notice } from "./notices";
 import { useAppDispatch, useAppSelector } from "./store";
 import { whyNot, type Outcome } from "./tell-failure";
-import { UNSEEN } from "./unseen";
 
 /** Long enough to read it and to reach its button. */
 const SHOWN_MS = 9000;
@@ -20,6 +19,7 @@ export const PAGE_HEIGHT = "calc(100dvh - var(--notice-height, 0px))";
 export function NoticeBar() {
   const notice = useAppSelector((state) => state.notice);
   const dispatch = useAppDispatch();
+  const place = useRef<HTMLSpanElement>(null);
   const bar = useRef<HTMLDivElement>(null);
   const [isLookedAt, setLookedAt] = useState(false);
   /** Behind a dialog, which hides the page from whoever listens. */
@@ -28,7 +28,7 @@ export function NoticeBar() {
   useLayoutEffect(() => {
     const { style } = document.documentElement;
     if (shown !== undefined) style.setProperty("--notice-height", `${bar.current?.offsetHeight ?? 0}px`);
-    setCovered(bar.current?.closest("[aria-hidden=true]") != null);
+    setCovered(shown !== undefined && place.current?.closest("[aria-hidden=true]") != null);
     return () => void style.removeProperty("--notice-height");
   }, [shown]);
   useEffect(() => {
@@ -48,8 +48,8 @@ export function NoticeBar() {
     const again = problemOf(error).code === "away" ? undo : undefined;
     dispatch(notify({ text: t("Not taken back. {{why}}", { why: whyNot(error) }), undo: again }));
   };
-  return (
-    <Box role="status" aria-label={t("Notice")}>
+  const told = (
+    <Box role="status" aria-label={t("Notice")} aria-live={isCovered ? "assertive" : "polite"}>
       {notice && (
         <Box
           ref={bar}
@@ -84,14 +84,13 @@ export function NoticeBar() {
           </IconButton>
         </Box>
       )}
-      {notice && isCovered && (
-        // Beside the dialog, read aloud at once.
-        <Portal>
-          <Box role="alert" sx={UNSEEN}>
-            {notice.text}
-          </Box>
-        </Portal>
-      )}
     </Box>
+  );
+  return (
+    <>
+      <span ref={place} hidden />
+      {/* Beside the dialog, where it is read aloud. */}
+      {isCovered ? <Portal>{told}</Portal> : told}
+    </>
   );
 }
