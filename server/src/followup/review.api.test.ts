@@ -24,7 +24,7 @@ const item = { ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE, 
 const lead = async (weeksAgo: number, loadKg: number, change: object = {}) => {
   const at = `${addDays(mondayOf(today), -7 * weeksAgo)}T12:00:00.000Z`;
   const run = sampleRun(world);
-  const session = { ...run.session, id: uuid(), slot: "postShift" as const, items: [{ ...item, loadKg }] };
+  const session = { ...run.session, id: uuid(), slot: "postShift" as const, items: [{ ...item, formId: "load", loadKg }] };
   const items = [{ ...run.items[0]!, itemId: item.id, movementId: item.movementId, formId: item.formId }];
   const people = run.people.map((person) => ({ ...person, present: true, effort: 3, marks: [] }));
   const sent = { ...run, session, items, people, startedAt: at, endedAt: at, ...change };
