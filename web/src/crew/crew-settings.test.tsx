@@ -154,6 +154,7 @@ it("a crew that could not be removed is said to be there, and the page stays", a
   await waitFor(() =>
     expect(screen.getByRole("status", { name: "Notice" })).toHaveTextContent("Not done. This crew is a colleague's now."),
   );
-  expect(screen.getByRole("textbox", { name: "Name of the crew" })).toBeInTheDocument();
+  // The question closes slowly, and hides the page until it is gone; the notice is told beside it.
+  expect(await screen.findByRole("textbox", { name: "Name of the crew" })).toBeInTheDocument();
   expect(screen.queryByText(/is removed/)).toBeNull();
 }, 30_000);
