@@ -2,13 +2,14 @@
 import type { CrewListEntry } from "@kind-grip/core/api";
 import { dateAt } from "@kind-grip/core/calendar";
 import { hasLeft, type Crew } from "@kind-grip/core/crew";
+import { grouped } from "@kind-grip/core/units";
 import { isEqual } from "es-toolkit";
 import { Op, QueryTypes, type FindOptions, type Transaction } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { keepPast } from "../dayplan/standing";
-import type { CrewRow } from "./tables";
+import type { CrewRow, PersonRow } from "./tables";
 import { notFound, Problem, stale } from "../http/problem";
 
 export type CrewEntry = Crew & { id: string; version: number };
@@ -101,20 +102,27 @@ export async function withCounts(
   const crewId = { [Op.in]: crews.map((crew) => crew.id) };
   const shared = role === "trainer" ? crews.filter(({ trainerId }) => trainerId !== accountId).map(({ trainerId }) => trainerId) : [];
   const [people, programs, trainers] = await Promise.all([
-    models.Person.findAll({ where: { crewId }, attributes: ["crewId", "leftOn"] }),
+    // Plain rows: a thousand of them as models would cost more than everything else here.
+    models.Person.findAll({ where: { crewId }, attributes: ["crewId", "leftOn"], raw: true }) as unknown as Promise<
+      Pick<PersonRow, "crewId" | "leftOn">[]
+    >,
     models.Program.count({ where: { crewId, removedAt: null }, group: ["crewId"] }),
     shared.length === 0 ? [] : models.Account.findAll({ where: { id: shared }, attributes: ["id", "name"] }),
   ]);
   const names = new Map(trainers.map((row) => [row.get().id, row.get().name]));
+  const peopleOf = grouped(people, (person) => person.crewId);
   const countIn = (counts: { crewId?: unknown; count: number }[], id: string) => counts.find((each) => each.crewId === id)?.count ?? 0;
   return crews.map((crew) => ({
     ...crewAnswer(crew),
-    people: people
-      .map((row) => row.get())
-      .filter((each) => each.crewId === crew.id && !hasLeft(each, dateAt(at.getTime(), crew.detail.timeZone))).length,
+    people: stillIn(peopleOf.get(crew.id), dateAt(at.getTime(), crew.detail.timeZone)),
     programs: countIn(programs, crew.id),
     sharedBy: names.get(crew.trainerId) ?? null,
   }));
+}
+
+/** How many of a crew's people have not left by a day. */
+export function stillIn(people: readonly Pick<PersonRow, "leftOn">[] | undefined, day: string): number {
+  return (people ?? []).filter((person) => !hasLeft(person, day)).length;
 }
 
 /** Creating the same id twice answers the crew that is there: a repeated request changes nothing. */

@@ -3,7 +3,7 @@ import type { Today, TodayEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, momentAt, shiftOf, shiftsAround } from "@kind-grip/core/calendar";
 import { sessionOn } from "@kind-grip/core/program";
 import { compileGroup, isShiftSession } from "@kind-grip/core/session";
-import { hasLeft, isHere } from "@kind-grip/core/crew";
+import { isHere } from "@kind-grip/core/crew";
 import { KINDS_BY_URGENCY } from "@kind-grip/core/response";
 import { consequenceOf, endsSoon, notHeldOut, sessionWithin, type Participations } from "@kind-grip/core/safety";
 import { grouped } from "@kind-grip/core/units";
@@ -11,6 +11,7 @@ import { orderBy, sortBy } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
 import type { Caller } from "../auth/caller";
 import type { Db } from "../db/connection";
+import { stillIn } from "../crew/crews";
 import type { CrewRow, PersonRow } from "../crew/tables";
 import type { ProposalRow } from "../response/tables";
 import type { ClearanceRow, RestrictionRow } from "../safety/tables";
@@ -53,7 +54,7 @@ export async function workOutToday(db: Db, caller: Caller, now: Date, crewIds: r
     id,
     name,
     ...detail,
-    people: (peopleOf.get(id) ?? []).filter((person) => !hasLeft(person, dateAt(now.getTime(), detail.timeZone))).length,
+    people: stillIn(peopleOf.get(id), dateAt(now.getTime(), detail.timeZone)),
     programs: programsOf.get(id) ?? 0,
   }));
   const shifts = new Map(crews.map((crew) => [crew.id, shiftsAround(crew.shiftPattern, crew.timeZone, now.getTime())]));

@@ -30,7 +30,8 @@ const EVERY_MS = 4000;
 export default function BookingsPage() {
   const crew = useCrew();
   const now = useNow();
-  const { date = dateAt(now, crew.timeZone) } = useParams();
+  const today = dateAt(now, crew.timeZone);
+  const { date = today } = useParams();
   const day = bookingApi.useBookingDayQuery({ crewId: crew.id, date }, { refetchOnMountOrArgChange: true, pollingInterval: EVERY_MS });
   const people = crewApi.usePeopleQuery(crew.id);
   const work = workApi.useWorkQuery(crew.id);
@@ -45,7 +46,7 @@ export default function BookingsPage() {
               day={entry}
               // A booking of somebody who has left, or has not begun, is seen all the same: somebody has to see to it.
               people={list.filter((person) => isHere(person, date) || entry.bookings.some(({ personId }) => personId === person.id))}
-              members={list.filter((person) => !hasLeft(person, dateAt(now, crew.timeZone)))}
+              members={list.filter((person) => !hasLeft(person, today))}
               work={work.data?.work ?? EMPTY_WORK}
               now={now}
             />
