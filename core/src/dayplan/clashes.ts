@@ -3,7 +3,7 @@ import type { Library, Phase } from "../library";
 import type { Session, ShiftSession } from "../session";
 import { grouped } from "../units";
 import { SPACING } from "./rules";
-import { workingDay, type Shift, type Span } from "../calendar";
+import { LEAST_REST_MIN, shortTurnarounds, workingDay, type Shift, type Span } from "../calendar";
 
 /** A placed session with what the checks need to know of it. */
 export interface Placed extends Span {
@@ -23,7 +23,8 @@ export type ClashKind =
   | "tooManyGlides"
   | "tooMuchMobility"
   | "tooManyStrengthDays"
-  | "workTooLong";
+  | "workTooLong"
+  | "restTooShort";
 
 export interface Clash {
   kind: ClashKind;
@@ -33,7 +34,7 @@ export interface Clash {
   placementIds: string[];
   /** Day of the shift or of the placement. */
   date: string;
-  /** Minutes found, and the minutes or count the rule asks for. */
+  /** Minutes found (below 0: by how much two shifts overlap), and the minutes or count the rule asks for. */
   found: number;
   limit: number;
   /** Regions two strengthening sessions share. */
@@ -47,6 +48,7 @@ export function clashesOf(library: Library, placed: readonly Placed[], shifts: r
   return [
     ...overlaps(inOrder, dayOf),
     ...misplaced(inOrder, shifts, dayOf),
+    ...shortRests(shifts),
     ...once(
       eachPersons(inOrder).flatMap((own) => [...spacing(library, own, dayOf), ...frequency(library, own, dayOf), ...longWork(own, shifts)]),
     ),
@@ -194,6 +196,18 @@ function longWork(inOrder: readonly Placed[], shifts: readonly Shift[]): Clash[]
     }
     return clashes;
   });
+}
+
+/** Shifts that begin before there was rest enough since the last one. */
+function shortRests(shifts: readonly Shift[]): Clash[] {
+  return shortTurnarounds(shifts).map(({ after, restMin }) => ({
+    kind: "restTooShort",
+    weight: "note",
+    placementIds: [],
+    date: after.date,
+    found: restMin,
+    limit: LEAST_REST_MIN,
+  }));
 }
 
 function has(library: Library, session: Session, phase: Phase): boolean {

@@ -135,6 +135,31 @@ describe("clashes, on both sides of each threshold", () => {
       ).map((clash) => clash.kind),
     ).not.toContain("workTooLong");
   });
+  it("a shift with less than eleven hours since the last one, and one that begins before it has ended", () => {
+    const clash = (nextStart: string) =>
+      clashesOf(
+        SHIPPED_LIBRARY,
+        [],
+        shiftsFrom(
+          {
+            anchorDate: "2026-03-24",
+            shifts: [
+              { id: "late", name: "Late", start: "20:00", lengthMin: 120, breaks: [] },
+              { id: "next", name: "Next", start: nextStart, lengthMin: 120, breaks: [] },
+            ],
+            cycle: ["late", "next", null],
+          },
+          "UTC",
+          "2026-03-24",
+          2,
+        ),
+        "UTC",
+      );
+    expect(clash("09:00")).toEqual([]);
+    expect(clash("08:59")).toEqual([
+      { kind: "restTooShort", weight: "note", placementIds: [], date: "2026-03-25", found: 659, limit: 660 },
+    ]);
+  });
   it("are the same whatever order the plan comes in", () => {
     const list = [placed(0, 5), placed(60, 5), placed(3, 5)];
     expect(clashesOf(SHIPPED_LIBRARY, [...list].reverse(), shifts, "UTC")).toEqual(clashesOf(SHIPPED_LIBRARY, list, shifts, "UTC"));

@@ -55,7 +55,7 @@ const workshopShifts: ShiftPattern = {
   cycle: [...weekdays("late"), ...weekdays("early")],
 };
 
-/** Three weeks of 04:30 starts, then a week of nights that runs through the Sunday the clocks change. */
+/** Three weeks of 04:30 starts, then a week of nights, the last of them the one the clocks change in; a Sunday off before 04:30 again. */
 const oysterShifts: ShiftPattern = {
   anchorDate: ANCHOR,
   shifts: [
@@ -81,7 +81,7 @@ const oysterShifts: ShiftPattern = {
       ],
     },
   ],
-  cycle: [...weekdays("dawn"), ...weekdays("dawn"), ...weekdays("dawn"), "night", "night", "night", "night", null, "night", "night"],
+  cycle: [...weekdays("dawn"), ...weekdays("dawn"), ...weekdays("dawn"), "night", "night", "night", "night", null, "night", null],
 };
 
 /** When the baths are open; days are what is booked. */

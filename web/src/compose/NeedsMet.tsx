@@ -4,6 +4,7 @@ import { useMemo } from "react";
 import { MAP_VIEWS, type MapMark } from "@kind-grip/core/figure";
 import { MET, type Hindrance, type Met, type Proposal } from "@kind-grip/core/compose";
 import type { SlotKind } from "@kind-grip/core/session";
+import { firstListText } from "../base/lists";
 import { listText } from "../base/measures";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -62,8 +63,10 @@ export function NeedsMet({ proposal: { met, unmet } }: { proposal: Proposal }) {
   };
   const givers = ({ by }: Met) => {
     if (by.length === 0) return t("nothing yet");
-    const named = by.slice(0, NAMED).map((id) => words.movementName(id).toLowerCase());
-    return by.length > NAMED ? t("{{names}} and {{count}} more", { names: named.join(", "), count: by.length - NAMED }) : listText(named);
+    return firstListText(
+      by.map((id) => words.movementName(id).toLowerCase()),
+      NAMED,
+    );
   };
   const regions = [...new Set(met.map(({ region }) => region))];
   const oneNeed = (need: Met) => {

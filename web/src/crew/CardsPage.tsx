@@ -13,7 +13,7 @@ import { crewApi } from "./api";
 import { problemOf, serverApi } from "../base/api";
 import { FaceOf } from "../base/language";
 import { useWordsIn } from "../base/library";
-import { listText } from "../base/measures";
+import { firstListText } from "../base/lists";
 import { useNow } from "../base/now";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Loaded } from "../parts/Loaded";
@@ -174,10 +174,10 @@ export default function CardsPage() {
 const NAMED = 6;
 
 function namesOf(people: readonly PersonEntry[], ids: readonly string[]): string {
-  const names = people.flatMap(({ id, name }) => (ids.includes(id) ? [name] : []));
-  return names.length > NAMED
-    ? t("{{first}} and {{count}} more", { first: names.slice(0, NAMED).join(", "), count: names.length - NAMED })
-    : listText(names);
+  return firstListText(
+    people.flatMap(({ id, name }) => (ids.includes(id) ? [name] : [])),
+    NAMED,
+  );
 }
 
 interface CardFaceProps {

@@ -8,6 +8,7 @@ import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { Stepper } from "../parts/Stepper";
 import { CycleDays } from "./CycleDays";
 import { OtherDays } from "./OtherDays";
+import { ShortRests } from "./ShortRests";
 import { ShiftFields } from "./ShiftFields";
 import { SHIFT_TONES } from "./shift-tones";
 import { DateField } from "../parts/DateField";
@@ -104,6 +105,7 @@ export function ShiftPatternFields({
       </Box>
       <CycleDays value={value} onChange={onChange} />
       <OtherDays value={value} onChange={onChange} />
+      <ShortRests pattern={value} />
       {problem && (
         <Typography color="error" role="alert">
           {t("Shifts: {{problem}}.", { problem })}

@@ -113,3 +113,25 @@ it("a preset takes another's place at once, and what was filled in by hand only 
   await user.click(await screen.findByRole("button", { name: "Write over it" }));
   expect(now.cycle).toHaveLength(7);
 });
+
+it("too little rest between two shifts is said as it is tapped, an overlap as what nobody can work", async () => {
+  const night = { id: "n", name: "Night", start: "22:00", lengthMin: 480, breaks: [] };
+  const dawn = { id: "d", name: "Dawn", start: "04:30", lengthMin: 480, breaks: [] };
+  const { user } = open({
+    ...patternPreset("weekdays", "2026-03-02"),
+    shifts: [dawn, night],
+    cycle: ["d", "d", null, null, null, null, null],
+  });
+  const sunday = () => screen.getByRole("button", { name: /^Day 7, Sun/ });
+  await screen.findByRole("button", { name: /^Day 7, Sun/ });
+  expect(screen.queryByRole("list", { name: "Too little rest between shifts" })).toBeNull();
+  await user.click(sunday());
+  await user.click(sunday());
+  expect(screen.getByRole("list", { name: "Too little rest between shifts" })).toHaveTextContent(
+    /^Mon Dawn begins 1 h 30 min before Sun Night has ended: nobody can work both\.$/,
+  );
+  const starts = screen.getAllByLabelText("Starts")[0]!;
+  await user.clear(starts);
+  await user.type(starts, "14:00{Enter}");
+  expect(screen.getByText("8 h of rest between Sun Night and Mon Dawn; with less than 11 h sleep is cut short.")).toBeInTheDocument();
+});

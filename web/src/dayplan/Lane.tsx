@@ -5,9 +5,10 @@ import { useEffect, useRef, useState, type PointerEvent } from "react";
 import type { Shift } from "@kind-grip/core/calendar";
 import { onGrid, type Clash, type Placed } from "@kind-grip/core/dayplan";
 import { timeText } from "../base/dates";
+import { hoursText } from "../base/hours";
 import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
-import { gapText, stoppedBy } from "./ribbon-shape";
+import { stoppedBy } from "./ribbon-shape";
 import { nameWidth, tabPlaces, type TabPlace } from "./tab-places";
 import { useWidth } from "../parts/use-measured";
 
@@ -252,7 +253,7 @@ function Tethers({ placed, places, isStopped, px }: TethersProps) {
       >
         {until - free >= GAP_TEXT && (
           <Box component="span" sx={{ position: "relative", top: -19, right: right - until, px: 0.25, fontWeight: warm ? 700 : 400 }}>
-            {gapText(gapMin)}
+            {hoursText(gapMin)}
           </Box>
         )}
       </Box>

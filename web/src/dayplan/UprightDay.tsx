@@ -7,9 +7,10 @@ import { ribbonOf, type Clash, type LaidPlacement, type Placed, type RibbonPart 
 import { RAISED_STRAIN } from "@kind-grip/core/strain";
 import { timeText } from "../base/dates";
 import { fixedText } from "../base/measures";
+import { hoursText } from "../base/hours";
 import { t } from "../base/words";
 import { placedName, placeKeys } from "./place-keys";
-import { gapText, hoursIn, namedRuns, stoppedBy, thicknessOf, THICKEST } from "./ribbon-shape";
+import { hoursIn, namedRuns, stoppedBy, thicknessOf, THICKEST } from "./ribbon-shape";
 import { CARD_HEIGHT, roomForLine, uprightOf } from "./upright";
 
 const HOURS_WIDTH = 26;
@@ -200,7 +201,7 @@ function Gap({ from, to, warm }: { from: GapEnd; to: GapEnd; warm: boolean }) {
         fontWeight: warm ? 700 : 400,
       }}
     >
-      {gapText(gapMin)}
+      {hoursText(gapMin)}
     </Box>
   );
 }

@@ -1,9 +1,8 @@
-/** What the lying and the upright ribbon of a shift have in common: how thick, what is named, which hours, what clashes, the words of a gap. */
+/** What the lying and the upright ribbon of a shift have in common: how thick, what is named, which hours, what clashes. */
 import { DateTime } from "luxon";
 import type { Shift } from "@kind-grip/core/calendar";
 import type { Clash, RibbonPiece } from "@kind-grip/core/dayplan";
 import { dateText } from "../base/dates";
-import { t } from "../base/words";
 
 /** Thickness of the ribbon, px, and the strain index it is thickest at. */
 const THINNEST = 5;
@@ -34,10 +33,4 @@ export function hoursIn(shift: Shift, timeZone: string): { ms: number; label: st
 /** @returns whether a rule forbids what is placed, or several together */
 export function stoppedBy(clashes: readonly Clash[]): (...ids: string[]) => boolean {
   return (...ids) => clashes.some(({ weight, placementIds }) => weight === "stop" && ids.every((id) => placementIds.includes(id)));
-}
-
-/** Minutes between two sessions as they are said along the ribbon. */
-export function gapText(gapMin: number): string {
-  if (gapMin < 60) return t("{{gapMin}} min", { gapMin });
-  return `${Math.floor(gapMin / 60)} h${gapMin % 60 ? ` ${t("{{gapMin}} min", { gapMin: gapMin % 60 })}` : ""}`;
 }

@@ -25,6 +25,20 @@ const SUBJECT: Readonly<Record<AuditEntry["subject"], string>> = {
   signIn: t("Sign-ins"),
 };
 
+/** What stands in the trail as a code, in words; everything else is words already. */
+const SAID: Readonly<Record<string, string>> = {
+  progress: t("raised by one step"),
+  hold: t("left as it is"),
+  ease: t("made easier"),
+  pauseAndRefer: t("paused, and referred"),
+  "answered: giveBack": t("given back"),
+  "answered: ease": t("made easier"),
+  "answered: keepPaused": t("left paused"),
+  "answered: refer": t("held out, and referred"),
+  "late run: before": t("a late run counts"),
+  "late run: mistake": t("a late run does not count"),
+};
+
 export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId: string): string }) {
   const [page, setPage] = useState(0);
   const { data } = safetyApi.useAuditQuery({ crewId: crew.id, page }, { refetchOnMountOrArgChange: true });
@@ -65,7 +79,7 @@ export function AuditTrail({ crew, nameOf }: { crew: CrewEntry; nameOf(personId:
               <td data-head={t("When")}>{moment(entry.at)}</td>
               <td data-head={t("Who")}>{entry.by}</td>
               <td data-head={t("What")}>
-                {entry.act === "saw" ? t("saw") : t("changed")} {SUBJECT[entry.subject].toLowerCase()}: {entry.what}
+                {entry.act === "saw" ? t("saw") : t("changed")} {SUBJECT[entry.subject].toLowerCase()}: {SAID[entry.what] ?? entry.what}
                 {entry.times > 1 && t(", {{times}} times until {{lastAt}}", { times: entry.times, lastAt: moment(entry.lastAt) })}
               </td>
               <td data-head={t("Of whom")}>{entry.personId ? nameOf(entry.personId) : t("the crew")}</td>

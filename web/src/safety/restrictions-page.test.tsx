@@ -303,7 +303,11 @@ it("the trail names who saw what of whom, how often, and turns its pages", async
       [`${audit}?page=0`]: {
         total: 3,
         pageSize: 2,
-        entries: [entry({ times: 3 }), entry({ personId: null, act: "changed", subject: "run" })],
+        entries: [
+          entry({ times: 3 }),
+          entry({ personId: null, act: "changed", subject: "run" }),
+          entry({ act: "changed", subject: "decision", what: "pauseAndRefer" }),
+        ],
       },
       [`${audit}?page=1`]: { total: 3, pageSize: 2, entries: [entry({ by: "Teo" })] },
     },
@@ -316,6 +320,7 @@ it("the trail names who saw what of whom, how often, and turns its pages", async
       .map((row) => row.textContent);
   expect(rows()[0]).toMatch(/Maren.*saw baseline: record, 3 times until 26 Mar 09:00.*Ann Early/);
   expect(rows()[1]).toMatch(/changed runs: record.*the crew/);
+  expect(rows()[2]).toMatch(/changed decision: paused, and referred/);
   expect(trail.getByRole("button", { name: "Newer" })).toBeDisabled();
   await user.click(trail.getByRole("button", { name: "Older" }));
   await waitFor(() => expect(rows()).toHaveLength(1));

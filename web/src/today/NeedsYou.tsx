@@ -7,6 +7,7 @@ import { Link } from "react-router";
 import type { PersonAlert, Today } from "@kind-grip/core/api";
 import { t } from "../base/words";
 import { dateText } from "../base/dates";
+import { firstListText } from "../base/lists";
 import { fetched } from "../base/lost-code";
 import { Loading } from "../parts/Loading";
 import { needsOf } from "./needs";
@@ -60,7 +61,10 @@ export function NeedsYou({ today }: { today: Today }) {
                     {crewName}
                   </TextLink>{" "}
                   <Box component="span" sx={{ color: "text.secondary" }}>
-                    {namesOf(ready.map(({ name }) => name))}
+                    {firstListText(
+                      ready.map(({ name }) => name),
+                      NAMED,
+                    )}
                   </Box>
                 </Typography>
               ))}
@@ -96,12 +100,6 @@ export function NeedsYou({ today }: { today: Today }) {
       )}
     </Box>
   );
-}
-
-/** The first few by name, the others counted. */
-function namesOf(names: readonly string[]): string {
-  const first = names.slice(0, NAMED).join(", ");
-  return names.length > NAMED ? t("{{first}} and {{count}} more", { first, count: names.length - NAMED }) : first;
 }
 
 function Heading({ children }: { children: React.ReactNode }) {

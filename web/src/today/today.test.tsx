@@ -241,7 +241,7 @@ describe("who needs the trainer", () => {
     );
     const region = await screen.findByRole("region", { name: "Needs you" });
     expect(within(region).queryAllByRole("listitem")).toEqual([]);
-    expect(region).toHaveTextContent("Slate crew Ann, Bo, Cy");
+    expect(region).toHaveTextContent("Slate crew Ann, Bo and Cy");
     expect(region).toHaveTextContent("Di Reed (Slate crew, since 20 Mar)");
   });
 

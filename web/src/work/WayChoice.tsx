@@ -2,7 +2,7 @@
 import { MenuItem, TextField } from "@mui/material";
 import type { PersonEntry } from "@kind-grip/core/api";
 import type { WorkDay } from "@kind-grip/core/strain";
-import { listText } from "../base/measures";
+import { firstListText } from "../base/lists";
 import { t } from "../base/words";
 
 /** More than these are counted. */
@@ -12,28 +12,32 @@ interface WayChoiceProps {
   ways: readonly WorkDay[];
   chosen: WorkDay;
   people: readonly PersonEntry[];
+  /** They are what is booked: the usual day of all, then each one's own. */
+  booked: boolean;
   onChoose(id: string): void;
 }
 
-export function WayChoice({ ways, chosen, people, onChoose }: WayChoiceProps) {
+export function WayChoice({ ways, chosen, people, booked, onChoose }: WayChoiceProps) {
   const whose = ({ personIds }: WorkDay, nr: number): string => {
     const names = personIds.flatMap((id) => people.find((person) => person.id === id)?.name ?? []);
     if (names.length === 0) return nr === 0 ? t("whoever is in no other") : t("nobody");
-    return names.length > NAMED
-      ? t("{{first}} and {{count}} more", { first: listText(names.slice(0, NAMED)), count: names.length - NAMED })
-      : listText(names);
+    return firstListText(names, NAMED);
   };
+  const ownDay = ({ personIds }: WorkDay): string =>
+    personIds.length === 0
+      ? t("Everybody together, on average")
+      : (people.find(({ id }) => id === personIds[0])?.name ?? t("somebody who has left"));
   return (
     <TextField
       select
-      label={t("Whose shift")}
+      label={booked ? t("Whose usual day, as it is booked") : t("Whose shift")}
       value={chosen.id}
       onChange={({ target }) => onChoose(target.value)}
       sx={{ mb: 1.5, minWidth: 280, maxWidth: 1 }}
     >
       {ways.map((way, i) => (
         <MenuItem key={way.id} value={way.id}>
-          {t("{{way}}: {{people}}", { way: way.name, people: whose(way, i) })}
+          {booked ? ownDay(way) : t("{{way}}: {{people}}", { way: way.name, people: whose(way, i) })}
         </MenuItem>
       ))}
     </TextField>

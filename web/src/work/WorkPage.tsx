@@ -126,8 +126,11 @@ function Work({ crew, entry, people }: { crew: CrewEntry; entry: WorkEntry; peop
         <>
           {day && view !== "shift" && (
             <Box sx={{ mb: 3, maxWidth: 980 }}>
-              {entry.bookedDays && <Typography sx={{ mb: 1 }}>{t("A usual day, as it is booked:")}</Typography>}
-              {done.days.length > 1 && <WayChoice ways={done.days} chosen={day} people={people} onChoose={setWayId} />}
+              {done.days.length > 1 ? (
+                <WayChoice ways={done.days} chosen={day} people={people} booked={entry.bookedDays !== undefined} onChoose={setWayId} />
+              ) : (
+                entry.bookedDays && <Typography sx={{ mb: 1 }}>{t("A usual day, as it is booked:")}</Typography>
+              )}
               <ShiftStrain work={work} day={day} onTask={openTask} />
             </Box>
           )}

@@ -159,10 +159,10 @@ it("a colleague's newer work is offered beside one's own, and neither is lost", 
 describe("kinds of treatment of who works by bookings", () => {
   const spa = sampleCrew({ byBookings: true, shiftPattern: patternPreset("weekdays", "2026-03-02") });
   const change = `PUT /crews/${spa.id}/work`;
-  const openSpa = (work: Work, more: object = {}) =>
+  const openSpa = (work: Work, more: object = {}, people = [samplePerson()]) =>
     showCrewPage(<WorkPage />, "work", {
       crew: spa,
-      people: [samplePerson()],
+      people,
       search: "?view=shift",
       answers: {
         [`GET /crews/${spa.id}/work`]: { crewId: spa.id, version: 1, work, ...more },
@@ -211,6 +211,29 @@ describe("kinds of treatment of who works by bookings", () => {
     await user.click(await screen.findByRole("radio", { name: "Tasks" }));
     expect(screen.getByText("A usual day, as it is booked:")).toBeInTheDocument();
     expect(screen.getByText("200 min a shift")).toBeInTheDocument();
+  });
+
+  it("of several days each is named by whose it is, the hardest first; nothing is named by its id", async () => {
+    const ann = samplePerson({ name: "Ann Early" });
+    const gone = samplePerson({ name: "Gil Gone" });
+    const of = (id: string, minutes: number, personIds: string[]) => ({
+      id,
+      name: id,
+      parts: [{ taskId: rope.id, minutes }],
+      personIds,
+    });
+    const { user } = openSpa(both, { bookedDays: [of("usual", 100, []), of(ann.id, 200, [ann.id]), of(gone.id, 50, [gone.id])] }, [ann]);
+    await user.click(await screen.findByRole("radio", { name: "Tasks" }));
+    const whose = screen.getByRole("combobox", { name: "Whose usual day, as it is booked" });
+    expect(whose).toHaveTextContent(/^Ann Early$/);
+    await user.click(whose);
+    expect(screen.getAllByRole("option").map((option) => option.textContent)).toEqual([
+      "Everybody together, on average",
+      "Ann Early",
+      "somebody who has left",
+    ]);
+    await user.click(screen.getByRole("option", { name: "Everybody together, on average" }));
+    expect(screen.getByText("100 min a shift")).toBeInTheDocument();
   });
 
   it("a task that is taken out is taken out of them too", async () => {
