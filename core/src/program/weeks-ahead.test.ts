@@ -1,7 +1,8 @@
 import { SHIPPED_LIBRARY, DEFAULT_STYLE, newItem } from "../library";
 import { sampleId } from "../session/sample";
 import { boutsOf } from "../session";
-import { heldTorqueNm, loadRungs, weeksAhead } from ".";
+import { doseLadder } from "../slot";
+import { heldTorqueNm, loadRungs, nextRaise, weeksAhead } from ".";
 
 const item = (movementId: string, change: object = {}) => ({
   ...newItem(SHIPPED_LIBRARY.get(movementId), DEFAULT_STYLE, sampleId()),
@@ -115,6 +116,31 @@ describe("load", () => {
     expect(loads.every(({ tool, large }) => tool === "hammer" && !large)).toBe(true);
     const grips = loads.map(({ gripM }) => gripM!);
     expect(grips).toEqual([...grips].sort((a, b) => b - a));
+  });
+  it.each([
+    [0.5, 0.5],
+    [1, 1],
+    [1.5, 1.5],
+    [2, 1.5],
+  ])(
+    "whoever was eased out of a load of %s kg comes back to %s kg: never more than the crew does or a first load may be",
+    (writtenKg, kg) => {
+      const written = item("lift-palm-down", { formId: "load", loadKg: writtenKg, tool: "dumbbell" });
+      const top = doseLadder(written.dose, true).find(({ share }) => share > 1)!.dose;
+      const present = { formId: "band", dose: top, loadKg: null };
+      const at = { ...place, kit: [...kit(0.5, 1, 1.5, 2), { kind: "band" as const, massKg: null, count: 4 }] };
+      expect(nextRaise(SHIPPED_LIBRARY, written, present, at)).toMatchObject({ change: "form", next: { formId: "load", loadKg: kg } });
+    },
+  );
+  it.each([
+    [0.5, 0.5],
+    [1, 1],
+    [null, 1.5],
+  ])("in what is loaded from the start, written with %s kg, whoever holds nothing begins with %s kg", (loadKg, kg) => {
+    const written = item("helped-up-slow-down", { loadKg, tool: loadKg === null ? null : "dumbbell" });
+    const present = { formId: written.formId, dose: written.dose, loadKg: null };
+    const raised = nextRaise(SHIPPED_LIBRARY, written, present, { settings: ["any"], kit: kit(0.5, 1, 1.5) });
+    expect(raised).toMatchObject({ change: "load", next: { loadKg: kg } });
   });
   it("without any kit it says what is needed", () => {
     const weeks = weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 8, { ...place, kit: [] });

@@ -6,9 +6,9 @@ import { isEqual } from "es-toolkit";
 import * as v from "valibot";
 import type { KitEntry } from "../crew";
 import { misfitsOf, type KitKind, type Library, type Movement, type Setting } from "../library";
-import { Dose, doseInForm, FormId, heldIn, tensionOf, type Held, type Item } from "../session";
+import { Dose, doseInForm, FormId, heldIn, tensionOf, writtenHeld, type Held, type Item } from "../session";
 import { doseLadder } from "../slot";
-import { firstHeld, nextHeld } from "./held-load";
+import { firstHeld, heldTorqueNm, nextHeld, type HeldForm } from "./held-load";
 import { settlingDose } from "./settling";
 
 /** One raise of repetitions or hold is at most this much. Practice rule. */
@@ -113,7 +113,7 @@ export function nextRaise(
   const doseIn = (form: string, of: Dose) => doseInForm(of, library.timings.get(movement.id)?.get(form));
   const loadedFromStart = movement.load !== undefined && movement.load.rungs !== "kit";
   if (loadedFromStart && loadKg === null) {
-    const first = firstHeld(movement, kit, bodyKg);
+    const first = firstOf(movement, item, kit, bodyKg);
     if (first) return { next: { formId: first.formId, dose, ...first.held }, change: "load", large: false };
   }
   const written = doseIn(formId, item.dose);
@@ -132,6 +132,19 @@ export function nextRaise(
   return harderForm(library, item, now, movement, { settings, kit, bodyKg }, doseIn, stopped);
 }
 
+/**
+ * What somebody who holds nothing begins a load with: the first load the kit has for them, or what the item is written with where that
+ * is lighter. Whoever was eased out of a load does not come back to more than the crew does.
+ * @returns undefined when the kit has nothing light enough
+ */
+function firstOf(movement: Movement, item: Item, kit: readonly KitEntry[], bodyKg: number | null): HeldForm | undefined {
+  const first = firstHeld(movement, kit, bodyKg);
+  if (!first || item.loadKg === null) return first;
+  const asWritten = { formId: item.formId, held: writtenHeld(item) };
+  const torque = ({ formId, held }: HeldForm) => heldTorqueNm(movement, formId, held, kit);
+  return torque(asWritten) < torque(first) ? asWritten : first;
+}
+
 /** The next rung that can be done here; one that needs a load only when there is a first load light enough. */
 function harderForm(
   { timings }: Library,
@@ -146,7 +159,7 @@ function harderForm(
   const above = movement.forms
     .slice(rung + 1)
     .map((form) => ({ form, misfits: misfitsOf(movement, form.id, { settings, kit: kit.map(({ kind }) => kind) }) }));
-  const first = firstHeld(movement, kit, bodyKg);
+  const first = firstOf(movement, item, kit, bodyKg);
   const needsLoad = (kinds: readonly KitKind[]) => kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
   const harder = above.find(({ form, misfits }) => misfits.length === 0 && (!needsLoad(form.kit) || first !== undefined))?.form;
   if (harder) {

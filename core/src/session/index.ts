@@ -16,6 +16,7 @@ export {
 export {
   FormId,
   heldIn,
+  writtenHeld,
   NOTHING_HELD,
   BESIDE_SLOTS,
   HOME_SLOTS,
