@@ -8,8 +8,8 @@ import { phoneDay } from "./paused";
 import { PhoneTitle, useDay } from "./PhoneFrame";
 import type { Sending } from "./phone-store";
 
-/** @param causeId of what was told, null for something told long before: an alert of something else is not shown here */
-export function Told({ causeId }: { causeId: string | null }) {
+/** @param causeId of what was told: an alert of something else is not shown here */
+export function Told({ causeId }: { causeId: string }) {
   const library = useLibrary();
   const words = useWords();
   const phone = useDay();
@@ -23,7 +23,7 @@ export function Told({ causeId }: { causeId: string | null }) {
   const { trainer } = phone.day;
   // Nobody is told before it has left the phone, and the page says so.
   const isIt = ({ body }: Sending) => body.id === causeId;
-  const [seen, setSeen] = useState(causeId === null);
+  const [seen, setSeen] = useState(false);
   // Just put away, it is not in what this page follows yet.
   if (!seen && [...phone.waiting, ...phone.sent].some(isIt)) setSeen(true);
   const waits = !seen || phone.waiting.some(isIt);

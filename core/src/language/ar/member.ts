@@ -249,6 +249,8 @@ export const member = {
   checkNoYes: "لا على كل الأسئلة",
   checkChange: "غيّر إجابة",
   checkSend: "أرسل إلى {{trainer}}",
+  checkOver: "لا شيء مطلوب هنا الآن",
+  checkOverUnsent: "ما بدأته لم يُرسل. أخبر {{trainer}} بما يهم.",
   checkView: { palms: "راحتا اليدين", backs: "ظهرا اليدين", shoulders: "الكتفان والرقبة" },
   iAmHere: "أنا هنا",
   countWith: "العدّ والهاتف في اليد",

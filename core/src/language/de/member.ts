@@ -223,6 +223,8 @@ export const member = {
   checkNoYes: "Jede Frage mit Nein beantwortet",
   checkChange: "Eine Antwort ändern",
   checkSend: "An {{trainer}} senden",
+  checkOver: "Hier wird gerade nichts gefragt",
+  checkOverUnsent: "Was du angefangen hattest, wurde nicht gesendet. Sag {{trainer}}, was wichtig ist.",
   checkView: { palms: "Handflächen", backs: "Handrücken", shoulders: "Schultern und Nacken" },
   iAmHere: "Ich bin da",
   countWith: "Mit diesem Telefon in der Hand zählen",

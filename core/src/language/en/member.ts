@@ -213,6 +213,8 @@ export const member = {
   checkNoYes: "No to every question",
   checkChange: "Change an answer",
   checkSend: "Send to {{trainer}}",
+  checkOver: "Nothing is asked here now",
+  checkOverUnsent: "What you had begun was not sent. Tell {{trainer}} what matters.",
   checkView: { palms: "Palms", backs: "Backs of the hands", shoulders: "Shoulders and neck" },
   iAmHere: "I am here",
   countWith: "Count with this phone in the hand",

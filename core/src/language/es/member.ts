@@ -219,6 +219,8 @@ export const member = {
   checkNoYes: "No a todas las preguntas",
   checkChange: "Cambiar una respuesta",
   checkSend: "Enviar a {{trainer}}",
+  checkOver: "Aquí no se pregunta nada ahora",
+  checkOverUnsent: "Lo que habías empezado no se envió. Cuéntale a {{trainer}} lo importante.",
   checkView: { palms: "Palmas", backs: "Dorso de las manos", shoulders: "Hombros y cuello" },
   iAmHere: "Estoy aquí",
   countWith: "Contar con este teléfono en la mano",

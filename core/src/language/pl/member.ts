@@ -239,6 +239,8 @@ export const member = {
   checkNoYes: "Nie na każde pytanie",
   checkChange: "Zmień odpowiedź",
   checkSend: "Wyślij do: {{trainer}}",
+  checkOver: "Teraz nie ma tu żadnych pytań",
+  checkOverUnsent: "To, co już było zaczęte, nie zostało wysłane. Powiedz o ważnych sprawach: {{trainer}}.",
   checkView: { palms: "Dłonie", backs: "Grzbiety dłoni", shoulders: "Barki i kark" },
   iAmHere: "Jestem",
   countWith: "Licz z tym telefonem w ręce",

@@ -1,7 +1,7 @@
 /** Before a round: the safety questions one by one, where something is felt, the main hand; looked over once and sent, also later. */
 import { Box, Button, Typography } from "@mui/material";
 import { useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { QUESTION_IDS } from "@kind-grip/core/safety";
 import { useWords } from "../../base/library";
 import { Loading } from "../../parts/Loading";
@@ -22,9 +22,24 @@ export default function SelfCheckPage() {
   const [sentId, setSentId] = useState<string>();
   const round = askedCheck(phone.day, phone.answered);
   const waits = phone.waiting.find(({ kind }) => kind === "self-checks")?.body.id;
-  const toldId = sentId ?? waits ?? null;
-  if (sentId || !round) return <Told key={toldId} causeId={toldId} />;
+  const [wasAsked] = useState(round !== null);
+  const toldId = sentId ?? waits;
+  if (toldId && (sentId || !round)) return <Told key={toldId} causeId={toldId} />;
+  if (!round) return <Over trainer={phone.day.trainer} unsent={wasAsked} />;
   return <Check key={round.id} roundId={round.id} trainer={phone.day.trainer} now={() => practiceTime(phone)} onSent={setSentId} />;
+}
+
+/** Nothing is asked here: it was sent before, the round has ended, or the trainer has asked in person. */
+function Over({ trainer, unsent }: { trainer: string; unsent: boolean }) {
+  const words = useWords();
+  return (
+    <>
+      <PhoneTitle title={words.member("checkOver")} lead={unsent ? words.member("checkOverUnsent", { trainer }) : undefined} />
+      <Button component={Link} to="/me" variant="outlined" fullWidth sx={{ minHeight: 56 }}>
+        {words.member("back")}
+      </Button>
+    </>
+  );
 }
 
 interface CheckProps {

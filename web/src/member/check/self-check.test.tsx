@@ -41,7 +41,7 @@ const day = (change: Partial<MemberDay> = {}) =>
     ],
     ...change,
   });
-const open = async (given: MemberDay = day(), away = false) => {
+const open = async (given: MemberDay = day(), away = false, at = "/me") => {
   await takeDay(given);
   const server = new TestServer({ "GET /member/day": given });
   server.away = away;
@@ -53,7 +53,7 @@ const open = async (given: MemberDay = day(), away = false) => {
       </Route>
     </Routes>
   );
-  return { server, ...showPage(pages, { at: "/me", path: "*", knowsMe: false }) };
+  return { server, ...showPage(pages, { at, path: "*", knowsMe: false }) };
 };
 type User = Awaited<ReturnType<typeof open>>["user"];
 const begin = async (user: User) => user.click(await screen.findByRole("link", { name: /Before you are measured/ }));
@@ -169,6 +169,26 @@ it("is not asked where no round asks", async () => {
   await open(day({ selfCheck: null }));
   await screen.findByRole("heading", { name: /Hello/ });
   expect(screen.queryByRole("link", { name: /Before you are measured/ })).toBeNull();
+});
+
+it("where nobody asks nothing is claimed to be told", async () => {
+  const { server, user } = await open(day({ selfCheck: null }), false, "/me/check");
+  expect(await screen.findByRole("heading", { name: "Nothing is asked here now" })).toBeInTheDocument();
+  expect(screen.queryByText("Told.")).toBeNull();
+  expect(screen.queryByText(/was not sent/)).toBeNull();
+  await user.click(screen.getByRole("link", { name: "Back" }));
+  await screen.findByRole("heading", { name: /Hello/ });
+  expect(server.calls("PUT")).toEqual([]);
+});
+
+it("a check that is over while it is being answered says that nothing of it was sent", async () => {
+  const { user } = await open();
+  await begin(user);
+  await user.click(await screen.findByRole("button", { name: "No" }));
+  await act(async () => takeDay(day({ selfCheck: null })));
+  expect(await screen.findByRole("heading", { name: "Nothing is asked here now" })).toBeInTheDocument();
+  expect(screen.getByText("What you had begun was not sent. Tell Maren Holt what matters.")).toBeInTheDocument();
+  expect(await outbox()).toEqual([]);
 });
 
 describe("what a phone asks besides", () => {
