@@ -2,7 +2,7 @@
 import { Box, Button, ButtonBase, Typography } from "@mui/material";
 import { Check, ChevronRight, ClipboardCheck, CloudOff, Hand, MapPin, Play } from "lucide-react";
 import { Link } from "react-router";
-import { dateAt, wallTime } from "@kind-grip/core/calendar";
+import { addDays, dateAt, wallTime } from "@kind-grip/core/calendar";
 import { givenNameOf } from "@kind-grip/core/crew";
 import { hasRoomFor } from "@kind-grip/core/dayplan";
 import { durationText } from "@kind-grip/core/units";
@@ -46,7 +46,8 @@ export default function DayPage() {
   const planned = todays.map(({ session }) => session);
   const alone = home.filter(({ session }) => (off || session.slot === "home") && hasRoomFor(library, planned, session));
   const later = sessions.filter((entry) => dayOf(entry) > today);
-  const booked = day.bookings.filter(({ startsAt }) => dateAt(Date.parse(startsAt), zone) === today);
+  const bookedOn = (date: string) => day.bookings.filter(({ startsAt }) => dateAt(Date.parse(startsAt), zone) === date);
+  const booked = bookedOn(today);
   // A reset that was let go is over: the next treatment has begun.
   const isNext = (entry: MemberSession) => Date.parse(entry.startsAt!) + (entry.booked ? 10 : 60) * 60_000 > now;
   const next = todays.find((entry) => !isDone(entry) && isNext(entry));
@@ -100,7 +101,7 @@ export default function DayPage() {
             }
           />
           <List title={words.member(off ? "offDay" : "atHome")} entries={alone} zone={zone} isDone={isDone} />
-          <List title={words.member("tomorrow")} entries={later} zone={zone} isDone={isDone} />
+          <List title={words.member("tomorrow")} entries={later} bookings={bookedOn(addDays(today, 1))} zone={zone} isDone={isDone} />
           <List title={words.member("anyTime")} entries={anyTime} zone={zone} isDone={isDone} />
         </>
       )}

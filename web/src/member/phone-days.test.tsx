@@ -3,18 +3,12 @@ import "fake-indexeddb/auto";
 import { act, screen, waitFor, within } from "@testing-library/react";
 import type { MemberDay } from "@kind-grip/core/api";
 import { checkIn, dayWith, emptyPhone, entryOf, openPhone, startPhone } from "../testing/phone";
+import { atNoon } from "../testing/at-noon";
 import { sampleId, sampleSession } from "../testing/sample";
 import { refusal, type TestServer } from "../testing/screen";
 import { isInDay, kept as keptOf, notInDay, phone, signedInAs } from "./phone-store";
 
-// It is the middle of the day: an hour back or on is still today, whenever the tests run.
-const NOON = Date.parse(`${new Date().toISOString().slice(0, 10)}T12:00:00Z`);
-const TIMERS = ["setTimeout", "setInterval", "setImmediate", "clearTimeout", "clearInterval", "clearImmediate"] as const;
-const FRAMES = ["requestAnimationFrame", "cancelAnimationFrame", "requestIdleCallback", "cancelIdleCallback"] as const;
-beforeAll(() =>
-  jest.useFakeTimers({ now: NOON, doNotFake: [...TIMERS, ...FRAMES, "hrtime", "nextTick", "performance", "queueMicrotask"] }),
-);
-afterAll(() => void jest.useRealTimers());
+atNoon();
 
 jest.setTimeout(30_000);
 

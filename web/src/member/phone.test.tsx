@@ -1,11 +1,11 @@
 /** A crew member's phone: the day from its own store, what is paused, a custom movement, telling, and what the server will not take. */
 import "fake-indexeddb/auto";
 import { act, screen, waitFor, within } from "@testing-library/react";
-import type { MemberDay, MemberSession } from "@kind-grip/core/api";
 import { DEFAULT_STYLE, easierForm, newItem, sampleCustomMovement, SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { wordsOf } from "@kind-grip/core/language";
 import type { RunRecord } from "@kind-grip/core/run";
 import { checkIn, dayWith, emptyPhone, entryOf, openPhone } from "../testing/phone";
+import { atNoon } from "../testing/at-noon";
 import { refusal, showPage, TestServer } from "../testing/screen";
 import { sampleId, sampleSession } from "../testing/sample";
 import PhoneSignIn from "./PhoneSignIn";
@@ -13,14 +13,7 @@ import { kept as keptOf, phone, signedInAs } from "./phone-store";
 import { compilePerson } from "@kind-grip/core/session";
 import { keepUnderWay } from "../run/run-store";
 
-// It is the middle of the day: an hour back or on is still today, whenever the tests run.
-const NOON = Date.parse(`${new Date().toISOString().slice(0, 10)}T12:00:00Z`);
-const TIMERS = ["setTimeout", "setInterval", "setImmediate", "clearTimeout", "clearInterval", "clearImmediate"] as const;
-const FRAMES = ["requestAnimationFrame", "cancelAnimationFrame", "requestIdleCallback", "cancelIdleCallback"] as const;
-beforeAll(() =>
-  jest.useFakeTimers({ now: NOON, doNotFake: [...TIMERS, ...FRAMES, "hrtime", "nextTick", "performance", "queueMicrotask"] }),
-);
-afterAll(() => void jest.useRealTimers());
+atNoon();
 
 jest.setTimeout(30_000);
 
@@ -217,81 +210,6 @@ it("where the shift has all that a day may have, nothing is added at home", asyn
   const home = [entryOf({ ...sampleSession(["palm-away"], { name: "After work" }), slot: "home" })];
   await open(day({ home, sessions: planned(3) }));
   expect(screen.queryByText("After work")).toBeNull();
-});
-
-describe("a day of bookings", () => {
-  const soon = (min: number) => new Date(Date.now() + min * 60_000).toISOString();
-  const reset = (min: number, name: string): MemberSession => ({
-    ...entryOf({ ...sampleSession(["shake-out"]), name, slot: "reset" }),
-    placementId: sampleId(),
-    startsAt: soon(min),
-    booked: true,
-  });
-  const treatment = (min: number, name: string | null) => ({
-    id: sampleId(),
-    version: 3,
-    startsAt: soon(min),
-    lengthMin: 60,
-    name,
-    deep: true,
-  });
-  const booked = (change: Partial<MemberDay> = {}) =>
-    day({
-      anyTime: [],
-      sessions: [reset(-20, "Early one"), reset(1, "Between two")],
-      bookings: [treatment(-70, "Hot stones"), treatment(4, null)],
-      changes: 7,
-      ...change,
-    });
-
-  it("what is next is a reset, without a roll call; treatments stand between", async () => {
-    await open(booked());
-    const next = within(screen.getByRole("region", { name: "Between two" }));
-    expect(next.getByRole("link", { name: "Start" })).toBeInTheDocument();
-    expect(next.queryByRole("button", { name: /here/i })).not.toBeInTheDocument();
-    const lines = within(screen.getByRole("region", { name: "Today" })).getAllByRole("listitem");
-    expect(lines.map((line) => line.textContent)).toEqual([
-      expect.stringContaining("Hot stones"),
-      expect.stringContaining("Early one"),
-      expect.stringMatching(/Treatment60 min/),
-    ]);
-  });
-
-  it("running late is told, and the day is as the server answers", async () => {
-    const kept = booked();
-    const later = { ...kept, sessions: [reset(11, "Moved one")] };
-    const { server, user } = await open(kept, { "PUT /member/late": later, "GET /member/pulse": { changes: 7 } });
-    await user.click(screen.getByRole("button", { name: "Running late?" }));
-    server.answers = { ...server.answers, "GET /member/day": later };
-    await user.click(screen.getByRole("button", { name: "10 min later" }));
-    expect(await screen.findByText("Moved one")).toBeInTheDocument();
-    // The one that is on is over in ten minutes and less; the next to end is meant.
-    expect(server.calls("PUT")[0]!.body).toEqual({ bookingId: kept.bookings[1]!.id, version: 3, byMin: 10 });
-  });
-
-  it("without a connection that is said, and nothing is kept to be sent later", async () => {
-    const { user } = await open(booked(), {}, true);
-    await user.click(screen.getByRole("button", { name: "Running late?" }));
-    await user.click(screen.getByRole("button", { name: "5 min later" }));
-    expect(await screen.findByRole("alert")).toHaveTextContent(/needs a connection/);
-    expect(await phone.outbox.count()).toBe(0);
-  });
-
-  it("hears of a change at the next beat of its pulse", async () => {
-    const kept = booked();
-    const { server } = await open(kept, { "GET /member/pulse": { changes: 7 } });
-    await screen.findByText("Between two");
-    const pulses = () => server.asked.filter(({ call }) => call === "GET /member/pulse").length;
-    await waitFor(() => expect(pulses()).toBe(1));
-    server.answers = {
-      ...server.answers,
-      "GET /member/pulse": { changes: 8 },
-      "GET /member/day": { ...kept, changes: 8, sessions: [reset(1, "Moved by itself")] },
-    };
-    expect(await screen.findByText("Moved by itself")).toBeInTheDocument();
-    // The first that says so brings the day; its usual round comes after six.
-    expect(pulses()).toBeLessThanOrEqual(3);
-  });
 });
 
 describe("counted with the meter in the hand", () => {
