@@ -1,6 +1,6 @@
 /** Crews, people, absences. */
 import * as v from "valibot";
-import { Crew, NewPerson, Person } from "../crew";
+import { Crew, NewPerson, Person, StepState } from "../crew";
 import { Id, IsoDate } from "../units";
 import { Version } from "./shapes";
 
@@ -16,6 +16,19 @@ export const CrewListEntry = v.strictObject({
   sharedBy: v.nullable(v.string()),
 });
 export type CrewListEntry = v.InferOutput<typeof CrewListEntry>;
+
+/** How far each step of a crew's job is. */
+export const CrewPath = v.strictObject({
+  people: StepState,
+  work: StepState,
+  baseline: StepState,
+  program: StepState,
+  plan: StepState,
+  runs: StepState,
+  progress: StepState,
+  report: StepState,
+});
+export type CrewPath = v.InferOutput<typeof CrewPath>;
 
 const Colleague = { accountId: Id, name: v.string(), email: v.string() };
 /** Trainers who share a crew. */

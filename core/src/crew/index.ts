@@ -14,4 +14,5 @@ export {
 } from "./roster";
 export { ROSTER_FIELDS, guessColumns, type ColumnMap, type RosterField } from "./roster-columns";
 export { guessEncoding, readRosterText, type Encoding, type RosterText } from "./roster-text";
+export { pathOf, STEPS, StepState, type PathFacts, type Step } from "./path";
 export { areSimilarNames } from "./similar-name";

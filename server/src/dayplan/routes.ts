@@ -1,10 +1,12 @@
 /** Day plans, the calendar file, and Today. */
-import { ChangedWeek, Today, WeekPlanEntry } from "@kind-grip/core/api";
+import { ChangedWeek, CrewPath, Today, WeekPlanEntry } from "@kind-grip/core/api";
 import { Id } from "@kind-grip/core/units";
 import * as v from "valibot";
 import { noteSeen } from "../audit/audit";
 import type { AppContext } from "../context";
+import { CrewParams } from "../http/params";
 import type { Routes } from "../http/route";
+import { crewPath } from "./crew-path";
 import { saveWeekPlan, weekPlan } from "./plans";
 import { today } from "./today-again";
 import { WeekStart } from "./week-start";
@@ -27,6 +29,16 @@ export function addDayPlanRoutes(routes: Routes, { db, now }: AppContext): void 
         await noteSeen(db, caller, at, { crewId, personId: null, subject: "report", what: "symptom reports on Today" });
       return written;
     },
+  });
+  routes.add({
+    id: "crewPath",
+    method: "get",
+    scope: "health.read",
+    path: "/api/crews/:crewId/path",
+    summary: "How far each step of a crew's job is",
+    answer: CrewPath,
+    params: CrewParams,
+    handle: async ({ caller, params }) => crewPath(db, caller, await now(caller), params.crewId),
   });
   routes.add({
     id: "weekPlan",

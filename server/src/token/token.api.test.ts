@@ -53,6 +53,7 @@ const MAY: Record<Scope | "every", string[]> = {
   "sessions.read": ["lastPresence", "quickTestRule", "run", "runs", "runsCsv"],
   "reports.read": ["report", "reportCsv", "reportPaper", "reportWorkbook"],
   "health.read": [
+    "crewPath",
     "decisionHistory",
     "decisions",
     "everythingOfPerson",

@@ -21,7 +21,11 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
   }
   const full = (answer.error?.data as ProblemBody | undefined)?.code === "diskFull";
   if (full) api.dispatch(roomLost());
-  else if (!answer.error && api.type === "mutation") api.dispatch(roomFound());
+  else if (!answer.error && api.type === "mutation") {
+    api.dispatch(roomFound());
+    // Whatever was changed, a step of the crew's job may be further now.
+    api.dispatch(serverApi.util.invalidateTags(["Path"]));
+  }
   const away =
     !full &&
     answer.error &&
@@ -38,6 +42,7 @@ const watched: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = a
 export const TAGS = [
   "Texts",
   "Me",
+  "Path",
   "Crews",
   "Colleagues",
   "People",

@@ -35,19 +35,33 @@ interface SendFrameProps {
 }
 
 export function SendFrame({ title, crewId, onCrew, ready, error, onSend, onClose, children }: SendFrameProps) {
-  const crews = crewApi.useCrewsQuery().data ?? [];
+  const crews = crewApi.useCrewsQuery();
+  const unread = crews.data === undefined ? crews.error : undefined;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="send-title">
       <DialogTitle id="send-title">{title}</DialogTitle>
       <DialogContent>
         <Box sx={{ display: "grid", gap: 2, pt: 1 }}>
           <TextField select label={t("Crew")} value={crewId} onChange={(event) => onCrew(event.target.value)}>
-            {crews.map(({ id, name }) => (
+            {(crews.data ?? []).map(({ id, name }) => (
               <MenuItem key={id} value={id}>
                 {name}
               </MenuItem>
             ))}
           </TextField>
+          {Boolean(unread) && (
+            <Alert
+              severity="error"
+              variant="outlined"
+              action={
+                <Button color="inherit" onClick={() => void crews.refetch()}>
+                  {t("Try again")}
+                </Button>
+              }
+            >
+              {t("Your crews could not be read.")}
+            </Alert>
+          )}
           {children}
           {Boolean(error) && (
             <Alert severity="error" variant="outlined">

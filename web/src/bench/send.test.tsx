@@ -106,3 +106,17 @@ describe("into a crew's work", () => {
     expect(button()).toBeDisabled();
   });
 });
+
+it("crews that cannot be read are not no crews", async () => {
+  const server = new TestServer({ ...SIGNED_IN, "GET /crews": refusal(500, "broken", "Something broke.") });
+  const { user } = showPage(<SendToWork task={task} minutes={90} />);
+  await user.click(screen.getByRole("button"));
+  const dialog = within(screen.getByRole("dialog"));
+  const said = await dialog.findByText("Your crews could not be read.");
+  expect(said).toBeVisible();
+  server.answers = { ...server.answers, "GET /crews": [listed] };
+  await user.click(dialog.getByRole("button", { name: "Try again" }));
+  await waitFor(() => expect(screen.queryByText("Your crews could not be read.")).toBeNull());
+  await user.click(dialog.getByRole("combobox", { name: "Crew" }));
+  expect(await screen.findByRole("option", { name: crew.name })).toBeInTheDocument();
+});

@@ -4,18 +4,10 @@ import { Fragment } from "react";
 import { Check, CircleAlert, Settings2 } from "lucide-react";
 import { Link, NavLink, Outlet, useParams } from "react-router";
 import type { CrewEntry } from "@kind-grip/core/api";
-import { dateAt } from "@kind-grip/core/calendar";
-import { isHere } from "@kind-grip/core/crew";
-import { useNow } from "../base/now";
+import type { Step, StepState } from "@kind-grip/core/crew";
 import { t } from "../base/words";
-import { workApi } from "../work/api";
-import { todayApi } from "../today/api";
-import { runApi } from "../run/api";
-import { programApi } from "../program/api";
 import { crewApi } from "./api";
-import { baselineApi, roundsOfCrew } from "../baseline/api";
 import { Loaded } from "../parts/Loaded";
-import { useParticipations } from "../safety/use-participations";
 
 /** The crew of the address, loaded; pages below {@link CrewFrame} can rely on it. */
 export function useCrew(): CrewEntry {
@@ -67,7 +59,6 @@ export default function CrewFrame() {
   );
 }
 
-type StepState = "empty" | "part" | "ready" | "needsYou";
 const STATE_NAMES: Readonly<Record<StepState, string>> = {
   empty: t("empty"),
   part: t("part"),
@@ -75,32 +66,18 @@ const STATE_NAMES: Readonly<Record<StepState, string>> = {
   needsYou: t("needs you"),
 };
 
-function Path({ crew: { id: crewId, byBookings, timeZone } }: { crew: CrewEntry }) {
-  const today = dateAt(useNow(60_000), timeZone);
-  const people = crewApi.usePeopleQuery(crewId).data ?? [];
-  const programs = programApi.useProgramsQuery(crewId).data?.length ?? 0;
-  const runs = runApi.useRunsQuery({ crewId, page: 0 }).data?.total ?? 0;
-  const tasks = workApi.useWorkQuery(crewId).data?.work.tasks.length ?? 0;
-  const [round] = roundsOfCrew(baselineApi.useRoundsQuery(crewId).data) ?? [];
-  const participations = useParticipations(crewId);
-  const heldOut = people.filter(({ id }) => participations.get(id)?.heldOut).length;
-  const here = people.filter((person) => isHere(person, today)).length;
-  const waiting = (todayApi.useTodayQuery().data?.decisions ?? []).filter(
-    (each) => each.crewId === crewId && each.kind !== "progress",
-  ).length;
-  const ready = (is: boolean): StepState => (is ? "ready" : "empty");
-  const measured: StepState = !round || round.begun === 0 ? "empty" : round.closed || round.finished + heldOut >= here ? "ready" : "part";
-  const steps: { to: string; label: string; state: StepState }[] = [
-    { to: "people", label: t("People"), state: heldOut > 0 ? "needsYou" : ready(people.length > 0) },
-    { to: "work", label: t("Work"), state: ready(tasks > 0) },
-    { to: "baseline", label: t("Baseline"), state: measured },
-    { to: "program", label: t("Program"), state: ready(programs > 0) },
-    byBookings
-      ? { to: "bookings", label: t("Bookings"), state: ready(programs > 0) }
-      : { to: "day-plan", label: t("Day plan"), state: ready(runs > 0) },
-    { to: "runs", label: t("Runs"), state: ready(runs > 0) },
-    { to: "progress", label: t("Progress"), state: waiting > 0 ? "needsYou" : ready(runs > 0) },
-    { to: "report", label: t("Report"), state: ready(runs > 0) },
+function Path({ crew: { id: crewId, byBookings } }: { crew: CrewEntry }) {
+  // What is not known is not called empty: without an answer the steps have no marks.
+  const { currentData: states } = crewApi.useCrewPathQuery(crewId, { pollingInterval: 60_000, skipPollingIfUnfocused: true });
+  const steps: { to: string; label: string; step: Step }[] = [
+    { to: "people", label: t("People"), step: "people" },
+    { to: "work", label: t("Work"), step: "work" },
+    { to: "baseline", label: t("Baseline"), step: "baseline" },
+    { to: "program", label: t("Program"), step: "program" },
+    byBookings ? { to: "bookings", label: t("Bookings"), step: "plan" } : { to: "day-plan", label: t("Day plan"), step: "plan" },
+    { to: "runs", label: t("Runs"), step: "runs" },
+    { to: "progress", label: t("Progress"), step: "progress" },
+    { to: "report", label: t("Report"), step: "report" },
   ];
   return (
     <Box
@@ -114,7 +91,7 @@ function Path({ crew: { id: crewId, byBookings, timeZone } }: { crew: CrewEntry 
         ml: "auto",
       }}
     >
-      {steps.map(({ to, label, state }) => (
+      {steps.map(({ to, label, step }) => (
         <Box
           key={to}
           component={NavLink}
@@ -136,7 +113,7 @@ function Path({ crew: { id: crewId, byBookings, timeZone } }: { crew: CrewEntry 
             "&.active": { color: "text.primary", borderColor: "warm.main" },
           }}
         >
-          <StepMark state={state} />
+          <StepMark state={states?.[step]} />
           {label}
         </Box>
       ))}
@@ -144,7 +121,8 @@ function Path({ crew: { id: crewId, byBookings, timeZone } }: { crew: CrewEntry 
   );
 }
 
-function StepMark({ state }: { state: StepState }) {
+function StepMark({ state }: { state: StepState | undefined }) {
+  if (!state) return <Box component="span" aria-hidden sx={{ width: 17 }} />;
   if (state === "ready") return <Check size={17} aria-label={STATE_NAMES[state]} />;
   if (state === "needsYou") return <Box component={CircleAlert} size={17} aria-label={STATE_NAMES[state]} sx={{ color: "error.main" }} />;
   return (

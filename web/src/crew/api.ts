@@ -6,6 +6,7 @@ import type {
   CrewColleagues,
   CrewEntry,
   CrewListEntry,
+  CrewPath,
   Invitation,
   ManyPeople,
   PersonEntry,
@@ -18,6 +19,10 @@ export const crewApi = serverApi.injectEndpoints({
   endpoints: (make) => ({
     crews: make.query<CrewListEntry[], void>({ query: () => "/crews", providesTags: ["Crews", "People", "Programs"] }),
     crew: make.query<CrewEntry, string>({ query: (id) => `/crews/${id}`, providesTags: ["Crews"] }),
+    crewPath: make.query<CrewPath, string>({
+      query: (id) => `/crews/${id}/path`,
+      providesTags: ["Path", "Crews", "People", "Programs", "Plan", "Bookings", "Runs", "Rounds", "Safety", "Decisions"],
+    }),
     createCrew: make.mutation<CrewEntry, { id: string; crew: Crew }>({
       query: (body) => ({ url: "/crews", method: "POST", body }),
       invalidatesTags: (done) => (done ? ["Crews"] : []),

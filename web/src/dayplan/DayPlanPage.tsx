@@ -57,7 +57,10 @@ function PlanOfWeek() {
       {(entry) => (
         <Loaded query={programs}>
           {() =>
-            sessions.length === 0 ? (
+            // Nobody is called gone from a group while it is not known who is there.
+            people.data === undefined ? (
+              <Loaded query={people}>{() => null}</Loaded>
+            ) : sessions.length === 0 ? (
               <>
                 <WeekTitle crew={crew} weekStart={entry.weekStart} />
                 <Empty

@@ -5,6 +5,7 @@ import type { ChangedWeek, WeekPlanEntry } from "@kind-grip/core/api";
 import { laidId, type Series, type StandingPlan } from "@kind-grip/core/dayplan";
 import { showCrewPage } from "../testing/crew-page";
 import { sampleCrew, sampleId, samplePerson, sampleProgram, sampleSession } from "../testing/sample";
+import { refusal, type Answers } from "../testing/screen";
 import DayPlanPage from "./DayPlanPage";
 import { typeDay } from "../testing/type-day";
 
@@ -35,6 +36,7 @@ function show(
   more: Partial<WeekPlanEntry> = {},
   programs = [program],
   crewPeople = people,
+  answers: Answers = {},
 ) {
   localStorage.clear();
   let entry: WeekPlanEntry = { crewId: crew.id, weekStart: WEEK, version: 1, standing, placements: [], kept: [], neighbours: [], ...more };
@@ -52,6 +54,7 @@ function show(
         entry = { ...entry, version: entry.version + 1, placements, standing: changed ?? entry.standing };
         return entry;
       },
+      ...answers,
     },
   });
   const saved = () => shown.server.calls("PUT").at(-1)?.body as ChangedWeek | undefined;
@@ -400,4 +403,30 @@ describe("reminders", () => {
     await user.click(within(dialog).getByRole("radio", { name: "20 min" }));
     await waitFor(() => expect(server.calls("PUT").map(({ body }) => body)).toEqual([{ minutesBefore: 20 }]));
   });
+});
+
+it("nobody is called gone from a group while it is not known who is there", async () => {
+  const group = { id: sampleId(), name: "Yard", people: [people[0]!.id] };
+  show({ groups: [group], series: [series({ groupId: group.id })] }, {}, [program], people, {
+    [`GET /crews/${crew.id}/people`]: refusal(503, "busy", "The server is busy."),
+  });
+  expect(await screen.findByText("The server is busy.")).toBeInTheDocument();
+  expect(screen.queryByText(/nobody|everybody of|has left/i)).toBeNull();
+});
+
+it("a shift that begins before the last has ended, or soon after it, is worth knowing", async () => {
+  show({ groups: [], series: [series({ shift: "late" })] }, {}, [program], people, {
+    [`GET /crews/${crew.id}`]: {
+      ...crew,
+      shiftPattern: {
+        anchorDate: "2026-03-02",
+        shifts: [
+          { id: "late", name: "Late", start: "22:00", lengthMin: 480, breaks: [] },
+          { id: "dawn", name: "Dawn", start: "05:00", lengthMin: 480, breaks: [] },
+        ],
+        cycle: ["late", "dawn", null, null, null, null, null],
+      },
+    },
+  });
+  expect(await screen.findByText("The shift begins 1 h before the last one has ended: nobody can work both.")).toBeInTheDocument();
 });

@@ -57,6 +57,7 @@ export default function ProgressPage() {
 function FiguresView({ crew }: { crew: CrewEntry }) {
   const [days, setDays] = useState<"7" | "28" | "84">("28");
   const query = progressApi.useProgressQuery({ crewId: crew.id, days: Number(days) });
+  const people = crewApi.usePeopleQuery(crew.id);
   return (
     <>
       <Box sx={{ mb: 2 }}>
@@ -71,7 +72,7 @@ function FiguresView({ crew }: { crew: CrewEntry }) {
           )
         }
       </Loaded>
-      <QuickTests crewId={crew.id} people={crewApi.usePeopleQuery(crew.id).data ?? []} />
+      <Loaded query={people}>{(list) => <QuickTests crewId={crew.id} people={list} />}</Loaded>
     </>
   );
 }

@@ -4,7 +4,7 @@ import { ArrowLeft } from "lucide-react";
 import { partition } from "es-toolkit";
 import { DateTime } from "luxon";
 import { Link, useParams } from "react-router";
-import type { CrewEntry, PersonEntry } from "@kind-grip/core/api";
+import type { Absence, CrewEntry, PersonEntry } from "@kind-grip/core/api";
 import { workingDayAt } from "@kind-grip/core/calendar";
 import type { RunRecord } from "@kind-grip/core/run";
 import { durationText } from "@kind-grip/core/units";
@@ -27,18 +27,31 @@ export default function RunRecordPage() {
   const crew = useCrew();
   const query = runApi.useRunQuery(runId!);
   const people = crewApi.usePeopleQuery(crew.id);
-  // Nobody is called removed while it is not known who is there.
+  const absences = crewApi.useAbsencesQuery(crew.id);
+  // Nobody is called removed, or away who was excused, while it is not known who is there.
   return (
-    <Loaded query={query}>{(run) => <Loaded query={people}>{(list) => <Sheet crew={crew} run={run} people={list} />}</Loaded>}</Loaded>
+    <Loaded query={query}>
+      {(run) => (
+        <Loaded query={people}>
+          {(list) => <Loaded query={absences}>{(excused) => <Sheet crew={crew} run={run} people={list} absences={excused} />}</Loaded>}
+        </Loaded>
+      )}
+    </Loaded>
   );
 }
 
-function Sheet({ crew, run, people }: { crew: CrewEntry; run: RunRecord; people: readonly PersonEntry[] }) {
+interface SheetProps {
+  crew: CrewEntry;
+  run: RunRecord;
+  people: readonly PersonEntry[];
+  absences: readonly Absence[];
+}
+
+function Sheet({ crew, run, people, absences }: SheetProps) {
   const words = useWords();
   const nameOf = (personId: string) => people.find((person) => person.id === personId)?.name ?? t("Somebody who was removed");
   const there = run.people.filter((person) => person.present).sort((a, b) => nameOf(a.personId).localeCompare(nameOf(b.personId)));
   const day = workingDayAt(crew.shiftPattern, crew.timeZone, Date.parse(run.startedAt));
-  const { data: absences = [] } = crewApi.useAbsencesQuery(crew.id);
   const isExcused = (id: string) => absences.some(({ personId, from, until }) => personId === id && from <= day && day <= until);
   const [excused, away] = partition(
     run.people.filter((person) => !person.present),

@@ -76,3 +76,9 @@ it("calls nobody removed while it is not known who is there", async () => {
   expect((await screen.findAllByText("The server is busy.")).length).toBeGreaterThan(0);
   expect(document.body).not.toHaveTextContent("removed");
 });
+
+it("calls nobody away while it is not known who was excused", async () => {
+  open({ [`GET /crews/${crew.id}/absences`]: refusal(503, "busy", "The server is busy.") });
+  expect(await screen.findByText("The server is busy.")).toBeInTheDocument();
+  expect(document.body).not.toHaveTextContent("Away");
+});

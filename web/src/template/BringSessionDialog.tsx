@@ -1,5 +1,5 @@
 /** A session of another program of the crew, or of a template, brought into the program that is open. */
-import { Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
+import { Alert, Box, Button, ButtonBase, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
@@ -74,6 +74,26 @@ export function BringSessionDialog({ crew, program, programId, onBring, onClose 
     <Dialog open onClose={onClose} aria-labelledby="bring-session-title" maxWidth="sm" fullWidth>
       <DialogTitle id="bring-session-title">{t("Bring in a session")}</DialogTitle>
       <DialogContent>
+        {[
+          { query: programs, text: t("This crew's other programs could not be read.") },
+          { query: templates, text: t("Your templates could not be read.") },
+        ]
+          .filter(({ query }) => query.error && query.data === undefined)
+          .map(({ query, text }) => (
+            <Alert
+              key={text}
+              severity="error"
+              variant="outlined"
+              sx={{ mb: 2 }}
+              action={
+                <Button color="inherit" onClick={() => void query.refetch()}>
+                  {t("Try again")}
+                </Button>
+              }
+            >
+              {text}
+            </Alert>
+          ))}
         {sources.map((source) => (
           <Box component="section" key={`${source.from} ${source.program.sessions[0]?.id}`} aria-label={source.from} sx={{ mb: 2 }}>
             <Typography sx={{ fontWeight: 700 }}>{source.from}</Typography>
