@@ -27,6 +27,9 @@ const PLACES = [
   { to: "/practice", label: t("Practice"), Icon: Building2 },
 ] as const;
 
+/** Where a crew lead has something to do: what they lead, and their own sign-in. Everything else is the trainer's. */
+const OF_A_LEAD = [/^\/today\/?$/, /^\/week(\/|$)/, /^\/practice\/?$/, /^\/crews\/[^/]+\/run\//];
+
 /** @param bare without the rail, for the run screen */
 export function Frame({ bare = false }: { bare?: boolean }) {
   const { data: me, isError } = serverApi.useMeQuery();
@@ -53,6 +56,7 @@ export function Frame({ bare = false }: { bare?: boolean }) {
   if (me.account && takeMeasures(me.account.measures)) return <Loading />;
   if (me.account && !movements.data) return movements.isError ? <ConnectionNotice page /> : <Loading />;
   if (!me.account) return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
+  if (me.account.role === "lead" && !OF_A_LEAD.some((place) => place.test(pathname))) return <Navigate to="/today" replace />;
   return (
     <WithLibrary custom={custom} corrections={texts.data?.corrections}>
       <Box sx={{ display: "flex", flexDirection: { xs: "column", sm: "row" }, minHeight: PAGE_HEIGHT }}>
