@@ -33,7 +33,8 @@ export default function TodayPage() {
 
 function Day({ today }: { today: Today }) {
   const now = useNow();
-  const isTrainer = serverApi.useMeQuery().data?.account?.role === "trainer";
+  const account = serverApi.useMeQuery().data?.account;
+  const isTrainer = account?.role === "trainer";
   const zone = today.crews[0]?.timeZone ?? "utc";
   const date = dateText(DateTime.fromMillis(now, { zone }), "cccc d LLLL");
   const next = nextRun(today.entries, now);
@@ -64,7 +65,7 @@ function Day({ today }: { today: Today }) {
       {today.crews.length === 0 && !isTrainer && (
         <Empty title={t("No crew yet")} text={t("A trainer gives you the crews you lead; they are here from then on.")} />
       )}
-      {today.crews.length === 0 && isTrainer && (
+      {today.crews.length === 0 && isTrainer && !account.demo && (
         <Suspense fallback={<Loading />}>
           <DemoDoor />
         </Suspense>

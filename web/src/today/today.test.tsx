@@ -1,6 +1,6 @@
 /** Today: what runs next, what needs the trainer, and nothing at all. */
 import { screen, waitFor, within } from "@testing-library/react";
-import { refusal, showPage, SIGNED_IN, TestServer } from "../testing/screen";
+import { refusal, showPage, SIGNED_IN, TestServer, type Answers } from "../testing/screen";
 import { sampleAlert, sampleEntry, sampleId, sampleToday } from "../testing/sample";
 import TodayPage from "./TodayPage";
 
@@ -13,9 +13,9 @@ const crewOf = (crewId: string) => ({
   programs: 1,
   shifts: [],
 });
-const open = (today: object) => {
-  const server = new TestServer({ ...SIGNED_IN, "GET /today": today });
-  return { server, ...showPage(<TodayPage />, { at: "/today" }) };
+const open = (today: object, answers: Answers = {}) => {
+  const server = new TestServer({ ...SIGNED_IN, "GET /today": today, ...answers });
+  return { server, ...showPage(<TodayPage />, { at: "/today", knowsMe: !answers["GET /me"] }) };
 };
 /** As light as the panel it stands on would be invisible. */
 const isReadable = (element: HTMLElement, on: HTMLElement) => getComputedStyle(element).color !== getComputedStyle(on).backgroundColor;
@@ -111,6 +111,14 @@ describe("a new practice", () => {
     server.answers = { ...server.answers, "GET /demo": { state: "ready" } };
     await user.click(await screen.findByRole("button", { name: "Look around in the demo" }));
     await waitFor(() => expect(server.calls("POST").map(({ call }) => call)).toEqual(["POST /demo", "POST /demo/open"]));
+  });
+  it("within the demo there is no way to the demo", async () => {
+    const me = SIGNED_IN["GET /me"];
+    const { server } = open(sampleToday(), { "GET /me": { ...me, account: { ...me.account, demo: true } } });
+    steps(server, [], null);
+    expect(await screen.findByRole("link", { name: "Make a crew" })).toBeVisible();
+    expect(screen.queryByRole("region", { name: "The demo practice" })).toBeNull();
+    expect(server.calls("GET /demo")).toEqual([]);
   });
   it("shows the next step and what may wait, until a run was led", async () => {
     const crewId = sampleId();
