@@ -38,6 +38,7 @@ import { personalData } from "./migrations/0035-personal-data";
 import { apiTokens } from "./migrations/0036-api-tokens";
 import { pushKeys } from "./migrations/0037-push-keys";
 import { workingDays } from "./migrations/0038-working-days";
+import { toldAgain } from "./migrations/0039-told-again";
 import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
@@ -81,6 +82,7 @@ const MIGRATIONS = {
   "0036-api-tokens": apiTokens,
   "0037-push-keys": pushKeys,
   "0038-working-days": workingDays,
+  "0039-told-again": toldAgain,
 };
 
 function migrations({ sequelize, keys }: Db) {

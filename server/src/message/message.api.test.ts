@@ -148,7 +148,17 @@ it("workers that reach for the same messages at once are never turned away by th
   const now = new Date();
   const person = { practiceId: uuid(), crewId: world.crewId, personId: world.people[0]!.id, placementId: null };
   for (let round = 0; round < 15; round++) {
-    const waiting = { ...person, way: "telephone" as const, text: "Warm-up", queuedAt: now, nextTryAt: now, sentAt: null, problem: null };
+    const waiting = {
+      ...person,
+      way: "telephone" as const,
+      text: "Warm-up",
+      startsAt: null,
+      nr: 0,
+      queuedAt: now,
+      nextTryAt: now,
+      sentAt: null,
+      problem: null,
+    };
     await test.db.models.Message.bulkCreate(
       Array.from({ length: 60 }, () => ({ ...waiting, id: uuid(), state: "waiting" as const, tries: 0 })),
     );
@@ -170,6 +180,114 @@ it("a gateway that is away is tried again, later each time, with the same key; a
   for (let tries = 2; tries <= 12; tries++) expect(await sendDue(test.db, { telephone: away }, later(tries * 30))).toBe(1);
   expect(await messages()).toMatchObject([{ state: "failed", tries: 12 }]);
   expect(keys.size).toBe(1);
+});
+
+describe("a session that is moved", () => {
+  const seen: { id: string; to: string; text: string }[] = [];
+  const gateway: Way = async ({ id, to, text }) => {
+    seen.push({ id, to, text });
+    return { taken: true };
+  };
+  const times = () => seen.map(({ text }) => /\d\d:\d\d/.exec(text)![0]);
+  // 07:00, 09:30 and so on by the clock of Greenwich are an hour later there in summer.
+  const crewTime = (startsAt: Date) =>
+    new Intl.DateTimeFormat("en-GB", { timeZone: sampleCrew().timeZone, hour: "2-digit", minute: "2-digit" }).format(startsAt);
+  const startOf = async (id: string) => (await test.db.models.Placement.findByPk(id))!.get().startsAt;
+  const move = async (id: string, minutes: number) => {
+    const startsAt = new Date((await startOf(id)).getTime() + minutes * 60_000);
+    await test.db.models.Placement.update({ startsAt }, { where: { id } });
+    return crewTime(startsAt);
+  };
+  beforeEach(() => void seen.splice(0));
+
+  it("before its reminder goes is told at the time it has by then, once", async () => {
+    const id = await place();
+    await remind(id);
+    const time = await move(id, 150);
+    await sendDue(test.db, { telephone: gateway }, later(1));
+    expect(times()).toEqual([time, time, time]);
+    expect((await remind(id)).body).toEqual(said(0, 3));
+    expect((await messages()).map(({ state }) => state)).toEqual(["sent", "sent", "sent"]);
+  });
+
+  it("after it was told is told again, also when it goes back; where nothing moved nobody is told twice", async () => {
+    const id = await place();
+    const first = crewTime(await startOf(id));
+    await remind(id);
+    await sendDue(test.db, { telephone: gateway }, later(1));
+    const second = await move(id, 150);
+    expect((await Promise.all([remind(id), remind(id)])).map(({ body }) => body.people)).toEqual([3, 3]);
+    await sendDue(test.db, { telephone: gateway }, later(2));
+    expect((await remind(id)).body).toEqual(said(0, 3));
+    expect(await move(id, -150)).toBe(first);
+    expect((await remind(id)).body).toEqual(said(3, 3));
+    await sendDue(test.db, { telephone: gateway }, later(3));
+    expect(times()).toEqual([first, first, first, second, second, second, first, first, first]);
+    expect(new Set(seen.map(({ id: key }) => key)).size).toBe(9);
+  });
+
+  it("by itself it is told again when it is due again", async () => {
+    const at = new Date();
+    await trainer.send("put", `/api/crews/${world.crewId}/reminder-rule`, { minutesBefore: 60 });
+    const id = await place();
+    await test.db.models.Placement.update({ startsAt: new Date(at.getTime() + 50 * 60_000) }, { where: { id } });
+    // On shift from an hour ago on, whatever hour it is.
+    const start = new Date(at.getTime() - 60 * 60_000).toISOString().slice(11, 16);
+    const shifts = [{ id: "day", name: "Day", start, lengthMin: 600, breaks: [] }];
+    const detail = sampleCrew({ timeZone: "UTC", shiftPattern: { anchorDate: "2026-03-02", shifts, cycle: ["day"] } });
+    await test.db.models.Crew.update({ detail }, { where: { id: world.crewId } });
+    const queue = (minutes: number) => queueWanted(test.db, async () => new Date(at.getTime() + minutes * 60_000), ["telephone"]);
+    expect(await queue(0)).toBe(3);
+    await sendDue(test.db, { telephone: gateway }, later(1));
+    await move(id, 100);
+    expect(await queue(5)).toBe(0);
+    expect(await queue(95)).toBe(3);
+    expect(await queue(96)).toBe(0);
+  });
+
+  it("while an answer of the gateway is missing goes under another key: the first may have arrived", async () => {
+    const id = await place({ people: [world.people[0]!.id] });
+    await remind(id);
+    const keys: string[] = [];
+    const lost: Way = ({ id: key }) => {
+      keys.push(key);
+      return Promise.reject(new Error("no answer"));
+    };
+    await sendDue(test.db, { telephone: lost }, later(1));
+    const time = await move(id, 150);
+    await sendDue(test.db, { telephone: gateway }, later(10));
+    await sendDue(test.db, { telephone: gateway }, later(20));
+    expect(times()).toEqual([time]);
+    expect(seen[0]!.id).not.toBe(keys[0]);
+    expect(await messages()).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ state: "failed", problem: "it says something else by now" }),
+        expect.objectContaining({ state: "sent" }),
+      ]),
+    );
+  });
+});
+
+it("whoever has left by its day, or wants none since it was queued, gets none", async () => {
+  const id = await place();
+  const day = (await test.db.models.Placement.findByPk(id))!.get().startsAt.toISOString().slice(0, 10);
+  expect((await remind(id)).body).toEqual(said(3, 3));
+  await test.db.models.Person.update({ leftOn: addDays(day, -1) }, { where: { id: world.people[0]!.id } });
+  await (
+    await trainer.member(test, world.crewId, world.people[1]!.id)
+  ).send("put", "/api/member/reminder", { own: { minutesBefore: null } });
+  const sent: string[] = [];
+  await sendDue(
+    test.db,
+    {
+      telephone: async ({ to }) => {
+        sent.push(to);
+        return { taken: true };
+      },
+    },
+    later(1),
+  );
+  expect(sent).toEqual([numberOf(2)]);
 });
 
 describe("who wants them, and when", () => {

@@ -107,7 +107,10 @@ function dayOf({ detail: { shiftPattern, timeZone } }: CrewRow, { startsAt }: Pl
   return workingDayAt(shiftPattern, timeZone, startsAt.getTime());
 }
 
-/** @param until they wait, by the practice's clock @returns how many people have one now who had none */
+/**
+ * Who has one already gets none, but who was told of another time of the session.
+ * @param until they wait, by the practice's clock @returns how many people have one now who had none
+ */
 async function queueFor(
   db: Db,
   practiceId: string,
@@ -119,24 +122,20 @@ async function queueFor(
   at: Date,
   until: number,
 ): Promise<number> {
-  const { timeZone, place } = crew.detail;
-  const rows = (await db.models.Message.findAll({ where: { placementId: placement.id } })).map((row) => row.get());
+  const rows = (await db.models.Message.findAll({ where: { placementId: placement.id }, order: ["nr"] })).map((row) => row.get());
+  // The last of each.
   const known = new Map(rows.map((row) => [`${row.personId} ${row.way}`, row]));
   const wanted = people.flatMap((person) =>
     (agreed.get(person.id) ?? []).map((way) => ({ person, way, row: known.get(`${person.id} ${way}`) })),
   );
-  const fresh = wanted.filter(({ row }) => !row);
+  // What still waits tells the time as it is when it goes.
+  const isOver = (row: MessageRow) => row.state === "sent" || row.state === "failed";
+  const moved = ({ startsAt }: MessageRow) => startsAt !== null && startsAt.getTime() !== placement.startsAt.getTime();
+  const fresh = wanted.filter(({ row }) => !row || (isOver(row) && moved(row)));
   // Those who had dropped out and take part again.
   const again = wanted.filter(({ row }) => row?.state === "dropped");
   if (fresh.length + again.length === 0) return 0;
-  const [library, { language: usual, measures }] = await Promise.all([practiceLibrary(db, practiceId), customsOf(db, practiceId)]);
-  const time = wallTime(placement.startsAt.getTime(), timeZone);
-  /** Each in their own language. */
-  const textFor = ({ language }: PersonRow): string => {
-    const theirs = languageOf(language, crew.detail.language, usual);
-    const words = wordsOf(library, theirs, measures);
-    return words.paper("reminder", { session: words.sessionName(session), time: words.timeOfDay(time), place });
-  };
+  const textFor = await textsOf(db, practiceId, crew, placement, session);
   // The worker goes by real time; a demo practice's clock is not it.
   const nextTryAt = new Date(Date.now() + Math.max(0, until - at.getTime()));
   await db.models.Message.update(
@@ -144,7 +143,7 @@ async function queueFor(
     { where: { id: again.map(({ row }) => row!.id), state: "dropped" } },
   );
   await db.models.Message.bulkCreate(
-    fresh.map(({ person, way }): MessageRow => ({
+    fresh.map(({ person, way, row }): MessageRow => ({
       id: uuid(),
       practiceId,
       crewId: crew.id,
@@ -152,6 +151,8 @@ async function queueFor(
       placementId: placement.id,
       way,
       text: textFor(person),
+      startsAt: placement.startsAt,
+      nr: row ? row.nr + 1 : 0,
       queuedAt: at,
       state: "waiting",
       tries: 0,
@@ -162,6 +163,22 @@ async function queueFor(
     { ignoreDuplicates: true },
   );
   return new Set([...fresh, ...again].map(({ person }) => person.id)).size;
+}
+
+/** What a reminder says, to each in their own language. */
+async function textsOf(
+  db: Db,
+  practiceId: string,
+  { detail }: CrewRow,
+  { startsAt }: PlacementRow,
+  session: Session,
+): Promise<(person: Pick<PersonRow, "language">) => string> {
+  const [library, { language: usual, measures }] = await Promise.all([practiceLibrary(db, practiceId), customsOf(db, practiceId)]);
+  const time = wallTime(startsAt.getTime(), detail.timeZone);
+  return ({ language }) => {
+    const words = wordsOf(library, languageOf(language, detail.language, usual), measures);
+    return words.paper("reminder", { session: words.sessionName(session), time: words.timeOfDay(time), place: detail.place });
+  };
 }
 
 const MINUTE_MS = 60_000;
@@ -210,24 +227,30 @@ async function queueWantedOf(db: Db, clock: AppContext["now"], crew: CrewRow, wa
 /** Of what reminds of nothing in the plan. */
 const A_DAY_SEC = 86_400;
 
+/** A reminder as it is sent: what it says by then, and for how long it is one. */
+interface AsItIs {
+  text: string;
+  startsAt: Date | null;
+  goodForSec: number;
+}
+
 /**
- * For how long a reminder is one still, as it is sent: the session is in the plan and has not begun, and the person is not excused and may do some of it.
- * @returns seconds, 0 for one that is none any more
+ * A reminder as it is when it goes: the session at the time and place it has by then, in the person's language.
+ * @returns null for one that is none any more: the session is not in the plan or has begun, the person is not here that day, excused, out of all
+ * of it, or wants none
  */
-export async function goodForSec(db: Db, { placementId, practiceId, crewId, personId }: MessageRow, at: Date): Promise<number> {
-  if (placementId === null) return A_DAY_SEC;
+export async function asItIs(db: Db, { placementId, practiceId, crewId, personId, text }: MessageRow, at: Date): Promise<AsItIs | null> {
+  if (placementId === null) return { text, startsAt: null, goodForSec: A_DAY_SEC };
   const crew = (await db.models.Crew.findByPk(crewId))?.get();
   const placement = crew && (await placementById(db, crew, placementId));
   const session = placement && (await sessionOf(db, placement));
-  if (!session || placement.startsAt <= at || !isMeantFor(placement, personId)) return 0;
-  const { timeZone } = crew.detail;
-  const [library, participations, excused] = await Promise.all([
-    practiceLibrary(db, practiceId),
-    participationsIn(db, { id: crewId, timeZone }, at),
-    excusedOn(db, crew.id, dayOf(crew, placement)),
-  ]);
-  if (excused.has(personId) || !hasAnyItem(library, session, participations.get(personId))) return 0;
-  return Math.ceil((placement.startsAt.getTime() - at.getTime()) / 1000);
+  if (!session || placement.startsAt <= at) return null;
+  const [people, wishes] = await Promise.all([meantBy(db, practiceId, crew, placement, session, at), wishesOf(db, crewId)]);
+  const person = people.find(({ id }) => id === personId);
+  if (!person || wantsNone(wishes, personId)) return null;
+  const textFor = await textsOf(db, practiceId, crew, placement, session);
+  const goodForSec = Math.ceil((placement.startsAt.getTime() - at.getTime()) / 1000);
+  return { text: textFor(person), startsAt: placement.startsAt, goodForSec };
 }
 
 /** Why a person gets it and how they end it, in their language. */

@@ -12,6 +12,10 @@ export interface MessageRow {
   placementId: string | null;
   way: ContactWay;
   text: string;
+  /** When the session begins as the text says it; null of those from before this was kept. */
+  startsAt: Date | null;
+  /** From 0: how often this person was told of the session by this way before, at other times. */
+  nr: number;
   queuedAt: Date;
   /** `dropped`: no reminder any more as it was due. */
   state: "waiting" | "sent" | "failed" | "dropped";
@@ -58,6 +62,8 @@ export function defineMessageTables(sequelize: Sequelize) {
       placementId: uuid,
       way: text,
       text: longText,
+      startsAt: moment,
+      nr: whole,
       queuedAt: moment,
       state: text,
       tries: whole,

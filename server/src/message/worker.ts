@@ -6,12 +6,13 @@
 import type { ContactWay } from "@kind-grip/core/contact";
 import { TimeoutError } from "es-toolkit";
 import { Op, QueryTypes } from "sequelize";
+import { v7 as uuid } from "uuid";
 import type { AppContext } from "../context";
 import type { Db } from "../db/connection";
 import { inTransaction } from "../db/transaction";
 import { addressOf, forgetAddress } from "../contact/contacts";
 import type { MessageRow } from "./tables";
-import { goodForSec, queueWanted, whyFor } from "./queue";
+import { asItIs, queueWanted, whyFor } from "./queue";
 import { bounded, WAY_PATIENCE_MS, type Outgoing, type Way, type Ways } from "./ways";
 
 const AT_ONCE = 20;
@@ -22,8 +23,8 @@ const LONGEST_WAIT_MS = 15 * 60_000;
 const MOST_TRIES = 12;
 
 /**
- * Sends what is due now; what is no reminder any more, because the person is out of it, the session is gone or the consent was taken back,
- * is dropped.
+ * Sends what is due now; what is no reminder any more, because the person is out of it or wants none, the session is gone or the
+ * consent was taken back, is dropped. It says when the session begins by then.
  * @param clock the moment it is for a practice @returns how many were tried
  */
 export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppContext["now"] = async () => now): Promise<number> {
@@ -31,12 +32,22 @@ export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppCo
   for (const message of taken) {
     const to = await addressOf(db, message.personId, message.way);
     const at = await clock(message);
-    const seconds = to === undefined ? 0 : await goodForSec(db, message, at);
-    if (to === undefined || seconds === 0) {
+    const said = to === undefined ? null : await asItIs(db, message, at);
+    if (to === undefined || said === null) {
       await drop(db, message);
       continue;
     }
-    const result = await send(ways, message, { to, why: () => whyFor(db, message), goodForSec: seconds });
+    const { text, startsAt, goodForSec } = said;
+    if (text !== message.text) {
+      // What was tried may have arrived all the same, and under its key nothing else would: another time is another message.
+      if (message.tries > 0) {
+        await tellAnew(db, message, { text, startsAt, now });
+        continue;
+      }
+      // Kept before it goes: whatever becomes of the answer, what it said is on record.
+      await db.models.Message.update({ text, startsAt }, { where: { id: message.id } });
+    }
+    const result = await send(ways, { ...message, text }, { to, why: () => whyFor(db, message), goodForSec });
     if (result.gone) {
       // The phone takes nothing any more: its owner took the permission away there, or the page is gone from it.
       await forgetAddress(db, message, to, at);
@@ -52,6 +63,29 @@ export async function sendDue(db: Db, ways: Ways, now = new Date(), clock: AppCo
     );
   }
   return taken.length;
+}
+
+/** One that says something else now ends, and one that says it waits in its place. */
+async function tellAnew(
+  db: Db,
+  { id, ...message }: MessageRow,
+  { text, startsAt, now }: { text: string; startsAt: Date | null; now: Date },
+): Promise<void> {
+  const anew = {
+    ...message,
+    id: uuid(),
+    text,
+    startsAt,
+    nr: message.nr + 1,
+    state: "waiting" as const,
+    tries: 0,
+    nextTryAt: now,
+    problem: null,
+  };
+  await inTransaction(db, async (transaction) => {
+    await db.models.Message.update({ state: "failed", problem: "it says something else by now" }, { where: { id }, transaction });
+    await db.models.Message.create(anew, { transaction });
+  });
 }
 
 const drop = ({ models }: Db, { id }: MessageRow) => models.Message.update({ state: "dropped" }, { where: { id } });
