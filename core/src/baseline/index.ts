@@ -17,7 +17,7 @@ export {
   USUAL_NOISE,
   type Measure,
 } from "./noise";
-export { knownRecord } from "./known-record";
+export { dispensable, knownRecord } from "./known-record";
 export { MOTION_FACTS, MOTIONS, OVER_REFERENCE_DEG, type Motion } from "./motions";
 export { AGE_BANDS, canBeCompared, gripOfPeopleLike, LikeThem, SEXES } from "./people-like-them";
 export { isEmpty, isFinished, PARTS, stateOf, wantsTrial, type Part, type PartState } from "./progress";

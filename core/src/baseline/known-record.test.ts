@@ -1,4 +1,5 @@
-import { emptyRecord, findingsOf, isEmpty, knownRecord, USUAL_NOISE, type BaselineRecord } from ".";
+import fc from "fast-check";
+import { dispensable, emptyRecord, findingsOf, isEmpty, knownRecord, USUAL_NOISE, type BaselineRecord } from ".";
 
 const record = (change: Partial<BaselineRecord> = {}): BaselineRecord => ({ ...emptyRecord(), ...change });
 const reading = (kg: number) => ({ kg, faults: [], from: "typed" as const });
@@ -52,4 +53,42 @@ it("a mass is one only where it was agreed to", () => {
   const [weighed, unasked] = [record({ bodyMass: { agreed: true, kg: 70 } }), record()];
   expect(knownRecord([unasked, weighed]).bodyMass).toEqual({ agreed: true, kg: 70 });
   expect(knownRecord([record({ bodyMass: { agreed: false, kg: 70 } })]).bodyMass).toEqual({ agreed: false, kg: null });
+});
+
+describe("records that may go", () => {
+  const grip = record({ grip: { left: [reading(30)], right: [reading(33)] } });
+  const range = record({ range: extension(60, 58) });
+  const asked = record({ symptomsAsked: true });
+  const all = (...records: BaselineRecord[]) => records.map((each, i) => ({ nr: i, record: each }));
+  const gone = (records: { nr: number; record: BaselineRecord }[], mayGo = (_: { nr: number }) => true) =>
+    dispensable(records, mayGo).map(({ nr }) => nr);
+  it.each([
+    ["the only one of a part stays, however old", all(asked, range, grip), []],
+    ["one of which each part was found anew goes", all(record({ ...range, grip: grip.grip }), grip, range), [2, 1]],
+    ["an empty one goes", all(grip, emptyRecord()), [1]],
+    ["of two alike the older goes", all(grip, grip), [1]],
+  ])("%s", (_, records, expected) => expect(gone(records)).toEqual(expected));
+  it("only of those that may", () => {
+    const records = all(grip, grip, grip);
+    expect(gone(records, ({ nr }) => nr === 1)).toEqual([1]);
+    expect(gone(records, () => false)).toEqual([]);
+  });
+  it("whatever goes, as much is known as before", () => {
+    const some = fc.constantFrom(
+      grip,
+      range,
+      asked,
+      emptyRecord(),
+      record({ palmMm: 84 }),
+      record({ symptoms: sore as never, symptomsAsked: true }),
+    );
+    fc.assert(
+      fc.property(fc.array(some, { maxLength: 6 }), fc.array(fc.boolean(), { minLength: 6, maxLength: 6 }), (list, may) => {
+        const records = all(...list);
+        const out = new Set(gone(records, ({ nr }) => may[nr]!));
+        expect([...out].every((nr) => may[nr])).toBe(true);
+        expect(knownRecord(records.filter(({ nr }) => !out.has(nr)).map((each) => each.record))).toEqual(knownRecord(list));
+      }),
+    );
+  });
 });

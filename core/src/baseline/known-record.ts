@@ -1,4 +1,5 @@
 /** What is known of somebody from all their rounds: of each part what was entered last, whichever round that was in. */
+import { isEqual } from "es-toolkit";
 import { MOTIONS } from "./motions";
 import { stateOf, type Part } from "./progress";
 import { emptyRecord, type BaselineRecord } from "./record";
@@ -26,4 +27,21 @@ export function knownRecord(records: readonly BaselineRecord[]): BaselineRecord 
   known.bodyMass = records.find(({ bodyMass }) => bodyMass.agreed && bodyMass.kg !== null)?.bodyMass ?? known.bodyMass;
   known.likeThem = records.find(({ likeThem }) => likeThem !== null)?.likeThem ?? null;
   return known;
+}
+
+/**
+ * Of somebody's records those that may go without anything less being known of them, judged from the oldest on: each only where what is
+ * left says the same without it.
+ * @param records the newest first @param mayGo whether it may go at all
+ */
+export function dispensable<R extends { record: BaselineRecord }>(records: readonly R[], mayGo: (record: R) => boolean): R[] {
+  let left = [...records];
+  return records.toReversed().filter((each) => {
+    if (!mayGo(each)) return false;
+    const without = left.filter((other) => other !== each);
+    const of = (list: readonly R[]) => knownRecord(list.map(({ record }) => record));
+    const goes = isEqual(of(without), of(left));
+    if (goes) left = without;
+    return goes;
+  });
 }

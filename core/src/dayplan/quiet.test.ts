@@ -21,9 +21,22 @@ describe("quiet hours", () => {
     expect(quietUntil(shifts, second!.startMs, first!.endMs)).toBe(second!.startMs - AWAKE_BEFORE_MIN * minute);
   });
   it("never hold a reminder over the beginning of its session, and none that is late already", () => {
-    expect(quietUntil(shifts, opens - 30 * minute, opens - 60 * minute)).toBe(opens - 30 * minute);
+    expect(quietUntil(shifts, opens - 30 * minute, opens - 60 * minute)).toBe(opens - 60 * minute);
     expect(quietUntil(shifts, opens - 90 * minute, opens - 60 * minute)).toBe(opens - 60 * minute);
-    expect(quietUntil([], session, session - 60 * minute)).toBe(session);
+  });
+  it.each([
+    ["a minute too early", AWAKE_BEFORE_MIN + 1, AWAKE_BEFORE_MIN],
+    ["days before", 3 * 24 * 60, AWAKE_BEFORE_MIN],
+    ["two hours before", AWAKE_BEFORE_MIN, AWAKE_BEFORE_MIN],
+    ["an hour before", 60, 60],
+  ])("without a shift near it a session has its own two hours: %s", (_, askedMin, toldMin) => {
+    expect(quietUntil([], session, session - askedMin * minute)).toBe(session - toldMin * minute);
+  });
+  it("hold a reminder for after the days off until two hours before it, not until it has begun", () => {
+    const at = shifts.findIndex(({ endMs }, i) => (shifts[i + 1]?.startMs ?? 0) - endMs > 48 * 60 * minute);
+    const [friday, monday] = [shifts[at]!, shifts[at + 1]!];
+    const near = shifts.filter(({ startMs }) => Math.abs(startMs - friday.startMs) < 30 * 60 * minute);
+    expect(quietUntil(near, monday.startMs, friday.endMs + minute)).toBe(monday.startMs - AWAKE_BEFORE_MIN * minute);
   });
   it("of a night are the day after it", () => {
     const night = shifts.find(({ kind }) => kind.id === "night")!;

@@ -320,6 +320,20 @@ describe("who wants them, and when", () => {
     expect(await sendDue(test.db, { telephone: gateway }, later(1))).toBe(3);
   });
 
+  it("of a session on a day off they wait until two hours before it, and are sent then", async () => {
+    const { shifts } = sampleCrew().shiftPattern;
+    const crew = sampleCrew({ timeZone: "UTC", shiftPattern: { anchorDate: "2026-03-02", shifts, cycle: [null] } });
+    await trainer.send("put", `/api/crews/${world.crewId}`, { version: 1, crew });
+    const id = await place();
+    const start = (await test.db.models.Placement.findByPk(id))!.get().startsAt;
+    const opens = new Date(start.getTime() - 120 * 60_000);
+    expect((await remind(id, false)).body).toMatchObject({ queued: 3, heldUntil: opens.toISOString() });
+    const gateway: Way = async () => ({ taken: true });
+    expect(await sendDue(test.db, { telephone: gateway }, new Date(opens.getTime() - 60_000))).toBe(0);
+    expect(await sendDue(test.db, { telephone: gateway }, new Date(opens.getTime() + 60_000))).toBe(3);
+    expect((await messages()).map(({ state }) => state)).toEqual(["sent", "sent", "sent"]);
+  });
+
   it("whoever wants none gets none, whoever asks; as the crew again, they get one", async () => {
     const { placementId: id } = await shiftIn(30);
     const { body } = await wish(0, { minutesBefore: null });

@@ -1,5 +1,5 @@
 /** What is kept of a person: given to them, forgotten when asked, and when it is old; what keeps somebody from harm never goes before its time. */
-import type { KeptOfPerson, ReportEntry, RetentionEntry } from "@kind-grip/core/api";
+import type { KeptOfPerson, KnownRecord, ReportEntry, RetentionEntry } from "@kind-grip/core/api";
 import { emptyRecord } from "@kind-grip/core/baseline";
 import type { Program } from "@kind-grip/core/program";
 import { v7 as uuid } from "uuid";
@@ -347,6 +347,31 @@ describe("what is old", () => {
     await set();
     await keepToRetention(test.db, clock);
     expect(await test.db.models.Baseline.count({ where: { personId: person().id } })).toBe(2);
+  });
+
+  it("what was measured once stays until it is measured again, in whichever rounds that was", async () => {
+    await lived();
+    const first = (await test.db.models.Baseline.findOne({ where: { personId: person().id }, rejectOnEmpty: true })).get();
+    const reading = (kg: number) => ({ kg, faults: [], from: "typed" as const });
+    const grip = { left: [reading(30)], right: [reading(33)] };
+    const save = (roundId: string, version: number, record: object) =>
+      trainer.send("put", `/api/rounds/${roundId}/people/${person().id}`, { version, record: { ...emptyRecord(), ...record } });
+    expect((await save(first.roundId, 1, { symptomsAsked: true, grip })).status).toBe(200);
+    await age();
+    const later = await measuredAgain();
+    expect((await save(later, 1, { symptomsAsked: true })).status).toBe(200);
+    await set();
+    await keepToRetention(test.db, clock);
+    const known = async () =>
+      ((await trainer.get(`${crew()}/known-records`)).body as KnownRecord[]).find(({ personId }) => personId === person().id)!.record;
+    expect((await known()).grip).toEqual(grip);
+    // Measured again, the old one has nothing that is known by it.
+    const anew = { left: [reading(31)], right: [reading(34)] };
+    expect((await save(later, 2, { symptomsAsked: true, grip: anew })).status).toBe(200);
+    await test.db.models.Retention.update({ doneOn: null }, { where: {} });
+    await keepToRetention(test.db, clock);
+    expect((await test.db.models.Baseline.findAll({ where: { personId: person().id } })).map((row) => row.get().roundId)).toEqual([later]);
+    expect((await known()).grip).toEqual(anew);
   });
 
   it("records of closed rounds go where there is a later one, or the person is long gone", async () => {

@@ -1,9 +1,13 @@
 /**
  * How long a practice keeps what. What is older goes once a day, crew by crew, never anything that still says what somebody may do: a
- * restriction that is on, a pause, the last decision of an item, the last record of somebody who is here.
+ * restriction that is on, a pause, the last decision of an item, of somebody who is here each part of what was measured as it was
+ * found last.
  */
 import type { Retention, RetentionEntry } from "@kind-grip/core/api";
+import { dispensable } from "@kind-grip/core/baseline";
 import { dateAt } from "@kind-grip/core/calendar";
+import { grouped } from "@kind-grip/core/units";
+import { partition, sortBy } from "es-toolkit";
 import { DateTime } from "luxon";
 import { Op, QueryTypes, type Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
@@ -115,8 +119,8 @@ async function forgetHealth({ models, sequelize }: Db, crew: CrewRow, before: Da
          AND (d.decided = 'hold' OR later.decided <> 'hold'))`,
     { ...ask, type: QueryTypes.SELECT },
   );
-  const measured = await sequelize.query<{ roundId: string; personId: string }>(
-    `SELECT b.roundId, b.personId FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId JOIN people p ON p.id = b.personId
+  const old = await sequelize.query<{ roundId: string; personId: string; left: number }>(
+    `SELECT b.roundId, b.personId, (p.leftOn IS NOT NULL AND p.leftOn < :day) AS \`left\` FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId JOIN people p ON p.id = b.personId
      WHERE r.crewId = :crewId AND r.closedAt IS NOT NULL AND r.startedOn < :day
        AND ((p.leftOn IS NOT NULL AND p.leftOn < :day) OR EXISTS (
          SELECT 1 FROM baseline_records later JOIN baseline_rounds lr ON lr.id = later.roundId
@@ -124,6 +128,7 @@ async function forgetHealth({ models, sequelize }: Db, crew: CrewRow, before: Da
            AND (b.symptoms IS NULL OR later.symptoms IS NOT NULL) AND (b.bodyMassKg IS NULL OR later.bodyMassKg IS NOT NULL)))`,
     { ...ask, type: QueryTypes.SELECT },
   );
+  const measured = await withoutLoss({ models }, crewId, old, transaction);
   for (const { roundId, personId } of measured) await models.Baseline.destroy({ where: { roundId, personId }, transaction });
   const [, marked] = (await sequelize.query(
     `UPDATE run_people rp JOIN runs r ON r.id = rp.runId SET rp.marks = NULL, rp.quick = NULL, rp.counted = NULL
@@ -141,6 +146,39 @@ async function forgetHealth({ models, sequelize }: Db, crew: CrewRow, before: Da
     notes: await models.PersonNote.destroy({ where: { crewId, at: { [Op.lt]: before } }, transaction }),
     "answers in runs": marked,
   };
+}
+
+/** Of old records those of leavers, and those without which as much is known of whoever is here: each part as it was found last stays. */
+async function withoutLoss(
+  { models }: Pick<Db, "models">,
+  crewId: string,
+  old: readonly { roundId: string; personId: string; left: number }[],
+  transaction: Transaction,
+): Promise<{ roundId: string; personId: string }[]> {
+  const [leavers, staying] = partition(old, ({ left }) => left === 1);
+  if (staying.length === 0) return leavers;
+  const rounds = await models.Round.findAll({
+    where: { crewId, repeats: null },
+    order: [
+      ["startedOn", "DESC"],
+      ["id", "DESC"],
+    ],
+    transaction,
+  });
+  const order = new Map(rounds.map((round, i) => [round.get().id, i]));
+  const rows = await models.Baseline.findAll({
+    where: { roundId: [...order.keys()], personId: staying.map(({ personId }) => personId) },
+    transaction,
+  });
+  const records = sortBy(
+    rows.map((row) => row.get({ plain: true })).map(({ roundId, personId, document }) => ({ roundId, personId, record: document })),
+    [({ roundId }) => order.get(roundId)!],
+  );
+  const isOld = (one: { roundId: string; personId: string }) =>
+    staying.some(({ roundId, personId }) => roundId === one.roundId && personId === one.personId);
+  // Nothing is known by a second sitting: it is only held against its first.
+  const second = staying.filter(({ roundId }) => !order.has(roundId));
+  return [...leavers, ...second, ...[...grouped(records, ({ personId }) => personId).values()].flatMap((own) => dispensable(own, isOld))];
 }
 
 async function forgetRuns({ models }: Db, { id: crewId, detail }: CrewRow, before: Date, transaction: Transaction): Promise<Counts> {

@@ -202,7 +202,7 @@ function Automatic({ crewId }: { crewId: string }) {
       />
       <Typography sx={{ color: "text.secondary" }}>
         {t(
-          "Nobody is written to while they are off: from {{hours}} h before their shift until its end only. Who chose otherwise on their phone keeps that.",
+          "Nobody is written to while they are off: from {{hours}} h before their shift until its end, and before a session on a day off, only. Who chose otherwise on their phone keeps that.",
           {
             hours: AWAKE_BEFORE_MIN / 60,
           },

@@ -17,7 +17,7 @@ const labels = (): Record<keyof Retention, { label: string; help: string }> => (
   healthMonths: {
     label: t("Health answers"),
     help: t(
-      "Mornings, symptoms, measurements, marks, notes. What still keeps somebody out, and the last measurement of who is here, stay.",
+      "Mornings, symptoms, measurements, marks, notes. What still keeps somebody out stays, and of who is here what was measured last, each part.",
     ),
   },
   runsMonths: { label: t("Sessions that were led"), help: t("Who was there and what was done. Reports that were given out stay.") },
