@@ -28,7 +28,9 @@ export const Reminded = v.strictObject({
   unwanted: v.number(),
   /** Who would be reminded and has given no way this server can reach them by. */
   unreachable: v.number(),
-  /** Until when they wait because people are off; null when they go out now. */
+  /** For how many people one waits that has not been tried yet, those queued now among them. */
+  waiting: v.number(),
+  /** Until when what waits does so because people are off; null when it goes out now, or nothing waits. */
   heldUntil: v.nullable(IsoInstant),
 });
 export type Reminded = v.InferOutput<typeof Reminded>;

@@ -63,7 +63,7 @@ describe("a series", () => {
     expect(calendar).toContain(`UID:${id}@kind-grip`);
     const tomorrow = laidId(series.id, addDays(today, 1));
     const reminded = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: tomorrow, atOnce: true });
-    expect(reminded.body).toEqual({ queued: 3, people: 3, unwanted: 0, unreachable: 0, heldUntil: null });
+    expect(reminded.body).toEqual({ queued: 3, people: 3, unwanted: 0, unreachable: 0, waiting: 3, heldUntil: null });
     const nowhere = await trainer.send("post", `/api/crews/${world.crewId}/reminders`, {
       placementId: laidId(uuid(), today),
       atOnce: true,
@@ -218,7 +218,7 @@ it("a person who is held out is not among those of a series, in no calendar of t
     placementId: laidId(series.id, addDays(today, 1)),
     atOnce: true,
   });
-  expect(reminded.body).toEqual({ queued: 0, people: 0, unwanted: 0, unreachable: 0, heldUntil: null });
+  expect(reminded.body).toEqual({ queued: 0, people: 0, unwanted: 0, unreachable: 0, waiting: 0, heldUntil: null });
 });
 
 it("plans from before there were series: every moment before and after is the same, what was led is not touched, reminders follow", async () => {
@@ -273,7 +273,7 @@ it("plans from before there were series: every moment before and after is the sa
     placementId: laidId(standing.series.find(({ groupId }) => groupId === null)!.id, ahead[3]!),
     atOnce: true,
   });
-  expect(again.body).toEqual({ queued: 0, people: 3, unwanted: 0, unreachable: 0, heldUntil: null });
+  expect(again.body).toEqual({ queued: 0, people: 3, unwanted: 0, unreachable: 0, waiting: 3, heldUntil: null });
   // A start that is killed and begins again does it once.
   await plansOfCrew(test.db.sequelize, world.crewId, everyDay, new Date()).catch(() => undefined);
   expect(await told()).toEqual(before);

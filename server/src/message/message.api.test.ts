@@ -48,7 +48,14 @@ const place = async (change: object = {}, weeksOn = 1) => {
 };
 /** At once: whatever hour the test runs at. */
 const remind = (id: string, atOnce = true) => trainer.send("post", `/api/crews/${world.crewId}/reminders`, { placementId: id, atOnce });
-const said = (queued: number, people: number, unwanted = 0) => ({ queued, people, unwanted, unreachable: 0, heldUntil: null });
+const said = (queued: number, people: number, unwanted = 0, waiting = expect.any(Number) as number) => ({
+  queued,
+  people,
+  unwanted,
+  unreachable: 0,
+  waiting,
+  heldUntil: null,
+});
 const messages = async () =>
   (await trainer.get(`/api/crews/${world.crewId}/messages`)).body as { state: string; tries: number; problem: string | null }[];
 const later = (minutes: number) => new Date(Date.now() + minutes * 60_000);
@@ -313,11 +320,16 @@ describe("who wants them, and when", () => {
     const { start, placementId: id } = await shiftIn(600);
     const { body } = await remind(id, false);
     const opens = new Date(start.getTime() - 120 * 60_000);
-    expect(body).toEqual({ queued: 3, people: 3, unwanted: 0, unreachable: 0, heldUntil: opens.toISOString() });
+    const held = { people: 3, unwanted: 0, unreachable: 0, waiting: 3, heldUntil: opens.toISOString() };
+    expect(body).toEqual({ queued: 3, ...held });
     const gateway: Way = async () => ({ taken: true });
     expect(await sendDue(test.db, { telephone: gateway }, later(400))).toBe(0);
-    expect((await remind(id)).body).toEqual(said(0, 3));
+    // Asked again they are not "reminded before": they wait.
+    expect((await remind(id, false)).body).toEqual({ queued: 0, ...held });
+    expect((await remind(id)).body).toEqual(said(0, 3, 0, 3));
     expect(await sendDue(test.db, { telephone: gateway }, later(1))).toBe(3);
+    // Once they have it nothing is held, whatever hour it is.
+    expect((await remind(id, false)).body).toEqual(said(0, 3, 0, 0));
   });
 
   it("of a session on a day off they wait until two hours before it, and are sent then", async () => {
@@ -380,7 +392,7 @@ describe("the ways people agreed to", () => {
     const { member, contacts } = await agree(0);
     await member.send("delete", `/api/member/contacts/${contacts[0]!.id}`);
     const { body } = await remind(await place());
-    expect(body).toEqual({ queued: 2, people: 2, unwanted: 0, unreachable: 1, heldUntil: null });
+    expect(body).toEqual({ queued: 2, people: 2, unwanted: 0, unreachable: 1, waiting: 2, heldUntil: null });
     expect(await messages()).toHaveLength(2);
   });
 

@@ -66,12 +66,15 @@ export async function remind(
     : quietUntil(shiftsAround(crew.detail.shiftPattern, crew.detail.timeZone, at.getTime()), placement.startsAt.getTime(), at.getTime());
   const queued = await queueFor(db, caller.practiceId, crew, placement, session, reachable, agreed, at, until);
   if (atOnce) await db.models.Message.update({ nextTryAt: new Date() }, { where: { placementId, state: "waiting", tries: 0 } });
+  const untried = await db.models.Message.findAll({ where: { placementId, state: "waiting", tries: 0 }, attributes: ["personId"] });
+  const waiting = new Set(untried.map((row) => row.get().personId)).size;
   return {
     queued,
     people: reachable.length,
     unreachable: wanted.length - reachable.length,
     unwanted: free.length - wanted.length,
-    heldUntil: until > at.getTime() ? new Date(until).toISOString() : null,
+    waiting,
+    heldUntil: waiting > 0 && until > at.getTime() ? new Date(until).toISOString() : null,
   };
 }
 

@@ -36,12 +36,16 @@ export function Remind({ crewId, placementId, timeZone, stored }: RemindProps) {
   );
 }
 
-function remindedText({ queued, people, unwanted, unreachable, heldUntil }: Reminded, timeZone: string): string {
+function remindedText({ queued, people, unwanted, unreachable, waiting, heldUntil }: Reminded, timeZone: string): string {
   const told =
     people === 0
       ? ""
       : queued === 0
-        ? t("All {{people}} were reminded before.", { people })
+        ? waiting === 0
+          ? t("All {{people}} were reminded before.", { people })
+          : heldUntil
+            ? t("{{count}} have one that waits.", { count: waiting, defaultValue_one: "{{count}} has one that waits." })
+            : t("{{count}} get theirs now.", { count: waiting, defaultValue_one: "{{count}} gets theirs now." })
         : t("{{count}} of {{people}} get a reminder.", {
             count: queued,
             people,

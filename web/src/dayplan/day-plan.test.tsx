@@ -371,7 +371,8 @@ describe("reminders", () => {
       ...server.answers,
       [`POST ${reminders}`]: (body: unknown) => {
         const { atOnce } = body as { atOnce: boolean };
-        return { queued: atOnce ? 0 : 3, people: 3, unwanted: 1, unreachable: 2, heldUntil: atOnce ? null : "2026-03-26T20:00:00.000Z" };
+        const heldUntil = atOnce ? null : "2026-03-26T20:00:00.000Z";
+        return { queued: atOnce ? 0 : 3, people: 3, unwanted: 1, unreachable: 2, waiting: 3, heldUntil };
       },
     };
     await choose(user, "Friday");
@@ -382,8 +383,21 @@ describe("reminders", () => {
       ),
     ).toBeVisible();
     await user.click(within(panel()).getByRole("button", { name: "Send them now all the same" }));
-    expect(await within(panel()).findByText("All 3 were reminded before. 1 wants none. 2 have given no way to be reached.")).toBeVisible();
+    expect(await within(panel()).findByText("3 get theirs now. 1 wants none. 2 have given no way to be reached.")).toBeVisible();
     expect(server.calls("POST").map(({ body }) => (body as { atOnce: boolean }).atOnce)).toEqual([false, true]);
+  });
+
+  it.each([
+    [{ queued: 0, waiting: 3, heldUntil: "2026-03-26T20:00:00.000Z" }, "3 have one that waits. They are off: it goes out Thu 20:00."],
+    [{ queued: 0, waiting: 1, heldUntil: null }, "1 gets theirs now."],
+    [{ queued: 0, waiting: 0, heldUntil: null }, "All 3 were reminded before."],
+    [{ queued: 1, waiting: 1, heldUntil: null }, "1 of 3 gets a reminder."],
+  ])("asked again, with %j", async (answer, text) => {
+    const { user, server } = show({ groups: [], series: [series()] });
+    server.answers = { ...server.answers, [`POST ${reminders}`]: { people: 3, unwanted: 0, unreachable: 0, ...answer } };
+    await choose(user, "Friday");
+    await user.click(within(panel()).getByRole("button", { name: "Remind everybody" }));
+    expect(await within(panel()).findByText(text)).toBeVisible();
   });
 
   it("go out by themselves so long before each session, where the crew is to have them", async () => {
