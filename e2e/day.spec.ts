@@ -11,7 +11,7 @@ import { DEFAULT_STYLE, newItem, SHIPPED_LIBRARY } from "@kind-grip/core/library
 import { v7 as uuid } from "uuid";
 import { Acts } from "./acts";
 import { axeViolationsOn, WCAG } from "./axe-violations";
-import { BROWSER, skipUntil, toStep, typeDay } from "./browser";
+import { sayMorning, skipUntil, toStep, typeDay, BROWSER } from "./browser";
 import { writeCardVideo } from "./card-video";
 import { startEmptyServer, type EmptyServer } from "./empty-practice";
 
@@ -337,8 +337,7 @@ test("forty people in a day: in, asked, measured, led, answered, told", async ()
     const roll = page.getByRole("dialog");
     await roll.getByRole("button", { name: "Nobody yet" }).click();
     // The morning's question comes first, then what is about to begin.
-    await phone.page.getByRole("link", { name: /How are your hands this morning/ }).click();
-    await phone.page.getByRole("button", { name: "1", exact: true }).click();
+    await sayMorning(phone.page, 1);
     await phone.page.getByRole("button", { name: "Keep it" }).click();
     await phone.page.getByRole("button", { name: "I am here" }).click();
     await expect(phone.page.getByText("You are counted as here")).toBeVisible();

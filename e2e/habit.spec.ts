@@ -4,7 +4,7 @@
  */
 import { readFileSync } from "node:fs";
 import { expect, test, type Browser, type Page } from "@playwright/test";
-import { haveRead, signIn, skipUntil, toStep } from "./browser";
+import { haveRead, sayMorning, signIn, skipUntil, toStep } from "./browser";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 
 interface Phone {
@@ -167,8 +167,7 @@ for (const round of Array.from({ length: ROUNDS }, (_, i) => i + 1))
       await followAlone(online!.page, "Line break", 2);
       await followAlone(away!.page, "Line break", 3);
       await expect(away!.page.getByRole("status").filter({ hasText: "1 thing waits to be sent" })).toBeVisible();
-      await away!.page.getByRole("link", { name: /How are your hands/ }).click();
-      await away!.page.getByRole("button", { name: "1", exact: true }).click();
+      await sayMorning(away!.page, 1);
       await away!.page.getByRole("button", { name: "Forearm, back" }).click();
       await away!.page.getByRole("button", { name: "Keep it" }).click();
       await away!.page.getByRole("link", { name: "Stop and tell" }).click();

@@ -2,9 +2,10 @@
 import { Box, Typography } from "@mui/material";
 import { useMemo, useState } from "react";
 import { MAP_VIEWS } from "@kind-grip/core/figure";
-import { ADDED_POINTS, HALVING_LOAD_MIN, type RegionNeed } from "@kind-grip/core/need";
-import { type Work } from "@kind-grip/core/strain";
-import type { HandSide } from "@kind-grip/core/units";
+import { ADDED_POINTS, HALVING_LOAD_MIN, type LoadPart, type RegionNeed } from "@kind-grip/core/need";
+import type { Task, Work } from "@kind-grip/core/strain";
+import { grouped, type HandSide } from "@kind-grip/core/units";
+import { orderBy, sum, sumBy } from "es-toolkit";
 import { fixedText, numberText } from "../base/measures";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
@@ -134,9 +135,53 @@ const BY: Readonly<Record<RegionNeed["added"][number]["by"], string>> = {
   symptom: t("something felt there"),
 };
 
+/** Tasks that are worked out on the screen; the others are in the sum. */
+const MOST_TASKS = 3;
+
+/** The parts of each task, the one that asks for most first. */
+function tasksOf(parts: readonly LoadPart[]): LoadPart[][] {
+  const loadOf = (list: readonly LoadPart[]) => sumBy(list, ({ loadMin }) => loadMin);
+  return orderBy([...grouped(parts, ({ taskId }) => taskId).values()], [loadOf], ["desc"]);
+}
+
+/** A task with its figures, so that whoever multiplies them comes to the same. */
+function TaskWorking({ parts, task }: { parts: readonly LoadPart[]; task: Task | undefined }) {
+  const { minutes, harder } = parts[0]!;
+  const weights = parts.map(({ duty, intensity, share }) => duty * intensity ** 3 * share ** 2);
+  return (
+    <li>
+      <strong>{task?.name}</strong>
+      {t(": {{minutes}} min × √{{sum}}", { minutes: exact(minutes), sum: significant(sum(weights)) })}
+      {harder > 1 && ` ${t("× {{harder}} for cold or vibration", { harder: fixedText(harder, 2) })}`} ={" "}
+      {fixedText(
+        sumBy(parts, ({ loadMin }) => loadMin),
+        1,
+      )}
+      <Box component="ul" sx={{ listStyle: "none", m: 0, pl: 2, color: "text.secondary" }}>
+        {parts.map((part, i) => (
+          <li key={part.effortId}>
+            {t("{{name}}: {{duty}} % of the time × ({{effort}} of 10)³ × ({{share}} % share)² = {{weight}}", {
+              name: task?.efforts.find(({ id }) => id === part.effortId)?.name ?? "",
+              duty: exact(part.duty * 100),
+              effort: exact(part.intensity * 10),
+              share: exact(part.share * 100),
+              weight: significant(weights[i]!),
+            })}
+          </li>
+        ))}
+      </Box>
+    </li>
+  );
+}
+
+/** With three figures that say something, however small it is. */
+const significant = (value: number) => fixedText(value, value === 0 ? 0 : Math.max(0, 3 - Math.ceil(Math.log10(value))));
+
+/** Whole where it is, else with one decimal. */
+const exact = (value: number) => numberText(value, Math.abs(value - Math.round(value)) < 1e-9 ? 0 : 1);
+
 function Working({ need, work }: { need: RegionNeed; work: Work }) {
   const words = useWords();
-  const task = (id: string) => work.tasks.find((each) => each.id === id);
   return (
     <Box sx={{ mt: 2 }} aria-live="polite">
       <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
@@ -145,20 +190,11 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
         <Typography sx={{ fontSize: "1.9rem", fontWeight: 800, ml: "auto", lineHeight: 1 }}>{Math.round(need.need)}</Typography>
       </Box>
       <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
-        {need.parts.slice(0, 4).map((part) => (
-          <li key={part.effortId}>
-            <strong>{task(part.taskId)?.name}</strong>
-            {t(", {{name}}: {{minutes}} min × {{duty}} % of the time × {{intensity}} of 10 × {{share}} % share", {
-              name: task(part.taskId)?.efforts.find(({ id }) => id === part.effortId)?.name ?? "",
-              minutes: numberText(part.minutes, Number.isInteger(part.minutes) ? 0 : 1),
-              duty: Math.round(part.duty * 100),
-              intensity: part.intensity * 10,
-              share: Math.round(part.share * 100),
-            })}
-            {part.harder > 1 && ` ${t("× {{harder}} for cold or vibration", { harder: fixedText(part.harder, 2) })}`} ={" "}
-            {fixedText(part.loadMin, 1)}
-          </li>
-        ))}
+        {tasksOf(need.parts)
+          .slice(0, MOST_TASKS)
+          .map((parts) => (
+            <TaskWorking key={parts[0]!.taskId} parts={parts} task={work.tasks.find(({ id }) => id === parts[0]!.taskId)} />
+          ))}
         {need.loadMin > 0 && (
           <li>
             {t("{{loadMin}} load minutes → {{fromWork}}", { loadMin: fixedText(need.loadMin, 1), fromWork: Math.round(need.fromWork) })}
@@ -171,7 +207,7 @@ function Working({ need, work }: { need: RegionNeed; work: Work }) {
       </Box>
       <Why label={t("How this is worked out")}>
         {t(
-          "Load minutes are minutes × the root of (share of the time in effort × (effort ÷ 10)³) × the share this region takes by grip and posture: hard efforts count far more than light ones that last. Every {{halvingLoadMin}} of them close half of what is left to 100. Findings add: range short, sides apart or range without strength {{shortRange}}, weaker grip {{weakGrip}}, something felt {{symptomPerPoint}} a point, for relief and never for strength. This is a planning aid of this practice, not a validated risk score.",
+          "Load minutes of a task are minutes × the root of the sum over its efforts of share of the time × (effort ÷ 10)³ × (the share this region takes by grip and posture)²: hard efforts count far more than light ones that last. Every {{halvingLoadMin}} of them close half of what is left to 100. Findings add: range short, sides apart or range without strength {{shortRange}}, weaker grip {{weakGrip}}, something felt {{symptomPerPoint}} a point, for relief and never for strength. This is a planning aid of this practice, not a validated risk score.",
           {
             halvingLoadMin: HALVING_LOAD_MIN,
             shortRange: ADDED_POINTS.shortRange,
