@@ -58,3 +58,10 @@ export async function typeDay(page: Page, label: string, date: string, then?: "E
   await page.keyboard.type(`${day}${month}${year}`);
   if (then) await page.keyboard.press(then);
 }
+
+/** Answers the morning's question on a phone, up to its number. How hard a session was has the same numbers on the page before. */
+export async function sayMorning(phone: Page, level: number): Promise<void> {
+  await phone.getByRole("link", { name: /How are your hands/ }).click();
+  const asked = phone.getByRole("group", { name: /How are your hands/ });
+  await asked.getByRole("button", { name: String(level), exact: true }).click();
+}

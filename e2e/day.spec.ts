@@ -11,7 +11,7 @@ import { DEFAULT_STYLE, newItem, SHIPPED_LIBRARY } from "@kind-grip/core/library
 import { v7 as uuid } from "uuid";
 import { Acts } from "./acts";
 import { axeViolationsOn, WCAG } from "./axe-violations";
-import { sayMorning, skipUntil, toStep, typeDay, BROWSER } from "./browser";
+import { BROWSER, sayMorning, skipUntil, toStep, typeDay } from "./browser";
 import { writeCardVideo } from "./card-video";
 import { startEmptyServer, type EmptyServer } from "./empty-practice";
 

@@ -1,5 +1,6 @@
 /** What was kept without a connection goes out with the page closed: the browser wakes the phone's worker. */
 import { expect, test } from "@playwright/test";
+import { sayMorning } from "./browser";
 
 test("a check-in kept on the way is sent when there is a connection again, with the page closed", async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
@@ -14,8 +15,7 @@ test("a check-in kept on the way is sent when there is a connection again, with 
   await expect(phone.getByRole("heading", { name: /^Hello/ })).toBeVisible();
 
   await context.setOffline(true);
-  await phone.getByRole("link", { name: /How are your hands/ }).click();
-  await phone.getByRole("button", { name: "1", exact: true }).click();
+  await sayMorning(phone, 1);
   await phone.getByRole("button", { name: "Keep it" }).click();
   await expect(phone.getByRole("status").filter({ hasText: "1 thing waits to be sent" })).toBeVisible();
   await phone.close();

@@ -3,7 +3,7 @@
  * at once, everywhere; one answer of the trainer reaches the phone.
  */
 import { expect, test, type Browser, type Page } from "@playwright/test";
-import { signIn } from "./browser";
+import { sayMorning, signIn } from "./browser";
 import { axeViolationsOn, WCAG } from "./axe-violations";
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, timezoneId: "Europe/Dublin" };
@@ -101,8 +101,7 @@ test("told on two phones, one without a connection, while a tablet leads; answer
     expect(kept.filter((url) => /SamePeople|plotly|highs|solver|omposer|ProgramPage|StudioPage/.test(url))).toEqual([]);
     await expect(away.getByRole("link", { name: /^Start/ }).first()).toBeVisible();
     await away.context().setOffline(true);
-    await away.getByRole("link", { name: /How are your hands/ }).click();
-    await away.getByRole("button", { name: "6", exact: true }).click();
+    await sayMorning(away, 6);
     await away.getByRole("button", { name: "Keep it" }).click();
     await expect(away.getByText("Everything is paused for you")).toBeVisible();
     await expect(away.getByRole("link", { name: /^Start/ })).toHaveCount(0);
