@@ -33,7 +33,7 @@ export function WayChoice({ ways, chosen, people, booked, onChoose }: WayChoiceP
       label={booked ? t("Whose usual day, as it is booked") : t("Whose shift")}
       value={chosen.id}
       onChange={({ target }) => onChoose(target.value)}
-      sx={{ mb: 1.5, width: 360, maxWidth: 1 }}
+      sx={{ mb: 1.5, width: 520, maxWidth: 1 }}
     >
       {ways.map((way, i) => (
         <MenuItem key={way.id} value={way.id}>
