@@ -10,6 +10,7 @@ import { t } from "../base/words";
 import { Trace } from "../meter/Trace";
 import { trialIsOver } from "../meter/trial-over";
 import type { Meter } from "../meter/use-meter";
+import { useStopOnLeaving } from "../meter/use-stop-on-leaving";
 import { LikeThemFields } from "./LikeThemFields";
 import { HandTrials, TRIAL_FAULTS } from "./HandTrials";
 import type { EditedRecord } from "./use-record";
@@ -55,6 +56,8 @@ export function GripPart({
     setJudged({ side, trial: null, isLost: true });
     setSide(null);
   }
+
+  useStopOnLeaving(meter, side !== null);
 
   const { readings } = meter;
   const finish = (hand: HandSide, list: readonly Reading[]) => {

@@ -9,6 +9,7 @@ import { t } from "../base/words";
 import { FigurePicture } from "../figure/FigurePicture";
 import { PhoneHold } from "../meter/PhoneHold";
 import type { Meter } from "../meter/use-meter";
+import { useStopOnLeaving } from "../meter/use-stop-on-leaving";
 import { SideMark } from "../parts/SideMark";
 import { Toggle } from "../parts/Toggle";
 import { BigStepper } from "./BigStepper";
@@ -57,6 +58,7 @@ export function RangePart({ edited, before, meter }: { edited: EditedRecord; bef
   const canRead = meter.state === "on" && meter.kinds.includes("angle") && !isOff;
   // A meter that went away reads nothing any more: the field shows what is on record again.
   if (target && !canRead) setTarget(null);
+  useStopOnLeaving(meter, target !== null);
   const angle = target ? meter.readings.at(-1)?.value : undefined;
   const finish = (at: Target, deg: number) => {
     meter.stop();

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { emptyRecord, MOST_GRIP_TRIALS, MOTION_FACTS, MOTIONS, type BaselineRecord } from "@kind-grip/core/baseline";
 import { SAFETY_QUESTIONS } from "@kind-grip/core/safety";
 import { showPage } from "../testing/screen";
+import type { Reading } from "@kind-grip/core/meter";
 import type { Meter } from "../meter/use-meter";
 import { Grip } from "./FindingParts";
 import { FunctionPart } from "./FunctionPart";
@@ -260,4 +261,70 @@ describe("a meter that goes away in the middle", () => {
     expect(field()).toHaveValue("");
     expect(now().range.wristFlexion.right.active).toBeNull();
   });
+});
+
+describe("a part that is left in the middle of a reading", () => {
+  /** Two parts on one record; the meter goes on for as long as nobody stops it. */
+  function twoParts(kind: "grip" | "angle") {
+    let now: BaselineRecord = emptyRecord();
+    let listener: ((readings: readonly Reading[]) => void) | undefined;
+    const stop = () => (listener = undefined);
+    function Page() {
+      const [value, setValue] = useState(now);
+      const [part, setPart] = useState<string>(kind);
+      const change = (next: BaselineRecord) => {
+        now = next;
+        setValue(next);
+      };
+      const edited = { value, change } as unknown as EditedRecord;
+      const meter = {
+        ...NO_METER,
+        state: "on",
+        kinds: [kind],
+        start: (_: string, onReading: typeof listener) => (listener = onReading),
+        stop,
+      } as unknown as Meter;
+      return (
+        <>
+          <button onClick={() => setPart("function")}>Function</button>
+          {part === "grip" && <GripPart edited={edited} meter={meter} handedness="right" />}
+          {part === "angle" && <RangePart edited={edited} meter={meter} />}
+          {part === "function" && <FunctionPart edited={edited} usual="wringTowel" />}
+        </>
+      );
+    }
+    const shown = showPage(<Page />);
+    return { now: () => now, send: (list: readonly Reading[]) => act(() => listener?.(list)), ...shown };
+  }
+  /** Three seconds of a good squeeze and the letting go. */
+  const squeeze: Reading[] = Array.from({ length: 60 }, (_, i) => ({ atMs: i * 80, value: i < 5 || i > 48 ? 0 : 40 }));
+  /** Out to seventy degrees, and still there. */
+  const bend: Reading[] = Array.from({ length: 60 }, (_, i) => ({ atMs: i * 80, value: Math.min(70, i * 4) }));
+
+  it.each([
+    ["grip", "Squeeze right", squeeze, (record: BaselineRecord) => record.grip.right.length],
+    [
+      "angle",
+      "Read Right wrist bends forward from the meter",
+      bend,
+      ({ range }: BaselineRecord) => (range.wristFlexion.right.active === null ? 0 : 1),
+    ],
+  ] as const)(
+    "%s: what is entered elsewhere since is not written over by what the meter still reads",
+    async (kind, press, readings, count) => {
+      const stays = twoParts(kind);
+      await stays.user.click(screen.getByRole("button", { name: press }));
+      stays.send(readings);
+      // While its part is there, it is kept.
+      expect(count(stays.now())).toBe(1);
+      stays.unmount();
+      const { user, now, send } = twoParts(kind);
+      await user.click(screen.getByRole("button", { name: press }));
+      await user.click(screen.getByRole("button", { name: "Function" }));
+      await user.click(screen.getByRole("button", { name: "Right: 3 of 10" }));
+      send(readings);
+      expect(now().functionTest.right).toBe(3);
+      expect(count(now())).toBe(0);
+    },
+  );
 });

@@ -8,6 +8,7 @@ import { numberText } from "../base/measures";
 import { useNow } from "../base/now";
 import { t } from "../base/words";
 import type { Meter } from "./use-meter";
+import { useStopOnLeaving } from "./use-stop-on-leaving";
 
 /** It has to have been stood up before it can stand still. */
 const STOOD_UP_DEG = 45;
@@ -15,6 +16,7 @@ const STOOD_UP_DEG = 45;
 export function PhoneCheck({ meter }: { meter: Meter }) {
   const [readings, setReadings] = useState<readonly number[]>([]);
   const [reading, setReading] = useState(false);
+  useStopOnLeaving(meter, reading);
   const { calibration } = meter;
   const today = DateTime.fromMillis(useNow()).toISODate()!;
   const deg = (value: number) => `${numberText(value, 1)}°`;
