@@ -3,10 +3,10 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { RefreshCw, Trash2 } from "lucide-react";
 import { DateTime } from "luxon";
 import { useState } from "react";
-import { v7 as uuid } from "uuid";
 import type { BookingCalendar, BookingDay, CrewEntry, PersonEntry, ReadCalendar } from "@kind-grip/core/api";
 import { problemOf } from "../base/api";
 import { dateText } from "../base/dates";
+import { useSameId } from "../base/same-id";
 import { t } from "../base/words";
 import { ConfirmDialog } from "../parts/ConfirmDialog";
 import { bookingApi } from "./api";
@@ -31,8 +31,10 @@ export function BookingCalendarsDialog({ crew, day, people, onClose }: BookingCa
     id === null ? t("the whole team") : (people.find((person) => person.id === id)?.name ?? t("somebody who has left"));
   const fields = adding.error ? problemOf(adding.error).fields : [];
   const failure = (fields.length === 0 && adding.error) || reading.error || removing.error;
+  const sameId = useSameId();
   const give = async () => {
-    const answer = await add({ crewId: crew.id, id: uuid(), personId: who || null, name: nameOf(who || null), address });
+    const calendar = { personId: who || null, name: nameOf(who || null), address };
+    const answer = await add({ crewId: crew.id, id: sameId(calendar), ...calendar });
     if (!answer.data) return;
     setRead(answer.data);
     setAddress("");

@@ -1,7 +1,6 @@
 /** The one press that makes a proposal a program, and why it cannot be made one yet. */
 import { Button, Typography } from "@mui/material";
 import { useNavigate } from "react-router";
-import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { addDays, dateAt, mondayOf } from "@kind-grip/core/calendar";
 import type { Proposal } from "@kind-grip/core/compose";
@@ -10,6 +9,7 @@ import type { Session } from "@kind-grip/core/session";
 import { problemOf } from "../base/api";
 import { useWords } from "../base/library";
 import { useNow } from "../base/now";
+import { useSameId } from "../base/same-id";
 import { t } from "../base/words";
 import { programApi } from "../program/api";
 import { missedText } from "./missed-text";
@@ -29,13 +29,15 @@ export function MakeProgram({ crew, state: { stage }, shown, starts, beside }: M
   const words = useWords();
   const [create, { isLoading, error }] = programApi.useCreateProgramMutation();
   const navigate = useNavigate();
+  const sameId = useSameId();
   const missed = shown?.missed ?? [];
   // A composed program settles in from the coming Monday; Weeks ahead changes that.
   const nextMonday = addDays(mondayOf(dateAt(useNow(), crew.timeZone)), 7);
   const make = async () => {
     const { program } = shown!;
     const sessions = [...program.sessions, ...beside].map((session) => withStarts(session, starts));
-    const answer = await create({ crewId: crew.id, id: uuid(), program: { ...program, sessions, settlingFrom: nextMonday } });
+    const made = { ...program, sessions, settlingFrom: nextMonday };
+    const answer = await create({ crewId: crew.id, id: sameId(made), program: made });
     if (answer.data) void navigate(`/crews/${crew.id}/program/${answer.data.id}`);
   };
   return (

@@ -331,6 +331,19 @@ describe("making it a program", () => {
     expect(router.state.location.pathname).toBe(`/crews/${crew.id}/program/compose`);
     expect(make()).toBeEnabled();
   });
+  it("whose answer was lost is made once when it is pressed again", async () => {
+    const made = sampleProgram(crew.id);
+    const { server, user, router } = open({ [call]: refusal(503, "busy", "The server is busy.") });
+    await answer(1, FIRST(), BEST());
+    await waitFor(() => expect(make()).toBeEnabled());
+    await user.click(make());
+    expect(await screen.findByText("The server is busy.")).toBeInTheDocument();
+    server.answers = { ...server.answers, [call]: made };
+    await user.click(make());
+    await waitFor(() => expect(router.state.location.pathname).toBe(`/crews/${crew.id}/program/${made.id}`));
+    const [lost, again] = server.calls("POST").map(({ body }) => (body as { id: string }).id);
+    expect(again).toBe(lost);
+  });
 });
 
 describe("who starts otherwise", () => {

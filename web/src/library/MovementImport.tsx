@@ -4,9 +4,9 @@ import { FileUp } from "lucide-react";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { CUSTOM_PREFIX } from "@kind-grip/core/library";
+import { useSameId } from "../base/same-id";
 import { t } from "../base/words";
 import { libraryApi } from "./api";
-import { v7 as uuid } from "uuid";
 import { problemOf, type ProblemBody } from "../base/api";
 import { FilePick } from "../parts/FilePick";
 
@@ -14,9 +14,11 @@ export function MovementImport() {
   const [bring] = libraryApi.useImportMovementMutation();
   const [problem, setProblem] = useState<ProblemBody>();
   const navigate = useNavigate();
+  const sameId = useSameId();
   const read = async (file: File) => {
     try {
-      const { id } = await bring({ id: uuid(), text: await file.text() }).unwrap();
+      const text = await file.text();
+      const { id } = await bring({ id: sameId(text), text }).unwrap();
       void navigate(`/library/${CUSTOM_PREFIX}${id}`);
     } catch (error) {
       setProblem(problemOf(error));

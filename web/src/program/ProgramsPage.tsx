@@ -8,9 +8,9 @@ import { DEFAULT_STYLE } from "@kind-grip/core/library";
 import type { Session } from "@kind-grip/core/session";
 import { durationText } from "@kind-grip/core/units";
 import { weeksText } from "../base/amounts";
+import { useSameId } from "../base/same-id";
 import { t } from "../base/words";
 import { useWords } from "../base/library";
-import { v7 as uuid } from "uuid";
 import type { CrewEntry } from "@kind-grip/core/api";
 import { programApi } from "./api";
 import { practiceApi } from "../practice/api";
@@ -34,23 +34,22 @@ export default function ProgramsPage() {
   const [problem, setProblem] = useState<ProblemBody | null>(null);
   const navigate = useNavigate();
 
+  const sameId = useSameId();
   const start = async () => {
-    const made = await create({
-      crewId: crew.id,
-      id: uuid(),
-      program: {
-        name: t("{{trade}} hands", { trade: crew.trade }),
-        style: settings?.settings.style ?? DEFAULT_STYLE,
-        weeks: 4,
-        sessions: [],
-      },
-    });
+    const program = {
+      name: t("{{trade}} hands", { trade: crew.trade }),
+      style: settings?.settings.style ?? DEFAULT_STYLE,
+      weeks: 4,
+      sessions: [],
+    };
+    const made = await create({ crewId: crew.id, id: sameId(program), program });
     if (made.data) await navigate(made.data.id);
     else setProblem(problemOf(made.error));
   };
   const importFile = async (file: File) => {
     setProblem(null);
-    const made = await bringIn({ crewId: crew.id, id: uuid(), text: await file.text() });
+    const text = await file.text();
+    const made = await bringIn({ crewId: crew.id, id: sameId(text), text });
     if (made.data) await navigate(made.data.id);
     else setProblem(problemOf(made.error));
   };

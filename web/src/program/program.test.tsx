@@ -263,3 +263,17 @@ it("a load that no hand holds in another form is put down with it", async () => 
   await status("Saved");
   expect(saved(server).at(-1)!.program.sessions[0]!.items).toMatchObject([{ formId: "unloaded", loadKg: null }]);
 }, 30_000);
+
+it("a program whose answer was lost is made once, however often it is pressed", async () => {
+  const path = `POST /crews/${crew.id}/programs`;
+  const { server, user } = open({ [path]: refusal(503, "busy", "The server is busy.") }, "program");
+  const press = async () => user.click(await screen.findByRole("button", { name: "Start a program" }));
+  const ids = () => server.calls("POST").map(({ body }) => (body as { id: string }).id);
+  await press();
+  await waitFor(() => expect(ids()).toHaveLength(1));
+  expect(await screen.findByText("The server is busy.")).toBeVisible();
+  server.answers = { ...server.answers, [path]: (body: unknown) => ({ ...entry, ...(body as object) }) };
+  await press();
+  await waitFor(() => expect(ids()).toHaveLength(2));
+  expect(ids()[1]).toBe(ids()[0]);
+});

@@ -8,6 +8,7 @@ import type { Program } from "@kind-grip/core/program";
 import { copyOf } from "@kind-grip/core/template";
 import { problemOf } from "../base/api";
 import { useLibrary } from "../base/library";
+import { useSameId } from "../base/same-id";
 import { t } from "../base/words";
 import { crewApi } from "../crew/api";
 import { Choice } from "../parts/Choice";
@@ -27,8 +28,9 @@ export function CopyDialog({ crew, program, onClose }: { crew: CrewEntry; progra
     const copy = copyOf(library, program, { sameCrew, kit: to.kit }, uuid);
     setCopied({ to, program: sameCrew ? { ...copy, name: t("{{name}}, next block", { name: program.name }).slice(0, 120) } : copy });
   };
+  const sameId = useSameId();
   const make = async (made: Program) => {
-    const answer = await create({ crewId: copied!.to.id, id: uuid(), program: made });
+    const answer = await create({ crewId: copied!.to.id, id: sameId([copied!.to.id, made]), program: made });
     if (!answer.data) return;
     onClose();
     await navigate(`/crews/${copied!.to.id}/program/${answer.data.id}`);

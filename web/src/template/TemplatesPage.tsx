@@ -12,6 +12,7 @@ import { problemOf } from "../base/api";
 import { useLibrary, useWords } from "../base/library";
 import { notify } from "../base/notices";
 import { useAppDispatch } from "../base/store";
+import { useSameId } from "../base/same-id";
 import { t } from "../base/words";
 import { useTellFailure } from "../base/tell-failure";
 import { useCrew } from "../crew/CrewFrame";
@@ -44,8 +45,9 @@ export default function TemplatesPage() {
       }),
     [library],
   );
+  const sameId = useSameId();
   const start = async (program: Program) => {
-    const made = await create({ crewId: crew.id, id: uuid(), program });
+    const made = await create({ crewId: crew.id, id: sameId(program), program });
     if (made.data) await navigate(`/crews/${crew.id}/program/${made.data.id}`);
   };
   const takeOut = async (id: string, name: string) => {
