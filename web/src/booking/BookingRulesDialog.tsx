@@ -9,10 +9,14 @@ import { programApi } from "../program/api";
 import { bookingApi } from "./api";
 
 export function BookingRulesDialog({ crew, day, onClose }: { crew: CrewEntry; day: BookingDay; onClose(): void }) {
-  const programs = programApi.useProgramsQuery(crew.id).data ?? [];
+  const { data } = programApi.useProgramsQuery(crew.id);
+  const programs = data ?? [];
   const [save, saving] = bookingApi.useSaveBookingRulesMutation();
   const [rules, setRules] = useState(day.rules);
   const set = (change: Partial<typeof rules>) => setRules({ ...rules, ...change });
+  // One that was removed since is none: what is shown is what is kept.
+  const isGone = data !== undefined && !data.some(({ id }) => id === rules.programId);
+  const keep = () => save({ crewId: crew.id, date: day.date, ...rules, programId: isGone ? null : rules.programId });
   return (
     <Dialog open onClose={onClose} aria-labelledby="booking-rules" fullWidth maxWidth="sm">
       <DialogTitle id="booking-rules">{t("How resets are laid")}</DialogTitle>
@@ -62,11 +66,7 @@ export function BookingRulesDialog({ crew, day, onClose }: { crew: CrewEntry; da
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>{t("Not now")}</Button>
-        <Button
-          variant="contained"
-          disabled={saving.isLoading}
-          onClick={() => void save({ crewId: crew.id, date: day.date, ...rules }).then((answer) => answer.data && onClose())}
-        >
+        <Button variant="contained" disabled={saving.isLoading} onClick={() => void keep().then((answer) => answer.data && onClose())}>
           {t("Lay them so")}
         </Button>
       </DialogActions>

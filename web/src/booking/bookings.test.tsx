@@ -344,6 +344,29 @@ it("rules are changed in one place", async () => {
   await waitFor(() => expect(server.calls("PUT").at(-1)?.body).toEqual({ version: 0, programId: null, turnMin: 4, mostInRow: 3 }));
 });
 
+it.each([
+  ["one that is there stays chosen", true],
+  ["one that was removed since is none, as it is shown", false],
+])("of the program resets come from, %s", async (_, isThere) => {
+  const program = sampleProgram(crew.id);
+  const address = `PUT /crews/${crew.id}/booking-rules/${DATE}`;
+  const day = morning();
+  const { user, server } = show(
+    { ...day, rules: { ...day.rules, programId: program.id } },
+    {},
+    { [`GET /crews/${crew.id}/programs`]: isThere ? [program] : [sampleProgram(crew.id)], [address]: (body) => body as object },
+  );
+  await user.click(await screen.findByRole("button", { name: "How resets are laid" }));
+  const dialog = within(screen.getByRole("dialog", { name: "How resets are laid" }));
+  await waitFor(() =>
+    expect(dialog.getByRole("combobox", { name: "Sessions of" })).toHaveTextContent(
+      isThere ? program.program.name : "the program of which something was done last",
+    ),
+  );
+  await user.click(dialog.getByRole("button", { name: "Lay them so" }));
+  await waitFor(() => expect(server.calls("PUT").at(-1)?.body).toMatchObject({ programId: isThere ? program.id : null }));
+});
+
 it("a booking of somebody who has left, or has not begun, is seen: somebody has to see to it", async () => {
   const [gone, later, away] = [
     samplePerson({ name: "Cy Gone", leftOn: "2026-03-25" }),
