@@ -350,10 +350,9 @@ it.each([
 ])("of the program resets come from, %s", async (_, isThere) => {
   const program = sampleProgram(crew.id);
   const address = `PUT /crews/${crew.id}/booking-rules/${DATE}`;
-  const day = morning();
   const { user, server } = show(
-    { ...day, rules: { ...day.rules, programId: program.id } },
-    {},
+    morning(),
+    { rules: { version: 0, ...USUAL_BOOKING_RULES, programId: program.id } },
     { [`GET /crews/${crew.id}/programs`]: isThere ? [program] : [sampleProgram(crew.id)], [address]: (body) => body as object },
   );
   await user.click(await screen.findByRole("button", { name: "How resets are laid" }));
