@@ -252,6 +252,24 @@ describe("a session that is moved", () => {
     expect(await queue(96)).toBe(0);
   });
 
+  it("to an earlier time, what was held for the later one goes in time for it", async () => {
+    const at = new Date();
+    await trainer.send("put", `/api/crews/${world.crewId}/reminder-rule`, { minutesBefore: 60 });
+    const id = await place();
+    // Off on every day: each session has its own two hours.
+    const { shifts } = sampleCrew().shiftPattern;
+    const detail = sampleCrew({ timeZone: "UTC", shiftPattern: { anchorDate: "2026-03-02", shifts, cycle: [null] } });
+    await test.db.models.Crew.update({ detail }, { where: { id: world.crewId } });
+    await test.db.models.Placement.update({ startsAt: new Date(at.getTime() + 10 * 60 * 60_000) }, { where: { id } });
+    expect((await remind(id, false)).body).toMatchObject({ queued: 3, waiting: 3, heldUntil: expect.any(String) });
+    await move(id, -9 * 60 - 10);
+    const time = (await startOf(id)).toISOString().slice(11, 16);
+    expect(await sendDue(test.db, { telephone: gateway }, later(1))).toBe(0);
+    expect(await queueWanted(test.db, async () => new Date(), ["telephone"])).toBe(0);
+    expect(await sendDue(test.db, { telephone: gateway }, later(1))).toBe(3);
+    expect(times()).toEqual([time, time, time]);
+  });
+
   it("while an answer of the gateway is missing goes under another key: the first may have arrived", async () => {
     const id = await place({ people: [world.people[0]!.id] });
     await remind(id);

@@ -137,10 +137,13 @@ async function queueFor(
   const fresh = wanted.filter(({ row }) => !row || (isOver(row) && moved(row)));
   // Those who had dropped out and take part again.
   const again = wanted.filter(({ row }) => row?.state === "dropped");
-  if (fresh.length + again.length === 0) return 0;
-  const textFor = await textsOf(db, practiceId, crew, placement, session);
   // The worker goes by real time; a demo practice's clock is not it.
   const nextTryAt = new Date(Date.now() + Math.max(0, until - at.getTime()));
+  // What was held for longer than it would be now, before the session was moved to an earlier time, goes as soon.
+  const held = wanted.flatMap(({ row }) => (row?.state === "waiting" && row.tries === 0 && row.nextTryAt > nextTryAt ? [row.id] : []));
+  if (held.length > 0) await db.models.Message.update({ nextTryAt }, { where: { id: held, state: "waiting", tries: 0 } });
+  if (fresh.length + again.length === 0) return 0;
+  const textFor = await textsOf(db, practiceId, crew, placement, session);
   await db.models.Message.update(
     { state: "waiting", tries: 0, nextTryAt },
     { where: { id: again.map(({ row }) => row!.id), state: "dropped" } },
