@@ -19,7 +19,7 @@ export function ConnectionNotice({ page = false }: { page?: boolean }) {
       if (!(await isServerReady())) return;
       dispatch(connectionFound());
       dispatch(roomFound());
-      dispatch(serverApi.util.invalidateTags(["Me", "Crews", "People", "Programs", "Plan", "Runs"]));
+      dispatch(serverApi.util.invalidateTags(["Me", "Path", "Crews", "People", "Programs", "Plan", "Runs"]));
     }, EVERY_MS);
     return () => clearInterval(timer);
   }, [away, full, dispatch]);

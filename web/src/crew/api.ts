@@ -21,7 +21,8 @@ export const crewApi = serverApi.injectEndpoints({
     crew: make.query<CrewEntry, string>({ query: (id) => `/crews/${id}`, providesTags: ["Crews"] }),
     crewPath: make.query<CrewPath, string>({
       query: (id) => `/crews/${id}/path`,
-      providesTags: ["Path", "Crews", "People", "Programs", "Plan", "Bookings", "Runs", "Rounds", "Safety", "Decisions"],
+      // Every change asks for it anew by this one: with those of its parts besides it would be asked for twice.
+      providesTags: ["Path"],
     }),
     createCrew: make.mutation<CrewEntry, { id: string; crew: Crew }>({
       query: (body) => ({ url: "/crews", method: "POST", body }),

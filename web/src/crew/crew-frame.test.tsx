@@ -74,4 +74,6 @@ it("is asked for again once something was changed, whatever it was", async () =>
   server.answers = { ...server.answers, [AT]: { ...PATH, runs: "ready" } };
   await act(async () => user.click(screen.getByRole("button", { name: "save" })));
   await waitFor(async () => expect(await marks()).toContain("Runs: ready"));
+  // Once as the page was opened, once for what was saved.
+  expect(server.calls(AT)).toHaveLength(2);
 });
