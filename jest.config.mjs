@@ -55,6 +55,7 @@ export default {
         ...shared.moduleNameMapper,
         "^\\./keep-page$": "<rootDir>/web/src/testing/no-service-worker.ts",
         "\\.woff2\\?url$": "<rootDir>/web/src/testing/no-file.ts",
+        "^@emotion/serialize$": "<rootDir>/web/src/testing/no-styles.ts",
       },
       testEnvironment: "<rootDir>/web/src/testing/dom-environment.mjs",
       setupFilesAfterEnv: ["<rootDir>/web/src/testing/dom.ts"],

@@ -1,5 +1,5 @@
 /** Before a run: short of time is one tap, and what is led then is half as long. */
-import { screen, waitFor, within } from "@testing-library/react";
+import { act, screen, waitFor, within } from "@testing-library/react";
 import { SHIPPED_LIBRARY } from "@kind-grip/core/library";
 import { newClock } from "@kind-grip/core/run";
 import { FULL_PARTICIPATION } from "@kind-grip/core/safety";
@@ -269,4 +269,17 @@ describe("whoever stopped, before the server knows", () => {
     open({ startedAt: null, absent: [] }, [ann, bo]);
     expect(await screen.findByRole("button", { name: "Here: 2 of 2" })).toBeInTheDocument();
   });
+  it("is counted out of nothing of a run that had ended when it was told", async () => {
+    const { user } = open({ startedAt: null, absent: [] }, [ann, bo]);
+    await user.click(await screen.findByRole("button", { name: "Start" }));
+    await user.keyboard("s");
+    const keep = await screen.findByRole("button", { name: "Keep this run" });
+    act(() => putReport({ crewId: crew.id, personId: bo.id, report }, SIGNED_IN["GET /me"].account.email));
+    await user.click(keep);
+    const [kept] = everythingWaiting().flatMap((each) => (each.kind === "run" ? [each.run] : []));
+    expect(kept!.people.map(({ personId, leftOut }) => [personId, leftOut])).toEqual([
+      [ann.id, []],
+      [bo.id, []],
+    ]);
+  }, 30_000);
 });

@@ -37,8 +37,10 @@ export function useTakenOut({ crewId, personIds, live, run, leftOut, practiceNow
   );
   const stopped = useWhoStopped(crewId);
   const participations = useMemo(() => withoutAny(live, [...reported, ...stopped]), [live, reported, stopped]);
-  const { session, timeline, position } = run;
+  const { session, timeline, position, clock } = run;
   useEffect(() => {
+    // What was done was done: who tells after the end is out of what comes next.
+    if (clock.status === "ended") return;
     const at = timeline.items.findIndex(({ itemId }) => itemId === position?.segment.itemId);
     for (const personId of personIds) {
       const participation = participations.get(personId);

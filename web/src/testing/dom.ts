@@ -4,8 +4,12 @@ import "@testing-library/jest-dom";
 import { cleanup, configure } from "@testing-library/react";
 import * as React from "react";
 
-// How long something is waited for says nothing of how quick it is: a busy machine may take its time.
-configure({ asyncUtilTimeout: 20_000 });
+// How long something is waited for says nothing of how quick it is: a busy machine may take its time. Whoever looks is told what is not
+// there; the whole page besides, at each look of a wait, was a thirtieth of the time of these tests.
+configure({
+  asyncUtilTimeout: 20_000,
+  getElementError: (message) => Object.assign(new Error(message ?? ""), { name: "TestingLibraryElementError" }),
+});
 
 /** Draws nothing: pictures are drawn by the core, and tested there. */
 class SilentWorker extends EventTarget {

@@ -1,9 +1,7 @@
 /** What component tests stand on: a part on a page of its own, with a server that answers what the test says. */
-import createCache from "@emotion/cache";
-import { CacheProvider } from "@emotion/react";
 import { ThemeProvider } from "@mui/material/styles";
 import { render } from "@testing-library/react";
-import userEvent from "@testing-library/user-event";
+import userEvent, { PointerEventsCheckLevel } from "@testing-library/user-event";
 import type { ReactNode } from "react";
 import { Provider } from "react-redux";
 import { createMemoryRouter, RouterProvider } from "react-router";
@@ -98,9 +96,6 @@ interface PageOptions {
   knowsMe?: boolean;
 }
 
-/** Styles go where nobody looks: jsdom matches every rule against every element it is asked about, and that was a third of a test's time. */
-const UNSTYLED = createCache({ key: "unstyled", container: document.createElement("div") });
-
 /** Shows a part on a page; the address of any other page shows as its text. */
 export function showPage(part: ReactNode, { at = "/", path = at.split("?")[0]!, custom, knowsMe = true }: PageOptions = {}) {
   const store = makeStore();
@@ -112,17 +107,15 @@ export function showPage(part: ReactNode, { at = "/", path = at.split("?")[0]!, 
     ],
     { initialEntries: [at] },
   );
-  const user = userEvent.setup();
+  const user = userEvent.setup({ pointerEventsCheck: PointerEventsCheckLevel.Never });
   const shown = render(
-    <CacheProvider value={UNSTYLED}>
-      <Provider store={store}>
-        <ThemeProvider theme={theme}>
-          <WithLibrary custom={custom}>
-            <RouterProvider router={router} />
-          </WithLibrary>
-        </ThemeProvider>
-      </Provider>
-    </CacheProvider>,
+    <Provider store={store}>
+      <ThemeProvider theme={theme}>
+        <WithLibrary custom={custom}>
+          <RouterProvider router={router} />
+        </WithLibrary>
+      </ThemeProvider>
+    </Provider>,
   );
   return { ...shown, store, router, user };
 }
