@@ -63,6 +63,7 @@ export default {
     {
       ...shared,
       displayName: "api",
+      moduleNameMapper: { ...shared.moduleNameMapper, "^(\\.\\./)+built$": "<rootDir>/server/src/test/built.ts" },
       ...testsOf(["<rootDir>/server/src/**/*.api.test.ts"], testFiles("server/src", ".api.test.ts", 3)),
       globalSetup: "<rootDir>/server/src/test/start-database.ts",
       globalTeardown: "<rootDir>/server/src/test/stop-database.ts",

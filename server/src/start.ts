@@ -11,6 +11,7 @@ import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
 import { createApp } from "./app";
+import { processWords } from "./built";
 import { makeFirstLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
@@ -195,7 +196,7 @@ const KEEP_ALIVE_MS = 75_000;
 
 /** What the booking calendar begins with, as text. A process of its own: what is answered meanwhile does not wait for it. */
 async function demoLoadedInto({ url, keys }: Db): Promise<string> {
-  const child = spawn(process.execPath, ["--import", "tsx", path.join(root, "server/src/demo/load-beside.ts")], {
+  const child = spawn(process.execPath, processWords("./demo/load-beside.ts"), {
     cwd: root,
     stdio: ["ignore", "pipe", "inherit"],
     env: { ...process.env, DATABASE_URL: url, DATA_KEYS: keys.toText() },

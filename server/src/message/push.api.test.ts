@@ -7,6 +7,7 @@ import { createServer, type AddressInfo } from "node:net";
 import path from "node:path";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
+import { processWords } from "../built";
 import type { OutsideServices } from "../app";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
@@ -32,7 +33,7 @@ async function freePort(): Promise<number> {
 beforeAll(async () => {
   const port = await freePort();
   service = `http://127.0.0.1:${port}`;
-  standIn = spawn(process.execPath, ["--import", "tsx", path.join(root, "stand-ins/src/push.ts"), "--port", `${port}`], {
+  standIn = spawn(process.execPath, [...processWords("../../stand-ins/src/push.ts"), "--port", `${port}`], {
     cwd: root,
     stdio: ["ignore", "inherit", "inherit", "ipc"],
     env: { ...process.env, STARTER_PID: String(process.pid) },

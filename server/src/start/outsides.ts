@@ -3,6 +3,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import path from "node:path";
 import type { OutsideServices } from "../app";
 import { startSealing } from "../audit/seal";
+import { processWords } from "../built";
 import { startReading } from "../booking/calendars";
 import { insideFrom } from "../booking/fetch-calendar";
 import { startRetention } from "../personal/retention";
@@ -112,8 +113,7 @@ function servicesOfEnvironment(): OutsideServices {
 
 /** A process of its own; the application does without it when it cannot start. */
 function startStandIn(root: string, name: string, port: number, ...more: string[]): ChildProcess {
-  const file = path.join(root, `stand-ins/src/${name}.ts`);
-  return spawn(process.execPath, ["--import", "tsx", file, "--port", String(port), ...more], {
+  return spawn(process.execPath, [...processWords(`../../stand-ins/src/${name}.ts`), "--port", String(port), ...more], {
     cwd: root,
     stdio: ["ignore", "inherit", "inherit", "ipc"],
     env: { ...process.env, STARTER_PID: String(process.pid) },

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { connect as connectTo, createServer } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { processWords } from "../built";
 import { freePort } from "../db/private-server";
 import { isAlive } from "./processes";
 
@@ -28,11 +29,10 @@ interface Started {
 }
 
 function start(data: string, port: number, more: readonly string[] = []): Started {
-  const child = spawn(
-    process.execPath,
-    ["--import", "tsx", "server/src/start.ts", "--empty", "--port", String(port), "--data", data, ...more],
-    { cwd: root, env: { ...process.env, DATABASE_URL: "", METER_PORT: "0", GATEWAY_URL: "http://127.0.0.1:9" } },
-  );
+  const child = spawn(process.execPath, [...processWords("./start.ts"), "--empty", "--port", String(port), "--data", data, ...more], {
+    cwd: root,
+    env: { ...process.env, DATABASE_URL: "", METER_PORT: "0", GATEWAY_URL: "http://127.0.0.1:9" },
+  });
   started.push(child);
   let text = "";
   for (const stream of [child.stdout!, child.stderr!]) stream.on("data", (part: Buffer) => (text += part.toString()));

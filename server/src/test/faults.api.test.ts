@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync, watch } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import request from "supertest";
+import { processWords } from "../built";
 import { createApp } from "../app";
 import { connect } from "../db/connection";
 import { freePort, startPrivateServer } from "../db/private-server";
@@ -69,7 +70,7 @@ describe("a server killed in the middle", () => {
     const port = await freePort();
     const child = spawn(
       process.execPath,
-      ["--import", "tsx", "server/src/start.ts", "--port", String(port), "--data", path.join(root, "node_modules/.cache/kind-grip-faults")],
+      [...processWords("./start.ts"), "--port", String(port), "--data", path.join(root, "node_modules/.cache/kind-grip-faults")],
       {
         cwd: root,
         env: { ...process.env, DATABASE_URL: process.env.TEST_DATABASE_URL, DATA_KEYS: TEST_KEYS.toText(), NODE_ENV: "production" },

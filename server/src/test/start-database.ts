@@ -1,4 +1,5 @@
-/** Jest's global setup of the API tests: a throwaway MariaDB, shared by the test files. */
+/** Jest's global setup of the API tests: a throwaway MariaDB, shared by the test files, and a built server for what runs beside them. */
+import { execFileSync } from "node:child_process";
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -9,6 +10,7 @@ declare global {
 }
 
 export default async function startDatabase(): Promise<void> {
+  execFileSync(process.execPath, ["scripts/build-server.mjs", "--into", "server/.built-tests"], { stdio: "inherit" });
   const dataDir = mkdtempSync(path.join(tmpdir(), "kind-grip-db-"));
   const server = await startPrivateServer({ dataDir, throwaway: true });
   globalThis.testDatabase = { server, dataDir };

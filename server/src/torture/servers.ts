@@ -5,6 +5,7 @@ import { connect } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
+import { processWords } from "../built";
 import { DataKeys, newKey } from "../db/data-keys";
 import { freePort } from "../db/private-server";
 
@@ -42,7 +43,7 @@ export async function startServer(
   let child: ChildProcess | undefined;
   const launch = async () => {
     const filled = databaseUrl === null ? [] : ["--empty"];
-    child = spawn(process.execPath, ["--import", "tsx", "server/src/start.ts", ...filled, "--port", String(port), "--data", data], {
+    child = spawn(process.execPath, [...processWords("./start.ts"), ...filled, "--port", String(port), "--data", data], {
       cwd: root,
       env: {
         ...process.env,
