@@ -75,9 +75,13 @@ export interface HeldForm {
   held: Held;
 }
 
-/** The first load the kit has for somebody; undefined when nothing is light enough. @param bodyKg null when it is not known */
-export function firstHeld(movement: Movement, kit: readonly KitEntry[], bodyKg: number | null): HeldForm | undefined {
-  const load = firstLoad(ladderFor(movement, kit), bodyKg) as KitLoad | undefined;
+/**
+ * The first load the kit has for somebody; undefined when nothing is light enough.
+ * @param bodyKg null when it is not known @param mostNm torque it may not go over, N·m
+ */
+export function firstHeld(movement: Movement, kit: readonly KitEntry[], bodyKg: number | null, mostNm = Infinity): HeldForm | undefined {
+  const ladder = ladderFor(movement, kit).filter((load) => load.torqueNm <= mostNm + 1e-9);
+  const load = firstLoad(ladder, bodyKg) as KitLoad | undefined;
   return load && heldFormOf(movement, load, movement.forms[0]!.id, true);
 }
 

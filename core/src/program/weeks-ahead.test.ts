@@ -142,6 +142,20 @@ describe("load", () => {
     const raised = nextRaise(SHIPPED_LIBRARY, written, present, { settings: ["any"], kit: kit(0.5, 1, 1.5) });
     expect(raised).toMatchObject({ change: "load", next: { loadKg: kg } });
   });
+  it.each([
+    [0.5, 0.5],
+    [1, 1],
+    [1.4, 1],
+    [3, 1.5],
+    [0.4, null],
+  ])("whoever put down %s kg of their own comes back to %s kg of a kit of 0.5, 1 and 1.5 kg", (ownKg, kg) => {
+    const written = item("helped-up-slow-down", { loadKg: 2, tool: "dumbbell" });
+    const { formId, dose } = written;
+    const putDown = { formId, held: { loadKg: ownKg, tool: "dumbbell" as const, gripM: null } };
+    const at = { settings: ["any"] as const, kit: kit(0.5, 1, 1.5) };
+    const raised = nextRaise(SHIPPED_LIBRARY, written, { formId, dose, loadKg: null }, at, putDown);
+    expect(raised.next.loadKg).toBe(kg);
+  });
   it("without any kit it says what is needed", () => {
     const weeks = weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 8, { ...place, kit: [] });
     expect(weeks.every(({ loadKg }) => loadKg === null)).toBe(true);

@@ -97,12 +97,14 @@ function next(library: Library, before: Week, item: Item, place: Surroundings): 
  * or load the dose is the written one again. A dose that was lowered comes back to the written one first. A change of piece, tool or grip
  * is a step of load like any other.
  * @param item as written in the program @param present what is done now
+ * @param putDown what was in the hand last, of whoever holds nothing now
  */
 export function nextRaise(
   library: Library,
   item: Item,
   present: Present,
   { settings, kit, bodyKg = null }: Surroundings,
+  putDown: HeldForm | null = null,
 ): { next: Present; change: "dose" | "form" | "load" | "none"; stop?: Week["stop"]; large: boolean } {
   const movement = library.find(item.movementId);
   const { formId, dose, loadKg, tool = null, gripM = null } = present;
@@ -113,7 +115,7 @@ export function nextRaise(
   const doseIn = (form: string, of: Dose) => doseInForm(of, library.timings.get(movement.id)?.get(form));
   const loadedFromStart = movement.load !== undefined && movement.load.rungs !== "kit";
   if (loadedFromStart && loadKg === null) {
-    const first = firstOf(movement, item, kit, bodyKg);
+    const first = firstOf(movement, item, { kit, bodyKg, putDown });
     if (first) return { next: { formId: first.formId, dose, ...first.held }, change: "load", large: false };
   }
   const written = doseIn(formId, item.dose);
@@ -129,20 +131,29 @@ export function nextRaise(
     if (!step) return stopped({ kind: "noHeavier", loadKg });
     return { next: { formId: step.formId, dose: doseIn(step.formId, item.dose), ...step.held }, change: "load", large: step.large };
   }
-  return harderForm(library, item, now, movement, { settings, kit, bodyKg }, doseIn, stopped);
+  return harderForm(library, item, now, movement, { settings, kit, bodyKg, putDown }, doseIn, stopped);
 }
 
 /**
  * What somebody who holds nothing begins a load with: the first load the kit has for them, or what the item is written with where that
- * is lighter. Whoever was eased out of a load does not come back to more than the crew does.
+ * is lighter. Whoever was eased out of a load comes back to no more than the crew does, and to no more than they held themselves.
  * @returns undefined when the kit has nothing light enough
  */
-function firstOf(movement: Movement, item: Item, kit: readonly KitEntry[], bodyKg: number | null): HeldForm | undefined {
-  const first = firstHeld(movement, kit, bodyKg);
-  if (!first || item.loadKg === null) return first;
-  const asWritten = { formId: item.formId, held: writtenHeld(item) };
+function firstOf(movement: Movement, item: Item, { kit, bodyKg, putDown }: Beginning): HeldForm | undefined {
   const torque = ({ formId, held }: HeldForm) => heldTorqueNm(movement, formId, held, kit);
-  return torque(asWritten) < torque(first) ? asWritten : first;
+  const first = firstHeld(movement, kit, bodyKg);
+  const asWritten = { formId: item.formId, held: writtenHeld(item) };
+  const usual = first && item.loadKg !== null && torque(asWritten) < torque(first) ? asWritten : first;
+  if (!usual || !putDown) return usual;
+  const mostNm = torque(putDown);
+  return torque(usual) <= mostNm + 1e-9 ? usual : firstHeld(movement, kit, bodyKg, mostNm);
+}
+
+/** What says with how much somebody begins a load. */
+interface Beginning {
+  kit: readonly KitEntry[];
+  bodyKg: number | null;
+  putDown: HeldForm | null;
 }
 
 /** The next rung that can be done here; one that needs a load only when there is a first load light enough. */
@@ -151,7 +162,7 @@ function harderForm(
   item: Item,
   now: Present,
   movement: Movement,
-  { settings, kit, bodyKg = null }: Surroundings,
+  { settings, kit, bodyKg, putDown }: Omit<Surroundings, "bodyKg"> & Beginning,
   doseIn: (formId: string, dose: Dose) => Dose,
   stopped: (stop: Week["stop"]) => ReturnType<typeof nextRaise>,
 ): ReturnType<typeof nextRaise> {
@@ -159,7 +170,7 @@ function harderForm(
   const above = movement.forms
     .slice(rung + 1)
     .map((form) => ({ form, misfits: misfitsOf(movement, form.id, { settings, kit: kit.map(({ kind }) => kind) }) }));
-  const first = firstOf(movement, item, kit, bodyKg);
+  const first = firstOf(movement, item, { kit, bodyKg, putDown });
   const needsLoad = (kinds: readonly KitKind[]) => kit.some(({ kind, massKg }) => massKg !== null && kinds.includes(kind));
   const harder = above.find(({ form, misfits }) => misfits.length === 0 && (!needsLoad(form.kit) || first !== undefined))?.form;
   if (harder) {

@@ -1,7 +1,7 @@
 /** What is known of one person and one item, and what it leads to. */
 import * as v from "valibot";
 import type { Region } from "../library";
-import { Present, type Surroundings } from "../program";
+import { Present, type HeldForm, type Surroundings } from "../program";
 import type { MarkKind } from "../run";
 import { ALERT_KINDS, type Participation } from "../safety";
 import type { Item } from "../session";
@@ -43,6 +43,8 @@ export interface ItemFacts {
   eased: boolean;
   /** What was done before the last raise, while that raise is what is done now; null otherwise. */
   beforeRaise: Present | null;
+  /** What was in the hand last, of whoever held something once and holds nothing now; null otherwise. */
+  putDown: HeldForm | null;
   /** The trainer chose something else than this since then, and nothing has come in after it; null otherwise. */
   overruled: DecisionKind | null;
   /** Runs the person took part in since then, oldest first. */

@@ -139,7 +139,7 @@ function raiseOrHold(
   const [first] = last;
   const quiet = mornings.every((morning) => (first && morning.day < first.day) || riseOf(morning) <= 0);
   if (last.length < progressRuns || !quiet) return held([{ rule: "notYet", cleanRuns: quiet ? last.length : 0, wanted: progressRuns }]);
-  const { next, change, stop, large } = nextRaise(library, facts.item, facts.present, facts.place);
+  const { next, change, stop, large } = nextRaise(library, facts.item, facts.present, facts.place, facts.putDown);
   if (stop || change === "none") return held([{ rule: "atTheTop", stop: stop?.kind ?? "top" }]);
   return {
     kind: "progress",

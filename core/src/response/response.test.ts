@@ -47,6 +47,7 @@ const facts = (change: Partial<ItemFacts> = {}): ItemFacts => {
     since: day(2),
     eased: false,
     beforeRaise: null,
+    putDown: null,
     overruled: null,
     runs: [],
     due: 0,

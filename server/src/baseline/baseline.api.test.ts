@@ -1,6 +1,8 @@
 import { emptyRecord, type BaselineRecord } from "@kind-grip/core/baseline";
 import type { KnownRecord } from "@kind-grip/core/api";
+import { addDays } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
+import { symptomHistory, symptomsOn } from "../safety/participations";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 
@@ -46,6 +48,27 @@ it("what was measured of a person goes to a therapist as FHIR, which is in the t
   expect((await trainer.get(`/api/crews/${world.crewId}/audit`)).text).toContain("measurements as FHIR");
   expect((await (await TestTrainer.make(test)).get(at)).status).toBe(404);
   expect((await trainer.get(at.replace(world.people[0]!.id, uuid()))).status).toBe(404);
+});
+
+it("what somebody feels counts from the day they were asked, not from the first day of their round; put right later it keeps that day", async () => {
+  const [me, today] = [world.people[0]!.id, new Date().toISOString().slice(0, 10)];
+  const said = (level: number) => ({ ...emptyRecord(), symptoms: [{ ...ACHE, id: uuid(), level }], symptomsAsked: true });
+  const usual = async (day: string) =>
+    symptomsOn(await symptomHistory(test.db, { crewId: world.crewId, personId: me }), day).map(({ level }) => level);
+  await save(0, said(1));
+  await test.db.models.Round.update({ startedOn: addDays(today, -40) }, { where: { id: roundId } });
+  // Stored by a version that did not note the day.
+  await test.db.models.Baseline.update({ symptomsAskedOn: null }, { where: { roundId, personId: me } });
+  roundId = uuid();
+  await trainer.send("post", `/api/crews/${world.crewId}/rounds`, { id: roundId, name: "Summer" });
+  await test.db.models.Round.update({ startedOn: addDays(today, -20) }, { where: { id: roundId } });
+  await save(0, emptyRecord());
+  expect(await usual(today)).toEqual([1]);
+  await save(0, said(5), 1);
+  expect([await usual(addDays(today, -1)), await usual(today)]).toEqual([[1], [5]]);
+  await test.db.models.Baseline.update({ symptomsAskedOn: addDays(today, -3) }, { where: { roundId, personId: me } });
+  await save(0, said(4), 2);
+  expect([await usual(addDays(today, -4)), await usual(addDays(today, -3))]).toEqual([[1], [4]]);
 });
 
 it("what all rounds found of each: a round that was only begun takes nothing away, a second sitting adds nothing, and the look is in the trail", async () => {

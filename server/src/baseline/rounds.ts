@@ -167,7 +167,7 @@ export async function saveRecord(
       throw stale(row && recordAnswer(row));
     }
     if (round.closedAt) throw new Problem(409, "closed", "This round is closed. Open it again to change something in it.");
-    const stored = rowOf({ roundId, personId }, record, version + 1, at);
+    const stored = rowOf({ roundId, personId }, record, version + 1, at, { before: row, day: dateAt(at.getTime(), crew.detail.timeZone) });
     await db.models.Baseline.upsert(stored, { transaction });
     const saidBefore = row ? restrictionsCalledFor(row.document.safety, row.document.symptoms) : [];
     const said = restrictionsCalledFor(record.safety, record.symptoms).filter((question) => !saidBefore.includes(question));
@@ -194,12 +194,22 @@ export async function recordsOfPerson({ models }: Db, personId: string) {
     .sort((a, b) => a.on.localeCompare(b.on));
 }
 
-/** A record as it is stored, with what is looked up beside the document. */
-export function rowOf(of: { roundId: string; personId: string }, document: BaselineRecord, version: number, changedAt: Date): BaselineRow {
+/**
+ * A record as it is stored, with what is looked up beside the document.
+ * @param asked day of what is said now, and the record as it was: what is put right later was asked on the day it was asked first
+ */
+export function rowOf(
+  of: { roundId: string; personId: string },
+  document: BaselineRecord,
+  version: number,
+  changedAt: Date,
+  asked: { before: BaselineRow | undefined; day: string },
+): BaselineRow {
   const felt = document.symptoms.map(({ region, level }) => ({ region, level }));
   const symptoms = document.symptomsAsked || felt.length > 0 ? felt : null;
   const bodyMassKg = document.bodyMass.agreed ? document.bodyMass.kg : null;
-  return { ...of, document, symptoms, bodyMassKg, version, changedAt, progress: progressOf(document) };
+  const symptomsAskedOn = symptoms && (asked.before?.symptoms ? asked.before.symptomsAskedOn : asked.day);
+  return { ...of, document, symptoms, symptomsAskedOn, bodyMassKg, version, changedAt, progress: progressOf(document) };
 }
 
 const PART_NAMES: Readonly<Record<keyof BaselineRecord, string>> = {

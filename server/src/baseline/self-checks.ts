@@ -3,6 +3,7 @@
  * them out, what is felt badly pauses its place until the trainer has answered.
  */
 import { emptyRecord, isAskedOnPhone, withSelfCheck, type SelfCheck } from "@kind-grip/core/baseline";
+import { dateAt } from "@kind-grip/core/calendar";
 import { restrictionsCalledFor, symptomsAlarm } from "@kind-grip/core/safety";
 import type { Transaction } from "sequelize";
 import { noteChanged } from "../audit/audit";
@@ -31,7 +32,8 @@ export async function storeSelfCheck(
     const crew = await lockCrew(db, caller, crewId, transaction);
     const said = { ...check, at: new Date(Math.min(Date.parse(check.at), at.getTime())).toISOString() };
     const round = (await db.models.Round.findOne({ where: { id: check.roundId, crewId }, transaction }))?.get({ plain: true });
-    if (round && !(await fileIn(db, round, personId, at, said, transaction))) return { id: check.id, stored: "already" as const };
+    if (round && !(await fileIn(db, { round, personId, timeZone: crew.detail.timeZone }, at, said, transaction)))
+      return { id: check.id, stored: "already" as const };
     const place = { personId, roundId: round?.id ?? null };
     await raiseRestrictions(db, caller, at, crew, place, restrictionsCalledFor(said.safety, said.symptoms), transaction);
     const alarm = symptomsAlarm(said.symptoms);
@@ -49,12 +51,20 @@ export async function storeSelfCheck(
 }
 
 /** @returns false when it is in the record already */
-async function fileIn(db: Db, round: RoundRow, personId: string, at: Date, check: SelfCheck, transaction: Transaction): Promise<boolean> {
+async function fileIn(
+  db: Db,
+  { round, personId, timeZone }: { round: RoundRow; personId: string; timeZone: string },
+  at: Date,
+  check: SelfCheck,
+  transaction: Transaction,
+): Promise<boolean> {
   const row = (await db.models.Baseline.findOne({ where: { roundId: round.id, personId }, transaction }))?.get({ plain: true });
   const before = row?.document ?? emptyRecord();
   const after = withSelfCheck(before, check);
   if (after === before) return false;
-  await db.models.Baseline.upsert(rowOf({ roundId: round.id, personId }, after, (row?.version ?? 0) + 1, at), { transaction });
+  const asked = { before: row, day: dateAt(Date.parse(check.at), timeZone) };
+  const stored = rowOf({ roundId: round.id, personId }, after, (row?.version ?? 0) + 1, at, asked);
+  await db.models.Baseline.upsert(stored, { transaction });
   return true;
 }
 

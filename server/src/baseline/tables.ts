@@ -34,6 +34,8 @@ export interface BaselineRow {
   document: BaselineRecord;
   /** Where something is felt, apart from the document: asked for at every session. Null where nobody asked. */
   symptoms: Pick<Symptom, "region" | "level">[] | null;
+  /** Day at the crew's place on which that was asked first in this round; null where nobody asked, and of what an earlier version stored. */
+  symptomsAskedOn: string | null;
   /** Of who agreed to be weighed, apart from the document as well. */
   bodyMassKg: number | null;
   version: number;
@@ -60,6 +62,7 @@ export function defineBaselineTables(sequelize: Sequelize) {
       personId: { ...idPart },
       ...storedDocument(RECORD_DOCUMENT, "document", { isEncrypted: true }),
       ...encrypted("symptoms"),
+      symptomsAskedOn: day,
       ...encrypted("bodyMassKg"),
       version: whole,
       changedAt: moment,

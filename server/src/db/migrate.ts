@@ -39,6 +39,7 @@ import { apiTokens } from "./migrations/0036-api-tokens";
 import { pushKeys } from "./migrations/0037-push-keys";
 import { workingDays } from "./migrations/0038-working-days";
 import { toldAgain } from "./migrations/0039-told-again";
+import { askedOn } from "./migrations/0040-asked-on";
 import { encryptedColumns } from "./migrations/0034-encrypted";
 import { todayIndex } from "./migrations/0016-today-index";
 import { recordProgress } from "./migrations/0012-record-progress";
@@ -83,6 +84,7 @@ const MIGRATIONS = {
   "0037-push-keys": pushKeys,
   "0038-working-days": workingDays,
   "0039-told-again": toldAgain,
+  "0040-asked-on": askedOn,
 };
 
 function migrations({ sequelize, keys }: Db) {

@@ -213,9 +213,10 @@ async function storeRecords(
   at: string,
   transaction: Transaction,
 ): Promise<void> {
-  const rows = records.map((record, i) =>
-    rowOf({ roundId, personId: people[i]!.id }, record, 1, new Date(Date.parse(at) + i * 7 * 60_000)),
-  );
+  const rows = records.map((record, i) => {
+    const changedAt = new Date(Date.parse(at) + i * 7 * 60_000);
+    return rowOf({ roundId, personId: people[i]!.id }, record, 1, changedAt, { before: undefined, day: at.slice(0, 10) });
+  });
   await db.models.Baseline.bulkCreate(rows, { transaction });
 }
 

@@ -213,7 +213,7 @@ function decidedOf({ personId, programId, itemId, facts, response }: Proposed) {
 function nextFor(library: Library, { facts, response }: Proposed, decided: DecisionKind): Present | null {
   if (decided === response.kind) return response.next;
   if (decided === "progress") {
-    const raise = nextRaise(library, facts.item, facts.present, facts.place);
+    const raise = nextRaise(library, facts.item, facts.present, facts.place, facts.putDown);
     return raise.change === "none" ? null : raise.next;
   }
   // What easing would come to is asked of the same rules, as if the person had just stopped early.

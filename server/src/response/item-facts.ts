@@ -4,7 +4,7 @@ import { placeOf } from "@kind-grip/core/crew";
 import type { Library } from "@kind-grip/core/library";
 import { lightWeekOf, rampOn, type Presence, type Program } from "@kind-grip/core/program";
 import type { MarkKind } from "@kind-grip/core/run";
-import { presentOf, sameDoing, type DecisionKind, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
+import { presentOf, type ItemFacts, type ItemRun } from "@kind-grip/core/response";
 import { capFor, FULL_PARTICIPATION, refusalOf, type Participation } from "@kind-grip/core/safety";
 import type { Item, SessionSlot } from "@kind-grip/core/session";
 import { grouped } from "@kind-grip/core/units";
@@ -12,7 +12,7 @@ import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import { decryptedFrom } from "../db/encrypted";
 import type { CrewRow } from "../crew/tables";
-import type { DecisionRow } from "./tables";
+import { beforeRaise, changesSomething, decisionsThatCount, loadsPutDown, overruledOn } from "./decided";
 import { presencesIn } from "../program/ramps";
 import { participationsIn, symptomHistory, symptomsOn, type AskedSymptoms } from "../safety/participations";
 import { dayOfRun } from "../run/person-days";
@@ -91,6 +91,7 @@ export async function itemFacts(
     felt.filter(({ askedOn }) => askedOn <= today),
     ({ personId }) => personId,
   );
+  const putDown = await loadsPutDown(db, crew.id, at, [...groups.keys()], transaction);
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
     const { programId, item, program, slot } = items.get(itemId)!;
@@ -115,6 +116,7 @@ export async function itemFacts(
         since: start,
         eased: decision?.decided === "ease",
         beforeRaise: beforeRaise(decision, present),
+        putDown: (present.loadKg === null && putDown.get(key)) || null,
         overruled: overruledOn(own.at(-1), list, theirs),
         ...runFacts(
           library,
@@ -139,60 +141,6 @@ export async function itemFacts(
       },
     };
   });
-}
-
-/**
- * Of each person and item the last decision, and the last that changed what is done, oldest first; however many there were before, they
- * are not read.
- */
-export async function decisionsThatCount(
-  { models }: Db,
-  crewId: string,
-  at: Date,
-  of: { personId?: string[] },
-  transaction?: Transaction,
-): Promise<DecisionRow[]> {
-  const brief = (await models.Decision.findAll({
-    where: { crewId, decidedAt: { [Op.lte]: at }, ...of },
-    attributes: ["id", "personId", "itemId", "decided"],
-    order: [["decidedAt", "DESC"]],
-    raw: true,
-    transaction,
-  })) as unknown as Pick<DecisionRow, "id" | "personId" | "itemId" | "decided">[];
-  const found: DecisionRow[] = [];
-  const read = async (ids: string[]) => {
-    const rows = ids.length === 0 ? [] : await models.Decision.findAll({ where: { id: ids }, transaction });
-    const plain = rows.map((row) => row.get({ plain: true }));
-    found.push(...plain.filter(({ id }) => !found.some((known) => known.id === id)));
-    return plain;
-  };
-  const ofItem = [...grouped(brief, ({ personId, itemId }) => `${personId} ${itemId}`).values()];
-  await read(ofItem.map(([last]) => last!.id));
-  // Whether a decision changed something is told by its proposal, which is read of one after the other until one did.
-  let open = ofItem.map((list) => list.filter(({ decided }) => decided !== "hold"));
-  while ((open = open.filter((list) => list.length > 0)).length > 0) {
-    const changed = new Set((await read(open.map(([next]) => next!.id))).filter(changesSomething).map(({ id }) => id));
-    open = open.flatMap(([next, ...before]) => (changed.has(next!.id) ? [] : [before]));
-  }
-  return found.sort((a, b) => a.decidedAt.getTime() - b.decidedAt.getTime());
-}
-
-/** Whether a decision changed what is done: a raise, an easing, a pause. Choosing "hold" changes nothing. */
-function changesSomething({ decided, response }: DecisionRow): boolean {
-  return decided === "pauseAndRefer" || (decided !== "hold" && response.next !== null);
-}
-
-/** What was done before a raise that is still what is done. */
-function beforeRaise(decision: DecisionRow | undefined, present: ItemFacts["present"]): ItemFacts["present"] | null {
-  const raisedTo = decision?.decided === "progress" ? decision.response.next : null;
-  return raisedTo && sameDoing(raisedTo, present) ? decision!.was : null;
-}
-
-/** What the trainer chose against with their last decision, while no run and no morning has come in since. */
-function overruledOn(last: DecisionRow | undefined, runs: readonly FlatRun[], mornings: readonly { at: Date }[]): DecisionKind | null {
-  if (!last || last.decided !== "hold" || last.proposed === "hold") return null;
-  const isNews = runs.some(({ startedAt }) => startedAt > last.decidedAt) || mornings.some(({ at }) => at > last.decidedAt);
-  return isNews ? null : last.proposed;
 }
 
 function runFacts(

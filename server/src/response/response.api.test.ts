@@ -1,5 +1,7 @@
+import { DEFAULT_STYLE, newItem, SHIPPED_LIBRARY } from "@kind-grip/core/library";
+import { doseLadder } from "@kind-grip/core/slot";
 import { v7 as uuid } from "uuid";
-import { makeWorld, sampleRun, type SampleWorld } from "../test/samples";
+import { makeWorld, sampleCrew, sampleRun, type SampleWorld } from "../test/samples";
 import { fieldsOf, openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import type { WaitingDecision } from "@kind-grip/core/api";
 
@@ -174,4 +176,54 @@ it("excused days are not due: a week away does not turn 70 % into less", async (
   );
   expect((await waiting("yes"))[0]!.response.kind).toBe("hold");
   expect((await trainer.send("delete", `${crew()}/absences/${absence.id}`)).body).toEqual([]);
+});
+
+it("whoever was eased out of a load of their own comes back to no more than that, though the crew lifts more", async () => {
+  const own = (await trainer.get(crew())).body as { version: number; crew: ReturnType<typeof sampleCrew> };
+  const kit = [
+    ...[0.5, 1, 1.5].map((massKg) => ({ kind: "dumbbell" as const, massKg, count: 6 })),
+    { kind: "band" as const, massKg: null, count: 6 },
+  ];
+  await trainer.send("put", crew(), { version: own.version, crew: { ...own.crew, kit } });
+  const me = world.people[0]!.id;
+  const lift = {
+    ...newItem(SHIPPED_LIBRARY.get("lift-palm-down"), DEFAULT_STYLE),
+    id: uuid(),
+    formId: "load",
+    loadKg: 1,
+    tool: "dumbbell" as const,
+  };
+  const written = async (personal: object) => {
+    const entry = (await trainer.get(`/api/programs/${world.programId}`)).body as { version: number; program: SampleWorld["program"] };
+    const [first, ...others] = entry.program.sessions;
+    const items = [...first!.items.filter(({ id }) => id !== lift.id), { ...lift, personal: { [me]: personal } }];
+    const program = { ...entry.program, sessions: [{ ...first!, items }, ...others] };
+    expect((await trainer.send("put", `/api/programs/${world.programId}`, { version: entry.version, program })).status).toBe(200);
+    world.program = program as SampleWorld["program"];
+  };
+  const ofLift = async () =>
+    ((await trainer.get(`${crew()}/decisions?all=no`)).body as WaitingDecision[]).find(({ itemId }) => itemId === lift.id)!;
+  const leadLift = async (daysAgo: number, marks: string[] = []) => {
+    const run = sampleRun(world);
+    const at = new Date(Date.now() - daysAgo * 86_400_000).toISOString();
+    const people = run.people.map((person, i) => ({
+      ...person,
+      present: i === 0,
+      effort: i === 0 ? 1 : null,
+      marks: i === 0 ? marks.map((kind) => ({ kind, itemId: lift.id })) : [],
+    }));
+    expect((await trainer.send("put", `/api/runs/${run.id}`, { ...run, startedAt: at, endedAt: at, people })).status).toBe(200);
+  };
+  await written({ formId: "load", loadKg: 0.5, tool: "dumbbell", gripM: null });
+  await leadLift(5, ["stopped"]);
+  const easing = await ofLift();
+  expect(easing.response).toMatchObject({ kind: "ease", next: { formId: "band", loadKg: null } });
+  const asked = { itemId: lift.id, proposed: "ease", decided: "ease" };
+  expect((await decide(decision(asked))).status).toBe(204);
+  await test.db.models.Decision.update({ decidedAt: new Date(Date.now() - 4 * 86_400_000) }, { where: { crewId: world.crewId } });
+  // Up in the dose first: as far as it goes.
+  const top = doseLadder(lift.dose, true).find(({ share }) => share > 1)!.dose;
+  await written({ formId: "band", dose: top });
+  for (const days of [3, 2, 1]) await leadLift(days);
+  expect((await ofLift()).response).toMatchObject({ kind: "progress", raised: "form", next: { formId: "load", loadKg: 0.5 } });
 });

@@ -115,15 +115,19 @@ export async function isHeldByRestriction(db: Db, personId: string, timeZone: st
   ).heldOut;
 }
 
-/** What each person felt when they were last asked. @param until day of the last round that counts */
-export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction, until = "9999-12-31") {
+/** The day somebody was asked in a round: its first, where an earlier version did not note it. */
+const ASKED_ON = "COALESCE(b.symptomsAskedOn, r.startedOn)";
+
+/** What each person felt when they were last asked. */
+export async function latestSymptoms({ sequelize }: Db, crewIds: readonly string[], transaction?: Transaction) {
   const rows = await sequelize.query<{ crewId: string; roundId: string; personId: string; symptoms: string }>(
     `SELECT crewId, roundId, personId, symptoms FROM (
-       SELECT r.crewId, b.roundId, b.personId, b.symptoms, ROW_NUMBER() OVER (PARTITION BY b.personId ORDER BY r.startedOn DESC, b.changedAt DESC) AS place
+       SELECT r.crewId, b.roundId, b.personId, b.symptoms,
+              ROW_NUMBER() OVER (PARTITION BY b.personId ORDER BY ${ASKED_ON} DESC, b.changedAt DESC) AS place
        FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
-       WHERE r.crewId IN (:crewIds) AND r.startedOn <= :until AND b.symptoms IS NOT NULL) latest
+       WHERE r.crewId IN (:crewIds) AND b.symptoms IS NOT NULL) latest
      WHERE place = 1`,
-    { replacements: { crewIds, until }, type: QueryTypes.SELECT, transaction },
+    { replacements: { crewIds }, type: QueryTypes.SELECT, transaction },
   );
   return rows.map(({ crewId, ...row }) => ({ crewId, personId: row.personId, symptoms: symptomsIn(sequelize, row) }));
 }
@@ -150,10 +154,10 @@ export async function symptomHistory(
   transaction?: Transaction,
 ): Promise<AskedSymptoms[]> {
   const rows = await sequelize.query<{ roundId: string; personId: string; askedOn: string; symptoms: string }>(
-    `SELECT b.roundId, b.personId, DATE_FORMAT(r.startedOn, '%Y-%m-%d') AS askedOn, b.symptoms
+    `SELECT b.roundId, b.personId, DATE_FORMAT(${ASKED_ON}, '%Y-%m-%d') AS askedOn, b.symptoms
      FROM baseline_records b JOIN baseline_rounds r ON r.id = b.roundId
      WHERE r.crewId = :crewId AND b.symptoms IS NOT NULL ${personId ? "AND b.personId = :personId" : ""}
-     ORDER BY r.startedOn, b.changedAt`,
+     ORDER BY askedOn, b.changedAt`,
     { replacements: { crewId, personId }, type: QueryTypes.SELECT, transaction },
   );
   return rows.map((row) => ({ personId: row.personId, askedOn: row.askedOn, symptoms: symptomsIn(sequelize, row) }));

@@ -3,7 +3,7 @@ import { USUAL_THRESHOLDS, type DecisionKind, type Response } from "@kind-grip/c
 import { v7 as uuid } from "uuid";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
-import { decisionsThatCount } from "./item-facts";
+import { decisionsThatCount, loadsPutDown } from "./decided";
 import type { DecisionRow } from "./tables";
 
 let test: TestApp;
@@ -82,4 +82,19 @@ it("finds what reading all of them finds, whatever they are", async () => {
         for (const wanted of [own.at(-1), own.findLast(changes)]) if (wanted) expect(found).toContain(wanted.id);
       }
   }
+});
+
+it("knows what was put down when an item was last eased out of a load, of each person", async () => {
+  const eased = (kg: number | null, person = 0) => {
+    const row = decision(0, "ease", true, person);
+    return { ...row, was: { ...row.was, loadKg: kg, tool: kg === null ? null : ("dumbbell" as const) } };
+  };
+  const rows = [eased(1), eased(0.5), eased(null), eased(2, 1), { ...eased(3), decided: "hold" as const }];
+  await store(rows);
+  const { itemId } = rows[0]!;
+  const keyOf = (person: number) => `${world.people[person]!.id} ${itemId}`;
+  const put = await loadsPutDown(test.db, world.crewId, new Date(FIRST_MS + made * 86_400_000), [keyOf(0), keyOf(1)]);
+  expect([put.get(keyOf(0))?.held, put.get(keyOf(1))?.held.loadKg]).toEqual([{ loadKg: 0.5, tool: "dumbbell", gripM: null }, 2]);
+  expect((await loadsPutDown(test.db, world.crewId, rows[0]!.decidedAt, [keyOf(0)])).get(keyOf(0))?.held.loadKg).toBe(1);
+  expect((await loadsPutDown(test.db, world.crewId, rows[3]!.decidedAt, [keyOf(1)])).has(keyOf(0))).toBe(false);
 });
