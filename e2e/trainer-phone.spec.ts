@@ -101,6 +101,9 @@ test("a trainer's whole day on a telephone", async ({ page }) => {
     await expect.poll(dragged).toMatch(/, -\d+px/);
     await finger("touchEnd", { x: 0, y: 0 });
     await expect.poll(dragged).toBeNull();
+    // Let go over the session it is in it; a tap right after a drag is taken for its end.
+    await expect(page.getByRole("option", { name: /Shake-out/ })).toBeVisible();
+    await saved(page);
   });
 
   await test.step("on every shift, from top to bottom of the day", async () => {

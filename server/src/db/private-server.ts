@@ -156,7 +156,9 @@ function argumentsFor({ dataDir, tables, ownTemporary, socketPath, port, user, t
           `--expire-logs-days=${keepsLogDays}`,
         ]
       : []),
-    ...(throwaway ? ["--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite"] : []),
+    ...(throwaway
+      ? ["--innodb-flush-log-at-trx-commit=0", "--skip-innodb-doublewrite", "--innodb-flush-method=nosync", "--debug-no-sync"]
+      : []),
   ];
 }
 
