@@ -50,7 +50,7 @@ export default {
     {
       ...shared,
       displayName: "web",
-      ...testsOf(["<rootDir>/web/src/**/*.test.tsx"], testFiles("web/src", ".test.tsx", 4)),
+      ...testsOf(["<rootDir>/web/src/**/*.test.tsx"], testFiles("web/src", ".test.tsx", 4, { putsBack: true })),
       moduleNameMapper: {
         ...shared.moduleNameMapper,
         "^\\./keep-page$": "<rootDir>/web/src/testing/no-service-worker.ts",

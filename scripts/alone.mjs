@@ -5,16 +5,24 @@
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 
-/** What changes modules, clocks or the surroundings for whoever comes after, or is kept under the file's own name. */
-const ALONE = /jest\.(mock|useFakeTimers|spyOn|isolateModules|resetModules|requireActual)|process\.env\.\w+ =|toMatch\w*Snapshot|in-pounds/;
+/** What changes modules or the surroundings for whoever comes after, or is kept under the file's own name. */
+const ALONE = /jest\.(mock|isolateModules|resetModules|requireActual)|process\.env\.\w+ =|toMatch\w*Snapshot|in-pounds/;
+/** What is put back after each test where a project's setup does so. */
+const PUT_BACK = /jest\.(useFakeTimers|spyOn)/;
 
-/** @param ending of the files' names @returns absolute paths: each by itself, and in groups of about the same length */
-export function testFiles(folder, ending, groups) {
+/**
+ * @param ending of the files' names @param putsBack whether clocks and spies are put back after each test
+ * @returns absolute paths: each by itself, and in groups of about the same length
+ */
+export function testFiles(folder, ending, groups, { putsBack = false } = {}) {
   const files = readdirSync(folder, { recursive: true })
     .filter((name) => name.endsWith(ending) && !name.includes("node_modules"))
     .map((name) => path.resolve(folder, name))
     .sort();
-  const isAlone = (file) => ALONE.test(readFileSync(file, "utf8"));
+  const isAlone = (file) => {
+    const text = readFileSync(file, "utf8");
+    return ALONE.test(text) || (!putsBack && PUT_BACK.test(text));
+  };
   const together = files.filter((file) => !isAlone(file));
   return {
     alone: files.filter(isAlone),

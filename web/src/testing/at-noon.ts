@@ -5,8 +5,8 @@ const FRAMES = ["requestAnimationFrame", "cancelAnimationFrame", "requestIdleCal
 
 /** For the tests of a file. */
 export function atNoon(): void {
-  beforeAll(() =>
+  beforeEach(() =>
     jest.useFakeTimers({ now: NOON, doNotFake: [...TIMERS, ...FRAMES, "hrtime", "nextTick", "performance", "queueMicrotask"] }),
   );
-  afterAll(() => void jest.useRealTimers());
+  afterEach(() => void jest.useRealTimers());
 }

@@ -60,6 +60,8 @@ Element.prototype.scrollIntoView = () => undefined;
 
 afterEach(() => {
   cleanup();
+  jest.restoreAllMocks();
+  jest.useRealTimers();
   localStorage.clear();
   sessionStorage.clear();
 });
