@@ -270,6 +270,30 @@ describe("a session that is moved", () => {
     expect(times()).toEqual([time, time, time]);
   });
 
+  it("tried before somebody dropped out, and asked for again when they are back, goes under another key", async () => {
+    const me = world.people[0]!.id;
+    const id = await place({ people: [me] });
+    await remind(id);
+    const keys: string[] = [];
+    const lost: Way = ({ id: key }) => {
+      keys.push(key);
+      return Promise.reject(new Error("no answer"));
+    };
+    await sendDue(test.db, { telephone: lost }, later(1));
+    const member = await trainer.member(test, world.crewId, me);
+    const wish = (own: object | null) => member.send("put", "/api/member/reminder", { own });
+    expect((await wish({ minutesBefore: null })).status).toBe(200);
+    await sendDue(test.db, { telephone: gateway }, later(10));
+    expect(await messages()).toMatchObject([{ state: "dropped", tries: 1 }]);
+    await wish(null);
+    const time = await move(id, 150);
+    expect((await remind(id)).body.queued).toBe(1);
+    await sendDue(test.db, { telephone: gateway }, later(20));
+    await sendDue(test.db, { telephone: gateway }, later(30));
+    expect(times()).toEqual([time]);
+    expect(seen[0]!.id).not.toBe(keys[0]);
+  });
+
   it("while an answer of the gateway is missing goes under another key: the first may have arrived", async () => {
     const id = await place({ people: [world.people[0]!.id] });
     await remind(id);

@@ -135,7 +135,7 @@ async function queueFor(
   const isOver = (row: MessageRow) => row.state === "sent" || row.state === "failed";
   const moved = ({ startsAt }: MessageRow) => startsAt !== null && startsAt.getTime() !== placement.startsAt.getTime();
   const fresh = wanted.filter(({ row }) => !row || (isOver(row) && moved(row)));
-  // Those who had dropped out and take part again.
+  // Those who had dropped out and take part again. What was tried before stays known: it may have arrived, and says something else by now.
   const again = wanted.filter(({ row }) => row?.state === "dropped");
   // The worker goes by real time; a demo practice's clock is not it.
   const nextTryAt = new Date(Date.now() + Math.max(0, until - at.getTime()));
@@ -144,10 +144,7 @@ async function queueFor(
   if (held.length > 0) await db.models.Message.update({ nextTryAt }, { where: { id: held, state: "waiting", tries: 0 } });
   if (fresh.length + again.length === 0) return 0;
   const textFor = await textsOf(db, practiceId, crew, placement, session);
-  await db.models.Message.update(
-    { state: "waiting", tries: 0, nextTryAt },
-    { where: { id: again.map(({ row }) => row!.id), state: "dropped" } },
-  );
+  await db.models.Message.update({ state: "waiting", nextTryAt }, { where: { id: again.map(({ row }) => row!.id), state: "dropped" } });
   await db.models.Message.bulkCreate(
     fresh.map(({ person, way, row }): MessageRow => ({
       id: uuid(),
