@@ -33,6 +33,8 @@ const PLACES: RouteObject[] = [
       { path: "progress", ...page(() => import("../member/MyProgressPage")) },
       { path: "everything", ...page(() => import("../member/KeptPage")) },
       { path: "session/:sessionId", ...page(() => import("../member/FollowPage")) },
+      // An address of the phone that is none is not the trainers' to sign in to.
+      { path: "*", element: <Navigate to="/me" replace /> },
     ],
   },
   {

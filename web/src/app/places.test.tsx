@@ -1,9 +1,11 @@
+import "fake-indexeddb/auto";
 import { ThemeProvider } from "@mui/material/styles";
 import { act, render, screen } from "@testing-library/react";
 import { Suspense } from "react";
 import { Link, MemoryRouter } from "react-router";
 import { fetchedPart } from "../base/fetched-part";
 import { theme } from "../base/theme";
+import { showPage, SIGNED_IN, TestServer } from "../testing/screen";
 import { place, Places } from "./Places";
 
 beforeEach(() => void jest.spyOn(console, "error").mockImplementation(() => {}));
@@ -71,4 +73,10 @@ it("what could not be fetched says so, and is asked for again by whoever goes th
   await act(async () => answers[1]!.give());
   expect(await screen.findByText("here")).toBeVisible();
   expect(load).toHaveBeenCalledTimes(2);
+});
+
+it("an address of the phone that is none leads to the phone's sign-in, not to the trainers'", async () => {
+  new TestServer({ "GET /me": { ...SIGNED_IN["GET /me"], account: null } });
+  showPage(<Places />, { at: "/me/settings", path: "*", knowsMe: false });
+  expect(await screen.findByLabelText("Crew code")).toBeVisible();
 });
