@@ -178,6 +178,9 @@ function harderForm(
     const held = needsLoad(harder.kit) ? first!.held : heldIn(kept, timings);
     return { next: { formId: harder.id, dose: doseIn(harder.id, item.dose), ...held }, change: "form", large: false };
   }
+  // There is kit for it, and none of it is light enough to begin with.
+  const tooHeavy = above.find(({ form, misfits }) => misfits.length === 0 && needsLoad(form.kit));
+  if (tooHeavy) return stopped({ kind: "kit", needs: tooHeavy.form.kit });
   const misfit = above.flatMap(({ misfits }) => misfits)[0];
   return stopped(
     misfit?.kind === "kit" ? { kind: "kit", needs: misfit.needs } : misfit ? { kind: "place", needs: misfit.needs } : { kind: "top" },
