@@ -159,13 +159,22 @@ describe("load", () => {
   it.each([
     ["all of the kit is over a first load", [3, 5], null],
     ["all of it is over what was put down", [0.5, 1], 0.3],
-  ])("where %s, a harder form with a load needs other kit; it is no top", (_, masses, ownKg) => {
+  ])("where %s, a harder form with a load waits for lighter kit; it is no top", (_, masses, ownKg) => {
     const written = item("lift-palm-down", { formId: "load", loadKg: 3, tool: "dumbbell" });
     const top = doseLadder(written.dose, true).find(({ share }) => share > 1)!.dose;
     const putDown = ownKg === null ? null : { formId: "load", held: { loadKg: ownKg, tool: "dumbbell" as const, gripM: null } };
     const at = { ...place, kit: [...kit(...masses), { kind: "band" as const, massKg: null, count: 4 }] };
     const raised = nextRaise(SHIPPED_LIBRARY, written, { formId: "band", dose: top, loadKg: null }, at, putDown);
-    expect(raised).toMatchObject({ change: "none", stop: { kind: "kit", needs: expect.arrayContaining(["dumbbell"]) } });
+    expect(raised).toMatchObject({ change: "none", stop: { kind: "tooHeavy", needs: expect.arrayContaining(["dumbbell"]) } });
+  });
+  it("in what is loaded from the start, once the dose is at its top, kit that is all too heavy is told from none", () => {
+    const written = item("helped-up-slow-down");
+    const top = doseLadder(written.dose, true).find(({ share }) => share > 1)!.dose;
+    const stopWith = (masses: number[]) =>
+      nextRaise(SHIPPED_LIBRARY, written, { formId: written.formId, dose: top, loadKg: null }, { settings: ["any"], kit: kit(...masses) })
+        .stop;
+    expect(stopWith([5])).toEqual({ kind: "tooHeavy", needs: ["dumbbell"] });
+    expect(stopWith([])).toMatchObject({ kind: "kit" });
   });
   it("without any kit it says what is needed", () => {
     const weeks = weeksAhead(SHIPPED_LIBRARY, item("lift-palm-down"), 8, { ...place, kit: [] });

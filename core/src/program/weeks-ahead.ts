@@ -8,7 +8,7 @@ import type { KitEntry } from "../crew";
 import { misfitsOf, type KitKind, type Library, type Movement, type Setting } from "../library";
 import { Dose, doseInForm, FormId, heldIn, tensionOf, writtenHeld, type Held, type Item } from "../session";
 import { doseLadder } from "../slot";
-import { firstHeld, heldTorqueNm, nextHeld, type HeldForm } from "./held-load";
+import { firstHeld, heldTorqueNm, ladderFor, nextHeld, type HeldForm } from "./held-load";
 import { settlingDose } from "./settling";
 
 /** One raise of repetitions or hold is at most this much. Practice rule. */
@@ -30,6 +30,7 @@ export interface Week {
   stop?:
     | { kind: "top" }
     | { kind: "kit"; needs: readonly KitKind[] }
+    | { kind: "tooHeavy"; needs: readonly KitKind[] }
     | { kind: "place"; needs: readonly Setting[] }
     | { kind: "noHeavier"; loadKg: number };
 }
@@ -124,7 +125,7 @@ export function nextRaise(
   if (raised && sameDose(dose, written)) return { next: { ...now, dose: doseIn(formId, raised.dose) }, change: "dose", large: false };
   if (loadedFromStart || loadKg !== null) {
     // Nothing light enough to begin with: nobody is given more than a first load may be.
-    if (loadKg === null) return stopped({ kind: "kit", needs: movement.kit });
+    if (loadKg === null) return stopped(noFirst(movement, kit) ?? { kind: "kit", needs: movement.kit });
     const above = harderWithoutLoad(movement, formId, { settings, kit });
     if (!loadedFromStart && above) return { next: { ...now, formId: above, dose: doseIn(above, item.dose) }, change: "form", large: false };
     const step = nextHeld(movement, { formId, held: { loadKg, tool, gripM } }, kit);
@@ -147,6 +148,12 @@ function firstOf(movement: Movement, item: Item, { kit, bodyKg, putDown }: Begin
   if (!usual || !putDown) return usual;
   const mostNm = torque(putDown);
   return torque(usual) <= mostNm + 1e-9 ? usual : firstHeld(movement, kit, bodyKg, mostNm);
+}
+
+/** Of a kit that has loads for the movement, and none light enough to begin with: the kinds of which a lighter one is wanted. */
+function noFirst(movement: Movement, kit: readonly KitEntry[]): Week["stop"] {
+  const kinds = [...new Set(ladderFor(movement, kit).map(({ kind }) => kind))];
+  return kinds.length > 0 ? { kind: "tooHeavy", needs: kinds } : undefined;
 }
 
 /** What says with how much somebody begins a load. */
@@ -179,8 +186,8 @@ function harderForm(
     return { next: { formId: harder.id, dose: doseIn(harder.id, item.dose), ...held }, change: "form", large: false };
   }
   // There is kit for it, and none of it is light enough to begin with.
-  const tooHeavy = above.find(({ form, misfits }) => misfits.length === 0 && needsLoad(form.kit));
-  if (tooHeavy) return stopped({ kind: "kit", needs: tooHeavy.form.kit });
+  const tooHeavy = above.some(({ form, misfits }) => misfits.length === 0 && needsLoad(form.kit)) ? noFirst(movement, kit) : undefined;
+  if (tooHeavy) return stopped(tooHeavy);
   const misfit = above.flatMap(({ misfits }) => misfits)[0];
   return stopped(
     misfit?.kind === "kit" ? { kind: "kit", needs: misfit.needs } : misfit ? { kind: "place", needs: misfit.needs } : { kind: "top" },

@@ -93,7 +93,7 @@ export const Fired = v.variant("rule", [
   }),
   v.strictObject({ rule: v.literal("noGain"), days: figure, before: figure, now: figure, donePercent: figure }),
   v.strictObject({ rule: v.literal("readyForMore"), runs: figure, highestEffort: figure, cap: figure, margin: figure }),
-  v.strictObject({ rule: v.literal("atTheTop"), stop: v.picklist(["top", "kit", "place", "noHeavier"]) }),
+  v.strictObject({ rule: v.literal("atTheTop"), stop: v.picklist(["top", "kit", "tooHeavy", "place", "noHeavier"]) }),
   v.strictObject({ rule: v.literal("oneAtATime") }),
   v.strictObject({ rule: v.literal("notYet"), cleanRuns: figure, wanted: figure }),
 ]);

@@ -32,6 +32,13 @@ function stopText(words: Words, stop: NonNullable<Week["stop"]>): string {
           "or",
         ),
       });
+    case "tooHeavy":
+      return t("stops: needs lighter {{needs}}", {
+        needs: listText(
+          stop.needs.map((kind) => words.label("kit", kind).toLowerCase()),
+          "or",
+        ),
+      });
     case "place":
       return t("stops: needs {{needs}}", {
         needs: listText(

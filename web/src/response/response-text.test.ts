@@ -10,6 +10,8 @@ it.each([
     firedText({ rule: "noGain", days: 8, before: 4, now: 3.67, donePercent: 81.2 }),
     "No better after 8 days with 81 % of the sessions done: 4 at the start, 3.7 now.",
   ],
+  [firedText({ rule: "atTheTop", stop: "tooHeavy" }), "The lightest the kit has is too heavy to begin with."],
+  [firedText({ rule: "atTheTop", stop: "kit" }), "The next step needs kit the crew does not have."],
 ])("a rule is told with its figures: %s", (told, expected) => expect(told).toBe(expected));
 
 it("what changes is told in the words of the movement", () => {

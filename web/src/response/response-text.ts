@@ -91,6 +91,7 @@ export function firedText(fired: Fired): string {
       return {
         top: t("Nothing further on this ladder."),
         kit: t("The next step needs kit the crew does not have."),
+        tooHeavy: t("The lightest the kit has is too heavy to begin with."),
         place: t("The next step cannot be done at this place."),
         noHeavier: t("There is no heavier weight in the kit."),
       }[fired.stop];
