@@ -4,7 +4,7 @@
  */
 import { type ChildProcess, execFileSync, spawn } from "node:child_process";
 import { randomBytes } from "node:crypto";
-import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { userInfo } from "node:os";
 import path from "node:path";
@@ -27,6 +27,18 @@ export interface PrivateServerOptions {
   throwaway?: boolean;
   /** How long what was written can be written again from (the binary log), days; none without it. */
   keepsLogDays?: number;
+}
+
+const HALF_MADE = "tables-being-made";
+
+/** Of starts that were killed. What is still being written to is left for the next time. */
+function clearHalfMade(dataDir: string): void {
+  for (const name of readdirSync(dataDir).filter((each) => each.startsWith(HALF_MADE)))
+    try {
+      rmSync(path.join(dataDir, name), { recursive: true, force: true });
+    } catch {
+      // Something came into it meanwhile.
+    }
 }
 
 /** A breath, so that one that cannot start does not spin. */
@@ -53,16 +65,20 @@ export async function startPrivateServer({
   const ownTemporary = `--tmpdir=${path.join(dataDir, "working")}`;
   await endLeftOver(dataDir, tables);
   if (!existsSync(path.join(tables, "mysql"))) {
-    // Beside its place, and moved there when it is whole: killed in the middle, it is made anew at the next start.
-    const half = path.join(dataDir, "tables-being-made");
-    rmSync(half, { recursive: true, force: true });
+    // Beside its place, and moved there when it is whole: killed in the middle, it is made anew at the next start. What was making it may
+    // live on for a moment, and write into its own folder.
+    clearHalfMade(dataDir);
+    const half = path.join(dataDir, `${HALF_MADE}-${globalThis.process.pid}-${Date.now()}`);
+    const working = `${half}-working`;
+    mkdirSync(working, { mode: 0o700 });
     execFileSync(
       "mariadb-install-db",
-      ["--no-defaults", `--datadir=${half}`, ownTemporary, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
+      ["--no-defaults", `--datadir=${half}`, `--tmpdir=${working}`, `--user=${user}`, `--auth-root-socket-user=${user}`, "--skip-test-db"],
       { stdio: ["ignore", "ignore", "pipe"] },
     );
     rmSync(tables, { recursive: true, force: true });
     renameSync(half, tables);
+    rmSync(working, { recursive: true, force: true });
   }
   const port = await freePort();
   const launch = () =>

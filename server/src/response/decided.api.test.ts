@@ -3,7 +3,7 @@ import { USUAL_THRESHOLDS, type DecisionKind, type Response } from "@kind-grip/c
 import { v7 as uuid } from "uuid";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
-import { decisionsThatCount, loadsPutDown } from "./decided";
+import { decisionsThatCount, loadsHeldLast } from "./decided";
 import type { DecisionRow } from "./tables";
 
 let test: TestApp;
@@ -84,17 +84,25 @@ it("finds what reading all of them finds, whatever they are", async () => {
   }
 });
 
-it("knows what was put down when an item was last eased out of a load, of each person", async () => {
-  const eased = (kg: number | null, person = 0) => {
-    const row = decision(0, "ease", true, person);
-    return { ...row, was: { ...row.was, loadKg: kg, tool: kg === null ? null : ("dumbbell" as const) } };
+it("knows what each person held last of a movement, whichever item it was in", async () => {
+  const { movementId } = world.program.sessions[0]!.items[0]!;
+  const held = (kg: number | null) => ({ loadKg: kg, tool: kg === null ? null : ("dumbbell" as const) });
+  const changed = (was: number | null, next: number | null, decided: DecisionKind = "ease", person = 0): DecisionRow => {
+    const row = decision(0, decided, true, person);
+    const response = { ...row.response, next: { ...row.was, ...held(next) } };
+    // An item of another block.
+    return { ...row, itemId: uuid(), was: { ...row.was, ...held(was) }, response };
   };
-  const rows = [eased(1), eased(0.5), eased(null), eased(2, 1), { ...eased(3), decided: "hold" as const }];
-  await store(rows);
-  const { itemId } = rows[0]!;
-  const keyOf = (person: number) => `${world.people[person]!.id} ${itemId}`;
-  const put = await loadsPutDown(test.db, world.crewId, new Date(FIRST_MS + made * 86_400_000), [keyOf(0), keyOf(1)]);
-  expect([put.get(keyOf(0))?.held, put.get(keyOf(1))?.held.loadKg]).toEqual([{ loadKg: 0.5, tool: "dumbbell", gripM: null }, 2]);
-  expect((await loadsPutDown(test.db, world.crewId, rows[0]!.decidedAt, [keyOf(0)])).get(keyOf(0))?.held.loadKg).toBe(1);
-  expect((await loadsPutDown(test.db, world.crewId, rows[3]!.decidedAt, [keyOf(1)])).has(keyOf(0))).toBe(false);
+  const rows = [changed(1, 0.5), changed(0.5, null), changed(null, null), changed(2, null, "ease", 1), changed(0.5, 1, "progress", 1)];
+  await store([...rows, { ...changed(3, 4), decided: "hold" }]);
+  const asked = [0, 1].map((person) => ({ personId: world.people[person]!.id, movementId }));
+  const kg = async (at = new Date(FIRST_MS + made * 86_400_000), of = asked) => {
+    const found = await loadsHeldLast(test.db, world.crewId, at, of);
+    return asked.map(({ personId }) => found.get(`${personId} ${movementId}`)?.held.loadKg);
+  };
+  expect(await kg()).toEqual([0.5, 1]);
+  expect(await kg(rows[3]!.decidedAt)).toEqual([0.5, 2]);
+  expect(await kg(undefined, asked.slice(0, 1))).toEqual([0.5, undefined]);
+  expect(await kg(undefined, [{ ...asked[0]!, movementId: "palm-away" }])).toEqual([undefined, undefined]);
+  expect(await kg(undefined, [])).toEqual([undefined, undefined]);
 });

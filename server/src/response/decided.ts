@@ -42,26 +42,38 @@ export async function decisionsThatCount(
   return found.sort((a, b) => a.decidedAt.getTime() - b.decidedAt.getTime());
 }
 
-/** Person and item → what was in the hand when the item was last eased out of a load. */
-export async function loadsPutDown(
+/**
+ * Person and movement → what was in the hand last, by what was decided of any item of it; in a block before, too.
+ * @param asked of whom, and of which movements
+ */
+export async function loadsHeldLast(
   { models }: Db,
   crewId: string,
   at: Date,
-  keys: readonly string[],
+  asked: readonly { personId: string; movementId: string }[],
   transaction?: Transaction,
 ): Promise<Map<string, HeldForm>> {
+  if (asked.length === 0) return new Map();
   const rows = await models.Decision.findAll({
-    where: { crewId, decided: "ease", decidedAt: { [Op.lte]: at }, personId: [...new Set(keys.map((key) => key.split(" ")[0]!))] },
-    attributes: ["id", "personId", "itemId", "was"],
+    where: {
+      crewId,
+      personId: [...new Set(asked.map(({ personId }) => personId))],
+      movementId: [...new Set(asked.map(({ movementId }) => movementId))],
+      decided: ["ease", "progress"],
+      decidedAt: { [Op.lte]: at },
+    },
+    attributes: ["id", "personId", "movementId", "was", "response"],
     order: ["decidedAt"],
     transaction,
   });
-  const found = rows.map((row) => row.get({ plain: true })).filter(({ was }) => was.loadKg !== null);
   return new Map(
-    found.map(({ personId, itemId, was: { formId, loadKg, tool = null, gripM = null } }) => [
-      `${personId} ${itemId}`,
-      { formId, held: { loadKg, tool, gripM } },
-    ]),
+    rows.flatMap((row): [string, HeldForm][] => {
+      const { personId, movementId, was, response } = row.get({ plain: true });
+      const held = [response.next, was].find((each) => each && each.loadKg !== null);
+      if (!held) return [];
+      const { formId, loadKg, tool = null, gripM = null } = held;
+      return [[`${personId} ${movementId}`, { formId, held: { loadKg, tool, gripM } }]];
+    }),
   );
 }
 

@@ -12,7 +12,7 @@ import { Op, QueryTypes, type Transaction } from "sequelize";
 import type { Db } from "../db/connection";
 import { decryptedFrom } from "../db/encrypted";
 import type { CrewRow } from "../crew/tables";
-import { beforeRaise, changesSomething, decisionsThatCount, loadsPutDown, overruledOn } from "./decided";
+import { beforeRaise, changesSomething, decisionsThatCount, loadsHeldLast, overruledOn } from "./decided";
 import { presencesIn } from "../program/ramps";
 import { participationsIn, symptomHistory, symptomsOn, type AskedSymptoms } from "../safety/participations";
 import { dayOfRun } from "../run/person-days";
@@ -91,7 +91,13 @@ export async function itemFacts(
     felt.filter(({ askedOn }) => askedOn <= today),
     ({ personId }) => personId,
   );
-  const putDown = await loadsPutDown(db, crew.id, at, [...groups.keys()], transaction);
+  const emptyHanded = [...groups.keys()].flatMap((key) => {
+    const [personId = "", itemId = ""] = key.split(" ");
+    const { item } = items.get(itemId)!;
+    const { movementId } = item;
+    return library.find(movementId)?.load && presentOf(library, item, personId).loadKg === null ? [{ personId, movementId }] : [];
+  });
+  const heldLast = await loadsHeldLast(db, crew.id, at, emptyHanded, transaction);
   return [...groups].map(([key, list]) => {
     const [personId = "", itemId = ""] = key.split(" ");
     const { programId, item, program, slot } = items.get(itemId)!;
@@ -116,7 +122,7 @@ export async function itemFacts(
         since: start,
         eased: decision?.decided === "ease",
         beforeRaise: beforeRaise(decision, present),
-        putDown: (present.loadKg === null && putDown.get(key)) || null,
+        putDown: (present.loadKg === null && heldLast.get(`${personId} ${item.movementId}`)) || null,
         overruled: overruledOn(own.at(-1), list, theirs),
         ...runFacts(
           library,

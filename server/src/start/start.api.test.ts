@@ -63,7 +63,7 @@ async function ready({ process: child, said }: Started, port: number): Promise<v
 
 it("killed while it is installed for the first time, again and again, it starts all the same, leaves no database behind, and stops when told to while somebody has half asked", async () => {
   const [data, port] = [newFolder(), await freePort()];
-  for (const afterMs of LONG ? [300, 900, 1600, 2600, 3600] : [1600]) {
+  for (const afterMs of LONG ? [300, 900, 1600, 2600, 3600] : [900, 1600]) {
     const one = start(data, port);
     await pause(afterMs);
     one.process.kill("SIGKILL");
