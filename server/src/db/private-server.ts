@@ -64,10 +64,10 @@ export async function startPrivateServer({
   // A server that starts clears the temporary tables of all others from a folder it shares with them.
   const ownTemporary = `--tmpdir=${path.join(dataDir, "working")}`;
   await endLeftOver(dataDir, tables);
+  clearHalfMade(dataDir);
   if (!existsSync(path.join(tables, "mysql"))) {
     // Beside its place, and moved there when it is whole: killed in the middle, it is made anew at the next start. What was making it may
     // live on for a moment, and write into its own folder.
-    clearHalfMade(dataDir);
     const half = path.join(dataDir, `${HALF_MADE}-${globalThis.process.pid}-${Date.now()}`);
     const working = `${half}-working`;
     mkdirSync(working, { mode: 0o700 });

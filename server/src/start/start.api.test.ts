@@ -1,6 +1,6 @@
 /** The start command as a process: killed at any moment, twice at once, on a taken port, told to stop while somebody has half asked. */
 import { spawn, type ChildProcess } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { connect as connectTo, createServer } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -76,6 +76,7 @@ it("killed while it is installed for the first time, again and again, it starts 
   await ended(last.process);
   const next = start(data, port);
   await ready(next, port);
+  expect(readdirSync(path.join(data, "mariadb")).filter((name) => name.startsWith("tables-being-made"))).toEqual([]);
   const second = start(data, await freePort());
   await ended(second.process);
   expect(second.process.exitCode).toBe(1);
