@@ -8,16 +8,10 @@ const require = createRequire(import.meta.url);
 /** Built by scripts/build-server.mjs: everything lies in one folder, server/built. */
 const IS_BUILT = import.meta.url.endsWith(".mjs");
 
-/** Where a thread begins. @param source a source file that the build makes a file of its own of, from here */
+/** Where a thread or a process begins. @param source a source file that the build makes a file of its own of, from here */
 export function threadFile(source: string): { filename: string; execArgv: string[] } {
   if (!IS_BUILT) return { filename: require.resolve(source), execArgv: ["--import", "tsx"] };
   return { filename: require.resolve(`./${path.basename(source, ".ts")}.mjs`), execArgv: ["--enable-source-maps"] };
-}
-
-/** What Node is told to begin a process. @param source as of {@link threadFile} */
-export function processWords(source: string): string[] {
-  const { filename, execArgv } = threadFile(source);
-  return [...execArgv, filename];
 }
 
 /** A small still as paper takes it, which was drawn when the server was built (server/draw-forms.ts). @param still the file of it */

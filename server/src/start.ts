@@ -11,7 +11,6 @@ import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
 import { createApp } from "./app";
-import { processWords } from "./built";
 import { makeFirstLink, pathOf } from "./auth/one-time-links";
 import { connect, type Db } from "./db/connection";
 import { migrate } from "./db/migrate";
@@ -24,6 +23,7 @@ import { surroundingsOf } from "./start/surroundings";
 import { freeBytesOf } from "./http/disk";
 import { DEMO_PASSWORD, DEMO_SIGN_INS, loadDemo } from "./demo/load";
 import { DEMO_MEMBER, DEMO_STAFF } from "./demo/staff";
+import { processWords } from "./start/processes";
 
 /** A call that is being answered when the server is told to stop has this long. */
 const FINISH_WITHIN_MS = 5000;

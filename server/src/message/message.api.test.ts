@@ -205,7 +205,16 @@ describe("a session that is moved", () => {
     await test.db.models.Placement.update({ startsAt }, { where: { id } });
     return crewTime(startsAt);
   };
-  beforeEach(() => void seen.splice(0));
+  const keys: string[] = [];
+  /** Takes it, and its answer is lost. */
+  const lost: Way = ({ id: key }) => {
+    keys.push(key);
+    return Promise.reject(new Error("no answer"));
+  };
+  beforeEach(() => {
+    seen.splice(0);
+    keys.splice(0);
+  });
 
   it("before its reminder goes is told at the time it has by then, once", async () => {
     const id = await place();
@@ -274,11 +283,6 @@ describe("a session that is moved", () => {
     const me = world.people[0]!.id;
     const id = await place({ people: [me] });
     await remind(id);
-    const keys: string[] = [];
-    const lost: Way = ({ id: key }) => {
-      keys.push(key);
-      return Promise.reject(new Error("no answer"));
-    };
     await sendDue(test.db, { telephone: lost }, later(1));
     const member = await trainer.member(test, world.crewId, me);
     const wish = (own: object | null) => member.send("put", "/api/member/reminder", { own });
@@ -297,11 +301,6 @@ describe("a session that is moved", () => {
   it("while an answer of the gateway is missing goes under another key: the first may have arrived", async () => {
     const id = await place({ people: [world.people[0]!.id] });
     await remind(id);
-    const keys: string[] = [];
-    const lost: Way = ({ id: key }) => {
-      keys.push(key);
-      return Promise.reject(new Error("no answer"));
-    };
     await sendDue(test.db, { telephone: lost }, later(1));
     const time = await move(id, 150);
     await sendDue(test.db, { telephone: gateway }, later(10));

@@ -7,13 +7,13 @@ import { createServer, type AddressInfo } from "node:net";
 import path from "node:path";
 import { addDays, mondayOf } from "@kind-grip/core/calendar";
 import { v7 as uuid } from "uuid";
-import { processWords } from "../built";
 import type { OutsideServices } from "../app";
 import { makeWorld, type SampleWorld } from "../test/samples";
 import { openTestApp, TestTrainer, type TestApp } from "../test/test-app";
 import { outcomeOf, pushOf } from "./push";
 import { sendDue } from "./worker";
 import { waysOf } from "./ways";
+import { processWords } from "../start/processes";
 
 const root = path.resolve(__dirname, "../../..");
 const outsides: OutsideServices = {};

@@ -3,7 +3,6 @@ import { spawn, type ChildProcess } from "node:child_process";
 import path from "node:path";
 import type { OutsideServices } from "../app";
 import { startSealing } from "../audit/seal";
-import { processWords } from "../built";
 import { startReading } from "../booking/calendars";
 import { insideFrom } from "../booking/fetch-calendar";
 import { startRetention } from "../personal/retention";
@@ -15,6 +14,7 @@ import { pushOf } from "../message/push";
 import { waysOf } from "../message/ways";
 import { startWorker } from "../message/worker";
 import { setting, wholeSetting } from "./settings";
+import { processWords } from "./processes";
 
 /** Where the booking calendar stand-in begins, and what it keeps. */
 export interface KeptCalendar {

@@ -1,5 +1,12 @@
-/** What the system says of a process. */
+/** Processes beside this one: how they begin, and what the system says of them. */
 import { readFileSync } from "node:fs";
+import { threadFile } from "../built";
+
+/** What Node is told to begin one. @param source as of {@link threadFile} */
+export function processWords(source: string): string[] {
+  const { filename, execArgv } = threadFile(source);
+  return [...execArgv, filename];
+}
 
 /** When it was started, in the system's own count; undefined when there is no such process, empty where the system does not say. */
 export function processStartedAt(pid: number): string | undefined {

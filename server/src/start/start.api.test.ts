@@ -4,9 +4,8 @@ import { mkdtempSync, readdirSync, rmSync } from "node:fs";
 import { connect as connectTo, createServer } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { processWords } from "../built";
 import { freePort } from "../db/private-server";
-import { isAlive } from "./processes";
+import { isAlive, processWords } from "./processes";
 
 const root = path.resolve(__dirname, "../../..");
 /** The long form: `LONG_TESTS=1 npm run test:api`. */

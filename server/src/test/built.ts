@@ -7,9 +7,4 @@ export function threadFile(source: string): { filename: string; execArgv: string
   return { filename: path.join(FOLDER, `${path.basename(source, ".ts")}.mjs`), execArgv: ["--enable-source-maps"] };
 }
 
-export function processWords(source: string): string[] {
-  const { filename, execArgv } = threadFile(source);
-  return [...execArgv, filename];
-}
-
 export const builtForm = (): undefined => undefined;

@@ -4,13 +4,13 @@ import { mkdtempSync, rmSync, watch } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import request from "supertest";
-import { processWords } from "../built";
 import { createApp } from "../app";
 import { connect } from "../db/connection";
 import { freePort, startPrivateServer } from "../db/private-server";
 import { TEST_KEYS } from "./data-keys";
 import { makeWorld, samplePeople, sampleRun } from "./samples";
 import { openTestApp, PASSWORD, TestTrainer, type TestApp } from "./test-app";
+import { processWords } from "../start/processes";
 
 /** The long form: `LONG_TESTS=1 npm run test:api`. */
 const LONG = process.env.LONG_TESTS === "1";

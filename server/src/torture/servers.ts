@@ -5,9 +5,9 @@ import { connect } from "node:net";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { fileURLToPath } from "node:url";
-import { processWords } from "../built";
 import { DataKeys, newKey } from "../db/data-keys";
 import { freePort } from "../db/private-server";
+import { processWords } from "../start/processes";
 
 /** Of every server of a trial. */
 export const TORTURE_KEYS = DataKeys.read(newKey());
